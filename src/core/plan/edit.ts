@@ -1,0 +1,175 @@
+import { failed, ok, type Result } from '@/core/units';
+import type { ClassPlan, Section, Step } from './model';
+
+/** A value that can stand in a document. */
+export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
+
+/**
+ * One change to a plan, as data. `set-*` replaces one field of the thing named; the others insert, remove and move
+ * whole sections and steps. `together` is several edits in order, undone as one.
+ */
+export type Edit =
+  | { readonly kind: 'set-plan'; readonly field: PlanField; readonly value: Json }
+  | { readonly kind: 'set-section'; readonly sectionId: string; readonly field: 'title' | 'role'; readonly value: Json }
+  | { readonly kind: 'set-step'; readonly stepId: string; readonly field: string; readonly value: Json }
+  | { readonly kind: 'insert-section'; readonly index: number; readonly section: Section }
+  | { readonly kind: 'remove-section'; readonly sectionId: string }
+  | { readonly kind: 'move-section'; readonly sectionId: string; readonly toIndex: number }
+  | { readonly kind: 'insert-step'; readonly sectionId: string; readonly index: number; readonly step: Step }
+  | { readonly kind: 'remove-step'; readonly stepId: string }
+  | { readonly kind: 'move-step'; readonly stepId: string; readonly toSectionId: string; readonly toIndex: number }
+  | { readonly kind: 'together'; readonly edits: readonly Edit[] };
+
+export type PlanField = 'title' | 'focus' | 'audience' | 'targetSeconds' | 'pace' | 'voice';
+
+/** Why an edit could not be applied; nothing was changed. */
+export interface EditProblem {
+  readonly code: 'no-such-section' | 'no-such-step' | 'no-such-field' | 'id-in-use';
+  readonly what: string;
+}
+
+export interface Applied {
+  readonly plan: ClassPlan;
+  /** The edit that takes it back exactly. */
+  readonly inverse: Edit;
+}
+
+/**
+ * Applies an edit to a plan and gives the new plan with the inverse edit. An index outside the list is taken as its
+ * nearest end. Checks only what it needs to find its place: values are judged by `checkPlan`.
+ */
+export function applyEdit(plan: ClassPlan, edit: Edit): Result<Applied, EditProblem> {
+  switch (edit.kind) {
+    case 'set-plan':
+      return done({ ...plan, [edit.field]: edit.value }, { ...edit, value: plan[edit.field] as unknown as Json });
+    case 'set-section':
+      return changeSection(plan, edit.sectionId, (section) => ({
+        after: { ...section, [edit.field]: edit.value },
+        inverse: { ...edit, value: section[edit.field] },
+      }));
+    case 'set-step':
+      return setStep(plan, edit);
+    case 'insert-section': {
+      if (plan.sections.some((section) => section.id === edit.section.id)) return refused('id-in-use', edit.section.id);
+      return done(
+        { ...plan, sections: inserted(plan.sections, edit.index, edit.section) },
+        { kind: 'remove-section', sectionId: edit.section.id },
+      );
+    }
+    case 'remove-section': {
+      const index = plan.sections.findIndex((section) => section.id === edit.sectionId);
+      if (index < 0) return refused('no-such-section', edit.sectionId);
+      const section = plan.sections[index];
+      return done(
+        { ...plan, sections: plan.sections.filter((_, at) => at !== index) },
+        { kind: 'insert-section', index, section },
+      );
+    }
+    case 'move-section': {
+      const index = plan.sections.findIndex((section) => section.id === edit.sectionId);
+      if (index < 0) return refused('no-such-section', edit.sectionId);
+      const rest = plan.sections.filter((_, at) => at !== index);
+      return done(
+        { ...plan, sections: inserted(rest, edit.toIndex, plan.sections[index]) },
+        { ...edit, toIndex: index },
+      );
+    }
+    case 'insert-step': {
+      if (findStep(plan, edit.step.id)) return refused('id-in-use', edit.step.id);
+      return changeSection(plan, edit.sectionId, (section) => ({
+        after: { ...section, steps: inserted(section.steps, edit.index, edit.step) },
+        inverse: { kind: 'remove-step', stepId: edit.step.id },
+      }));
+    }
+    case 'remove-step':
+      return removeStep(plan, edit.stepId);
+    case 'move-step':
+      return moveStep(plan, edit);
+    case 'together':
+      return applyTogether(plan, edit.edits);
+  }
+}
+
+/** Where a step stands: its section, its place there, and itself. */
+export function findStep(
+  plan: ClassPlan,
+  stepId: string,
+): { readonly section: Section; readonly index: number; readonly step: Step } | null {
+  for (const section of plan.sections) {
+    const index = section.steps.findIndex((step) => step.id === stepId);
+    if (index >= 0) return { section, index, step: section.steps[index] };
+  }
+  return null;
+}
+
+function setStep(plan: ClassPlan, edit: Extract<Edit, { kind: 'set-step' }>): Result<Applied, EditProblem> {
+  const found = findStep(plan, edit.stepId);
+  if (!found) return refused('no-such-step', edit.stepId);
+  const before: Readonly<Record<string, unknown>> = { ...found.step };
+  if (!(edit.field in before) || edit.field === 'id' || edit.field === 'kind') return refused('no-such-field', edit.field);
+  const after = { ...before, [edit.field]: edit.value } as unknown as Step;
+  return changeSection(plan, found.section.id, (section) => ({
+    after: { ...section, steps: section.steps.map((step, at) => (at === found.index ? after : step)) },
+    inverse: { ...edit, value: before[edit.field] as Json },
+  }));
+}
+
+function removeStep(plan: ClassPlan, stepId: string): Result<Applied, EditProblem> {
+  const found = findStep(plan, stepId);
+  if (!found) return refused('no-such-step', stepId);
+  return changeSection(plan, found.section.id, (section) => ({
+    after: { ...section, steps: section.steps.filter((step) => step.id !== stepId) },
+    inverse: { kind: 'insert-step', sectionId: section.id, index: found.index, step: found.step },
+  }));
+}
+
+function moveStep(plan: ClassPlan, edit: Extract<Edit, { kind: 'move-step' }>): Result<Applied, EditProblem> {
+  const found = findStep(plan, edit.stepId);
+  if (!found) return refused('no-such-step', edit.stepId);
+  if (!plan.sections.some((section) => section.id === edit.toSectionId)) return refused('no-such-section', edit.toSectionId);
+  const sections = plan.sections.map((section) => {
+    const rest = section.id === found.section.id ? section.steps.filter((step) => step.id !== edit.stepId) : section.steps;
+    const steps = section.id === edit.toSectionId ? inserted(rest, edit.toIndex, found.step) : rest;
+    return steps === section.steps ? section : { ...section, steps };
+  });
+  return done(
+    { ...plan, sections },
+    { kind: 'move-step', stepId: edit.stepId, toSectionId: found.section.id, toIndex: found.index },
+  );
+}
+
+function applyTogether(plan: ClassPlan, edits: readonly Edit[]): Result<Applied, EditProblem> {
+  let now = plan;
+  const inverses: Edit[] = [];
+  for (const edit of edits) {
+    const result = applyEdit(now, edit);
+    if (!result.ok) return result;
+    now = result.value.plan;
+    inverses.unshift(result.value.inverse);
+  }
+  return done(now, { kind: 'together', edits: inverses });
+}
+
+function changeSection(
+  plan: ClassPlan,
+  sectionId: string,
+  change: (section: Section) => { readonly after: Section; readonly inverse: Edit },
+): Result<Applied, EditProblem> {
+  const index = plan.sections.findIndex((section) => section.id === sectionId);
+  if (index < 0) return refused('no-such-section', sectionId);
+  const { after, inverse } = change(plan.sections[index]);
+  return done({ ...plan, sections: plan.sections.map((section, at) => (at === index ? after : section)) }, inverse);
+}
+
+function inserted<Item>(items: readonly Item[], index: number, item: Item): Item[] {
+  const at = Math.min(items.length, Math.max(0, Math.trunc(index)));
+  return [...items.slice(0, at), item, ...items.slice(at)];
+}
+
+function done(plan: ClassPlan, inverse: Edit): Result<Applied, EditProblem> {
+  return ok({ plan, inverse });
+}
+
+function refused(code: EditProblem['code'], what: string): Result<Applied, EditProblem> {
+  return failed({ code, what });
+}

@@ -1,0 +1,277 @@
+import { phaseSeconds } from '@/core/breath';
+import {
+  lineMilliseconds,
+  movementRoundMilliseconds,
+  paceMultipliers,
+  quietMilliseconds,
+  sideChangeMilliseconds,
+  sideCount,
+  transitionMilliseconds,
+  type ClassPlan,
+  type Form,
+  type MovementStep,
+  type Phase,
+  type QuietStep,
+  type SpokenLine,
+  type Step,
+  type TransitionStep,
+} from '@/core/plan';
+import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
+import type { Cue, CueSource, Side, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
+import { fillTokens } from './tokens';
+
+/** The words for a side, as said. */
+const SIDE_WORDS: Readonly<Record<Side, string>> = {
+  left: 'left',
+  right: 'right',
+  'one-way': 'one way',
+  'other-way': 'other way',
+};
+
+/**
+ * Expands a plan to its timeline. Counts in whole milliseconds, so that the runtime is the exact sum of its parts.
+ * A cue starts before its motion by the plan's lead, but never before the class begins nor before the spoken line
+ * ahead of it has ended.
+ */
+export function expandPlan(plan: ClassPlan): Timeline {
+  const writer = new Writer(plan);
+  const sections: TimedSection[] = [];
+  for (const section of plan.sections) {
+    const start = writer.now;
+    for (const step of section.steps) writer.step(step, section.id);
+    sections.push({ section: section.id, startSeconds: toSeconds(start), endSeconds: toSeconds(writer.now) });
+  }
+  return {
+    runtimeSeconds: toSeconds(writer.now),
+    targetSeconds: plan.targetSeconds,
+    sections,
+    steps: writer.steps,
+    phases: writer.phases,
+    cues: writer.cues,
+  };
+}
+
+/** The sides of a movement in the order it uses them. */
+export function sidesOf(step: MovementStep): readonly (Side | null)[] {
+  if (step.sides === 'none') return [null];
+  if (step.sides === 'each-way') return ['one-way', 'other-way'];
+  return step.startSide === 'left' ? ['left', 'right'] : ['right', 'left'];
+}
+
+interface Turn {
+  readonly round: number;
+  readonly side: Side | null;
+  readonly other: Side | null;
+  /** Whether the last round is announced with this turn. */
+  readonly last: boolean;
+  /** Whether the sides change just before it. */
+  readonly changes: boolean;
+}
+
+/** Every round in the order it is performed. */
+function turnsOf(step: MovementStep): Turn[] {
+  const sides = sidesOf(step);
+  const turns: Turn[] = [];
+  const turn = (round: number, at: number, last: boolean, changes: boolean): void => {
+    turns.push({ round, side: sides[at], other: sides[1 - at] ?? null, last, changes });
+  };
+  if (step.sides === 'alternate') {
+    for (let round = 1; round <= step.rounds; round++) {
+      turn(round, 0, round === step.rounds, false);
+      turn(round, 1, false, false);
+    }
+    return turns;
+  }
+  sides.forEach((_, at) => {
+    for (let round = 1; round <= step.rounds; round++) turn(round, at, round === step.rounds, at === 1 && round === 1);
+  });
+  return turns;
+}
+
+/** A timeline being written; lives for one expansion. */
+class Writer {
+  now: Milliseconds = 0;
+  readonly steps: TimedStep[] = [];
+  readonly phases: TimedPhase[] = [];
+  readonly cues: Cue[] = [];
+  private spokenUntil: Milliseconds = 0;
+  private readonly multipliers: ReadonlyMap<string, number>;
+  private readonly lead: Milliseconds;
+
+  constructor(private readonly plan: ClassPlan) {
+    this.multipliers = paceMultipliers(plan);
+    this.lead = toMilliseconds(plan.voice.leadSeconds);
+  }
+
+  step(step: Step, section: string): void {
+    const start = this.now;
+    const phaseStart = this.phases.length;
+    const cueStart = this.cues.length;
+    let teach: Milliseconds = 0;
+    if (step.kind === 'movement') teach = this.movement(step);
+    else if (step.kind === 'talk') this.spokenLines(step.id, step.lines, 'line');
+    else if (step.kind === 'quiet') this.quiet(step);
+    else this.transition(step);
+    const multiplier = this.multipliers.get(step.id) ?? 0;
+    this.steps.push({
+      step: step.id,
+      section,
+      startSeconds: toSeconds(start),
+      endSeconds: toSeconds(this.now),
+      teachSeconds: toSeconds(teach),
+      roundSeconds: step.kind === 'movement' ? toSeconds(this.roundLength(step) * (step.sides === 'alternate' ? 2 : 1)) : 0,
+      breathSeconds: this.plan.pace.breathSeconds * multiplier,
+      phaseRange: [phaseStart, this.phases.length],
+      cueRange: [cueStart, this.cues.length],
+    });
+  }
+
+  private movement(step: MovementStep): Milliseconds {
+    const begun = this.now;
+    this.spokenLines(step.id, step.teach, 'teach');
+    const teach = this.now - begun;
+    for (const turn of turnsOf(step)) {
+      if (turn.changes) this.sideChange(step, turn);
+      this.round(step, turn);
+    }
+    return teach;
+  }
+
+  private roundLength(step: MovementStep): Milliseconds {
+    const { breathSeconds, inShare } = this.plan.pace;
+    return movementRoundMilliseconds(step, this.multipliers.get(step.id) ?? 1, breathSeconds, inShare);
+  }
+
+  private round(step: MovementStep, turn: Turn): void {
+    const start = this.now;
+    const length = this.roundLength(step);
+    const pace = {
+      breathSeconds: this.plan.pace.breathSeconds * (this.multipliers.get(step.id) ?? 1),
+      inShare: this.plan.pace.inShare,
+    };
+    const form = step.fade[Math.min(turn.round, step.fade.length) - 1];
+    let passed = 0;
+    step.pattern.forEach((phase, index) => {
+      const from = start + Math.round(passed * 1000);
+      passed += phaseSeconds(phase, pace);
+      const to = index === step.pattern.length - 1 ? start + length : start + Math.round(passed * 1000);
+      this.phase({ step: step.id, round: turn.round, side: turn.side, kind: phase.kind, action: phase.action }, from, to);
+      this.phaseCue(step, phase, turn, form, index, from, to);
+    });
+    this.now = start + length;
+  }
+
+  private phaseCue(
+    step: MovementStep,
+    phase: Phase,
+    turn: Turn,
+    form: Form,
+    index: number,
+    from: Milliseconds,
+    to: Milliseconds,
+  ): void {
+    const words = form === 'silent' ? '' : phase[form];
+    const announced = turn.last && index === 0 ? [step.lastRoundLine, words].filter(Boolean).join(' ') : words;
+    const text = this.filled(announced, step, turn);
+    if (text.trim() === '') return;
+    const start = Math.max(0, this.spokenUntil, from - this.lead);
+    const id = `${step.id}.${turn.side ?? 'both'}.${turn.round}.${index}`;
+    const source: CueSource = { part: 'phase', phaseId: phase.id, form };
+    this.cue({ id, step: step.id, text, round: turn.round, side: turn.side, source }, start, from, Math.max(from, to - this.lead));
+  }
+
+  private sideChange(step: MovementStep, turn: Turn): void {
+    const length = sideChangeMilliseconds(step, this.plan.voice);
+    if (length === 0) return;
+    const from = this.now;
+    this.spoken(step.id, length, 'change sides');
+    const text = this.filled(step.sideChangeLine, step, turn);
+    if (text.trim() === '') return;
+    this.cue(
+      { id: `${step.id}.change`, step: step.id, text, round: 0, side: turn.side, source: { part: 'sideChangeLine' } },
+      from,
+      from,
+      from + length,
+      true,
+    );
+  }
+
+  private filled(text: string, step: MovementStep, turn: Turn): string {
+    return fillTokens(text, {
+      movement: step.name,
+      side: turn.side ? SIDE_WORDS[turn.side] : '',
+      otherSide: turn.other ? SIDE_WORDS[turn.other] : '',
+      round: turn.round,
+      rounds: step.rounds,
+    });
+  }
+
+  private spokenLines(stepId: string, lines: readonly SpokenLine[], part: 'teach' | 'line'): void {
+    for (const line of lines) {
+      const said = lineMilliseconds(line.text, this.plan.voice);
+      const length = said + toMilliseconds(line.pauseSeconds);
+      const from = this.now;
+      if (length > 0) this.spoken(stepId, length, '');
+      if (said === 0) continue;
+      const source: CueSource = { part, lineId: line.id };
+      this.cue({ id: `${stepId}.${line.id}`, step: stepId, text: line.text, round: 0, side: null, source }, from, from, from + length, true);
+    }
+  }
+
+  private quiet(step: QuietStep): void {
+    const { voice } = this.plan;
+    const from = this.now;
+    const length = quietMilliseconds(step, voice);
+    this.phase({ step: step.id, round: 0, side: null, kind: 'free', action: '' }, from, from + length);
+    this.now += length;
+    const line = (part: 'openingLine' | 'callBackLine', start: Milliseconds, due: Milliseconds): void => {
+      if (lineMilliseconds(step[part], voice) === 0) return;
+      const id = `${step.id}.${part}`;
+      this.cue({ id, step: step.id, text: step[part], round: 0, side: null, source: { part } }, start, start, due, true);
+    };
+    const callBack = from + length - lineMilliseconds(step.callBackLine, voice);
+    line('openingLine', from, callBack);
+    line('callBackLine', callBack, from + length);
+  }
+
+  private transition(step: TransitionStep): void {
+    const from = this.now;
+    const length = transitionMilliseconds(step, this.plan.voice);
+    if (length > 0) this.spoken(step.id, length, step.name);
+    if (lineMilliseconds(step.line, this.plan.voice) === 0) return;
+    const source: CueSource = { part: 'transitionLine' };
+    this.cue({ id: `${step.id}.line`, step: step.id, text: step.line, round: 0, side: null, source }, from, from, from + length, true);
+  }
+
+  private spoken(step: string, length: Milliseconds, action: string): void {
+    this.phase({ step, round: 0, side: null, kind: 'spoken', action }, this.now, this.now + length);
+    this.now += length;
+  }
+
+  private phase(what: Omit<TimedPhase, 'startSeconds' | 'endSeconds'>, from: Milliseconds, to: Milliseconds): void {
+    this.phases.push({ ...what, startSeconds: toSeconds(from), endSeconds: toSeconds(to) });
+  }
+
+  private cue(
+    what: Pick<Cue, 'id' | 'step' | 'text' | 'round' | 'side' | 'source'>,
+    start: Milliseconds,
+    motion: Milliseconds,
+    due: Milliseconds,
+    holdsNext = false,
+  ): void {
+    const end = start + Math.max(1, lineMilliseconds(what.text, this.plan.voice));
+    if (holdsNext) this.spokenUntil = end;
+    this.cues.push({
+      ...what,
+      startSeconds: toSeconds(start),
+      endSeconds: toSeconds(end),
+      motionSeconds: toSeconds(motion),
+      dueSeconds: toSeconds(due),
+    });
+  }
+}
+
+/** Rounds performed in all, both sides counted. */
+export function roundsPerformed(step: MovementStep): number {
+  return step.rounds * sideCount(step.sides);
+}

@@ -1,0 +1,33 @@
+import type { Seconds } from './seconds';
+
+/**
+ * Seconds as `m:ss` (or `h:mm:ss` from one hour on), rounded to the nearest second. Negative times carry a minus
+ * sign (U+2212). @throws RangeError when `seconds` is not finite.
+ */
+export function formatClock(seconds: Seconds): string {
+  if (!Number.isFinite(seconds)) throw new RangeError(`formatClock: seconds must be finite, got ${seconds}`);
+  const whole = Math.round(Math.abs(seconds));
+  const sign = seconds < 0 && whole > 0 ? '−' : '';
+  const ss = String(whole % 60).padStart(2, '0');
+  const minutes = Math.floor(whole / 60);
+  if (minutes < 60) return `${sign}${minutes}:${ss}`;
+  return `${sign}${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}:${ss}`;
+}
+
+/** A signed difference as `+m:ss`, `−m:ss`, or `0:00` when it rounds to nothing. */
+export function formatDifference(seconds: Seconds): string {
+  const text = formatClock(seconds);
+  return Math.round(seconds) > 0 ? `+${text}` : text;
+}
+
+/** Reads `m:ss`, `h:mm:ss` or plain seconds ("90"); `null` when it is none of them. Fractions of a second are kept. */
+export function parseClock(text: string): Seconds | null {
+  const trimmed = text.trim();
+  if (/^\d{1,6}(\.\d+)?$/.test(trimmed)) return Number(trimmed);
+  const match = /^(?:(\d{1,3}):)?(\d{1,3}):([0-5]\d(?:\.\d+)?)$/.exec(trimmed);
+  if (!match) return null;
+  const hours = Number(match[1] ?? 0);
+  const minutes = Number(match[2]);
+  if (match[1] !== undefined && minutes > 59) return null;
+  return hours * 3600 + minutes * 60 + Number(match[3]);
+}

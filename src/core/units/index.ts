@@ -1,0 +1,11 @@
+export {
+  sameTime,
+  toMilliseconds,
+  toSeconds,
+  wholeMilliseconds,
+  type Milliseconds,
+  type Seconds,
+} from './seconds';
+export { formatClock, formatDifference, parseClock } from './clock-text';
+export { lastStartedAt, overlapSeconds, type Interval } from './interval';
+export { failed, ok, type Issue, type Result } from './result';
