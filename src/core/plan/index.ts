@@ -30,3 +30,4 @@ export {
   teachMilliseconds,
   transitionMilliseconds,
 } from './durations';
+export { sameDocument } from './same';

@@ -20,6 +20,12 @@ export function formatDifference(seconds: Seconds): string {
   return Math.round(seconds) > 0 ? `+${text}` : text;
 }
 
+/** Seconds as `m:ss.t`, to the nearest tenth; for times that are set by hand. Negative times are taken as 0. */
+export function formatExactClock(seconds: Seconds): string {
+  const tenths = Math.max(0, Math.round(seconds * 10));
+  return `${Math.floor(tenths / 600)}:${((tenths % 600) / 10).toFixed(1).padStart(4, '0')}`;
+}
+
 /** Reads `m:ss`, `h:mm:ss` or plain seconds ("90"); `null` when it is none of them. Fractions of a second are kept. */
 export function parseClock(text: string): Seconds | null {
   const trimmed = text.trim();

@@ -6,6 +6,6 @@ export {
   type Milliseconds,
   type Seconds,
 } from './seconds';
-export { formatClock, formatDifference, parseClock } from './clock-text';
+export { formatClock, formatDifference, formatExactClock, parseClock } from './clock-text';
 export { lastStartedAt, overlapSeconds, type Interval } from './interval';
 export { failed, ok, type Issue, type Result } from './result';

@@ -1,0 +1,34 @@
+import { fileURLToPath } from 'node:url';
+import node from '@astrojs/node';
+import react from '@astrojs/react';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'astro/config';
+
+export default defineConfig({
+  output: 'server',
+  adapter: node({ mode: 'standalone' }),
+  integrations: [react()],
+  devToolbar: { enabled: false },
+  security: { allowedDomains: [{ hostname: 'localhost' }, { hostname: '127.0.0.1' }] },
+  // Scripts and styles by hash; everything else from here only. API answers get a stricter policy in server.mjs.
+  experimental: {
+    csp: {
+      directives: [
+        "default-src 'none'",
+        "connect-src 'self'",
+        "img-src 'self' data:",
+        "font-src 'self'",
+        "media-src 'self' blob:",
+        "worker-src 'self'",
+        "form-action 'self'",
+        "base-uri 'none'",
+      ],
+    },
+  },
+  vite: {
+    plugins: [tailwindcss()],
+    resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+    worker: { format: 'es' },
+    build: { assetsInlineLimit: 0 },
+  },
+});

@@ -1,0 +1,36 @@
+import type { Timeline } from '@/core/timeline';
+import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
+import { alignCaptions } from './captions';
+import type { Alignment, Evidence, FoundCue } from './model';
+import { alignSound } from './sound';
+
+/** A caption's onset is moved to the start of speech when that lies this near. */
+const SNAP_SECONDS: Seconds = 0.6;
+
+/**
+ * Finds the cues of a timeline in a take. Words decide where there are captions, and sound then gives their exact
+ * onsets; sound decides alone where there are none.
+ */
+export function alignTake(timeline: Timeline, evidence: Evidence): Alignment {
+  const { captions, speech } = evidence;
+  if (captions && captions.length > 0) {
+    const aligned = alignCaptions(timeline.cues, captions);
+    return speech ? { ...aligned, found: snapOnsets(aligned.found, speech) } : aligned;
+  }
+  return alignSound(timeline.cues, speech ?? []);
+}
+
+function snapOnsets(found: readonly FoundCue[], speech: readonly Interval[]): FoundCue[] {
+  const taken = new Set<number>();
+  return found.map((cue) => {
+    const at = lastStartedAt(speech, cue.startSeconds);
+    const near = [at, at + 1]
+      .filter((index) => speech[index] && !taken.has(index))
+      .map((index) => ({ index, off: Math.abs(speech[index].startSeconds - cue.startSeconds) }))
+      .sort((a, b) => a.off - b.off)[0];
+    if (!near || near.off > SNAP_SECONDS) return cue;
+    taken.add(near.index);
+    const { startSeconds } = speech[near.index];
+    return { ...cue, startSeconds, endSeconds: Math.max(cue.endSeconds, startSeconds + 0.05) };
+  });
+}

@@ -1,0 +1,71 @@
+import { lastStartedAt, type Seconds } from '@/core/units';
+import type { HeardWord, PlannedWord } from './words';
+
+/** A planned time and the time in the take that it answers to. */
+export interface Anchor {
+  readonly plannedSeconds: Seconds;
+  readonly takenSeconds: Seconds;
+}
+
+/**
+ * Where plan and captions surely meet: runs of three words that occur exactly once on either side, in an order that
+ * both agree on.
+ */
+export function findAnchors(planned: readonly PlannedWord[], heard: readonly HeardWord[]): Anchor[] {
+  const inPlan = once(planned.map((word) => word.word));
+  const inTake = once(heard.map((word) => word.word));
+  const pairs: Anchor[] = [];
+  for (const [run, at] of inPlan) {
+    const there = inTake.get(run);
+    if (there !== undefined) pairs.push({ plannedSeconds: planned[at].seconds, takenSeconds: heard[there].startSeconds });
+  }
+  pairs.sort((a, b) => a.plannedSeconds - b.plannedSeconds);
+  return longestRising(pairs);
+}
+
+function once(words: readonly string[]): Map<string, number> {
+  const seen = new Map<string, number>();
+  const twice = new Set<string>();
+  for (let at = 0; at + 3 <= words.length; at++) {
+    const run = `${words[at]} ${words[at + 1]} ${words[at + 2]}`;
+    if (seen.has(run)) twice.add(run);
+    seen.set(run, at);
+  }
+  for (const run of twice) seen.delete(run);
+  return seen;
+}
+
+/** The longest chain of anchors whose times in the take rise; O(n log n). */
+function longestRising(pairs: readonly Anchor[]): Anchor[] {
+  const tails: number[] = [];
+  const before = new Int32Array(pairs.length).fill(-1);
+  pairs.forEach((pair, index) => {
+    let low = 0;
+    let high = tails.length;
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (pairs[tails[middle]].takenSeconds < pair.takenSeconds) low = middle + 1;
+      else high = middle;
+    }
+    if (low > 0) before[index] = tails[low - 1];
+    tails[low] = index;
+  });
+  const chain: Anchor[] = [];
+  for (let at = tails.at(-1) ?? -1; at >= 0; at = before[at]) chain.unshift(pairs[at]);
+  return chain;
+}
+
+/** Gives the expected time in the take for a planned time: straight between anchors, shifted beyond the outer ones. */
+export function expectation(anchors: readonly Anchor[]): (plannedSeconds: Seconds) => Seconds {
+  if (anchors.length === 0) return (planned) => planned;
+  const starts = anchors.map((anchor) => ({ startSeconds: anchor.plannedSeconds, endSeconds: anchor.plannedSeconds }));
+  return (planned) => {
+    const at = lastStartedAt(starts, planned);
+    if (at < 0) return planned + anchors[0].takenSeconds - anchors[0].plannedSeconds;
+    const from = anchors[at];
+    const to = anchors[at + 1];
+    if (!to || to.plannedSeconds === from.plannedSeconds) return planned + from.takenSeconds - from.plannedSeconds;
+    const along = (planned - from.plannedSeconds) / (to.plannedSeconds - from.plannedSeconds);
+    return from.takenSeconds + along * (to.takenSeconds - from.takenSeconds);
+  };
+}

@@ -1,0 +1,193 @@
+import type { Caption } from '@/core/interchange';
+import type { Cue } from '@/core/timeline';
+import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { expectation, findAnchors } from './anchors';
+import { matchWords } from './match-words';
+import type { Alignment, FoundCue, Remark } from './model';
+import { heardWords, likeness, plannedWords, type HeardWord, type PlannedWord } from './words';
+
+/** Of a cue's letters, the share that must have been heard for it to count as said. */
+const SAID_SHARE = 0.45;
+/** A short cue is looked for this near its expected time when its words were misheard. */
+const RESCUE_SECONDS: Seconds = 2.5;
+/** Words of a remark are parted by less than this. */
+const REMARK_GAP: Seconds = 1.5;
+
+/** Aligns cues with a machine's captions by their words, in order; tolerant of mishearings, skips and remarks. */
+export function alignCaptions(cues: readonly Cue[], captions: readonly Caption[]): Alignment {
+  const planned = plannedWords(cues);
+  const heard = heardWords(captions);
+  const anchors = findAnchors(planned, heard);
+  const first = matchWords(planned, heard, expectation(anchors), anchors.length >= 2);
+  const rough = cueSpans(cues, planned, heard, first).filter((span) => span.share >= 0.7 && span.words >= 3);
+  // A second pass knows the drift from whole cues, so that "in" and "out" are taken from the right breath.
+  const surer = rough.map((span) => ({ plannedSeconds: cues[span.cue].startSeconds, takenSeconds: span.startSeconds }));
+  const expected = expectation(surer.length >= 2 ? surer : anchors);
+  const matched = surer.length >= 2 ? matchWords(planned, heard, expected, true) : first;
+  const spans = cueSpans(cues, planned, heard, matched).filter((span) => span.share >= SAID_SHARE);
+  const used = usedWords(spans, heard);
+  const rescued = rescueShortCues(cues, spans, heard, used, expected);
+  const found = [...spans.map((span) => foundCue(cues, span)), ...rescued];
+  const place = new Map(cues.map((cue, index) => [cue.id, index]));
+  found.sort((a, b) => (place.get(a.cueId) ?? 0) - (place.get(b.cueId) ?? 0));
+  return { found, remarks: remarksIn(captions, heard, used) };
+}
+
+interface Span {
+  readonly cue: number;
+  readonly share: number;
+  readonly words: number;
+  readonly startSeconds: Seconds;
+  readonly endSeconds: Seconds;
+  readonly firstHeard: number;
+  readonly lastHeard: number;
+  /** Words of the cue that follow the last one heard. */
+  readonly unheardAfter: number;
+  readonly unheardBefore: number;
+}
+
+/** For each cue with a word matched, where it lies and how much of it was heard. Stray far matches are left off. */
+function cueSpans(cues: readonly Cue[], planned: readonly PlannedWord[], heard: readonly HeardWord[], matched: Int32Array): Span[] {
+  const spans: Span[] = [];
+  for (let from = 0; from < planned.length; ) {
+    let to = from;
+    while (to < planned.length && planned[to].cue === planned[from].cue) to++;
+    const span = spanOf(cues[planned[from].cue], planned.slice(from, to), heard, matched.subarray(from, to));
+    if (span) spans.push(span);
+    from = to;
+  }
+  return spans;
+}
+
+function spanOf(cue: Cue, words: readonly PlannedWord[], heard: readonly HeardWord[], matched: Int32Array): Span | null {
+  const lasts = cue.endSeconds - cue.startSeconds;
+  const places = [...matched.keys()].filter((place) => matched[place] >= 0);
+  if (places.length === 0) return null;
+  // The densest run: words of one cue lie no further apart than twice its length and three seconds.
+  const reach = 2 * lasts + 3;
+  let kept: number[] = [];
+  for (const start of places) {
+    const begin = heard[matched[start]].startSeconds;
+    const run = places.filter((place) => place >= start && heard[matched[place]].startSeconds - begin <= reach);
+    if (run.length > kept.length) kept = run;
+  }
+  const letters = words.reduce((total, word) => total + word.word.length, 0);
+  const heardLetters = kept.reduce(
+    (total, place) => total + words[place].word.length * likeness(words[place].word, heard[matched[place]].word),
+    0,
+  );
+  const firstPlace = kept[0];
+  const lastPlace = kept[kept.length - 1];
+  const first = heard[matched[firstPlace]];
+  const last = heard[matched[lastPlace]];
+  const spanLength = Math.max(0.01, last.endSeconds - first.startSeconds);
+  const share = (count: number): number => (spanLength * count) / Math.max(1, lastPlace - firstPlace + 1);
+  const missingBefore = Math.min(share(firstPlace), lasts);
+  return {
+    cue: words[0].cue,
+    share: letters > 0 ? heardLetters / letters : 0,
+    words: kept.length,
+    startSeconds: Math.max(0, first.startSeconds - missingBefore),
+    endSeconds: last.endSeconds + Math.min(share(words.length - 1 - lastPlace), lasts),
+    firstHeard: matched[firstPlace],
+    lastHeard: matched[lastPlace],
+    unheardAfter: words.length - 1 - lastPlace,
+    unheardBefore: firstPlace,
+  };
+}
+
+/** Marks the heard words that belong to cues: those matched, those between, and as many at the ends as were misheard. */
+function usedWords(spans: readonly Span[], heard: readonly HeardWord[]): Uint8Array {
+  const used = new Uint8Array(heard.length);
+  for (const span of spans) used.fill(1, span.firstHeard, span.lastHeard + 1);
+  for (const span of spans) {
+    absorb(used, heard, span.firstHeard, -1, span.unheardBefore);
+    absorb(used, heard, span.lastHeard, 1, span.unheardAfter);
+  }
+  return used;
+}
+
+function absorb(used: Uint8Array, heard: readonly HeardWord[], from: number, step: 1 | -1, count: number): void {
+  for (let at = from + step, left = count; left > 0 && at >= 0 && at < used.length && !used[at]; at += step, left--) {
+    if (Math.abs(heard[at].startSeconds - heard[at - step].startSeconds) > REMARK_GAP) return;
+    used[at] = 1;
+  }
+}
+
+/** Short cues whose one or two words were misheard, found by when they were said. */
+function rescueShortCues(
+  cues: readonly Cue[],
+  spans: readonly Span[],
+  heard: readonly HeardWord[],
+  used: Uint8Array,
+  expected: (seconds: Seconds) => Seconds,
+): FoundCue[] {
+  const said = new Set(spans.map((span) => span.cue));
+  const rescued: FoundCue[] = [];
+  cues.forEach((cue, index) => {
+    const length = cue.text.split(/\s+/).length;
+    if (said.has(index) || length > 2) return;
+    const when = expected(cue.startSeconds);
+    const at = heard.findIndex(
+      (word, place) => !used[place] && Math.abs(word.startSeconds - when) < RESCUE_SECONDS && runLength(heard, used, place) <= length,
+    );
+    if (at < 0 || (at > 0 && !used[at - 1] && heard[at].startSeconds - heard[at - 1].endSeconds < REMARK_GAP)) return;
+    const last = at + runLength(heard, used, at) - 1;
+    used.fill(1, at, last + 1);
+    rescued.push({ cueId: cue.id, startSeconds: heard[at].startSeconds, endSeconds: heard[last].endSeconds, confidence: 0.4 });
+  });
+  return rescued;
+}
+
+/** How many unused words follow each other from `at` without a pause. */
+function runLength(heard: readonly HeardWord[], used: Uint8Array, at: number): number {
+  let end = at + 1;
+  while (end < heard.length && !used[end] && heard[end].startSeconds - heard[end - 1].endSeconds < REMARK_GAP) end++;
+  return end - at;
+}
+
+function foundCue(cues: readonly Cue[], span: Span): FoundCue {
+  const cue = cues[span.cue];
+  // One short word is easily taken for another; several that agree are not.
+  const many = Math.min(1, 0.55 + span.words * 0.12);
+  return {
+    cueId: cue.id,
+    startSeconds: wholeMilliseconds(span.startSeconds),
+    endSeconds: wholeMilliseconds(Math.max(span.endSeconds, span.startSeconds + 0.05)),
+    confidence: Math.round(100 * Math.min(1, span.share) * many) / 100,
+  };
+}
+
+/** What was heard and belongs to no cue, with the captions' own wording. */
+function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], used: Uint8Array): Remark[] {
+  const remarks: Remark[] = [];
+  for (let at = 0; at < heard.length; ) {
+    if (used[at]) {
+      at++;
+      continue;
+    }
+    const end = at + runLength(heard, used, at);
+    remarks.push({
+      startSeconds: wholeMilliseconds(heard[at].startSeconds),
+      endSeconds: wholeMilliseconds(heard[end - 1].endSeconds),
+      text: wording(captions, heard, at, end),
+    });
+    at = end;
+  }
+  return remarks;
+}
+
+/** The wording of heard words `[from, to)`: whole captions as they are written, parts word by word. */
+function wording(captions: readonly Caption[], heard: readonly HeardWord[], from: number, to: number): string {
+  const parts: string[] = [];
+  for (let at = from; at < to; ) {
+    const { caption } = heard[at];
+    let end = at;
+    while (end < to && heard[end].caption === caption) end++;
+    const whole = (at === 0 || heard[at - 1].caption !== caption) && (end === heard.length || heard[end].caption !== caption);
+    const words = heard.slice(at, end).map((word) => word.word);
+    parts.push(whole ? captions[caption].text.replace(/\s+/g, ' ') : words.join(' '));
+    at = end;
+  }
+  return parts.join(' ');
+}

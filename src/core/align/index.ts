@@ -1,0 +1,2 @@
+export { alignTake } from './align';
+export type { Alignment, Evidence, FoundCue, Remark } from './model';

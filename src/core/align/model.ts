@@ -1,0 +1,30 @@
+import type { Caption } from '@/core/interchange';
+import type { Interval, Seconds } from '@/core/units';
+
+/** What is known of a take: a machine's captions, the stretches of speech in its sound, or both. */
+export interface Evidence {
+  readonly captions: readonly Caption[] | null;
+  readonly speech: readonly Interval[] | null;
+  /** Length of the recording, when known. */
+  readonly lengthSeconds: Seconds | null;
+}
+
+/** One cue as found in the take. */
+export interface FoundCue {
+  readonly cueId: string;
+  readonly startSeconds: Seconds;
+  readonly endSeconds: Seconds;
+  /** 0 (a guess) to 1 (sure). */
+  readonly confidence: number;
+}
+
+/** Something said that is not in the plan; `text` only where captions tell it. */
+export interface Remark extends Interval {
+  readonly text: string | null;
+}
+
+export interface Alignment {
+  /** In order of the plan; cues not listed were not found. */
+  readonly found: readonly FoundCue[];
+  readonly remarks: readonly Remark[];
+}

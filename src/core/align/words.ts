@@ -1,0 +1,101 @@
+import type { Caption } from '@/core/interchange';
+import { spokenText, wordsOf } from '@/core/speech';
+import type { Cue } from '@/core/timeline';
+import type { Seconds } from '@/core/units';
+
+/** A word of the plan with the time at which it is planned to be said. */
+export interface PlannedWord {
+  readonly word: string;
+  readonly cue: number;
+  /** Place in its cue, 0 for the first. */
+  readonly place: number;
+  readonly seconds: Seconds;
+}
+
+/** A word of the captions with the time it is likely said at: a caption's time shared out by length. */
+export interface HeardWord {
+  readonly word: string;
+  readonly caption: number;
+  readonly startSeconds: Seconds;
+  readonly endSeconds: Seconds;
+}
+
+/** Lower case, numbers as words, no accents: what two spellings of a word have in common. */
+export function plainWords(text: string): string[] {
+  return wordsOf(spokenText(text)).map((word) => word.normalize('NFKD').toLowerCase().replace(/[^\p{L}\p{N}]/gu, ''));
+}
+
+export function plannedWords(cues: readonly Cue[]): PlannedWord[] {
+  return cues.flatMap((cue, index) => {
+    const words = plainWords(cue.text);
+    const letters = words.reduce((total, word) => total + word.length + 1, 0);
+    let passed = 0;
+    return words.map((word, place) => {
+      const seconds = cue.startSeconds + ((cue.endSeconds - cue.startSeconds) * passed) / letters;
+      passed += word.length + 1;
+      return { word, cue: index, place, seconds };
+    });
+  });
+}
+
+export function heardWords(captions: readonly Caption[]): HeardWord[] {
+  return captions.flatMap((caption, index) => {
+    const words = plainWords(caption.text);
+    const letters = words.reduce((total, word) => total + word.length + 1, 0);
+    const length = caption.endSeconds - caption.startSeconds;
+    let passed = 0;
+    return words.map((word) => {
+      const startSeconds = caption.startSeconds + (length * passed) / letters;
+      passed += word.length + 1;
+      return { word, caption: index, startSeconds, endSeconds: caption.startSeconds + (length * passed) / letters };
+    });
+  });
+}
+
+/**
+ * How alike two words are, 0 to 1: one less the edit distance over the longer length, so that a machine's mishearing
+ * of a word still counts for something.
+ */
+export function likeness(a: string, b: string): number {
+  if (a === b) return 1;
+  const longer = Math.max(a.length, b.length);
+  if (longer === 0 || Math.abs(a.length - b.length) > longer / 2) return 0;
+  return 1 - editDistance(a, b) / longer;
+}
+
+function editDistance(a: string, b: string): number {
+  let row = Array.from({ length: b.length + 1 }, (_, index) => index);
+  for (let i = 1; i <= a.length; i++) {
+    const next = [i];
+    for (let j = 1; j <= b.length; j++) {
+      next[j] = Math.min(row[j] + 1, next[j - 1] + 1, row[j - 1] + (a[i - 1] === b[j - 1] ? 0 : 1));
+    }
+    row = next;
+  }
+  return row[b.length];
+}
+
+/** Likeness of words by their numbers, worked out once for each pair. */
+export class LikenessTable {
+  private readonly known = new Map<number, number>();
+  private readonly numbers = new Map<string, number>();
+  private readonly words: string[] = [];
+
+  numberOf(word: string): number {
+    const found = this.numbers.get(word);
+    if (found !== undefined) return found;
+    this.numbers.set(word, this.words.length);
+    return this.words.push(word) - 1;
+  }
+
+  of(a: number, b: number): number {
+    if (a === b) return 1;
+    const key = a < b ? a * 4_194_304 + b : b * 4_194_304 + a;
+    let value = this.known.get(key);
+    if (value === undefined) {
+      value = likeness(this.words[a], this.words[b]);
+      this.known.set(key, value);
+    }
+    return value;
+  }
+}

@@ -1,0 +1,96 @@
+import { cueAt, nextCue, stepAt, type Timeline } from '@/core/timeline';
+import { lastStartedAt, type Seconds } from '@/core/units';
+
+/*
+ * Performing a class as a pure state machine. The clock is an argument: every event carries `now`, in seconds of any
+ * steady clock. Order of precedence: a class that is done only starts again; holding stops time before anything
+ * else moves; a jump moves the place and leaves running or holding as it was.
+ */
+
+export type Mode = 'ready' | 'running' | 'held' | 'done';
+
+export interface Performance {
+  readonly mode: Mode;
+  /** Place in the timeline when `sinceSeconds` was read, in seconds. */
+  readonly placeSeconds: Seconds;
+  /** The clock when the place was last set; counts only while running. */
+  readonly sinceSeconds: Seconds;
+  /** The clock at the start; 0 before it. */
+  readonly startedSeconds: Seconds;
+}
+
+export type PerformanceEvent =
+  | { readonly kind: 'start' | 'hold' | 'go-on' | 'next-line' | 'line-back' | 'next-step' | 'step-back' | 'tick' | 'end'; readonly now: Seconds };
+
+/** What the caller has to do; the machine does none of it. */
+export type Effect =
+  | { readonly kind: 'log'; readonly event: PerformanceEvent['kind']; readonly now: Seconds; readonly placeSeconds: Seconds }
+  | { readonly kind: 'keep-awake'; readonly on: boolean }
+  | { readonly kind: 'finished' };
+
+export const READY: Performance = { mode: 'ready', placeSeconds: 0, sinceSeconds: 0, startedSeconds: 0 };
+
+/** A step back within this of a line's start goes to the line before it, as a hand expects. */
+const BACK_GRACE: Seconds = 2;
+
+/** Place in the timeline at `now`, held to the class. */
+export function placeAt(state: Performance, timeline: Timeline, now: Seconds): Seconds {
+  const passed = state.mode === 'running' ? Math.max(0, now - state.sinceSeconds) : 0;
+  return Math.min(timeline.runtimeSeconds, Math.max(0, state.placeSeconds + passed));
+}
+
+/** Gives the next state and the effects to run; runs none. */
+export function transition(
+  timeline: Timeline,
+  state: Performance,
+  event: PerformanceEvent,
+): readonly [Performance, readonly Effect[]] {
+  const { now } = event;
+  const place = placeAt(state, timeline, now);
+  const log = (placeSeconds: Seconds): Effect => ({ kind: 'log', event: event.kind, now, placeSeconds });
+  if (event.kind === 'start') {
+    if (state.mode === 'running' || state.mode === 'held') return [state, []];
+    const begun: Performance = { mode: 'running', placeSeconds: 0, sinceSeconds: now, startedSeconds: now };
+    return [begun, [log(0), { kind: 'keep-awake', on: true }]];
+  }
+  if (state.mode === 'ready' || state.mode === 'done') return [state, []];
+  if (event.kind === 'tick') {
+    return place >= timeline.runtimeSeconds && state.mode === 'running' ? finished(state, timeline, [log(place)]) : [state, []];
+  }
+  if (event.kind === 'end') return finished(state, timeline, [log(place)]);
+  if (event.kind === 'hold') {
+    return state.mode === 'held' ? [state, []] : [{ ...state, mode: 'held', placeSeconds: place, sinceSeconds: now }, [log(place)]];
+  }
+  if (event.kind === 'go-on') {
+    return state.mode === 'running' ? [state, []] : [{ ...state, mode: 'running', placeSeconds: place, sinceSeconds: now }, [log(place)]];
+  }
+  const to = jump(timeline, place, event.kind);
+  return [{ ...state, placeSeconds: to, sinceSeconds: now }, [log(to)]];
+}
+
+function finished(state: Performance, timeline: Timeline, effects: readonly Effect[]): readonly [Performance, readonly Effect[]] {
+  const done: Performance = { ...state, mode: 'done', placeSeconds: timeline.runtimeSeconds };
+  return [done, [...effects, { kind: 'keep-awake', on: false }, { kind: 'finished' }]];
+}
+
+function jump(timeline: Timeline, place: Seconds, kind: 'next-line' | 'line-back' | 'next-step' | 'step-back'): Seconds {
+  if (kind === 'next-line') return nextCue(timeline, place)?.startSeconds ?? place;
+  if (kind === 'line-back') {
+    const current = cueAt(timeline, place);
+    if (!current) return 0;
+    if (place - current.startSeconds > BACK_GRACE) return current.startSeconds;
+    return timeline.cues[lastStartedAt(timeline.cues, current.startSeconds) - 1]?.startSeconds ?? 0;
+  }
+  const current = stepAt(timeline, place);
+  if (!current) return place;
+  const at = timeline.steps.indexOf(current);
+  if (kind === 'next-step') return timeline.steps[at + 1]?.startSeconds ?? place;
+  if (place - current.startSeconds > BACK_GRACE) return current.startSeconds;
+  return timeline.steps[Math.max(0, at - 1)].startSeconds;
+}
+
+/** Seconds from the start of the performance to its projected end, were it to run on from here without a stop. */
+export function projectedSeconds(state: Performance, timeline: Timeline, now: Seconds): Seconds {
+  if (state.mode === 'ready') return timeline.runtimeSeconds;
+  return now - state.startedSeconds + timeline.runtimeSeconds - placeAt(state, timeline, now);
+}

@@ -1,0 +1,1 @@
+export { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type PerformanceEvent } from './conductor';

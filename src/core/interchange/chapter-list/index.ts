@@ -1,0 +1,2 @@
+export { readChapterList, type ListedChapter } from './read';
+export { writeChapterList } from './write';

@@ -1,0 +1,3 @@
+export { type Chapter } from './model';
+export { readChapters } from './read';
+export { writeChapters } from './write';

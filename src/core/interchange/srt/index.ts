@@ -1,0 +1,2 @@
+export { readSrt } from './read';
+export { writeSrt } from './write';

@@ -1,0 +1,2 @@
+export { readWebvtt } from './read';
+export { escapeWebvtt, writeWebvtt } from './write';

@@ -1,0 +1,90 @@
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import type { Evidence } from '@/core/align';
+import type { ClassPlan } from '@/core/plan';
+import type { Corrections, Reading } from '@/core/reading';
+import type { Database } from '../database';
+import { readings, takes } from '../schema';
+
+export interface TakeSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly createdAt: Date;
+}
+
+/** A take with the plan it was read against and its reading as it stands. */
+export interface StoredTake extends TakeSummary {
+  readonly classId: string;
+  readonly plan: ClassPlan;
+  readonly evidence: Evidence;
+  readonly reading: Reading;
+  readonly corrections: Corrections;
+  readonly revision: number;
+}
+
+export interface NewTake {
+  readonly classId: string;
+  readonly name: string;
+  readonly plan: ClassPlan;
+  readonly evidence: Evidence;
+  readonly reading: Reading;
+}
+
+export async function listTakes(db: Database, studioId: string, classId: string): Promise<TakeSummary[]> {
+  return db
+    .select({ id: takes.id, name: takes.name, createdAt: takes.createdAt })
+    .from(takes)
+    .where(and(eq(takes.studioId, studioId), eq(takes.classId, classId), isNull(takes.removedAt)))
+    .orderBy(desc(takes.createdAt));
+}
+
+export async function findTake(db: Database, studioId: string, id: string): Promise<StoredTake | null> {
+  const [found] = await db
+    .select({
+      id: takes.id,
+      name: takes.name,
+      createdAt: takes.createdAt,
+      classId: takes.classId,
+      plan: takes.plan,
+      evidence: takes.evidence,
+      reading: readings.reading,
+      corrections: readings.corrections,
+      revision: readings.revision,
+    })
+    .from(takes)
+    .innerJoin(readings, eq(readings.takeId, takes.id))
+    .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
+  return found ?? null;
+}
+
+export async function insertTake(db: Database, studioId: string, { reading, ...take }: NewTake): Promise<string> {
+  return db.transaction(async (tx) => {
+    const [stored] = await tx.insert(takes).values({ studioId, ...take }).returning({ id: takes.id });
+    await tx.insert(readings).values({ studioId, takeId: stored.id, reading, corrections: {} });
+    return stored.id;
+  });
+}
+
+/** Saves a corrected reading on top of `baseRevision`; the new revision, or `null` when another save came first. */
+export async function updateReading(
+  db: Database,
+  studioId: string,
+  takeId: string,
+  baseRevision: number,
+  saved: { readonly reading: Reading; readonly corrections: Corrections },
+): Promise<number | null> {
+  const [stored] = await db
+    .update(readings)
+    .set({ ...saved, revision: baseRevision + 1, updatedAt: sql`now()` })
+    .where(and(eq(readings.studioId, studioId), eq(readings.takeId, takeId), eq(readings.revision, baseRevision)))
+    .returning({ revision: readings.revision });
+  return stored?.revision ?? null;
+}
+
+export async function removeTake(db: Database, studioId: string, id: string): Promise<boolean> {
+  const removed = await db
+    .update(takes)
+    .set({ removedAt: sql`now()` })
+    .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)))
+    .returning({ id: takes.id });
+  return removed.length > 0;
+}

@@ -1,0 +1,342 @@
+import { fitPlan } from '@/core/pacing';
+import {
+  applyEdit,
+  emptyPlan,
+  makeMovement,
+  makePhase,
+  makeQuiet,
+  makeSection,
+  makeTalk,
+  makeTransition,
+  spokenLines,
+  type ClassPlan,
+  type NewId,
+  type PlanPace,
+  type Section,
+} from '@/core/plan';
+import * as movements from './movements';
+
+/** One demo class: the name used at the command line, and the plan. */
+export interface DemoClass {
+  readonly name: string;
+  readonly plan: ClassPlan;
+}
+
+export const DEMO_STUDIO = 'Slack Water Hall';
+
+function ids(prefix: string): NewId {
+  let count = 0;
+  return () => `${prefix}-${++count}`;
+}
+
+interface Outline {
+  readonly name: string;
+  readonly title: string;
+  readonly focus: string;
+  readonly audience: string;
+  readonly targetSeconds: number;
+  readonly pace: Partial<PlanPace> & Pick<PlanPace, 'breathSeconds'>;
+  readonly sections: (newId: NewId) => readonly Section[];
+  /** Landed on its target, as an instructor would leave it; the storm day is not. */
+  readonly fitted: boolean;
+}
+
+function demoClass(outline: Outline): DemoClass {
+  const newId = ids(outline.name);
+  const empty = emptyPlan(newId, outline.title, outline.targetSeconds, outline.pace.breathSeconds);
+  const { focus, audience } = outline;
+  const pace = { ...empty.pace, ...outline.pace };
+  const plan = { ...empty, focus, audience, pace, sections: outline.sections(newId) };
+  if (!outline.fitted) return { name: outline.name, plan };
+  const fit = fitPlan(plan);
+  if (!fit.feasible) throw new Error(`demo class ${outline.name} cannot be fitted`);
+  const applied = fit.edit ? applyEdit(plan, fit.edit) : null;
+  return { name: outline.name, plan: applied?.ok ? applied.value.plan : plan };
+}
+
+const welcomeLines = (greeting: string): readonly (readonly [string, number])[] => [
+  [greeting, 1.5],
+  ['Stay within about seventy per cent of what you could do. Nothing should hurt.', 1.5],
+  ['Rest when you like, and sit if you like.', 2],
+];
+
+const stanceLines: readonly (readonly [string, number])[] = [
+  ['Feet a hand’s width apart. Knees easy, as if the floor might tilt.', 4],
+  ['Let the shoulders hang from the neck like wet rope.', 5],
+  ['The crown of the head is light, and the tailbone is heavy.', 5],
+];
+
+function beforeTheFirstFerry(): DemoClass {
+  return demoClass({
+    name: 'before-the-first-ferry',
+    title: 'Before the First Ferry',
+    focus: 'Waking up, shoulders and breath',
+    audience: 'All levels, standing',
+    targetSeconds: 600,
+    fitted: true,
+    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 12 },
+    sections: (newId) => [
+      makeSection(newId, 'welcome', [
+        makeTalk(newId, 'Good morning', welcomeLines('Good morning, and welcome to the hall. We have ten minutes before the first ferry.')),
+      ]),
+      makeSection(newId, 'arrival', [makeTalk(newId, 'Stand at the sill', stanceLines)]),
+      makeSection(newId, 'loosening', [movements.coilingTheLine(newId)]),
+      makeSection(newId, 'main', [
+        movements.raisingTheLamp(newId),
+        makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.'),
+        movements.turningTheLighthouse(newId),
+        makeTransition(newId, 'Feet together', 6, 'Step in, and stand where you can reach a wall or a chair.'),
+        movements.heronOnThePiling(newId),
+        movements.settingDownTheNets(newId),
+        movements.gullsLeavingTheWall(newId, { preferredRounds: 3, rounds: 3 }),
+      ]),
+      makeSection(newId, 'settling', [
+        makeQuiet(newId, 'Mooring post', {
+          preferredSeconds: 45,
+          leastSeconds: 20,
+          mostSeconds: 120,
+          openingLine: 'Mooring post. Stand, and let the breath go its own way. I will call you back.',
+          callBackLine: 'Come back to the hall, and to the sound of the water.',
+        }),
+      ]),
+      makeSection(newId, 'closing', [
+        movements.bankingTheStove(newId),
+        makeTalk(newId, 'Thanks', [
+          ['Rub the palms together, and let them rest.', 2],
+          ['Thank you for standing with me. Walk slowly down to the boat.', 2],
+        ]),
+      ]),
+    ],
+  });
+}
+
+function netMendersBreak(): DemoClass {
+  return demoClass({
+    name: 'net-menders-break',
+    title: 'Net Menders’ Break',
+    focus: 'Five minutes for hands and shoulders',
+    audience: 'At the bench, standing or seated',
+    targetSeconds: 300,
+    fitted: true,
+    pace: { breathSeconds: 8, leastBreathSeconds: 6.5, mostBreathSeconds: 10.5 },
+    sections: (newId) => [
+      makeSection(newId, 'welcome', [
+        makeTalk(newId, 'Put the needle down', [
+          ['Put the needle down for five minutes. All of this may be done on your stool.', 1.5],
+          ['Stay within about seventy per cent, and rest when you like.', 2],
+        ]),
+      ]),
+      makeSection(newId, 'loosening', [movements.coilingTheLine(newId, { preferredRounds: 3, rounds: 3 })]),
+      makeSection(newId, 'main', [
+        movements.raisingTheLamp(newId),
+        movements.turningTheLighthouse(newId, { preferredRounds: 2, rounds: 2 }),
+      ]),
+      makeSection(newId, 'closing', [
+        movements.bankingTheStove(newId),
+        makeTalk(newId, 'Back to the net', [['Thank you. The net has waited, as nets do.', 2]]),
+      ]),
+    ],
+  });
+}
+
+function eveningEbb(): DemoClass {
+  return demoClass({
+    name: 'evening-ebb',
+    title: 'Evening Ebb',
+    focus: 'Settling before sleep, the out-breath longer',
+    audience: 'All levels',
+    targetSeconds: 1200,
+    fitted: true,
+    pace: { breathSeconds: 8, leastBreathSeconds: 7, mostBreathSeconds: 13.5, closingRatio: 1.5, inShare: 0.4 },
+    sections: (newId) => [
+      makeSection(newId, 'welcome', [makeTalk(newId, 'Good evening', welcomeLines('Good evening. The boats are in, and nothing is left to do.'))]),
+      makeSection(newId, 'arrival', [makeTalk(newId, 'Stand at the sill', stanceLines)]),
+      makeSection(newId, 'loosening', [
+        movements.coilingTheLine(newId, { preferredRounds: 5, rounds: 5 }),
+        movements.bellBuoy(newId),
+      ]),
+      makeSection(newId, 'main', [
+        movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6 }),
+        movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6 }),
+        movements.haulingTheSlowNet(newId),
+        movements.rowingHome(newId, { preferredRounds: 4, rounds: 4 }),
+        movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
+      ]),
+      makeSection(newId, 'settling', [
+        makeQuiet(newId, 'Mooring post, eyes closed', {
+          preferredSeconds: 120,
+          leastSeconds: 60,
+          mostSeconds: 240,
+          eyesClosed: true,
+          openingLine: 'Close your eyes if you are steady, or rest them on the floor. I will call you back.',
+          callBackLine: 'Slowly open your eyes, and see the hall again.',
+        }),
+      ]),
+      makeSection(newId, 'closing', [
+        movements.bankingTheStove(newId, { preferredRounds: 6, rounds: 6 }),
+        makeTalk(newId, 'Good night', [['Thank you. Leave the lamp low, and go gently home.', 3]]),
+      ]),
+    ],
+  });
+}
+
+/** Faulty on purpose: over length, uneven in its sides' names, a late caution, a line longer than its breath. */
+function stormDayIndoors(): DemoClass {
+  return demoClass({
+    name: 'storm-day-indoors',
+    title: 'Storm Day Indoors',
+    focus: 'Kept from last winter, not yet put right',
+    audience: 'All levels',
+    targetSeconds: 720,
+    fitted: false,
+    pace: { breathSeconds: 9, leastBreathSeconds: 8, mostBreathSeconds: 11 },
+    sections: (newId) => [
+      makeSection(newId, 'welcome', [makeTalk(newId, 'The weather', [['The windows are shut and the stove is lit.', 2]])]),
+      makeSection(newId, 'main', [
+        movements.raisingTheLamp(newId, {
+          preferredRounds: 9,
+          rounds: 9,
+          mostRounds: 12,
+          pattern: [
+            makePhase(newId, {
+              kind: 'in',
+              action: 'wrists rise',
+              full: 'Breathe in, and let the wrists carry the lamp all the way up past the belly and the ribs, as if the stairs had no end.',
+              short: 'In, lamp up.',
+            }),
+            makePhase(newId, { kind: 'out', action: 'wrists sink', full: 'Breathe out, set it down.', short: 'Out.' }),
+          ],
+        }),
+        movements.turningTheLighthouse(newId, {
+          preferredRounds: 7,
+          rounds: 7,
+          mostRounds: 9,
+          pattern: [
+            makePhase(newId, { kind: 'in', action: 'turn', full: 'Breathe in, turn to the left.', short: 'In, left.' }),
+            makePhase(newId, { kind: 'out', action: 'come home', full: 'Breathe out, bring it home.', short: 'Out.' }),
+          ],
+        }),
+        movements.settingDownTheNets(newId, { preferredRounds: 4, rounds: 4, teach: [] }),
+        makeTalk(newId, 'A late word', [['I should have said: not with a sore back.', 2]]),
+        movements.rowingHome(newId, { preferredRounds: 6, rounds: 6 }),
+        movements.haulingTheSlowNet(newId, { preferredRounds: 4, rounds: 4, mostRounds: 5 }),
+      ]),
+      makeSection(newId, 'settling', [
+        makeQuiet(newId, 'Mooring post', { preferredSeconds: 120, leastSeconds: 45, mostSeconds: 180, openingLine: 'Stand. I will call you back.' }),
+      ]),
+      makeSection(newId, 'closing', [movements.bankingTheStove(newId, { preferredRounds: 6, rounds: 6 })]),
+    ],
+  });
+}
+
+function thursdayLive(): DemoClass {
+  return demoClass({
+    name: 'thursday-live',
+    title: 'Thursday Live',
+    focus: 'The live hour',
+    audience: 'Regulars, mixed levels',
+    targetSeconds: 3600,
+    fitted: true,
+    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 13, closingRatio: 1.2 },
+    sections: (newId) => [
+      makeSection(newId, 'welcome', [makeTalk(newId, 'Good evening', welcomeLines('Good evening, here in the hall and out there on the screens. We have an hour.'))]),
+      makeSection(newId, 'arrival', [
+        makeTalk(newId, 'Stand at the sill', stanceLines),
+        makeQuiet(newId, 'Listen for the buoy', { preferredSeconds: 60, openingLine: 'Listen for the bell buoy, far out. I will call you back.', callBackLine: 'And back to the room.' }),
+      ]),
+      makeSection(newId, 'loosening', [
+        movements.coilingTheLine(newId, { preferredRounds: 5, rounds: 5 }),
+        movements.bellBuoy(newId, { preferredRounds: 6, rounds: 6 }),
+        movements.rowingHome(newId, { preferredRounds: 5, rounds: 5 }),
+      ]),
+      ...[1, 2, 3].map((turn) => ({
+        ...makeSection(newId, 'main', [
+          makeTalk(newId, `Before set ${turn}`, [
+            [['The first set is for the breath.', 'The second set is for the legs.', 'The third set puts it all together.'][turn - 1], 2],
+            ['Shake out the arms, drink if you like, and find your place again.', 12],
+          ]),
+          movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
+          movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
+          makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.'),
+          movements.turningTheLighthouse(newId, { preferredRounds: 5, rounds: 5 }),
+          movements.haulingTheSlowNet(newId),
+          makeTransition(newId, 'Feet together', 6, 'Step in, near a wall or a chair.'),
+          movements.heronOnThePiling(newId, { preferredRounds: 3, rounds: 3 }),
+          movements.settingDownTheNets(newId),
+          movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
+          makeQuiet(newId, 'Mooring post', { preferredSeconds: 60, leastSeconds: 30, mostSeconds: 150, openingLine: 'Stand, and let the breath go its own way. I will call you back.', callBackLine: 'And come back.' }),
+        ]),
+        title: `Set ${turn}`,
+      })),
+      makeSection(newId, 'settling', [
+        makeQuiet(newId, 'Slack water', { preferredSeconds: 180, leastSeconds: 90, mostSeconds: 420, eyesClosed: true, openingLine: 'Slack water. Close your eyes if you are steady. I will call you back.', callBackLine: 'Open your eyes, and let the room come to you.' }),
+      ]),
+      makeSection(newId, 'closing', [
+        movements.bankingTheStove(newId, { preferredRounds: 9, rounds: 9 }),
+        makeTalk(newId, 'Until next week', [['Thank you all. Until Thursday, at the usual hour.', 3]]),
+      ]),
+    ],
+  });
+}
+
+/**
+ * The counts of the published eight-posture set: each six times, three a side where it has sides, the heel drops
+ * seven; about twelve minutes (Chinese Health Qigong Association, Ba Duan Jin, 2007, from memory).
+ */
+function eightSectionSet(): DemoClass {
+  const postures: readonly { name: string; sided: boolean; times: number; line: string }[] = [
+    { name: 'Both hands hold up the heavens', sided: false, times: 6, line: 'The hands meet and press up.' },
+    { name: 'Drawing the bow on both sides', sided: true, times: 3, line: 'Draw the bow to the {side}.' },
+    { name: 'Raising one hand, then the other', sided: true, times: 3, line: 'The {side} hand lifts, the other presses down.' },
+    { name: 'Looking back', sided: true, times: 3, line: 'Look back over the {side} shoulder.' },
+    { name: 'Swaying the head and tail', sided: true, times: 3, line: 'Sway to the {side}, low and easy.' },
+    { name: 'Hands down the back and legs', sided: false, times: 6, line: 'Slide the hands down the legs, no further than is easy.' },
+    { name: 'Clenching the fists', sided: true, times: 3, line: 'The {side} fist goes out, slowly.' },
+    { name: 'Heels rise and drop', sided: false, times: 7, line: 'Rise on the toes.' },
+  ];
+  return demoClass({
+    name: 'eight-section-set',
+    title: 'Eight-Section Set',
+    focus: 'The traditional set by its counts',
+    audience: 'Those who know the set',
+    targetSeconds: 720,
+    fitted: true,
+    pace: { breathSeconds: 11, leastBreathSeconds: 8, mostBreathSeconds: 14 },
+    sections: (newId) => [
+      makeSection(newId, 'arrival', [makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]])]),
+      {
+        ...makeSection(
+          newId,
+          'main',
+          postures.map(({ name, sided, times, line }) =>
+            makeMovement(newId, name, {
+              traditionalName: name,
+              sides: sided ? 'alternate' : 'none',
+              rounds: times,
+              preferredRounds: times,
+              leastRounds: times,
+              mostRounds: times,
+              pinned: true,
+              teach: spokenLines(newId, [[`${name}.`, 2]]),
+              fade: ['full', 'short', 'silent'],
+              pattern: [
+                makePhase(newId, { kind: 'in', action: 'open', full: line, short: 'In.' }),
+                makePhase(newId, { kind: 'out', action: 'close', full: 'And return.', short: 'Out.' }),
+              ],
+            }),
+          ),
+        ),
+        title: 'The eight sections',
+      },
+      makeSection(newId, 'closing', [
+        makeQuiet(newId, 'Stand', { preferredSeconds: 30, leastSeconds: 15, mostSeconds: 90, openingLine: 'Hands to the lower belly. Stand.' }),
+        makeTalk(newId, 'Thanks', [['Thank you.', 2]]),
+      ]),
+    ],
+  });
+}
+
+/** The invented classes of the harbour studio, in the order of the shelf. */
+export function demoClasses(): DemoClass[] {
+  return [beforeTheFirstFerry(), netMendersBreak(), eveningEbb(), stormDayIndoors(), thursdayLive(), eightSectionSet()];
+}

@@ -1,0 +1,209 @@
+import { makeMovement, makePhase, spokenLines, type MovementStep, type NewId, type Phase } from '@/core/plan';
+
+/*
+ * The movements of the harbour studio. Themed names are invented; general names stand beside them where there is
+ * one. Each is a function, so that every class has its own copy with its own ids.
+ */
+
+type Part = Partial<Omit<MovementStep, 'kind' | 'id' | 'name'>>;
+type Movement = (newId: NewId, part?: Part) => MovementStep;
+
+/** A phase from its action and its lines in full and short form; the breath-only form is the breath word. */
+function phase(newId: NewId, kind: Phase['kind'], action: string, full: string, short: string, part: Partial<Phase> = {}): Phase {
+  return makePhase(newId, { kind, action, full, short, ...part });
+}
+
+export const raisingTheLamp: Movement = (newId, part) =>
+  makeMovement(newId, 'Raising the lamp', {
+    traditionalName: 'Raise the arms',
+    preferredRounds: 4,
+    leastRounds: 2,
+    mostRounds: 8,
+    teach: spokenLines(newId, [
+      ['Raising the lamp. The wrists lead, and the fingers follow.', 1.5],
+      ['No higher than the shoulders; lower if they are sore.', 2],
+    ]),
+    pattern: [
+      phase(newId, 'in', 'wrists rise', 'Breathe in, and the wrists carry the lamp up.', 'In, lamp up.'),
+      phase(newId, 'out', 'wrists sink', 'Breathe out, set it down on dark water.', 'Out, set it down.'),
+    ],
+    ...part,
+  });
+
+export const coilingTheLine: Movement = (newId, part) =>
+  makeMovement(newId, 'Coiling the line', {
+    sides: 'each-way',
+    preferredRounds: 4,
+    leastRounds: 3,
+    mostRounds: 6,
+    paceMultiplier: 0.75,
+    teach: spokenLines(newId, [['Coiling the line. Slow circles of the shoulders, hands on the ribs.', 2]]),
+    fade: ['full', 'short', 'silent'],
+    sideChangeLine: 'And now coil it the other way.',
+    pattern: [
+      phase(newId, 'in', 'shoulders up and round', 'In, the shoulders rise and turn.', 'In, and round.'),
+      phase(newId, 'out', 'shoulders down', 'Out, let them slide down.', 'Out, and down.'),
+    ],
+    ...part,
+  });
+
+export const tideOverTheSill: Movement = (newId, part) =>
+  makeMovement(newId, 'Tide over the sill', {
+    traditionalName: 'Opening and closing',
+    preferredRounds: 4,
+    leastRounds: 3,
+    mostRounds: 9,
+    teach: spokenLines(newId, [['Tide over the sill. Palms face each other, as if you held a small barrel.', 2]]),
+    fade: ['full', 'short', 'breath', 'silent'],
+    pattern: [
+      phase(newId, 'in', 'arms open', 'Breathe in as the tide comes over the sill.', 'In, tide comes.'),
+      phase(newId, 'out', 'arms close', 'Breathe out as it runs away.', 'Out, it runs.'),
+    ],
+    ...part,
+  });
+
+export const turningTheLighthouse: Movement = (newId, part) =>
+  makeMovement(newId, 'Turning the lighthouse', {
+    sides: 'alternate',
+    preferredRounds: 3,
+    leastRounds: 2,
+    mostRounds: 6,
+    cautions: ['twist'],
+    teach: spokenLines(newId, [
+      ['Turning the lighthouse. Turn from the waist, and keep the knees over the feet.', 2],
+    ]),
+    lastRoundLine: 'Last one each side.',
+    pattern: [
+      phase(newId, 'in', 'turn {side}', 'Breathe in, turn the light to the {side}.', 'In, to the {side}.'),
+      phase(newId, 'out', 'come home', 'Breathe out, and bring it home.', 'Out, home.'),
+    ],
+    ...part,
+  });
+
+export const heronOnThePiling: Movement = (newId, part) =>
+  makeMovement(newId, 'Heron on the piling', {
+    traditionalName: 'Standing on one leg',
+    sides: 'in-turn',
+    preferredRounds: 2,
+    leastRounds: 2,
+    mostRounds: 4,
+    cautions: ['balance'],
+    teach: spokenLines(newId, [
+      ['Heron on the piling. Keep a wall or a chair at hand.', 1.5],
+      ['The toes may stay down; lift the heel, or the whole foot, if you are steady.', 2],
+    ]),
+    sideChangeLine: 'Set the foot down, and change to the {side}.',
+    sideChangeSeconds: 6,
+    pattern: [
+      phase(newId, 'in', '{side} knee rises', 'Breathe in, the {side} knee floats up.', 'In, and float.'),
+      phase(newId, 'rest', 'stand', '', '', { seconds: 1.5, share: null }),
+      phase(newId, 'out', '{side} foot sinks', 'Breathe out, set the foot down softly.', 'Out, softly down.'),
+    ],
+    ...part,
+  });
+
+export const haulingTheSlowNet: Movement = (newId, part) =>
+  makeMovement(newId, 'Hauling the slow net', {
+    preferredRounds: 2,
+    leastRounds: 1,
+    mostRounds: 3,
+    teach: spokenLines(newId, [['Hauling the slow net. Four breaths to one round, so take your time.', 2]]),
+    fade: ['full', 'short'],
+    pattern: [
+      phase(newId, 'in', 'reach down', 'In, reach down for the net.', 'In, reach.'),
+      phase(newId, 'out', 'take hold', 'Out, and take hold.', 'Out, hold.'),
+      phase(newId, 'in', 'draw to the knees', 'In, draw it to the knees.', 'In, to the knees.'),
+      phase(newId, 'out', 'settle', 'Out, let it settle.', 'Out, settle.'),
+      phase(newId, 'in', 'draw to the belly', 'In, up to the belly.', 'In, to the belly.'),
+      phase(newId, 'out', 'settle', 'Out, and wait.', 'Out.'),
+      phase(newId, 'in', 'draw to the chest', 'In, as high as the heart.', 'In, to the heart.'),
+      phase(newId, 'out', 'let go', 'And one long breath out, the net is home.', 'Out, long and slow.', { share: 0.8 }),
+    ],
+    ...part,
+  });
+
+export const rowingHome: Movement = (newId, part) =>
+  makeMovement(newId, 'Rowing home', {
+    sides: 'each-way',
+    preferredRounds: 3,
+    leastRounds: 3,
+    mostRounds: 6,
+    teach: spokenLines(newId, [['Rowing home. Lean from the ankles, and let the whole back pull.', 2]]),
+    fade: ['full', 'short', 'breath'],
+    sideChangeLine: 'Turn the oars, and row the other way.',
+    pattern: [
+      phase(newId, 'in', 'reach', 'In, reach for the water.', 'In, reach.'),
+      phase(newId, 'out', 'pull', 'Out, with the whole back.', 'Out, pull.'),
+    ],
+    ...part,
+  });
+
+export const bellBuoy: Movement = (newId, part) =>
+  makeMovement(newId, 'Bell buoy', {
+    sides: 'alternate',
+    preferredRounds: 4,
+    leastRounds: 3,
+    mostRounds: 8,
+    paceMultiplier: 0.8,
+    teach: spokenLines(newId, [['Bell buoy. Let the weight roll from one foot to the other.', 2]]),
+    fade: ['full', 'short', 'silent'],
+    lastRoundLine: 'Last one each side.',
+    pattern: [
+      phase(newId, 'in', 'roll {side}', 'In, roll to the {side}.', 'In, {side}.'),
+      phase(newId, 'out', 'to the middle', 'Out, to the middle.', 'Out.'),
+    ],
+    ...part,
+  });
+
+export const settingDownTheNets: Movement = (newId, part) =>
+  makeMovement(newId, 'Setting down the nets', {
+    traditionalName: 'Forward bend',
+    preferredRounds: 3,
+    leastRounds: 2,
+    mostRounds: 5,
+    cautions: ['forward-bend', 'head-low'],
+    teach: spokenLines(newId, [
+      ['Setting down the nets. A small lean is enough; bend the knees and fold at the hips.', 1.5],
+      ['If you have been told not to bend forward, or your head feels light, stay upright.', 2],
+    ]),
+    fade: ['full', 'short'],
+    pattern: [
+      phase(newId, 'in', 'grow tall', 'Breathe in, grow tall.', 'In, tall.'),
+      phase(newId, 'out', 'fold', 'Breathe out, fold, and set the nets down.', 'Out, and fold.'),
+      phase(newId, 'in', 'come up', 'Breathe in, come up slowly, head last.', 'In, slowly up.'),
+      phase(newId, 'out', 'stand', 'Breathe out, and stand.', 'Out.'),
+    ],
+    ...part,
+  });
+
+export const gullsLeavingTheWall: Movement = (newId, part) =>
+  makeMovement(newId, 'Gulls leaving the wall', {
+    preferredRounds: 4,
+    leastRounds: 3,
+    mostRounds: 8,
+    cautions: ['arms-high'],
+    teach: spokenLines(newId, [['Gulls leaving the wall. Arms wide; smaller if the shoulders ask for it.', 2]]),
+    fade: ['full', 'short', 'breath', 'silent'],
+    pattern: [
+      phase(newId, 'in', 'arms open wide', 'Breathe in, the gulls leave the wall.', 'In, and open.'),
+      phase(newId, 'out', 'arms fold', 'Breathe out, and they settle again.', 'Out, and settle.'),
+    ],
+    ...part,
+  });
+
+export const bankingTheStove: Movement = (newId, part) =>
+  makeMovement(newId, 'Banking the stove', {
+    traditionalName: 'Hands to the lower belly',
+    preferredRounds: 3,
+    leastRounds: 3,
+    mostRounds: 9,
+    multiple: 3,
+    teach: spokenLines(newId, [['Banking the stove. Both hands rest on the lower belly.', 2]]),
+    fade: ['full', 'breath', 'silent'],
+    lastRoundLine: '',
+    pattern: [
+      phase(newId, 'in', 'belly widens', 'Breathe in, and the belly widens.', 'In, wide.'),
+      phase(newId, 'out', 'belly softens', 'Breathe out, long and warm.', 'Out, warm.', { share: 0.65 }),
+    ],
+    ...part,
+  });

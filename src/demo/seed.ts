@@ -1,0 +1,42 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { readCaptions } from '@/core/interchange';
+import { readTake } from '@/core/reading';
+import { expandPlan } from '@/core/timeline';
+import type { Interval } from '@/core/units';
+import { insertClass } from '@/db/queries/classes';
+import { insertStudio } from '@/db/queries/studios';
+import { insertTake } from '@/db/queries/takes';
+import type { Database } from '@/db/database';
+import { DEMO_STUDIO, demoClasses } from './classes';
+
+/** What the demo take was made to be: see `scripts/make-demo-take.ts`. */
+export interface DemoTruth {
+  readonly lengthSeconds: number;
+  readonly said: readonly { readonly cueId: string | null; readonly text: string; readonly startSeconds: number; readonly endSeconds: number }[];
+  readonly skipped: readonly string[];
+  /** Stretches of speech that the level of its sound shows. */
+  readonly speech: readonly Interval[];
+}
+
+const TAKE_OF = 'before-the-first-ferry';
+
+/** A file of the demo take, by its ending. */
+function takeFile(ending: '.vtt' | '.truth.json'): string {
+  return readFileSync(fileURLToPath(new URL(`../../demo/take/${TAKE_OF}${ending}`, import.meta.url)), 'utf8');
+}
+
+/** Puts the invented studio, its classes and its take into an empty database. */
+export async function seedDemo(db: Database): Promise<void> {
+  const studio = await insertStudio(db, DEMO_STUDIO);
+  for (const { name, plan } of demoClasses()) {
+    const timeline = expandPlan(plan);
+    const stored = await insertClass(db, studio.id, { plan, runtimeSeconds: timeline.runtimeSeconds });
+    if (name !== TAKE_OF) continue;
+    const truth = JSON.parse(takeFile('.truth.json')) as DemoTruth;
+    const captions = readCaptions(takeFile('.vtt'));
+    if (!captions.ok) throw new Error(`the demo captions cannot be read: ${captions.problem.code}`);
+    const evidence = { captions: captions.value.captions, speech: truth.speech, lengthSeconds: truth.lengthSeconds };
+    await insertTake(db, studio.id, { classId: stored.id, name: 'Monday, before the ferry', plan, evidence, reading: readTake(timeline, evidence) });
+  }
+}

@@ -1,0 +1,92 @@
+import { breathsPerMinute, closingBreathSeconds } from '@/core/breath';
+import { LIMITS, type PlanField } from '@/core/plan';
+import { ClockField } from '@/ui/parts/ClockField';
+import { NumberField } from '@/ui/parts/NumberField';
+import { TextField } from '@/ui/parts/TextField';
+import { PinBox } from './PinBox';
+import { useDesk, useDeskStore } from './use-desk';
+
+/** What holds for the whole class. */
+export function ClassFields() {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const { pace, voice } = plan;
+  const set = (field: PlanField, value: string | number | object): void => {
+    desk.edit({ kind: 'set-plan', field, value: value as never }, `plan ${field}`);
+  };
+  const setPace = (change: Partial<typeof pace>): void => set('pace', { ...pace, ...change });
+  const breath = LIMITS.breathSeconds;
+  return (
+    <div className="flex flex-col gap-1">
+      <TextField label="Title" needed value={plan.title} most={LIMITS.titleCharacters} className="text-lg font-semibold" onChange={(value) => set('title', value)} />
+      <TextField label="Focus" value={plan.focus} most={LIMITS.noteCharacters} onChange={(value) => set('focus', value)} />
+      <TextField label="For whom" value={plan.audience} most={LIMITS.noteCharacters} onChange={(value) => set('audience', value)} />
+      <div className="my-1">
+        <ClockField
+          label="Target"
+          seconds={plan.targetSeconds}
+          least={LIMITS.targetSeconds.least}
+          most={LIMITS.targetSeconds.most}
+          onChange={(value) => set('targetSeconds', value)}
+        />
+      </div>
+      <h3 className="mt-2 font-semibold">Breath</h3>
+      <NumberField
+        label="One breath at the opening"
+        unit="s"
+        digits={1}
+        step={0.1}
+        value={pace.breathSeconds}
+        {...breath}
+        onChange={(value) =>
+          setPace({
+            breathSeconds: value,
+            preferredBreathSeconds: value,
+            leastBreathSeconds: Math.min(pace.leastBreathSeconds, value),
+            mostBreathSeconds: Math.max(pace.mostBreathSeconds, value),
+          })
+        }
+      />
+      <p className="quiet-ink text-sm">
+        {breathsPerMinute(pace.breathSeconds).toFixed(1)} a minute; {closingBreathSeconds(pace).toFixed(1)} s at the closing
+      </p>
+      <NumberField
+        label="Closing over opening"
+        unit="×"
+        digits={2}
+        step={0.05}
+        value={pace.closingRatio}
+        {...LIMITS.closingRatio}
+        onChange={(value) => setPace({ closingRatio: value })}
+      />
+      <NumberField label="Not shorter than" unit="s" digits={1} step={0.1} value={pace.leastBreathSeconds} least={breath.least} most={pace.mostBreathSeconds} onChange={(value) => setPace({ leastBreathSeconds: value })} />
+      <NumberField label="Not longer than" unit="s" digits={1} step={0.1} value={pace.mostBreathSeconds} least={pace.leastBreathSeconds} most={breath.most} onChange={(value) => setPace({ mostBreathSeconds: value })} />
+      <NumberField
+        label="Share of the breath going in"
+        unit="%"
+        value={Math.round(pace.inShare * 100)}
+        least={LIMITS.inShare.least * 100}
+        most={LIMITS.inShare.most * 100}
+        onChange={(value) => setPace({ inShare: value / 100 })}
+      />
+      <PinBox label="Pin the breath" pinned={pace.pinned} onChange={(pinned) => setPace({ pinned })} />
+      <h3 className="mt-2 font-semibold">Voice</h3>
+      <NumberField
+        label="Syllables a minute"
+        step={5}
+        value={voice.syllablesPerMinute}
+        {...LIMITS.syllablesPerMinute}
+        onChange={(value) => set('voice', { ...voice, syllablesPerMinute: value })}
+      />
+      <NumberField
+        label="Lead before a motion"
+        unit="s"
+        digits={1}
+        step={0.1}
+        value={voice.leadSeconds}
+        {...LIMITS.leadSeconds}
+        onChange={(value) => set('voice', { ...voice, leadSeconds: value })}
+      />
+    </div>
+  );
+}

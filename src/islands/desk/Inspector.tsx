@@ -1,0 +1,103 @@
+import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
+import { copyStep, findStep, LIMITS, type Edit, type Json, type Step } from '@/core/plan';
+import type { TimedStep } from '@/core/timeline';
+import { formatClock } from '@/core/units';
+import { TextField } from '@/ui/parts/TextField';
+import { ClassFields } from './ClassFields';
+import { moveStepBy } from './moves';
+import { MovementFields } from './MovementFields';
+import { QuietFields } from './QuietFields';
+import { SpokenLines } from './SpokenLines';
+import { TransitionFields } from './TransitionFields';
+import { useDesk, useDeskStore } from './use-desk';
+
+/** Sets a field of a step; edits with the same key in a row are undone as one. */
+export type SetField = (field: string, value: Json) => void;
+
+/** Everything about the chosen step, or about the class when none is chosen. */
+export function Inspector() {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const selectedId = useDesk((state) => state.selectedId);
+  const timed = useDesk((state) => state.timeline.steps.find((step) => step.step === selectedId));
+  const found = selectedId === null ? null : findStep(plan, selectedId);
+  if (!found || !timed) {
+    return (
+      <aside aria-label="The class" className="p-4">
+        <ClassFields />
+      </aside>
+    );
+  }
+  const { step } = found;
+  const set: SetField = (field, value) => desk.edit({ kind: 'set-step', stepId: step.id, field, value }, `${step.id} ${field}`);
+  return (
+    <aside aria-label={`Step: ${step.name}`} className="p-4">
+      <button type="button" className="btn btn-xs mb-2" onClick={() => desk.select(null)}>
+        The whole class
+      </button>
+      <StepHead step={step} timed={timed} set={set} />
+      {step.kind === 'movement' && <MovementFields key={step.id} step={step} timed={timed} set={set} />}
+      {step.kind === 'talk' && <SpokenLines key={step.id} title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />}
+      {step.kind === 'quiet' && <QuietFields key={step.id} step={step} set={set} />}
+      {step.kind === 'transition' && <TransitionFields key={step.id} step={step} set={set} />}
+    </aside>
+  );
+}
+
+function StepHead({ step, timed, set }: { readonly step: Step; readonly timed: TimedStep; readonly set: SetField }) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const move = (by: -1 | 1): Edit | null => moveStepBy(plan, step.id, by);
+  const up = move(-1);
+  const down = move(1);
+  return (
+    <>
+      <TextField
+        key={step.id}
+        label="Name"
+        hideLabel
+        needed
+        className="text-lg font-semibold"
+        value={step.name}
+        most={LIMITS.titleCharacters}
+        onChange={(name) => set('name', name)}
+      />
+      <p className="quiet-ink px-1 text-sm">
+        from {formatClock(timed.startSeconds)} to {formatClock(timed.endSeconds)}
+      </p>
+      <div className="my-2 flex gap-1" role="group" aria-label="Order and copies">
+        <button type="button" className="btn btn-sm btn-square" aria-label="Move up" title="Move up" disabled={!up} onClick={() => up && desk.edit(up)}>
+          <ArrowUp size={16} aria-hidden />
+        </button>
+        <button type="button" className="btn btn-sm btn-square" aria-label="Move down" title="Move down" disabled={!down} onClick={() => down && desk.edit(down)}>
+          <ArrowDown size={16} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            const found = findStep(plan, step.id);
+            if (!found) return;
+            const copy = copyStep(() => crypto.randomUUID(), step);
+            desk.edit({ kind: 'insert-step', sectionId: found.section.id, index: found.index + 1, step: copy });
+            desk.select(copy.id);
+          }}
+        >
+          <Copy size={14} aria-hidden />
+          Duplicate
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm text-error"
+          onClick={() => {
+            desk.edit({ kind: 'remove-step', stepId: step.id });
+            desk.select(null);
+          }}
+        >
+          <Trash2 size={14} aria-hidden />
+          Remove
+        </button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,30 @@
+import { Dialog } from '@/ui/parts/Dialog';
+
+const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
+  { keys: 'Ctrl Z', does: 'undo' },
+  { keys: 'Ctrl Shift Z', does: 'redo' },
+  { keys: 'J, K', does: 'next step, step before' },
+  { keys: 'Alt ↓, Alt ↑', does: 'move the chosen step down or up' },
+  { keys: '+, −', does: 'one round more or fewer in the chosen movement' },
+  { keys: 'F', does: 'fit to the target' },
+  { keys: 'G', does: 'open the guide' },
+  { keys: 'Esc', does: 'leave the chosen step' },
+  { keys: '?', does: 'this list' },
+];
+
+/** What the keyboard does here; none of it while text is typed. */
+export function KeysDialog({ onClose }: { readonly onClose: () => void }) {
+  return (
+    <Dialog title="Keys" onClose={onClose}>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
+        {KEYS.map(({ keys, does }) => (
+          <div key={keys} className="contents">
+            <dt className="font-semibold">{keys}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="quiet-ink mt-3 text-sm">To move a step with the keyboard from the list at the left: go to its handle, press space, use the arrows, press space again.</p>
+    </Dialog>
+  );
+}

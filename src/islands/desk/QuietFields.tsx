@@ -1,0 +1,29 @@
+import { LIMITS, type QuietStep } from '@/core/plan';
+import { ClockField } from '@/ui/parts/ClockField';
+import { TextField } from '@/ui/parts/TextField';
+import { quietEdit } from './asked-edits';
+import type { SetField } from './Inspector';
+import { PinBox } from './PinBox';
+import { useDeskStore } from './use-desk';
+
+/** A quiet: how long, within what, and what is said around it. */
+export function QuietFields({ step, set }: { readonly step: QuietStep; readonly set: SetField }) {
+  const desk = useDeskStore();
+  const bounds = LIMITS.quietSeconds;
+  const setLength = (seconds: number): void => {
+    desk.edit(quietEdit(step, seconds), `${step.id} seconds`);
+  };
+  return (
+    <div className="flex flex-col gap-1">
+      <ClockField label="Length" seconds={step.seconds} least={bounds.least} most={bounds.most} onChange={setLength} />
+      <div className="grid grid-cols-2 gap-2">
+        <ClockField label="At least" seconds={step.leastSeconds} least={bounds.least} most={step.mostSeconds} onChange={(value) => set('leastSeconds', value)} />
+        <ClockField label="At most" seconds={step.mostSeconds} least={step.leastSeconds} most={bounds.most} onChange={(value) => set('mostSeconds', value)} />
+      </div>
+      <PinBox label="Pin this length" pinned={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
+      <PinBox label="Eyes closed" pinned={step.eyesClosed} onChange={(value) => set('eyesClosed', value)} />
+      <TextField label="Said at its start" spoken value={step.openingLine} most={LIMITS.lineCharacters} onChange={(value) => set('openingLine', value)} />
+      <TextField label="Call back at its end" spoken value={step.callBackLine} most={LIMITS.lineCharacters} onChange={(value) => set('callBackLine', value)} />
+    </div>
+  );
+}

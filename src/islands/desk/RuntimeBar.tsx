@@ -1,0 +1,89 @@
+import { breathsPerMinute } from '@/core/breath';
+import { LIMITS } from '@/core/plan';
+import { formatClock, formatDifference } from '@/core/units';
+import { ClockField } from '@/ui/parts/ClockField';
+import { useDesk, useDeskStore } from './use-desk';
+
+/** Planned runtime, target and the signed difference, with the range that the plan could reach; always in sight. */
+export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const runtime = useDesk((state) => state.timeline.runtimeSeconds);
+  const reach = useDesk((state) => state.reach);
+  const off = Math.round(runtime) - Math.round(plan.targetSeconds);
+  return (
+    <div className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-8 gap-y-2 border-b px-5 py-2" role="group" aria-label="Runtime">
+      <Figure label="planned" value={formatClock(runtime)} strong />
+      <ClockField
+        label="target"
+        className="w-28! px-0! text-3xl leading-8"
+        seconds={plan.targetSeconds}
+        least={LIMITS.targetSeconds.least}
+        most={LIMITS.targetSeconds.most}
+        onChange={(value) => desk.edit({ kind: 'set-plan', field: 'targetSeconds', value }, 'target')}
+      />
+      <Figure label={off > 0 ? 'over by' : off < 0 ? 'under by' : 'on target'} value={formatDifference(off)} strong warn={off !== 0} />
+      <ReachBar runtime={runtime} target={plan.targetSeconds} shortest={reach.shortestSeconds} longest={reach.longestSeconds} />
+      <div className="text-right text-sm">
+        <div className="quiet-ink">one breath</div>
+        <div>
+          <span className="text-base font-semibold">{plan.pace.breathSeconds.toFixed(1)} s</span>
+          <span className="quiet-ink"> · {breathsPerMinute(plan.pace.breathSeconds).toFixed(1)} a minute</span>
+        </div>
+      </div>
+      <button type="button" className="btn btn-primary" onClick={onFit}>
+        Fit to {formatClock(plan.targetSeconds)}
+      </button>
+    </div>
+  );
+}
+
+function Figure({ label, value, strong, warn }: { readonly label: string; readonly value: string; readonly strong?: boolean; readonly warn?: boolean }) {
+  return (
+    <div aria-live="off">
+      <div className="quiet-ink text-sm">{label}</div>
+      <div className={`text-3xl leading-8 ${strong ? 'font-semibold' : ''} ${warn ? 'text-accent' : ''}`}>{value}</div>
+    </div>
+  );
+}
+
+interface ReachProps {
+  readonly runtime: number;
+  readonly target: number;
+  readonly shortest: number;
+  readonly longest: number;
+}
+
+/** From the shortest to the longest the plan can be, with where it stands and where it should. */
+function ReachBar({ runtime, target, shortest, longest }: ReachProps) {
+  const low = Math.min(shortest, runtime, target) * 0.92;
+  const high = Math.max(longest, runtime, target) * 1.05 + 1;
+  const at = (seconds: number): string => `${(((seconds - low) / (high - low)) * 100).toFixed(2)}%`;
+  const words = `Between ${formatClock(shortest)} and ${formatClock(longest)}; planned ${formatClock(runtime)}, target ${formatClock(target)}.`;
+  return (
+    <div className="min-w-48 flex-1" role="img" aria-label={words}>
+      <svg width="100%" height="30" aria-hidden>
+        <rect x="0" y="13" width="100%" height="5" rx="2.5" fill="var(--color-base-300)" />
+        <svg x={at(shortest)} y="13" width={`${(((longest - shortest) / (high - low)) * 100).toFixed(2)}%`} height="5">
+          <rect width="100%" height="5" rx="2.5" fill="var(--said-bar)" />
+        </svg>
+        <line x1={at(target)} x2={at(target)} y1="2" y2="29" stroke="var(--color-accent)" strokeWidth="2" strokeDasharray="4 3" />
+        <line x1={at(runtime)} x2={at(runtime)} y1="6" y2="25" stroke="var(--color-primary)" strokeWidth="3" />
+      </svg>
+      <div className="quiet-ink flex justify-between text-xs">
+        <span>{formatClock(shortest)} shortest</span>
+        <span>
+          <span className="text-accent" aria-hidden>
+            ┆
+          </span>{' '}
+          target{' '}
+          <span className="text-primary font-bold" aria-hidden>
+            |
+          </span>{' '}
+          planned
+        </span>
+        <span>{formatClock(longest)} longest</span>
+      </div>
+    </div>
+  );
+}

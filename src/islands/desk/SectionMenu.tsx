@@ -1,0 +1,74 @@
+import { Ellipsis } from 'lucide-react';
+import { useState } from 'react';
+import { copySection, LIMITS, SECTION_ROLES, SECTION_TITLES, type Section } from '@/core/plan';
+import { Choice } from '@/ui/parts/Choice';
+import { Dialog } from '@/ui/parts/Dialog';
+import { TextField } from '@/ui/parts/TextField';
+import { useDesk, useDeskStore } from './use-desk';
+
+/** What can be done with a section: name, role, order, copy, removal. */
+export function SectionMenu({ section }: { readonly section: Section }) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const [open, setOpen] = useState(false);
+  const index = plan.sections.findIndex((one) => one.id === section.id);
+  const sectionId = section.id;
+  return (
+    <>
+      <button type="button" className="btn btn-xs btn-square btn-ghost" aria-label={`Change section ${section.title}`} onClick={() => setOpen(true)}>
+        <Ellipsis size={14} aria-hidden />
+      </button>
+      {open && (
+        <Dialog title="Section" onClose={() => setOpen(false)}>
+          <TextField
+            label="Title"
+            needed
+            value={section.title}
+            most={LIMITS.titleCharacters}
+            onChange={(value) => desk.edit({ kind: 'set-section', sectionId, field: 'title', value }, `title ${sectionId}`)}
+          />
+          <Choice
+            label="Role in the class"
+            value={section.role}
+            options={SECTION_ROLES.map((role) => ({ value: role, label: SECTION_TITLES[role] }))}
+            onChange={(value) => desk.edit({ kind: 'set-section', sectionId, field: 'role', value })}
+          />
+          <div className="mt-4 flex flex-wrap gap-2">
+            <button type="button" className="btn btn-sm" disabled={index === 0} onClick={() => desk.edit({ kind: 'move-section', sectionId, toIndex: index - 1 })}>
+              Move up
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={index === plan.sections.length - 1}
+              onClick={() => desk.edit({ kind: 'move-section', sectionId, toIndex: index + 1 })}
+            >
+              Move down
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => {
+                desk.edit({ kind: 'insert-section', index: index + 1, section: copySection(() => crypto.randomUUID(), section) });
+                setOpen(false);
+              }}
+            >
+              Duplicate
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm text-error"
+              onClick={() => {
+                setOpen(false);
+                desk.edit({ kind: 'remove-section', sectionId });
+              }}
+            >
+              Remove
+            </button>
+          </div>
+          <p className="quiet-ink mt-3 text-sm">Everything here can be undone.</p>
+        </Dialog>
+      )}
+    </>
+  );
+}

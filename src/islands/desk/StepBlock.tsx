@@ -1,0 +1,216 @@
+import { memo, useMemo, useState } from 'react';
+import type { MovementStep, Step } from '@/core/plan';
+import { roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
+import { formatClock } from '@/core/units';
+import { TextField } from '@/ui/parts/TextField';
+import { BreathLine } from './BreathLine';
+import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
+import { layOutStep, type PlacedCue, type PlacedGroup, type StepLayout } from './strip-layout';
+import { useDeskStore } from './use-desk';
+
+interface Props {
+  readonly step: Step;
+  readonly timed: TimedStep;
+  readonly timeline: Timeline;
+  readonly width: number;
+  readonly open: boolean;
+  readonly selected: boolean;
+  readonly onToggle: (stepId: string) => void;
+}
+
+const CLOCK_WIDTH = 44;
+const BREATH_WIDTH = 78;
+const ROUND_WIDTH = 34;
+const AFTER_WIDTH = 110;
+
+/** One step on the strip: its heading, its breath line, and each cue at the place where it is said. */
+export const StepBlock = memo(function StepBlock({ step, timed, timeline, width, open, selected, onToggle }: Props) {
+  const desk = useDeskStore();
+  const [unfolded, setUnfolded] = useState(false);
+  const textWidth = Math.max(160, width - CLOCK_WIDTH - BREATH_WIDTH - ROUND_WIDTH - AFTER_WIDTH - 24);
+  return (
+    <article
+      id={`step-${step.id}`}
+      aria-label={step.name}
+      className={`border-l-4 py-2 pl-2 ${selected ? 'border-primary bg-secondary/40' : 'border-transparent'}`}
+      onClick={() => desk.select(step.id)}
+    >
+      <div className="flex min-h-8 items-baseline gap-2">
+        <span className="quiet-ink w-11 shrink-0 text-right text-sm">{formatClock(timed.startSeconds)}</span>
+        <button
+          type="button"
+          className="min-h-8 flex-1 rounded px-1 text-left"
+          aria-expanded={open}
+          onClick={() => onToggle(step.id)}
+        >
+          <span className="font-semibold">{step.name}</span> <span className="quiet-ink text-sm">{aboutStep(step)}</span>
+        </button>
+        <span className="shrink-0 text-sm">{amountOf(step, timed)}</span>
+      </div>
+      {open && (
+        <OpenStep
+          step={step}
+          timed={timed}
+          timeline={timeline}
+          textWidth={textWidth}
+          unfolded={unfolded}
+          onUnfold={() => setUnfolded(!unfolded)}
+        />
+      )}
+    </article>
+  );
+});
+
+function aboutStep(step: Step): string {
+  if (step.kind === 'movement') {
+    return { none: 'both sides together', alternate: 'each side, alternating', 'in-turn': 'one side, then the other', 'each-way': 'each way' }[step.sides];
+  }
+  if (step.kind === 'quiet') return step.eyesClosed ? 'quiet, eyes closed' : 'quiet';
+  return step.kind === 'talk' ? 'spoken' : 'transition';
+}
+
+function amountOf(step: Step, timed: TimedStep): string {
+  const length = formatClock(timed.endSeconds - timed.startSeconds);
+  if (step.kind !== 'movement') return length;
+  const rounds = `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' a side'}`;
+  return `${rounds}${step.pinned ? ', pinned' : ''} · ${length}`;
+}
+
+interface OpenProps {
+  readonly step: Step;
+  readonly timed: TimedStep;
+  readonly timeline: Timeline;
+  readonly textWidth: number;
+  readonly unfolded: boolean;
+  readonly onUnfold: () => void;
+}
+
+function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: OpenProps) {
+  const layout = useMemo(() => layOutStep(step, timed, timeline, textWidth, unfolded), [step, timed, timeline, textWidth, unfolded]);
+  return (
+    <div className="relative mt-1" style={{ height: layout.height }}>
+      <ClockMarks timed={timed} layout={layout} />
+      <div className="absolute top-0" style={{ left: CLOCK_WIDTH + 8 }}>
+        <BreathLine phases={layout.phases} yOf={layout.yOf} height={layout.height} width={BREATH_WIDTH} />
+      </div>
+      {layout.groups.map((group) => (
+        <RoundMark key={`${group.firstRound}-${group.startSeconds}`} group={group} step={step as MovementStep} onUnfold={onUnfold} />
+      ))}
+      <ol aria-label={`Lines of ${step.name}`}>
+        {layout.cues.map((placed) => (
+          <CueLine key={placed.cue.id} placed={placed} step={step} textWidth={textWidth} />
+        ))}
+      </ol>
+      {unfolded && (
+        <button type="button" className="btn btn-xs absolute right-2 top-0" onClick={onUnfold}>
+          Fold like rounds
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Times down the left edge, every ten seconds, left out where they would run into each other. */
+function ClockMarks({ timed, layout }: { readonly timed: TimedStep; readonly layout: StepLayout }) {
+  const marks: { seconds: number; y: number }[] = [];
+  for (let seconds = Math.ceil(timed.startSeconds / 10) * 10; seconds < timed.endSeconds; seconds += 10) {
+    const y = layout.yOf(seconds);
+    const last = marks.at(-1);
+    if (y > 8 && (!last || y - last.y >= 40)) marks.push({ seconds, y });
+  }
+  return (
+    <div aria-hidden>
+      {marks.map(({ seconds, y }) => (
+        <span key={seconds} className="quiet-ink absolute w-11 text-right text-xs" style={{ top: y - 8, left: 0 }}>
+          {formatClock(seconds)}
+        </span>
+      ))}
+    </div>
+  );
+}
+
+function RoundMark({ group, step, onUnfold }: { readonly group: PlacedGroup; readonly step: MovementStep; readonly onUnfold: () => void }) {
+  const left = CLOCK_WIDTH + BREATH_WIDTH + 14;
+  if (!group.folded) {
+    return (
+      <span className="absolute w-7 text-sm font-semibold" style={{ top: group.y, left }} title={`Round ${group.firstRound}`}>
+        {group.firstRound}
+      </span>
+    );
+  }
+  const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
+  const count = group.lastRound - group.firstRound + 1;
+  return (
+    <button
+      type="button"
+      className="quiet-ink absolute min-h-6 rounded text-left text-sm"
+      style={{ top: group.y + 4, left }}
+      onClick={onUnfold}
+      title={`${roundsPerformed(step)} rounds in all; press to see each`}
+    >
+      <span className="text-base-content font-semibold">
+        {group.firstRound} to {group.lastRound}
+      </span>{' '}
+      · {count} rounds alike, {words === '' ? 'no words' : <span className="font-serif">{words}</span>}
+    </button>
+  );
+}
+
+function CueLine({ placed, step, textWidth }: { readonly placed: PlacedCue; readonly step: Step; readonly textWidth: number }) {
+  const desk = useDeskStore();
+  const [editing, setEditing] = useState(false);
+  const { cue, y, barHeight, late } = placed;
+  const left = CLOCK_WIDTH + BREATH_WIDTH + ROUND_WIDTH + 12;
+  const lasts = cue.endSeconds - cue.startSeconds;
+  return (
+    <li className="absolute flex gap-2" style={{ top: y, left, right: 0 }}>
+      <span
+        aria-hidden
+        className={`w-1 shrink-0 rounded-sm ${late ? 'bg-error' : ''}`}
+        style={{ height: barHeight, background: late ? undefined : 'var(--said-bar)' }}
+      />
+      {editing ? (
+        <div style={{ width: textWidth }}>
+          <TextField
+            label={`Line at ${formatClock(cue.startSeconds)}`}
+            hideLabel
+            spoken
+            startFocused
+            className="text-lg leading-6"
+            most={LINE_LIMIT}
+            value={sourceText(step, cue.source)}
+            onDone={() => setEditing(false)}
+            onChange={(text) => {
+              const edit = setSourceText(step, cue.source, text);
+              if (edit) desk.edit(edit, `line ${cue.id}`);
+            }}
+          />
+        </div>
+      ) : (
+        <button
+          type="button"
+          className="hover:bg-base-200 -mt-0.5 rounded px-1 text-left font-serif text-lg leading-6"
+          style={{ maxWidth: textWidth }}
+          title="Change this line"
+          onClick={() => setEditing(true)}
+        >
+          {cue.text}
+        </button>
+      )}
+      <span className={`ml-auto shrink-0 pr-1 pt-0.5 text-xs ${late ? 'text-error font-semibold' : 'quiet-ink'}`}>
+        {late ? `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}` : asideOf(cue, timelineSide(cue.side))}
+      </span>
+    </li>
+  );
+}
+
+function timelineSide(side: PlacedCue['cue']['side']): string {
+  if (side === null) return '';
+  return { left: 'left', right: 'right', 'one-way': 'one way', 'other-way': 'other way' }[side];
+}
+
+/** Beside a cue: which side, which form, and how long saying it takes. */
+function asideOf(cue: PlacedCue['cue'], side: string): string {
+  const form = cue.source.part === 'phase' ? cue.source.form : cue.source.part === 'teach' ? 'teach' : '';
+  return [side, form, `${(cue.endSeconds - cue.startSeconds).toFixed(1)} s`].filter(Boolean).join(' · ');
+}

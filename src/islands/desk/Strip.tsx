@@ -1,0 +1,96 @@
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { stepsInOrder } from '@/core/plan';
+import { formatClock } from '@/core/units';
+import { AddStep } from './AddStep';
+import { StepBlock } from './StepBlock';
+import { useDesk } from './use-desk';
+
+/** A class of more steps than this opens folded; one step is opened at a time by hand. */
+const FOLDED_FROM_STEPS = 24;
+
+/** The class as one strip falling down the page, section by section. */
+export function Strip() {
+  const plan = useDesk((state) => state.plan);
+  const timeline = useDesk((state) => state.timeline);
+  const selectedId = useDesk((state) => state.selectedId);
+  const [toggled, setToggled] = useState<ReadonlySet<string>>(new Set());
+  const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
+  const [allOpen, setAllOpen] = useState<boolean | null>(null);
+  const column = useRef<HTMLDivElement>(null);
+  const width = useWidth(column);
+  const timed = useMemo(() => new Map(timeline.steps.map((step) => [step.step, step])), [timeline]);
+  const openAtFirst = allOpen ?? stepsInOrder(plan).length < FOLDED_FROM_STEPS;
+  const flip = (set: ReadonlySet<string>, id: string): ReadonlySet<string> => {
+    const next = new Set(set);
+    if (!next.delete(id)) next.add(id);
+    return next;
+  };
+  const setAll = (open: boolean): void => {
+    setAllOpen(open);
+    setToggled(new Set());
+    setClosed(new Set());
+  };
+  return (
+    <div ref={column} className="bg-base-100 min-h-full px-3 pb-24">
+      <div className="no-print flex justify-end gap-2 py-2">
+        <button type="button" className="btn btn-xs" onClick={() => setAll(true)}>
+          Open all
+        </button>
+        <button type="button" className="btn btn-xs" onClick={() => setAll(false)}>
+          Fold all
+        </button>
+      </div>
+      {plan.sections.map((section, index) => {
+        const isOpen = !closed.has(section.id);
+        return (
+          <section key={section.id} id={`section-${section.id}`} aria-label={section.title}>
+            <h2 className="border-base-300 bg-base-100 sticky top-0 z-10 flex items-center border-b py-1">
+              <button
+                type="button"
+                className="flex min-h-8 flex-1 items-center gap-1 rounded text-left font-semibold"
+                aria-expanded={isOpen}
+                onClick={() => setClosed(flip(closed, section.id))}
+              >
+                {isOpen ? <ChevronDown size={16} aria-hidden /> : <ChevronRight size={16} aria-hidden />}
+                {section.title}
+              </button>
+              <span className="quiet-ink text-sm">{formatClock(timeline.sections[index].startSeconds)}</span>
+            </h2>
+            {isOpen &&
+              section.steps.map((step) => {
+                const place = timed.get(step.id);
+                if (!place) return null;
+                return (
+                  <StepBlock
+                    key={step.id}
+                    step={step}
+                    timed={place}
+                    timeline={timeline}
+                    width={width}
+                    open={toggled.has(step.id) ? !openAtFirst : openAtFirst}
+                    selected={selectedId === step.id}
+                    onToggle={(id) => setToggled((before) => flip(before, id))}
+                  />
+                );
+              })}
+            {isOpen && <AddStep section={section} />}
+          </section>
+        );
+      })}
+      <p className="quiet-ink border-base-300 border-t py-2 text-right text-sm">ends {formatClock(timeline.runtimeSeconds)}</p>
+    </div>
+  );
+}
+
+/** The width of an element as it changes. */
+function useWidth(element: React.RefObject<HTMLDivElement | null>): number {
+  const [width, setWidth] = useState(760);
+  useEffect(() => {
+    if (!element.current) return undefined;
+    const observer = new ResizeObserver(([entry]) => setWidth(Math.round(entry.contentRect.width)));
+    observer.observe(element.current);
+    return () => observer.disconnect();
+  }, [element]);
+  return width;
+}

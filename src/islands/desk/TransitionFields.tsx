@@ -1,0 +1,23 @@
+import { LIMITS, type TransitionStep } from '@/core/plan';
+import { NumberField } from '@/ui/parts/NumberField';
+import { TextField } from '@/ui/parts/TextField';
+import type { SetField } from './Inspector';
+
+/** A change of stance: how long, and what is said. */
+export function TransitionFields({ step, set }: { readonly step: TransitionStep; readonly set: SetField }) {
+  return (
+    <div className="flex flex-col gap-1">
+      <NumberField
+        label="Takes, unless the words take longer"
+        unit="s"
+        digits={1}
+        step={0.5}
+        value={step.seconds}
+        least={0}
+        most={LIMITS.phaseSeconds.most}
+        onChange={(value) => set('seconds', value)}
+      />
+      <TextField label="What is said" spoken value={step.line} most={LIMITS.lineCharacters} onChange={(value) => set('line', value)} />
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+import { LIMITS, type Edit, type Step } from '@/core/plan';
+import type { CueSource } from '@/core/timeline';
+
+/** The text of the plan that a cue was made from: with its tokens, and without the last-round line before it. */
+export function sourceText(step: Step, source: CueSource): string {
+  if (source.part === 'phase') {
+    const phase = step.kind === 'movement' ? step.pattern.find((one) => one.id === source.phaseId) : undefined;
+    return phase && source.form !== 'silent' ? phase[source.form] : '';
+  }
+  if (source.part === 'teach') return (step.kind === 'movement' && step.teach.find((line) => line.id === source.lineId)?.text) || '';
+  if (source.part === 'line') return (step.kind === 'talk' && step.lines.find((line) => line.id === source.lineId)?.text) || '';
+  if (source.part === 'sideChangeLine') return step.kind === 'movement' ? step.sideChangeLine : '';
+  if (source.part === 'transitionLine') return step.kind === 'transition' ? step.line : '';
+  return step.kind === 'quiet' ? step[source.part] : '';
+}
+
+/** The edit that sets that text; `null` where the step no longer has it. */
+export function setSourceText(step: Step, source: CueSource, text: string): Edit | null {
+  if (source.part === 'phase') {
+    if (step.kind !== 'movement' || source.form === 'silent') return null;
+    const { phaseId, form } = source;
+    const pattern = step.pattern.map((phase) => (phase.id === phaseId ? { ...phase, [form]: text } : phase));
+    return { kind: 'set-step', stepId: step.id, field: 'pattern', value: pattern.map((phase) => ({ ...phase })) };
+  }
+  if (source.part === 'teach' || source.part === 'line') {
+    const field = source.part === 'teach' ? 'teach' : 'lines';
+    const lines = step.kind === 'movement' ? step.teach : step.kind === 'talk' ? step.lines : [];
+    const value = lines.map((line) => (line.id === source.lineId ? { ...line, text } : { ...line }));
+    return { kind: 'set-step', stepId: step.id, field, value };
+  }
+  const field = source.part === 'transitionLine' ? 'line' : source.part;
+  return { kind: 'set-step', stepId: step.id, field, value: text };
+}
+
+export const LINE_LIMIT = LIMITS.lineCharacters;

@@ -1,0 +1,100 @@
+import { createStore } from 'zustand/vanilla';
+import { reachOf, type Reach } from '@/core/pacing';
+import { applyEdit, type ClassPlan, type Edit } from '@/core/plan';
+import { expandPlan, type Timeline } from '@/core/timeline';
+import type { Issue } from '@/core/units';
+
+/** How the plan on the screen stands to the one on the server. */
+export type SaveState =
+  | { readonly kind: 'saved' | 'waiting' | 'saving' | 'away' }
+  | { readonly kind: 'refused'; readonly issues: readonly Issue[] }
+  | { readonly kind: 'conflict'; readonly theirs: { readonly revision: number; readonly plan: ClassPlan } };
+
+interface Undoable {
+  readonly inverse: Edit;
+  /** Edits with the same key made in a row are undone as one: letters typed into one field. */
+  readonly key: string | null;
+}
+
+export interface DeskState {
+  readonly classId: string;
+  readonly plan: ClassPlan;
+  readonly timeline: Timeline;
+  readonly reach: Reach;
+  /** The stored revision that the plan here builds on. */
+  readonly revision: number;
+  readonly save: SaveState;
+  readonly undone: readonly Undoable[];
+  readonly done: readonly Undoable[];
+  readonly selectedId: string | null;
+}
+
+export interface DeskStore {
+  readonly getState: () => DeskState;
+  readonly getInitialState: () => DeskState;
+  readonly subscribe: (listener: (state: DeskState, before: DeskState) => void) => () => void;
+  readonly edit: (edit: Edit, key?: string) => boolean;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly select: (stepId: string | null) => void;
+  /** Replaces the whole plan and what it builds on: a draft found, or the other version taken. */
+  readonly replace: (plan: ClassPlan, revision: number, save: SaveState) => void;
+  readonly setSave: (save: SaveState, revision?: number) => void;
+}
+
+function derived(plan: ClassPlan): Pick<DeskState, 'plan' | 'timeline' | 'reach'> {
+  return { plan, timeline: expandPlan(plan), reach: reachOf(plan) };
+}
+
+/** The state of one class desk. Every edit replans at once and is kept to be undone. */
+export function createDesk(classId: string, plan: ClassPlan, revision: number): DeskStore {
+  const store = createStore<DeskState>(() => ({
+    classId,
+    ...derived(plan),
+    revision,
+    save: { kind: 'saved' },
+    done: [],
+    undone: [],
+    selectedId: null,
+  }));
+  const waiting = (save: SaveState): SaveState => (save.kind === 'conflict' ? save : { kind: 'waiting' });
+  const shift = (from: 'done' | 'undone', to: 'done' | 'undone'): void => {
+    const state = store.getState();
+    const last = state[from].at(-1);
+    if (!last) return;
+    const applied = applyEdit(state.plan, last.inverse);
+    if (!applied.ok) return;
+    store.setState({
+      ...derived(applied.value.plan),
+      [from]: state[from].slice(0, -1),
+      [to]: [...state[to], { inverse: applied.value.inverse, key: null }],
+      save: waiting(state.save),
+    });
+  };
+  return {
+    getState: store.getState,
+    getInitialState: store.getInitialState,
+    subscribe: store.subscribe,
+    edit: (edit, key) => {
+      const state = store.getState();
+      const applied = applyEdit(state.plan, edit);
+      if (!applied.ok) return false;
+      const last = state.done.at(-1);
+      const joins = key !== undefined && last?.key === key && state.undone.length === 0;
+      const inverse = joins ? last.inverse : applied.value.inverse;
+      const kept = joins ? state.done.slice(0, -1) : state.done;
+      store.setState({
+        ...derived(applied.value.plan),
+        done: [...kept, { inverse, key: key ?? null }],
+        undone: [],
+        save: waiting(state.save),
+      });
+      return true;
+    },
+    undo: () => shift('done', 'undone'),
+    redo: () => shift('undone', 'done'),
+    select: (selectedId) => store.setState({ selectedId }),
+    replace: (next, base, save) => store.setState({ ...derived(next), revision: base, save, done: [], undone: [] }),
+    setSave: (save, base) => store.setState(base === undefined ? { save } : { save, revision: base }),
+  };
+}

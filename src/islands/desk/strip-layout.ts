@@ -1,0 +1,175 @@
+import type { Step } from '@/core/plan';
+import type { Cue, TimedPhase, TimedStep, Timeline } from '@/core/timeline';
+import type { Seconds } from '@/core/units';
+
+/*
+ * Where things stand on the strip. Time falls down the page at a scale of its own for each kind of step; where words
+ * stand denser than the scale the scale stretches there, and everything drawn beside them with it.
+ */
+
+/** Pixels a second. */
+const SCALE: Readonly<Record<Step['kind'], number>> = { movement: 9, talk: 5, transition: 6, quiet: 2.2 };
+const QUIET_AT_MOST = 190;
+const LINE_HEIGHT = 26;
+const CUE_GAP = 6;
+const FOLDED_HEIGHT = 34;
+/** Width of a character of the serif at the strip's size, on the wide side so that a line is rather given more room. */
+const CHARACTER_WIDTH = 8.6;
+/** Rounds that say the same fold into one line from this many on. */
+const FOLD_FROM = 3;
+
+/** Rounds shown one by one, or several that say the same shown as one. */
+export interface RoundGroup {
+  readonly firstRound: number;
+  readonly lastRound: number;
+  readonly folded: boolean;
+  readonly startSeconds: Seconds;
+  readonly endSeconds: Seconds;
+  readonly cues: readonly Cue[];
+}
+
+export interface PlacedCue {
+  readonly cue: Cue;
+  readonly y: number;
+  /** Height of the bar: as tall as saying it takes. */
+  readonly barHeight: number;
+  /** Whether it is still being said when the next thing is due. */
+  readonly late: boolean;
+}
+
+export interface PlacedGroup extends RoundGroup {
+  readonly y: number;
+  readonly height: number;
+}
+
+export interface StepLayout {
+  readonly height: number;
+  readonly cues: readonly PlacedCue[];
+  readonly groups: readonly PlacedGroup[];
+  readonly phases: readonly TimedPhase[];
+  /** Pixels from the top of the step to a time on the timeline. */
+  readonly yOf: (seconds: Seconds) => number;
+}
+
+interface Corner {
+  readonly seconds: Seconds;
+  readonly y: number;
+}
+
+/** Lays one step out for a text column `textWidth` pixels wide. */
+export function layOutStep(step: Step, timed: TimedStep, timeline: Timeline, textWidth: number, unfolded: boolean): StepLayout {
+  const cues = timeline.cues.slice(...timed.cueRange);
+  const phases = timeline.phases.slice(...timed.phaseRange);
+  const groups = step.kind === 'movement' ? groupRounds(cues, phases, unfolded) : [];
+  const hidden = new Set(groups.filter((group) => group.folded).flatMap((group) => group.cues.map((cue) => cue.id)));
+  const shown = cues.filter((cue) => !hidden.has(cue.id));
+  const length = timed.endSeconds - timed.startSeconds;
+  const scale = step.kind === 'quiet' ? Math.min(SCALE.quiet, QUIET_AT_MOST / Math.max(1, length)) : SCALE[step.kind];
+  const corners = placeCorners(timed, shown, groups, scale, textWidth);
+  const yOf = between(corners);
+  return {
+    height: corners[corners.length - 1].y,
+    cues: shown.map((cue) => ({
+      cue,
+      y: yOf(cue.startSeconds),
+      barHeight: Math.max(4, yOf(cue.endSeconds) - yOf(cue.startSeconds)),
+      late: cue.endSeconds > cue.dueSeconds + 0.05,
+    })),
+    groups: groups.map((group) => ({ ...group, y: yOf(group.startSeconds), height: yOf(group.endSeconds) - yOf(group.startSeconds) })),
+    phases,
+    yOf,
+  };
+}
+
+function placeCorners(
+  timed: TimedStep,
+  shown: readonly Cue[],
+  groups: readonly RoundGroup[],
+  scale: number,
+  textWidth: number,
+): Corner[] {
+  const folds = groups.filter((group) => group.folded);
+  const events = [
+    ...shown.map((cue) => ({ seconds: Math.max(cue.startSeconds, timed.startSeconds), room: cueHeight(cue, textWidth) })),
+    ...folds.map((group) => ({ seconds: group.startSeconds, room: 0 })),
+    ...folds.map((group) => ({ seconds: group.endSeconds, room: 0 })),
+  ].sort((a, b) => a.seconds - b.seconds);
+  const corners: Corner[] = [{ seconds: timed.startSeconds, y: 0 }];
+  let textBottom = 0;
+  for (const { seconds, room } of [...events, { seconds: timed.endSeconds, room: 0 }]) {
+    const last = corners[corners.length - 1];
+    const fold = folds.find((group) => group.endSeconds === seconds && last.seconds >= group.startSeconds);
+    const natural = fold ? last.y + FOLDED_HEIGHT : last.y + (seconds - last.seconds) * scale;
+    const isEnd = seconds === timed.endSeconds;
+    const y = room > 0 || isEnd || folds.some((group) => group.startSeconds === seconds) ? Math.max(natural, textBottom) : natural;
+    if (room > 0) textBottom = y + room;
+    if (seconds > last.seconds) corners.push({ seconds, y });
+    else corners[corners.length - 1] = { seconds: last.seconds, y: Math.max(last.y, y) };
+  }
+  const last = corners[corners.length - 1];
+  if (last.y < textBottom) corners[corners.length - 1] = { ...last, y: textBottom };
+  return corners;
+}
+
+function cueHeight(cue: Cue, textWidth: number): number {
+  const lines = Math.max(1, Math.ceil(([...cue.text].length * CHARACTER_WIDTH) / textWidth));
+  return lines * LINE_HEIGHT + CUE_GAP;
+}
+
+function between(corners: readonly Corner[]): (seconds: Seconds) => number {
+  return (seconds) => {
+    const first = corners[0];
+    if (seconds <= first.seconds) return first.y;
+    for (let at = 1; at < corners.length; at++) {
+      const from = corners[at - 1];
+      const to = corners[at];
+      if (seconds <= to.seconds) {
+        const span = to.seconds - from.seconds;
+        return span > 0 ? from.y + ((to.y - from.y) * (seconds - from.seconds)) / span : to.y;
+      }
+    }
+    return corners[corners.length - 1].y;
+  };
+}
+
+/** Rounds in the order performed, those that repeat the same words put together. Sides in turn start anew. */
+function groupRounds(cues: readonly Cue[], phases: readonly TimedPhase[], unfolded: boolean): RoundGroup[] {
+  const rounds: { round: number; side: string; words: string; startSeconds: Seconds; endSeconds: Seconds; cues: Cue[] }[] = [];
+  for (const phase of phases) {
+    if (phase.round === 0) continue;
+    const last = rounds.at(-1);
+    if (last && last.round === phase.round && (last.endSeconds === phase.startSeconds)) last.endSeconds = phase.endSeconds;
+    else {
+      const { round, startSeconds, endSeconds } = phase;
+      rounds.push({ round, side: phase.side ?? '', words: '', startSeconds, endSeconds, cues: [] });
+    }
+  }
+  let at = 0;
+  for (const cue of cues) {
+    if (cue.round === 0) continue;
+    while (at < rounds.length - 1 && (rounds[at].round !== cue.round || rounds[at].endSeconds <= cue.motionSeconds)) at++;
+    rounds[at].cues.push(cue);
+    rounds[at].words += `|${cue.text}`;
+  }
+  const groups: RoundGroup[] = [];
+  for (let from = 0; from < rounds.length; ) {
+    let to = from + 1;
+    const joins = (index: number): boolean =>
+      index < rounds.length && rounds[index].words === rounds[from].words && rounds[index].round === rounds[index - 1].round + 1;
+    while (joins(to)) to++;
+    const folds = !unfolded && to - from >= FOLD_FROM;
+    for (let index = from; index < to; index += folds ? to - from : 1) {
+      const end = folds ? to - 1 : index;
+      groups.push({
+        firstRound: rounds[index].round,
+        lastRound: rounds[end].round,
+        folded: folds,
+        startSeconds: rounds[index].startSeconds,
+        endSeconds: rounds[end].endSeconds,
+        cues: rounds.slice(index, end + 1).flatMap((round) => round.cues),
+      });
+    }
+    from = to;
+  }
+  return groups;
+}

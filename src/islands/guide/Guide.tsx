@@ -1,0 +1,162 @@
+import { ChevronLeft, ChevronRight, Pause, Play, SkipBack, SkipForward, X } from 'lucide-react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { placeAt, projectedSeconds } from '@/core/conductor';
+import { stepsInOrder, type ClassPlan } from '@/core/plan';
+import { cueAt, nextCue, phaseAt, stepAt, type TimedPhase, type Timeline } from '@/core/timeline';
+import { formatClock, formatDifference } from '@/core/units';
+import { Tide } from './Tide';
+import { clockSeconds, usePerformance } from './use-performance';
+
+interface Props {
+  readonly plan: ClassPlan;
+  readonly timeline: Timeline;
+  readonly onLeave: () => void;
+}
+
+const TICK_MILLISECONDS = 100;
+
+/** Full screen, to perform from at three metres: the line now, the line next, the tide, the count, what is left. */
+export function Guide({ plan, timeline, onLeave }: Props) {
+  const { state, send } = usePerformance(timeline);
+  const [now, setNow] = useState(clockSeconds);
+  useEffect(() => {
+    const timer = setInterval(() => {
+      setNow(clockSeconds());
+      send('tick');
+    }, TICK_MILLISECONDS);
+    return () => clearInterval(timer);
+  }, [send]);
+  const toggle = (): void => {
+    send(state.mode === 'running' ? 'hold' : state.mode === 'held' ? 'go-on' : 'start');
+    setNow(clockSeconds());
+  };
+  useHotkeys('space', toggle, { preventDefault: true }, [state.mode, send]);
+  useHotkeys('right, down', () => send('next-line'), { preventDefault: true }, [send]);
+  useHotkeys('left, up', () => send('line-back'), { preventDefault: true }, [send]);
+  useHotkeys('pagedown', () => send('next-step'), { preventDefault: true }, [send]);
+  useHotkeys('pageup', () => send('step-back'), { preventDefault: true }, [send]);
+  useHotkeys('escape', onLeave, [onLeave]);
+
+  const place = placeAt(state, timeline, Math.max(now, state.sinceSeconds));
+  const current = state.mode === 'ready' ? null : cueAt(timeline, place);
+  const next = state.mode === 'ready' ? timeline.cues[0] : nextCue(timeline, place);
+  const ends = projectedSeconds(state, timeline, Math.max(now, state.sinceSeconds));
+  return (
+    <div className="bg-base-100 fixed inset-0 overflow-hidden" role="application" aria-label={`Guide: ${plan.title}`}>
+      <Tide timeline={timeline} state={state} />
+      <div className="relative flex h-full flex-col p-6 motion-reduce:pr-12">
+        <Head plan={plan} timeline={timeline} place={place} ends={ends} started={state.mode !== 'ready'} onLeave={onLeave} />
+        <main className="flex min-h-0 flex-1 flex-col justify-center gap-8 py-4">
+          <Count phase={state.mode === 'ready' ? null : phaseAt(timeline, place)} plan={plan} />
+          <p data-testid="line-now" className="font-serif text-[clamp(48px,5.2vw,84px)] leading-[1.15]">
+            {state.mode === 'ready' ? plan.title : state.mode === 'done' ? 'The class has ended.' : (current?.text ?? '')}
+          </p>
+          <p data-testid="line-next" className="quiet-ink min-h-10 font-serif text-3xl">
+            {next && state.mode !== 'done' && (
+              <>
+                <span className="font-sans text-xl">{state.mode === 'ready' ? 'begins with ' : `in ${Math.max(0, Math.ceil(next.startSeconds - place))} s `}</span>
+                {next.text}
+              </>
+            )}
+          </p>
+        </main>
+        <Controls mode={state.mode} onToggle={toggle} send={send} />
+      </div>
+    </div>
+  );
+}
+
+interface HeadProps {
+  readonly plan: ClassPlan;
+  readonly timeline: Timeline;
+  readonly place: number;
+  readonly ends: number;
+  readonly started: boolean;
+  readonly onLeave: () => void;
+}
+
+function Head({ plan, timeline, place, ends, started, onLeave }: HeadProps) {
+  const step = stepAt(timeline, place);
+  const name = stepsInOrder(plan).find((entry) => entry.step.id === step?.step)?.step.name ?? '';
+  const off = Math.round(ends) - Math.round(plan.targetSeconds);
+  return (
+    <header className="flex items-start gap-8">
+      <div className="min-w-0 flex-1">
+        <div className="quiet-ink text-lg">{started ? plan.title : 'ready'}</div>
+        <div className="truncate text-3xl font-semibold">{name}</div>
+      </div>
+      <Figure label="left">{formatClock(timeline.runtimeSeconds - place)}</Figure>
+      <Figure label="will end at">{formatClock(ends)}</Figure>
+      <Figure label="of target" accent={off !== 0}>
+        {formatDifference(off)}
+      </Figure>
+      <button type="button" className="btn btn-square h-12 w-12" aria-label="Leave the guide" title="Leave the guide" onClick={onLeave}>
+        <X aria-hidden />
+      </button>
+    </header>
+  );
+}
+
+function Figure({ label, accent, children }: { readonly label: string; readonly accent?: boolean; readonly children: ReactNode }) {
+  return (
+    <div className="text-right">
+      <div className="quiet-ink text-lg">{label}</div>
+      <div className={`text-4xl font-semibold ${accent ? 'text-accent' : ''}`}>{children}</div>
+    </div>
+  );
+}
+
+const SIDE_WORDS = { left: 'left', right: 'right', 'one-way': 'one way', 'other-way': 'the other way' } as const;
+const KIND_WORDS = { in: 'In', out: 'Out', rest: 'Rest', free: 'Own breath', spoken: '' } as const;
+
+/** Breath, round and side, in words. */
+function Count({ phase, plan }: { readonly phase: TimedPhase | null; readonly plan: ClassPlan }) {
+  const step = phase ? stepsInOrder(plan).find((entry) => entry.step.id === phase.step)?.step : undefined;
+  const parts: string[] = [];
+  if (phase) {
+    if (KIND_WORDS[phase.kind]) parts.push(KIND_WORDS[phase.kind]);
+    if (phase.round > 0 && step?.kind === 'movement') parts.push(`round ${phase.round} of ${step.rounds}`);
+    if (phase.side) parts.push(SIDE_WORDS[phase.side]);
+    if (phase.action) parts.push(phase.action.replaceAll('{side}', phase.side ? SIDE_WORDS[phase.side] : ''));
+  }
+  return (
+    <p data-testid="count" className="min-h-9 text-3xl">
+      {parts.join(' · ')}
+    </p>
+  );
+}
+
+interface ControlsProps {
+  readonly mode: 'ready' | 'running' | 'held' | 'done';
+  readonly onToggle: () => void;
+  readonly send: (kind: 'next-line' | 'line-back' | 'next-step' | 'step-back') => void;
+}
+
+function Controls({ mode, onToggle, send }: ControlsProps) {
+  const off = mode === 'ready' || mode === 'done';
+  const main = { ready: 'Start', running: 'Hold', held: 'Go on', done: 'Start again' }[mode];
+  const big = 'btn h-14 min-w-14 text-xl';
+  return (
+    <footer className="flex flex-wrap items-center justify-center gap-3" role="group" aria-label="Performing">
+      <button type="button" className={big} disabled={off} onClick={() => send('step-back')} aria-label="Step back" title="Step back (Page up)">
+        <SkipBack aria-hidden />
+      </button>
+      <button type="button" className={big} disabled={off} onClick={() => send('line-back')} title="Line back (←)">
+        <ChevronLeft aria-hidden />
+        Back
+      </button>
+      <button type="button" className={`${big} btn-primary min-w-40`} onClick={onToggle} title="Space">
+        {mode === 'running' ? <Pause aria-hidden /> : <Play aria-hidden />}
+        {main}
+      </button>
+      <button type="button" className={big} disabled={off} onClick={() => send('next-line')} title="Next line (→)">
+        Next
+        <ChevronRight aria-hidden />
+      </button>
+      <button type="button" className={big} disabled={off} onClick={() => send('next-step')} aria-label="Next step" title="Next step (Page down)">
+        <SkipForward aria-hidden />
+      </button>
+    </footer>
+  );
+}

@@ -1,0 +1,158 @@
+import { FileAudio } from 'lucide-react';
+import { useRef, useState } from 'react';
+import type { ClassResponse } from '@/api/classes';
+import { send } from '@/api/client';
+import { CAPTION_LIMITS, readCaptions, type CaptionsRead } from '@/core/interchange';
+import { failed, ok, type Issue, type Result } from '@/core/units';
+import { decodeText } from '@/files/decode-text';
+import { issueSentence } from '@/messages/issues';
+import { Dialog } from '@/ui/parts/Dialog';
+import { IssueList } from '@/ui/parts/IssueList';
+import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { readTakeInWorker, type TakeJob } from '@/workers/take-reader/client';
+
+interface Props {
+  readonly studio: string;
+  readonly stored: ClassResponse;
+  readonly takes: readonly { readonly id: string; readonly name: string; readonly createdAt: string }[];
+}
+
+interface Progress {
+  readonly doing: 'listening' | 'matching' | 'keeping';
+  readonly share: number;
+}
+
+const DOING = { listening: 'Listening to the recording', matching: 'Finding the lines', keeping: 'Keeping the reading' } as const;
+
+/** The takes of a class, and a place to bring one. */
+export function Takes({ studio, stored, takes }: Props) {
+  const [captionFile, setCaptionFile] = useState<File | null>(null);
+  const [soundFile, setSoundFile] = useState<File | null>(null);
+  const [progress, setProgress] = useState<Progress | null>(null);
+  const [problem, setProblem] = useState<{ title: string; issues: readonly Issue[] } | null>(null);
+  const [kept, setKept] = useState<{ id: string; notes: readonly Issue[] } | null>(null);
+  const job = useRef<TakeJob | null>(null);
+
+  const read = async (): Promise<void> => {
+    setProblem(null);
+    if (!captionFile && !soundFile) {
+      setProblem({ title: issueSentence({ code: 'nothing-brought', at: '', facts: {} }), issues: [] });
+      return;
+    }
+    const captions = captionFile ? await captionsOf(captionFile) : null;
+    if (captions && !captions.ok) {
+      setProblem({ title: `${captionFile?.name}: ${issueSentence(captions.problem)} Nothing was changed.`, issues: [] });
+      return;
+    }
+    setProgress({ doing: soundFile ? 'listening' : 'matching', share: 0 });
+    job.current = readTakeInWorker(stored.plan, captions?.value.captions ?? null, soundFile, (doing, share) => setProgress({ doing, share }));
+    const result = await job.current.result;
+    if (!result?.ok) {
+      setProgress(null);
+      if (result) setProblem({ title: `${soundFile?.name ?? 'The recording'}: ${issueSentence(result.problem)} Nothing was changed.`, issues: [] });
+      return;
+    }
+    setProgress({ doing: 'keeping', share: 1 });
+    const { evidence, reading, notes } = result.value;
+    const name = (soundFile ?? captionFile)?.name.slice(0, 200) ?? 'Take';
+    const answer = await send<{ id: string }>('POST', `/api/classes/${stored.id}/takes`, { name, plan: stored.plan, evidence, reading });
+    setProgress(null);
+    if (!answer.ok) {
+      setProblem({ title: `${answer.problem.detail} Press “Read the take” to try again.`, issues: answer.problem.issues ?? [] });
+      return;
+    }
+    const all = [...(captions?.value.oddities ?? []), ...notes];
+    if (all.length > 0) setKept({ id: answer.value.id, notes: all });
+    else location.assign(`/classes/${stored.id}/takes/${answer.value.id}`);
+  };
+
+  return (
+    <div className="mx-auto max-w-4xl px-5 py-2">
+      <header className="mb-6 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <span className="font-semibold">{studio}</span>
+        <a className="link" href="/">
+          Shelf
+        </a>
+        <a className="link" href={`/classes/${stored.id}`}>
+          {stored.plan.title}
+        </a>
+        <span className="ml-auto">
+          <ThemeSwitch />
+        </span>
+      </header>
+      <main>
+        <h1 className="mb-4 text-2xl font-semibold">Takes of {stored.plan.title}</h1>
+        <section aria-label="Bring a take" className="bg-base-100 border-base-300 mb-8 rounded border p-5">
+          <h2 className="mb-1 text-lg font-semibold">Bring a take</h2>
+          <p className="mb-4">
+            A recording, a machine’s captions of it, or both. The recording stays on this computer; only what was found in it is kept.
+          </p>
+          <div className="flex flex-wrap gap-6">
+            <label className="flex flex-col gap-1">
+              Sound or video
+              <input type="file" className="file-input" accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac" onChange={(event) => setSoundFile(event.target.files?.[0] ?? null)} />
+            </label>
+            <label className="flex flex-col gap-1">
+              Captions (WebVTT or SRT)
+              <input type="file" className="file-input" accept=".vtt,.srt,text/vtt" onChange={(event) => setCaptionFile(event.target.files?.[0] ?? null)} />
+            </label>
+          </div>
+          {progress ? (
+            <div className="mt-4 flex items-center gap-4" role="status">
+              <progress className="progress progress-primary w-72" value={progress.share} max={1} aria-label={DOING[progress.doing]} />
+              {DOING[progress.doing]}
+              <button type="button" className="btn btn-sm" onClick={() => job.current?.cancel()}>
+                Cancel
+              </button>
+            </div>
+          ) : (
+            <button type="button" className="btn btn-primary mt-4" onClick={() => void read()}>
+              <FileAudio size={16} aria-hidden />
+              Read the take
+            </button>
+          )}
+          {problem && (
+            <div role="alert" className="border-error mt-4 border-l-4 pl-3">
+              <p className="text-error font-semibold">{problem.title}</p>
+              <IssueList issues={problem.issues} />
+            </div>
+          )}
+        </section>
+        <h2 className="mb-2 text-lg font-semibold">Takes so far</h2>
+        {takes.length === 0 ? (
+          <p>None yet. Bring one above, and it is read against the plan as it stands now.</p>
+        ) : (
+          <ul>
+            {takes.map((take) => (
+              <li key={take.id} className="border-base-300 flex justify-between gap-4 border-b py-2">
+                <a className="link link-hover truncate font-semibold" href={`/classes/${stored.id}/takes/${take.id}`}>
+                  {take.name}
+                </a>
+                <span className="quiet-ink shrink-0">{new Date(take.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </main>
+      {kept && (
+        <Dialog title="Read, with remarks" onClose={() => location.assign(`/classes/${stored.id}/takes/${kept.id}`)}>
+          <p>The take was read and kept. On the way this was odd:</p>
+          <IssueList issues={kept.notes} />
+          <a className="btn btn-primary" href={`/classes/${stored.id}/takes/${kept.id}`}>
+            Open the reading
+          </a>
+        </Dialog>
+      )}
+    </div>
+  );
+}
+
+/** Reads a caption file, with a note on its encoding among the oddities. */
+async function captionsOf(file: File): Promise<Result<CaptionsRead, Issue>> {
+  if (file.size > CAPTION_LIMITS.fileCharacters * 2) {
+    return failed({ code: 'caption-file-too-large', at: '', facts: { megabytes: CAPTION_LIMITS.fileCharacters / 1024 / 1024 } });
+  }
+  const { text, oddities } = decodeText(new Uint8Array(await file.arrayBuffer()));
+  const read = readCaptions(text);
+  return read.ok ? ok({ ...read.value, oddities: [...oddities, ...read.value.oddities] }) : read;
+}

@@ -1,0 +1,84 @@
+import type { Issue } from '@/core/units';
+
+type Facts = Issue['facts'];
+
+/** A sentence for each code that a plan, a caption file or a sound file can be refused or remarked on with. */
+const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
+  // plans
+  'not-a-plan': () => 'This is not a class plan of Calm Count. Export one with “Plan (JSON)” to see the form.',
+  'no-version': () => 'The plan carries no version number.',
+  'newer-version': (f) => `The plan was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
+  'too-large': (f) => `The file is larger than ${f.megabytes} MB. A class plan is far smaller.`,
+  'empty-file': () => 'The file is empty.',
+  'not-json': () => 'The file is not readable JSON. It may have been cut short.',
+  'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.most} are kept in one class.`,
+  'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.most} are kept in one class.`,
+  missing: () => 'This value is missing.',
+  'not-text': () => 'This has to be text.',
+  'not-number': () => 'This has to be a number.',
+  'not-whole': () => 'This has to be a whole number.',
+  'not-list': () => 'This has to be a list.',
+  'not-object': () => 'This has to be an object.',
+  'not-yes-no': () => 'This has to be true or false.',
+  'too-long': (f) => `This is too long; at most ${f.f0} characters.`,
+  'too-few': (f) => `There have to be at least ${f.f0}.`,
+  'too-many': (f) => `There are too many; at most ${f.f0}.`,
+  empty: () => 'This must not be empty.',
+  'bad-characters': () => 'This holds characters that cannot be kept, such as control characters.',
+  'bad-id': () => 'An id may have letters, digits, - and _, at most 64.',
+  'out-of-range': (f) => `This has to lie between ${f.f0} and ${f.f1}.`,
+  'not-one-of': (f) => `This has to be one of: ${f.f0}.`,
+  'unknown-field': (f) => `There is a field that is not known here: ${f.f0}.`,
+  'bounds-turned': (f) => `The least (${f.least}) is above the most (${f.most}).`,
+  'id-twice': (f) => `The id “${f.id}” is used twice.`,
+  'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
+  // caption files
+  'caption-file-too-large': (f) => `The caption file is larger than ${f.megabytes} MB. Four hours of captions are far smaller.`,
+  'not-text-file': () => 'This is not a text file. Bring WebVTT or SRT captions.',
+  'no-captions': () => 'No captions could be found in the file. Bring WebVTT or SRT captions.',
+  'too-many-captions': (f) => `The file holds more than ${f.most} captions.`,
+  'byte-order-mark': () => 'The file began with a byte order mark; it was passed over.',
+  'no-header': () => 'The WEBVTT line at the top is missing.',
+  'text-without-time': (f) => `There are words without a time: “${f.text}”. They were left out.`,
+  'bad-time': (f) => `The time “${f.time}” cannot be read. Its words “${f.text}” were left out.`,
+  'no-blank-line': () => 'A caption follows without a blank line before it.',
+  'no-number': () => 'The number of the caption is missing.',
+  'wrong-number': (f) => `The caption is numbered ${f.found}; ${f.expected} was expected.`,
+  'end-before-start': () => 'The caption ends before it starts; it was given one second.',
+  'empty-caption': () => 'The caption has no words; it was left out.',
+  'no-hours': () => 'The hours are missing in a time.',
+  'no-fraction': () => 'The thousandths are missing in a time.',
+  'other-decimal-mark': (f) => `A time is written with “${f.mark}”.`,
+  'minutes-over-59': () => 'A time has minutes or seconds above 59.',
+  'beyond-four-hours': (f) => `The caption at ${f.time} lies beyond four hours; it was left out.`,
+  'tags-removed': () => 'Tags for looks or voices were taken out.',
+  'out-of-order': () => 'The caption starts before the one above it; they were put in order.',
+  overlap: () => 'The caption starts before the one above it ends.',
+  'more-oddities': (f) => `There is more of the same; the first ${f.listed} are listed.`,
+  'other-encoding': () => 'The file is not UTF-8; it was read as Western European text. Look at the accents.',
+  'caption-too-fast': (f) => `This caption runs at ${f.wordsPerMinute} words a minute; ${f.most} are comfortable.`,
+  'not-a-chapter-line': () => 'The line is not “m:ss title”.',
+  'no-chapters': () => 'No chapters could be found in the file.',
+  'bad-reading': () => 'The reading is not in order here.',
+  // sound files
+  'not-wav': () => 'This is not a WAV file.',
+  'broken-wav': () => 'The WAV file is broken or cut short: no sound could be found in it.',
+  'unknown-wav': (f) => `This kind of WAV (${f.bits} bit, kind ${f.kind}, ${f.channels} channels) cannot be read.`,
+  'not-media': () => 'This file could not be read as sound or video. Bring WAV, MP3, M4A, WebM or MP4.',
+  'no-sound-track': () => 'The file has no sound track.',
+  'no-decoder': () => 'This browser cannot decode the sound in this file. Convert it to WAV or MP3 and bring it again.',
+  'broken-media': (f) => `The file is broken or cut short; it could be read up to ${f.until}.`,
+  'no-speech': () => 'No speech could be found in the sound. Is it the right file, and is it loud enough?',
+  'too-long-take': () => 'The recording is longer than four hours.',
+  'nothing-brought': () => 'Bring a caption file, a sound file, or both.',
+};
+
+/** The sentence for an issue, without its place. */
+export function issueSentence(issue: Issue): string {
+  return SENTENCES[issue.code]?.(issue.facts) ?? `Not in order (${issue.code}).`;
+}
+
+/** The sentence with its place in front: `line 12: ...`. */
+export function issueText(issue: Issue): string {
+  return issue.at ? `${issue.at}: ${issueSentence(issue)}` : issueSentence(issue);
+}

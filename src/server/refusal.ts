@@ -1,0 +1,71 @@
+import { ValidationError, type Schema } from 'yup';
+import { PROBLEM_TYPE, type Problem } from '@/api/problem';
+import type { Issue } from '@/core/units';
+import { REFUSALS, type RefusalCode } from '@/messages/refusals';
+
+/** A request that is refused for a reason the person can act on; becomes an RFC 9457 answer. */
+export class Refusal extends Error {
+  override readonly name = 'Refusal';
+
+  constructor(
+    readonly status: number,
+    readonly code: RefusalCode,
+    readonly issues?: readonly Issue[],
+    readonly extra?: object,
+  ) {
+    super(code);
+  }
+
+  toResponse(): Response {
+    const { title, detail } = REFUSALS[this.code];
+    const problem: Problem = { type: 'about:blank', title, status: this.status, detail, code: this.code, issues: this.issues };
+    return Response.json({ ...problem, ...this.extra }, { status: this.status, headers: { 'content-type': PROBLEM_TYPE } });
+  }
+}
+
+/**
+ * Runs a use case and answers with its value as JSON. Refusals become their problem; a database that is away becomes
+ * 503, so that the browser keeps what it has and tries again; anything else is logged and becomes 500.
+ */
+export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
+  try {
+    const value = await work();
+    return value === undefined ? new Response(null, { status: 204 }) : Response.json(value, { status });
+  } catch (error) {
+    if (error instanceof Refusal) return error.toResponse();
+    if (isDatabaseAway(error)) return new Refusal(503, 'database-away').toResponse();
+    console.error(JSON.stringify({ level: 'error', message: String(error), stack: error instanceof Error ? error.stack : undefined }));
+    return new Refusal(500, 'fault').toResponse();
+  }
+}
+
+const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT', '57P01', '57P02', '57P03', '08006', '08003', '08001']);
+
+/** Whether an error, or what caused it, is a lost connection to PostgreSQL. */
+export function isDatabaseAway(error: unknown): boolean {
+  for (let at: unknown = error; at instanceof Error; at = at.cause) {
+    const { code } = at as { code?: string };
+    if (code !== undefined && CONNECTION_CODES.has(code)) return true;
+    if (/Connection terminated|connection timeout|timeout exceeded when trying to connect/i.test(at.message)) return true;
+    if (at instanceof AggregateError && at.errors.some(isDatabaseAway)) return true;
+  }
+  return false;
+}
+
+/** Reads and judges a JSON body. */
+export async function readBody<Value>(request: Request, schema: Schema<Value>): Promise<Value> {
+  if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) throw new Refusal(415, 'not-json');
+  let raw: unknown;
+  try {
+    raw = JSON.parse(await request.text());
+  } catch {
+    throw new Refusal(400, 'not-json');
+  }
+  try {
+    return schema.validateSync(raw, { strict: true, abortEarly: false });
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const inner = error.inner.length > 0 ? error.inner : [error];
+    throw new Refusal(422, 'bad-request', inner.slice(0, 50).map((one) => ({ code: 'bad-value', at: one.path ?? '', facts: {} })));
+  }
+}

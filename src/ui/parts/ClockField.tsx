@@ -1,0 +1,57 @@
+import { useId, useState } from 'react';
+import { formatClock, parseClock } from '@/core/units';
+
+interface Props {
+  readonly label: string;
+  readonly seconds: number;
+  readonly least: number;
+  readonly most: number;
+  readonly className?: string;
+  readonly hideLabel?: boolean;
+  readonly onChange: (seconds: number) => void;
+}
+
+/** A time as `m:ss`, edited in place. */
+export function ClockField({ label, seconds, least, most, className = '', hideLabel, onChange }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const id = useId();
+  const read = (text: string): number | null => {
+    const found = parseClock(text);
+    return found !== null && found >= least && found <= most ? found : null;
+  };
+  const problem = typed !== null && read(typed) === null;
+  return (
+    <span className="inline-flex flex-col">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet-ink text-sm'}>
+        {label}
+      </label>
+      <input
+        id={id}
+        className={`in-place ${className}`}
+        autoComplete="off"
+        value={typed ?? formatClock(seconds)}
+        aria-invalid={problem}
+        aria-describedby={problem ? `${id}-problem` : undefined}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          const next = read(event.target.value);
+          if (next !== null && event.target.value.includes(':')) onChange(next);
+        }}
+        onBlur={() => {
+          const next = typed === null ? null : read(typed);
+          if (next !== null) onChange(next);
+          if (!problem) setTyped(null);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+          if (event.key === 'Escape') setTyped(null);
+        }}
+      />
+      {problem && (
+        <span id={`${id}-problem`} role="alert" className="text-error text-sm">
+          As m:ss, from {formatClock(least)} to {formatClock(most)}
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,48 @@
+import type { Caption } from '@/core/interchange';
+import type { ClassPlan } from '@/core/plan';
+import { failed, ok, type Issue, type Result } from '@/core/units';
+import type { TakeRead, TakeReply, TakeRequest } from './protocol';
+
+export interface TakeJob {
+  /** `null` when it was cancelled. */
+  readonly result: Promise<Result<TakeRead, Issue> | null>;
+  readonly cancel: () => void;
+}
+
+let worker: Worker | null = null;
+let lastId = 0;
+
+/** Reads a take in the worker; a new job cancels the one before it. */
+export function readTakeInWorker(
+  plan: ClassPlan,
+  captions: readonly Caption[] | null,
+  sound: Blob | null,
+  onProgress: (doing: 'listening' | 'matching', share: number) => void,
+): TakeJob {
+  worker ??= new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+  const running = worker;
+  const id = ++lastId;
+  const post = (request: TakeRequest): void => running.postMessage(request);
+  if (id > 1) post({ kind: 'cancel', id: id - 1 });
+  const result = new Promise<Result<TakeRead, Issue> | null>((settle) => {
+    const finish = (value: Result<TakeRead, Issue> | null): void => {
+      running.removeEventListener('message', hear);
+      running.removeEventListener('error', fall);
+      settle(value);
+    };
+    const hear = ({ data }: MessageEvent<TakeReply>): void => {
+      if (data.id !== id) return;
+      if (data.kind === 'progress') onProgress(data.doing, data.share);
+      else if (data.kind === 'done') finish(ok({ evidence: data.evidence, reading: data.reading, notes: data.notes }));
+      else finish(data.kind === 'failed' ? failed(data.issue) : null);
+    };
+    const fall = (): void => {
+      worker = null;
+      finish(failed({ code: 'not-media', at: '', facts: {} }));
+    };
+    running.addEventListener('message', hear);
+    running.addEventListener('error', fall);
+  });
+  post({ kind: 'read', id, plan, captions, sound });
+  return { result, cancel: () => post({ kind: 'cancel', id }) };
+}
