@@ -39,7 +39,7 @@ export async function listClasses(db: Database, studioId: string): Promise<Class
       targetSeconds: classes.targetSeconds,
       runtimeSeconds: classes.runtimeSeconds,
       updatedAt: classes.updatedAt,
-      takes: sql<number>`(select count(*)::int from ${takes} where ${takes.classId} = ${classes.id} and ${takes.removedAt} is null)`,
+      takes: sql<number>`(select count(*)::int from ${takes} where ${takes}.class_id = ${classes}.id and ${takes}.removed_at is null)`,
     })
     .from(classes)
     .where(and(eq(classes.studioId, studioId), isNull(classes.removedAt)))

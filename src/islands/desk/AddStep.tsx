@@ -18,7 +18,7 @@ export function AddStep({ section }: { readonly section: Section }) {
         <button
           key={kind}
           type="button"
-          className="btn btn-xs"
+          className="btn btn-xs btn-ghost"
           onClick={() => {
             const step = makeStep(() => crypto.randomUUID(), kind);
             desk.edit({ kind: 'insert-step', sectionId: section.id, index: section.steps.length, step });

@@ -34,7 +34,7 @@ function FitFound({ fit, nameOf, onClose }: FoundProps) {
         Lands on <strong>{formatClock(fit.runtimeSeconds)}</strong> with {fit.changes.length === 1 ? 'one change' : `${fit.changes.length} changes`}. Pinned
         things stay.
       </p>
-      <table className="table-sm my-3 table">
+      <table className="my-3 table">
         <thead>
           <tr>
             <th scope="col">What</th>

@@ -57,7 +57,7 @@ export function MovementFields({ step, timed, set }: Props) {
         />
       )}
       <NumberField
-        label={`Breath here, times the class’s (${timed.breathSeconds.toFixed(1)} s)`}
+        label={`Breath × class’s: ${timed.breathSeconds.toFixed(1)} s`}
         unit="×"
         digits={2}
         step={0.05}

@@ -163,7 +163,7 @@ function CueLine({ placed, step, textWidth }: { readonly placed: PlacedCue; read
   const left = CLOCK_WIDTH + BREATH_WIDTH + ROUND_WIDTH + 12;
   const lasts = cue.endSeconds - cue.startSeconds;
   return (
-    <li className="absolute flex gap-2" style={{ top: y, left, right: 0 }}>
+    <li className="absolute flex items-start gap-2" style={{ top: y, left, right: 0 }}>
       <span
         aria-hidden
         className={`w-1 shrink-0 rounded-sm ${late ? 'bg-error' : ''}`}

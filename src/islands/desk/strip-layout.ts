@@ -1,6 +1,6 @@
 import type { Step } from '@/core/plan';
 import type { Cue, TimedPhase, TimedStep, Timeline } from '@/core/timeline';
-import type { Seconds } from '@/core/units';
+import { overlapSeconds, type Seconds } from '@/core/units';
 
 /*
  * Where things stand on the strip. Time falls down the page at a scale of its own for each kind of step; where words
@@ -98,8 +98,7 @@ function placeCorners(
   let textBottom = 0;
   for (const { seconds, room } of [...events, { seconds: timed.endSeconds, room: 0 }]) {
     const last = corners[corners.length - 1];
-    const fold = folds.find((group) => group.endSeconds === seconds && last.seconds >= group.startSeconds);
-    const natural = fold ? last.y + FOLDED_HEIGHT : last.y + (seconds - last.seconds) * scale;
+    const natural = last.y + naturalHeight(last.seconds, seconds, scale, folds);
     const isEnd = seconds === timed.endSeconds;
     const y = room > 0 || isEnd || folds.some((group) => group.startSeconds === seconds) ? Math.max(natural, textBottom) : natural;
     if (room > 0) textBottom = y + room;
@@ -109,6 +108,16 @@ function placeCorners(
   const last = corners[corners.length - 1];
   if (last.y < textBottom) corners[corners.length - 1] = { ...last, y: textBottom };
   return corners;
+}
+
+/** Pixels from one time to another at the step's scale, where folded rounds take one line whatever their length. */
+function naturalHeight(from: Seconds, to: Seconds, scale: number, folds: readonly RoundGroup[]): number {
+  let height = (to - from) * scale;
+  for (const fold of folds) {
+    const inside = overlapSeconds({ startSeconds: from, endSeconds: to }, fold);
+    height += inside * (FOLDED_HEIGHT / (fold.endSeconds - fold.startSeconds) - scale);
+  }
+  return height;
 }
 
 function cueHeight(cue: Cue, textWidth: number): number {

@@ -88,7 +88,7 @@ function Head({ plan, timeline, place, ends, started, onLeave }: HeadProps) {
       </div>
       <Figure label="left">{formatClock(timeline.runtimeSeconds - place)}</Figure>
       <Figure label="will end at">{formatClock(ends)}</Figure>
-      <Figure label="of target" accent={off !== 0}>
+      <Figure label="off target by" accent={off !== 0}>
         {formatDifference(off)}
       </Figure>
       <button type="button" className="btn btn-square h-12 w-12" aria-label="Leave the guide" title="Leave the guide" onClick={onLeave}>

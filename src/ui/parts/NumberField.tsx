@@ -53,7 +53,7 @@ export function NumberField({ label, value, least, most, step = 1, unit, digits 
             take(value + (event.key === 'ArrowUp' ? step : -step));
           }}
         />
-        {unit && <span className="quiet-ink w-7 text-sm">{unit}</span>}
+        <span className="quiet-ink w-5 text-sm">{unit}</span>
         {problem && (
           <span id={`${id}-problem`} role="alert" className="text-error text-sm">
             {least} to {most}
