@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import {
+  breathsPerMinute,
+  breathsPerRound,
+  closingBreathSeconds,
+  lungsAtStarts,
+  lungsWithin,
+  paceMultiplier,
+  phaseSeconds,
+  roundMilliseconds,
+  type PhaseLength,
+} from '.';
+
+const phase = (kind: PhaseLength['kind'], part: Partial<PhaseLength> = {}): PhaseLength => ({ kind, share: null, seconds: null, ...part });
+const pace = { breathSeconds: 9, inShare: 0.45 };
+
+describe('a breath pattern', () => {
+  it('takes the class’s ratio, an own share, or own seconds, in that order of strength', () => {
+    expect(phaseSeconds(phase('in'), pace)).toBeCloseTo(4.05);
+    expect(phaseSeconds(phase('out'), pace)).toBeCloseTo(4.95);
+    expect(phaseSeconds(phase('out', { share: 0.6 }), pace)).toBeCloseTo(5.4);
+    expect(phaseSeconds(phase('out', { share: 0.6, seconds: 2 }), pace)).toBe(2);
+  });
+
+  it('adds own seconds to a round without stretching them with the breath', () => {
+    const pattern = [phase('in'), phase('rest', { seconds: 1.5 }), phase('out')];
+    expect(roundMilliseconds(pattern, pace)).toBe(10_500);
+    expect(roundMilliseconds(pattern, { ...pace, breathSeconds: 12 })).toBe(13_500);
+  });
+
+  it('counts several breaths to a round by their in-phases', () => {
+    const pattern = [phase('in'), phase('out'), phase('in'), phase('out', { share: 0.8 })];
+    expect(breathsPerRound(pattern)).toBe(2);
+    expect(breathsPerRound([phase('free', { seconds: 20 })])).toBe(1);
+    expect(roundMilliseconds(pattern, pace)).toBe(Math.round(9000 * (1 + 0.45 + 0.8)));
+  });
+
+  it('gives breaths a minute', () => {
+    // Slow breathing is 4 to 10 a minute (Russo and others 2017, Breathe 13): 15 s and 6 s a breath.
+    expect(breathsPerMinute(15)).toBe(4);
+    expect(breathsPerMinute(6)).toBe(10);
+    expect(() => breathsPerMinute(0)).toThrow(RangeError);
+  });
+});
+
+describe('the pace profile', () => {
+  it('goes straight from the opening to the closing breath', () => {
+    expect([0, 1, 2, 3, 4].map((index) => paceMultiplier(1.5, index, 5, 1))).toEqual([1, 1.13, 1.25, 1.38, 1.5]);
+    expect(closingBreathSeconds({ breathSeconds: 8, closingRatio: 1.5 })).toBe(12);
+  });
+
+  it('leaves a class of one movement at its opening breath', () => {
+    expect(paceMultiplier(1.5, 0, 1, 0.8)).toBe(0.8);
+  });
+});
+
+describe('the lungs', () => {
+  it('fill with the in, empty with the out, and stay at a rest', () => {
+    expect(lungsWithin('in', 1, 0)).toBe(1);
+    expect(lungsWithin('in', 0.5, 0)).toBeCloseTo(0.5);
+    expect(lungsWithin('rest', 0.7, 1)).toBe(1);
+    expect(lungsWithin('out', 1, 1)).toBe(0);
+  });
+
+  it('are followed from phase to phase', () => {
+    const kinds = ['spoken', 'in', 'rest', 'out', 'in', 'free'] as const;
+    const phases = kinds.map((kind, index) => ({ kind, startSeconds: index, endSeconds: index + 1 }));
+    expect(lungsAtStarts(phases)).toEqual([0, 0, 1, 1, 0, 1]);
+  });
+});

@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { Chance } from '../../../tests/support/chance';
+import { randomPlan } from '../../../tests/support/random-plan';
+import { emptyPlan, LIMITS, makeMovement, makePhase, makeQuiet, makeSection, readPlan, readPlanText, sameDocument, writePlanText, type ClassPlan } from '.';
+
+let count = 0;
+const newId = (): string => `r${++count}`;
+
+function withSteps(...steps: ClassPlan['sections'][number]['steps']): ClassPlan {
+  return { ...emptyPlan(newId, 'Sample', 600), sections: [makeSection(newId, 'main', steps)] };
+}
+
+function codes(raw: unknown): string[] {
+  const read = readPlan(raw);
+  return read.ok ? [] : read.problem.map((issue) => `${issue.at} ${issue.code}`.trim());
+}
+
+describe('the door for plans', () => {
+  it('reads what it writes, without loss', () => {
+    for (let seed = 1; seed <= 30; seed++) {
+      const plan = randomPlan(new Chance(seed), { steps: 12, breathTenths: 5, choicesAtMost: 5 });
+      const read = readPlanText(writePlanText(plan));
+      expect(read.ok && read.value, `seed ${seed}`).toEqual(plan);
+    }
+  });
+
+  it('names every problem at its place', () => {
+    const plan = withSteps(makeMovement(newId, 'One'));
+    const bad = {
+      ...plan,
+      title: '',
+      targetSeconds: -5,
+      sections: [{ ...plan.sections[0], steps: [{ ...plan.sections[0].steps[0], rounds: 2.5, sides: 'up' }] }],
+    };
+    expect(codes(bad).sort()).toEqual([
+      'sections[0].steps[0].rounds not-whole',
+      'sections[0].steps[0].sides not-one-of',
+      'targetSeconds out-of-range',
+      'title empty',
+    ]);
+  });
+
+  it('sees what single fields cannot tell', () => {
+    const movement = makeMovement(newId, 'One', { leastRounds: 5, mostRounds: 3 });
+    const quiet = makeQuiet(newId, 'Two', { leastSeconds: 60, mostSeconds: 30 });
+    const restless = makeMovement(newId, 'Three', { pattern: [{ ...makePhase(newId, { kind: 'rest' }), share: null }] });
+    const plan = withSteps(movement, quiet, restless, { ...quiet, leastSeconds: 10 });
+    const turned = { ...plan, pace: { ...plan.pace, leastBreathSeconds: 12, mostBreathSeconds: 8 } };
+    expect(codes(turned)).toEqual([
+      'pace.leastBreathSeconds bounds-turned',
+      'sections[0].steps[0].leastRounds bounds-turned',
+      'sections[0].steps[1].leastSeconds bounds-turned',
+      'sections[0].steps[2].pattern[0] phase-without-length',
+      'sections[0].steps[3].id id-twice',
+    ]);
+  });
+
+  it.each([
+    ['', 'empty-file'],
+    ['  \n', 'empty-file'],
+    ['{"format": "calm-count/cl', 'not-json'],
+    ['{"targetSeconds": NaN}', 'not-json'],
+    ['[]', 'not-a-plan'],
+    ['null', 'not-a-plan'],
+    ['{"a": 1}', 'not-a-plan'],
+    ['{"format": "calm-count/class-plan"}', 'no-version'],
+    ['{"format": "calm-count/class-plan", "version": 99}', 'newer-version'],
+    ['{"format": "calm-count/class-plan", "version": 1}', 'missing'],
+  ])('refuses %j', (text, code) => {
+    const read = readPlanText(text);
+    expect(read.ok ? [] : read.problem.map((issue) => issue.code)).toContain(code);
+  });
+
+  it('refuses a number too large to be one', () => {
+    const text = writePlanText(withSteps()).replace('"targetSeconds": 600', '"targetSeconds": 1e999');
+    const read = readPlanText(text);
+    expect(read.ok ? [] : read.problem.map((issue) => `${issue.at} ${issue.code}`)).toEqual(['targetSeconds out-of-range']);
+  });
+
+  it('refuses huge documents before looking into them', () => {
+    const large = readPlanText(' '.repeat(LIMITS.documentBytes + 1));
+    expect(large.ok ? '' : large.problem[0].code).toBe('too-large');
+    const crowded = withSteps();
+    const steps = Array.from({ length: 200_000 }, () => null);
+    expect(codes({ ...crowded, sections: [{ ...crowded.sections[0], steps }] })).toEqual(['sections too-many-steps']);
+  });
+
+  it('refuses a plan of more than 20 000 cues', () => {
+    const steps = Array.from({ length: 60 }, () => makeMovement(newId, 'Long', { rounds: 200, preferredRounds: 200, mostRounds: 200, sides: 'alternate' }));
+    expect(codes(withSteps(...steps))).toEqual(['sections too-many-cues']);
+  });
+
+  it('keeps odd text as it is', () => {
+    const title = 'a --> b <script>alert(1)</script> 🌊 مرحبا';
+    const read = readPlan({ ...withSteps(), title });
+    expect(read.ok && read.value.title).toBe(title);
+  });
+
+  it('brings version 1 to version 2', () => {
+    const plan = withSteps(makeMovement(newId, 'One', { preferredRounds: 4, rounds: 4 }), makeQuiet(newId, 'Two', {}));
+    const { preferredBreathSeconds: _b, closingRatio: _c, ...pace } = plan.pace;
+    const old = {
+      ...plan,
+      version: 1,
+      pace,
+      sections: plan.sections.map((section) => ({
+        ...section,
+        steps: section.steps.map((step) => {
+          const { preferredRounds: _r, preferredSeconds: _s, ...rest } = step as Record<string, unknown> & typeof step;
+          return rest;
+        }),
+      })),
+    };
+    const read = readPlan(old);
+    expect(read.ok && read.value).toEqual(plan);
+  });
+});
+
+describe('sameDocument', () => {
+  it('does not mind the order of fields, and minds everything else', () => {
+    expect(sameDocument({ a: 1, b: [{ c: 2, d: null }] }, { b: [{ d: null, c: 2 }], a: 1 })).toBe(true);
+    expect(sameDocument({ a: [1, 2] }, { a: [2, 1] })).toBe(false);
+    expect(sameDocument({ a: 1 }, { a: 1, b: undefined })).toBe(false);
+    expect(sameDocument({ a: null }, { a: 0 })).toBe(false);
+  });
+});
