@@ -50,7 +50,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'no-fraction': () => 'The thousandths are missing in a time.',
   'other-decimal-mark': (f) => `A time is written with “${f.mark}”.`,
   'minutes-over-59': () => 'A time has minutes or seconds above 59.',
-  'beyond-four-hours': (f) => `The caption at ${f.time} lies beyond four hours; it was left out.`,
+  'beyond-four-hours': (f) => `The caption at ${f.time} lies beyond four hours; its words “${f.text}” were left out.`,
   'tags-removed': () => 'Tags for looks or voices were taken out.',
   'out-of-order': () => 'The caption starts before the one above it; they were put in order.',
   overlap: () => 'The caption starts before the one above it ends.',

@@ -18,7 +18,7 @@ const WITHIN_CUE_GAP: Seconds = 1.3;
 const SHARED_GAP: Seconds = 0.7;
 const WITHIN_REMARK_GAP: Seconds = 0.8;
 
-const COST = { skip: 2.6, remark: 1.5, remarkSecond: 0.25, gapAtMost: 3.2, lengthAtMost: 4, length: 3.2, joined: 0.3 };
+const COST = { skip: 2.6, remark: 1.5, remarkSecond: 0.25, gapAtMost: 3.2, lengthAtMost: 4, length: 4.5, joined: 0.4 };
 
 /** One possible match: cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
 interface Candidate {

@@ -105,7 +105,10 @@ function readCaption(textLines: readonly string[], timing: string, line: number,
   }
   const startSeconds = timeOf(match, 1, line, reading);
   let endSeconds = timeOf(match, 6, line, reading);
-  if (startSeconds === null || endSeconds === null) return;
+  if (Math.max(startSeconds, endSeconds) > CAPTION_LIMITS.seconds) {
+    note(reading, 'beyond-four-hours', line, { time: shortened(timing), text: shortened(words) });
+    return;
+  }
   if (endSeconds <= startSeconds) {
     note(reading, 'end-before-start', line, { text: shortened(words) });
     endSeconds = wholeMilliseconds(startSeconds + 1);
@@ -115,7 +118,7 @@ function readCaption(textLines: readonly string[], timing: string, line: number,
   else reading.captions.push({ startSeconds, endSeconds, text });
 }
 
-function timeOf(match: RegExpExecArray, from: number, line: number, reading: Reading): Seconds | null {
+function timeOf(match: RegExpExecArray, from: number, line: number, reading: Reading): Seconds {
   const [hours, minutes, seconds, mark, fraction] = match.slice(from, from + 5) as (string | undefined)[];
   const { dialect } = reading;
   if (hours === undefined && dialect.hoursNeeded) note(reading, 'no-hours', line);
@@ -123,12 +126,7 @@ function timeOf(match: RegExpExecArray, from: number, line: number, reading: Rea
   else if (mark !== dialect.decimalMark) note(reading, 'other-decimal-mark', line, { mark });
   if (Number(minutes) > 59 || Number(seconds) > 59) note(reading, 'minutes-over-59', line);
   const thousandths = Number((fraction ?? '0').padEnd(3, '0'));
-  const total = Number(hours ?? 0) * 3600 + Number(minutes) * 60 + Number(seconds) + thousandths / 1000;
-  if (total > CAPTION_LIMITS.seconds) {
-    note(reading, 'beyond-four-hours', line, { time: shortened(match[0]) });
-    return null;
-  }
-  return wholeMilliseconds(total);
+  return wholeMilliseconds(Number(hours ?? 0) * 3600 + Number(minutes) * 60 + Number(seconds) + thousandths / 1000);
 }
 
 function plainText(raw: string, line: number, reading: Reading): string {

@@ -1,0 +1,126 @@
+import { describe, expect, it } from 'vitest';
+import { emptyPlan, makeMovement, makePhase, makeSection, makeTalk } from '@/core/plan';
+import { expandPlan } from '@/core/timeline';
+import { alignTake } from '.';
+import { likeness } from './words';
+
+let count = 0;
+const newId = (): string => `a${++count}`;
+const timeline = expandPlan({
+  ...emptyPlan(newId, 'Sample', 300, 9),
+  sections: [
+    makeSection(newId, 'arrival', [
+      makeTalk(newId, 'Talk', [
+        ['Let the shoulders hang from the neck like wet rope.', 3],
+        ['Feet a hand’s width apart, and the knees easy.', 3],
+        ['Stay within about 70 % of what you could do.', 3],
+      ]),
+    ]),
+    makeSection(newId, 'main', [
+      makeMovement(newId, 'Lamp', {
+        preferredRounds: 5,
+        rounds: 5,
+        pattern: [makePhase(newId, { kind: 'in', full: 'Breathe in, the lamp goes up.' }), makePhase(newId, { kind: 'out', full: 'Breathe out, set it down.' })],
+      }),
+    ]),
+  ],
+});
+const said = (skip: readonly number[] = [], at: (seconds: number) => number = (seconds) => seconds) =>
+  timeline.cues.filter((_, index) => !skip.includes(index)).map((cue) => ({ startSeconds: at(cue.startSeconds), endSeconds: at(cue.endSeconds), text: cue.text }));
+const read = (captions: ReturnType<typeof said> | null, speech: ReturnType<typeof said> | null = null) => alignTake(timeline, { captions, speech, lengthSeconds: null });
+const ids = (skip: readonly number[] = []): string[] => timeline.cues.filter((_, index) => !skip.includes(index)).map((cue) => cue.id);
+
+describe('aligning captions', () => {
+  it('finds every cue of a take that keeps to the plan', () => {
+    const { found, remarks } = read(said());
+    expect(found.map((cue) => cue.cueId)).toEqual(ids());
+    found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(timeline.cues[index].startSeconds, 2));
+    expect(remarks).toEqual([]);
+  });
+
+  it('follows a take that begins late and runs slow', () => {
+    const late = (seconds: number): number => 95 + seconds * 1.15;
+    const { found } = read(said([], late));
+    expect(found.length).toBe(timeline.cues.length);
+    found.forEach((cue, index) => expect(Math.abs(cue.startSeconds - late(timeline.cues[index].startSeconds))).toBeLessThan(0.3));
+  });
+
+  it('takes repeated short cues from the right breath when some are skipped', () => {
+    const skip = [7, 10];
+    const { found } = read(said(skip));
+    expect(found.map((cue) => cue.cueId)).toEqual(ids(skip));
+    for (const cue of found) expect(cue.startSeconds).toBeCloseTo(timeline.cues.find((one) => one.id === cue.cueId)?.startSeconds ?? 0, 1);
+  });
+
+  it('bears wrong words, merged and split captions', () => {
+    const [a, b, c, ...rest] = said();
+    const merged = { startSeconds: a.startSeconds, endSeconds: b.endSeconds, text: 'let the solders hang from the neck like wet robe feet a hands with apart and the niece easy' };
+    const middle = (c.startSeconds + c.endSeconds) / 2;
+    const split = [
+      { startSeconds: c.startSeconds, endSeconds: middle, text: 'stay within about seventy' },
+      { startSeconds: middle, endSeconds: c.endSeconds, text: 'per cent of what you could do' },
+    ];
+    const { found, remarks } = read([merged, ...split, ...rest]);
+    expect(found.map((cue) => cue.cueId)).toEqual(ids());
+    expect(remarks).toEqual([]);
+  });
+
+  it('tells remarks from cues, with their words', () => {
+    const captions = said();
+    const gap = timeline.cues[2].endSeconds + 0.5;
+    captions.splice(3, 0, { startSeconds: gap, endSeconds: gap + 1.2, text: 'There goes the milk boat.' });
+    const { found, remarks } = read(captions);
+    expect(found.length).toBe(timeline.cues.length);
+    expect(remarks.map((remark) => remark.text)).toEqual(['There goes the milk boat.']);
+  });
+
+  it('finds nothing in a take of another class', () => {
+    const { found, remarks } = read([{ startSeconds: 5, endSeconds: 9, text: 'tonight we shall mend a bicycle tyre instead' }]);
+    expect(found).toEqual([]);
+    expect(remarks.length).toBe(1);
+  });
+});
+
+describe('aligning sound', () => {
+  it('finds cues by length and order under a slower tempo', () => {
+    const slow = (seconds: number): number => 2 + seconds * 1.08;
+    const { found, remarks } = read(null, said([], slow));
+    expect(found.map((cue) => cue.cueId)).toEqual(ids());
+    expect(remarks).toEqual([]);
+  });
+
+  it('notices a skipped line and an added remark', () => {
+    const speech = said([1]);
+    const gap = timeline.cues[2].endSeconds + 0.4;
+    speech.splice(2, 0, { startSeconds: gap, endSeconds: gap + 1.9, text: '' });
+    const { found, remarks } = read(null, speech);
+    expect(found.map((cue) => cue.cueId)).not.toContain(timeline.cues[1].id);
+    expect(remarks.map((remark) => [remark.startSeconds, remark.text])).toEqual([[gap, null]]);
+  });
+
+  it('joins a line that was said with a pause for breath', () => {
+    const speech = said();
+    const [first] = speech;
+    const middle = (first.startSeconds + first.endSeconds) / 2;
+    speech.splice(0, 1, { ...first, endSeconds: middle - 0.2 }, { ...first, startSeconds: middle + 0.2 });
+    expect(read(null, speech).found.map((cue) => cue.cueId)).toEqual(ids());
+  });
+
+  it('moves caption onsets to where speech begins', () => {
+    const speech = said();
+    const captions = said([], (seconds) => seconds + 0.35);
+    const { found } = read(captions, speech);
+    found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(speech[index].startSeconds, 6));
+  });
+
+  it('has nothing to say of nothing', () => {
+    expect(alignTake(timeline, { captions: null, speech: [], lengthSeconds: 10 })).toEqual({ found: [], remarks: [] });
+    expect(alignTake({ ...timeline, cues: [] }, { captions: null, speech: said(), lengthSeconds: 10 }).found).toEqual([]);
+  });
+});
+
+it('likeness of words falls with each wrong letter', () => {
+  expect(likeness('ferry', 'ferry')).toBe(1);
+  expect(likeness('ferry', 'fairy')).toBeCloseTo(0.6);
+  expect(likeness('in', 'lighthouse')).toBe(0);
+});

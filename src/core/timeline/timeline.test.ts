@@ -1,0 +1,144 @@
+import { describe, expect, it } from 'vitest';
+import { Chance } from '../../../tests/support/chance';
+import { randomPlan } from '../../../tests/support/random-plan';
+import { emptyPlan, makeMovement, makePhase, makeQuiet, makeSection, makeTalk, makeTransition, spokenLines, type ClassPlan, type Step } from '@/core/plan';
+import { cueAt, expandPlan, nextCue, phaseAt, stepAt } from '.';
+
+let count = 0;
+const newId = (): string => `x${++count}`;
+
+function planOf(...steps: Step[]): ClassPlan {
+  return { ...emptyPlan(newId, 'Sample', 600, 9), sections: [makeSection(newId, 'main', steps)] };
+}
+
+const turning = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
+  makeMovement(newId, 'Turning', {
+    preferredRounds: 3,
+    teach: spokenLines(newId, [['Turning. Watch one.', 2]]),
+    pattern: [makePhase(newId, { kind: 'in', full: 'In, to the {side}.', short: 'In, {side}.' }), makePhase(newId, { kind: 'out' })],
+    lastRoundLine: 'Last one.',
+    ...part,
+  });
+
+const words = (plan: ClassPlan): string[] => expandPlan(plan).cues.map((cue) => cue.text);
+
+describe('the timeline', () => {
+  it('covers the class without gap or overlap, and its runtime is the sum of its parts', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const timeline = expandPlan(randomPlan(new Chance(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
+      let at = 0;
+      for (const phase of timeline.phases) {
+        expect(phase.startSeconds, `seed ${seed}`).toBe(at);
+        expect(phase.endSeconds, `seed ${seed}`).toBeGreaterThan(at);
+        at = phase.endSeconds;
+      }
+      expect(timeline.runtimeSeconds, `seed ${seed}`).toBe(at);
+      expect(timeline.sections.at(-1)?.endSeconds, `seed ${seed}`).toBe(at);
+    }
+  });
+
+  it('keeps cues in order, with ids of their own, starting by their lead before the motion', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const { cues } = expandPlan(randomPlan(new Chance(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
+      expect(new Set(cues.map((cue) => cue.id)).size, `seed ${seed}`).toBe(cues.length);
+      cues.forEach((cue, index) => {
+        expect(cue.startSeconds, `seed ${seed}`).toBeGreaterThanOrEqual(cues[index - 1]?.startSeconds ?? 0);
+        expect(cue.motionSeconds - cue.startSeconds, `seed ${seed}`).toBeLessThanOrEqual(0.8 + 1e-9);
+        expect(cue.endSeconds, `seed ${seed}`).toBeGreaterThan(cue.startSeconds);
+      });
+    }
+  });
+
+  it('times the teach by speech and the rounds by the breath', () => {
+    const timeline = expandPlan(planOf(turning()));
+    const [step] = timeline.steps;
+    expect(step.roundSeconds).toBe(9);
+    expect(step.teachSeconds).toBeGreaterThan(3);
+    expect(timeline.runtimeSeconds).toBeCloseTo(step.teachSeconds + 27, 6);
+  });
+
+  it('thins words out by the fade and announces the last round once', () => {
+    expect(words(planOf(turning({ sides: 'none' })))).toEqual(['Turning. Watch one.', 'In, to the .', 'Out.', 'In, .', 'Out.', 'Last one. In.', 'Out.']);
+  });
+
+  it('alternates sides, the last round announced with its first side', () => {
+    const timeline = expandPlan(planOf(turning({ sides: 'alternate', teach: [], preferredRounds: 2, rounds: 2, startSide: 'right' })));
+    expect(timeline.cues.map((cue) => [cue.round, cue.side, cue.text])).toEqual([
+      [1, 'right', 'In, to the right.'],
+      [1, 'right', 'Out.'],
+      [1, 'left', 'In, to the left.'],
+      [1, 'left', 'Out.'],
+      [2, 'right', 'Last one. In, right.'],
+      [2, 'right', 'Out.'],
+      [2, 'left', 'In, left.'],
+      [2, 'left', 'Out.'],
+    ]);
+    expect(timeline.runtimeSeconds).toBe(36);
+  });
+
+  it('does all of one side and then the other, with the change between them', () => {
+    const plan = planOf(turning({ sides: 'in-turn', teach: [], preferredRounds: 2, rounds: 2, sideChangeLine: 'Now the {side}.', sideChangeSeconds: 6 }));
+    const timeline = expandPlan(plan);
+    expect(timeline.cues.map((cue) => cue.text)).toEqual([
+      'In, to the left.',
+      'Out.',
+      'Last one. In, left.',
+      'Out.',
+      'Now the right.',
+      'In, to the right.',
+      'Out.',
+      'Last one. In, right.',
+      'Out.',
+    ]);
+    expect(timeline.runtimeSeconds).toBe(4 * 9 + 6);
+    expect(timeline.phases.map((phase) => phase.side)).toEqual(['left', 'left', 'left', 'left', null, 'right', 'right', 'right', 'right']);
+  });
+
+  it('calls back so that the call ends with the quiet, which is never shorter than its words', () => {
+    const quiet = makeQuiet(newId, 'Quiet', { preferredSeconds: 40, openingLine: 'Stand.', callBackLine: 'And come back to the room.' });
+    const timeline = expandPlan(planOf(quiet));
+    expect(timeline.runtimeSeconds).toBe(40);
+    expect(timeline.cues[1].endSeconds).toBeCloseTo(40, 6);
+    const cramped = expandPlan(planOf({ ...quiet, seconds: 1 }));
+    expect(cramped.runtimeSeconds).toBeGreaterThan(2);
+    expect(cramped.cues[0].endSeconds).toBeLessThan(cramped.cues[1].startSeconds);
+  });
+
+  it('lets a first cue wait for the spoken line ahead of it', () => {
+    const timeline = expandPlan(planOf(makeTransition(newId, 'Step', 0, 'Step the feet as wide as your hips.'), turning({ teach: [] })));
+    expect(timeline.cues[1].startSeconds).toBe(timeline.cues[0].endSeconds);
+  });
+
+  it('says nothing for a class of nothing', () => {
+    const timeline = expandPlan(planOf());
+    expect([timeline.runtimeSeconds, timeline.cues.length, timeline.phases.length]).toEqual([0, 0, 0]);
+    expect([phaseAt(timeline, 0), stepAt(timeline, 0), cueAt(timeline, 0), nextCue(timeline, 0)]).toEqual([null, null, null, null]);
+  });
+
+  it('gives a last round to a class that breathes slower as it goes', () => {
+    const plan = planOf(turning({ teach: [] }), turning({ teach: [] }), turning({ teach: [] }));
+    const slower = { ...plan, pace: { ...plan.pace, breathSeconds: 8, closingRatio: 1.5 } };
+    expect(expandPlan(slower).steps.map((step) => step.breathSeconds)).toEqual([8, 10, 12]);
+    expect(expandPlan(slower).runtimeSeconds).toBe(3 * (8 + 10 + 12));
+  });
+});
+
+describe('queries by time', () => {
+  const timeline = expandPlan(planOf(makeTalk(newId, 'Talk', [['Welcome.', 4]]), turning({ teach: [] })));
+
+  it('include the start of a stretch and not its end', () => {
+    const [talk, movement] = timeline.steps;
+    expect(stepAt(timeline, 0)).toBe(talk);
+    expect(stepAt(timeline, talk.endSeconds)).toBe(movement);
+    expect(phaseAt(timeline, timeline.runtimeSeconds)).toBeNull();
+    expect(stepAt(timeline, -1)).toBeNull();
+  });
+
+  it('agree with a plain search', () => {
+    for (let at = -1; at < timeline.runtimeSeconds + 1; at += 0.37) {
+      expect(phaseAt(timeline, at)).toBe(timeline.phases.find((phase) => phase.startSeconds <= at && at < phase.endSeconds) ?? null);
+      expect(cueAt(timeline, at)).toBe(timeline.cues.findLast((cue) => cue.startSeconds <= at) ?? null);
+      expect(nextCue(timeline, at)).toBe(timeline.cues.find((cue) => cue.startSeconds > at) ?? null);
+    }
+  });
+});
