@@ -59,7 +59,8 @@ function fit(path: string, target: string | undefined): void {
   const { least, most } = LIMITS.targetSeconds;
   const seconds = target === undefined ? plan.targetSeconds : parseClock(target);
   if (seconds === null) throw new BadUsage(`--target takes m:ss, not “${target}”`);
-  if (seconds < least || seconds > most) throw new BadInput(`the target has to lie between ${formatClock(least)} and ${formatClock(most)}`);
+  if (seconds < least || seconds > most)
+    throw new BadInput(`the target has to lie between ${formatClock(least)} and ${formatClock(most)}`);
   const fitted = fitPlan({ ...plan, targetSeconds: seconds });
   if (!fitted.feasible) {
     const { feasible, shortestSeconds, longestSeconds, reason, nearestSeconds } = fitted;
@@ -70,7 +71,14 @@ function fit(path: string, target: string | undefined): void {
   }
   const applied = fitted.edit ? applyEdit({ ...plan, targetSeconds: seconds }, fitted.edit) : null;
   const { feasible, runtimeSeconds, cost, proven, changes } = fitted;
-  print({ feasible, runtimeSeconds, cost, proven, changes, plan: applied?.ok ? applied.value.plan : { ...plan, targetSeconds: seconds } });
+  print({
+    feasible,
+    runtimeSeconds,
+    cost,
+    proven,
+    changes,
+    plan: applied?.ok ? applied.value.plan : { ...plan, targetSeconds: seconds },
+  });
 }
 
 function exportPlan(path: string, format: string | undefined, readingPath: string | undefined): void {
@@ -93,18 +101,26 @@ function exportPlan(path: string, format: string | undefined, readingPath: strin
 }
 
 function read(path: string, captionsPath: string | undefined, soundPath: string | undefined): void {
-  if (captionsPath === undefined && soundPath === undefined) throw new BadUsage('read needs --captions, --sound or both');
+  if (captionsPath === undefined && soundPath === undefined)
+    throw new BadUsage('read needs --captions, --sound or both');
   const plan = readPlanFile(path);
   let captions = null;
   if (captionsPath !== undefined) {
     const decoded = decodeText(readBytes(captionsPath, CAPTION_LIMITS.fileCharacters * 2));
     const found = readCaptions(decoded.text);
     if (!found.ok) refuse(captionsPath, [found.problem]);
-    for (const oddity of [...decoded.oddities, ...found.value.oddities]) process.stderr.write(`${captionsPath}: ${issueText(oddity)}\n`);
+    for (const oddity of [...decoded.oddities, ...found.value.oddities])
+      process.stderr.write(`${captionsPath}: ${issueText(oddity)}\n`);
     captions = found.value.captions;
   }
   const sound = soundPath === undefined ? null : listenTo(soundPath);
-  print(readTake(expandPlan(plan), { captions, speech: sound?.speech ?? null, lengthSeconds: sound?.lengthSeconds ?? null }));
+  print(
+    readTake(expandPlan(plan), {
+      captions,
+      speech: sound?.speech ?? null,
+      lengthSeconds: sound?.lengthSeconds ?? null,
+    }),
+  );
 }
 
 function listenTo(path: string): { speech: ReturnType<typeof speechSegments>; lengthSeconds: number } {
@@ -120,7 +136,11 @@ function listenTo(path: string): { speech: ReturnType<typeof speechSegments>; le
 
 function demo(name: string | undefined): void {
   if (name === undefined) {
-    process.stdout.write(demoClasses().map((one) => `${one.name}\n`).join(''));
+    process.stdout.write(
+      demoClasses()
+        .map((one) => `${one.name}\n`)
+        .join(''),
+    );
     return;
   }
   const found = demoClasses().find((one) => one.name === name);
@@ -134,7 +154,14 @@ function run(): void {
   try {
     parsed = parseArgs({
       allowPositionals: true,
-      options: { target: text, format: text, reading: text, captions: text, sound: text, help: { type: 'boolean', short: 'h' } },
+      options: {
+        target: text,
+        format: text,
+        reading: text,
+        captions: text,
+        sound: text,
+        help: { type: 'boolean', short: 'h' },
+      },
     });
   } catch (error) {
     throw new BadUsage(error instanceof Error ? error.message : String(error));
@@ -150,7 +177,8 @@ function run(): void {
     demo(subject);
     return;
   }
-  if (command === undefined || !['fit', 'timeline', 'export', 'read', 'validate'].includes(command)) throw new BadUsage(command ? `“${command}” is no command` : 'a command is needed');
+  if (command === undefined || !['fit', 'timeline', 'export', 'read', 'validate'].includes(command))
+    throw new BadUsage(command ? `“${command}” is no command` : 'a command is needed');
   if (subject === undefined) throw new BadUsage(`${command} needs a plan file`);
   if (command === 'fit') fit(subject, values.target);
   else if (command === 'timeline') print(expandPlan(readPlanFile(subject)));

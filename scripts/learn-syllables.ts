@@ -130,4 +130,6 @@ export const CARRIES_NOT =
 `;
 writeFileSync(new URL('../src/core/speech/nucleus-table.ts', import.meta.url), text);
 console.log(`windows ${kept.size}, ${text.length} bytes`);
-console.log(`agreement: learnt from ${agreement(learning)} %, kept apart ${agreement(apart)} %, all ${agreement(all)} % of ${all.length}`);
+console.log(
+  `agreement: learnt from ${agreement(learning)} %, kept apart ${agreement(apart)} %, all ${agreement(all)} % of ${all.length}`,
+);

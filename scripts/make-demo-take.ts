@@ -99,7 +99,25 @@ for (const { said, samples } of spoken) {
 const raw = join(folder, 'take.f32');
 writeFileSync(raw, new Uint8Array(sound.buffer));
 const out = (ending: string): string => new URL(`../demo/take/${NAME}${ending}`, import.meta.url).pathname;
-execFileSync('ffmpeg', ['-v', 'error', '-y', '-f', 'f32le', '-ar', String(RATE), '-ac', '1', '-i', raw, '-c:a', 'libopus', '-b:a', '24k', '-bitexact', out('.webm')]);
+execFileSync('ffmpeg', [
+  '-v',
+  'error',
+  '-y',
+  '-f',
+  'f32le',
+  '-ar',
+  String(RATE),
+  '-ac',
+  '1',
+  '-i',
+  raw,
+  '-c:a',
+  'libopus',
+  '-b:a',
+  '24k',
+  '-bitexact',
+  out('.webm'),
+]);
 
 /** Captions as a machine makes them: words misheard, short lines run together, long ones cut, times a little off. */
 const captions: Caption[] = [];
@@ -125,7 +143,11 @@ writeFileSync(
   `${JSON.stringify(
     {
       lengthSeconds: rounded(lengthSeconds),
-      said: spoken.map(({ said }) => ({ ...said, startSeconds: rounded(said.startSeconds), endSeconds: rounded(said.endSeconds) })),
+      said: spoken.map(({ said }) => ({
+        ...said,
+        startSeconds: rounded(said.startSeconds),
+        endSeconds: rounded(said.endSeconds),
+      })),
       skipped: SKIPPED.map((index) => timeline.cues[index].id),
       speech: speechSegments(meter.read()),
     },

@@ -3,7 +3,12 @@ import type { Problem } from './problem';
 /** An answer that is no success. `away` means nobody answered, or only to say so: the request may be tried again. */
 export type Answer<Value> =
   | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly away: boolean; readonly status: number; readonly problem: Problem & Record<string, unknown> };
+  | {
+      readonly ok: false;
+      readonly away: boolean;
+      readonly status: number;
+      readonly problem: Problem & Record<string, unknown>;
+    };
 
 const AWAY: Problem = {
   type: 'about:blank',
@@ -14,7 +19,11 @@ const AWAY: Problem = {
 };
 
 /** Sends JSON and reads JSON; never throws for what a network or server does. */
-export async function send<Value>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<Answer<Value>> {
+export async function send<Value>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<Answer<Value>> {
   let response: Response;
   try {
     response = await fetch(path, {
@@ -27,6 +36,8 @@ export async function send<Value>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', pat
   }
   const read: unknown = response.status === 204 ? undefined : await response.json().catch(() => null);
   if (response.ok) return { ok: true, value: read as Value };
-  const problem = (typeof read === 'object' && read !== null ? read : { ...AWAY, status: response.status, title: 'Refused' }) as Problem & Record<string, unknown>;
+  const problem = (
+    typeof read === 'object' && read !== null ? read : { ...AWAY, status: response.status, title: 'Refused' }
+  ) as Problem & Record<string, unknown>;
   return { ok: false, away: response.status >= 502 || response.status === 503, status: response.status, problem };
 }

@@ -32,7 +32,9 @@ export const correctionsSchema = object({
       Object.fromEntries(
         Object.keys(value ?? {}).map((key) => [
           key,
-          object({ saidAtSeconds: number().strict().min(0).max(14_400).nullable().defined() }).noUnknown().required(),
+          object({ saidAtSeconds: number().strict().min(0).max(14_400).nullable().defined() })
+            .noUnknown()
+            .required(),
         ]),
       ),
     )

@@ -1,4 +1,15 @@
-import { bigserial, index, integer, jsonb, pgTable, real, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigserial,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  real,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import type { Evidence } from '@/core/align';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';

@@ -77,7 +77,11 @@ function beforeTheFirstFerry(): DemoClass {
     pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 12 },
     sections: (newId) => [
       makeSection(newId, 'welcome', [
-        makeTalk(newId, 'Good morning', welcomeLines('Good morning, and welcome to the hall. We have ten minutes before the first ferry.')),
+        makeTalk(
+          newId,
+          'Good morning',
+          welcomeLines('Good morning, and welcome to the hall. We have ten minutes before the first ferry.'),
+        ),
       ]),
       makeSection(newId, 'arrival', [makeTalk(newId, 'Stand at the sill', stanceLines)]),
       makeSection(newId, 'loosening', [movements.coilingTheLine(newId)]),
@@ -149,7 +153,9 @@ function eveningEbb(): DemoClass {
     fitted: true,
     pace: { breathSeconds: 8, leastBreathSeconds: 7, mostBreathSeconds: 13.5, closingRatio: 1.5, inShare: 0.4 },
     sections: (newId) => [
-      makeSection(newId, 'welcome', [makeTalk(newId, 'Good evening', welcomeLines('Good evening. The boats are in, and nothing is left to do.'))]),
+      makeSection(newId, 'welcome', [
+        makeTalk(newId, 'Good evening', welcomeLines('Good evening. The boats are in, and nothing is left to do.')),
+      ]),
       makeSection(newId, 'arrival', [makeTalk(newId, 'Stand at the sill', stanceLines)]),
       makeSection(newId, 'loosening', [
         movements.coilingTheLine(newId, { preferredRounds: 5, rounds: 5 }),
@@ -191,7 +197,9 @@ function stormDayIndoors(): DemoClass {
     fitted: false,
     pace: { breathSeconds: 9, leastBreathSeconds: 8, mostBreathSeconds: 11 },
     sections: (newId) => [
-      makeSection(newId, 'welcome', [makeTalk(newId, 'The weather', [['The windows are shut and the stove is lit.', 2]])]),
+      makeSection(newId, 'welcome', [
+        makeTalk(newId, 'The weather', [['The windows are shut and the stove is lit.', 2]]),
+      ]),
       makeSection(newId, 'main', [
         movements.raisingTheLamp(newId, {
           preferredRounds: 9,
@@ -222,7 +230,12 @@ function stormDayIndoors(): DemoClass {
         movements.haulingTheSlowNet(newId, { preferredRounds: 4, rounds: 4, mostRounds: 5 }),
       ]),
       makeSection(newId, 'settling', [
-        makeQuiet(newId, 'Mooring post', { preferredSeconds: 120, leastSeconds: 45, mostSeconds: 180, openingLine: 'Stand. I will call you back.' }),
+        makeQuiet(newId, 'Mooring post', {
+          preferredSeconds: 120,
+          leastSeconds: 45,
+          mostSeconds: 180,
+          openingLine: 'Stand. I will call you back.',
+        }),
       ]),
       makeSection(newId, 'closing', [movements.bankingTheStove(newId, { preferredRounds: 6, rounds: 6 })]),
     ],
@@ -239,10 +252,20 @@ function thursdayLive(): DemoClass {
     fitted: true,
     pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 13, closingRatio: 1.2 },
     sections: (newId) => [
-      makeSection(newId, 'welcome', [makeTalk(newId, 'Good evening', welcomeLines('Good evening, here in the hall and out there on the screens. We have an hour.'))]),
+      makeSection(newId, 'welcome', [
+        makeTalk(
+          newId,
+          'Good evening',
+          welcomeLines('Good evening, here in the hall and out there on the screens. We have an hour.'),
+        ),
+      ]),
       makeSection(newId, 'arrival', [
         makeTalk(newId, 'Stand at the sill', stanceLines),
-        makeQuiet(newId, 'Listen for the buoy', { preferredSeconds: 60, openingLine: 'Listen for the bell buoy, far out. I will call you back.', callBackLine: 'And back to the room.' }),
+        makeQuiet(newId, 'Listen for the buoy', {
+          preferredSeconds: 60,
+          openingLine: 'Listen for the bell buoy, far out. I will call you back.',
+          callBackLine: 'And back to the room.',
+        }),
       ]),
       makeSection(newId, 'loosening', [
         movements.coilingTheLine(newId, { preferredRounds: 5, rounds: 5 }),
@@ -252,7 +275,14 @@ function thursdayLive(): DemoClass {
       ...[1, 2, 3].map((turn) => ({
         ...makeSection(newId, 'main', [
           makeTalk(newId, `Before set ${turn}`, [
-            [['The first set is for the breath.', 'The second set is for the legs.', 'The third set puts it all together.'][turn - 1], 2],
+            [
+              [
+                'The first set is for the breath.',
+                'The second set is for the legs.',
+                'The third set puts it all together.',
+              ][turn - 1],
+              2,
+            ],
             ['Shake out the arms, drink if you like, and find your place again.', 12],
           ]),
           movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
@@ -264,12 +294,25 @@ function thursdayLive(): DemoClass {
           movements.heronOnThePiling(newId, { preferredRounds: 3, rounds: 3 }),
           movements.settingDownTheNets(newId),
           movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
-          makeQuiet(newId, 'Mooring post', { preferredSeconds: 60, leastSeconds: 30, mostSeconds: 150, openingLine: 'Stand, and let the breath go its own way. I will call you back.', callBackLine: 'And come back.' }),
+          makeQuiet(newId, 'Mooring post', {
+            preferredSeconds: 60,
+            leastSeconds: 30,
+            mostSeconds: 150,
+            openingLine: 'Stand, and let the breath go its own way. I will call you back.',
+            callBackLine: 'And come back.',
+          }),
         ]),
         title: `Set ${turn}`,
       })),
       makeSection(newId, 'settling', [
-        makeQuiet(newId, 'Slack water', { preferredSeconds: 180, leastSeconds: 90, mostSeconds: 420, eyesClosed: true, openingLine: 'Slack water. Close your eyes if you are steady. I will call you back.', callBackLine: 'Open your eyes, and let the room come to you.' }),
+        makeQuiet(newId, 'Slack water', {
+          preferredSeconds: 180,
+          leastSeconds: 90,
+          mostSeconds: 420,
+          eyesClosed: true,
+          openingLine: 'Slack water. Close your eyes if you are steady. I will call you back.',
+          callBackLine: 'Open your eyes, and let the room come to you.',
+        }),
       ]),
       makeSection(newId, 'closing', [
         movements.bankingTheStove(newId, { preferredRounds: 9, rounds: 9 }),
@@ -287,10 +330,20 @@ function eightSectionSet(): DemoClass {
   const postures: readonly { name: string; sided: boolean; times: number; line: string }[] = [
     { name: 'Both hands hold up the heavens', sided: false, times: 6, line: 'The hands meet and press up.' },
     { name: 'Drawing the bow on both sides', sided: true, times: 3, line: 'Draw the bow to the {side}.' },
-    { name: 'Raising one hand, then the other', sided: true, times: 3, line: 'The {side} hand lifts, the other presses down.' },
+    {
+      name: 'Raising one hand, then the other',
+      sided: true,
+      times: 3,
+      line: 'The {side} hand lifts, the other presses down.',
+    },
     { name: 'Looking back', sided: true, times: 3, line: 'Look back over the {side} shoulder.' },
     { name: 'Swaying the head and tail', sided: true, times: 3, line: 'Sway to the {side}, low and easy.' },
-    { name: 'Hands down the back and legs', sided: false, times: 6, line: 'Slide the hands down the legs, no further than is easy.' },
+    {
+      name: 'Hands down the back and legs',
+      sided: false,
+      times: 6,
+      line: 'Slide the hands down the legs, no further than is easy.',
+    },
     { name: 'Clenching the fists', sided: true, times: 3, line: 'The {side} fist goes out, slowly.' },
     { name: 'Heels rise and drop', sided: false, times: 7, line: 'Rise on the toes.' },
   ];
@@ -303,7 +356,9 @@ function eightSectionSet(): DemoClass {
     fitted: true,
     pace: { breathSeconds: 11, leastBreathSeconds: 8, mostBreathSeconds: 14 },
     sections: (newId) => [
-      makeSection(newId, 'arrival', [makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]])]),
+      makeSection(newId, 'arrival', [
+        makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]]),
+      ]),
       {
         ...makeSection(
           newId,
@@ -329,7 +384,12 @@ function eightSectionSet(): DemoClass {
         title: 'The eight sections',
       },
       makeSection(newId, 'closing', [
-        makeQuiet(newId, 'Stand', { preferredSeconds: 30, leastSeconds: 15, mostSeconds: 90, openingLine: 'Hands to the lower belly. Stand.' }),
+        makeQuiet(newId, 'Stand', {
+          preferredSeconds: 30,
+          leastSeconds: 15,
+          mostSeconds: 90,
+          openingLine: 'Hands to the lower belly. Stand.',
+        }),
         makeTalk(newId, 'Thanks', [['Thank you.', 2]]),
       ]),
     ],

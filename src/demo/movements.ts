@@ -9,7 +9,14 @@ type Part = Partial<Omit<MovementStep, 'kind' | 'id' | 'name'>>;
 type Movement = (newId: NewId, part?: Part) => MovementStep;
 
 /** A phase from its action and its lines in full and short form; the breath-only form is the breath word. */
-function phase(newId: NewId, kind: Phase['kind'], action: string, full: string, short: string, part: Partial<Phase> = {}): Phase {
+function phase(
+  newId: NewId,
+  kind: Phase['kind'],
+  action: string,
+  full: string,
+  short: string,
+  part: Partial<Phase> = {},
+): Phase {
   return makePhase(newId, { kind, action, full, short, ...part });
 }
 
@@ -69,9 +76,7 @@ export const turningTheLighthouse: Movement = (newId, part) =>
     leastRounds: 2,
     mostRounds: 6,
     cautions: ['twist'],
-    teach: spokenLines(newId, [
-      ['Turning the lighthouse. Turn from the waist, and keep the knees over the feet.', 2],
-    ]),
+    teach: spokenLines(newId, [['Turning the lighthouse. Turn from the waist, and keep the knees over the feet.', 2]]),
     lastRoundLine: 'Last one each side.',
     pattern: [
       phase(newId, 'in', 'turn {side}', 'Breathe in, turn the light to the {side}.', 'In, to the {side}.'),

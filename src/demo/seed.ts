@@ -13,7 +13,12 @@ import { DEMO_STUDIO, demoClasses } from './classes';
 /** What the demo take was made to be: see `scripts/make-demo-take.ts`. */
 export interface DemoTruth {
   readonly lengthSeconds: number;
-  readonly said: readonly { readonly cueId: string | null; readonly text: string; readonly startSeconds: number; readonly endSeconds: number }[];
+  readonly said: readonly {
+    readonly cueId: string | null;
+    readonly text: string;
+    readonly startSeconds: number;
+    readonly endSeconds: number;
+  }[];
   readonly skipped: readonly string[];
   /** Stretches of speech that the level of its sound shows. */
   readonly speech: readonly Interval[];
@@ -37,6 +42,12 @@ export async function seedDemo(db: Database): Promise<void> {
     const captions = readCaptions(takeFile('.vtt'));
     if (!captions.ok) throw new Error(`the demo captions cannot be read: ${captions.problem.code}`);
     const evidence = { captions: captions.value.captions, speech: truth.speech, lengthSeconds: truth.lengthSeconds };
-    await insertTake(db, studio.id, { classId: stored.id, name: 'Monday, before the ferry', plan, evidence, reading: readTake(timeline, evidence) });
+    await insertTake(db, studio.id, {
+      classId: stored.id,
+      name: 'Monday, before the ferry',
+      plan,
+      evidence,
+      reading: readTake(timeline, evidence),
+    });
   }
 }

@@ -2,7 +2,10 @@ import type { FitChange, Loosening, NotFitted } from '@/core/pacing';
 import { formatClock, formatExactClock } from '@/core/units';
 
 /** What a fit would change, as a row: what, from, to. */
-export function changeWords(change: FitChange, nameOf: (stepId: string) => string): { what: string; from: string; to: string } {
+export function changeWords(
+  change: FitChange,
+  nameOf: (stepId: string) => string,
+): { what: string; from: string; to: string } {
   const what = change.stepId === null ? 'The breath, at the opening' : nameOf(change.stepId);
   if (change.what === 'breath') return { what, from: `${change.from.toFixed(1)} s`, to: `${change.to.toFixed(1)} s` };
   if (change.what === 'quiet') return { what, from: formatExactClock(change.from), to: formatExactClock(change.to) };
@@ -16,9 +19,12 @@ function rounds(count: number): string {
 /** Why nothing fits. */
 export function whyNot(fit: NotFitted, targetSeconds: number): string {
   const target = formatClock(targetSeconds);
-  if (fit.reason === 'below-reach') return `${target} is shorter than this class can be: the shortest is ${formatClock(fit.shortestSeconds)}.`;
-  if (fit.reason === 'above-reach') return `${target} is longer than this class can be: the longest is ${formatClock(fit.longestSeconds)}.`;
-  const nearest = fit.nearestSeconds === null ? '' : ` The nearest that can be had is ${formatClock(fit.nearestSeconds)}.`;
+  if (fit.reason === 'below-reach')
+    return `${target} is shorter than this class can be: the shortest is ${formatClock(fit.shortestSeconds)}.`;
+  if (fit.reason === 'above-reach')
+    return `${target} is longer than this class can be: the longest is ${formatClock(fit.longestSeconds)}.`;
+  const nearest =
+    fit.nearestSeconds === null ? '' : ` The nearest that can be had is ${formatClock(fit.nearestSeconds)}.`;
   return `No whole rounds land on ${target}.${nearest} A quiet that may stretch, or a breath that is not pinned, would close the gap.`;
 }
 

@@ -7,7 +7,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   // plans
   'not-a-plan': () => 'This is not a class plan of Calm Count. Export one with “Plan (JSON)” to see the form.',
   'no-version': () => 'The plan carries no version number.',
-  'newer-version': (f) => `The plan was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
+  'newer-version': (f) =>
+    `The plan was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
   'too-large': (f) => `The file is larger than ${f.megabytes} MB. A class plan is far smaller.`,
   'empty-file': () => 'The file is empty.',
   'not-json': () => 'The file is not readable JSON. It may have been cut short.',
@@ -33,7 +34,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'id-twice': (f) => `The id “${f.id}” is used twice.`,
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
   // caption files
-  'caption-file-too-large': (f) => `The caption file is larger than ${f.megabytes} MB. Four hours of captions are far smaller.`,
+  'caption-file-too-large': (f) =>
+    `The caption file is larger than ${f.megabytes} MB. Four hours of captions are far smaller.`,
   'not-text-file': () => 'This is not a text file. Bring WebVTT or SRT captions.',
   'no-captions': () => 'No captions could be found in the file. Bring WebVTT or SRT captions.',
   'too-many-captions': (f) => `The file holds more than ${f.most} captions.`,

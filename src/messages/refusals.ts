@@ -1,7 +1,10 @@
 /** What the server says when it refuses: what happened, what is safe, what to do. */
 export const REFUSALS = {
   'not-json': { title: 'Not JSON', detail: 'The request held no readable JSON. Nothing was changed.' },
-  'bad-request': { title: 'Values out of bounds', detail: 'Some values are missing or out of bounds. Nothing was changed.' },
+  'bad-request': {
+    title: 'Values out of bounds',
+    detail: 'Some values are missing or out of bounds. Nothing was changed.',
+  },
   'bad-plan': { title: 'The plan cannot be saved', detail: 'The plan has values out of bounds. Nothing was changed.' },
   'bad-reading': { title: 'The reading cannot be saved', detail: 'The reading is not in order. Nothing was changed.' },
   'no-class': { title: 'No such class', detail: 'There is no such class on the shelf. It may have been removed.' },
@@ -12,10 +15,14 @@ export const REFUSALS = {
   },
   'database-away': {
     title: 'The database is away',
-    detail: 'The database does not answer at the moment. What you typed is kept in this browser and saved when it is back.',
+    detail:
+      'The database does not answer at the moment. What you typed is kept in this browser and saved when it is back.',
   },
   'no-studio': { title: 'No studio', detail: 'The database holds no studio yet. Run ./start, which puts the demo in.' },
-  fault: { title: 'Something went wrong', detail: 'Something went wrong on the server. Nothing was changed; try again.' },
+  fault: {
+    title: 'Something went wrong',
+    detail: 'Something went wrong on the server. Nothing was changed; try again.',
+  },
 } as const;
 
 export type RefusalCode = keyof typeof REFUSALS;

@@ -34,7 +34,12 @@ export async function addClass(who: Asking, request: NewClassRequest): Promise<C
 async function planFor(who: Asking, request: NewClassRequest): Promise<unknown> {
   if (request.from === 'plan') return request.plan;
   if (request.from === 'nothing') {
-    return emptyPlan(randomUUID, request.title ?? 'New class', request.targetSeconds ?? 600, request.breathSeconds ?? 9);
+    return emptyPlan(
+      randomUUID,
+      request.title ?? 'New class',
+      request.targetSeconds ?? 600,
+      request.breathSeconds ?? 9,
+    );
   }
   const { plan } = await openClass(who, request.classId ?? '');
   const copy: ClassPlan = copyPlan(randomUUID, plan);
@@ -42,7 +47,12 @@ async function planFor(who: Asking, request: NewClassRequest): Promise<unknown> 
 }
 
 /** Saves a plan on top of the revision it started from. @throws Refusal 409 with what is stored when that is newer. */
-export async function saveClass(who: Asking, id: string, baseRevision: number, raw: unknown): Promise<{ revision: number }> {
+export async function saveClass(
+  who: Asking,
+  id: string,
+  baseRevision: number,
+  raw: unknown,
+): Promise<{ revision: number }> {
   const saved = judged(raw);
   await openClass(who, id);
   const stored = await updateClass(who.db, who.studio.id, id, baseRevision, saved);

@@ -18,8 +18,18 @@ export class Refusal extends Error {
 
   toResponse(): Response {
     const { title, detail } = REFUSALS[this.code];
-    const problem: Problem = { type: 'about:blank', title, status: this.status, detail, code: this.code, issues: this.issues };
-    return Response.json({ ...problem, ...this.extra }, { status: this.status, headers: { 'content-type': PROBLEM_TYPE } });
+    const problem: Problem = {
+      type: 'about:blank',
+      title,
+      status: this.status,
+      detail,
+      code: this.code,
+      issues: this.issues,
+    };
+    return Response.json(
+      { ...problem, ...this.extra },
+      { status: this.status, headers: { 'content-type': PROBLEM_TYPE } },
+    );
   }
 }
 
@@ -34,19 +44,38 @@ export async function answer(work: () => Promise<unknown>, status = 200): Promis
   } catch (error) {
     if (error instanceof Refusal) return error.toResponse();
     if (isDatabaseAway(error)) return new Refusal(503, 'database-away').toResponse();
-    console.error(JSON.stringify({ level: 'error', message: String(error), stack: error instanceof Error ? error.stack : undefined }));
+    console.error(
+      JSON.stringify({
+        level: 'error',
+        message: String(error),
+        stack: error instanceof Error ? error.stack : undefined,
+      }),
+    );
     return new Refusal(500, 'fault').toResponse();
   }
 }
 
-const CONNECTION_CODES = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT', '57P01', '57P02', '57P03', '08006', '08003', '08001']);
+const CONNECTION_CODES = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOENT',
+  '57P01',
+  '57P02',
+  '57P03',
+  '08006',
+  '08003',
+  '08001',
+]);
 
 /** Whether an error, or what caused it, is a lost connection to PostgreSQL. */
 export function isDatabaseAway(error: unknown): boolean {
   for (let at: unknown = error; at instanceof Error; at = at.cause) {
     const { code } = at as { code?: string };
     if (code !== undefined && CONNECTION_CODES.has(code)) return true;
-    if (/Connection terminated|connection timeout|timeout exceeded when trying to connect/i.test(at.message)) return true;
+    if (/Connection terminated|connection timeout|timeout exceeded when trying to connect/i.test(at.message))
+      return true;
     if (at instanceof AggregateError && at.errors.some(isDatabaseAway)) return true;
   }
   return false;
@@ -66,6 +95,10 @@ export async function readBody<Value>(request: Request, schema: Schema<Value>): 
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const inner = error.inner.length > 0 ? error.inner : [error];
-    throw new Refusal(422, 'bad-request', inner.slice(0, 50).map((one) => ({ code: 'bad-value', at: one.path ?? '', facts: {} })));
+    throw new Refusal(
+      422,
+      'bad-request',
+      inner.slice(0, 50).map((one) => ({ code: 'bad-value', at: one.path ?? '', facts: {} })),
+    );
   }
 }

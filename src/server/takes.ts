@@ -3,7 +3,15 @@ import { UUID } from '@/api/takes';
 import type { Evidence } from '@/core/align';
 import { checkReading, correct, type Corrections } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
-import { findTake, insertTake, listTakes, removeTake, updateReading, type StoredTake, type TakeSummary } from '@/db/queries/takes';
+import {
+  findTake,
+  insertTake,
+  listTakes,
+  removeTake,
+  updateReading,
+  type StoredTake,
+  type TakeSummary,
+} from '@/db/queries/takes';
 import { judged, openClass } from './classes';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
@@ -30,12 +38,23 @@ export async function addTake(
   await openClass(who, classId);
   const checked = checkReading(reading);
   if (!checked.ok) throw new Refusal(422, 'bad-reading', checked.problem);
-  const taken = { classId, name, plan: judged(plan).plan, evidence, reading: correct(checked.value, expandPlan(judged(plan).plan), {}, evidence.lengthSeconds) };
+  const taken = {
+    classId,
+    name,
+    plan: judged(plan).plan,
+    evidence,
+    reading: correct(checked.value, expandPlan(judged(plan).plan), {}, evidence.lengthSeconds),
+  };
   return { id: await insertTake(who.db, who.studio.id, taken) };
 }
 
 /** Replaces the corrections of a take and works its figures out again. @throws Refusal 409 when another save came first. */
-export async function correctTake(who: Asking, id: string, baseRevision: number, corrections: Corrections): Promise<SavedReading> {
+export async function correctTake(
+  who: Asking,
+  id: string,
+  baseRevision: number,
+  corrections: Corrections,
+): Promise<SavedReading> {
   const take = await openTake(who, id);
   const reading = correct(take.reading, expandPlan(take.plan), corrections, take.evidence.lengthSeconds);
   const revision = await updateReading(who.db, who.studio.id, id, baseRevision, { reading, corrections });

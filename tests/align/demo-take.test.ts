@@ -15,7 +15,8 @@ import type { DemoTruth } from '@/demo/seed';
 
 const folder = mkdtempSync(join(tmpdir(), 'calm-take-'));
 afterAll(() => rmSync(folder, { recursive: true }));
-const file = (ending: string): string => new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url).pathname;
+const file = (ending: string): string =>
+  new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url).pathname;
 const truth = JSON.parse(readFileSync(file('.truth.json'), 'utf8')) as DemoTruth;
 const timeline = expandPlan(demoClasses()[0].plan);
 
@@ -48,14 +49,22 @@ describe('the demo take', () => {
 
   it.each(cases)('read by %s finds what was said when', (name, evidence, share) => {
     const reading = readTake(timeline, { ...evidence, lengthSeconds: truth.lengthSeconds });
-    const onsets = new Map(truth.said.flatMap((line) => (line.cueId === null ? [] : [[line.cueId, line.startSeconds] as const])));
-    const near = reading.cues.filter((cue) => cue.saidAtSeconds !== null && Math.abs(cue.saidAtSeconds - (onsets.get(cue.id) ?? Infinity)) <= 0.3);
-    console.log(`demo take by ${name}: ${((100 * near.length) / onsets.size).toFixed(1)} % of ${onsets.size} cues within 0.3 s`);
+    const onsets = new Map(
+      truth.said.flatMap((line) => (line.cueId === null ? [] : [[line.cueId, line.startSeconds] as const])),
+    );
+    const near = reading.cues.filter(
+      (cue) => cue.saidAtSeconds !== null && Math.abs(cue.saidAtSeconds - (onsets.get(cue.id) ?? Infinity)) <= 0.3,
+    );
+    console.log(
+      `demo take by ${name}: ${((100 * near.length) / onsets.size).toFixed(1)} % of ${onsets.size} cues within 0.3 s`,
+    );
     expect(near.length / onsets.size).toBeGreaterThanOrEqual(share);
     expect(reading.cues.filter((cue) => cue.status === 'skipped').map((cue) => cue.id)).toEqual([...truth.skipped]);
     const remarks = truth.said.filter((line) => line.cueId === null);
     expect(reading.remarks.length).toBe(remarks.length);
     // A remark inside a merged caption is timed by the caption's length shared out.
-    remarks.forEach((remark, index) => expect(Math.abs(reading.remarks[index].startSeconds - remark.startSeconds)).toBeLessThan(1));
+    remarks.forEach((remark, index) =>
+      expect(Math.abs(reading.remarks[index].startSeconds - remark.startSeconds)).toBeLessThan(1),
+    );
   });
 });

@@ -12,9 +12,15 @@ import { randomPlan } from '../support/random-plan';
 const odd = {
   ...demoClasses()[0].plan,
   title: 'a --> b',
-  sections: demoClasses()[0].plan.sections.map((section, index) => (index === 0 ? { ...section, title: 'Chapter --> <b>& 🌊 مرحبا' } : section)),
+  sections: demoClasses()[0].plan.sections.map((section, index) =>
+    index === 0 ? { ...section, title: 'Chapter --> <b>& 🌊 مرحبا' } : section,
+  ),
 };
-const plans = [...demoClasses().map((demo) => demo.plan), odd, ...[1, 2, 3, 4, 5, 6].map((seed) => randomPlan(new Chance(seed), { steps: 18, breathTenths: 4, choicesAtMost: 5 }))];
+const plans = [
+  ...demoClasses().map((demo) => demo.plan),
+  odd,
+  ...[1, 2, 3, 4, 5, 6].map((seed) => randomPlan(new Chance(seed), { steps: 18, breathTenths: 4, choicesAtMost: 5 })),
+];
 
 describe.each(plans.map((plan) => [plan.title, plan] as const))('%s, read by others', (_, plan) => {
   const timeline = expandPlan(plan);

@@ -25,7 +25,10 @@ describe('the fit beside HiGHS, an exact mixed-integer solver', () => {
       }
       feasible++;
       expect(ours.proven, `seed ${seed}`).toBe(true);
-      expect(Math.abs(ours.choice.cost / 1e9 - theirs), `seed ${seed}: ours ${ours.choice.cost / 1e9}, HiGHS ${theirs}`).toBeLessThan(2e-6);
+      expect(
+        Math.abs(ours.choice.cost / 1e9 - theirs),
+        `seed ${seed}: ours ${ours.choice.cost / 1e9}, HiGHS ${theirs}`,
+      ).toBeLessThan(2e-6);
       const fit = fitPlan(plan, target);
       if (!fit.feasible) throw new Error(`seed ${seed}: solve found a fit and fitPlan did not`);
       const applied = fit.edit ? applyEdit(plan, fit.edit) : null;

@@ -115,7 +115,10 @@ const GOOD: readonly (readonly [string, unknown])[] = [
 
 describe('docs/plan.schema.json and the schema at the door', () => {
   it('both take every demo class and random plans', () => {
-    const plans = [...demoClasses().map((demo) => demo.plan), ...[1, 2, 3, 4, 5].map((seed) => randomPlan(new Chance(seed), { steps: 20, breathTenths: 5, choicesAtMost: 5 }))];
+    const plans = [
+      ...demoClasses().map((demo) => demo.plan),
+      ...[1, 2, 3, 4, 5].map((seed) => randomPlan(new Chance(seed), { steps: 20, breathTenths: 5, choicesAtMost: 5 })),
+    ];
     for (const plan of plans) {
       expect(byJsonSchema(plan), JSON.stringify(byJsonSchema.errors)).toBe(true);
       expect(byYup(plan)).toBe(true);

@@ -14,7 +14,10 @@ const folder = mkdtempSync(join(tmpdir(), 'calm-speech-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const SPEAKERS: readonly { readonly name: string; readonly speak: (text: string, file: string) => void }[] = [
-  { name: 'espeak-ng', speak: (text, file) => execFileSync('espeak-ng', ['-v', 'en-gb', '-s', '140', '-w', file, '--', text]) },
+  {
+    name: 'espeak-ng',
+    speak: (text, file) => execFileSync('espeak-ng', ['-v', 'en-gb', '-s', '140', '-w', file, '--', text]),
+  },
   { name: 'flite', speak: (text, file) => execFileSync('flite', ['-voice', 'slt', '-t', text, '-o', file]) },
 ];
 
@@ -31,7 +34,8 @@ function correlation(a: readonly number[], b: readonly number[]): number {
   const mean = (list: readonly number[]): number => list.reduce((sum, value) => sum + value, 0) / list.length;
   const [ma, mb] = [mean(a), mean(b)];
   const cross = a.reduce((sum, value, index) => sum + (value - ma) * (b[index] - mb), 0);
-  const spread = (list: readonly number[], m: number): number => Math.sqrt(list.reduce((sum, value) => sum + (value - m) ** 2, 0));
+  const spread = (list: readonly number[], m: number): number =>
+    Math.sqrt(list.reduce((sum, value) => sum + (value - m) ** 2, 0));
   return cross / (spread(a, ma) * spread(b, mb));
 }
 
@@ -46,7 +50,8 @@ describe.each(SPEAKERS)('speaking time beside $name', ({ name, speak }) => {
     const weights = CLASS_LINES.map(lineWeight);
     // The rate that makes relative errors smallest in the least-squares sense.
     const ratios = weights.map((weight, index) => weight / measured[index]);
-    const secondsPerSyllable = ratios.reduce((sum, ratio) => sum + ratio, 0) / ratios.reduce((sum, ratio) => sum + ratio * ratio, 0);
+    const secondsPerSyllable =
+      ratios.reduce((sum, ratio) => sum + ratio, 0) / ratios.reduce((sum, ratio) => sum + ratio * ratio, 0);
     const errors = ratios.map((ratio) => Math.abs(ratio * secondsPerSyllable - 1));
     const meanError = errors.reduce((sum, error) => sum + error, 0) / errors.length;
     const r = correlation(weights, measured);

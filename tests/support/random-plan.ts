@@ -77,7 +77,9 @@ function randomMovement(chance: Chance, newId: () => string, choicesAtMost: numb
       makePhase(newId, { kind: 'in' }),
       ...(chance.yes(0.3) ? [makePhase(newId, { kind: 'rest', share: null, seconds: 1.5 })] : []),
       makePhase(newId, { kind: 'out' }),
-      ...(chance.yes(0.2) ? [makePhase(newId, { kind: 'in', share: 0.4 }), makePhase(newId, { kind: 'out', share: 0.6 })] : []),
+      ...(chance.yes(0.2)
+        ? [makePhase(newId, { kind: 'in', share: 0.4 }), makePhase(newId, { kind: 'out', share: 0.6 })]
+        : []),
     ],
   });
 }

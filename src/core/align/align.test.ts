@@ -20,15 +20,22 @@ const timeline = expandPlan({
       makeMovement(newId, 'Lamp', {
         preferredRounds: 5,
         rounds: 5,
-        pattern: [makePhase(newId, { kind: 'in', full: 'Breathe in, the lamp goes up.' }), makePhase(newId, { kind: 'out', full: 'Breathe out, set it down.' })],
+        pattern: [
+          makePhase(newId, { kind: 'in', full: 'Breathe in, the lamp goes up.' }),
+          makePhase(newId, { kind: 'out', full: 'Breathe out, set it down.' }),
+        ],
       }),
     ]),
   ],
 });
 const said = (skip: readonly number[] = [], at: (seconds: number) => number = (seconds) => seconds) =>
-  timeline.cues.filter((_, index) => !skip.includes(index)).map((cue) => ({ startSeconds: at(cue.startSeconds), endSeconds: at(cue.endSeconds), text: cue.text }));
-const read = (captions: ReturnType<typeof said> | null, speech: ReturnType<typeof said> | null = null) => alignTake(timeline, { captions, speech, lengthSeconds: null });
-const ids = (skip: readonly number[] = []): string[] => timeline.cues.filter((_, index) => !skip.includes(index)).map((cue) => cue.id);
+  timeline.cues
+    .filter((_, index) => !skip.includes(index))
+    .map((cue) => ({ startSeconds: at(cue.startSeconds), endSeconds: at(cue.endSeconds), text: cue.text }));
+const read = (captions: ReturnType<typeof said> | null, speech: ReturnType<typeof said> | null = null) =>
+  alignTake(timeline, { captions, speech, lengthSeconds: null });
+const ids = (skip: readonly number[] = []): string[] =>
+  timeline.cues.filter((_, index) => !skip.includes(index)).map((cue) => cue.id);
 
 describe('aligning captions', () => {
   it('finds every cue of a take that keeps to the plan', () => {
@@ -42,19 +49,26 @@ describe('aligning captions', () => {
     const late = (seconds: number): number => 95 + seconds * 1.15;
     const { found } = read(said([], late));
     expect(found.length).toBe(timeline.cues.length);
-    found.forEach((cue, index) => expect(Math.abs(cue.startSeconds - late(timeline.cues[index].startSeconds))).toBeLessThan(0.3));
+    found.forEach((cue, index) =>
+      expect(Math.abs(cue.startSeconds - late(timeline.cues[index].startSeconds))).toBeLessThan(0.3),
+    );
   });
 
   it('takes repeated short cues from the right breath when some are skipped', () => {
     const skip = [7, 10];
     const { found } = read(said(skip));
     expect(found.map((cue) => cue.cueId)).toEqual(ids(skip));
-    for (const cue of found) expect(cue.startSeconds).toBeCloseTo(timeline.cues.find((one) => one.id === cue.cueId)?.startSeconds ?? 0, 1);
+    for (const cue of found)
+      expect(cue.startSeconds).toBeCloseTo(timeline.cues.find((one) => one.id === cue.cueId)?.startSeconds ?? 0, 1);
   });
 
   it('bears wrong words, merged and split captions', () => {
     const [a, b, c, ...rest] = said();
-    const merged = { startSeconds: a.startSeconds, endSeconds: b.endSeconds, text: 'let the solders hang from the neck like wet robe feet a hands with apart and the niece easy' };
+    const merged = {
+      startSeconds: a.startSeconds,
+      endSeconds: b.endSeconds,
+      text: 'let the solders hang from the neck like wet robe feet a hands with apart and the niece easy',
+    };
     const middle = (c.startSeconds + c.endSeconds) / 2;
     const split = [
       { startSeconds: c.startSeconds, endSeconds: middle, text: 'stay within about seventy' },
@@ -75,7 +89,9 @@ describe('aligning captions', () => {
   });
 
   it('finds nothing in a take of another class', () => {
-    const { found, remarks } = read([{ startSeconds: 5, endSeconds: 9, text: 'tonight we shall mend a bicycle tyre instead' }]);
+    const { found, remarks } = read([
+      { startSeconds: 5, endSeconds: 9, text: 'tonight we shall mend a bicycle tyre instead' },
+    ]);
     expect(found).toEqual([]);
     expect(remarks.length).toBe(1);
   });
@@ -91,8 +107,8 @@ describe('aligning sound', () => {
 
   it('notices a skipped line and an added remark', () => {
     const speech = said([1]);
-    const gap = timeline.cues[2].endSeconds + 0.4;
-    speech.splice(2, 0, { startSeconds: gap, endSeconds: gap + 1.9, text: '' });
+    const gap = timeline.cues[2].endSeconds + 1.4;
+    speech.splice(2, 0, { startSeconds: gap, endSeconds: gap + 1, text: '' });
     const { found, remarks } = read(null, speech);
     expect(found.map((cue) => cue.cueId)).not.toContain(timeline.cues[1].id);
     expect(remarks.map((remark) => [remark.startSeconds, remark.text])).toEqual([[gap, null]]);
@@ -115,7 +131,9 @@ describe('aligning sound', () => {
 
   it('has nothing to say of nothing', () => {
     expect(alignTake(timeline, { captions: null, speech: [], lengthSeconds: 10 })).toEqual({ found: [], remarks: [] });
-    expect(alignTake({ ...timeline, cues: [] }, { captions: null, speech: said(), lengthSeconds: 10 }).found).toEqual([]);
+    expect(alignTake({ ...timeline, cues: [] }, { captions: null, speech: said(), lengthSeconds: 10 }).found).toEqual(
+      [],
+    );
   });
 });
 

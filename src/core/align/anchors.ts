@@ -17,7 +17,8 @@ export function findAnchors(planned: readonly PlannedWord[], heard: readonly Hea
   const pairs: Anchor[] = [];
   for (const [run, at] of inPlan) {
     const there = inTake.get(run);
-    if (there !== undefined) pairs.push({ plannedSeconds: planned[at].seconds, takenSeconds: heard[there].startSeconds });
+    if (there !== undefined)
+      pairs.push({ plannedSeconds: planned[at].seconds, takenSeconds: heard[there].startSeconds });
   }
   pairs.sort((a, b) => a.plannedSeconds - b.plannedSeconds);
   return longestRising(pairs);

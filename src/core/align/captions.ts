@@ -47,9 +47,14 @@ interface Span {
 }
 
 /** For each cue with a word matched, where it lies and how much of it was heard. Stray far matches are left off. */
-function cueSpans(cues: readonly Cue[], planned: readonly PlannedWord[], heard: readonly HeardWord[], matched: Int32Array): Span[] {
+function cueSpans(
+  cues: readonly Cue[],
+  planned: readonly PlannedWord[],
+  heard: readonly HeardWord[],
+  matched: Int32Array,
+): Span[] {
   const spans: Span[] = [];
-  for (let from = 0; from < planned.length; ) {
+  for (let from = 0; from < planned.length;) {
     let to = from;
     while (to < planned.length && planned[to].cue === planned[from].cue) to++;
     const span = spanOf(cues[planned[from].cue], planned.slice(from, to), heard, matched.subarray(from, to));
@@ -59,7 +64,12 @@ function cueSpans(cues: readonly Cue[], planned: readonly PlannedWord[], heard: 
   return spans;
 }
 
-function spanOf(cue: Cue, words: readonly PlannedWord[], heard: readonly HeardWord[], matched: Int32Array): Span | null {
+function spanOf(
+  cue: Cue,
+  words: readonly PlannedWord[],
+  heard: readonly HeardWord[],
+  matched: Int32Array,
+): Span | null {
   const lasts = cue.endSeconds - cue.startSeconds;
   const places = [...matched.keys()].filter((place) => matched[place] >= 0);
   if (places.length === 0) return null;
@@ -129,12 +139,18 @@ function rescueShortCues(
     if (said.has(index) || length > 2) return;
     const when = expected(cue.startSeconds);
     const at = heard.findIndex(
-      (word, place) => !used[place] && Math.abs(word.startSeconds - when) < RESCUE_SECONDS && runLength(heard, used, place) <= length,
+      (word, place) =>
+        !used[place] && Math.abs(word.startSeconds - when) < RESCUE_SECONDS && runLength(heard, used, place) <= length,
     );
     if (at < 0 || (at > 0 && !used[at - 1] && heard[at].startSeconds - heard[at - 1].endSeconds < REMARK_GAP)) return;
     const last = at + runLength(heard, used, at) - 1;
     used.fill(1, at, last + 1);
-    rescued.push({ cueId: cue.id, startSeconds: heard[at].startSeconds, endSeconds: heard[last].endSeconds, confidence: 0.4 });
+    rescued.push({
+      cueId: cue.id,
+      startSeconds: heard[at].startSeconds,
+      endSeconds: heard[last].endSeconds,
+      confidence: 0.4,
+    });
   });
   return rescued;
 }
@@ -161,7 +177,7 @@ function foundCue(cues: readonly Cue[], span: Span): FoundCue {
 /** What was heard and belongs to no cue, with the captions' own wording. */
 function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], used: Uint8Array): Remark[] {
   const remarks: Remark[] = [];
-  for (let at = 0; at < heard.length; ) {
+  for (let at = 0; at < heard.length;) {
     if (used[at]) {
       at++;
       continue;
@@ -180,11 +196,12 @@ function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], us
 /** The wording of heard words `[from, to)`: whole captions as they are written, parts word by word. */
 function wording(captions: readonly Caption[], heard: readonly HeardWord[], from: number, to: number): string {
   const parts: string[] = [];
-  for (let at = from; at < to; ) {
+  for (let at = from; at < to;) {
     const { caption } = heard[at];
     let end = at;
     while (end < to && heard[end].caption === caption) end++;
-    const whole = (at === 0 || heard[at - 1].caption !== caption) && (end === heard.length || heard[end].caption !== caption);
+    const whole =
+      (at === 0 || heard[at - 1].caption !== caption) && (end === heard.length || heard[end].caption !== caption);
     const words = heard.slice(at, end).map((word) => word.word);
     parts.push(whole ? captions[caption].text.replace(/\s+/g, ' ') : words.join(' '));
     at = end;

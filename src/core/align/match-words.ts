@@ -96,11 +96,16 @@ function bandsOf(
   });
 }
 
-function walkBack(planned: readonly PlannedWord[], heardCount: number, bands: readonly Band[], moves: readonly Uint8Array[]): Int32Array {
+function walkBack(
+  planned: readonly PlannedWord[],
+  heardCount: number,
+  bands: readonly Band[],
+  moves: readonly Uint8Array[],
+): Int32Array {
   const matched = new Int32Array(planned.length).fill(-1);
   let at = heardCount;
   let linked = false;
-  for (let row = planned.length - 1; row >= 0 && at > 0; ) {
+  for (let row = planned.length - 1; row >= 0 && at > 0;) {
     const { from, to } = bands[row];
     if (at > to && !linked) at = to;
     if (at <= from) {

@@ -18,7 +18,7 @@ const WITHIN_CUE_GAP: Seconds = 1.3;
 const SHARED_GAP: Seconds = 0.7;
 const WITHIN_REMARK_GAP: Seconds = 0.8;
 
-const COST = { skip: 2.6, remark: 1.5, remarkSecond: 0.25, gapAtMost: 3.2, lengthAtMost: 4, length: 4.5, joined: 0.4 };
+const COST = { skip: 2.6, remark: 1.5, remarkSecond: 0.25, gapAtMost: 3.2, lengthAtMost: 4, length: 3.2, joined: 0.3 };
 
 /** One possible match: cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
 interface Candidate {
@@ -39,7 +39,9 @@ export function alignSound(cues: readonly Cue[], speech: readonly Interval[]): A
     return { found: [], remarks: speech.map((stretch) => ({ ...stretch, text: null })) };
   }
   const first = bestPath(cues, speech, 1);
-  const rate = medianOf(first.map((match) => spoken(speech, match) / planned(cues, match)).filter((ratio) => ratio > 0.3 && ratio < 3));
+  const rate = medianOf(
+    first.map((match) => spoken(speech, match) / planned(cues, match)).filter((ratio) => ratio > 0.3 && ratio < 3),
+  );
   const path = bestPath(cues, speech, rate ?? 1);
   const used = new Uint8Array(speech.length);
   for (const match of path) used.fill(1, match.from, match.to);
@@ -54,7 +56,8 @@ function joined(stretches: readonly Interval[]): Remark[] {
   const remarks: Remark[] = [];
   for (const { startSeconds, endSeconds } of stretches) {
     const last = remarks.at(-1);
-    if (last && startSeconds - last.endSeconds < WITHIN_REMARK_GAP) remarks[remarks.length - 1] = { ...last, endSeconds };
+    if (last && startSeconds - last.endSeconds < WITHIN_REMARK_GAP)
+      remarks[remarks.length - 1] = { ...last, endSeconds };
     else remarks.push({ startSeconds, endSeconds, text: null });
   }
   return remarks;
@@ -93,7 +96,10 @@ function link(
 ): void {
   const first = cues[candidate.cueFrom];
   const start = speech[candidate.from].startSeconds;
-  let cost = COST.skip * candidate.cueFrom + remarks[candidate.from] + Math.min(COST.gapAtMost, Math.abs(start - first.startSeconds) / 20);
+  let cost =
+    COST.skip * candidate.cueFrom +
+    remarks[candidate.from] +
+    Math.min(COST.gapAtMost, Math.abs(start - first.startSeconds) / 20);
   for (let cueEnd = candidate.cueFrom; cueEnd >= Math.max(1, candidate.cueFrom - CUES_BACK); cueEnd--) {
     const last = cues[cueEnd - 1];
     const plannedGap = first.startSeconds - last.startSeconds;
@@ -146,7 +152,11 @@ function candidatesEnding(
   const cue = cues[cueTo - 1];
   const centre = cue.startSeconds * slowness;
   const reach = 45 + 0.2 * centre;
-  for (let from = firstFrom(speech, centre - reach); from < speech.length && speech[from].startSeconds < centre + reach; from++) {
+  for (
+    let from = firstFrom(speech, centre - reach);
+    from < speech.length && speech[from].startSeconds < centre + reach;
+    from++
+  ) {
     for (let to = from + 1; to <= Math.min(speech.length, from + STRETCHES_A_CUE); to++) {
       if (to > from + 1 && speech[to - 1].startSeconds - speech[to - 2].endSeconds > WITHIN_CUE_GAP) break;
       made.push(candidate(cues, speech, { cueFrom: cueTo - 1, cueTo, from, to }, rate));

@@ -11,7 +11,12 @@ import {
   type PhaseLength,
 } from '.';
 
-const phase = (kind: PhaseLength['kind'], part: Partial<PhaseLength> = {}): PhaseLength => ({ kind, share: null, seconds: null, ...part });
+const phase = (kind: PhaseLength['kind'], part: Partial<PhaseLength> = {}): PhaseLength => ({
+  kind,
+  share: null,
+  seconds: null,
+  ...part,
+});
 const pace = { breathSeconds: 9, inShare: 0.45 };
 
 describe('a breath pattern', () => {

@@ -50,6 +50,7 @@ export function roundMilliseconds(pattern: readonly PhaseLength[], pace: Pace): 
 
 /** Breaths a minute at a breath of `breathSeconds`. @throws RangeError unless it is above 0. */
 export function breathsPerMinute(breathSeconds: Seconds): number {
-  if (!(breathSeconds > 0)) throw new RangeError(`breathsPerMinute: breathSeconds must be above 0, got ${breathSeconds}`);
+  if (!(breathSeconds > 0))
+    throw new RangeError(`breathsPerMinute: breathSeconds must be above 0, got ${breathSeconds}`);
   return 60 / breathSeconds;
 }

@@ -7,7 +7,10 @@ import { placeAt, projectedSeconds, READY, transition, type Effect, type Perform
 const timeline = expandPlan(demoClasses()[0].plan);
 
 /** Plays `[kind, now]` events; gives the last state and every effect. */
-function play(events: readonly (readonly [PerformanceEvent['kind'], number])[]): { state: Performance; effects: Effect[] } {
+function play(events: readonly (readonly [PerformanceEvent['kind'], number])[]): {
+  state: Performance;
+  effects: Effect[];
+} {
   let state = READY;
   const effects: Effect[] = [];
   for (const [kind, now] of events) {
@@ -27,38 +30,63 @@ describe('performing', () => {
   });
 
   it('stands still while held, and ends that much later', () => {
-    const { state } = play([['start', 0], ['hold', 20], ['go-on', 50]]);
+    const { state } = play([
+      ['start', 0],
+      ['hold', 20],
+      ['go-on', 50],
+    ]);
     expect(placeAt(state, timeline, 60)).toBe(30);
     expect(projectedSeconds(state, timeline, 60)).toBeCloseTo(timeline.runtimeSeconds + 30, 6);
   });
 
   it('goes to the next line and back to the one before', () => {
     const [first, second, third] = timeline.cues;
-    const { state } = play([['start', 0], ['next-line', 1], ['next-line', 2]]);
+    const { state } = play([
+      ['start', 0],
+      ['next-line', 1],
+      ['next-line', 2],
+    ]);
     expect(placeAt(state, timeline, 2)).toBe(third.startSeconds);
     const back = transition(timeline, state, { kind: 'line-back', now: 2.5 })[0];
     expect(placeAt(back, timeline, 2.5)).toBe(second.startSeconds);
-    const again = transition(timeline, transition(timeline, back, { kind: 'line-back', now: 3 })[0], { kind: 'line-back', now: 3.1 })[0];
+    const again = transition(timeline, transition(timeline, back, { kind: 'line-back', now: 3 })[0], {
+      kind: 'line-back',
+      now: 3.1,
+    })[0];
     expect(placeAt(again, timeline, 3.1)).toBe(first.startSeconds);
   });
 
   it('goes to the start of a line that has been running for a while', () => {
-    const { state } = play([['start', 0], ['line-back', 6]]);
+    const { state } = play([
+      ['start', 0],
+      ['line-back', 6],
+    ]);
     expect(placeAt(state, timeline, 6)).toBe(0);
   });
 
   it('moves by steps, held or running', () => {
-    const { state } = play([['start', 0], ['hold', 1], ['next-step', 2], ['next-step', 3]]);
+    const { state } = play([
+      ['start', 0],
+      ['hold', 1],
+      ['next-step', 2],
+      ['next-step', 3],
+    ]);
     expect([state.mode, state.placeSeconds]).toEqual(['held', timeline.steps[2].startSeconds]);
     const back = transition(timeline, state, { kind: 'step-back', now: 4 })[0];
     expect(back.placeSeconds).toBe(timeline.steps[1].startSeconds);
   });
 
   it('ends by itself, lets the screen sleep, and can start again', () => {
-    const { state, effects } = play([['start', 0], ['tick', timeline.runtimeSeconds + 1]]);
+    const { state, effects } = play([
+      ['start', 0],
+      ['tick', timeline.runtimeSeconds + 1],
+    ]);
     expect(state.mode).toBe('done');
     expect(effects.slice(-2)).toEqual([{ kind: 'keep-awake', on: false }, { kind: 'finished' }]);
-    expect(transition(timeline, state, { kind: 'start', now: 999 })[0]).toMatchObject({ mode: 'running', placeSeconds: 0 });
+    expect(transition(timeline, state, { kind: 'start', now: 999 })[0]).toMatchObject({
+      mode: 'running',
+      placeSeconds: 0,
+    });
   });
 
   it('does nothing before the start but start', () => {
@@ -68,15 +96,27 @@ describe('performing', () => {
   });
 
   it('never leaves the class, whatever is pressed', () => {
-    const kinds = fc.constantFrom<PerformanceEvent['kind']>('start', 'hold', 'go-on', 'next-line', 'line-back', 'next-step', 'step-back', 'tick');
+    const kinds = fc.constantFrom<PerformanceEvent['kind']>(
+      'start',
+      'hold',
+      'go-on',
+      'next-line',
+      'line-back',
+      'next-step',
+      'step-back',
+      'tick',
+    );
     fc.assert(
-      fc.property(fc.array(fc.tuple(kinds, fc.double({ min: 0, max: 60, noNaN: true })), { maxLength: 60 }), (presses) => {
-        let now = 0;
-        const { state } = play(presses.map(([kind, after]) => [kind, (now += after)] as const));
-        const place = placeAt(state, timeline, now);
-        expect(place).toBeGreaterThanOrEqual(0);
-        expect(place).toBeLessThanOrEqual(timeline.runtimeSeconds);
-      }),
+      fc.property(
+        fc.array(fc.tuple(kinds, fc.double({ min: 0, max: 60, noNaN: true })), { maxLength: 60 }),
+        (presses) => {
+          let now = 0;
+          const { state } = play(presses.map(([kind, after]) => [kind, (now += after)] as const));
+          const place = placeAt(state, timeline, now);
+          expect(place).toBeGreaterThanOrEqual(0);
+          expect(place).toBeLessThanOrEqual(timeline.runtimeSeconds);
+        },
+      ),
     );
   });
 });

@@ -19,12 +19,19 @@ export interface Performance {
   readonly startedSeconds: Seconds;
 }
 
-export type PerformanceEvent =
-  | { readonly kind: 'start' | 'hold' | 'go-on' | 'next-line' | 'line-back' | 'next-step' | 'step-back' | 'tick' | 'end'; readonly now: Seconds };
+export type PerformanceEvent = {
+  readonly kind: 'start' | 'hold' | 'go-on' | 'next-line' | 'line-back' | 'next-step' | 'step-back' | 'tick' | 'end';
+  readonly now: Seconds;
+};
 
 /** What the caller has to do; the machine does none of it. */
 export type Effect =
-  | { readonly kind: 'log'; readonly event: PerformanceEvent['kind']; readonly now: Seconds; readonly placeSeconds: Seconds }
+  | {
+      readonly kind: 'log';
+      readonly event: PerformanceEvent['kind'];
+      readonly now: Seconds;
+      readonly placeSeconds: Seconds;
+    }
   | { readonly kind: 'keep-awake'; readonly on: boolean }
   | { readonly kind: 'finished' };
 
@@ -55,25 +62,39 @@ export function transition(
   }
   if (state.mode === 'ready' || state.mode === 'done') return [state, []];
   if (event.kind === 'tick') {
-    return place >= timeline.runtimeSeconds && state.mode === 'running' ? finished(state, timeline, [log(place)]) : [state, []];
+    return place >= timeline.runtimeSeconds && state.mode === 'running'
+      ? finished(state, timeline, [log(place)])
+      : [state, []];
   }
   if (event.kind === 'end') return finished(state, timeline, [log(place)]);
   if (event.kind === 'hold') {
-    return state.mode === 'held' ? [state, []] : [{ ...state, mode: 'held', placeSeconds: place, sinceSeconds: now }, [log(place)]];
+    return state.mode === 'held'
+      ? [state, []]
+      : [{ ...state, mode: 'held', placeSeconds: place, sinceSeconds: now }, [log(place)]];
   }
   if (event.kind === 'go-on') {
-    return state.mode === 'running' ? [state, []] : [{ ...state, mode: 'running', placeSeconds: place, sinceSeconds: now }, [log(place)]];
+    return state.mode === 'running'
+      ? [state, []]
+      : [{ ...state, mode: 'running', placeSeconds: place, sinceSeconds: now }, [log(place)]];
   }
   const to = jump(timeline, place, event.kind);
   return [{ ...state, placeSeconds: to, sinceSeconds: now }, [log(to)]];
 }
 
-function finished(state: Performance, timeline: Timeline, effects: readonly Effect[]): readonly [Performance, readonly Effect[]] {
+function finished(
+  state: Performance,
+  timeline: Timeline,
+  effects: readonly Effect[],
+): readonly [Performance, readonly Effect[]] {
   const done: Performance = { ...state, mode: 'done', placeSeconds: timeline.runtimeSeconds };
   return [done, [...effects, { kind: 'keep-awake', on: false }, { kind: 'finished' }]];
 }
 
-function jump(timeline: Timeline, place: Seconds, kind: 'next-line' | 'line-back' | 'next-step' | 'step-back'): Seconds {
+function jump(
+  timeline: Timeline,
+  place: Seconds,
+  kind: 'next-line' | 'line-back' | 'next-step' | 'step-back',
+): Seconds {
   if (kind === 'next-line') return nextCue(timeline, place)?.startSeconds ?? place;
   if (kind === 'line-back') {
     const current = cueAt(timeline, place);

@@ -1,1 +1,9 @@
-export { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type PerformanceEvent } from './conductor';
+export {
+  placeAt,
+  projectedSeconds,
+  READY,
+  transition,
+  type Effect,
+  type Performance,
+  type PerformanceEvent,
+} from './conductor';

@@ -1,17 +1,38 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { layOutCaptions, readCaptions, readChapterList, readChapters, readSrt, readWebvtt, writeChapterList, writeChapters, writeSrt, writeWebvtt } from '.';
+import {
+  layOutCaptions,
+  readCaptions,
+  readChapterList,
+  readChapters,
+  readSrt,
+  readWebvtt,
+  writeChapterList,
+  writeChapters,
+  writeSrt,
+  writeWebvtt,
+} from '.';
 import { wrap } from './caption';
 
 const said = (startSeconds: number, endSeconds: number, text: string) => ({ startSeconds, endSeconds, text });
-const codesOf = (read: ReturnType<typeof readWebvtt>): string[] => (read.ok ? read.value.oddities.map((oddity) => `${oddity.at} ${oddity.code}`) : [read.problem.code]);
+const codesOf = (read: ReturnType<typeof readWebvtt>): string[] =>
+  read.ok ? read.value.oddities.map((oddity) => `${oddity.at} ${oddity.code}`) : [read.problem.code];
 
 describe('laying captions out', () => {
   it('never overlaps, never leaves a caption without length, and keeps the order and all the words', () => {
-    const line = fc.record({ start: fc.double({ min: 0, max: 200, noNaN: true }), length: fc.double({ min: 0, max: 12, noNaN: true }), text: fc.array(fc.constantFrom('in', 'out', 'and,', 'the', 'lighthouse.', 'x'.repeat(50)), { minLength: 1, maxLength: 40 }) });
+    const line = fc.record({
+      start: fc.double({ min: 0, max: 200, noNaN: true }),
+      length: fc.double({ min: 0, max: 12, noNaN: true }),
+      text: fc.array(fc.constantFrom('in', 'out', 'and,', 'the', 'lighthouse.', 'x'.repeat(50)), {
+        minLength: 1,
+        maxLength: 40,
+      }),
+    });
     fc.assert(
       fc.property(fc.array(line, { maxLength: 30 }), (lines) => {
-        const cues = lines.map(({ start, length, text }) => said(start, start + length, text.join(' '))).sort((a, b) => a.startSeconds - b.startSeconds);
+        const cues = lines
+          .map(({ start, length, text }) => said(start, start + length, text.join(' ')))
+          .sort((a, b) => a.startSeconds - b.startSeconds);
         const { captions } = layOutCaptions(cues);
         captions.forEach((caption, index) => {
           expect(caption.endSeconds).toBeGreaterThan(caption.startSeconds);
@@ -21,7 +42,9 @@ describe('laying captions out', () => {
           for (const row of rows) expect([...row].length).toBeLessThanOrEqual(38);
         });
         const letters = (text: string): string => text.replace(/\s/g, '');
-        expect(captions.map((caption) => letters(caption.text)).join('')).toBe(cues.map((cue) => letters(cue.text)).join(''));
+        expect(captions.map((caption) => letters(caption.text)).join('')).toBe(
+          cues.map((cue) => letters(cue.text)).join(''),
+        );
       }),
     );
   });
@@ -37,12 +60,22 @@ describe('laying captions out', () => {
   });
 
   it('breaks lines at sense', () => {
-    expect(wrap('Stay within about seventy per cent, and rest when you like.')).toEqual(['Stay within about seventy per cent,', 'and rest when you like.']);
+    expect(wrap('Stay within about seventy per cent, and rest when you like.')).toEqual([
+      'Stay within about seventy per cent,',
+      'and rest when you like.',
+    ]);
   });
 });
 
 describe('WebVTT and SRT', () => {
-  const text = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 60 }).filter((one) => one.trim() !== '' && !/[\u0000-\u001f\u007f-\u009f\u2028\u2029\ufeff]/.test(one) && !/<\/?(?:b|i|u|s|c|v)|\{\\/i.test(one));
+  const text = fc
+    .string({ unit: 'grapheme', minLength: 1, maxLength: 60 })
+    .filter(
+      (one) =>
+        one.trim() !== '' &&
+        !/[\u0000-\u001f\u007f-\u009f\u2028\u2029\ufeff]/.test(one) &&
+        !/<\/?(?:b|i|u|s|c|v)|\{\\/i.test(one),
+    );
 
   it('come back as they were written', () => {
     fc.assert(
@@ -50,8 +83,12 @@ describe('WebVTT and SRT', () => {
         const captions = texts.map((one, index) => said(index * 2, index * 2 + 1.5, one.trim()));
         const vtt = readWebvtt(writeWebvtt(captions));
         expect(vtt.ok && vtt.value).toEqual({ captions, oddities: [] });
-        const srt = readSrt(writeSrt(captions.map((caption) => ({ ...caption, text: caption.text.replaceAll('-->', '→') }))));
-        expect(srt.ok && srt.value.captions.map((caption) => caption.startSeconds)).toEqual(captions.map((caption) => caption.startSeconds));
+        const srt = readSrt(
+          writeSrt(captions.map((caption) => ({ ...caption, text: caption.text.replaceAll('-->', '→') }))),
+        );
+        expect(srt.ok && srt.value.captions.map((caption) => caption.startSeconds)).toEqual(
+          captions.map((caption) => caption.startSeconds),
+        );
       }),
     );
   });
@@ -107,13 +144,27 @@ describe('WebVTT and SRT', () => {
       'caption 2 overlap',
       'caption 5 out-of-order',
     ]);
-    expect(read.ok && read.value.captions.map((caption) => caption.text)).toEqual(['Breathe in', 'Breathe out', 'No blank line before me', 'Late to the file', 'Ends before it starts']);
+    expect(read.ok && read.value.captions.map((caption) => caption.text)).toEqual([
+      'Breathe in',
+      'Breathe out',
+      'No blank line before me',
+      'Late to the file',
+      'Ends before it starts',
+    ]);
   });
 
   it('reads a foreign SRT file with faults in its numbers, marks and hours', () => {
-    const file = '1\n00:00:01,000 --> 00:00:02,000\nOne\n\n3\n00:00:03.000 --> 00:00:04.000\nTwo\nlines\n\n00:05,000 --> 00:06,000\nThree\n';
+    const file =
+      '1\n00:00:01,000 --> 00:00:02,000\nOne\n\n3\n00:00:03.000 --> 00:00:04.000\nTwo\nlines\n\n00:05,000 --> 00:06,000\nThree\n';
     const read = readSrt(file);
-    expect(codesOf(read)).toEqual(['line 5 wrong-number', 'line 6 other-decimal-mark', 'line 6 other-decimal-mark', 'line 10 no-number', 'line 10 no-hours', 'line 10 no-hours']);
+    expect(codesOf(read)).toEqual([
+      'line 5 wrong-number',
+      'line 6 other-decimal-mark',
+      'line 6 other-decimal-mark',
+      'line 10 no-number',
+      'line 10 no-hours',
+      'line 10 no-hours',
+    ]);
     expect(read.ok && read.value.captions).toEqual([said(1, 2, 'One'), said(3, 4, 'Two\nlines'), said(5, 6, 'Three')]);
   });
 
@@ -133,7 +184,9 @@ describe('WebVTT and SRT', () => {
   });
 
   it('reports captions beyond four hours instead of losing them silently', () => {
-    expect(codesOf(readCaptions('WEBVTT\n\n00:01.000 --> 00:02.000\nin\n\n05:00:00.000 --> 05:00:01.000\nout\n'))).toEqual(['line 6 beyond-four-hours']);
+    expect(
+      codesOf(readCaptions('WEBVTT\n\n00:01.000 --> 00:02.000\nin\n\n05:00:00.000 --> 05:00:01.000\nout\n')),
+    ).toEqual(['line 6 beyond-four-hours']);
   });
 
   it('bounds the list of oddities', () => {

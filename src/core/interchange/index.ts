@@ -1,4 +1,11 @@
-export { CAPTION_LIMITS, layOutCaptions, type Caption, type CaptionsLaidOut, type CaptionsRead, type SaidLine } from './caption';
+export {
+  CAPTION_LIMITS,
+  layOutCaptions,
+  type Caption,
+  type CaptionsLaidOut,
+  type CaptionsRead,
+  type SaidLine,
+} from './caption';
 export { readChapters, writeChapters, type Chapter } from './chapters';
 export { readChapterList, writeChapterList, type ListedChapter } from './chapter-list';
 export { readCaptions } from './read-captions';

@@ -21,7 +21,10 @@ export function hullsOf(problem: FitProblem): readonly (readonly RoundsChoice[])
 function lowerHull(choices: readonly RoundsChoice[]): RoundsChoice[] {
   const hull: RoundsChoice[] = [];
   for (const choice of choices) {
-    while (hull.length >= 2 && slope(hull[hull.length - 2], hull[hull.length - 1]) >= slope(hull[hull.length - 2], choice)) {
+    while (
+      hull.length >= 2 &&
+      slope(hull[hull.length - 2], hull[hull.length - 1]) >= slope(hull[hull.length - 2], choice)
+    ) {
       hull.pop();
     }
     hull.push(choice);

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { applyEdit, emptyPlan, findStep, makeMovement, makeQuiet, makeSection, makeTalk, type ClassPlan, type Step } from '@/core/plan';
+import {
+  applyEdit,
+  emptyPlan,
+  findStep,
+  makeMovement,
+  makeQuiet,
+  makeSection,
+  makeTalk,
+  type ClassPlan,
+  type Step,
+} from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { enoughLoosenings, fitPlan, reachOf } from '.';
 
@@ -11,7 +21,8 @@ function planOf(targetSeconds: number, steps: Step[], pace: Partial<ClassPlan['p
   return { ...plan, pace: { ...plan.pace, ...pace }, sections: [makeSection(newId, 'main', steps)] };
 }
 
-const movement = (part: Parameters<typeof makeMovement>[2] = {}): Step => makeMovement(newId, 'Movement', { preferredRounds: 4, leastRounds: 2, mostRounds: 8, ...part });
+const movement = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
+  makeMovement(newId, 'Movement', { preferredRounds: 4, leastRounds: 2, mostRounds: 8, ...part });
 
 function fittedPlan(plan: ClassPlan): ClassPlan {
   const fit = fitPlan(plan);
@@ -22,7 +33,11 @@ function fittedPlan(plan: ClassPlan): ClassPlan {
 
 describe('fitting a class', () => {
   it('lands within half a second and says what it changed', () => {
-    const plan = planOf(150, [movement(), movement({ sides: 'alternate' }), makeQuiet(newId, 'Quiet', { preferredSeconds: 30, leastSeconds: 10, mostSeconds: 60 })]);
+    const plan = planOf(150, [
+      movement(),
+      movement({ sides: 'alternate' }),
+      makeQuiet(newId, 'Quiet', { preferredSeconds: 30, leastSeconds: 10, mostSeconds: 60 }),
+    ]);
     const fit = fitPlan(plan);
     expect(fit.feasible && Math.abs(fit.runtimeSeconds - 150)).toBeLessThan(0.5);
     expect(expandPlan(fittedPlan(plan)).runtimeSeconds).toBeCloseTo(fit.feasible ? fit.runtimeSeconds : 0, 6);
@@ -63,13 +78,22 @@ describe('fitting a class', () => {
   });
 
   it('keeps the closing breath inside the bounds too', () => {
-    const plan = planOf(250, [movement(), movement(), movement()], { closingRatio: 1.3, leastBreathSeconds: 7, mostBreathSeconds: 13 });
+    const plan = planOf(250, [movement(), movement(), movement()], {
+      closingRatio: 1.3,
+      leastBreathSeconds: 7,
+      mostBreathSeconds: 13,
+    });
     const { pace } = fittedPlan(plan);
     expect(pace.breathSeconds * pace.closingRatio).toBeLessThanOrEqual(13.0001);
   });
 
   it('says that a target lies below or above the reach, and what would be enough', () => {
-    const steps = [movement(), movement({ pinned: true }), makeQuiet(newId, 'Quiet', { preferredSeconds: 60, leastSeconds: 40, mostSeconds: 80 }), makeTalk(newId, 'Talk', ['Welcome.'])];
+    const steps = [
+      movement(),
+      movement({ pinned: true }),
+      makeQuiet(newId, 'Quiet', { preferredSeconds: 60, leastSeconds: 40, mostSeconds: 80 }),
+      makeTalk(newId, 'Talk', ['Welcome.']),
+    ];
     const plan = planOf(60, steps);
     const { shortestSeconds, longestSeconds } = reachOf(plan);
     const low = fitPlan(plan);
@@ -79,7 +103,10 @@ describe('fitting a class', () => {
     expect(high).toMatchObject({ feasible: false, reason: 'above-reach' });
     for (const target of [shortestSeconds - 20, longestSeconds + 20]) {
       const aimed = { ...plan, targetSeconds: target };
-      const loosened = applyEdit(aimed, { kind: 'together', edits: enoughLoosenings(aimed, target).map((one) => one.edit) });
+      const loosened = applyEdit(aimed, {
+        kind: 'together',
+        edits: enoughLoosenings(aimed, target).map((one) => one.edit),
+      });
       expect(loosened.ok && fitPlan(loosened.value.plan).feasible, `target ${target}`).toBe(true);
     }
   });

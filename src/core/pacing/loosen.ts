@@ -61,7 +61,13 @@ function proposalsFor(plan: ClassPlan, tooShort: boolean): Proposal[] {
 }
 
 function paceProposal(plan: ClassPlan, what: Loosening['what'], from: number, to: number, change: object): Proposal {
-  return { what, stepId: null, from, to, edit: { kind: 'set-plan', field: 'pace', value: { ...plan.pace, ...change } } };
+  return {
+    what,
+    stepId: null,
+    from,
+    to,
+    edit: { kind: 'set-plan', field: 'pace', value: { ...plan.pace, ...change } },
+  };
 }
 
 function stepProposals(step: Step, tooShort: boolean): Proposal[] {

@@ -60,7 +60,13 @@ export function searchBreath(problem: FitProblem, bound: Bound, cutoff: number, 
       rounds[index] = candidates[0].rounds;
     } else open.push({ index, candidates });
   }
-  const finals = growLabels(open.map((item) => item.candidates), fixed, fixedCost, room, effort);
+  const finals = growLabels(
+    open.map((item) => item.candidates),
+    fixed,
+    fixedCost,
+    room,
+    effort,
+  );
   const elastic = problem.elastic.reduce((total, item) => total + item.preferred, 0);
   let best: { readonly label: Label; readonly cost: number; readonly remainder: number } | null = null;
   for (const label of finals) {

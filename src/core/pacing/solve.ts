@@ -37,7 +37,8 @@ export function solve(problem: FitProblem): Solution | null {
       if (bounds[index].cost > cutoff + 0.5) break;
       const choice = searchBreath(problem, bounds[index], cutoff, effort);
       if (!choice) continue;
-      const better = best === null || choice.cost < best.choice.cost || (choice.cost === best.choice.cost && index < best.index);
+      const better =
+        best === null || choice.cost < best.choice.cost || (choice.cost === best.choice.cost && index < best.index);
       if (better) best = { choice, index };
       cutoff = Math.min(cutoff, choice.cost);
     }
@@ -48,7 +49,10 @@ export function solve(problem: FitProblem): Solution | null {
 
 /** More than any choice can cost. */
 function costOfEverything(problem: FitProblem): number {
-  const rounds = problem.items.reduce((total, item) => total + Math.max(...item.choices.map((choice) => choice.cost)), 0);
+  const rounds = problem.items.reduce(
+    (total, item) => total + Math.max(...item.choices.map((choice) => choice.cost)),
+    0,
+  );
   const quiets = problem.elastic.reduce((total, item) => total + item.costPerMillisecond * (item.most - item.least), 0);
   return rounds + quiets + Math.max(...problem.breaths.map((breath) => breath.cost)) + 1;
 }

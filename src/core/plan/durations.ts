@@ -1,7 +1,16 @@
 import { paceMultiplier, roundMilliseconds, type Pace } from '@/core/breath';
 import { speakingSeconds } from '@/core/speech';
 import { toMilliseconds, type Milliseconds, type Seconds } from '@/core/units';
-import { stepsInOrder, type ClassPlan, type MovementStep, type PlanVoice, type QuietStep, type SpokenLine, type TalkStep, type TransitionStep } from './model';
+import {
+  stepsInOrder,
+  type ClassPlan,
+  type MovementStep,
+  type PlanVoice,
+  type QuietStep,
+  type SpokenLine,
+  type TalkStep,
+  type TransitionStep,
+} from './model';
 
 /*
  * How long the parts of a plan take, in whole milliseconds. The timeline and the fit both count with these, so that
@@ -15,7 +24,10 @@ export function lineMilliseconds(text: string, voice: PlanVoice): Milliseconds {
 
 /** Lines said one after the other with their pauses. An empty line is silence of its pause. */
 export function spokenMilliseconds(lines: readonly SpokenLine[], voice: PlanVoice): Milliseconds {
-  return lines.reduce((total, line) => total + lineMilliseconds(line.text, voice) + toMilliseconds(line.pauseSeconds), 0);
+  return lines.reduce(
+    (total, line) => total + lineMilliseconds(line.text, voice) + toMilliseconds(line.pauseSeconds),
+    0,
+  );
 }
 
 /** The explained beginning of a movement: as long as its words take. */

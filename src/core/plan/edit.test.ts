@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { applyEdit, copyPlan, copySection, emptyPlan, makeSection, makeStep, SECTION_ROLES, stepsInOrder, type ClassPlan, type Edit } from '.';
+import {
+  applyEdit,
+  copyPlan,
+  copySection,
+  emptyPlan,
+  makeSection,
+  makeStep,
+  SECTION_ROLES,
+  stepsInOrder,
+  type ClassPlan,
+  type Edit,
+} from '.';
 
 let count = 0;
 const newId = (): string => `e${++count}`;
@@ -24,16 +35,38 @@ function anyEdit(plan: ClassPlan): fc.Arbitrary<Edit> {
   return fc.oneof(
     fc.string().map((value): Edit => ({ kind: 'set-plan', field: 'title', value })),
     fc.integer().map((value): Edit => ({ kind: 'set-plan', field: 'targetSeconds', value })),
-    fc.record({ section, role: fc.constantFrom(...SECTION_ROLES) }).map(({ section: sectionId, role }): Edit => ({ kind: 'set-section', sectionId, field: 'role', value: role })),
-    fc.record({ step, value: fc.string() }).map(({ step: one, value }): Edit => ({ kind: 'set-step', stepId: one.id, field: 'name', value })),
-    index.map((at): Edit => ({ kind: 'insert-section', index: at, section: makeSection(newId, 'main', [makeStep(newId, 'talk')]) })),
+    fc
+      .record({ section, role: fc.constantFrom(...SECTION_ROLES) })
+      .map(({ section: sectionId, role }): Edit => ({ kind: 'set-section', sectionId, field: 'role', value: role })),
+    fc
+      .record({ step, value: fc.string() })
+      .map(({ step: one, value }): Edit => ({ kind: 'set-step', stepId: one.id, field: 'name', value })),
+    index.map((at): Edit => ({
+      kind: 'insert-section',
+      index: at,
+      section: makeSection(newId, 'main', [makeStep(newId, 'talk')]),
+    })),
     section.map((sectionId): Edit => ({ kind: 'remove-section', sectionId })),
-    fc.record({ section, index }).map(({ section: sectionId, index: toIndex }): Edit => ({ kind: 'move-section', sectionId, toIndex })),
-    fc.record({ section, index }).map(({ section: sectionId, index: at }): Edit => ({ kind: 'insert-step', sectionId, index: at, step: makeStep(newId, 'movement') })),
+    fc
+      .record({ section, index })
+      .map(({ section: sectionId, index: toIndex }): Edit => ({ kind: 'move-section', sectionId, toIndex })),
+    fc
+      .record({ section, index })
+      .map(({ section: sectionId, index: at }): Edit => ({
+        kind: 'insert-step',
+        sectionId,
+        index: at,
+        step: makeStep(newId, 'movement'),
+      })),
     step.map((one): Edit => ({ kind: 'remove-step', stepId: one.id })),
     fc
       .record({ step, section, index })
-      .map(({ step: one, section: toSectionId, index: toIndex }): Edit => ({ kind: 'move-step', stepId: one.id, toSectionId, toIndex })),
+      .map(({ step: one, section: toSectionId, index: toIndex }): Edit => ({
+        kind: 'move-step',
+        stepId: one.id,
+        toSectionId,
+        toIndex,
+      })),
   );
 }
 
@@ -66,7 +99,12 @@ describe('edits', () => {
   it('never change a plan in place, and share what they do not touch', () => {
     const plan = sample();
     const before = structuredClone(plan);
-    const result = applyEdit(plan, { kind: 'set-step', stepId: plan.sections[0].steps[0].id, field: 'name', value: 'Other' });
+    const result = applyEdit(plan, {
+      kind: 'set-step',
+      stepId: plan.sections[0].steps[0].id,
+      field: 'name',
+      value: 'Other',
+    });
     expect(plan).toEqual(before);
     expect(result.ok && result.value.plan.sections[1]).toBe(plan.sections[1]);
   });
@@ -87,12 +125,26 @@ describe('edits', () => {
       const result = applyEdit(plan, edit);
       return result.ok ? 'applied' : result.problem.code;
     });
-    expect(problems).toEqual(['no-such-step', 'no-such-section', 'no-such-field', 'no-such-field', 'id-in-use', 'id-in-use', 'no-such-section']);
+    expect(problems).toEqual([
+      'no-such-step',
+      'no-such-section',
+      'no-such-field',
+      'no-such-field',
+      'id-in-use',
+      'id-in-use',
+      'no-such-section',
+    ]);
   });
 
   it('leave everything as it was when one of several fails', () => {
     const plan = sample();
-    const result = applyEdit(plan, { kind: 'together', edits: [{ kind: 'set-plan', field: 'title', value: 'New' }, { kind: 'remove-step', stepId: 'nobody' }] });
+    const result = applyEdit(plan, {
+      kind: 'together',
+      edits: [
+        { kind: 'set-plan', field: 'title', value: 'New' },
+        { kind: 'remove-step', stepId: 'nobody' },
+      ],
+    });
     expect(result.ok).toBe(false);
     expect(plan.title).toBe('Sample');
   });
@@ -100,7 +152,11 @@ describe('edits', () => {
   it('copies have ids of their own', () => {
     const plan = sample();
     const ids = (one: ClassPlan): string[] => JSON.stringify(one).match(/"id":"[^"]+"/g) ?? [];
-    const both = [...ids(plan), ...ids(copyPlan(newId, plan)), ...ids({ ...plan, sections: [copySection(newId, plan.sections[0])] })];
+    const both = [
+      ...ids(plan),
+      ...ids(copyPlan(newId, plan)),
+      ...ids({ ...plan, sections: [copySection(newId, plan.sections[0])] }),
+    ];
     expect(new Set(both).size).toBe(both.length);
   });
 });

@@ -106,7 +106,8 @@ function setStep(plan: ClassPlan, edit: Extract<Edit, { kind: 'set-step' }>): Re
   const found = findStep(plan, edit.stepId);
   if (!found) return refused('no-such-step', edit.stepId);
   const before: Readonly<Record<string, unknown>> = { ...found.step };
-  if (!(edit.field in before) || edit.field === 'id' || edit.field === 'kind') return refused('no-such-field', edit.field);
+  if (!(edit.field in before) || edit.field === 'id' || edit.field === 'kind')
+    return refused('no-such-field', edit.field);
   const after = { ...before, [edit.field]: edit.value } as unknown as Step;
   return changeSection(plan, found.section.id, (section) => ({
     after: { ...section, steps: section.steps.map((step, at) => (at === found.index ? after : step)) },
@@ -126,9 +127,11 @@ function removeStep(plan: ClassPlan, stepId: string): Result<Applied, EditProble
 function moveStep(plan: ClassPlan, edit: Extract<Edit, { kind: 'move-step' }>): Result<Applied, EditProblem> {
   const found = findStep(plan, edit.stepId);
   if (!found) return refused('no-such-step', edit.stepId);
-  if (!plan.sections.some((section) => section.id === edit.toSectionId)) return refused('no-such-section', edit.toSectionId);
+  if (!plan.sections.some((section) => section.id === edit.toSectionId))
+    return refused('no-such-section', edit.toSectionId);
   const sections = plan.sections.map((section) => {
-    const rest = section.id === found.section.id ? section.steps.filter((step) => step.id !== edit.stepId) : section.steps;
+    const rest =
+      section.id === found.section.id ? section.steps.filter((step) => step.id !== edit.stepId) : section.steps;
     const steps = section.id === edit.toSectionId ? inserted(rest, edit.toIndex, found.step) : rest;
     return steps === section.steps ? section : { ...section, steps };
   });

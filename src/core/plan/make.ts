@@ -1,4 +1,15 @@
-import type { Phase, ClassPlan, MovementStep, QuietStep, Section, SectionRole, Step, StepKind, TalkStep, TransitionStep } from './model';
+import type {
+  Phase,
+  ClassPlan,
+  MovementStep,
+  QuietStep,
+  Section,
+  SectionRole,
+  Step,
+  StepKind,
+  TalkStep,
+  TransitionStep,
+} from './model';
 import { PLAN_FORMAT, PLAN_VERSION } from './model';
 
 /** Gives a new id each time it is called; the caller owns chance. */
@@ -54,7 +65,11 @@ export function makeStep(newId: NewId, kind: StepKind, name = ''): Step {
   return makeTransition(newId, name || 'Change of stance', 5, '');
 }
 
-export function makeMovement(newId: NewId, name: string, part: Partial<Omit<MovementStep, 'kind' | 'id'>> = {}): MovementStep {
+export function makeMovement(
+  newId: NewId,
+  name: string,
+  part: Partial<Omit<MovementStep, 'kind' | 'id'>> = {},
+): MovementStep {
   return {
     kind: 'movement',
     id: newId(),
@@ -124,7 +139,8 @@ export function copyStep(newId: NewId, step: Step): Step {
       teach: step.teach.map((line) => ({ ...line, id: newId() })),
     };
   }
-  if (step.kind === 'talk') return { ...step, id: newId(), lines: step.lines.map((line) => ({ ...line, id: newId() })) };
+  if (step.kind === 'talk')
+    return { ...step, id: newId(), lines: step.lines.map((line) => ({ ...line, id: newId() })) };
   return { ...step, id: newId() };
 }
 

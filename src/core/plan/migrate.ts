@@ -30,7 +30,8 @@ const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1];
 
 /** Brings an older document to the current version; refuses a newer one and what is no plan at all. */
 export function migrate(raw: unknown): Result<unknown, Issue> {
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return failed({ code: 'not-a-plan', at: '', facts: {} });
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
+    return failed({ code: 'not-a-plan', at: '', facts: {} });
   let document = raw as Doc;
   if (document.format !== PLAN_FORMAT) return failed({ code: 'not-a-plan', at: 'format', facts: {} });
   const { version } = document;

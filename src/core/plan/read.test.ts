@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { Chance } from '../../../tests/support/chance';
 import { randomPlan } from '../../../tests/support/random-plan';
-import { emptyPlan, LIMITS, makeMovement, makePhase, makeQuiet, makeSection, readPlan, readPlanText, sameDocument, writePlanText, type ClassPlan } from '.';
+import {
+  emptyPlan,
+  LIMITS,
+  makeMovement,
+  makePhase,
+  makeQuiet,
+  makeSection,
+  readPlan,
+  readPlanText,
+  sameDocument,
+  writePlanText,
+  type ClassPlan,
+} from '.';
 
 let count = 0;
 const newId = (): string => `r${++count}`;
@@ -43,7 +55,9 @@ describe('the door for plans', () => {
   it('sees what single fields cannot tell', () => {
     const movement = makeMovement(newId, 'One', { leastRounds: 5, mostRounds: 3 });
     const quiet = makeQuiet(newId, 'Two', { leastSeconds: 60, mostSeconds: 30 });
-    const restless = makeMovement(newId, 'Three', { pattern: [{ ...makePhase(newId, { kind: 'rest' }), share: null }] });
+    const restless = makeMovement(newId, 'Three', {
+      pattern: [{ ...makePhase(newId, { kind: 'rest' }), share: null }],
+    });
     const plan = withSteps(movement, quiet, restless, { ...quiet, leastSeconds: 10 });
     const turned = { ...plan, pace: { ...plan.pace, leastBreathSeconds: 12, mostBreathSeconds: 8 } };
     expect(codes(turned)).toEqual([
@@ -74,7 +88,9 @@ describe('the door for plans', () => {
   it('refuses a number too large to be one', () => {
     const text = writePlanText(withSteps()).replace('"targetSeconds": 600', '"targetSeconds": 1e999');
     const read = readPlanText(text);
-    expect(read.ok ? [] : read.problem.map((issue) => `${issue.at} ${issue.code}`)).toEqual(['targetSeconds out-of-range']);
+    expect(read.ok ? [] : read.problem.map((issue) => `${issue.at} ${issue.code}`)).toEqual([
+      'targetSeconds out-of-range',
+    ]);
   });
 
   it('refuses huge documents before looking into them', () => {
@@ -86,7 +102,9 @@ describe('the door for plans', () => {
   });
 
   it('refuses a plan of more than 20 000 cues', () => {
-    const steps = Array.from({ length: 60 }, () => makeMovement(newId, 'Long', { rounds: 200, preferredRounds: 200, mostRounds: 200, sides: 'alternate' }));
+    const steps = Array.from({ length: 60 }, () =>
+      makeMovement(newId, 'Long', { rounds: 200, preferredRounds: 200, mostRounds: 200, sides: 'alternate' }),
+    );
     expect(codes(withSteps(...steps))).toEqual(['sections too-many-cues']);
   });
 

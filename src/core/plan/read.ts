@@ -57,7 +57,11 @@ function tooManySteps(document: unknown): Issue | null {
     return total + (Array.isArray(inside) ? inside.length : 0);
   }, 0);
   if (sections.length <= LIMITS.sections && steps <= LIMITS.stepsInPlan) return null;
-  return { code: 'too-many-steps', at: 'sections', facts: { most: LIMITS.stepsInPlan, found: Math.max(steps, sections.length) } };
+  return {
+    code: 'too-many-steps',
+    at: 'sections',
+    facts: { most: LIMITS.stepsInPlan, found: Math.max(steps, sections.length) },
+  };
 }
 
 function issuesOf(error: ValidationError): Issue[] {

@@ -27,9 +27,11 @@ export function checkRelations(plan: ClassPlan): Issue[] {
     });
   });
   const steps = plan.sections.reduce((total, section) => total + section.steps.length, 0);
-  if (steps > LIMITS.stepsInPlan) issues.push({ code: 'too-many-steps', at: 'sections', facts: { most: LIMITS.stepsInPlan, found: steps } });
+  if (steps > LIMITS.stepsInPlan)
+    issues.push({ code: 'too-many-steps', at: 'sections', facts: { most: LIMITS.stepsInPlan, found: steps } });
   const cues = mostCues(plan);
-  if (cues > LIMITS.cues) issues.push({ code: 'too-many-cues', at: 'sections', facts: { most: LIMITS.cues, found: cues } });
+  if (cues > LIMITS.cues)
+    issues.push({ code: 'too-many-cues', at: 'sections', facts: { most: LIMITS.cues, found: cues } });
   return issues;
 }
 
@@ -39,8 +41,10 @@ function checkStep(step: Step, at: string, once: (id: string, at: string) => voi
     if (step.leastRounds > step.mostRounds) issues.push(bounds(`${at}.leastRounds`, step.leastRounds, step.mostRounds));
     step.pattern.forEach((phase, index) => {
       once(phase.id, `${at}.pattern[${index}]`);
-      const lengthless = (phase.kind === 'rest' || phase.kind === 'free') && phase.share === null && phase.seconds === null;
-      if (lengthless) issues.push({ code: 'phase-without-length', at: `${at}.pattern[${index}]`, facts: { kind: phase.kind } });
+      const lengthless =
+        (phase.kind === 'rest' || phase.kind === 'free') && phase.share === null && phase.seconds === null;
+      if (lengthless)
+        issues.push({ code: 'phase-without-length', at: `${at}.pattern[${index}]`, facts: { kind: phase.kind } });
     });
     step.teach.forEach((line, index) => once(line.id, `${at}.teach[${index}]`));
   }

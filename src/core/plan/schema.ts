@@ -45,7 +45,9 @@ function whole(least: number, most: number) {
 }
 
 function oneOf<Value extends string | number>(values: readonly Value[]) {
-  return mixed<Value>().defined('missing').oneOf(values, `not-one-of:${values.join(' ')}`);
+  return mixed<Value>()
+    .defined('missing')
+    .oneOf(values, `not-one-of:${values.join(' ')}`);
 }
 
 function yesNo() {

@@ -1,1 +1,9 @@
-export { chaptersOf, fileNameFor, publish, PUBLISH_FORMATS, saidLines, type Published, type PublishFormat } from './publish';
+export {
+  chaptersOf,
+  fileNameFor,
+  publish,
+  PUBLISH_FORMATS,
+  saidLines,
+  type Published,
+  type PublishFormat,
+} from './publish';

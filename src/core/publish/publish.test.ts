@@ -7,7 +7,11 @@ import { chaptersOf, fileNameFor, publish, saidLines } from '.';
 
 const { plan } = demoClasses()[0];
 const timeline = expandPlan(plan);
-const captions = timeline.cues.map((cue) => ({ startSeconds: cue.startSeconds + 10, endSeconds: cue.endSeconds + 10, text: cue.text }));
+const captions = timeline.cues.map((cue) => ({
+  startSeconds: cue.startSeconds + 10,
+  endSeconds: cue.endSeconds + 10,
+  text: cue.text,
+}));
 const reading = readTake(timeline, { captions, speech: null, lengthSeconds: 640 });
 
 describe('publishing', () => {
@@ -27,7 +31,9 @@ describe('publishing', () => {
       'Mooring post',
       'Banking the stove',
     ]);
-    chapters.forEach((chapter, index) => expect(chapter.endSeconds).toBe(chapters[index + 1]?.startSeconds ?? timeline.runtimeSeconds));
+    chapters.forEach((chapter, index) =>
+      expect(chapter.endSeconds).toBe(chapters[index + 1]?.startSeconds ?? timeline.runtimeSeconds),
+    );
   });
 
   it('moves chapters and captions to the times of a take', () => {
@@ -39,7 +45,13 @@ describe('publishing', () => {
 
   it('leaves skipped lines out and keeps remarks whose words are known', () => {
     const skipped = correct(reading, timeline, { [timeline.cues[0].id]: { saidAtSeconds: null } }, 640);
-    const remarked = { ...skipped, remarks: [{ startSeconds: 1, endSeconds: 2, text: 'the kettle' }, { startSeconds: 3, endSeconds: 4, text: null }] };
+    const remarked = {
+      ...skipped,
+      remarks: [
+        { startSeconds: 1, endSeconds: 2, text: 'the kettle' },
+        { startSeconds: 3, endSeconds: 4, text: null },
+      ],
+    };
     const lines = saidLines(timeline, remarked);
     expect(lines.length).toBe(timeline.cues.length);
     expect(lines[0].text).toBe('the kettle');

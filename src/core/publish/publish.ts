@@ -1,4 +1,12 @@
-import { layOutCaptions, writeChapterList, writeChapters, writeSrt, writeWebvtt, type Chapter, type SaidLine } from '@/core/interchange';
+import {
+  layOutCaptions,
+  writeChapterList,
+  writeChapters,
+  writeSrt,
+  writeWebvtt,
+  type Chapter,
+  type SaidLine,
+} from '@/core/interchange';
 import { stepsInOrder, writePlanText, type ClassPlan } from '@/core/plan';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
@@ -17,18 +25,34 @@ export interface Published {
 }
 
 /** Writes a class in a format, with the planned times or, where there is a reading, the actual ones. */
-export function publish(plan: ClassPlan, timeline: Timeline, format: PublishFormat, reading: Reading | null): Published {
+export function publish(
+  plan: ClassPlan,
+  timeline: Timeline,
+  format: PublishFormat,
+  reading: Reading | null,
+): Published {
   switch (format) {
     case 'webvtt':
     case 'srt': {
       const { captions, notes } = layOutCaptions(saidLines(timeline, reading));
-      if (format === 'srt') return { text: writeSrt(captions), ending: '.srt', mediaType: 'application/x-subrip', notes };
+      if (format === 'srt')
+        return { text: writeSrt(captions), ending: '.srt', mediaType: 'application/x-subrip', notes };
       return { text: writeWebvtt(captions), ending: '.vtt', mediaType: 'text/vtt', notes };
     }
     case 'chapters':
-      return { text: writeChapters(chaptersOf(plan, timeline, reading)), ending: '.chapters.vtt', mediaType: 'text/vtt', notes: [] };
+      return {
+        text: writeChapters(chaptersOf(plan, timeline, reading)),
+        ending: '.chapters.vtt',
+        mediaType: 'text/vtt',
+        notes: [],
+      };
     case 'chapter-list':
-      return { text: writeChapterList(chaptersOf(plan, timeline, reading)), ending: '.chapters.txt', mediaType: 'text/plain', notes: [] };
+      return {
+        text: writeChapterList(chaptersOf(plan, timeline, reading)),
+        ending: '.chapters.txt',
+        mediaType: 'text/plain',
+        notes: [],
+      };
     case 'plan':
       return { text: writePlanText(plan), ending: '.plan.json', mediaType: 'application/json', notes: [] };
   }
@@ -42,7 +66,9 @@ export function saidLines(timeline: Timeline, reading: Reading | null): SaidLine
       ? []
       : [{ text: cue.text, startSeconds: cue.saidAtSeconds, endSeconds: cue.endSeconds }],
   );
-  const remarks = reading.remarks.flatMap(({ text, startSeconds, endSeconds }) => (text ? [{ text, startSeconds, endSeconds }] : []));
+  const remarks = reading.remarks.flatMap(({ text, startSeconds, endSeconds }) =>
+    text ? [{ text, startSeconds, endSeconds }] : [],
+  );
   return [...cues, ...remarks].sort((a, b) => a.startSeconds - b.startSeconds);
 }
 
@@ -59,12 +85,16 @@ export function chaptersOf(plan: ClassPlan, timeline: Timeline, reading: Reading
     if (timed.endSeconds <= timed.startSeconds) return;
     const opens = section.id !== sectionBefore;
     sectionBefore = section.id;
-    if (step.kind === 'movement' || step.kind === 'quiet') starts.push({ title: step.name, startSeconds: toTake(timed.startSeconds, index) });
+    if (step.kind === 'movement' || step.kind === 'quiet')
+      starts.push({ title: step.name, startSeconds: toTake(timed.startSeconds, index) });
     else if (opens) starts.push({ title: section.title, startSeconds: toTake(timed.startSeconds, index) });
   });
-  const end = reading ? Math.max(reading.totals.runtimeSeconds, starts.at(-1)?.startSeconds ?? 0) : timeline.runtimeSeconds;
+  const end = reading
+    ? Math.max(reading.totals.runtimeSeconds, starts.at(-1)?.startSeconds ?? 0)
+    : timeline.runtimeSeconds;
   if (starts.length > 0) starts[0].startSeconds = 0;
-  for (let at = 1; at < starts.length; at++) starts[at].startSeconds = Math.max(starts[at].startSeconds, starts[at - 1].startSeconds);
+  for (let at = 1; at < starts.length; at++)
+    starts[at].startSeconds = Math.max(starts[at].startSeconds, starts[at - 1].startSeconds);
   return starts.map((chapter, index) => ({ ...chapter, endSeconds: starts[index + 1]?.startSeconds ?? end }));
 }
 

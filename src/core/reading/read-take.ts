@@ -21,16 +21,35 @@ export function readTake(timeline: Timeline, evidence: Evidence, corrections: Co
       corrected: false,
     };
   });
-  return correct({ format: READING_FORMAT, version: READING_VERSION, cues, remarks, totals: totalsOf(timeline, cues, remarks, evidence.lengthSeconds) }, timeline, corrections, evidence.lengthSeconds);
+  return correct(
+    {
+      format: READING_FORMAT,
+      version: READING_VERSION,
+      cues,
+      remarks,
+      totals: totalsOf(timeline, cues, remarks, evidence.lengthSeconds),
+    },
+    timeline,
+    corrections,
+    evidence.lengthSeconds,
+  );
 }
 
 /** A reading with corrections applied and its figures worked out again. Corrections of unknown cues are left alone. */
-export function correct(reading: Reading, timeline: Timeline, corrections: Corrections, lengthSeconds: number | null): Reading {
+export function correct(
+  reading: Reading,
+  timeline: Timeline,
+  corrections: Corrections,
+  lengthSeconds: number | null,
+): Reading {
   const lengths = new Map(timeline.cues.map((cue) => [cue.id, cue.endSeconds - cue.startSeconds]));
   const cues = reading.cues.map((cue): CueReading => {
     if (!Object.hasOwn(corrections, cue.id)) return cue;
     const { saidAtSeconds } = corrections[cue.id];
-    const length = cue.saidAtSeconds !== null && cue.endSeconds !== null ? cue.endSeconds - cue.saidAtSeconds : (lengths.get(cue.id) ?? 1);
+    const length =
+      cue.saidAtSeconds !== null && cue.endSeconds !== null
+        ? cue.endSeconds - cue.saidAtSeconds
+        : (lengths.get(cue.id) ?? 1);
     return {
       ...cue,
       status: saidAtSeconds === null ? 'skipped' : 'said',

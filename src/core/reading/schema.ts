@@ -24,7 +24,13 @@ const readingSchema = object({
     .max(20_000)
     .required(),
   remarks: array()
-    .of(object({ startSeconds: seconds().required(), endSeconds: seconds().required(), text: string().strict().nullable().defined() }))
+    .of(
+      object({
+        startSeconds: seconds().required(),
+        endSeconds: seconds().required(),
+        text: string().strict().nullable().defined(),
+      }),
+    )
     .max(20_000)
     .required(),
 });

@@ -16,9 +16,16 @@ export function totalsOf(
 ): ReadingTotals {
   const said = cues.filter((cue) => cue.saidAtSeconds !== null);
   const drifts = said.map((cue) => (cue.saidAtSeconds ?? 0) - cue.plannedSeconds);
-  const lastWord = Math.max(0, ...said.map((cue) => cue.endSeconds ?? 0), ...remarks.map((remark) => remark.endSeconds));
+  const lastWord = Math.max(
+    0,
+    ...said.map((cue) => cue.endSeconds ?? 0),
+    ...remarks.map((remark) => remark.endSeconds),
+  );
   const runtimeSeconds = lengthSeconds ?? lastWord;
-  const spoken = [...said.map((cue) => (cue.endSeconds ?? 0) - (cue.saidAtSeconds ?? 0)), ...remarks.map((r) => r.endSeconds - r.startSeconds)];
+  const spoken = [
+    ...said.map((cue) => (cue.endSeconds ?? 0) - (cue.saidAtSeconds ?? 0)),
+    ...remarks.map((r) => r.endSeconds - r.startSeconds),
+  ];
   const talk = spoken.reduce((total, length) => total + length, 0);
   return {
     runtimeSeconds: wholeMilliseconds(runtimeSeconds),
@@ -69,7 +76,9 @@ function breathsOf(
     }
     previous = now;
   }
-  const breathsPlanned = timeline.phases.filter((phase) => phase.kind !== 'spoken' && lungsAfter(phase.kind, 0) === 1).length;
+  const breathsPlanned = timeline.phases.filter(
+    (phase) => phase.kind !== 'spoken' && lungsAfter(phase.kind, 0) === 1,
+  ).length;
   const enough = taken.length >= FEWEST_BREATHS;
   return {
     breathsPlanned,

@@ -8,7 +8,9 @@ function sound(seconds: number, bursts: readonly (readonly [number, number])[], 
   let state = 1;
   return Float32Array.from({ length: seconds * RATE }, (_, at) => {
     state = (state * 16_807) % 2_147_483_647;
-    const tone = bursts.some(([from, to]) => at / RATE >= from && at / RATE < to) ? 0.3 * Math.sin((2 * Math.PI * 300 * at) / RATE) : 0;
+    const tone = bursts.some(([from, to]) => at / RATE >= from && at / RATE < to)
+      ? 0.3 * Math.sin((2 * Math.PI * 300 * at) / RATE)
+      : 0;
     return tone + noise * (state / 1_073_741_823 - 1);
   });
 }
@@ -35,7 +37,13 @@ describe('finding speech by level', () => {
   });
 
   it('bridges the gaps inside a phrase and drops clicks', () => {
-    const found = segmentsOf(sound(10, [[2, 2.6], [2.75, 3.4], [7, 7.04]]));
+    const found = segmentsOf(
+      sound(10, [
+        [2, 2.6],
+        [2.75, 3.4],
+        [7, 7.04],
+      ]),
+    );
     expect(found.length).toBe(1);
   });
 
@@ -57,7 +65,8 @@ describe('finding speech by level', () => {
 function wav(kind: number, bits: number, channels: number, data: Uint8Array, claimed = data.length): Uint8Array {
   const bytes = new Uint8Array(44 + data.length);
   const view = new DataView(bytes.buffer);
-  const tag = (at: number, text: string): void => [...text].forEach((letter, index) => view.setUint8(at + index, letter.charCodeAt(0)));
+  const tag = (at: number, text: string): void =>
+    [...text].forEach((letter, index) => view.setUint8(at + index, letter.charCodeAt(0)));
   tag(0, 'RIFF');
   view.setUint32(4, 36 + claimed, true);
   tag(8, 'WAVEfmt ');

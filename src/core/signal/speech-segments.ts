@@ -46,7 +46,8 @@ export function speechSegments(levels: Float32Array): Interval[] {
 function noiseFloor(levels: Float32Array): Float32Array {
   const half = Math.round(FLOOR_WINDOW_SECONDS / FRAME_SECONDS);
   const histogram = new Int32Array(-SILENCE_DECIBELS + 41);
-  const bin = (level: number): number => Math.max(0, Math.min(histogram.length - 1, Math.round(level - SILENCE_DECIBELS)));
+  const bin = (level: number): number =>
+    Math.max(0, Math.min(histogram.length - 1, Math.round(level - SILENCE_DECIBELS)));
   const floor = new Float32Array(levels.length);
   let count = 0;
   let added = 0;

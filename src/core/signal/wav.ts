@@ -14,9 +14,10 @@ export function readWav(bytes: Uint8Array): Result<MonoSound, Issue> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
   const tag = (at: number): string => String.fromCharCode(...bytes.subarray(at, at + 4));
   if (bytes.length === 0) return failed({ code: 'empty-file', at: '', facts: {} });
-  if (bytes.length < 20 || tag(0) !== 'RIFF' || tag(8) !== 'WAVE') return failed({ code: 'not-wav', at: '', facts: {} });
+  if (bytes.length < 20 || tag(0) !== 'RIFF' || tag(8) !== 'WAVE')
+    return failed({ code: 'not-wav', at: '', facts: {} });
   let format: { kind: number; channels: number; sampleRate: number; bits: number } | null = null;
-  for (let at = 12; at + 8 <= bytes.length; ) {
+  for (let at = 12; at + 8 <= bytes.length;) {
     const size = view.getUint32(at + 4, true);
     if (tag(at) === 'fmt ' && at + 24 <= bytes.length) {
       const kind = view.getUint16(at + 8, true);
@@ -50,7 +51,8 @@ function decode(
   const samples = new Float32Array(frames);
   for (let frame = 0; frame < frames; frame++) {
     let sum = 0;
-    for (let channel = 0; channel < channels; channel++) sum += reader(view, from + (frame * channels + channel) * width);
+    for (let channel = 0; channel < channels; channel++)
+      sum += reader(view, from + (frame * channels + channel) * width);
     samples[frame] = sum / channels;
   }
   return ok({ sampleRate, samples });

@@ -48,14 +48,19 @@ describe('speaking time', () => {
   const voice = { syllablesPerMinute: 190 };
 
   it('is nothing for nothing, and for marks without a word', () => {
-    expect([speakingSeconds('', voice), speakingSeconds(' ... !', voice), speakingSeconds('🌊', voice)]).toEqual([0, 0, 0]);
+    expect([speakingSeconds('', voice), speakingSeconds(' ... !', voice), speakingSeconds('🌊', voice)]).toEqual([
+      0, 0, 0,
+    ]);
   });
 
   it('grows with words, commas and stops, and shrinks with the rate', () => {
     const plain = lineWeight('Breathe in and rise');
     expect(lineWeight('Breathe in, and rise')).toBeGreaterThan(plain);
     expect(lineWeight('Breathe in. And rise')).toBeGreaterThan(lineWeight('Breathe in, and rise'));
-    expect(speakingSeconds('Breathe in and rise', { syllablesPerMinute: 380 })).toBeCloseTo(speakingSeconds('Breathe in and rise', voice) / 2, 2);
+    expect(speakingSeconds('Breathe in and rise', { syllablesPerMinute: 380 })).toBeCloseTo(
+      speakingSeconds('Breathe in and rise', voice) / 2,
+      2,
+    );
   });
 
   it('gives a time to other scripts too', () => {

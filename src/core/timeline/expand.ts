@@ -119,7 +119,8 @@ class Writer {
       startSeconds: toSeconds(start),
       endSeconds: toSeconds(this.now),
       teachSeconds: toSeconds(teach),
-      roundSeconds: step.kind === 'movement' ? toSeconds(this.roundLength(step) * (step.sides === 'alternate' ? 2 : 1)) : 0,
+      roundSeconds:
+        step.kind === 'movement' ? toSeconds(this.roundLength(step) * (step.sides === 'alternate' ? 2 : 1)) : 0,
       breathSeconds: this.plan.pace.breathSeconds * multiplier,
       phaseRange: [phaseStart, this.phases.length],
       cueRange: [cueStart, this.cues.length],
@@ -155,7 +156,11 @@ class Writer {
       const from = start + Math.round(passed * 1000);
       passed += phaseSeconds(phase, pace);
       const to = index === step.pattern.length - 1 ? start + length : start + Math.round(passed * 1000);
-      this.phase({ step: step.id, round: turn.round, side: turn.side, kind: phase.kind, action: phase.action }, from, to);
+      this.phase(
+        { step: step.id, round: turn.round, side: turn.side, kind: phase.kind, action: phase.action },
+        from,
+        to,
+      );
       this.phaseCue(step, phase, turn, form, index, from, to);
     });
     this.now = start + length;
@@ -177,7 +182,12 @@ class Writer {
     const start = Math.max(0, this.spokenUntil, from - this.lead);
     const id = `${step.id}.${turn.side ?? 'both'}.${turn.round}.${index}`;
     const source: CueSource = { part: 'phase', phaseId: phase.id, form };
-    this.cue({ id, step: step.id, text, round: turn.round, side: turn.side, source }, start, from, Math.max(from, to - this.lead));
+    this.cue(
+      { id, step: step.id, text, round: turn.round, side: turn.side, source },
+      start,
+      from,
+      Math.max(from, to - this.lead),
+    );
   }
 
   private sideChange(step: MovementStep, turn: Turn): void {
@@ -214,7 +224,13 @@ class Writer {
       if (length > 0) this.spoken(stepId, length, '');
       if (said === 0) continue;
       const source: CueSource = { part, lineId: line.id };
-      this.cue({ id: `${stepId}.${line.id}`, step: stepId, text: line.text, round: 0, side: null, source }, from, from, from + length, true);
+      this.cue(
+        { id: `${stepId}.${line.id}`, step: stepId, text: line.text, round: 0, side: null, source },
+        from,
+        from,
+        from + length,
+        true,
+      );
     }
   }
 
@@ -227,7 +243,13 @@ class Writer {
     const line = (part: 'openingLine' | 'callBackLine', start: Milliseconds, due: Milliseconds): void => {
       if (lineMilliseconds(step[part], voice) === 0) return;
       const id = `${step.id}.${part}`;
-      this.cue({ id, step: step.id, text: step[part], round: 0, side: null, source: { part } }, start, start, due, true);
+      this.cue(
+        { id, step: step.id, text: step[part], round: 0, side: null, source: { part } },
+        start,
+        start,
+        due,
+        true,
+      );
     };
     const callBack = from + length - lineMilliseconds(step.callBackLine, voice);
     line('openingLine', from, callBack);
@@ -240,7 +262,13 @@ class Writer {
     if (length > 0) this.spoken(step.id, length, step.name);
     if (lineMilliseconds(step.line, this.plan.voice) === 0) return;
     const source: CueSource = { part: 'transitionLine' };
-    this.cue({ id: `${step.id}.line`, step: step.id, text: step.line, round: 0, side: null, source }, from, from, from + length, true);
+    this.cue(
+      { id: `${step.id}.line`, step: step.id, text: step.line, round: 0, side: null, source },
+      from,
+      from,
+      from + length,
+      true,
+    );
   }
 
   private spoken(step: string, length: Milliseconds, action: string): void {

@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { Chance } from '../../../tests/support/chance';
 import { randomPlan } from '../../../tests/support/random-plan';
-import { emptyPlan, makeMovement, makePhase, makeQuiet, makeSection, makeTalk, makeTransition, spokenLines, type ClassPlan, type Step } from '@/core/plan';
+import {
+  emptyPlan,
+  makeMovement,
+  makePhase,
+  makeQuiet,
+  makeSection,
+  makeTalk,
+  makeTransition,
+  spokenLines,
+  type ClassPlan,
+  type Step,
+} from '@/core/plan';
 import { cueAt, expandPlan, nextCue, phaseAt, stepAt } from '.';
 
 let count = 0;
@@ -15,7 +26,10 @@ const turning = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
   makeMovement(newId, 'Turning', {
     preferredRounds: 3,
     teach: spokenLines(newId, [['Turning. Watch one.', 2]]),
-    pattern: [makePhase(newId, { kind: 'in', full: 'In, to the {side}.', short: 'In, {side}.' }), makePhase(newId, { kind: 'out' })],
+    pattern: [
+      makePhase(newId, { kind: 'in', full: 'In, to the {side}.', short: 'In, {side}.' }),
+      makePhase(newId, { kind: 'out' }),
+    ],
     lastRoundLine: 'Last one.',
     ...part,
   });
@@ -58,11 +72,21 @@ describe('the timeline', () => {
   });
 
   it('thins words out by the fade and announces the last round once', () => {
-    expect(words(planOf(turning({ sides: 'none' })))).toEqual(['Turning. Watch one.', 'In, to the .', 'Out.', 'In, .', 'Out.', 'Last one. In.', 'Out.']);
+    expect(words(planOf(turning({ sides: 'none' })))).toEqual([
+      'Turning. Watch one.',
+      'In, to the .',
+      'Out.',
+      'In, .',
+      'Out.',
+      'Last one. In.',
+      'Out.',
+    ]);
   });
 
   it('alternates sides, the last round announced with its first side', () => {
-    const timeline = expandPlan(planOf(turning({ sides: 'alternate', teach: [], preferredRounds: 2, rounds: 2, startSide: 'right' })));
+    const timeline = expandPlan(
+      planOf(turning({ sides: 'alternate', teach: [], preferredRounds: 2, rounds: 2, startSide: 'right' })),
+    );
     expect(timeline.cues.map((cue) => [cue.round, cue.side, cue.text])).toEqual([
       [1, 'right', 'In, to the right.'],
       [1, 'right', 'Out.'],
@@ -77,7 +101,16 @@ describe('the timeline', () => {
   });
 
   it('does all of one side and then the other, with the change between them', () => {
-    const plan = planOf(turning({ sides: 'in-turn', teach: [], preferredRounds: 2, rounds: 2, sideChangeLine: 'Now the {side}.', sideChangeSeconds: 6 }));
+    const plan = planOf(
+      turning({
+        sides: 'in-turn',
+        teach: [],
+        preferredRounds: 2,
+        rounds: 2,
+        sideChangeLine: 'Now the {side}.',
+        sideChangeSeconds: 6,
+      }),
+    );
     const timeline = expandPlan(plan);
     expect(timeline.cues.map((cue) => cue.text)).toEqual([
       'In, to the left.',
@@ -91,11 +124,25 @@ describe('the timeline', () => {
       'Out.',
     ]);
     expect(timeline.runtimeSeconds).toBe(4 * 9 + 6);
-    expect(timeline.phases.map((phase) => phase.side)).toEqual(['left', 'left', 'left', 'left', null, 'right', 'right', 'right', 'right']);
+    expect(timeline.phases.map((phase) => phase.side)).toEqual([
+      'left',
+      'left',
+      'left',
+      'left',
+      null,
+      'right',
+      'right',
+      'right',
+      'right',
+    ]);
   });
 
   it('calls back so that the call ends with the quiet, which is never shorter than its words', () => {
-    const quiet = makeQuiet(newId, 'Quiet', { preferredSeconds: 40, openingLine: 'Stand.', callBackLine: 'And come back to the room.' });
+    const quiet = makeQuiet(newId, 'Quiet', {
+      preferredSeconds: 40,
+      openingLine: 'Stand.',
+      callBackLine: 'And come back to the room.',
+    });
     const timeline = expandPlan(planOf(quiet));
     expect(timeline.runtimeSeconds).toBe(40);
     expect(timeline.cues[1].endSeconds).toBeCloseTo(40, 6);
@@ -105,14 +152,21 @@ describe('the timeline', () => {
   });
 
   it('lets a first cue wait for the spoken line ahead of it', () => {
-    const timeline = expandPlan(planOf(makeTransition(newId, 'Step', 0, 'Step the feet as wide as your hips.'), turning({ teach: [] })));
+    const timeline = expandPlan(
+      planOf(makeTransition(newId, 'Step', 0, 'Step the feet as wide as your hips.'), turning({ teach: [] })),
+    );
     expect(timeline.cues[1].startSeconds).toBe(timeline.cues[0].endSeconds);
   });
 
   it('says nothing for a class of nothing', () => {
     const timeline = expandPlan(planOf());
     expect([timeline.runtimeSeconds, timeline.cues.length, timeline.phases.length]).toEqual([0, 0, 0]);
-    expect([phaseAt(timeline, 0), stepAt(timeline, 0), cueAt(timeline, 0), nextCue(timeline, 0)]).toEqual([null, null, null, null]);
+    expect([phaseAt(timeline, 0), stepAt(timeline, 0), cueAt(timeline, 0), nextCue(timeline, 0)]).toEqual([
+      null,
+      null,
+      null,
+      null,
+    ]);
   });
 
   it('gives a last round to a class that breathes slower as it goes', () => {
@@ -136,7 +190,9 @@ describe('queries by time', () => {
 
   it('agree with a plain search', () => {
     for (let at = -1; at < timeline.runtimeSeconds + 1; at += 0.37) {
-      expect(phaseAt(timeline, at)).toBe(timeline.phases.find((phase) => phase.startSeconds <= at && at < phase.endSeconds) ?? null);
+      expect(phaseAt(timeline, at)).toBe(
+        timeline.phases.find((phase) => phase.startSeconds <= at && at < phase.endSeconds) ?? null,
+      );
       expect(cueAt(timeline, at)).toBe(timeline.cues.findLast((cue) => cue.startSeconds <= at) ?? null);
       expect(nextCue(timeline, at)).toBe(timeline.cues.find((cue) => cue.startSeconds > at) ?? null);
     }

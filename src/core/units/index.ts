@@ -1,11 +1,4 @@
-export {
-  sameTime,
-  toMilliseconds,
-  toSeconds,
-  wholeMilliseconds,
-  type Milliseconds,
-  type Seconds,
-} from './seconds';
+export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';
 export { formatClock, formatDifference, formatExactClock, parseClock } from './clock-text';
 export { lastStartedAt, overlapSeconds, type Interval } from './interval';
 export { failed, ok, type Issue, type Result } from './result';

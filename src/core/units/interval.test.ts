@@ -6,7 +6,9 @@ describe('intervals', () => {
   it('finds the last item started, as a plain search does', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 50 })), fc.integer({ min: -5, max: 60 }), (starts, seconds) => {
-        const items = [...starts].sort((a, b) => a - b).map((start) => ({ startSeconds: start, endSeconds: start + 1 }));
+        const items = [...starts]
+          .sort((a, b) => a - b)
+          .map((start) => ({ startSeconds: start, endSeconds: start + 1 }));
         expect(lastStartedAt(items, seconds)).toBe(items.findLastIndex((item) => item.startSeconds <= seconds));
       }),
     );

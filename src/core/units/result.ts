@@ -1,7 +1,6 @@
 /** What an expected failure looks like: a value with a reason, never an exception. */
 export type Result<Value, Problem> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly problem: Problem };
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly problem: Problem };
 
 export function ok<Value>(value: Value): { readonly ok: true; readonly value: Value } {
   return { ok: true, value };

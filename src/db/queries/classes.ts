@@ -57,8 +57,13 @@ function searched({ plan, runtimeSeconds }: NewClass) {
 
 export async function insertClass(db: Database, studioId: string, added: NewClass): Promise<StoredClass> {
   return db.transaction(async (tx) => {
-    const [stored] = await tx.insert(classes).values({ studioId, ...searched(added) }).returning(columns);
-    await tx.insert(classRevisions).values({ studioId, classId: stored.id, revision: stored.revision, plan: added.plan });
+    const [stored] = await tx
+      .insert(classes)
+      .values({ studioId, ...searched(added) })
+      .returning(columns);
+    await tx
+      .insert(classRevisions)
+      .values({ studioId, classId: stored.id, revision: stored.revision, plan: added.plan });
     return stored;
   });
 }
@@ -92,7 +97,11 @@ export async function setClassRemoved(db: Database, studioId: string, id: string
     .update(classes)
     .set({ removedAt: removed ? sql`now()` : null })
     .where(
-      and(eq(classes.studioId, studioId), eq(classes.id, id), removed ? isNull(classes.removedAt) : isNotNull(classes.removedAt)),
+      and(
+        eq(classes.studioId, studioId),
+        eq(classes.id, id),
+        removed ? isNull(classes.removedAt) : isNotNull(classes.removedAt),
+      ),
     )
     .returning({ id: classes.id });
   return changed.length > 0;

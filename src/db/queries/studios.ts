@@ -9,7 +9,11 @@ export interface Studio {
 
 /** The studio served; `null` before the demo is seeded. */
 export async function firstStudio(db: Database): Promise<Studio | null> {
-  const [studio] = await db.select({ id: studios.id, name: studios.name }).from(studios).orderBy(asc(studios.createdAt)).limit(1);
+  const [studio] = await db
+    .select({ id: studios.id, name: studios.name })
+    .from(studios)
+    .orderBy(asc(studios.createdAt))
+    .limit(1);
   return studio ?? null;
 }
 

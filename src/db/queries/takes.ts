@@ -58,7 +58,10 @@ export async function findTake(db: Database, studioId: string, id: string): Prom
 
 export async function insertTake(db: Database, studioId: string, { reading, ...take }: NewTake): Promise<string> {
   return db.transaction(async (tx) => {
-    const [stored] = await tx.insert(takes).values({ studioId, ...take }).returning({ id: takes.id });
+    const [stored] = await tx
+      .insert(takes)
+      .values({ studioId, ...take })
+      .returning({ id: takes.id });
     await tx.insert(readings).values({ studioId, takeId: stored.id, reading, corrections: {} });
     return stored.id;
   });

@@ -13,7 +13,11 @@ const KINDS: readonly { readonly kind: StepKind; readonly label: string }[] = [
 export function AddStep({ section }: { readonly section: Section }) {
   const desk = useDeskStore();
   return (
-    <div className="no-print flex flex-wrap items-center gap-1 py-2 pl-14" role="group" aria-label={`Add to ${section.title}`}>
+    <div
+      className="no-print flex flex-wrap items-center gap-1 py-2 pl-14"
+      role="group"
+      aria-label={`Add to ${section.title}`}
+    >
       {KINDS.map(({ kind, label }) => (
         <button
           key={kind}

@@ -24,7 +24,11 @@ export function BreathLine({ phases, yOf, height, width }: Props) {
   );
 }
 
-function curve(phases: readonly TimedPhase[], yOf: (seconds: Seconds) => number, width: number): { line: string; lungs: string } {
+function curve(
+  phases: readonly TimedPhase[],
+  yOf: (seconds: Seconds) => number,
+  width: number,
+): { line: string; lungs: string } {
   const before = lungsAtStarts(phases);
   const points: string[] = [];
   phases.forEach((phase, index) => {

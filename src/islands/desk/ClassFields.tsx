@@ -18,9 +18,26 @@ export function ClassFields() {
   const breath = LIMITS.breathSeconds;
   return (
     <div className="flex flex-col gap-1">
-      <TextField label="Title" needed value={plan.title} most={LIMITS.titleCharacters} className="text-lg font-semibold" onChange={(value) => set('title', value)} />
-      <TextField label="Focus" value={plan.focus} most={LIMITS.noteCharacters} onChange={(value) => set('focus', value)} />
-      <TextField label="For whom" value={plan.audience} most={LIMITS.noteCharacters} onChange={(value) => set('audience', value)} />
+      <TextField
+        label="Title"
+        needed
+        value={plan.title}
+        most={LIMITS.titleCharacters}
+        className="text-lg font-semibold"
+        onChange={(value) => set('title', value)}
+      />
+      <TextField
+        label="Focus"
+        value={plan.focus}
+        most={LIMITS.noteCharacters}
+        onChange={(value) => set('focus', value)}
+      />
+      <TextField
+        label="For whom"
+        value={plan.audience}
+        most={LIMITS.noteCharacters}
+        onChange={(value) => set('audience', value)}
+      />
       <div className="my-1">
         <ClockField
           label="Target"
@@ -48,7 +65,8 @@ export function ClassFields() {
         }
       />
       <p className="quiet-ink text-sm">
-        {breathsPerMinute(pace.breathSeconds).toFixed(1)} a minute; {closingBreathSeconds(pace).toFixed(1)} s at the closing
+        {breathsPerMinute(pace.breathSeconds).toFixed(1)} a minute; {closingBreathSeconds(pace).toFixed(1)} s at the
+        closing
       </p>
       <NumberField
         label="Closing over opening"
@@ -59,8 +77,26 @@ export function ClassFields() {
         {...LIMITS.closingRatio}
         onChange={(value) => setPace({ closingRatio: value })}
       />
-      <NumberField label="Not shorter than" unit="s" digits={1} step={0.1} value={pace.leastBreathSeconds} least={breath.least} most={pace.mostBreathSeconds} onChange={(value) => setPace({ leastBreathSeconds: value })} />
-      <NumberField label="Not longer than" unit="s" digits={1} step={0.1} value={pace.mostBreathSeconds} least={pace.leastBreathSeconds} most={breath.most} onChange={(value) => setPace({ mostBreathSeconds: value })} />
+      <NumberField
+        label="Not shorter than"
+        unit="s"
+        digits={1}
+        step={0.1}
+        value={pace.leastBreathSeconds}
+        least={breath.least}
+        most={pace.mostBreathSeconds}
+        onChange={(value) => setPace({ leastBreathSeconds: value })}
+      />
+      <NumberField
+        label="Not longer than"
+        unit="s"
+        digits={1}
+        step={0.1}
+        value={pace.mostBreathSeconds}
+        least={pace.leastBreathSeconds}
+        most={breath.most}
+        onChange={(value) => setPace({ mostBreathSeconds: value })}
+      />
       <NumberField
         label="Share of the breath going in"
         unit="%"

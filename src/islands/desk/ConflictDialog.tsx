@@ -24,7 +24,10 @@ export function ConflictDialog({ onKept }: { readonly onKept: () => void }) {
   }
   return (
     <Dialog title="Changed in two places" wide={both} onClose={() => setLater(true)}>
-      <p>This class was saved in another window or by somebody else since you opened it. Both versions are safe. Which one should stand?</p>
+      <p>
+        This class was saved in another window or by somebody else since you opened it. Both versions are safe. Which
+        one should stand?
+      </p>
       {both && (
         <div className="my-3 grid grid-cols-2 gap-4">
           <Version title="Mine" plan={mine} other={theirs.plan} />
@@ -63,7 +66,15 @@ export function ConflictDialog({ onKept }: { readonly onKept: () => void }) {
   );
 }
 
-function Version({ title, plan, other }: { readonly title: string; readonly plan: ClassPlan; readonly other: ClassPlan }) {
+function Version({
+  title,
+  plan,
+  other,
+}: {
+  readonly title: string;
+  readonly plan: ClassPlan;
+  readonly other: ClassPlan;
+}) {
   const there = new Map(stepsInOrder(other).map(({ step }) => [step.id, JSON.stringify(step)]));
   return (
     <section aria-label={title} className="border-base-300 rounded border p-3">

@@ -43,7 +43,15 @@ export function Desk({ studio, stored, takes }: Props) {
 
 type Over = 'fit' | 'publish' | 'keys' | 'guide' | null;
 
-function DeskView({ studio, takes, flush }: { readonly studio: string; readonly takes: number; readonly flush: () => Promise<boolean> }) {
+function DeskView({
+  studio,
+  takes,
+  flush,
+}: {
+  readonly studio: string;
+  readonly takes: number;
+  readonly flush: () => Promise<boolean>;
+}) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
@@ -74,7 +82,13 @@ function DeskView({ studio, takes, flush }: { readonly studio: string; readonly 
         <span className="no-print ml-auto flex flex-wrap items-center gap-2">
           <UndoRedo />
           <ThemeSwitch />
-          <button type="button" className="btn btn-sm btn-square" aria-label="Keys" title="Keys" onClick={() => setOver('keys')}>
+          <button
+            type="button"
+            className="btn btn-sm btn-square"
+            aria-label="Keys"
+            title="Keys"
+            onClick={() => setOver('keys')}
+          >
             <Keyboard size={16} aria-hidden />
           </button>
           <a
@@ -103,7 +117,10 @@ function DeskView({ studio, takes, flush }: { readonly studio: string; readonly 
         <main className="min-h-0 min-w-0 lg:overflow-y-auto">
           <Strip />
         </main>
-        <div className="no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1" tabIndex={-1}>
+        <div
+          className="no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1"
+          tabIndex={-1}
+        >
           <Inspector />
         </div>
       </div>
@@ -120,10 +137,24 @@ function UndoRedo() {
   const canRedo = useDesk((state) => state.undone.length > 0);
   return (
     <>
-      <button type="button" className="btn btn-sm btn-square" aria-label="Undo" title="Undo" disabled={!canUndo} onClick={desk.undo}>
+      <button
+        type="button"
+        className="btn btn-sm btn-square"
+        aria-label="Undo"
+        title="Undo"
+        disabled={!canUndo}
+        onClick={desk.undo}
+      >
         <Undo2 size={16} aria-hidden />
       </button>
-      <button type="button" className="btn btn-sm btn-square" aria-label="Redo" title="Redo" disabled={!canRedo} onClick={desk.redo}>
+      <button
+        type="button"
+        className="btn btn-sm btn-square"
+        aria-label="Redo"
+        title="Redo"
+        disabled={!canRedo}
+        onClick={desk.redo}
+      >
         <Redo2 size={16} aria-hidden />
       </button>
     </>

@@ -31,8 +31,8 @@ function FitFound({ fit, nameOf, onClose }: FoundProps) {
   return (
     <>
       <p>
-        Lands on <strong>{formatClock(fit.runtimeSeconds)}</strong> with {fit.changes.length === 1 ? 'one change' : `${fit.changes.length} changes`}. Pinned
-        things stay.
+        Lands on <strong>{formatClock(fit.runtimeSeconds)}</strong> with{' '}
+        {fit.changes.length === 1 ? 'one change' : `${fit.changes.length} changes`}. Pinned things stay.
       </p>
       <table className="my-3 table">
         <thead>
@@ -85,14 +85,21 @@ function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameOf: (ste
       {fit.loosen.length > 0 && (
         <>
           {enough.length > 1 && (
-            <button type="button" className="btn btn-primary mt-3" onClick={() => desk.edit({ kind: 'together', edits: enough.map((one) => one.edit) })}>
+            <button
+              type="button"
+              className="btn btn-primary mt-3"
+              onClick={() => desk.edit({ kind: 'together', edits: enough.map((one) => one.edit) })}
+            >
               Loosen the {enough.length} that gain most
             </button>
           )}
           <h3 className="mt-4 font-semibold">What could be loosened</h3>
           <ul>
             {fit.loosen.slice(0, 8).map((one) => (
-              <li key={`${one.what} ${one.stepId ?? ''}`} className="border-base-300 flex items-center justify-between gap-3 border-b py-1">
+              <li
+                key={`${one.what} ${one.stepId ?? ''}`}
+                className="border-base-300 flex items-center justify-between gap-3 border-b py-1"
+              >
                 <span>{looseningWords(one, nameOf)}</span>
                 <span className="flex shrink-0 items-center gap-2">
                   <span className="quiet-ink text-sm">
@@ -107,7 +114,9 @@ function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameOf: (ste
           </ul>
         </>
       )}
-      {fit.loosen.length === 0 && fit.reason !== 'between-rounds' && <p className="mt-2">Add or remove steps to change what is possible.</p>}
+      {fit.loosen.length === 0 && fit.reason !== 'between-rounds' && (
+        <p className="mt-2">Add or remove steps to change what is possible.</p>
+      )}
     </>
   );
 }

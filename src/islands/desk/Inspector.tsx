@@ -29,7 +29,8 @@ export function Inspector() {
     );
   }
   const { step } = found;
-  const set: SetField = (field, value) => desk.edit({ kind: 'set-step', stepId: step.id, field, value }, `${step.id} ${field}`);
+  const set: SetField = (field, value) =>
+    desk.edit({ kind: 'set-step', stepId: step.id, field, value }, `${step.id} ${field}`);
   return (
     <aside aria-label={`Step: ${step.name}`} className="p-4">
       <button type="button" className="btn btn-xs mb-2" onClick={() => desk.select(null)}>
@@ -37,7 +38,9 @@ export function Inspector() {
       </button>
       <StepHead step={step} timed={timed} set={set} />
       {step.kind === 'movement' && <MovementFields key={step.id} step={step} timed={timed} set={set} />}
-      {step.kind === 'talk' && <SpokenLines key={step.id} title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />}
+      {step.kind === 'talk' && (
+        <SpokenLines key={step.id} title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />
+      )}
       {step.kind === 'quiet' && <QuietFields key={step.id} step={step} set={set} />}
       {step.kind === 'transition' && <TransitionFields key={step.id} step={step} set={set} />}
     </aside>
@@ -66,10 +69,24 @@ function StepHead({ step, timed, set }: { readonly step: Step; readonly timed: T
         from {formatClock(timed.startSeconds)} to {formatClock(timed.endSeconds)}
       </p>
       <div className="my-2 flex gap-1" role="group" aria-label="Order and copies">
-        <button type="button" className="btn btn-sm btn-square" aria-label="Move up" title="Move up" disabled={!up} onClick={() => up && desk.edit(up)}>
+        <button
+          type="button"
+          className="btn btn-sm btn-square"
+          aria-label="Move up"
+          title="Move up"
+          disabled={!up}
+          onClick={() => up && desk.edit(up)}
+        >
           <ArrowUp size={16} aria-hidden />
         </button>
-        <button type="button" className="btn btn-sm btn-square" aria-label="Move down" title="Move down" disabled={!down} onClick={() => down && desk.edit(down)}>
+        <button
+          type="button"
+          className="btn btn-sm btn-square"
+          aria-label="Move down"
+          title="Move down"
+          disabled={!down}
+          onClick={() => down && desk.edit(down)}
+        >
           <ArrowDown size={16} aria-hidden />
         </button>
         <button

@@ -24,7 +24,10 @@ export function KeysDialog({ onClose }: { readonly onClose: () => void }) {
           </div>
         ))}
       </dl>
-      <p className="quiet-ink mt-3 text-sm">To move a step with the keyboard from the list at the left: go to its handle, press space, use the arrows, press space again.</p>
+      <p className="quiet-ink mt-3 text-sm">
+        To move a step with the keyboard from the list at the left: go to its handle, press space, use the arrows, press
+        space again.
+      </p>
     </Dialog>
   );
 }

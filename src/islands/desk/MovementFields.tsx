@@ -36,15 +36,43 @@ export function MovementFields({ step, timed, set }: Props) {
   const oneMore = (timed.roundSeconds * step.multiple * sideCount(step.sides)) / (step.sides === 'alternate' ? 2 : 1);
   return (
     <div className="flex flex-col">
-      <Counter label={step.sides === 'none' ? 'Rounds' : 'Rounds on each side'} value={step.rounds} {...bounds} step={step.multiple} onChange={setRounds} />
+      <Counter
+        label={step.sides === 'none' ? 'Rounds' : 'Rounds on each side'}
+        value={step.rounds}
+        {...bounds}
+        step={step.multiple}
+        onChange={setRounds}
+      />
       <p className="quiet-ink text-sm">
         {step.multiple} more {step.sides === 'none' ? '' : 'each side '}would add {formatDifference(oneMore)}
       </p>
-      <NumberField label="At least" value={step.leastRounds} least={1} most={step.mostRounds} onChange={(value) => set('leastRounds', value)} />
-      <NumberField label="At most" value={step.mostRounds} least={step.leastRounds} most={LIMITS.rounds} onChange={(value) => set('mostRounds', value)} />
-      <NumberField label="In multiples of" value={step.multiple} {...bounds} onChange={(value) => set('multiple', value)} />
+      <NumberField
+        label="At least"
+        value={step.leastRounds}
+        least={1}
+        most={step.mostRounds}
+        onChange={(value) => set('leastRounds', value)}
+      />
+      <NumberField
+        label="At most"
+        value={step.mostRounds}
+        least={step.leastRounds}
+        most={LIMITS.rounds}
+        onChange={(value) => set('mostRounds', value)}
+      />
+      <NumberField
+        label="In multiples of"
+        value={step.multiple}
+        {...bounds}
+        onChange={(value) => set('multiple', value)}
+      />
       <PinBox label="Pin these rounds" pinned={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
-      <Choice label="Sides" value={step.sides} options={SIDE_PLANS.map((value) => ({ value, label: SIDE_LABELS[value] }))} onChange={(value) => set('sides', value)} />
+      <Choice
+        label="Sides"
+        value={step.sides}
+        options={SIDE_PLANS.map((value) => ({ value, label: SIDE_LABELS[value] }))}
+        onChange={(value) => set('sides', value)}
+      />
       {(step.sides === 'alternate' || step.sides === 'in-turn') && (
         <Choice
           label="Starts"
@@ -65,15 +93,45 @@ export function MovementFields({ step, timed, set }: Props) {
         {...LIMITS.paceMultiplier}
         onChange={(value) => set('paceMultiplier', value)}
       />
-      <TextField label="Traditional name" value={step.traditionalName} most={LIMITS.titleCharacters} onChange={(value) => set('traditionalName', value)} />
-      <SpokenLines title={`Taught first, ${formatClock(timed.teachSeconds)} by speech`} lines={step.teach} onChange={(lines) => set('teach', lines)} />
+      <TextField
+        label="Traditional name"
+        value={step.traditionalName}
+        most={LIMITS.titleCharacters}
+        onChange={(value) => set('traditionalName', value)}
+      />
+      <SpokenLines
+        title={`Taught first, ${formatClock(timed.teachSeconds)} by speech`}
+        lines={step.teach}
+        onChange={(lines) => set('teach', lines)}
+      />
       <Phases step={step} set={set} />
       <Fade step={step} set={set} />
-      <TextField label="Said with the last round" spoken value={step.lastRoundLine} most={LIMITS.lineCharacters} onChange={(value) => set('lastRoundLine', value)} />
+      <TextField
+        label="Said with the last round"
+        spoken
+        value={step.lastRoundLine}
+        most={LIMITS.lineCharacters}
+        onChange={(value) => set('lastRoundLine', value)}
+      />
       {(step.sides === 'in-turn' || step.sides === 'each-way') && (
         <>
-          <TextField label="Said at the change of side" spoken value={step.sideChangeLine} most={LIMITS.lineCharacters} onChange={(value) => set('sideChangeLine', value)} />
-          <NumberField label="The change takes" unit="s" digits={1} step={0.5} value={step.sideChangeSeconds} least={0} most={LIMITS.phaseSeconds.most} onChange={(value) => set('sideChangeSeconds', value)} />
+          <TextField
+            label="Said at the change of side"
+            spoken
+            value={step.sideChangeLine}
+            most={LIMITS.lineCharacters}
+            onChange={(value) => set('sideChangeLine', value)}
+          />
+          <NumberField
+            label="The change takes"
+            unit="s"
+            digits={1}
+            step={0.5}
+            value={step.sideChangeSeconds}
+            least={0}
+            most={LIMITS.phaseSeconds.most}
+            onChange={(value) => set('sideChangeSeconds', value)}
+          />
         </>
       )}
       <details className="mt-2">
@@ -93,7 +151,11 @@ export function MovementFields({ step, timed, set }: Props) {
 
 function Phases({ step, set }: { readonly step: MovementStep; readonly set: SetField }) {
   const pattern = step.pattern.map((phase) => ({ ...phase }));
-  const change = (id: string, part: Partial<Phase>): void => set('pattern', pattern.map((phase) => (phase.id === id ? { ...phase, ...part } : phase)));
+  const change = (id: string, part: Partial<Phase>): void =>
+    set(
+      'pattern',
+      pattern.map((phase) => (phase.id === id ? { ...phase, ...part } : phase)),
+    );
   return (
     <fieldset className="my-2">
       <legend className="font-semibold">One round</legend>
@@ -103,7 +165,15 @@ function Phases({ step, set }: { readonly step: MovementStep; readonly set: SetF
           phase={phase}
           place={index + 1}
           onChange={(part) => change(phase.id, part)}
-          onRemove={pattern.length > 1 ? () => set('pattern', pattern.filter((one) => one.id !== phase.id)) : null}
+          onRemove={
+            pattern.length > 1
+              ? () =>
+                  set(
+                    'pattern',
+                    pattern.filter((one) => one.id !== phase.id),
+                  )
+              : null
+          }
         />
       ))}
       <div className="mt-1 flex gap-1" role="group" aria-label="Add a phase">
@@ -113,7 +183,12 @@ function Phases({ step, set }: { readonly step: MovementStep; readonly set: SetF
             type="button"
             className="btn btn-xs"
             disabled={pattern.length >= LIMITS.phases}
-            onClick={() => set('pattern', [...pattern, makePhase(() => crypto.randomUUID(), { kind })].map((phase) => ({ ...phase })))}
+            onClick={() =>
+              set(
+                'pattern',
+                [...pattern, makePhase(() => crypto.randomUUID(), { kind })].map((phase) => ({ ...phase })),
+              )
+            }
           >
             <Plus size={12} aria-hidden />
             {kind}
@@ -150,23 +225,57 @@ function PhaseFields({ phase, place, onChange, onRemove }: PhaseProps) {
           hideLabel
           value={how}
           options={lengths}
-          onChange={(value) => onChange({ share: value === 'share' ? 0.5 : null, seconds: value === 'seconds' ? 3 : null })}
+          onChange={(value) =>
+            onChange({ share: value === 'share' ? 0.5 : null, seconds: value === 'seconds' ? 3 : null })
+          }
         />
         {onRemove && (
-          <button type="button" className="btn btn-xs btn-square btn-ghost" aria-label={`Remove phase ${place}`} onClick={onRemove}>
+          <button
+            type="button"
+            className="btn btn-xs btn-square btn-ghost"
+            aria-label={`Remove phase ${place}`}
+            onClick={onRemove}
+          >
             <Trash2 size={13} aria-hidden />
           </button>
         )}
       </div>
       {how === 'share' && (
-        <NumberField label="Share of a breath" unit="%" value={Math.round((phase.share ?? 0) * 100)} least={LIMITS.share.least * 100} most={LIMITS.share.most * 100} onChange={(value) => onChange({ share: value / 100 })} />
+        <NumberField
+          label="Share of a breath"
+          unit="%"
+          value={Math.round((phase.share ?? 0) * 100)}
+          least={LIMITS.share.least * 100}
+          most={LIMITS.share.most * 100}
+          onChange={(value) => onChange({ share: value / 100 })}
+        />
       )}
       {how === 'seconds' && (
-        <NumberField label="Seconds" unit="s" digits={1} step={0.1} value={phase.seconds ?? 0} {...LIMITS.phaseSeconds} onChange={(seconds) => onChange({ seconds })} />
+        <NumberField
+          label="Seconds"
+          unit="s"
+          digits={1}
+          step={0.1}
+          value={phase.seconds ?? 0}
+          {...LIMITS.phaseSeconds}
+          onChange={(seconds) => onChange({ seconds })}
+        />
       )}
-      <TextField label="Action" value={phase.action} most={LIMITS.titleCharacters} onChange={(action) => onChange({ action })} />
+      <TextField
+        label="Action"
+        value={phase.action}
+        most={LIMITS.titleCharacters}
+        onChange={(action) => onChange({ action })}
+      />
       {(['full', 'short', 'breath'] as const).map((form) => (
-        <TextField key={form} label={`Said, ${form}`} spoken value={phase[form]} most={LIMITS.lineCharacters} onChange={(text) => onChange({ [form]: text })} />
+        <TextField
+          key={form}
+          label={`Said, ${form}`}
+          spoken
+          value={phase[form]}
+          most={LIMITS.lineCharacters}
+          onChange={(text) => onChange({ [form]: text })}
+        />
       ))}
     </div>
   );
@@ -174,7 +283,11 @@ function PhaseFields({ phase, place, onChange, onRemove }: PhaseProps) {
 
 function Fade({ step, set }: { readonly step: MovementStep; readonly set: SetField }) {
   const options = FORMS.map((value) => ({ value, label: value }));
-  const change = (at: number, form: Form): void => set('fade', step.fade.map((one, index) => (index === at ? form : one)));
+  const change = (at: number, form: Form): void =>
+    set(
+      'fade',
+      step.fade.map((one, index) => (index === at ? form : one)),
+    );
   return (
     <fieldset className="my-2">
       <legend className="font-semibold">Words thin out</legend>
@@ -188,10 +301,20 @@ function Fade({ step, set }: { readonly step: MovementStep; readonly set: SetFie
         />
       ))}
       <div className="flex gap-1">
-        <button type="button" className="btn btn-xs" disabled={step.fade.length >= LIMITS.fade} onClick={() => set('fade', [...step.fade, step.fade[step.fade.length - 1]])}>
+        <button
+          type="button"
+          className="btn btn-xs"
+          disabled={step.fade.length >= LIMITS.fade}
+          onClick={() => set('fade', [...step.fade, step.fade[step.fade.length - 1]])}
+        >
           One round more
         </button>
-        <button type="button" className="btn btn-xs" disabled={step.fade.length <= 1} onClick={() => set('fade', step.fade.slice(0, -1))}>
+        <button
+          type="button"
+          className="btn btn-xs"
+          disabled={step.fade.length <= 1}
+          onClick={() => set('fade', step.fade.slice(0, -1))}
+        >
           One fewer
         </button>
       </div>

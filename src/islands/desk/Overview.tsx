@@ -1,5 +1,18 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDroppable,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import { makeSection, stepsInOrder, type Section, type Step } from '@/core/plan';
@@ -46,7 +59,13 @@ export function Overview() {
       <button
         type="button"
         className="btn btn-sm mt-3 w-full"
-        onClick={() => desk.edit({ kind: 'insert-section', index: plan.sections.length, section: makeSection(() => crypto.randomUUID(), 'main') })}
+        onClick={() =>
+          desk.edit({
+            kind: 'insert-section',
+            index: plan.sections.length,
+            section: makeSection(() => crypto.randomUUID(), 'main'),
+          })
+        }
       >
         <Plus size={14} aria-hidden />
         Add a section
@@ -94,7 +113,9 @@ function SectionEntry({ section, startSeconds, share }: SectionEntryProps) {
 function StepEntry({ step }: { readonly step: Step }) {
   const desk = useDeskStore();
   const selected = useDesk((state) => state.selectedId === step.id);
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: step.id });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: step.id,
+  });
   return (
     <li
       ref={setNodeRef}

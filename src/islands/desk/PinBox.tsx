@@ -9,7 +9,12 @@ export function PinBox({ label, pinned, onChange }: Props) {
   return (
     <label className="flex min-h-8 cursor-pointer items-center justify-between gap-2">
       {label}
-      <input type="checkbox" className="checkbox checkbox-sm" checked={pinned} onChange={(event) => onChange(event.target.checked)} />
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={pinned}
+        onChange={(event) => onChange(event.target.checked)}
+      />
     </label>
   );
 }

@@ -17,13 +17,37 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
     <div className="flex flex-col gap-1">
       <ClockField label="Length" seconds={step.seconds} least={bounds.least} most={bounds.most} onChange={setLength} />
       <div className="grid grid-cols-2 gap-2">
-        <ClockField label="At least" seconds={step.leastSeconds} least={bounds.least} most={step.mostSeconds} onChange={(value) => set('leastSeconds', value)} />
-        <ClockField label="At most" seconds={step.mostSeconds} least={step.leastSeconds} most={bounds.most} onChange={(value) => set('mostSeconds', value)} />
+        <ClockField
+          label="At least"
+          seconds={step.leastSeconds}
+          least={bounds.least}
+          most={step.mostSeconds}
+          onChange={(value) => set('leastSeconds', value)}
+        />
+        <ClockField
+          label="At most"
+          seconds={step.mostSeconds}
+          least={step.leastSeconds}
+          most={bounds.most}
+          onChange={(value) => set('mostSeconds', value)}
+        />
       </div>
       <PinBox label="Pin this length" pinned={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
       <PinBox label="Eyes closed" pinned={step.eyesClosed} onChange={(value) => set('eyesClosed', value)} />
-      <TextField label="Said at its start" spoken value={step.openingLine} most={LIMITS.lineCharacters} onChange={(value) => set('openingLine', value)} />
-      <TextField label="Call back at its end" spoken value={step.callBackLine} most={LIMITS.lineCharacters} onChange={(value) => set('callBackLine', value)} />
+      <TextField
+        label="Said at its start"
+        spoken
+        value={step.openingLine}
+        most={LIMITS.lineCharacters}
+        onChange={(value) => set('openingLine', value)}
+      />
+      <TextField
+        label="Call back at its end"
+        spoken
+        value={step.callBackLine}
+        most={LIMITS.lineCharacters}
+        onChange={(value) => set('callBackLine', value)}
+      />
     </div>
   );
 }

@@ -12,7 +12,11 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
   const reach = useDesk((state) => state.reach);
   const off = Math.round(runtime) - Math.round(plan.targetSeconds);
   return (
-    <div className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-8 gap-y-2 border-b px-5 py-2" role="group" aria-label="Runtime">
+    <div
+      className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-8 gap-y-2 border-b px-5 py-2"
+      role="group"
+      aria-label="Runtime"
+    >
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
         label="target"
@@ -22,8 +26,18 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
         most={LIMITS.targetSeconds.most}
         onChange={(value) => desk.edit({ kind: 'set-plan', field: 'targetSeconds', value }, 'target')}
       />
-      <Figure label={off > 0 ? 'over by' : off < 0 ? 'under by' : 'on target'} value={formatDifference(off)} strong warn={off !== 0} />
-      <ReachBar runtime={runtime} target={plan.targetSeconds} shortest={reach.shortestSeconds} longest={reach.longestSeconds} />
+      <Figure
+        label={off > 0 ? 'over by' : off < 0 ? 'under by' : 'on target'}
+        value={formatDifference(off)}
+        strong
+        warn={off !== 0}
+      />
+      <ReachBar
+        runtime={runtime}
+        target={plan.targetSeconds}
+        shortest={reach.shortestSeconds}
+        longest={reach.longestSeconds}
+      />
       <div className="text-right text-sm">
         <div className="quiet-ink">one breath</div>
         <div>
@@ -38,7 +52,17 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
   );
 }
 
-function Figure({ label, value, strong, warn }: { readonly label: string; readonly value: string; readonly strong?: boolean; readonly warn?: boolean }) {
+function Figure({
+  label,
+  value,
+  strong,
+  warn,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly strong?: boolean;
+  readonly warn?: boolean;
+}) {
   return (
     <div aria-live="off">
       <div className="quiet-ink text-sm">{label}</div>
@@ -67,7 +91,15 @@ function ReachBar({ runtime, target, shortest, longest }: ReachProps) {
         <svg x={at(shortest)} y="13" width={`${(((longest - shortest) / (high - low)) * 100).toFixed(2)}%`} height="5">
           <rect width="100%" height="5" rx="2.5" fill="var(--said-bar)" />
         </svg>
-        <line x1={at(target)} x2={at(target)} y1="2" y2="29" stroke="var(--color-accent)" strokeWidth="2" strokeDasharray="4 3" />
+        <line
+          x1={at(target)}
+          x2={at(target)}
+          y1="2"
+          y2="29"
+          stroke="var(--color-accent)"
+          strokeWidth="2"
+          strokeDasharray="4 3"
+        />
         <line x1={at(runtime)} x2={at(runtime)} y1="6" y2="25" stroke="var(--color-primary)" strokeWidth="3" />
       </svg>
       <div className="quiet-ink flex justify-between text-xs">

@@ -1,7 +1,14 @@
 import { IssueList } from '@/ui/parts/IssueList';
 import { useDesk } from './use-desk';
 
-const WORDS = { saved: 'Saved', waiting: 'Saving', saving: 'Saving', away: 'Kept in this browser; the server is away', refused: 'Not saved', conflict: 'Not saved' } as const;
+const WORDS = {
+  saved: 'Saved',
+  waiting: 'Saving',
+  saving: 'Saving',
+  away: 'Kept in this browser; the server is away',
+  refused: 'Not saved',
+  conflict: 'Not saved',
+} as const;
 
 /** Whether what is on the screen is on the server. */
 export function SaveMark() {

@@ -15,7 +15,12 @@ export function SectionMenu({ section }: { readonly section: Section }) {
   const sectionId = section.id;
   return (
     <>
-      <button type="button" className="btn btn-xs btn-square btn-ghost" aria-label={`Change section ${section.title}`} onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="btn btn-xs btn-square btn-ghost"
+        aria-label={`Change section ${section.title}`}
+        onClick={() => setOpen(true)}
+      >
         <Ellipsis size={14} aria-hidden />
       </button>
       {open && (
@@ -25,7 +30,9 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             needed
             value={section.title}
             most={LIMITS.titleCharacters}
-            onChange={(value) => desk.edit({ kind: 'set-section', sectionId, field: 'title', value }, `title ${sectionId}`)}
+            onChange={(value) =>
+              desk.edit({ kind: 'set-section', sectionId, field: 'title', value }, `title ${sectionId}`)
+            }
           />
           <Choice
             label="Role in the class"
@@ -34,7 +41,12 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             onChange={(value) => desk.edit({ kind: 'set-section', sectionId, field: 'role', value })}
           />
           <div className="mt-4 flex flex-wrap gap-2">
-            <button type="button" className="btn btn-sm" disabled={index === 0} onClick={() => desk.edit({ kind: 'move-section', sectionId, toIndex: index - 1 })}>
+            <button
+              type="button"
+              className="btn btn-sm"
+              disabled={index === 0}
+              onClick={() => desk.edit({ kind: 'move-section', sectionId, toIndex: index - 1 })}
+            >
               Move up
             </button>
             <button
@@ -49,7 +61,11 @@ export function SectionMenu({ section }: { readonly section: Section }) {
               type="button"
               className="btn btn-sm"
               onClick={() => {
-                desk.edit({ kind: 'insert-section', index: index + 1, section: copySection(() => crypto.randomUUID(), section) });
+                desk.edit({
+                  kind: 'insert-section',
+                  index: index + 1,
+                  section: copySection(() => crypto.randomUUID(), section),
+                });
                 setOpen(false);
               }}
             >

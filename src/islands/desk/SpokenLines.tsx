@@ -12,7 +12,8 @@ interface Props {
 /** Lines said one after the other, each with the pause that follows it. */
 export function SpokenLines({ title, lines, onChange }: Props) {
   const all = lines.map((line) => ({ ...line }));
-  const change = (id: string, part: Partial<SpokenLine>): void => onChange(all.map((line) => (line.id === id ? { ...line, ...part } : line)));
+  const change = (id: string, part: Partial<SpokenLine>): void =>
+    onChange(all.map((line) => (line.id === id ? { ...line, ...part } : line)));
   return (
     <fieldset className="my-2">
       <legend className="font-semibold">{title}</legend>
@@ -37,13 +38,22 @@ export function SpokenLines({ title, lines, onChange }: Props) {
               {...LIMITS.pauseSeconds}
               onChange={(pauseSeconds) => change(line.id, { pauseSeconds })}
             />
-            <button type="button" className="btn btn-xs btn-square btn-ghost" aria-label={`Remove line ${index + 1}`} onClick={() => onChange(all.filter((one) => one.id !== line.id))}>
+            <button
+              type="button"
+              className="btn btn-xs btn-square btn-ghost"
+              aria-label={`Remove line ${index + 1}`}
+              onClick={() => onChange(all.filter((one) => one.id !== line.id))}
+            >
               <Trash2 size={13} aria-hidden />
             </button>
           </div>
         </div>
       ))}
-      <button type="button" className="btn btn-xs mt-1" onClick={() => onChange([...all, { id: crypto.randomUUID(), text: '', pauseSeconds: 1.5 }])}>
+      <button
+        type="button"
+        className="btn btn-xs mt-1"
+        onClick={() => onChange([...all, { id: crypto.randomUUID(), text: '', pauseSeconds: 1.5 }])}
+      >
         <Plus size={12} aria-hidden />
         Add a line
       </button>

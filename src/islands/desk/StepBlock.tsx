@@ -43,7 +43,8 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
           aria-expanded={open}
           onClick={() => onToggle(step.id)}
         >
-          <span className="font-semibold">{step.name}</span> <span className="quiet-ink text-sm">{aboutStep(step)}</span>
+          <span className="font-semibold">{step.name}</span>{' '}
+          <span className="quiet-ink text-sm">{aboutStep(step)}</span>
         </button>
         <span className="shrink-0 text-sm">{amountOf(step, timed)}</span>
       </div>
@@ -63,7 +64,12 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
 
 function aboutStep(step: Step): string {
   if (step.kind === 'movement') {
-    return { none: 'both sides together', alternate: 'each side, alternating', 'in-turn': 'one side, then the other', 'each-way': 'each way' }[step.sides];
+    return {
+      none: 'both sides together',
+      alternate: 'each side, alternating',
+      'in-turn': 'one side, then the other',
+      'each-way': 'each way',
+    }[step.sides];
   }
   if (step.kind === 'quiet') return step.eyesClosed ? 'quiet, eyes closed' : 'quiet';
   return step.kind === 'talk' ? 'spoken' : 'transition';
@@ -86,7 +92,10 @@ interface OpenProps {
 }
 
 function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: OpenProps) {
-  const layout = useMemo(() => layOutStep(step, timed, timeline, textWidth, unfolded), [step, timed, timeline, textWidth, unfolded]);
+  const layout = useMemo(
+    () => layOutStep(step, timed, timeline, textWidth, unfolded),
+    [step, timed, timeline, textWidth, unfolded],
+  );
   return (
     <div className="relative mt-1" style={{ height: layout.height }}>
       <ClockMarks timed={timed} layout={layout} />
@@ -94,7 +103,12 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
         <BreathLine phases={layout.phases} yOf={layout.yOf} height={layout.height} width={BREATH_WIDTH} />
       </div>
       {layout.groups.map((group) => (
-        <RoundMark key={`${group.firstRound}-${group.startSeconds}`} group={group} step={step as MovementStep} onUnfold={onUnfold} />
+        <RoundMark
+          key={`${group.firstRound}-${group.startSeconds}`}
+          group={group}
+          step={step as MovementStep}
+          onUnfold={onUnfold}
+        />
       ))}
       <ol aria-label={`Lines of ${step.name}`}>
         {layout.cues.map((placed) => (
@@ -129,11 +143,23 @@ function ClockMarks({ timed, layout }: { readonly timed: TimedStep; readonly lay
   );
 }
 
-function RoundMark({ group, step, onUnfold }: { readonly group: PlacedGroup; readonly step: MovementStep; readonly onUnfold: () => void }) {
+function RoundMark({
+  group,
+  step,
+  onUnfold,
+}: {
+  readonly group: PlacedGroup;
+  readonly step: MovementStep;
+  readonly onUnfold: () => void;
+}) {
   const left = CLOCK_WIDTH + BREATH_WIDTH + 14;
   if (!group.folded) {
     return (
-      <span className="absolute w-7 text-sm font-semibold" style={{ top: group.y, left }} title={`Round ${group.firstRound}`}>
+      <span
+        className="absolute w-7 text-sm font-semibold"
+        style={{ top: group.y, left }}
+        title={`Round ${group.firstRound}`}
+      >
         {group.firstRound}
       </span>
     );
@@ -156,7 +182,15 @@ function RoundMark({ group, step, onUnfold }: { readonly group: PlacedGroup; rea
   );
 }
 
-function CueLine({ placed, step, textWidth }: { readonly placed: PlacedCue; readonly step: Step; readonly textWidth: number }) {
+function CueLine({
+  placed,
+  step,
+  textWidth,
+}: {
+  readonly placed: PlacedCue;
+  readonly step: Step;
+  readonly textWidth: number;
+}) {
   const desk = useDeskStore();
   const [editing, setEditing] = useState(false);
   const { cue, y, barHeight, late } = placed;
@@ -198,7 +232,9 @@ function CueLine({ placed, step, textWidth }: { readonly placed: PlacedCue; read
         </button>
       )}
       <span className={`ml-auto shrink-0 pr-1 pt-0.5 text-xs ${late ? 'text-error font-semibold' : 'quiet-ink'}`}>
-        {late ? `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}` : asideOf(cue, timelineSide(cue.side))}
+        {late
+          ? `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}`
+          : asideOf(cue, timelineSide(cue.side))}
       </span>
     </li>
   );

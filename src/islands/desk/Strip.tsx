@@ -78,7 +78,9 @@ export function Strip() {
           </section>
         );
       })}
-      <p className="quiet-ink border-base-300 border-t py-2 text-right text-sm">ends {formatClock(timeline.runtimeSeconds)}</p>
+      <p className="quiet-ink border-base-300 border-t py-2 text-right text-sm">
+        ends {formatClock(timeline.runtimeSeconds)}
+      </p>
     </div>
   );
 }

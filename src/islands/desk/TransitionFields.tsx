@@ -17,7 +17,13 @@ export function TransitionFields({ step, set }: { readonly step: TransitionStep;
         most={LIMITS.phaseSeconds.most}
         onChange={(value) => set('seconds', value)}
       />
-      <TextField label="What is said" spoken value={step.line} most={LIMITS.lineCharacters} onChange={(value) => set('line', value)} />
+      <TextField
+        label="What is said"
+        spoken
+        value={step.line}
+        most={LIMITS.lineCharacters}
+        onChange={(value) => set('line', value)}
+      />
     </div>
   );
 }

@@ -22,5 +22,8 @@ export function quietEdit(step: QuietStep, seconds: number): Edit {
 }
 
 function setAll(stepId: string, fields: Readonly<Record<string, number>>): Edit {
-  return { kind: 'together', edits: Object.entries(fields).map(([field, value]) => ({ kind: 'set-step', stepId, field, value })) };
+  return {
+    kind: 'together',
+    edits: Object.entries(fields).map(([field, value]) => ({ kind: 'set-step', stepId, field, value })),
+  };
 }

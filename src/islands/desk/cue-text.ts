@@ -7,8 +7,10 @@ export function sourceText(step: Step, source: CueSource): string {
     const phase = step.kind === 'movement' ? step.pattern.find((one) => one.id === source.phaseId) : undefined;
     return phase && source.form !== 'silent' ? phase[source.form] : '';
   }
-  if (source.part === 'teach') return (step.kind === 'movement' && step.teach.find((line) => line.id === source.lineId)?.text) || '';
-  if (source.part === 'line') return (step.kind === 'talk' && step.lines.find((line) => line.id === source.lineId)?.text) || '';
+  if (source.part === 'teach')
+    return (step.kind === 'movement' && step.teach.find((line) => line.id === source.lineId)?.text) || '';
+  if (source.part === 'line')
+    return (step.kind === 'talk' && step.lines.find((line) => line.id === source.lineId)?.text) || '';
   if (source.part === 'sideChangeLine') return step.kind === 'movement' ? step.sideChangeLine : '';
   if (source.part === 'transitionLine') return step.kind === 'transition' ? step.line : '';
   return step.kind === 'quiet' ? step[source.part] : '';

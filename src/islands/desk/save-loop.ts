@@ -60,8 +60,11 @@ export function startSaving(desk: DeskStore): SaveLoop {
       desk.setSave({ kind: 'away' });
       later(TRY_AGAIN_MILLISECONDS);
     } else {
-      const issues = (answer.problem.issues as readonly Issue[] | undefined) ?? [];
-      desk.setSave({ kind: 'refused', issues: issues.length > 0 ? issues : [{ code: answer.problem.code, at: '', facts: {} }] });
+      const issues = (answer.problem.issues) ?? [];
+      desk.setSave({
+        kind: 'refused',
+        issues: issues.length > 0 ? issues : [{ code: answer.problem.code, at: '', facts: {} }],
+      });
     }
   };
 

@@ -57,7 +57,13 @@ interface Corner {
 }
 
 /** Lays one step out for a text column `textWidth` pixels wide. */
-export function layOutStep(step: Step, timed: TimedStep, timeline: Timeline, textWidth: number, unfolded: boolean): StepLayout {
+export function layOutStep(
+  step: Step,
+  timed: TimedStep,
+  timeline: Timeline,
+  textWidth: number,
+  unfolded: boolean,
+): StepLayout {
   const cues = timeline.cues.slice(...timed.cueRange);
   const phases = timeline.phases.slice(...timed.phaseRange);
   const groups = step.kind === 'movement' ? groupRounds(cues, phases, unfolded) : [];
@@ -75,7 +81,11 @@ export function layOutStep(step: Step, timed: TimedStep, timeline: Timeline, tex
       barHeight: Math.max(4, yOf(cue.endSeconds) - yOf(cue.startSeconds)),
       late: cue.endSeconds > cue.dueSeconds + 0.05,
     })),
-    groups: groups.map((group) => ({ ...group, y: yOf(group.startSeconds), height: yOf(group.endSeconds) - yOf(group.startSeconds) })),
+    groups: groups.map((group) => ({
+      ...group,
+      y: yOf(group.startSeconds),
+      height: yOf(group.endSeconds) - yOf(group.startSeconds),
+    })),
     phases,
     yOf,
   };
@@ -90,7 +100,10 @@ function placeCorners(
 ): Corner[] {
   const folds = groups.filter((group) => group.folded);
   const events = [
-    ...shown.map((cue) => ({ seconds: Math.max(cue.startSeconds, timed.startSeconds), room: cueHeight(cue, textWidth) })),
+    ...shown.map((cue) => ({
+      seconds: Math.max(cue.startSeconds, timed.startSeconds),
+      room: cueHeight(cue, textWidth),
+    })),
     ...folds.map((group) => ({ seconds: group.startSeconds, room: 0 })),
     ...folds.map((group) => ({ seconds: group.endSeconds, room: 0 })),
   ].sort((a, b) => a.seconds - b.seconds);
@@ -100,7 +113,10 @@ function placeCorners(
     const last = corners[corners.length - 1];
     const natural = last.y + naturalHeight(last.seconds, seconds, scale, folds);
     const isEnd = seconds === timed.endSeconds;
-    const y = room > 0 || isEnd || folds.some((group) => group.startSeconds === seconds) ? Math.max(natural, textBottom) : natural;
+    const y =
+      room > 0 || isEnd || folds.some((group) => group.startSeconds === seconds)
+        ? Math.max(natural, textBottom)
+        : natural;
     if (room > 0) textBottom = y + room;
     if (seconds > last.seconds) corners.push({ seconds, y });
     else corners[corners.length - 1] = { seconds: last.seconds, y: Math.max(last.y, y) };
@@ -143,11 +159,19 @@ function between(corners: readonly Corner[]): (seconds: Seconds) => number {
 
 /** Rounds in the order performed, those that repeat the same words put together. Sides in turn start anew. */
 function groupRounds(cues: readonly Cue[], phases: readonly TimedPhase[], unfolded: boolean): RoundGroup[] {
-  const rounds: { round: number; side: string; words: string; startSeconds: Seconds; endSeconds: Seconds; cues: Cue[] }[] = [];
+  const rounds: {
+    round: number;
+    side: string;
+    words: string;
+    startSeconds: Seconds;
+    endSeconds: Seconds;
+    cues: Cue[];
+  }[] = [];
   for (const phase of phases) {
     if (phase.round === 0) continue;
     const last = rounds.at(-1);
-    if (last && last.round === phase.round && (last.endSeconds === phase.startSeconds)) last.endSeconds = phase.endSeconds;
+    if (last && last.round === phase.round && last.endSeconds === phase.startSeconds)
+      last.endSeconds = phase.endSeconds;
     else {
       const { round, startSeconds, endSeconds } = phase;
       rounds.push({ round, side: phase.side ?? '', words: '', startSeconds, endSeconds, cues: [] });
@@ -156,15 +180,18 @@ function groupRounds(cues: readonly Cue[], phases: readonly TimedPhase[], unfold
   let at = 0;
   for (const cue of cues) {
     if (cue.round === 0) continue;
-    while (at < rounds.length - 1 && (rounds[at].round !== cue.round || rounds[at].endSeconds <= cue.motionSeconds)) at++;
+    while (at < rounds.length - 1 && (rounds[at].round !== cue.round || rounds[at].endSeconds <= cue.motionSeconds))
+      at++;
     rounds[at].cues.push(cue);
     rounds[at].words += `|${cue.text}`;
   }
   const groups: RoundGroup[] = [];
-  for (let from = 0; from < rounds.length; ) {
+  for (let from = 0; from < rounds.length;) {
     let to = from + 1;
     const joins = (index: number): boolean =>
-      index < rounds.length && rounds[index].words === rounds[from].words && rounds[index].round === rounds[index - 1].round + 1;
+      index < rounds.length &&
+      rounds[index].words === rounds[from].words &&
+      rounds[index].round === rounds[index - 1].round + 1;
     while (joins(to)) to++;
     const folds = !unfolded && to - from >= FOLD_FROM;
     for (let index = from; index < to; index += folds ? to - from : 1) {

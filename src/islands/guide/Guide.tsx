@@ -46,16 +46,31 @@ export function Guide({ plan, timeline, onLeave }: Props) {
     <div className="bg-base-100 fixed inset-0 overflow-hidden" role="application" aria-label={`Guide: ${plan.title}`}>
       <Tide timeline={timeline} state={state} />
       <div className="relative flex h-full flex-col p-6 motion-reduce:pr-12">
-        <Head plan={plan} timeline={timeline} place={place} ends={ends} started={state.mode !== 'ready'} onLeave={onLeave} />
+        <Head
+          plan={plan}
+          timeline={timeline}
+          place={place}
+          ends={ends}
+          started={state.mode !== 'ready'}
+          onLeave={onLeave}
+        />
         <main className="flex min-h-0 flex-1 flex-col justify-center gap-8 py-4">
           <Count phase={state.mode === 'ready' ? null : phaseAt(timeline, place)} plan={plan} />
           <p data-testid="line-now" className="font-serif text-[clamp(48px,5.2vw,84px)] leading-[1.15]">
-            {state.mode === 'ready' ? plan.title : state.mode === 'done' ? 'The class has ended.' : (current?.text ?? '')}
+            {state.mode === 'ready'
+              ? plan.title
+              : state.mode === 'done'
+                ? 'The class has ended.'
+                : (current?.text ?? '')}
           </p>
           <p data-testid="line-next" className="quiet-ink min-h-10 font-serif text-3xl">
             {next && state.mode !== 'done' && (
               <>
-                <span className="font-sans text-xl">{state.mode === 'ready' ? 'begins with ' : `in ${Math.max(0, Math.ceil(next.startSeconds - place))} s `}</span>
+                <span className="font-sans text-xl">
+                  {state.mode === 'ready'
+                    ? 'begins with '
+                    : `in ${Math.max(0, Math.ceil(next.startSeconds - place))} s `}
+                </span>
                 {next.text}
               </>
             )}
@@ -91,14 +106,28 @@ function Head({ plan, timeline, place, ends, started, onLeave }: HeadProps) {
       <Figure label="off target by" accent={off !== 0}>
         {formatDifference(off)}
       </Figure>
-      <button type="button" className="btn btn-square h-12 w-12" aria-label="Leave the guide" title="Leave the guide" onClick={onLeave}>
+      <button
+        type="button"
+        className="btn btn-square h-12 w-12"
+        aria-label="Leave the guide"
+        title="Leave the guide"
+        onClick={onLeave}
+      >
         <X aria-hidden />
       </button>
     </header>
   );
 }
 
-function Figure({ label, accent, children }: { readonly label: string; readonly accent?: boolean; readonly children: ReactNode }) {
+function Figure({
+  label,
+  accent,
+  children,
+}: {
+  readonly label: string;
+  readonly accent?: boolean;
+  readonly children: ReactNode;
+}) {
   return (
     <div className="text-right">
       <div className="quiet-ink text-lg">{label}</div>
@@ -139,7 +168,14 @@ function Controls({ mode, onToggle, send }: ControlsProps) {
   const big = 'btn h-14 min-w-14 text-xl';
   return (
     <footer className="flex flex-wrap items-center justify-center gap-3" role="group" aria-label="Performing">
-      <button type="button" className={big} disabled={off} onClick={() => send('step-back')} aria-label="Step back" title="Step back (Page up)">
+      <button
+        type="button"
+        className={big}
+        disabled={off}
+        onClick={() => send('step-back')}
+        aria-label="Step back"
+        title="Step back (Page up)"
+      >
         <SkipBack aria-hidden />
       </button>
       <button type="button" className={big} disabled={off} onClick={() => send('line-back')} title="Line back (←)">
@@ -154,7 +190,14 @@ function Controls({ mode, onToggle, send }: ControlsProps) {
         Next
         <ChevronRight aria-hidden />
       </button>
-      <button type="button" className={big} disabled={off} onClick={() => send('next-step')} aria-label="Next step" title="Next step (Page down)">
+      <button
+        type="button"
+        className={big}
+        disabled={off}
+        onClick={() => send('next-step')}
+        aria-label="Next step"
+        title="Next step (Page down)"
+      >
         <SkipForward aria-hidden />
       </button>
     </footer>

@@ -18,7 +18,11 @@ export function usePerformance(timeline: Timeline): {
   const run = useCallback((effect: Effect): void => {
     if (effect.kind !== 'keep-awake') return;
     if (!effect.on) void lock.current?.release().catch(() => undefined);
-    else void navigator.wakeLock?.request('screen').then((granted) => (lock.current = granted), () => undefined);
+    else
+      void navigator.wakeLock?.request('screen').then(
+        (granted) => (lock.current = granted),
+        () => undefined,
+      );
   }, []);
   const send = useCallback(
     (kind: PerformanceEvent['kind']): void => {
@@ -33,7 +37,8 @@ export function usePerformance(timeline: Timeline): {
   useEffect(() => {
     // The screen's lock is lost when the window is hidden; ask again when it is back.
     const back = (): void => {
-      if (document.visibilityState === 'visible' && current.current.mode === 'running') run({ kind: 'keep-awake', on: true });
+      if (document.visibilityState === 'visible' && current.current.mode === 'running')
+        run({ kind: 'keep-awake', on: true });
     };
     document.addEventListener('visibilitychange', back);
     return () => {

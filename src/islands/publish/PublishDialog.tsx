@@ -33,23 +33,30 @@ export function PublishDialog({ plan, timeline, reading, onClose }: Props) {
     <Dialog title="Publish" wide onClose={onClose}>
       <p className="mb-3">With the {reading ? 'times of this take; skipped lines are left out' : 'planned times'}.</p>
       <ul>
-        {[...FORMATS, ...(reading ? [] : [{ format: 'plan' as const, label: 'Plan (JSON)', about: 'the whole plan, to be brought in again' }])].map(
-          ({ format, label, about }) => (
-            <li key={format} className="border-base-300 flex items-center justify-between gap-3 border-b py-2">
-              <span>
-                {label} <span className="quiet-ink text-sm">{about}</span>
-              </span>
-              <span className="flex gap-2">
-                <button type="button" className="btn btn-sm" onClick={() => setShown({ format, published: make(format) })}>
-                  Show<span className="sr-only"> {label}</span>
-                </button>
-                <button type="button" className="btn btn-sm btn-primary" onClick={() => save(format)}>
-                  Save<span className="sr-only"> {label}</span>
-                </button>
-              </span>
-            </li>
-          ),
-        )}
+        {[
+          ...FORMATS,
+          ...(reading
+            ? []
+            : [{ format: 'plan' as const, label: 'Plan (JSON)', about: 'the whole plan, to be brought in again' }]),
+        ].map(({ format, label, about }) => (
+          <li key={format} className="border-base-300 flex items-center justify-between gap-3 border-b py-2">
+            <span>
+              {label} <span className="quiet-ink text-sm">{about}</span>
+            </span>
+            <span className="flex gap-2">
+              <button
+                type="button"
+                className="btn btn-sm"
+                onClick={() => setShown({ format, published: make(format) })}
+              >
+                Show<span className="sr-only"> {label}</span>
+              </button>
+              <button type="button" className="btn btn-sm btn-primary" onClick={() => save(format)}>
+                Save<span className="sr-only"> {label}</span>
+              </button>
+            </span>
+          </li>
+        ))}
       </ul>
       {shown && (
         <div className="mt-4">
@@ -59,7 +66,11 @@ export function PublishDialog({ plan, timeline, reading, onClose }: Props) {
               <IssueList issues={shown.published.notes} />
             </details>
           )}
-          <pre tabIndex={0} aria-label="The file" className="bg-base-200 mt-2 max-h-64 overflow-auto rounded p-3 text-sm whitespace-pre-wrap">
+          <pre
+            tabIndex={0}
+            aria-label="The file"
+            className="bg-base-200 mt-2 max-h-64 overflow-auto rounded p-3 text-sm whitespace-pre-wrap"
+          >
             {shown.published.text}
           </pre>
         </div>

@@ -40,7 +40,14 @@ export function NewClass({ classes, onCreate, onClose }: Props) {
       >
         <label className="flex flex-col">
           Title
-          <input className="input w-full" value={title} autoFocus placeholder="New class" aria-invalid={tooLong} onChange={(event) => setTitle(event.target.value)} />
+          <input
+            className="input w-full"
+            value={title}
+            autoFocus
+            placeholder="New class"
+            aria-invalid={tooLong}
+            onChange={(event) => setTitle(event.target.value)}
+          />
         </label>
         {tooLong && (
           <p role="alert" className="text-error text-sm">
@@ -50,13 +57,30 @@ export function NewClass({ classes, onCreate, onClose }: Props) {
         <Choice
           label="Start from"
           value={from}
-          options={[{ value: 'nothing', label: 'nothing' }, ...classes.map((entry) => ({ value: entry.id, label: entry.title.slice(0, 60) }))]}
+          options={[
+            { value: 'nothing', label: 'nothing' },
+            ...classes.map((entry) => ({ value: entry.id, label: entry.title.slice(0, 60) })),
+          ]}
           onChange={setFrom}
         />
         {fromNothing && (
           <>
-            <ClockField label="Target" seconds={targetSeconds} least={LIMITS.targetSeconds.least} most={LIMITS.targetSeconds.most} onChange={setTarget} />
-            <NumberField label="One breath" unit="s" digits={1} step={0.1} value={breathSeconds} {...LIMITS.breathSeconds} onChange={setBreath} />
+            <ClockField
+              label="Target"
+              seconds={targetSeconds}
+              least={LIMITS.targetSeconds.least}
+              most={LIMITS.targetSeconds.most}
+              onChange={setTarget}
+            />
+            <NumberField
+              label="One breath"
+              unit="s"
+              digits={1}
+              step={0.1}
+              value={breathSeconds}
+              {...LIMITS.breathSeconds}
+              onChange={setBreath}
+            />
           </>
         )}
         <button type="submit" className="btn btn-primary self-start" disabled={busy || tooLong}>

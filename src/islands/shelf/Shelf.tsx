@@ -35,7 +35,8 @@ export function Shelf({ studio, classes: first }: Props) {
     return answer.ok;
   };
   const bring = async (chosen: File): Promise<void> => {
-    const refuse = (issues: readonly Issue[]): void => setTrouble({ title: `${chosen.name} could not be brought in. The shelf is as it was.`, issues });
+    const refuse = (issues: readonly Issue[]): void =>
+      setTrouble({ title: `${chosen.name} could not be brought in. The shelf is as it was.`, issues });
     if (chosen.size > LIMITS.documentBytes) {
       refuse([{ code: 'too-large', at: '', facts: { megabytes: LIMITS.documentBytes / 1024 / 1024 } }]);
       return;
@@ -104,7 +105,11 @@ export function Shelf({ studio, classes: first }: Props) {
             </button>
           </div>
         ) : (
-          <ShelfTable classes={classes} onCopy={(entry) => void create({ from: 'class', classId: entry.id })} onRemove={(entry) => void remove(entry)} />
+          <ShelfTable
+            classes={classes}
+            onCopy={(entry) => void create({ from: 'class', classId: entry.id })}
+            onRemove={(entry) => void remove(entry)}
+          />
         )}
       </main>
       {making && <NewClass classes={classes} onCreate={create} onClose={() => setMaking(false)} />}
@@ -159,9 +164,15 @@ function ShelfTable({ classes, onCopy, onRemove }: TableProps) {
               </th>
               <td className="text-right">{formatClock(entry.runtimeSeconds)}</td>
               <td className="text-right">{formatClock(entry.targetSeconds)}</td>
-              <td className={`text-right ${off !== 0 ? 'text-accent font-semibold' : 'quiet-ink'}`}>{off === 0 ? 'on target' : formatDifference(off)}</td>
+              <td className={`text-right ${off !== 0 ? 'text-accent font-semibold' : 'quiet-ink'}`}>
+                {off === 0 ? 'on target' : formatDifference(off)}
+              </td>
               <td className="text-right">
-                <a className="link link-hover inline-block min-w-6" href={`/classes/${entry.id}/takes`} aria-label={`Takes of ${entry.title}: ${entry.takes}`}>
+                <a
+                  className="link link-hover inline-block min-w-6"
+                  href={`/classes/${entry.id}/takes`}
+                  aria-label={`Takes of ${entry.title}: ${entry.takes}`}
+                >
                   {entry.takes}
                 </a>
               </td>
@@ -170,7 +181,13 @@ function ShelfTable({ classes, onCopy, onRemove }: TableProps) {
                   <Copy size={14} aria-hidden />
                   Copy<span className="sr-only"> {entry.title}</span>
                 </button>{' '}
-                <button type="button" className="btn btn-sm btn-square" aria-label={`Remove ${entry.title}`} title="Remove" onClick={() => onRemove(entry)}>
+                <button
+                  type="button"
+                  className="btn btn-sm btn-square"
+                  aria-label={`Remove ${entry.title}`}
+                  title="Remove"
+                  onClick={() => onRemove(entry)}
+                >
                   <Trash2 size={14} aria-hidden />
                 </button>
               </td>

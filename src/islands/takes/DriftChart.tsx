@@ -5,7 +5,9 @@ import { formatClock, formatDifference } from '@/core/units';
 /** Drift over the class: above the line the take is late, below it early. */
 export function DriftChart({ reading }: { readonly reading: Reading }) {
   const points = reading.cues.flatMap((cue) =>
-    cue.saidAtSeconds === null ? [] : [{ planned: cue.plannedSeconds, drift: Math.round((cue.saidAtSeconds - cue.plannedSeconds) * 10) / 10 }],
+    cue.saidAtSeconds === null
+      ? []
+      : [{ planned: cue.plannedSeconds, drift: Math.round((cue.saidAtSeconds - cue.plannedSeconds) * 10) / 10 }],
   );
   const drifts = points.map((point) => point.drift);
   const words =
@@ -31,14 +33,26 @@ export function DriftChart({ reading }: { readonly reading: Reading }) {
                 stroke="var(--quiet-ink)"
                 tick={{ fill: 'var(--quiet-ink)', fontSize: 12 }}
               />
-              <YAxis width={48} tickFormatter={(value: number) => formatDifference(value)} stroke="var(--quiet-ink)" tick={{ fill: 'var(--quiet-ink)', fontSize: 12 }} />
+              <YAxis
+                width={48}
+                tickFormatter={(value: number) => formatDifference(value)}
+                stroke="var(--quiet-ink)"
+                tick={{ fill: 'var(--quiet-ink)', fontSize: 12 }}
+              />
               <ReferenceLine y={0} stroke="var(--color-base-content)" />
               <Tooltip
                 formatter={(value) => [`${Number(value).toFixed(1)} s`, 'drift']}
                 labelFormatter={(label) => `planned ${formatClock(Number(label))}`}
                 contentStyle={{ background: 'var(--color-base-100)', border: '1px solid var(--color-base-300)' }}
               />
-              <Line dataKey="drift" stroke="var(--color-accent)" strokeWidth={2} dot={false} isAnimationActive={false} type="linear" />
+              <Line
+                dataKey="drift"
+                stroke="var(--color-accent)"
+                strokeWidth={2}
+                dot={false}
+                isAnimationActive={false}
+                type="linear"
+              />
             </LineChart>
           </ResponsiveContainer>
         </div>

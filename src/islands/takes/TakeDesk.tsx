@@ -34,7 +34,10 @@ export function TakeDesk({ studio, take }: { readonly studio: string; readonly t
 
   const correctCue = async (cueId: string, saidAtSeconds: number | null): Promise<boolean> => {
     const next = { ...corrections, [cueId]: { saidAtSeconds } };
-    const answer = await send<SavedReading>('PUT', `/api/takes/${take.id}`, { baseRevision: revision, corrections: next });
+    const answer = await send<SavedReading>('PUT', `/api/takes/${take.id}`, {
+      baseRevision: revision,
+      corrections: next,
+    });
     if (!answer.ok) {
       setProblem(
         answer.status === 409
@@ -73,7 +76,10 @@ export function TakeDesk({ studio, take }: { readonly studio: string; readonly t
           </button>
         </span>
       </header>
-      <dl className="bg-base-100 border-base-300 flex flex-wrap gap-x-8 gap-y-2 border-b px-5 py-2" aria-label="Figures of the take">
+      <dl
+        className="bg-base-100 border-base-300 flex flex-wrap gap-x-8 gap-y-2 border-b px-5 py-2"
+        aria-label="Figures of the take"
+      >
         <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
         <Figure label="taken" value={formatClock(totals.runtimeSeconds)} big />
         <Figure label={off >= 0 ? 'over by' : 'under by'} value={formatDifference(off)} big />
@@ -90,7 +96,10 @@ export function TakeDesk({ studio, take }: { readonly studio: string; readonly t
               : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathTakenSeconds.toFixed(1)} s`
           }
         />
-        <Figure label="drift at the last line" value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)} />
+        <Figure
+          label="drift at the last line"
+          value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)}
+        />
       </dl>
       {problem && (
         <p role="alert" className="bg-base-100 text-error border-error border-l-4 px-5 py-2 font-semibold">
@@ -106,7 +115,9 @@ export function TakeDesk({ studio, take }: { readonly studio: string; readonly t
           <Remarks reading={reading} />
         </aside>
       </div>
-      {publishing && <PublishDialog plan={take.plan} timeline={timeline} reading={reading} onClose={() => setPublishing(false)} />}
+      {publishing && (
+        <PublishDialog plan={take.plan} timeline={timeline} reading={reading} onClose={() => setPublishing(false)} />
+      )}
     </div>
   );
 }

@@ -97,7 +97,11 @@ function RemarkRow({ row }: { readonly row: Extract<Row, { kind: 'remark' }> }) 
       <td className="font-semibold">{formatClock(row.startSeconds)}</td>
       <td className="py-1">
         <span className="mr-2 text-sm font-semibold">added</span>
-        {row.text ? <span className="font-serif text-lg">{row.text}</span> : <span className="quiet-ink">speech of {row.seconds.toFixed(1)} s</span>}
+        {row.text ? (
+          <span className="font-serif text-lg">{row.text}</span>
+        ) : (
+          <span className="quiet-ink">speech of {row.seconds.toFixed(1)} s</span>
+        )}
       </td>
       <td />
     </tr>
@@ -145,7 +149,9 @@ function CueRow({ cue, heading, open, onOpen, onCorrect }: CueRowProps) {
         </td>
         <td className="quiet-ink py-2 pr-2 text-right text-sm">
           {drift === null ? '' : `${drift > 0 ? '+' : drift < 0 ? '−' : ''}${Math.abs(drift).toFixed(1)} s`}
-          <span className="block text-xs">{cue.corrected ? 'by hand' : cue.confidence < 0.6 && cue.status === 'said' ? 'unsure' : ''}</span>
+          <span className="block text-xs">
+            {cue.corrected ? 'by hand' : cue.confidence < 0.6 && cue.status === 'said' ? 'unsure' : ''}
+          </span>
         </td>
       </tr>
     </>
@@ -159,14 +165,27 @@ function Tie({ drift }: { readonly drift: number | null }) {
   return (
     <svg width={TIE_WIDTH} height={ROW_HEIGHT} aria-hidden>
       <circle cx="6" cy={ROW_HEIGHT / 2 - lean / 2} r="3" fill="var(--color-primary)" />
-      <line x1="6" y1={ROW_HEIGHT / 2 - lean / 2} x2={TIE_WIDTH - 6} y2={ROW_HEIGHT / 2 + lean / 2} stroke="var(--color-accent)" strokeWidth="1.5" />
+      <line
+        x1="6"
+        y1={ROW_HEIGHT / 2 - lean / 2}
+        x2={TIE_WIDTH - 6}
+        y2={ROW_HEIGHT / 2 + lean / 2}
+        stroke="var(--color-accent)"
+        strokeWidth="1.5"
+      />
       <circle cx={TIE_WIDTH - 6} cy={ROW_HEIGHT / 2 + lean / 2} r="3" fill="var(--color-accent)" />
     </svg>
   );
 }
 
 /** Puts one cue right: a time to the tenth, earlier or later by small steps, or not said at all. */
-function Correct({ cue, onCorrect }: { readonly cue: CueReading; readonly onCorrect: (seconds: number | null) => Promise<void> }) {
+function Correct({
+  cue,
+  onCorrect,
+}: {
+  readonly cue: CueReading;
+  readonly onCorrect: (seconds: number | null) => Promise<void>;
+}) {
   const [typed, setTyped] = useState(formatExactClock(cue.saidAtSeconds ?? cue.plannedSeconds));
   const seconds = readExact(typed);
   const nudge = (by: number): void => setTyped(formatExactClock(Math.max(0, (seconds ?? cue.plannedSeconds) + by)));
@@ -180,7 +199,13 @@ function Correct({ cue, onCorrect }: { readonly cue: CueReading; readonly onCorr
     >
       <label className="flex items-center gap-2">
         Said at
-        <input className="input input-sm w-24 text-right" autoFocus value={typed} aria-invalid={seconds === null} onChange={(event) => setTyped(event.target.value)} />
+        <input
+          className="input input-sm w-24 text-right"
+          autoFocus
+          value={typed}
+          aria-invalid={seconds === null}
+          onChange={(event) => setTyped(event.target.value)}
+        />
       </label>
       <button type="button" className="btn btn-sm" onClick={() => nudge(-0.1)}>
         0.1 s earlier

@@ -22,7 +22,11 @@ interface Progress {
   readonly share: number;
 }
 
-const DOING = { listening: 'Listening to the recording', matching: 'Finding the lines', keeping: 'Keeping the reading' } as const;
+const DOING = {
+  listening: 'Listening to the recording',
+  matching: 'Finding the lines',
+  keeping: 'Keeping the reading',
+} as const;
 
 /** The takes of a class, and a place to bring one. */
 export function Takes({ studio, stored, takes }: Props) {
@@ -41,24 +45,41 @@ export function Takes({ studio, stored, takes }: Props) {
     }
     const captions = captionFile ? await captionsOf(captionFile) : null;
     if (captions && !captions.ok) {
-      setProblem({ title: `${captionFile?.name}: ${issueSentence(captions.problem)} Nothing was changed.`, issues: [] });
+      setProblem({
+        title: `${captionFile?.name}: ${issueSentence(captions.problem)} Nothing was changed.`,
+        issues: [],
+      });
       return;
     }
     setProgress({ doing: soundFile ? 'listening' : 'matching', share: 0 });
-    job.current = readTakeInWorker(stored.plan, captions?.value.captions ?? null, soundFile, (doing, share) => setProgress({ doing, share }));
+    job.current = readTakeInWorker(stored.plan, captions?.value.captions ?? null, soundFile, (doing, share) =>
+      setProgress({ doing, share }),
+    );
     const result = await job.current.result;
     if (!result?.ok) {
       setProgress(null);
-      if (result) setProblem({ title: `${soundFile?.name ?? 'The recording'}: ${issueSentence(result.problem)} Nothing was changed.`, issues: [] });
+      if (result)
+        setProblem({
+          title: `${soundFile?.name ?? 'The recording'}: ${issueSentence(result.problem)} Nothing was changed.`,
+          issues: [],
+        });
       return;
     }
     setProgress({ doing: 'keeping', share: 1 });
     const { evidence, reading, notes } = result.value;
     const name = (soundFile ?? captionFile)?.name.slice(0, 200) ?? 'Take';
-    const answer = await send<{ id: string }>('POST', `/api/classes/${stored.id}/takes`, { name, plan: stored.plan, evidence, reading });
+    const answer = await send<{ id: string }>('POST', `/api/classes/${stored.id}/takes`, {
+      name,
+      plan: stored.plan,
+      evidence,
+      reading,
+    });
     setProgress(null);
     if (!answer.ok) {
-      setProblem({ title: `${answer.problem.detail} Press “Read the take” to try again.`, issues: answer.problem.issues ?? [] });
+      setProblem({
+        title: `${answer.problem.detail} Press “Read the take” to try again.`,
+        issues: answer.problem.issues ?? [],
+      });
       return;
     }
     const all = [...(captions?.value.oddities ?? []), ...notes];
@@ -85,21 +106,37 @@ export function Takes({ studio, stored, takes }: Props) {
         <section aria-label="Bring a take" className="bg-base-100 border-base-300 mb-8 rounded border p-5">
           <h2 className="mb-1 text-lg font-semibold">Bring a take</h2>
           <p className="mb-4">
-            A recording, a machine’s captions of it, or both. The recording stays on this computer; only what was found in it is kept.
+            A recording, a machine’s captions of it, or both. The recording stays on this computer; only what was found
+            in it is kept.
           </p>
           <div className="flex flex-wrap gap-6">
             <label className="flex flex-col gap-1">
               Sound or video
-              <input type="file" className="file-input" accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac" onChange={(event) => setSoundFile(event.target.files?.[0] ?? null)} />
+              <input
+                type="file"
+                className="file-input"
+                accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac"
+                onChange={(event) => setSoundFile(event.target.files?.[0] ?? null)}
+              />
             </label>
             <label className="flex flex-col gap-1">
               Captions (WebVTT or SRT)
-              <input type="file" className="file-input" accept=".vtt,.srt,text/vtt" onChange={(event) => setCaptionFile(event.target.files?.[0] ?? null)} />
+              <input
+                type="file"
+                className="file-input"
+                accept=".vtt,.srt,text/vtt"
+                onChange={(event) => setCaptionFile(event.target.files?.[0] ?? null)}
+              />
             </label>
           </div>
           {progress ? (
             <div className="mt-4 flex items-center gap-4" role="status">
-              <progress className="progress progress-primary w-72" value={progress.share} max={1} aria-label={DOING[progress.doing]} />
+              <progress
+                className="progress progress-primary w-72"
+                value={progress.share}
+                max={1}
+                aria-label={DOING[progress.doing]}
+              />
               {DOING[progress.doing]}
               <button type="button" className="btn btn-sm" onClick={() => job.current?.cancel()}>
                 Cancel
@@ -128,7 +165,9 @@ export function Takes({ studio, stored, takes }: Props) {
                 <a className="link link-hover truncate font-semibold" href={`/classes/${stored.id}/takes/${take.id}`}>
                   {take.name}
                 </a>
-                <span className="quiet-ink shrink-0">{new Date(take.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}</span>
+                <span className="quiet-ink shrink-0">
+                  {new Date(take.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+                </span>
               </li>
             ))}
           </ul>
@@ -150,7 +189,11 @@ export function Takes({ studio, stored, takes }: Props) {
 /** Reads a caption file, with a note on its encoding among the oddities. */
 async function captionsOf(file: File): Promise<Result<CaptionsRead, Issue>> {
   if (file.size > CAPTION_LIMITS.fileCharacters * 2) {
-    return failed({ code: 'caption-file-too-large', at: '', facts: { megabytes: CAPTION_LIMITS.fileCharacters / 1024 / 1024 } });
+    return failed({
+      code: 'caption-file-too-large',
+      at: '',
+      facts: { megabytes: CAPTION_LIMITS.fileCharacters / 1024 / 1024 },
+    });
   }
   const { text, oddities } = decodeText(new Uint8Array(await file.arrayBuffer()));
   const read = readCaptions(text);

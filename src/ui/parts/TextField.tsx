@@ -36,7 +36,8 @@ export function TextField({
   const area = useRef<HTMLTextAreaElement>(null);
   const shown = typed ?? value;
   const length = [...shown].length;
-  const problem = length > most ? `${length} characters; at most ${most}` : needed && shown.trim() === '' ? 'Needed' : null;
+  const problem =
+    length > most ? `${length} characters; at most ${most}` : needed && shown.trim() === '' ? 'Needed' : null;
   useLayoutEffect(() => {
     const element = area.current;
     if (!element) return;

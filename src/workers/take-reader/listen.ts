@@ -1,4 +1,11 @@
-import { ALL_FORMATS, AudioSampleSink, BlobSource, Input, UnsupportedInputFormatError, type AudioSample } from 'mediabunny';
+import {
+  ALL_FORMATS,
+  AudioSampleSink,
+  BlobSource,
+  Input,
+  UnsupportedInputFormatError,
+  type AudioSample,
+} from 'mediabunny';
 import { LevelMeter } from '@/core/signal';
 import { failed, formatClock, ok, type Issue, type Result, type Seconds } from '@/core/units';
 
@@ -14,7 +21,10 @@ export interface Listened {
  * Streams through the sound of a file and measures its level; holds none of it. `goOn` is asked between pieces and
  * told how far it got (0 to 1); when it says no, the result is `null`.
  */
-export async function listen(file: Blob, goOn: (share: number) => Promise<boolean>): Promise<Result<Listened, Issue> | null> {
+export async function listen(
+  file: Blob,
+  goOn: (share: number) => Promise<boolean>,
+): Promise<Result<Listened, Issue> | null> {
   if (file.size === 0) return refused('empty-file');
   const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
   try {

@@ -56,5 +56,8 @@ async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<vo
 addEventListener('message', (event: MessageEvent<TakeRequest>) => {
   const request = event.data;
   if (request.kind === 'cancel') cancelled = Math.max(cancelled, request.id);
-  else void read(request).catch(() => reply({ kind: 'failed', id: request.id, issue: { code: 'not-media', at: '', facts: {} } }));
+  else
+    void read(request).catch(() =>
+      reply({ kind: 'failed', id: request.id, issue: { code: 'not-media', at: '', facts: {} } }),
+    );
 });

@@ -23,9 +23,7 @@ const CLOSEST_STARTS: Seconds = 0.3;
  * length; each stays as long as is comfortable to read where the next one allows it, and is noted where it does not.
  */
 export function layOutCaptions(lines: readonly SaidLine[]): CaptionsLaidOut {
-  const pieces = [...lines]
-    .sort((a, b) => a.startSeconds - b.startSeconds)
-    .flatMap(splitLine);
+  const pieces = [...lines].sort((a, b) => a.startSeconds - b.startSeconds).flatMap(splitLine);
   const captions: Caption[] = [];
   const notes: Issue[] = [];
   let earliest = 0;

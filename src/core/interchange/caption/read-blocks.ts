@@ -29,7 +29,11 @@ interface Reading {
  */
 export function readCaptionBlocks(text: string, dialect: Dialect): Result<CaptionsRead, Issue> {
   if (text.length > CAPTION_LIMITS.fileCharacters) {
-    return failed({ code: 'caption-file-too-large', at: '', facts: { megabytes: CAPTION_LIMITS.fileCharacters / 1024 / 1024 } });
+    return failed({
+      code: 'caption-file-too-large',
+      at: '',
+      facts: { megabytes: CAPTION_LIMITS.fileCharacters / 1024 / 1024 },
+    });
   }
   if (text.trim() === '') return failed({ code: 'empty-file', at: '', facts: {} });
   if (text.includes('\u0000')) return failed({ code: 'not-text-file', at: '', facts: {} });
@@ -93,7 +97,8 @@ function readNumber(lines: readonly string[], at: number, timingAt: number, read
     note(reading, 'wrong-number', timingAt, { found: Number(label), expected: reading.expectedNumber });
   }
   reading.expectedNumber++;
-  for (let line = at; line < timingAt - 1; line++) note(reading, 'text-without-time', line + 1, { text: shortened(lines[line]) });
+  for (let line = at; line < timingAt - 1; line++)
+    note(reading, 'text-without-time', line + 1, { text: shortened(lines[line]) });
 }
 
 function readCaption(textLines: readonly string[], timing: string, line: number, reading: Reading): void {

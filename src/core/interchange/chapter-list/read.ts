@@ -19,7 +19,8 @@ export function readChapterList(
       if (line.trim() === '') return;
       const match = /^\s*((?:\d{1,3}:)?\d{1,3}:\d{2})\s+(\S.*)$/.exec(line);
       const startSeconds = match ? parseClock(match[1]) : null;
-      if (!match || startSeconds === null) oddities.push({ code: 'not-a-chapter-line', at: `line ${index + 1}`, facts: {} });
+      if (!match || startSeconds === null)
+        oddities.push({ code: 'not-a-chapter-line', at: `line ${index + 1}`, facts: {} });
       else chapters.push({ startSeconds, title: match[2].trim() });
     });
   if (chapters.length === 0) return failed({ code: 'no-chapters', at: '', facts: {} });

@@ -1,7 +1,14 @@
 import type { Issue, Result } from '@/core/units';
 import { readCaptionBlocks, type CaptionsRead } from '../caption';
 
-const ENTITIES: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', nbsp: '\u00A0', lrm: '\u200E', rlm: '\u200F' };
+const ENTITIES: Readonly<Record<string, string>> = {
+  amp: '&',
+  lt: '<',
+  gt: '>',
+  nbsp: '\u00A0',
+  lrm: '\u200E',
+  rlm: '\u200F',
+};
 
 /** WebVTT's escapes undone. Source: W3C, WebVTT, section on cue text. */
 export function unescapeWebvtt(text: string): string {

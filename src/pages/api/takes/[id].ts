@@ -10,7 +10,7 @@ export const GET: APIRoute = ({ params }) => answer(async () => openTake(await a
 export const PUT: APIRoute = ({ params, request }) =>
   answer(async () => {
     const { baseRevision, corrections } = await readBody(request, correctionsSchema);
-    return correctTake(await asking(), params.id ?? '', baseRevision, corrections as Corrections);
+    return correctTake(await asking(), params.id ?? '', baseRevision, corrections);
   });
 
 export const DELETE: APIRoute = ({ params }) => answer(async () => dropTake(await asking(), params.id ?? ''));

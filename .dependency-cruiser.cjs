@@ -1,0 +1,94 @@
+/** The direction of the house; see docs/architecture.md. Type-only imports count. */
+const concept = (name) => `^src/core/${name}/`;
+/** Concepts of the core by level; each may use only those of lower levels (and interchange's formats each other's doors). */
+const LEVELS = [
+  ['units'],
+  ['breath', 'speech', 'signal'],
+  ['plan'],
+  ['pacing', 'timeline'],
+  ['interchange', 'conductor'],
+  ['align'],
+  ['reading'],
+  ['publish'],
+];
+
+const levelRules = LEVELS.flatMap((names, level) =>
+  names.map((name) => ({
+    name: `core-${name}-only-looks-down`,
+    severity: 'error',
+    from: { path: concept(name), pathNot: '\\.test\\.ts$' },
+    to: {
+      path: '^src/core/',
+      pathNot: [concept(name), ...LEVELS.slice(0, level).flat().map(concept)],
+    },
+  })),
+);
+
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    ...levelRules,
+    {
+      name: 'core-concepts-by-their-door',
+      comment: 'Another concept is imported through its index.ts.',
+      severity: 'error',
+      from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/', pathNot: ['^src/core/$1/', '^src/core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'others-by-the-core-door',
+      severity: 'error',
+      from: { path: '^src/(?!core/)' },
+      to: { path: '^src/core/', pathNot: '^src/core/[^/]+/index\\.ts$' },
+    },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/(?!core/)|^node:' },
+    },
+    {
+      name: 'core-uses-few-packages',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm', 'npm-dev'], path: 'node_modules', pathNot: 'node_modules/yup/' },
+    },
+    {
+      name: 'api-and-messages-on-core-alone',
+      severity: 'error',
+      from: { path: '^src/(api|messages)/' },
+      to: { path: '^src/(?!api/|messages/|core/)' },
+    },
+    {
+      name: 'db-below-server',
+      severity: 'error',
+      from: { path: '^src/db/' },
+      to: { path: '^src/(server|pages|islands|ui|workers)/' },
+    },
+    {
+      name: 'server-below-pages',
+      severity: 'error',
+      from: { path: '^src/server/' },
+      to: { path: '^src/(pages|islands|ui|workers)/' },
+    },
+    {
+      name: 'islands-know-no-server',
+      severity: 'error',
+      from: { path: '^src/(islands|ui/parts|workers)/' },
+      to: { path: '^src/(server|db|pages|demo)/' },
+    },
+    { name: 'ui-knows-no-island', severity: 'error', from: { path: '^src/ui/' }, to: { path: '^src/islands/' } },
+    {
+      name: 'no-orphans-in-production-of-tests',
+      severity: 'error',
+      from: { path: '^src/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^tests/' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'] },
+  },
+};

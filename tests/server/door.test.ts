@@ -1,0 +1,159 @@
+import { connect } from 'node:net';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoClasses } from '@/demo/classes';
+import { seedDemo } from '@/demo/seed';
+import { freshDatabase, serve, type Served } from '../support/application';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let served: Served;
+
+beforeAll(async () => {
+  database = await freshDatabase('calm_door');
+  await seedDemo(database.db);
+  served = await serve(database.url);
+});
+afterAll(async () => {
+  await served.stop();
+  await database.drop();
+});
+
+const json = (body: unknown, more: Record<string, string> = {}): RequestInit => ({
+  method: 'POST',
+  headers: { 'content-type': 'application/json', origin: served.origin, ...more },
+  body: typeof body === 'string' ? body : JSON.stringify(body),
+});
+const post = (body: unknown, more?: Record<string, string>): Promise<Response> =>
+  fetch(`${served.origin}/api/classes`, json(body, more));
+
+describe('the door', () => {
+  it('answers for its health and its pages', async () => {
+    expect(await (await fetch(`${served.origin}/healthz`)).json()).toEqual({ ok: true, database: true });
+    const page = await fetch(served.origin);
+    expect(page.status).toBe(200);
+    expect(await page.text()).toContain('Slack Water Hall');
+    expect((await fetch(`${served.origin}/classes/nobody`)).status).toBe(404);
+    expect((await fetch(`${served.origin}/nowhere`)).status).toBe(404);
+  });
+
+  it('sends a strict policy with every page and every answer', async () => {
+    const page = (await fetch(served.origin)).headers;
+    const policy = page.get('content-security-policy') ?? '';
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toMatch(/script-src 'self'/);
+    expect(policy).not.toMatch(/unsafe-inline|unsafe-eval|\*/);
+    expect([page.get('x-content-type-options'), page.get('x-frame-options'), page.get('x-powered-by')]).toEqual([
+      'nosniff',
+      'DENY',
+      null,
+    ]);
+    const answer = (await fetch(`${served.origin}/api/classes`)).headers;
+    expect([answer.get('content-security-policy'), answer.get('cache-control')]).toEqual([
+      "default-src 'none'; frame-ancestors 'none'",
+      'no-store',
+    ]);
+  });
+
+  it('compresses', async () => {
+    const page = await fetch(`${served.origin}/api/classes/${await firstId()}`, {
+      headers: { 'accept-encoding': 'gzip' },
+    });
+    expect(page.headers.get('content-encoding')).toBe('gzip');
+  });
+
+  it.each([{ origin: 'https://elsewhere.example' }, { origin: 'null' }, { origin: '' }])(
+    'refuses a change from another origin (%j)',
+    async (more) => {
+      const response = await post({ from: 'nothing' }, more);
+      expect(response.status).toBe(403);
+      expect(response.headers.get('content-type')).toBe('application/problem+json');
+    },
+  );
+
+  it('does not take forwarded headers for the truth', async () => {
+    const response = await post(
+      { from: 'nothing' },
+      { origin: 'https://elsewhere.example', 'x-forwarded-host': 'elsewhere.example', 'x-forwarded-proto': 'https' },
+    );
+    expect(response.status).toBe(403);
+  });
+
+  it.each([
+    ['not json at all', 400],
+    ['{"from": "nothing"', 400],
+    [{ from: 'sideways' }, 422],
+    [{ from: 'nothing', targetSeconds: -1 }, 422],
+    [{ from: 'nothing', title: 'x'.repeat(10_000) }, 422],
+    [{ from: 'plan', plan: null }, 422],
+    [{ from: 'plan', plan: { ...demoClasses()[0].plan, version: 99 } }, 422],
+    [{ from: 'class', classId: '00000000-0000-4000-8000-000000000000' }, 404],
+    [null, 422],
+    [[], 422],
+  ])('refuses %j with %d and a problem in words', async (body, status) => {
+    const response = await post(body);
+    expect(response.status).toBe(status);
+    const problem = (await response.json()) as { title: string; detail: string; status: number };
+    expect(problem.status).toBe(status);
+    expect(problem.detail.length).toBeGreaterThan(20);
+    expect(JSON.stringify(problem)).not.toMatch(/at .*\.(m?js|ts):/);
+  });
+
+  it('refuses what is not sent as JSON', async () => {
+    expect((await post('from=nothing', { 'content-type': 'text/plain' })).status).toBe(415);
+  });
+
+  it('refuses a body that is too large before reading it', async () => {
+    const head = `PUT /api/classes/x HTTP/1.1\r\nHost: ${new URL(served.origin).host}\r\nOrigin: ${served.origin}\r\nContent-Type: application/json\r\nContent-Length: 900000000\r\n\r\n`;
+    expect(await rawAnswer(head)).toMatch(/^HTTP\/1\.1 413/);
+    const chunked = head.replace('Content-Length: 900000000', 'Transfer-Encoding: chunked');
+    expect(await rawAnswer(chunked)).toMatch(/^HTTP\/1\.1 411/);
+  });
+
+  it('logs one line of JSON a request, without what was asked in the address', async () => {
+    await fetch(`${served.origin}/healthz?secret=1`);
+    await new Promise((done) => setTimeout(done, 100));
+    const lines = served.log
+      .filter((line) => line.includes('/healthz'))
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    expect(lines.at(-1)).toMatchObject({ method: 'GET', path: '/healthz', status: 200 });
+    expect(served.log.join('')).not.toContain('secret');
+  });
+
+  it('says that the database is away, and goes on when it is back', async () => {
+    const away = await serve(database.url.replace(/:\d+\//, ':1/'));
+    try {
+      const response = await fetch(`${away.origin}/api/classes`);
+      expect(response.status).toBe(503);
+      expect(await response.json()).toMatchObject({ code: 'database-away' });
+      expect((await fetch(`${away.origin}/healthz`)).status).toBe(503);
+      expect(await (await fetch(away.origin)).text()).toContain('The database is away');
+    } finally {
+      expect(await away.stop()).toBe(0);
+    }
+  });
+
+  it('ends a running request before it stops', async () => {
+    const other = await serve(database.url);
+    const asked = fetch(`${other.origin}/api/classes`);
+    await new Promise((done) => setTimeout(done, 5));
+    const stopped = other.stop();
+    expect((await asked).status).toBe(200);
+    expect(await stopped).toBe(0);
+  });
+});
+
+async function firstId(): Promise<string> {
+  const [first] = (await (await fetch(`${served.origin}/api/classes`)).json()) as { id: string }[];
+  return first.id;
+}
+
+function rawAnswer(request: string): Promise<string> {
+  const { hostname, port } = new URL(served.origin);
+  return new Promise((done, fail) => {
+    const socket = connect(Number(port), hostname, () => socket.write(request));
+    socket.once('data', (data) => {
+      done(data.toString());
+      socket.destroy();
+    });
+    socket.once('error', fail);
+  });
+}

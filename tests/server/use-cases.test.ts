@@ -1,0 +1,166 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sameDocument } from '@/core/plan';
+import { readTake } from '@/core/reading';
+import { expandPlan } from '@/core/timeline';
+import { classes, classRevisions, readings, studios, takes } from '@/db/schema';
+import { insertStudio } from '@/db/queries/studios';
+import { seedDemo } from '@/demo/seed';
+import { demoClasses } from '@/demo/classes';
+import { addClass, openClass, saveClass, shelf, shelve } from '@/server/classes';
+import { Refusal } from '@/server/refusal';
+import { asking, type Asking } from '@/server/studio';
+import { addTake, correctTake, dropTake, openTake, takesOf } from '@/server/takes';
+import { freshDatabase } from '../support/application';
+
+let database: Awaited<ReturnType<typeof freshDatabase>>;
+let who: Asking;
+
+beforeAll(async () => {
+  database = await freshDatabase('calm_use_cases');
+  await seedDemo(database.db);
+  who = await asking();
+});
+afterAll(() => database.drop());
+
+async function refusal(work: Promise<unknown>): Promise<Refusal> {
+  const error: unknown = await work.then(
+    () => null,
+    (reason: unknown) => reason,
+  );
+  if (!(error instanceof Refusal)) throw new Error(`expected a refusal, got ${String(error)}`);
+  return error;
+}
+
+describe('the shelf', () => {
+  it('holds the demo studio with its takes counted', async () => {
+    const listed = await shelf(who);
+    expect(listed.map((entry) => [entry.title, entry.targetSeconds, entry.takes])).toEqual([
+      ['Before the First Ferry', 600, 1],
+      ['Net Menders’ Break', 300, 0],
+      ['Evening Ebb', 1200, 0],
+      ['Storm Day Indoors', 720, 0],
+      ['Thursday Live', 3600, 0],
+      ['Eight-Section Set', 720, 0],
+    ]);
+  });
+
+  it('loses a class and has it put back', async () => {
+    const made = await addClass(who, { from: 'nothing', title: 'Short lived' });
+    await shelve(who, made.id, true);
+    expect((await refusal(openClass(who, made.id))).status).toBe(404);
+    await shelve(who, made.id, false);
+    expect((await openClass(who, made.id)).plan.title).toBe('Short lived');
+    expect((await refusal(shelve(who, made.id, false))).code).toBe('no-class');
+  });
+});
+
+describe('a class', () => {
+  it('is made from nothing, from another with ids of its own, or from a plan as it is', async () => {
+    const nothing = await addClass(who, { from: 'nothing', title: 'Mine', targetSeconds: 420, breathSeconds: 8 });
+    expect(nothing.plan).toMatchObject({ title: 'Mine', targetSeconds: 420, pace: { breathSeconds: 8 } });
+    const [ferry] = await shelf(who);
+    const copy = await addClass(who, { from: 'class', classId: ferry.id });
+    expect(copy.plan.title).toBe('Before the First Ferry, again');
+    expect(copy.plan.sections[0].id).not.toBe((await openClass(who, ferry.id)).plan.sections[0].id);
+    const { plan } = demoClasses()[2];
+    const brought = await addClass(who, { from: 'plan', plan });
+    expect(sameDocument((await openClass(who, brought.id)).plan, plan)).toBe(true);
+  });
+
+  it('is refused whole when its plan is bad, and nothing is stored', async () => {
+    const before = (await shelf(who)).length;
+    const refused = await refusal(addClass(who, { from: 'plan', plan: { ...demoClasses()[0].plan, title: '' } }));
+    expect([refused.status, refused.code, refused.issues?.[0].at]).toEqual([422, 'bad-plan', 'title']);
+    expect((await shelf(who)).length).toBe(before);
+  });
+
+  it('keeps odd text from people as it was typed', async () => {
+    const title = `Robert'); drop table classes;-- <script>alert(1)</script> 🌊 مرحبا`;
+    const made = await addClass(who, { from: 'nothing', title });
+    expect((await openClass(who, made.id)).plan.title).toBe(title);
+    expect((await shelf(who)).some((entry) => entry.title === title)).toBe(true);
+  });
+
+  it('keeps every save and never overwrites a newer one', async () => {
+    const { id, plan } = await addClass(who, { from: 'nothing', title: 'Two windows' });
+    expect(await saveClass(who, id, 1, { ...plan, title: 'First' })).toEqual({ revision: 2 });
+    const stale = await refusal(saveClass(who, id, 1, { ...plan, title: 'Second' }));
+    expect([stale.status, stale.code]).toEqual([409, 'newer-revision']);
+    expect(stale.extra).toMatchObject({ current: { revision: 2, plan: { title: 'First' } } });
+    const rows = await database.db.select().from(classRevisions);
+    expect(rows.filter((row) => row.classId === id).map((row) => row.plan.title)).toEqual(['Two windows', 'First']);
+  });
+
+  it('lets one of two savers win when both come at once', async () => {
+    const { id, plan } = await addClass(who, { from: 'nothing', title: 'Race' });
+    const results = await Promise.allSettled(
+      ['A', 'B', 'C', 'D'].map((title) => saveClass(who, id, 1, { ...plan, title })),
+    );
+    expect(results.filter((result) => result.status === 'fulfilled').length).toBe(1);
+    expect((await openClass(who, id)).revision).toBe(2);
+  });
+
+  it.each(['', 'nobody', '../etc', randomUUID()])('is not found as %j', async (id) => {
+    expect((await refusal(openClass(who, id))).status).toBe(404);
+  });
+});
+
+describe('a take', () => {
+  it('is kept, corrected, corrected again on top of that, and dropped', async () => {
+    const [ferry] = await shelf(who);
+    const { plan } = await openClass(who, ferry.id);
+    const timeline = expandPlan(plan);
+    const captions = timeline.cues.map(({ startSeconds, endSeconds, text }) => ({
+      startSeconds: startSeconds + 2,
+      endSeconds: endSeconds + 2,
+      text,
+    }));
+    const evidence = { captions, speech: null, lengthSeconds: 610 };
+    const { id } = await addTake(who, ferry.id, {
+      name: 'Tuesday',
+      plan,
+      evidence,
+      reading: readTake(timeline, evidence),
+    });
+    expect((await takesOf(who, ferry.id)).map((take) => take.name)).toEqual(['Tuesday', 'Monday, before the ferry']);
+    const cue = timeline.cues[3].id;
+    const corrected = await correctTake(who, id, 1, { [cue]: { saidAtSeconds: 33 } });
+    expect(corrected.revision).toBe(2);
+    expect(corrected.reading.cues[3]).toMatchObject({ saidAtSeconds: 33, corrected: true });
+    expect((await refusal(correctTake(who, id, 1, {}))).status).toBe(409);
+    expect((await openTake(who, id)).corrections).toEqual({ [cue]: { saidAtSeconds: 33 } });
+    await dropTake(who, id);
+    expect((await refusal(openTake(who, id))).code).toBe('no-take');
+  });
+
+  it('is refused when its reading is not in order', async () => {
+    const [ferry] = await shelf(who);
+    const { plan } = await openClass(who, ferry.id);
+    const evidence = { captions: null, speech: [], lengthSeconds: 5 };
+    expect((await refusal(addTake(who, ferry.id, { name: 'Bad', plan, evidence, reading: { cues: [] } }))).code).toBe(
+      'bad-reading',
+    );
+  });
+});
+
+describe('studios', () => {
+  it('do not see each other', async () => {
+    const other = { db: who.db, studio: await insertStudio(who.db, 'Another hall') };
+    const [ferry] = await shelf(who);
+    expect(await shelf(other)).toEqual([]);
+    expect((await refusal(openClass(other, ferry.id))).status).toBe(404);
+    expect((await refusal(saveClass(other, ferry.id, 1, demoClasses()[0].plan))).status).toBe(404);
+    const [take] = await takesOf(who, ferry.id);
+    expect((await refusal(openTake(other, take.id))).status).toBe(404);
+  });
+
+  it('own every row', async () => {
+    for (const table of [classes, classRevisions, takes, readings]) {
+      const rows = await who.db.select({ studioId: table.studioId }).from(table);
+      expect(rows.length).toBeGreaterThan(0);
+      expect(rows.every((row) => row.studioId)).toBe(true);
+    }
+    expect((await who.db.select().from(studios)).length).toBe(2);
+  });
+});

@@ -1,0 +1,91 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { Client } from 'pg';
+import { closeDatabase, openDatabase, type Database } from '@/db/database';
+
+const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+
+/** The cluster that `./test` started for this run; never the demo's. */
+function testCluster(): string {
+  const url = process.env.TEST_DATABASE_URL;
+  if (!url) throw new Error('TEST_DATABASE_URL is not set: run the tests with ./test');
+  return url;
+}
+
+/** A database of its own, migrated and empty; `DATABASE_URL` points to it until `drop`. */
+export async function freshDatabase(name: string): Promise<{ db: Database; url: string; drop: () => Promise<void> }> {
+  const cluster = testCluster();
+  const run = async (sql: string): Promise<void> => {
+    const client = new Client({ connectionString: cluster });
+    await client.connect();
+    try {
+      await client.query(sql);
+    } finally {
+      await client.end();
+    }
+  };
+  await run(`drop database if exists ${name} with (force)`);
+  await run(`create database ${name}`);
+  const url = new URL(cluster);
+  url.pathname = `/${name}`;
+  process.env.DATABASE_URL = url.href;
+  const db = openDatabase();
+  await migrate(db, { migrationsFolder: `${ROOT}/src/db/migrations` });
+  return {
+    db,
+    url: url.href,
+    drop: async () => {
+      await closeDatabase();
+      await run(`drop database if exists ${name} with (force)`);
+    },
+  };
+}
+
+export interface Served {
+  readonly origin: string;
+  readonly process: ChildProcess;
+  /** Everything it logged, line by line. */
+  readonly log: string[];
+  readonly stop: () => Promise<number | null>;
+}
+
+/** The built application behind its real door, on a free port. */
+export async function serve(databaseUrl: string): Promise<Served> {
+  const port = await freePort();
+  const child = spawn(process.execPath, ['server.mjs'], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), HOST: '127.0.0.1' },
+  });
+  const log: string[] = [];
+  const listening = new Promise<void>((done, fail) => {
+    child.stdout.on('data', (data: Buffer) => {
+      log.push(...data.toString().split('\n').filter(Boolean));
+      if (log.some((line) => line.includes('"listening"'))) done();
+    });
+    child.stderr.on('data', (data: Buffer) => log.push(data.toString()));
+    child.on('exit', (code) => fail(new Error(`the server ended with ${code}: ${log.join('\n')}`)));
+  });
+  await listening;
+  const ended = new Promise<number | null>((done) => child.on('exit', (code) => done(code)));
+  return {
+    origin: `http://127.0.0.1:${port}`,
+    process: child,
+    log,
+    stop: () => {
+      child.kill('SIGTERM');
+      return ended;
+    },
+  };
+}
+
+function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => done(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
