@@ -51,9 +51,9 @@ export interface Served {
   readonly stop: () => Promise<number | null>;
 }
 
-/** The built application behind its real door, on a free port. */
-export async function serve(databaseUrl: string): Promise<Served> {
-  const port = await freePort();
+/** The built application behind its real door, on a free port or on one that it had before. */
+export async function serve(databaseUrl: string, wantedPort?: number): Promise<Served> {
+  const port = wantedPort ?? (await freePort());
   const child = spawn(process.execPath, ['server.mjs'], {
     cwd: ROOT,
     env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), HOST: '127.0.0.1' },

@@ -21,7 +21,7 @@ export interface HeardWord {
 }
 
 /** Lower case, numbers as words, no accents: what two spellings of a word have in common. */
-export function plainWords(text: string): string[] {
+function plainWords(text: string): string[] {
   return wordsOf(spokenText(text)).map((word) =>
     word
       .normalize('NFKD')

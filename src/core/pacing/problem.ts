@@ -96,7 +96,7 @@ export function makeProblem(plan: ClassPlan, target: Milliseconds, tolerance: Mi
  * Opening breaths the fit may choose, in tenths: those inside the bounds at the opening and at the closing. Only the
  * present one when pinned, or when the bounds leave none.
  */
-export function breathTenths(plan: ClassPlan): number[] {
+function breathTenths(plan: ClassPlan): number[] {
   const { pace } = plan;
   if (pace.pinned) return [pace.breathSeconds * 10];
   const least = Math.ceil(pace.leastBreathSeconds * 10 - 1e-6);

@@ -23,7 +23,7 @@ export function lineMilliseconds(text: string, voice: PlanVoice): Milliseconds {
 }
 
 /** Lines said one after the other with their pauses. An empty line is silence of its pause. */
-export function spokenMilliseconds(lines: readonly SpokenLine[], voice: PlanVoice): Milliseconds {
+function spokenMilliseconds(lines: readonly SpokenLine[], voice: PlanVoice): Milliseconds {
   return lines.reduce(
     (total, line) => total + lineMilliseconds(line.text, voice) + toMilliseconds(line.pauseSeconds),
     0,

@@ -50,23 +50,19 @@ function anyEdit(plan: ClassPlan): fc.Arbitrary<Edit> {
     fc
       .record({ section, index })
       .map(({ section: sectionId, index: toIndex }): Edit => ({ kind: 'move-section', sectionId, toIndex })),
-    fc
-      .record({ section, index })
-      .map(({ section: sectionId, index: at }): Edit => ({
-        kind: 'insert-step',
-        sectionId,
-        index: at,
-        step: makeStep(newId, 'movement'),
-      })),
+    fc.record({ section, index }).map(({ section: sectionId, index: at }): Edit => ({
+      kind: 'insert-step',
+      sectionId,
+      index: at,
+      step: makeStep(newId, 'movement'),
+    })),
     step.map((one): Edit => ({ kind: 'remove-step', stepId: one.id })),
-    fc
-      .record({ step, section, index })
-      .map(({ step: one, section: toSectionId, index: toIndex }): Edit => ({
-        kind: 'move-step',
-        stepId: one.id,
-        toSectionId,
-        toIndex,
-      })),
+    fc.record({ step, section, index }).map(({ step: one, section: toSectionId, index: toIndex }): Edit => ({
+      kind: 'move-step',
+      stepId: one.id,
+      toSectionId,
+      toIndex,
+    })),
   );
 }
 

@@ -25,7 +25,6 @@ export {
   quietMilliseconds,
   quietWordsMilliseconds,
   sideChangeMilliseconds,
-  spokenMilliseconds,
   talkMilliseconds,
   teachMilliseconds,
   transitionMilliseconds,

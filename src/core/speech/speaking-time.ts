@@ -11,8 +11,6 @@ export interface Voice {
   readonly syllablesPerMinute: number;
 }
 
-export const DEFAULT_VOICE: Voice = { syllablesPerMinute: 190 };
-
 /**
  * What a line costs, in average syllables. A syllable takes longer the more letters it has, a comma is about one
  * syllable of pause, a full stop inside the line about two, and the end of a line is drawn out by two thirds of

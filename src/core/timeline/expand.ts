@@ -52,7 +52,7 @@ export function expandPlan(plan: ClassPlan): Timeline {
 }
 
 /** The sides of a movement in the order it uses them. */
-export function sidesOf(step: MovementStep): readonly (Side | null)[] {
+function sidesOf(step: MovementStep): readonly (Side | null)[] {
   if (step.sides === 'none') return [null];
   if (step.sides === 'each-way') return ['one-way', 'other-way'];
   return step.startSide === 'left' ? ['left', 'right'] : ['right', 'left'];

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
-import { copyStep, findStep, LIMITS, type Edit, type Json, type Step } from '@/core/plan';
+import { copyStep, findStep, LIMITS, type Edit, type Step } from '@/core/plan';
 import type { TimedStep } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
@@ -7,12 +7,10 @@ import { ClassFields } from './ClassFields';
 import { moveStepBy } from './moves';
 import { MovementFields } from './MovementFields';
 import { QuietFields } from './QuietFields';
+import type { SetField } from './set-field';
 import { SpokenLines } from './SpokenLines';
 import { TransitionFields } from './TransitionFields';
 import { useDesk, useDeskStore } from './use-desk';
-
-/** Sets a field of a step; edits with the same key in a row are undone as one. */
-export type SetField = (field: string, value: Json) => void;
 
 /** Everything about the chosen step, or about the class when none is chosen. */
 export function Inspector() {

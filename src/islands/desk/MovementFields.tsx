@@ -7,7 +7,7 @@ import { Counter } from '@/ui/parts/Counter';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { roundsEdit } from './asked-edits';
-import type { SetField } from './Inspector';
+import type { SetField } from './set-field';
 import { PinBox } from './PinBox';
 import { SpokenLines } from './SpokenLines';
 import { useDeskStore } from './use-desk';

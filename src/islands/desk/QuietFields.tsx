@@ -2,7 +2,7 @@ import { LIMITS, type QuietStep } from '@/core/plan';
 import { ClockField } from '@/ui/parts/ClockField';
 import { TextField } from '@/ui/parts/TextField';
 import { quietEdit } from './asked-edits';
-import type { SetField } from './Inspector';
+import type { SetField } from './set-field';
 import { PinBox } from './PinBox';
 import { useDeskStore } from './use-desk';
 

@@ -1,7 +1,7 @@
 import { LIMITS, type TransitionStep } from '@/core/plan';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import type { SetField } from './Inspector';
+import type { SetField } from './set-field';
 
 /** A change of stance: how long, and what is said. */
 export function TransitionFields({ step, set }: { readonly step: TransitionStep; readonly set: SetField }) {

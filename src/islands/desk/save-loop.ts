@@ -1,7 +1,6 @@
 import type { ConflictResponse } from '@/api/classes';
 import { send } from '@/api/client';
 import { sameDocument } from '@/core/plan';
-import type { Issue } from '@/core/units';
 import type { DeskStore } from './desk-store';
 import { dropDraft, findDraft, keepDraft } from './drafts';
 
@@ -60,7 +59,7 @@ export function startSaving(desk: DeskStore): SaveLoop {
       desk.setSave({ kind: 'away' });
       later(TRY_AGAIN_MILLISECONDS);
     } else {
-      const issues = (answer.problem.issues) ?? [];
+      const issues = answer.problem.issues ?? [];
       desk.setSave({
         kind: 'refused',
         issues: issues.length > 0 ? issues : [{ code: answer.problem.code, at: '', facts: {} }],

@@ -11,7 +11,7 @@ const ENTITIES: Readonly<Record<string, string>> = {
 };
 
 /** WebVTT's escapes undone. Source: W3C, WebVTT, section on cue text. */
-export function unescapeWebvtt(text: string): string {
+function unescapeWebvtt(text: string): string {
   return text.replace(/&(amp|lt|gt|nbsp|lrm|rlm);/g, (_, name: string) => ENTITIES[name]);
 }
 

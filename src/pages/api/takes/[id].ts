@@ -1,6 +1,5 @@
 import type { APIRoute } from 'astro';
 import { correctionsSchema } from '@/api/takes';
-import type { Corrections } from '@/core/reading';
 import { answer, readBody } from '@/server/refusal';
 import { asking } from '@/server/studio';
 import { correctTake, dropTake, openTake } from '@/server/takes';

@@ -1,0 +1,187 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { copyOf, expectSaved, openDesk, origin, runtime, test } from './desk-page';
+
+/* WCAG 2.2 AA by axe-core, on every view in both themes; the keyboard; a tablet held upright; reduced motion. */
+
+async function expectAccessible(page: Page, view: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
+  const told = violations.map(
+    (one) =>
+      `${one.id}: ${one.help} (${one.nodes.length}) ${one.nodes
+        .slice(0, 3)
+        .map((node) => node.html.slice(0, 160))
+        .join(' | ')}`,
+  );
+  expect(told, view).toEqual([]);
+}
+
+for (const theme of ['day', 'night'] as const) {
+  test(`every view by ${theme}`, async ({ page, context }) => {
+    test.setTimeout(180_000);
+    await context.addCookies([{ name: 'theme', value: theme, url: origin() }]);
+    await page.goto(origin());
+    await expect(page.getByRole('row').nth(1)).toBeVisible();
+    expect(await page.locator('html').getAttribute('data-theme')).toBe(theme);
+    await expectAccessible(page, 'shelf');
+    await page.getByRole('button', { name: 'New class' }).click();
+    await expectAccessible(page, 'new class');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+
+    await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
+    await expect(runtime(page)).toBeVisible();
+    await expectAccessible(page, 'class desk');
+    for (const step of ['Raising the lamp', 'Mooring post', 'A late word']) {
+      await page.getByRole('navigation').getByRole('button', { name: step, exact: true }).click();
+      await expectAccessible(page, `step ${step}`);
+    }
+    await page.getByRole('button', { name: /^Fit to/ }).click();
+    await expectAccessible(page, 'fit');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Publish' }).click();
+    await page.getByRole('button', { name: 'Show Captions (SRT)' }).click();
+    await expectAccessible(page, 'publish');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Keys' }).click();
+    await expectAccessible(page, 'keys');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Guide', exact: true }).click();
+    await page.keyboard.press('Space');
+    await expectAccessible(page, 'guide');
+
+    await page.goto(origin());
+    await page.getByRole('link', { name: 'Takes of Before the First Ferry' }).click();
+    await expect(page.getByRole('heading', { name: 'Bring a take' })).toBeVisible();
+    await expectAccessible(page, 'takes');
+    await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
+    await expect(page.getByLabel('Figures of the take')).toBeVisible();
+    await page
+      .getByRole('button', { name: /skipped$/ })
+      .first()
+      .click();
+    await expectAccessible(page, 'take');
+    await page.goto(`${origin()}/nowhere`);
+    await expectAccessible(page, 'nothing here');
+  });
+}
+
+test('the theme is chosen and remembered', async ({ page }) => {
+  await page.goto(origin());
+  await page.getByRole('button', { name: 'Dark room' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+});
+
+test('the desk by keyboard alone', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.keyboard.press('j');
+  await page.keyboard.press('j');
+  await expect(page.getByRole('complementary', { name: 'Step: Stand at the sill' })).toBeVisible();
+  await page.keyboard.press('j');
+  await page.keyboard.press('+');
+  await expect(page.getByRole('article', { name: 'Coiling the line' })).toContainText('6 rounds a side');
+  await page.keyboard.press('-');
+  await page.keyboard.press('Alt+ArrowDown');
+  const names = page.getByRole('main').getByRole('article');
+  await expect(names.nth(2)).toHaveAccessibleName('Coiling the line');
+  await expect(page.getByRole('region', { name: 'Main set' }).getByRole('article').first()).toHaveAccessibleName(
+    'Coiling the line',
+  );
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('region', { name: 'Loosening' }).getByRole('article')).toHaveCount(1);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog')).toContainText('Fit to 10:00');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('complementary', { name: 'The class' })).toBeVisible();
+
+  // None of it is bound where text is typed.
+  await page.getByLabel('Title').fill('');
+  await page.getByLabel('Title').pressSequentially('fjk?+g');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('fjk?+g');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  // Dragging has its twin: the handle, space, arrows, space.
+  await page.getByRole('button', { name: 'Move Raising the lamp' }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(200);
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(200);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: 'Main set' }).getByRole('article').nth(1)).toHaveAccessibleName(
+    'Raising the lamp',
+  );
+  await expectSaved(page);
+});
+
+test('a step is dragged by pointer from one section to another', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  const handle = await page.getByRole('button', { name: 'Move Mooring post' }).boundingBox();
+  const goal = await page.getByRole('button', { name: 'Move Raising the lamp' }).boundingBox();
+  if (!handle || !goal) throw new Error('no handles');
+  await page.mouse.move(handle.x + 8, handle.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(goal.x + 8, goal.y + 20, { steps: 12 });
+  await page.mouse.move(goal.x + 8, goal.y + 6, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('region', { name: 'Main set' }).getByRole('article').first()).toHaveAccessibleName(
+    'Mooring post',
+  );
+});
+
+for (const [width, height] of [
+  [1280, 800],
+  [820, 1180],
+] as const) {
+  test(`nothing is cut or runs wide at ${width}x${height}`, async ({ page }) => {
+    await page.setViewportSize({ width, height });
+    const wide = (): Promise<number> =>
+      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    await page.goto(origin());
+    await expect(page.getByRole('row').nth(1)).toBeVisible();
+    expect(await wide(), 'shelf').toBeLessThanOrEqual(0);
+    await page.getByRole('link', { name: 'Thursday Live', exact: true }).click();
+    await expect(runtime(page)).toBeVisible();
+    expect(await wide(), 'desk').toBeLessThanOrEqual(0);
+    await page
+      .getByRole('navigation')
+      .getByRole('button', { name: 'Turning the lighthouse', exact: true })
+      .first()
+      .click();
+    expect(await wide(), 'step').toBeLessThanOrEqual(0);
+    await page.getByRole('button', { name: 'Guide', exact: true }).click();
+    await page.keyboard.press('Space');
+    expect(await wide(), 'guide').toBeLessThanOrEqual(0);
+    const small = await page
+      .getByRole('group', { name: 'Performing' })
+      .getByRole('button')
+      .evaluateAll(
+        (buttons) => buttons.filter((button) => Math.min(button.clientWidth, button.clientHeight) < 44).length,
+      );
+    expect(small).toBe(0);
+    await page.goto(origin());
+    await page.getByRole('link', { name: 'Takes of Before the First Ferry' }).click();
+    await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
+    await expect(page.getByLabel('Figures of the take')).toBeVisible();
+    expect(await wide(), 'take').toBeLessThanOrEqual(0);
+  });
+}
+
+test('with reduced motion the tide is a bar', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await page.goto(origin());
+  await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
+  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.keyboard.press('Space');
+  const tide = page.getByRole('application').locator('> div').first();
+  expect((await tide.boundingBox())?.width).toBeLessThan(40);
+});

@@ -1,0 +1,75 @@
+import { expect, test as base, type Page } from '@playwright/test';
+import type { ClassResponse, ShelfClass } from '@/api/classes';
+import type { ClassPlan } from '@/core/plan';
+
+/** Where the application under test is. */
+export function origin(): string {
+  const found = process.env.CALM_ORIGIN;
+  if (!found) throw new Error('CALM_ORIGIN is not set: run the tests with ./test');
+  return found;
+}
+
+/** Every test fails when the page throws, or when the policy or anything else writes an error to the console. */
+export const test = base.extend<{ complaints: string[] }>({
+  complaints: [
+    async ({ page }, use) => {
+      const complaints: string[] = [];
+      page.on('pageerror', (error) => complaints.push(`page error: ${error.message}`));
+      page.on('console', (message) => {
+        // A refused or unanswered request is written by the browser itself; tests that cause one look at the page.
+        if (message.type() === 'error' && !message.text().startsWith('Failed to load resource'))
+          complaints.push(message.text());
+      });
+      await use(complaints);
+      expect(complaints).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+async function api<Value>(method: string, path: string, body?: unknown, at = origin()): Promise<Value> {
+  const response = await fetch(`${at}${path}`, {
+    method,
+    headers: { 'content-type': 'application/json', origin: at },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  });
+  if (!response.ok) throw new Error(`${method} ${path}: ${response.status} ${await response.text()}`);
+  return (await response.json()) as Value;
+}
+
+/** A copy of a demo class for one test alone; its id. */
+export async function copyOf(title: string, at = origin()): Promise<string> {
+  const shelf = await api<ShelfClass[]>('GET', '/api/classes', undefined, at);
+  const entry = shelf.find((one) => one.title === title);
+  if (!entry) throw new Error(`no class ${title}`);
+  const { id } = await api<ClassResponse>(
+    'POST',
+    '/api/classes',
+    { from: 'class', classId: entry.id, title: `${title}, copy` },
+    at,
+  );
+  return id;
+}
+
+export async function storedClass(id: string, at = origin()): Promise<ClassResponse> {
+  return api('GET', `/api/classes/${id}`, undefined, at);
+}
+
+export async function saveBehind(id: string, change: (plan: ClassPlan) => ClassPlan): Promise<void> {
+  const { revision, plan } = await storedClass(id);
+  await api('PUT', `/api/classes/${id}`, { baseRevision: revision, plan: change(plan) });
+}
+
+export async function openDesk(page: Page, id: string, at = origin()): Promise<void> {
+  await page.goto(`${at}/classes/${id}`);
+  await expect(page.getByRole('group', { name: 'Runtime' })).toBeVisible();
+}
+
+/** The mark that everything is on the server. */
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByRole('banner').getByRole('status')).toHaveText('Saved');
+}
+
+export function runtime(page: Page): ReturnType<Page['getByRole']> {
+  return page.getByRole('group', { name: 'Runtime' });
+}
