@@ -27,6 +27,7 @@ const file = (name: string, text: string | Buffer) => ({
 
 test('a plan file that is none is refused in words, and the shelf is as it was', async ({ page }) => {
   await page.goto(origin());
+  await expect(page.getByRole('row').nth(6)).toBeVisible();
   const rows = await page.getByRole('row').count();
   const cases: [string, string | Buffer, string][] = [
     ['empty.json', '', 'The file is empty.'],

@@ -62,7 +62,7 @@ export async function saveBehind(id: string, change: (plan: ClassPlan) => ClassP
 
 export async function openDesk(page: Page, id: string, at = origin()): Promise<void> {
   await page.goto(`${at}/classes/${id}`);
-  await expect(page.getByRole('group', { name: 'Runtime' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Runtime' })).toBeVisible();
 }
 
 /** The mark that everything is on the server. */
@@ -71,5 +71,5 @@ export async function expectSaved(page: Page): Promise<void> {
 }
 
 export function runtime(page: Page): ReturnType<Page['getByRole']> {
-  return page.getByRole('group', { name: 'Runtime' });
+  return page.getByRole('region', { name: 'Runtime' });
 }

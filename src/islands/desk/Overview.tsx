@@ -125,7 +125,7 @@ function StepEntry({ step }: { readonly step: Step }) {
       <button
         ref={setActivatorNodeRef}
         type="button"
-        className="quiet-ink flex h-7 w-6 shrink-0 cursor-grab items-center justify-center rounded"
+        className="quiet-ink flex h-7 w-7 shrink-0 cursor-grab items-center justify-center rounded"
         {...attributes}
         {...listeners}
         aria-label={`Move ${step.name}`}

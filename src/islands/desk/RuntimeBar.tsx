@@ -12,10 +12,9 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
   const reach = useDesk((state) => state.reach);
   const off = Math.round(runtime) - Math.round(plan.targetSeconds);
   return (
-    <div
-      className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-8 gap-y-2 border-b px-5 py-2"
-      role="group"
+    <section
       aria-label="Runtime"
+      className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-8 gap-y-2 border-b px-5 py-2"
     >
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
@@ -48,7 +47,7 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
       <button type="button" className="btn btn-primary" onClick={onFit}>
         Fit to {formatClock(plan.targetSeconds)}
       </button>
-    </div>
+    </section>
   );
 }
 

@@ -24,7 +24,7 @@ export function useDeskKeys(desk: DeskStore, { onFit, onGuide, onKeys, enabled }
   useHotkeys('f', onFit, options);
   useHotkeys('g', onGuide, options);
   useHotkeys('escape', () => desk.select(null), options);
-  useHotkeys('+', () => addRounds(desk, 1), { ...options, useKey: true });
+  useHotkeys('+', () => addRounds(desk, 1), { ...options, useKey: true, splitKey: ' ' });
   useHotkeys('-', () => addRounds(desk, -1), { ...options, useKey: true });
   useHotkeys('?', onKeys, { ...options, useKey: true });
 }

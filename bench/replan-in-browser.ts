@@ -1,0 +1,54 @@
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+
+/**
+ * An edit on an hour's class in Chromium: script time from the key press to the end of its task, by the browser's own
+ * performance counters. Uses the application at CALM_URL, or one started here on a port of its own.
+ */
+export async function measureReplan(): Promise<void> {
+  const given = process.env.CALM_URL;
+  const started = given ? null : spawn('./start', [], { stdio: ['ignore', 'pipe', 'inherit'], detached: true });
+  try {
+    const url = given ?? (await addressOf(started));
+    const browser = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.goto(url);
+    await page.getByRole('link', { name: 'Thursday Live', exact: true }).click();
+    await page.getByRole('navigation').getByRole('button', { name: 'Raising the lamp', exact: true }).first().click();
+    await page.route('**/api/classes/*', (route) => route.abort());
+    const session = await page.context().newCDPSession(page);
+    await session.send('Performance.enable');
+    const scriptSeconds = async (): Promise<number> => {
+      const { metrics } = await session.send('Performance.getMetrics');
+      return metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0;
+    };
+    const times: number[] = [];
+    for (let press = 0; press < 40; press++) {
+      const before = await scriptSeconds();
+      await page.getByRole('button', { name: press % 2 ? 'Rounds: fewer' : 'Rounds: more' }).click();
+      await page.waitForTimeout(60);
+      times.push(1000 * ((await scriptSeconds()) - before));
+    }
+    times.splice(0, 5);
+    times.sort((a, b) => a - b);
+    console.log(
+      `an edit's replan on an hour's class in the browser, script of the whole press: median ${times[17].toFixed(1)} ms, 95th percentile ${times[33].toFixed(1)} ms`,
+    );
+    await browser.close();
+  } finally {
+    if (started?.pid) process.kill(-started.pid, 'SIGTERM');
+  }
+}
+
+function addressOf(started: ReturnType<typeof spawn> | null): Promise<string> {
+  return new Promise((done, fail) => {
+    started?.stdout?.on('data', (data: Buffer) => {
+      const found = /http:\/\/localhost:\d+/.exec(data.toString())?.[0];
+      if (found) done(found);
+    });
+    started?.on('exit', () => fail(new Error('./start ended before it served')));
+  });
+}

@@ -1,0 +1,176 @@
+/**
+ * Speed and memory, side by side in one run: `npm run bench`. Ratios against a peer where there is one; nothing here
+ * is asserted in the tests. Needs a build (`./test` or `./start` makes one) for the size of the first load.
+ */
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import { readCaptions, writeWebvtt } from '../src/core/interchange';
+import { fitPlan, makeProblem, reachOf, solve } from '../src/core/pacing';
+import { emptyPlan, makeMovement, makeQuiet, makeSection, makeTalk, type ClassPlan } from '../src/core/plan';
+import { readTake } from '../src/core/reading';
+import { expandPlan } from '../src/core/timeline';
+import { demoClasses } from '../src/demo/classes';
+import { Chance, countingIds } from '../tests/support/chance';
+import { cheapestByHighs } from '../tests/support/milp-reference';
+import { measureReplan } from './replan-in-browser';
+
+function timed(work: () => unknown, runs: number): { median: number; p95: number } {
+  const times: number[] = [];
+  for (let run = 0; run < runs; run++) {
+    const began = performance.now();
+    work();
+    times.push(performance.now() - began);
+  }
+  times.sort((a, b) => a - b);
+  return { median: times[Math.floor(runs / 2)], p95: times[Math.floor(runs * 0.95)] };
+}
+
+const ms = (value: number): string => `${value.toFixed(value < 10 ? 2 : 0)} ms`;
+
+/** Sixty steps of an hour: fifty movements and ten quiets, breath 7.0 to 12.0 s. */
+function hourPlan(seed: number): ClassPlan {
+  const chance = new Chance(seed);
+  const newId = countingIds(`h${seed}-`);
+  const steps = Array.from({ length: 60 }, (_, index) => {
+    if (index % 6 === 5) {
+      const preferredSeconds = chance.whole(20, 60);
+      return makeQuiet(newId, 'Quiet', { preferredSeconds, leastSeconds: 10, mostSeconds: 120 });
+    }
+    const preferredRounds = chance.whole(2, 7);
+    return makeMovement(newId, 'Movement', {
+      preferredRounds,
+      rounds: preferredRounds,
+      leastRounds: Math.max(1, preferredRounds - 2),
+      mostRounds: preferredRounds + 4,
+      sides: chance.pick(['none', 'none', 'alternate', 'in-turn']),
+      paceMultiplier: chance.pick([1, 1, 0.75, 1.25]),
+    });
+  });
+  const plan = emptyPlan(newId, 'An hour', 3600, 9);
+  return {
+    ...plan,
+    pace: { ...plan.pace, leastBreathSeconds: 7, mostBreathSeconds: 12 },
+    sections: [makeSection(newId, 'main', steps)],
+  };
+}
+
+/** Three hours of movements with words. */
+function longPlan(): ClassPlan {
+  const newId = countingIds('l');
+  const parts = Array.from({ length: 150 }, (_, index) => [
+    makeTalk(newId, 'Talk', [
+      `Now the ${index + 1} st of many. Stand easy, and let the shoulders hang from the neck like wet rope.`,
+    ]),
+    makeMovement(newId, 'Movement', { preferredRounds: 7, rounds: 7, fade: ['full'] }),
+  ]);
+  return {
+    ...emptyPlan(newId, 'Long', 10_800, 9),
+    sections: [
+      makeSection(newId, 'main', parts.slice(0, 75).flat()),
+      makeSection(newId, 'main', parts.slice(75).flat()),
+    ],
+  };
+}
+
+async function benchFit(): Promise<void> {
+  const plans = Array.from({ length: 40 }, (_, seed) => hourPlan(seed + 1));
+  const problems = plans.map((plan) => {
+    const { shortestSeconds, longestSeconds } = reachOf(plan);
+    const target = Math.min(longestSeconds - 60, Math.max(shortestSeconds + 60, 3600));
+    return makeProblem({ ...plan, targetSeconds: target }, Math.round(target * 1000));
+  });
+  problems.forEach((problem) => solve(problem));
+  const all: number[] = [];
+  for (let pass = 0; pass < 5; pass++) {
+    for (const problem of problems) {
+      const began = performance.now();
+      solve(problem);
+      all.push(performance.now() - began);
+    }
+  }
+  all.sort((a, b) => a - b);
+  const median = all[Math.floor(all.length / 2)];
+  const p95 = all[Math.floor(all.length * 0.95)];
+  console.log(
+    `fit of a 60-step hour, 51 breath lengths: median ${ms(median)}, 95th percentile ${ms(p95)} (${all.length} fits of ${problems.length} plans)`,
+  );
+  const began = performance.now();
+  const theirs = await cheapestByHighs(problems[0]);
+  const highs = performance.now() - began;
+  const ours = solve(problems[0]);
+  console.log(
+    `  HiGHS on the first of them: ${ms(highs)}; ratio to our median ${Math.round(highs / median)} : 1; costs ${((ours?.choice.cost ?? 0) / 1e9).toFixed(6)} and ${theirs?.toFixed(6)}`,
+  );
+}
+
+function benchTimeline(): void {
+  const plan = longPlan();
+  const timeline = expandPlan(plan);
+  const { median, p95 } = timed(() => expandPlan(plan), 40);
+  console.log(
+    `expanding ${(timeline.runtimeSeconds / 3600).toFixed(1)} h (${timeline.phases.length} phases, ${timeline.cues.length} cues): median ${ms(median)}, 95th percentile ${ms(p95)}`,
+  );
+  const live = demoClasses().find((demo) => demo.name === 'thursday-live')?.plan ?? plan;
+  const hour = timed(() => [expandPlan(live), reachOf(live)], 60);
+  console.log(
+    `an edit's replan on an hour's class, in Node (timeline and reach): median ${ms(hour.median)}, 95th percentile ${ms(hour.p95)}`,
+  );
+  const refit = timed(() => fitPlan(live), 40);
+  console.log(`fit of the hour's demo class: median ${ms(refit.median)}, 95th percentile ${ms(refit.p95)}`);
+}
+
+function benchCaptions(): void {
+  const timeline = expandPlan(longPlan());
+  const captions = timeline.cues.map((cue) => ({
+    startSeconds: cue.startSeconds * 1.03,
+    endSeconds: cue.startSeconds * 1.03 + 0.9,
+    text: cue.text,
+  }));
+  const text = writeWebvtt(captions);
+  const parse = timed(() => readCaptions(text), 10);
+  console.log(
+    `reading a caption file of 3 h (${captions.length} captions, ${Math.round(text.length / 1024)} KB): median ${ms(parse.median)}`,
+  );
+  const before = process.memoryUsage().heapUsed;
+  const began = performance.now();
+  const reading = readTake(timeline, { captions, speech: null, lengthSeconds: null });
+  const grown = (process.memoryUsage().heapUsed - before) / 1024 / 1024;
+  console.log(
+    `  aligning it with its plan: ${ms(performance.now() - began)}, ${reading.totals.said} of ${reading.cues.length} cues found, heap grew by ${grown.toFixed(0)} MB`,
+  );
+  const demo = expandPlan(demoClasses()[0].plan);
+  const speech = demo.cues.map((cue) => ({
+    startSeconds: cue.startSeconds * 1.05 + 2,
+    endSeconds: cue.endSeconds * 1.05 + 2,
+  }));
+  const sound = timed(() => readTake(demo, { captions: null, speech, lengthSeconds: null }), 5);
+  console.log(`aligning ten minutes by sound alone (${speech.length} stretches): median ${ms(sound.median)}`);
+}
+
+/** Bytes of script that the class desk loads first, following static imports only. */
+function benchFirstLoad(): void {
+  const folder = new URL('../dist/client/_astro/', import.meta.url);
+  if (!existsSync(folder)) {
+    console.log('first load of the class desk: no build here; run ./test or ./start first');
+    return;
+  }
+  const names = readdirSync(folder);
+  const seen = new Set<string>();
+  const follow = (name: string): void => {
+    if (seen.has(name)) return;
+    seen.add(name);
+    const text = readFileSync(new URL(name, folder), 'utf8');
+    for (const [, found] of text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)) follow(found);
+  };
+  for (const name of names) if (/^(Desk|client)\..*\.js$/.test(name)) follow(name);
+  const sizes = [...seen].map((name) => gzipSync(readFileSync(new URL(name, folder))).length);
+  console.log(
+    `first load of the class desk: ${Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1024)} KB of script, gzip, in ${sizes.length} files`,
+  );
+}
+
+await benchFit();
+benchTimeline();
+benchCaptions();
+benchFirstLoad();
+await measureReplan();
