@@ -8,7 +8,11 @@ async function expectAccessible(page: Page, view: string): Promise<void> {
   // At rest: nothing half faded in, and nothing half covered by a heading that sticks while the strip is scrolled.
   await page.evaluate(async () => {
     document.querySelector('main')?.scrollTo(0, 0);
-    await Promise.all(document.getAnimations().map((one) => one.finished.catch(() => undefined)));
+    const finite = document
+      .getAnimations()
+      .filter((one) => one.playState === 'running' && one.effect?.getComputedTiming().endTime !== Infinity);
+    const settled = Promise.all(finite.map((one) => one.finished.catch(() => undefined)));
+    await Promise.race([settled, new Promise((done) => setTimeout(done, 800))]);
   });
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
@@ -187,6 +191,6 @@ test('with reduced motion the tide is a bar', async ({ page }) => {
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
   await page.getByRole('button', { name: 'Guide', exact: true }).click();
   await page.keyboard.press('Space');
-  const tide = page.getByRole('application').locator('> div').first();
+  const tide = page.getByTestId('guide').locator('> div').first();
   expect((await tide.boundingBox())?.width).toBeLessThan(40);
 });

@@ -168,7 +168,7 @@ test('5: the guide is performed from by keyboard and by touch', async ({ page })
   await expect(page.getByText('Turning the lighthouse', { exact: true })).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await page.waitForTimeout(1800);
-  await expect(page.getByTestId('count')).toContainText('round 1 of 3 · left');
+  await expect(page.getByTestId('count')).toContainText('round 1 of 3 · turn left');
   await page.waitForTimeout(1200);
   await shot(page, 'guide');
   await page.getByRole('button', { name: 'Hold' }).click();

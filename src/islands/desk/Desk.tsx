@@ -71,62 +71,75 @@ function DeskView({
   if (over === 'guide') return <Guide plan={plan} timeline={timeline} onLeave={close} />;
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
-      <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
-        <h1 className="truncate">{plan.title}</h1>
-        <SaveMark />
-        <ConflictDialog onKept={() => void flush()} />
-        <span className="no-print ml-auto flex flex-wrap items-center gap-2">
-          <UndoRedo />
-          <ThemeSwitch />
-          <button
-            type="button"
-            className="btn btn-sm btn-square"
-            aria-label="Keys"
-            title="Keys"
-            onClick={() => setOver('keys')}
-          >
-            <Keyboard size={16} aria-hidden />
-          </button>
-          <a
-            className="btn btn-sm"
-            href={`/classes/${classId}/takes`}
-            onClick={(event) => {
-              event.preventDefault();
-              void flush().then(() => location.assign(`/classes/${classId}/takes`));
-            }}
-          >
-            Takes{takes > 0 ? ` ${takes}` : ''}
+      <div className="max-lg:sticky max-lg:top-0 max-lg:z-30 max-lg:bg-base-200">
+        <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
+          <span className="font-semibold">{studio}</span>
+          <a className="link" href="/">
+            Shelf
           </a>
-          <button type="button" className="btn btn-sm" onClick={() => setOver('publish')}>
-            Publish
-          </button>
-          <button type="button" className="btn btn-sm btn-primary" onClick={() => setOver('guide')}>
-            Guide
-          </button>
-        </span>
-      </header>
-      <RuntimeBar onFit={() => setOver('fit')} />
-      <div className="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[200px_1fr] lg:grid-cols-[200px_1fr_330px]">
+          <h1 className="truncate">{plan.title}</h1>
+          <SaveMark />
+          <ConflictDialog onKept={() => void flush()} />
+          <span className="no-print ml-auto flex flex-wrap items-center gap-2">
+            <UndoRedo />
+            <ThemeSwitch />
+            <button
+              type="button"
+              className="btn btn-sm btn-square"
+              aria-label="Keys"
+              title="Keys"
+              onClick={() => setOver('keys')}
+            >
+              <Keyboard size={16} aria-hidden />
+            </button>
+            <a
+              className="btn btn-sm"
+              href={`/classes/${classId}/takes`}
+              onClick={(event) => {
+                event.preventDefault();
+                void flush().then(() => location.assign(`/classes/${classId}/takes`));
+              }}
+            >
+              Takes{takes > 0 ? ` ${takes}` : ''}
+            </a>
+            <button type="button" className="btn btn-sm" onClick={() => setOver('publish')}>
+              Publish
+            </button>
+            <button type="button" className="btn btn-sm btn-primary" onClick={() => setOver('guide')}>
+              Guide
+            </button>
+          </span>
+        </header>
+        <RuntimeBar onFit={() => setOver('fit')} />
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[216px_1fr] lg:grid-cols-[216px_1fr_326px]">
         <div className="no-print border-base-300 min-h-0 overflow-y-auto border-r md:max-h-full" tabIndex={-1}>
           <Overview />
         </div>
         <main className="min-h-0 min-w-0 lg:overflow-y-auto">
           <Strip />
         </main>
-        <div
-          className="no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1"
-          tabIndex={-1}
-        >
-          <Inspector />
-        </div>
+        <Inspecting />
       </div>
       {over === 'fit' && <FitDialog onClose={close} />}
       {over === 'publish' && <PublishDialog plan={plan} timeline={timeline} reading={null} onClose={close} />}
       {over === 'keys' && <KeysDialog onClose={close} />}
+    </div>
+  );
+}
+
+/** At the right of the desk; on a tablet it comes up from below while a step is chosen. */
+function Inspecting() {
+  const chosen = useDesk((state) => state.selectedId !== null);
+  const sheet = chosen
+    ? 'max-lg:bg-base-200 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[42vh] max-lg:border-t max-lg:shadow-lg'
+    : '';
+  return (
+    <div
+      className={`no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1 ${sheet}`}
+      tabIndex={-1}
+    >
+      <Inspector />
     </div>
   );
 }

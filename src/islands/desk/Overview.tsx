@@ -33,7 +33,7 @@ export function Overview() {
   const ids = stepsInOrder(plan).map(({ step }) => step.id);
   const longest = Math.max(1, ...timeline.sections.map((section) => section.endSeconds - section.startSeconds));
   return (
-    <nav aria-label="Sections and steps" className="p-3">
+    <nav aria-label="Sections and steps" className="px-2 py-3">
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}

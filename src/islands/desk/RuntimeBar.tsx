@@ -14,7 +14,7 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
   return (
     <section
       aria-label="Runtime"
-      className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-8 gap-y-2 border-b px-5 py-2"
+      className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-5 gap-y-2 lg:gap-x-8 border-b px-5 py-2"
     >
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
@@ -84,7 +84,7 @@ function ReachBar({ runtime, target, shortest, longest }: ReachProps) {
   const at = (seconds: number): string => `${(((seconds - low) / (high - low)) * 100).toFixed(2)}%`;
   const words = `Between ${formatClock(shortest)} and ${formatClock(longest)}; planned ${formatClock(runtime)}, target ${formatClock(target)}.`;
   return (
-    <div className="min-w-48 flex-1" role="img" aria-label={words}>
+    <div className="min-w-40 flex-1" role="img" aria-label={words}>
       <svg width="100%" height="30" aria-hidden>
         <rect x="0" y="13" width="100%" height="5" rx="2.5" fill="var(--color-base-300)" />
         <svg x={at(shortest)} y="13" width={`${(((longest - shortest) / (high - low)) * 100).toFixed(2)}%`} height="5">

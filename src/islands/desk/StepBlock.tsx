@@ -21,7 +21,7 @@ interface Props {
 const CLOCK_WIDTH = 44;
 const BREATH_WIDTH = 78;
 const ROUND_WIDTH = 34;
-const AFTER_WIDTH = 110;
+const AFTER_WIDTH = 142;
 
 /** One step on the strip: its heading, its breath line, and each cue at the place where it is said. */
 export const StepBlock = memo(function StepBlock({ step, timed, timeline, width, open, selected, onToggle }: Props) {

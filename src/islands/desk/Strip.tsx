@@ -45,7 +45,7 @@ export function Strip() {
         const isOpen = !closed.has(section.id);
         return (
           <section key={section.id} id={`section-${section.id}`} aria-label={section.title}>
-            <h2 className="border-base-300 bg-base-100 sticky top-0 z-10 flex items-center border-b py-1">
+            <h2 className="border-base-300 bg-base-100 top-0 z-10 lg:sticky flex items-center border-b py-1">
               <button
                 type="button"
                 className="flex min-h-8 flex-1 items-center gap-1 rounded text-left font-semibold"

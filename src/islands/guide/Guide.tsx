@@ -43,7 +43,7 @@ export function Guide({ plan, timeline, onLeave }: Props) {
   const next = state.mode === 'ready' ? timeline.cues[0] : nextCue(timeline, place);
   const ends = projectedSeconds(state, timeline, Math.max(now, state.sinceSeconds));
   return (
-    <div className="bg-base-100 fixed inset-0 overflow-hidden" role="application" aria-label={`Guide: ${plan.title}`}>
+    <div className="bg-base-100 fixed inset-0 overflow-hidden" data-testid="guide">
       <Tide timeline={timeline} state={state} />
       <div className="relative flex h-full flex-col p-6 motion-reduce:pr-12">
         <Head
@@ -146,7 +146,7 @@ function Count({ phase, plan }: { readonly phase: TimedPhase | null; readonly pl
   if (phase) {
     if (KIND_WORDS[phase.kind]) parts.push(KIND_WORDS[phase.kind]);
     if (phase.round > 0 && step?.kind === 'movement') parts.push(`round ${phase.round} of ${step.rounds}`);
-    if (phase.side) parts.push(SIDE_WORDS[phase.side]);
+    if (phase.side && !phase.action.includes('{side}')) parts.push(SIDE_WORDS[phase.side]);
     if (phase.action) parts.push(phase.action.replaceAll('{side}', phase.side ? SIDE_WORDS[phase.side] : ''));
   }
   return (
@@ -167,39 +167,41 @@ function Controls({ mode, onToggle, send }: ControlsProps) {
   const main = { ready: 'Start', running: 'Hold', held: 'Go on', done: 'Start again' }[mode];
   const big = 'btn h-14 min-w-14 text-xl';
   return (
-    <footer className="flex flex-wrap items-center justify-center gap-3" role="group" aria-label="Performing">
-      <button
-        type="button"
-        className={big}
-        disabled={off}
-        onClick={() => send('step-back')}
-        aria-label="Step back"
-        title="Step back (Page up)"
-      >
-        <SkipBack aria-hidden />
-      </button>
-      <button type="button" className={big} disabled={off} onClick={() => send('line-back')} title="Line back (←)">
-        <ChevronLeft aria-hidden />
-        Back
-      </button>
-      <button type="button" className={`${big} btn-primary min-w-40`} onClick={onToggle} title="Space">
-        {mode === 'running' ? <Pause aria-hidden /> : <Play aria-hidden />}
-        {main}
-      </button>
-      <button type="button" className={big} disabled={off} onClick={() => send('next-line')} title="Next line (→)">
-        Next
-        <ChevronRight aria-hidden />
-      </button>
-      <button
-        type="button"
-        className={big}
-        disabled={off}
-        onClick={() => send('next-step')}
-        aria-label="Next step"
-        title="Next step (Page down)"
-      >
-        <SkipForward aria-hidden />
-      </button>
+    <footer>
+      <div className="flex flex-wrap items-center justify-center gap-3" role="group" aria-label="Performing">
+        <button
+          type="button"
+          className={big}
+          disabled={off}
+          onClick={() => send('step-back')}
+          aria-label="Step back"
+          title="Step back (Page up)"
+        >
+          <SkipBack aria-hidden />
+        </button>
+        <button type="button" className={big} disabled={off} onClick={() => send('line-back')} title="Line back (←)">
+          <ChevronLeft aria-hidden />
+          Back
+        </button>
+        <button type="button" className={`${big} btn-primary min-w-40`} onClick={onToggle} title="Space">
+          {mode === 'running' ? <Pause aria-hidden /> : <Play aria-hidden />}
+          {main}
+        </button>
+        <button type="button" className={big} disabled={off} onClick={() => send('next-line')} title="Next line (→)">
+          Next
+          <ChevronRight aria-hidden />
+        </button>
+        <button
+          type="button"
+          className={big}
+          disabled={off}
+          onClick={() => send('next-step')}
+          aria-label="Next step"
+          title="Next step (Page down)"
+        >
+          <SkipForward aria-hidden />
+        </button>
+      </div>
     </footer>
   );
 }

@@ -76,31 +76,30 @@ export function TakeDesk({ studio, take }: { readonly studio: string; readonly t
           </button>
         </span>
       </header>
-      <dl
-        className="bg-base-100 border-base-300 flex flex-wrap gap-x-8 gap-y-2 border-b px-5 py-2"
-        aria-label="Figures of the take"
-      >
-        <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
-        <Figure label="taken" value={formatClock(totals.runtimeSeconds)} big />
-        <Figure label={off >= 0 ? 'over by' : 'under by'} value={formatDifference(off)} big />
-        <Figure label="target" value={formatClock(take.plan.targetSeconds)} />
-        <Figure label="said" value={`${totals.said} of ${reading.cues.length}`} />
-        <Figure label="skipped" value={String(totals.skipped)} />
-        <Figure label="remarks" value={String(totals.remarks)} />
-        <Figure label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
-        <Figure
-          label="one breath, planned and taken"
-          value={
-            totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
-              ? 'too few heard'
-              : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathTakenSeconds.toFixed(1)} s`
-          }
-        />
-        <Figure
-          label="drift at the last line"
-          value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)}
-        />
-      </dl>
+      <section aria-label="Figures of the take" className="bg-base-100 border-base-300 border-b px-5 py-2">
+        <dl className="flex flex-wrap gap-x-8 gap-y-2">
+          <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
+          <Figure label="taken" value={formatClock(totals.runtimeSeconds)} big />
+          <Figure label={off >= 0 ? 'over by' : 'under by'} value={formatDifference(off)} big />
+          <Figure label="target" value={formatClock(take.plan.targetSeconds)} />
+          <Figure label="said" value={`${totals.said} of ${reading.cues.length}`} />
+          <Figure label="skipped" value={String(totals.skipped)} />
+          <Figure label="remarks" value={String(totals.remarks)} />
+          <Figure label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
+          <Figure
+            label="one breath, planned and taken"
+            value={
+              totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
+                ? 'too few heard'
+                : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathTakenSeconds.toFixed(1)} s`
+            }
+          />
+          <Figure
+            label="drift at the last line"
+            value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)}
+          />
+        </dl>
+      </section>
       {problem && (
         <p role="alert" className="bg-base-100 text-error border-error border-l-4 px-5 py-2 font-semibold">
           {problem}
