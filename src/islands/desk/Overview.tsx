@@ -15,22 +15,28 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
+import { memo, useMemo } from 'react';
 import { makeSection, stepsInOrder, type Section, type Step } from '@/core/plan';
 import { formatClock } from '@/core/units';
 import { dropStep } from './moves';
 import { SectionMenu } from './SectionMenu';
 import { useDesk, useDeskStore } from './use-desk';
 
+// Kept from one drawing to the next: new ones would have every step drawn again.
+const POINTER = { activationConstraint: { distance: 5 } };
+const KEYBOARD = { coordinateGetter: sortableKeyboardCoordinates };
+
 /** The whole class at one glance: sections with their start, steps to be found, chosen and put in order. */
 export function Overview() {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const ids = stepsInOrder(plan).map(({ step }) => step.id);
+  const sensors = useSensors(useSensor(PointerSensor, POINTER), useSensor(KeyboardSensor, KEYBOARD));
+  // The same list while the order stays, so that an edit of one step does not draw all the others again.
+  const order = stepsInOrder(plan)
+    .map(({ step }) => step.id)
+    .join(' ');
+  const ids = useMemo(() => order.split(' '), [order]);
   const longest = Math.max(1, ...timeline.sections.map((section) => section.endSeconds - section.startSeconds));
   return (
     <nav aria-label="Sections and steps" className="px-2 py-3">
@@ -38,7 +44,7 @@ export function Overview() {
         sensors={sensors}
         collisionDetection={closestCenter}
         onDragEnd={({ active, over }) => {
-          const edit = over ? dropStep(plan, String(active.id), String(over.id)) : null;
+          const edit = over ? dropStep(desk.getState().plan, String(active.id), String(over.id)) : null;
           if (edit) desk.edit(edit);
         }}
       >
@@ -110,7 +116,7 @@ function SectionEntry({ section, startSeconds, share }: SectionEntryProps) {
   );
 }
 
-function StepEntry({ step }: { readonly step: Step }) {
+const StepEntry = memo(function StepEntry({ step }: { readonly step: Step }) {
   const desk = useDeskStore();
   const selected = useDesk((state) => state.selectedId === step.id);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
@@ -145,4 +151,4 @@ function StepEntry({ step }: { readonly step: Step }) {
       </button>
     </li>
   );
-}
+});

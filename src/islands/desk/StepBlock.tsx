@@ -11,7 +11,8 @@ import { useDeskStore } from './use-desk';
 interface Props {
   readonly step: Step;
   readonly timed: TimedStep;
-  readonly timeline: Timeline;
+  /** Only where the step is open: a folded one has no use for it. */
+  readonly timeline: Timeline | null;
   readonly width: number;
   readonly open: boolean;
   readonly selected: boolean;
@@ -48,7 +49,7 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
         </button>
         <span className="shrink-0 text-sm">{amountOf(step, timed)}</span>
       </div>
-      {open && (
+      {open && timeline && (
         <OpenStep
           step={step}
           timed={timed}
@@ -60,7 +61,21 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
       )}
     </article>
   );
-});
+}, sameStep);
+
+/** A step whose place and content stayed is not drawn again. */
+function sameStep(before: Props, after: Props): boolean {
+  return (
+    before.step === after.step &&
+    before.timeline === after.timeline &&
+    before.width === after.width &&
+    before.open === after.open &&
+    before.selected === after.selected &&
+    before.onToggle === after.onToggle &&
+    before.timed.startSeconds === after.timed.startSeconds &&
+    before.timed.endSeconds === after.timed.endSeconds
+  );
+}
 
 function aboutStep(step: Step): string {
   if (step.kind === 'movement') {

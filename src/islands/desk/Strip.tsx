@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stepsInOrder } from '@/core/plan';
 import { formatClock } from '@/core/units';
 import { AddStep } from './AddStep';
@@ -21,11 +21,7 @@ export function Strip() {
   const width = useWidth(column);
   const timed = useMemo(() => new Map(timeline.steps.map((step) => [step.step, step])), [timeline]);
   const openAtFirst = allOpen ?? stepsInOrder(plan).length < FOLDED_FROM_STEPS;
-  const flip = (set: ReadonlySet<string>, id: string): ReadonlySet<string> => {
-    const next = new Set(set);
-    if (!next.delete(id)) next.add(id);
-    return next;
-  };
+  const toggle = useCallback((id: string) => setToggled((before) => flip(before, id)), []);
   const setAll = (open: boolean): void => {
     setAllOpen(open);
     setToggled(new Set());
@@ -61,16 +57,17 @@ export function Strip() {
               section.steps.map((step) => {
                 const place = timed.get(step.id);
                 if (!place) return null;
+                const open = toggled.has(step.id) ? !openAtFirst : openAtFirst;
                 return (
                   <StepBlock
                     key={step.id}
                     step={step}
                     timed={place}
-                    timeline={timeline}
+                    timeline={open ? timeline : null}
                     width={width}
-                    open={toggled.has(step.id) ? !openAtFirst : openAtFirst}
+                    open={open}
                     selected={selectedId === step.id}
-                    onToggle={(id) => setToggled((before) => flip(before, id))}
+                    onToggle={toggle}
                   />
                 );
               })}
@@ -83,6 +80,13 @@ export function Strip() {
       </p>
     </div>
   );
+}
+
+/** The set with `id` put in, or taken out. */
+function flip(set: ReadonlySet<string>, id: string): ReadonlySet<string> {
+  const next = new Set(set);
+  if (!next.delete(id)) next.add(id);
+  return next;
 }
 
 /** The width of an element as it changes. */
