@@ -1,5 +1,8 @@
 import { spawn } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
+
+const START = fileURLToPath(new URL('../start', import.meta.url));
 
 /**
  * An edit on an hour's class in Chromium: script time from the key press to the end of its task, by the browser's own
@@ -7,7 +10,7 @@ import { chromium } from '@playwright/test';
  */
 export async function measureReplan(): Promise<void> {
   const given = process.env.CALM_URL;
-  const started = given ? null : spawn('./start', [], { stdio: ['ignore', 'pipe', 'inherit'], detached: true });
+  const started = given ? null : spawn(START, [], { stdio: ['ignore', 'pipe', 'inherit'], detached: true });
   try {
     const url = given ?? (await addressOf(started));
     const browser = await chromium.launch({

@@ -8,7 +8,8 @@ import { insertClass } from '@/db/queries/classes';
 import { insertStudio } from '@/db/queries/studios';
 import { insertTake } from '@/db/queries/takes';
 import type { Database } from '@/db/database';
-import { DEMO_STUDIO, demoClasses } from './classes';
+import { demoClasses } from './classes';
+import { DEMO_STUDIO } from './outline';
 
 /** What the demo take was made to be: see `scripts/make-demo-take.ts`. */
 export interface DemoTruth {

@@ -151,10 +151,12 @@ test('bad captions and bad sound are refused in words, and no take is kept', asy
 
   const picture = ffmpeg('picture.mp4', '-f', 'lavfi', '-i', 'color=c=gray:s=64x64:d=1', '-an', '-pix_fmt', 'yuv420p');
   const silent = ffmpeg('silent.wav', '-f', 'lavfi', '-i', 'anullsrc=r=16000:cl=mono', '-t', '8');
+  const long = ffmpeg('long.flac', '-f', 'lavfi', '-i', 'anullsrc=r=8000:cl=mono', '-t', '14500');
   const sounds: [Parameters<typeof bring>[2], string][] = [
     [file('empty.wav', ''), 'The file is empty.'],
     [file('text.mp3', 'this is no sound at all, only a text that says so'), 'could not be read as sound or video'],
     [picture, 'The file has no sound track.'],
+    [long, 'The recording is longer than four hours.'],
     [silent, 'No speech could be found'],
   ];
   for (const [content, words] of sounds) {

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { serve } from '../support/application';
+import { serve, shutDatabase } from '../support/application';
 import { copyOf, expectSaved, openDesk, origin, runtime, saveBehind, storedClass, test } from './desk-page';
 
 /* Nothing typed is lost: reload, a lost connection, two tabs, a database that goes and comes back. */
@@ -37,6 +37,25 @@ test('typing goes on while the server is away, and all of it arrives when it is 
   });
   await page.goto('about:blank');
   await second.stop();
+});
+
+test('typing goes on while the database is away, and all of it arrives when it is back', async ({ page }) => {
+  const database = process.env.CALM_DATABASE_URL ?? '';
+  const id = await copyOf('Net Menders’ Break');
+  await openDesk(page, id);
+  await shutDatabase(database, true);
+  try {
+    await page.getByLabel('Title').fill('Written in the dark');
+    await expect(page.getByText('Kept in this browser; the server is away')).toBeVisible({ timeout: 15_000 });
+    const answer = await page.request.get(`${origin()}/`);
+    expect(answer.status()).toBe(503);
+    expect(await answer.text()).toContain('The database is away');
+  } finally {
+    await shutDatabase(database, false);
+  }
+  await page.getByLabel('Focus').fill('The lamp is back');
+  await expectSaved(page);
+  expect((await storedClass(id)).plan).toMatchObject({ title: 'Written in the dark', focus: 'The lamp is back' });
 });
 
 test('a class closed with unsaved edits is found again in a new tab', async ({ page, context }) => {

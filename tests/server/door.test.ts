@@ -2,7 +2,7 @@ import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoClasses } from '@/demo/classes';
 import { seedDemo } from '@/demo/seed';
-import { freshDatabase, serve, type Served } from '../support/application';
+import { freshDatabase, serve, shutDatabase, type Served } from '../support/application';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let served: Served;
@@ -129,6 +129,13 @@ describe('the door', () => {
     } finally {
       expect(await away.stop()).toBe(0);
     }
+  });
+
+  it('goes on by itself after every connection to the database was cut', async () => {
+    await shutDatabase(database.url, true);
+    expect((await fetch(`${served.origin}/api/classes`)).status).toBe(503);
+    await shutDatabase(database.url, false);
+    expect((await fetch(`${served.origin}/api/classes`)).status).toBe(200);
   });
 
   it('ends a running request before it stops', async () => {

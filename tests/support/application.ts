@@ -14,21 +14,29 @@ function testCluster(): string {
   return url;
 }
 
+/** Runs a statement on the test cluster itself. */
+export async function onCluster(sql: string): Promise<void> {
+  const client = new Client({ connectionString: testCluster() });
+  await client.connect();
+  try {
+    await client.query(sql);
+  } finally {
+    await client.end();
+  }
+}
+
+/** Shuts a database to everybody and cuts every connection to it, or opens it again. */
+export async function shutDatabase(url: string, shut: boolean): Promise<void> {
+  const name = new URL(url).pathname.slice(1);
+  await onCluster(`alter database ${name} with allow_connections ${shut ? 'false' : 'true'}`);
+  if (shut) await onCluster(`select pg_terminate_backend(pid) from pg_stat_activity where datname = '${name}'`);
+}
+
 /** A database of its own, migrated and empty; `DATABASE_URL` points to it until `drop`. */
 export async function freshDatabase(name: string): Promise<{ db: Database; url: string; drop: () => Promise<void> }> {
-  const cluster = testCluster();
-  const run = async (sql: string): Promise<void> => {
-    const client = new Client({ connectionString: cluster });
-    await client.connect();
-    try {
-      await client.query(sql);
-    } finally {
-      await client.end();
-    }
-  };
-  await run(`drop database if exists ${name} with (force)`);
-  await run(`create database ${name}`);
-  const url = new URL(cluster);
+  await onCluster(`drop database if exists ${name} with (force)`);
+  await onCluster(`create database ${name}`);
+  const url = new URL(testCluster());
   url.pathname = `/${name}`;
   process.env.DATABASE_URL = url.href;
   const db = openDatabase();
@@ -38,7 +46,7 @@ export async function freshDatabase(name: string): Promise<{ db: Database; url: 
     url: url.href,
     drop: async () => {
       await closeDatabase();
-      await run(`drop database if exists ${name} with (force)`);
+      await onCluster(`drop database if exists ${name} with (force)`);
     },
   };
 }

@@ -1,0 +1,108 @@
+import { describe, expect, it } from 'vitest';
+import { findStep, stepsInOrder } from '@/core/plan';
+import { demoClasses } from '@/demo/classes';
+import { quietEdit, roundsEdit } from './asked-edits';
+import { createDesk, type DeskStore } from './desk-store';
+import { dropStep, moveStepBy } from './moves';
+
+const { plan } = demoClasses()[0];
+const steps = stepsInOrder(plan).map(({ step }) => step);
+
+function desk(): DeskStore {
+  return createDesk('class', plan, 7);
+}
+
+describe('the desk’s state', () => {
+  it('replans at once and waits to be saved', () => {
+    const store = desk();
+    const movement = steps.find((step) => step.kind === 'movement');
+    const edit = movement && roundsEdit(movement, movement.rounds + 2);
+    if (!edit) throw new Error('no movement');
+    const before = store.getState().timeline.runtimeSeconds;
+    expect(store.edit(edit)).toBe(true);
+    expect(store.getState().timeline.runtimeSeconds).toBeGreaterThan(before + 10);
+    expect(store.getState().save).toEqual({ kind: 'waiting' });
+    expect(store.getState().revision).toBe(7);
+  });
+
+  it('undoes letters typed into one field as one, and other edits one by one', () => {
+    const store = desk();
+    for (const value of ['B', 'Be', 'Bef']) store.edit({ kind: 'set-plan', field: 'title', value }, 'title');
+    store.edit({ kind: 'set-plan', field: 'focus', value: 'x' }, 'focus');
+    expect(store.getState().done.length).toBe(2);
+    store.undo();
+    expect(store.getState().plan).toMatchObject({ title: 'Bef', focus: plan.focus });
+    store.undo();
+    expect(store.getState().plan).toEqual(plan);
+    store.undo();
+    store.redo();
+    expect(store.getState().plan.title).toBe('Bef');
+    store.edit({ kind: 'set-plan', field: 'title', value: 'New' }, 'title');
+    expect(store.getState().undone).toEqual([]);
+  });
+
+  it('stays in conflict until one version is chosen', () => {
+    const store = desk();
+    const conflict = { kind: 'conflict' as const, theirs: { revision: 9, plan: { ...plan, title: 'Theirs' } } };
+    store.setSave(conflict);
+    store.edit({ kind: 'set-plan', field: 'title', value: 'Mine' });
+    expect(store.getState().save).toBe(conflict);
+    store.replace(conflict.theirs.plan, 9, { kind: 'saved' });
+    expect(store.getState()).toMatchObject({ revision: 9, save: { kind: 'saved' }, done: [], undone: [] });
+  });
+
+  it('refuses an edit that finds nothing, and stays as it was', () => {
+    const store = desk();
+    expect(store.edit({ kind: 'remove-step', stepId: 'nobody' })).toBe(false);
+    expect(store.getState().plan).toBe(plan);
+  });
+});
+
+describe('moving steps', () => {
+  it('goes over the border of a section, and stops at the ends', () => {
+    const [welcome, stance] = steps;
+    expect(moveStepBy(plan, stance.id, -1)).toEqual({
+      kind: 'move-step',
+      stepId: stance.id,
+      toSectionId: plan.sections[0].id,
+      toIndex: 1,
+    });
+    expect(moveStepBy(plan, welcome.id, -1)).toBeNull();
+    expect(moveStepBy(plan, steps[steps.length - 1].id, 1)).toBeNull();
+    expect(moveStepBy(plan, 'nobody', 1)).toBeNull();
+  });
+
+  it('drops a step on another, or on the head of a section', () => {
+    const [first] = steps;
+    const last = steps[steps.length - 1];
+    expect(dropStep(plan, first.id, last.id)).toMatchObject({ toSectionId: plan.sections[5].id, toIndex: 1 });
+    expect(dropStep(plan, first.id, plan.sections[3].id)).toMatchObject({
+      toSectionId: plan.sections[3].id,
+      toIndex: 0,
+    });
+    expect(dropStep(plan, first.id, first.id)).toBeNull();
+  });
+});
+
+describe('what somebody asks for', () => {
+  it('widens the bounds to hold it', () => {
+    const store = desk();
+    const movement = steps.find((step) => step.kind === 'movement');
+    const quiet = steps.find((step) => step.kind === 'quiet');
+    if (!movement || !quiet) throw new Error('no steps');
+    const rounds = roundsEdit(movement, 30);
+    if (rounds) store.edit(rounds);
+    store.edit(quietEdit(quiet, 5));
+    expect(findStep(store.getState().plan, movement.id)?.step).toMatchObject({
+      rounds: 30,
+      preferredRounds: 30,
+      mostRounds: 30,
+    });
+    expect(findStep(store.getState().plan, quiet.id)?.step).toMatchObject({
+      seconds: 5,
+      preferredSeconds: 5,
+      leastSeconds: 5,
+    });
+    expect([roundsEdit(movement, 0), roundsEdit(movement, 201)]).toEqual([null, null]);
+  });
+});
