@@ -74,7 +74,7 @@ module.exports = {
     {
       name: 'islands-know-no-server',
       severity: 'error',
-      from: { path: '^src/(islands|ui/parts|workers)/' },
+      from: { path: '^src/(islands|ui/parts|workers)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^src/(server|db|pages|demo)/' },
     },
     { name: 'ui-knows-no-island', severity: 'error', from: { path: '^src/ui/' }, to: { path: '^src/islands/' } },
