@@ -1,15 +1,21 @@
 /** Migrates the database at DATABASE_URL and puts the demo studio in where there is none; `--fresh-demo` replaces it. */
 import { fileURLToPath } from 'node:url';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { Client } from 'pg';
 import { closeDatabase, openDatabase } from '../src/db/database';
 import { deleteStudio, firstStudio } from '../src/db/queries/studios';
 import { seedDemo } from '../src/demo/seed';
 
 const migrationsFolder = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
+/** Held while preparing, so that two starts at once do not both migrate and seed; the number is only ours. */
+const PREPARING = 720_311;
 const fresh = process.argv.includes('--fresh-demo');
 
+const lock = new Client({ connectionString: process.env.DATABASE_URL });
 try {
   const db = openDatabase();
+  await lock.connect();
+  await lock.query('select pg_advisory_lock($1)', [PREPARING]);
   await migrate(db, { migrationsFolder });
   const studio = await firstStudio(db);
   if (studio && fresh) await deleteStudio(db, studio.id);
@@ -22,5 +28,6 @@ try {
   console.error(`calm count: ${error instanceof Error ? error.message : String(error)}${cause}`);
   process.exitCode = 1;
 } finally {
+  await lock.end().catch(() => undefined);
   await closeDatabase();
 }
