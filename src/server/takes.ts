@@ -38,13 +38,9 @@ export async function addTake(
   await openClass(who, classId);
   const checked = checkReading(reading);
   if (!checked.ok) throw new Refusal(422, 'bad-reading', checked.problem);
-  const taken = {
-    classId,
-    name,
-    plan: judged(plan).plan,
-    evidence,
-    reading: correct(checked.value, expandPlan(judged(plan).plan), {}, evidence.lengthSeconds),
-  };
+  const { plan: judgedPlan } = judged(plan);
+  const counted = correct(checked.value, expandPlan(judgedPlan), {}, evidence.lengthSeconds);
+  const taken = { classId, name, plan: judgedPlan, evidence, reading: counted };
   return { id: await insertTake(who.db, who.studio.id, taken) };
 }
 

@@ -1,4 +1,5 @@
 import { lastStartedAt, type Seconds } from '@/core/units';
+import type { MovementStep } from '@/core/plan';
 import type { Cue, TimedPhase, TimedStep, Timeline } from './model';
 
 /** The phase at a time, `null` before the start and from the end on. O(log n). */
@@ -21,4 +22,11 @@ export function cueAt(timeline: Timeline, seconds: Seconds): Cue | null {
 /** The first line that begins after a time. O(log n). */
 export function nextCue(timeline: Timeline, seconds: Seconds): Cue | null {
   return timeline.cues[lastStartedAt(timeline.cues, seconds) + 1] ?? null;
+}
+
+/** What the next count that its multiple allows, on every side, would add to a movement, in seconds. */
+export function moreRoundsSeconds(step: MovementStep, timed: TimedStep): Seconds {
+  // In an alternating movement one count is a round on both sides already.
+  const turns = step.sides === 'none' || step.sides === 'alternate' ? 1 : 2;
+  return timed.roundSeconds * step.multiple * turns;
 }

@@ -13,7 +13,7 @@ import {
   type ClassPlan,
   type Step,
 } from '@/core/plan';
-import { cueAt, expandPlan, nextCue, phaseAt, stepAt } from '.';
+import { cueAt, expandPlan, moreRoundsSeconds, nextCue, phaseAt, stepAt } from '.';
 
 let count = 0;
 const newId = (): string => `x${++count}`;
@@ -156,6 +156,14 @@ describe('the timeline', () => {
       planOf(makeTransition(newId, 'Step', 0, 'Step the feet as wide as your hips.'), turning({ teach: [] })),
     );
     expect(timeline.cues[1].startSeconds).toBe(timeline.cues[0].endSeconds);
+  });
+
+  it.each(['none', 'alternate', 'in-turn', 'each-way'] as const)('tells what a round more would add (%s)', (sides) => {
+    const step = turning({ sides, multiple: 3 });
+    if (step.kind !== 'movement') throw new Error('no movement');
+    const now = expandPlan(planOf(step));
+    const then = expandPlan(planOf({ ...step, rounds: step.rounds + step.multiple }));
+    expect(moreRoundsSeconds(step, now.steps[0])).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
   });
 
   it('says nothing for a class of nothing', () => {

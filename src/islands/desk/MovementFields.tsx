@@ -1,6 +1,6 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { FORMS, LIMITS, makePhase, SIDE_PLANS, sideCount, type Form, type MovementStep, type Phase } from '@/core/plan';
-import { TOKENS, type TimedStep } from '@/core/timeline';
+import { FORMS, LIMITS, makePhase, SIDE_PLANS, type Form, type MovementStep, type Phase } from '@/core/plan';
+import { moreRoundsSeconds, TOKENS, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { Choice } from '@/ui/parts/Choice';
 import { Counter } from '@/ui/parts/Counter';
@@ -33,7 +33,7 @@ export function MovementFields({ step, timed, set }: Props) {
     const edit = roundsEdit(step, rounds);
     if (edit) desk.edit(edit, `${step.id} rounds`);
   };
-  const oneMore = (timed.roundSeconds * step.multiple * sideCount(step.sides)) / (step.sides === 'alternate' ? 2 : 1);
+  const oneMore = moreRoundsSeconds(step, timed);
   return (
     <div className="flex flex-col">
       <Counter

@@ -1,11 +1,4 @@
-import {
-  ALL_FORMATS,
-  AudioSampleSink,
-  BlobSource,
-  Input,
-  UnsupportedInputFormatError,
-  type AudioSample,
-} from 'mediabunny';
+import { ALL_FORMATS, AudioSampleSink, BlobSource, Input, type AudioSample } from 'mediabunny';
 import { LevelMeter } from '@/core/signal';
 import { failed, formatClock, ok, type Issue, type Result, type Seconds } from '@/core/units';
 
@@ -34,8 +27,7 @@ export async function listen(
     const duration = await track.computeDuration();
     if (duration > LONGEST_SECONDS) return refused('too-long-take');
     return await measure(new AudioSampleSink(track), duration, goOn);
-  } catch (error) {
-    if (error instanceof UnsupportedInputFormatError) return refused('not-media');
+  } catch {
     return refused('not-media');
   } finally {
     input.dispose();
