@@ -3,7 +3,8 @@ const concept = (name) => `^src/core/${name}/`;
 /** Concepts of the core by level; each may use only those of lower levels (and interchange's formats each other's doors). */
 const LEVELS = [
   ['units'],
-  ['breath', 'speech', 'signal'],
+  ['document', 'breath', 'speech', 'signal'],
+  ['movement'],
   ['plan'],
   ['pacing', 'timeline'],
   ['interchange', 'conductor'],

@@ -1,4 +1,5 @@
-import { makeMovement, makePhase, makeQuiet, makeSection, makeTalk, makeTransition, spokenLines } from '@/core/plan';
+import { makePhase, spokenLines } from '@/core/movement';
+import { makeMovement, makeQuiet, makeSection, makeTalk, makeTransition } from '@/core/plan';
 import * as movements from './movements';
 import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline';
 

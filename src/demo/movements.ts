@@ -1,4 +1,6 @@
-import { makeMovement, makePhase, spokenLines, type MovementStep, type NewId, type Phase } from '@/core/plan';
+import { type NewId } from '@/core/document';
+import { makePhase, spokenLines, type Phase } from '@/core/movement';
+import { makeMovement, type MovementStep } from '@/core/plan';
 
 /*
  * The movements of the harbour studio. Themed names are invented; general names stand beside them where there is

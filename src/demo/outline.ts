@@ -1,5 +1,6 @@
 import { fitPlan } from '@/core/pacing';
-import { applyEdit, emptyPlan, type ClassPlan, type NewId, type PlanPace, type Section } from '@/core/plan';
+import { type NewId } from '@/core/document';
+import { applyEdit, emptyPlan, type ClassPlan, type PlanPace, type Section } from '@/core/plan';
 
 /** One demo class: the name used at the command line, and the plan. */
 export interface DemoClass {

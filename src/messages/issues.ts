@@ -6,9 +6,10 @@ type Facts = Issue['facts'];
 const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   // plans
   'not-a-plan': () => 'This is not a class plan of Calm Count. Export one with “Plan (JSON)” to see the form.',
-  'no-version': () => 'The plan carries no version number.',
+  'not-a-movement': () => 'This is not a movement of Calm Count.',
+  'no-version': () => 'The document carries no version number.',
   'newer-version': (f) =>
-    `The plan was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
+    `It was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
   'too-large': (f) => `The file is larger than ${f.megabytes} MB. A class plan is far smaller.`,
   'empty-file': () => 'The file is empty.',
   'not-json': () => 'The file is not readable JSON. It may have been cut short.',

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { sameDocument } from '@/core/plan';
+import { sameDocument } from '@/core/document';
 import { readTake } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { classes, classRevisions, readings, studios, takes } from '@/db/schema';

@@ -1,13 +1,13 @@
+import type { NewId } from '@/core/document';
+import { LEADS, makePhase, PRIORITIES, SIDE_PLANS, spokenLines } from '@/core/movement';
 import {
+  COMPANIONS,
   emptyPlan,
   makeMovement,
-  makePhase,
   makeQuiet,
   makeSection,
   makeTalk,
   makeTransition,
-  SIDE_PLANS,
-  spokenLines,
   type ClassPlan,
   type Step,
 } from '@/core/plan';
@@ -18,39 +18,31 @@ export interface RandomPlanSize {
   /** How many tenths the breath may go either way. */
   readonly breathTenths: number;
   readonly choicesAtMost: number;
+  /** Leads, leaving out, companions, tempo, overrides: everything since version 3. On unless set. */
+  readonly everything?: boolean;
 }
 
-/** A random plan that uses every feature of the fit: sides, multiples, pins, own seconds, profile, quiets. */
+/** A random plan that uses every feature of the fit. */
 export function randomPlan(chance: Chance, size: RandomPlanSize): ClassPlan {
   const newId = countingIds();
   const breath = chance.whole(70, 110) / 10;
   const plan = emptyPlan(newId, `Random ${chance.seed}`, 600, breath);
-  const steps: Step[] = [];
-  for (let index = 0; index < size.steps; index++) {
-    const kind = chance.next();
-    if (kind < 0.62) steps.push(randomMovement(chance, newId, size.choicesAtMost));
-    else if (kind < 0.76) {
-      const preferredSeconds = chance.whole(15, 90);
-      steps.push(
-        makeQuiet(newId, 'Quiet', {
-          preferredSeconds,
-          seconds: preferredSeconds,
-          leastSeconds: chance.whole(5, preferredSeconds),
-          mostSeconds: chance.whole(preferredSeconds, 150),
-          pinned: chance.yes(0.25),
-          openingLine: chance.yes(0.5) ? 'Stand, and let the breath be.' : '',
-        }),
-      );
-    } else if (kind < 0.9) steps.push(makeTalk(newId, 'Talk', ['Feet a hand’s width apart.', 'Knees easy.']));
-    else steps.push(makeTransition(newId, 'Feet together', chance.whole(3, 8), 'Step in.'));
-  }
+  const steps = Array.from({ length: size.steps }, () => randomStep(chance, newId, size));
   const ratio = chance.yes(0.4) ? chance.whole(80, 140) / 100 : 1;
-  const base = { ...plan, sections: [makeSection(newId, 'main', steps)] };
+  const all = size.everything ?? true;
+  const cut = all && steps.length > 3 ? chance.whole(1, steps.length - 1) : 0;
+  const sections = [
+    ...(cut > 0 ? [{ ...makeSection(newId, 'loosening', steps.slice(0, cut)), ...randomOverride(chance) }] : []),
+    makeSection(newId, 'main', steps.slice(cut)),
+  ];
   return {
-    ...base,
+    ...plan,
+    sections,
     pace: {
       ...plan.pace,
       closingRatio: ratio,
+      curve: all ? chance.pick(['straight', 'eased']) : 'straight',
+      closingInShare: all && chance.yes(0.3) ? chance.whole(30, 60) / 100 : plan.pace.inShare,
       leastBreathSeconds: Math.max(2, Math.round(Math.min(1, ratio) * (breath * 10 - size.breathTenths)) / 10),
       mostBreathSeconds: Math.round(Math.max(1, ratio) * (breath * 10 + size.breathTenths)) / 10,
       pinned: chance.yes(0.15),
@@ -58,13 +50,56 @@ export function randomPlan(chance: Chance, size: RandomPlanSize): ClassPlan {
   };
 }
 
-function randomMovement(chance: Chance, newId: () => string, choicesAtMost: number): Step {
+function randomOverride(chance: Chance): { paceMultiplier: number | null; inShare: number | null } {
+  return {
+    paceMultiplier: chance.yes(0.3) ? chance.whole(70, 140) / 100 : null,
+    inShare: chance.yes(0.3) ? chance.whole(30, 60) / 100 : null,
+  };
+}
+
+function randomStep(chance: Chance, newId: NewId, size: RandomPlanSize): Step {
+  const all = size.everything ?? true;
+  const kind = chance.next();
+  const choice = all ? randomChoice(chance) : {};
+  const accompanying = all ? { goesWith: chance.pick(COMPANIONS) } : {};
+  if (kind < 0.62) return { ...randomMovement(chance, newId, size.choicesAtMost, all), ...choice };
+  if (kind < 0.76) return { ...randomQuiet(chance, newId), ...choice, ...accompanying };
+  if (kind < 0.9) {
+    const talk = makeTalk(newId, 'Talk', ['Feet a hand’s width apart.', 'Knees easy.']);
+    const tempo = all && chance.yes(0.4) ? { leastTempo: 0.9, mostTempo: chance.pick([1, 1.1, 1.25]) } : {};
+    return { ...talk, ...tempo, caution: all && chance.yes(0.1), ...choice, ...accompanying };
+  }
+  return makeTransition(newId, 'Feet together', chance.whole(3, 8), 'Step in.', { ...choice, ...accompanying });
+}
+
+function randomChoice(chance: Chance) {
+  return { priority: chance.pick(PRIORITIES), pinned: chance.yes(0.15), leftOut: chance.yes(0.1) };
+}
+
+function randomQuiet(chance: Chance, newId: NewId): Step {
+  const preferredSeconds = chance.whole(15, 90);
+  return makeQuiet(newId, 'Quiet', {
+    preferredSeconds,
+    seconds: preferredSeconds,
+    leastSeconds: chance.whole(5, preferredSeconds),
+    mostSeconds: chance.whole(preferredSeconds, 150),
+    pinned: chance.yes(0.25),
+    openingLine: chance.yes(0.5) ? 'Stand, and let the breath be.' : '',
+  });
+}
+
+function randomMovement(chance: Chance, newId: NewId, choicesAtMost: number, all: boolean): Step {
   const multiple = chance.pick([1, 1, 1, 2, 3]);
   const least = multiple * chance.whole(1, 2);
   const most = least + multiple * chance.whole(0, choicesAtMost - 1);
   const preferredRounds = chance.whole(least, most);
+  const preferredSeconds = chance.whole(30, 120);
   return makeMovement(newId, 'Movement', {
     sides: chance.pick(SIDE_PLANS),
+    lead: all ? chance.pick([...LEADS, 'breath', 'breath', 'breath']) : 'breath',
+    preferredSeconds,
+    leastSeconds: chance.whole(20, preferredSeconds),
+    mostSeconds: chance.whole(preferredSeconds, 200),
     preferredRounds,
     rounds: preferredRounds,
     leastRounds: least,
@@ -72,6 +107,7 @@ function randomMovement(chance: Chance, newId: () => string, choicesAtMost: numb
     multiple,
     pinned: chance.yes(0.15),
     paceMultiplier: chance.pick([1, 1, 1, 0.75, 1.25]),
+    inShare: all && chance.yes(0.2) ? 0.4 : null,
     teach: chance.yes(0.5) ? spokenLines(newId, ['Watch one, then join in.']) : [],
     pattern: [
       makePhase(newId, { kind: 'in' }),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { emptyPlan, makeMovement, makePhase, makeSection, makeTalk } from '@/core/plan';
+import { makePhase } from '@/core/movement';
+import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { alignTake } from '.';
 import { likeness } from './words';

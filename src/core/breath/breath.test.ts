@@ -3,6 +3,7 @@ import {
   breathsPerMinute,
   breathsPerRound,
   closingBreathSeconds,
+  inShareAlong,
   lungsAtStarts,
   lungsWithin,
   paceMultiplier,
@@ -50,12 +51,24 @@ describe('a breath pattern', () => {
 
 describe('the pace profile', () => {
   it('goes straight from the opening to the closing breath', () => {
-    expect([0, 1, 2, 3, 4].map((index) => paceMultiplier(1.5, index, 5, 1))).toEqual([1, 1.13, 1.25, 1.38, 1.5]);
+    expect(
+      [0, 1, 2, 3, 4].map((index) => paceMultiplier({ closingRatio: 1.5, curve: 'straight' }, index, 5, 1)),
+    ).toEqual([1, 1.13, 1.25, 1.38, 1.5]);
     expect(closingBreathSeconds({ breathSeconds: 8, closingRatio: 1.5 })).toBe(12);
   });
 
+  it('eases at both ends where that is asked, and meets the straight way at the ends and in the middle', () => {
+    const eased = [0, 1, 2, 3, 4].map((index) => paceMultiplier({ closingRatio: 2, curve: 'eased' }, index, 5, 1));
+    expect(eased).toEqual([1, 1.15, 1.5, 1.85, 2]);
+  });
+
+  it('takes the ratio along', () => {
+    const profile = { inShare: 0.5, closingInShare: 0.4, curve: 'straight' } as const;
+    expect([0, 1, 2].map((index) => inShareAlong(profile, index, 3))).toEqual([0.5, 0.45, 0.4]);
+  });
+
   it('leaves a class of one movement at its opening breath', () => {
-    expect(paceMultiplier(1.5, 0, 1, 0.8)).toBe(0.8);
+    expect(paceMultiplier({ closingRatio: 1.5, curve: 'straight' }, 0, 1, 0.8)).toBe(0.8);
   });
 });
 

@@ -7,5 +7,21 @@ export {
   type PhaseKind,
   type PhaseLength,
 } from './pattern';
-export { closingBreathSeconds, paceMultiplier, type PaceProfile } from './profile';
+export {
+  closingBreathSeconds,
+  inShareAlong,
+  PACE_CURVES,
+  paceMultiplier,
+  type PaceCurve,
+  type PaceProfile,
+} from './profile';
 export { lungsAfter, lungsAtStarts, lungsWithin } from './lungs';
+export {
+  LONG_REST,
+  patternBreathsPerMinute,
+  patternNotes,
+  RESTING_AT_MOST,
+  SLOW_BREATHING,
+  type PatternNote,
+} from './notes';
+export { PRESET_IDS, PRESETS, type PatternPreset, type PresetId } from './presets';

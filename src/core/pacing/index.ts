@@ -1,5 +1,10 @@
-export { fitPlan, type FitChange, type Fitted, type NotFitted } from './fit';
-export { enoughLoosenings, type Loosening } from './loosen';
-export { makeProblem, type FitProblem } from './problem';
+export { type FitChange } from './changes';
+export { ChoiceBuffer, writeChoices } from './choices';
+export { fitPlan, fitting, type Fitted, type NotFitted } from './fit';
+export { fitLength, fittingLength, type FittedLength } from './lengths';
+export { type Loosening } from './loosen';
+export { type ElasticItem, type FitProblem } from './model';
+export { makeProblem, type FitOptions } from './problem';
+export { proposeFits, proposing, type Proposal, type Proposals } from './proposals';
 export { reachOf, type Reach } from './reach';
-export { solve } from './solve';
+export { runThrough, solve, solving } from './solve';

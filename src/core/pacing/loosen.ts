@@ -1,128 +1,137 @@
-import { applyEdit, findStep, LIMITS, stepsInOrder, type ClassPlan, type Edit, type Step } from '@/core/plan';
-import { toMilliseconds, toSeconds, type Milliseconds, type Seconds } from '@/core/units';
-import { allowedRounds, makeProblem } from './problem';
-import { reachOfProblem } from './reach';
+import { applyEdit, findStep, type ClassPlan, type Edit } from '@/core/plan';
+import { toSeconds, type Milliseconds, type Seconds } from '@/core/units';
+import { slackOf, type Slack } from './slack';
+import { makeProblem, type FitOptions } from './problem';
+import { extremesAt, reachOfProblem } from './reach';
 
-/** One bound that could be loosened so that the class can get nearer to its target. */
-export interface Loosening {
-  readonly what: 'breath' | 'breath-pin' | 'rounds' | 'rounds-pin' | 'quiet' | 'quiet-pin';
-  /** `null` for the breath of the whole class. */
-  readonly stepId: string | null;
-  /** The bound now and the bound proposed (rounds, or seconds); equal where a pin is taken out. */
-  readonly from: number;
-  readonly to: number;
+/** One bound to loosen so that a class can get to its target. */
+export interface Loosening extends Pick<Slack, 'what' | 'stepId' | 'from' | 'to'> {
+  /** What it gains when those before it are taken. */
   readonly gainSeconds: Seconds;
-  /** Whether it is enough by itself. */
-  readonly suffices: boolean;
   /** The edit that loosens it. */
   readonly edit: Edit;
 }
 
-/** What a person would still accept, beyond which nothing is proposed. Common practice, no published source. */
-const ACCEPTABLE = { leastBreath: 4, mostBreath: 20, leastRounds: 1, mostRounds: 18, leastQuiet: 10, mostQuiet: 600 };
-
 /**
- * Single bounds that would bring the class nearer to `target` (milliseconds) when it lies outside its reach, those
- * that suffice first, then the greatest gain. Each gain is measured on the loosened plan, not estimated.
+ * The least set of bounds that brings `target` (milliseconds) within the reach of a plan: as few as can be, then
+ * without the breath of the whole class where that does, then each no further than needed. Not enough when even all
+ * of them, as far as a person would accept, are not; then all that gain are given.
  */
-export function loosenings(plan: ClassPlan, target: Milliseconds): Loosening[] {
-  const reach = reachOfProblem(makeProblem(plan, target));
-  const tooShort = target < reach.shortest;
-  if (!tooShort && target <= reach.longest) return [];
-  const gap = tooShort ? reach.shortest - target : target - reach.longest;
-  const found: Loosening[] = [];
-  for (const proposal of proposalsFor(plan, tooShort)) {
-    const applied = applyEdit(plan, proposal.edit);
-    if (!applied.ok) continue;
-    const after = reachOfProblem(makeProblem(applied.value.plan, target));
-    const gain = tooShort ? reach.shortest - after.shortest : after.longest - reach.longest;
-    if (gain <= 0) continue;
-    found.push({ ...proposal, gainSeconds: toSeconds(gain), suffices: gain >= gap });
-  }
-  return found.sort((a, b) => Number(b.suffices) - Number(a.suffices) || b.gainSeconds - a.gainSeconds);
+export function loosenings(
+  plan: ClassPlan,
+  target: Milliseconds,
+  options: FitOptions = {},
+): { readonly found: readonly Loosening[]; readonly enough: boolean } {
+  const reach = reachOfProblem(makeProblem(plan, target, options));
+  const tooLong = target < reach.shortest;
+  if (!tooLong && target <= reach.longest) return { found: [], enough: false };
+  const slack = slackOf(plan, tooLong);
+  const sets = [false, true].flatMap((breath) => {
+    const chosen = fewest(plan, target, options, tooLong, slack, breath);
+    return chosen ? [chosen] : [];
+  });
+  const least = sets.sort((a, b) => a.length - b.length)[0];
+  const gained = (of: ClassPlan): number => gainOf(of, target, options, tooLong, reach);
+  if (!least) return { found: measured(plan, slack, gained).filter((one) => one.gainSeconds > 0), enough: false };
+  const tight = tightened(plan, least, (of) => reached(of, target, options, tooLong));
+  return { found: measured(plan, tight, gained), enough: true };
 }
 
-type Proposal = Omit<Loosening, 'gainSeconds' | 'suffices'>;
-
-function proposalsFor(plan: ClassPlan, tooShort: boolean): Proposal[] {
-  const proposals: Proposal[] = [];
-  const { pace } = plan;
-  if (pace.pinned) {
-    proposals.push(paceProposal(plan, 'breath-pin', pace.breathSeconds, pace.breathSeconds, { pinned: false }));
-  } else if (tooShort && pace.leastBreathSeconds > ACCEPTABLE.leastBreath) {
-    const to = ACCEPTABLE.leastBreath;
-    proposals.push(paceProposal(plan, 'breath', pace.leastBreathSeconds, to, { leastBreathSeconds: to }));
-  } else if (!tooShort && pace.mostBreathSeconds < ACCEPTABLE.mostBreath) {
-    const to = ACCEPTABLE.mostBreath;
-    proposals.push(paceProposal(plan, 'breath', pace.mostBreathSeconds, to, { mostBreathSeconds: to }));
-  }
-  for (const { step } of stepsInOrder(plan)) proposals.push(...stepProposals(step, tooShort));
-  return proposals;
+/** Whether a plan can be as short, or as long, as the target. */
+function reached(plan: ClassPlan, target: Milliseconds, options: FitOptions, tooLong: boolean): boolean {
+  const { shortest, longest } = reachOfProblem(makeProblem(plan, target, options));
+  return tooLong ? shortest <= target : longest >= target;
 }
 
-function paceProposal(plan: ClassPlan, what: Loosening['what'], from: number, to: number, change: object): Proposal {
-  return {
-    what,
-    stepId: null,
-    from,
-    to,
-    edit: { kind: 'set-plan', field: 'pace', value: { ...plan.pace, ...change } },
-  };
-}
-
-function stepProposals(step: Step, tooShort: boolean): Proposal[] {
-  if (step.kind === 'movement') {
-    if (step.pinned) return [setting(step, 'rounds-pin', 'pinned', step.rounds, step.rounds, false)];
-    const allowed = allowedRounds(step);
-    if (tooShort) {
-      const to = Math.max(ACCEPTABLE.leastRounds, step.multiple);
-      return to < allowed[0] ? [setting(step, 'rounds', 'leastRounds', step.leastRounds, to, to)] : [];
-    }
-    const to = Math.min(LIMITS.rounds, Math.floor(ACCEPTABLE.mostRounds / step.multiple) * step.multiple);
-    return to > allowed[allowed.length - 1] ? [setting(step, 'rounds', 'mostRounds', step.mostRounds, to, to)] : [];
-  }
-  if (step.kind === 'quiet') {
-    if (step.pinned) return [setting(step, 'quiet-pin', 'pinned', step.seconds, step.seconds, false)];
-    if (tooShort && step.leastSeconds > ACCEPTABLE.leastQuiet) {
-      return [setting(step, 'quiet', 'leastSeconds', step.leastSeconds, ACCEPTABLE.leastQuiet, ACCEPTABLE.leastQuiet)];
-    }
-    if (!tooShort && step.mostSeconds < ACCEPTABLE.mostQuiet) {
-      return [setting(step, 'quiet', 'mostSeconds', step.mostSeconds, ACCEPTABLE.mostQuiet, ACCEPTABLE.mostQuiet)];
-    }
-  }
-  return [];
-}
-
-function setting(
-  step: Step,
-  what: Loosening['what'],
-  field: string,
-  from: number,
-  to: number,
-  value: number | boolean,
-): Proposal {
-  return { what, stepId: step.id, from, to, edit: { kind: 'set-step', stepId: step.id, field, value } };
+function gainOf(
+  plan: ClassPlan,
+  target: Milliseconds,
+  options: FitOptions,
+  tooLong: boolean,
+  before: { readonly shortest: number; readonly longest: number },
+): number {
+  const { shortest, longest } = reachOfProblem(makeProblem(plan, target, options));
+  return tooLong ? before.shortest - shortest : longest - before.longest;
 }
 
 /**
- * A set of loosenings that together bring `target` (seconds) within reach: the single one that suffices with the
- * least gain to spare, else the greatest gains until it does; all of them when even that is not enough.
+ * The fewest loosenings that do, with the breath of the class among them or not: at each breath length every one
+ * gains a known time by itself, so the greatest gains come first. `null` when all are not enough.
  */
-export function enoughLoosenings(plan: ClassPlan, targetSeconds: Seconds): readonly Loosening[] {
-  const target = toMilliseconds(targetSeconds);
-  const found = loosenings(plan, target);
-  const single = found.filter((one) => one.suffices).at(-1);
-  if (single) return [single];
-  const taken: Loosening[] = [];
+function fewest(
+  plan: ClassPlan,
+  target: Milliseconds,
+  options: FitOptions,
+  tooLong: boolean,
+  slack: readonly Slack[],
+  withBreath: boolean,
+): Slack[] | null {
+  const breath = slack.filter((one) => one.stepId === null);
+  if (withBreath && breath.length === 0) return null;
+  const base = withBreath ? loosened(plan, breath) : plan;
+  const steps = slack.filter((one) => one.stepId !== null);
+  const problem = makeProblem(base, target, options);
+  const after = steps.map((one) => makeProblem(loosened(base, [one]), target, options));
+  let best: Slack[] | null = null;
+  problem.breaths.forEach((_, at) => {
+    const end = tooLong ? 'shortest' : 'longest';
+    const now = extremesAt(problem, at)[end];
+    const gap = Math.abs(now - target);
+    const gains = steps.map((one, index) => ({ one, gain: Math.abs(extremesAt(after[index], at)[end] - now) }));
+    gains.sort((a, b) => b.gain - a.gain);
+    const taken: Slack[] = withBreath ? [...breath] : [];
+    let sum = 0;
+    const there = tooLong ? now <= target : now >= target;
+    for (const { one, gain } of there ? [] : gains) {
+      if (sum >= gap || gain === 0) break;
+      taken.push(one);
+      sum += gain;
+    }
+    if ((there || sum >= gap) && (best === null || taken.length < best.length)) best = taken;
+  });
+  const chosen = best as Slack[] | null;
+  return chosen && reached(loosened(plan, chosen), target, options, tooLong) ? chosen : null;
+}
+
+/** Each loosened no further than needed, the last one first: the nearest of its values with which the set still does. */
+function tightened(plan: ClassPlan, set: readonly Slack[], does: (plan: ClassPlan) => boolean): Slack[] {
+  const kept = [...set];
+  for (let at = kept.length - 1; at >= 0; at--) {
+    const { values } = kept[at];
+    let low = 0;
+    let high = values.length - 1;
+    while (low < high) {
+      const middle = Math.floor((low + high) / 2);
+      const tried = kept.map((one, index) => (index === at ? { ...one, to: values[middle] } : one));
+      if (does(loosened(plan, tried))) high = middle;
+      else low = middle + 1;
+    }
+    if (values.length > 0) kept[at] = { ...kept[at], to: values[low] };
+  }
+  return kept;
+}
+
+/** With what each gains on top of those before it. */
+function measured(plan: ClassPlan, set: readonly Slack[], gained: (plan: ClassPlan) => number): Loosening[] {
   let now = plan;
-  for (const one of found) {
-    if (one.stepId !== null && !findStep(now, one.stepId)) continue;
-    const applied = applyEdit(now, one.edit);
-    if (!applied.ok) continue;
-    now = applied.value.plan;
-    taken.push(one);
-    const reach = reachOfProblem(makeProblem(now, target));
-    if (target >= reach.shortest && target <= reach.longest) break;
-  }
-  return taken;
+  let before = 0;
+  return set.map((one) => {
+    const { what, stepId, from, to } = one;
+    const edit = one.editTo(now, to);
+    now = after(now, edit);
+    const total = gained(now);
+    const gain = total - before;
+    before = total;
+    return { what, stepId, from, to, gainSeconds: toSeconds(gain), edit };
+  });
+}
+
+function loosened(plan: ClassPlan, set: readonly Slack[]): ClassPlan {
+  return set.reduce((now, one) => after(now, one.editTo(now, one.to)), plan);
+}
+
+function after(plan: ClassPlan, edit: Edit): ClassPlan {
+  if (edit.kind === 'set-step' && !findStep(plan, edit.stepId)) return plan;
+  const applied = applyEdit(plan, edit);
+  return applied.ok ? applied.value.plan : plan;
 }

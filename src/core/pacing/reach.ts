@@ -1,8 +1,10 @@
 import type { ClassPlan } from '@/core/plan';
 import { toMilliseconds, toSeconds, type Milliseconds, type Seconds } from '@/core/units';
-import { makeProblem, type FitProblem } from './problem';
+import { ChoiceBuffer, writeChoices } from './choices';
+import type { FitProblem } from './model';
+import { makeProblem } from './problem';
 
-/** The shortest and longest a plan can be within its bounds and pins, in seconds. */
+/** The shortest and longest a plan can be within its bounds and pins, what may be left out left out, in seconds. */
 export interface Reach {
   readonly shortestSeconds: Seconds;
   readonly longestSeconds: Seconds;
@@ -13,28 +15,52 @@ export function reachOf(plan: ClassPlan): Reach {
   return { shortestSeconds: toSeconds(shortest), longestSeconds: toSeconds(longest) };
 }
 
-/** The same in whole milliseconds, with the breath (in tenths) that each is reached at. */
+const buffer = new ChoiceBuffer();
+
+/** The least and most that a problem can take at one breath length, in milliseconds. */
+export function extremesAt(
+  problem: FitProblem,
+  at: number,
+): { readonly shortest: Milliseconds; readonly longest: Milliseconds } {
+  let shortest = problem.fixed;
+  let longest = problem.fixed;
+  for (const part of problem.elastic) {
+    shortest += part.least;
+    longest += part.most;
+  }
+  for (const item of problem.items) {
+    let least = item.base;
+    let most = item.base;
+    for (const part of item.elastic) {
+      least -= part.preferred - part.least;
+      most += part.most - part.preferred;
+    }
+    if (item.kind.what === 'rounds') {
+      const { rounds } = item.kind;
+      least += rounds[0] * item.unitMilliseconds[at];
+      most += rounds[rounds.length - 1] * item.unitMilliseconds[at];
+    } else if (item.kind.what === 'clock') {
+      writeChoices(item, at, problem.weights, buffer);
+      least += buffer.milliseconds[buffer.out + 1] - item.base;
+      most += buffer.milliseconds[buffer.size - 1] - item.base;
+    }
+    shortest += item.outCost === null ? least : Math.min(0, least);
+    longest += most;
+  }
+  return { shortest, longest };
+}
+
+/** The same over every breath length: clock-led steps are not monotone in the breath. */
 export function reachOfProblem(problem: FitProblem): {
   readonly shortest: Milliseconds;
   readonly longest: Milliseconds;
-  readonly shortestTenths: number;
-  readonly longestTenths: number;
 } {
   let shortest = Infinity;
   let longest = -Infinity;
-  let shortestTenths = 0;
-  let longestTenths = 0;
-  const least = problem.elastic.reduce((total, item) => total + item.least, problem.fixed);
-  const most = problem.elastic.reduce((total, item) => total + item.most, problem.fixed);
-  for (const breath of problem.breaths) {
-    let short = least;
-    let long = most;
-    problem.items.forEach((item, index) => {
-      short += breath.unitMilliseconds[index] * item.choices[0].rounds;
-      long += breath.unitMilliseconds[index] * item.choices[item.choices.length - 1].rounds;
-    });
-    if (short < shortest) [shortest, shortestTenths] = [short, breath.tenths];
-    if (long > longest) [longest, longestTenths] = [long, breath.tenths];
-  }
-  return { shortest, longest, shortestTenths, longestTenths };
+  problem.breaths.forEach((_, at) => {
+    const found = extremesAt(problem, at);
+    shortest = Math.min(shortest, found.shortest);
+    longest = Math.max(longest, found.longest);
+  });
+  return { shortest, longest };
 }

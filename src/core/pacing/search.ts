@@ -1,31 +1,46 @@
-import type { Bound } from './bound';
-import type { FitProblem } from './problem';
+import type { Bound, Bounding } from './bound';
+import { ChoiceBuffer, writeChoices } from './choices';
+import { byOrder } from './collect';
+import type { ElasticItem, FitProblem } from './model';
 import { tailCost } from './tail';
+
+/** What is taken for one item. */
+export interface Pick {
+  readonly rounds: number;
+  readonly out: boolean;
+}
 
 /** A full choice at one breath length. */
 export interface Choice {
+  /** Opening breath in tenths of a second. */
   readonly tenths: number;
+  /** Index of that breath in the problem. */
+  readonly at: number;
   /** In billionths, exact. */
   readonly cost: number;
-  /** Rounds of each item, in the problem's order. */
-  readonly rounds: readonly number[];
-  /** Milliseconds that quiets and tolerance have to take up: target less everything else at its preference. */
+  /** What is taken for each item, in the problem's order. */
+  readonly picks: readonly Pick[];
+  /** Milliseconds that what stretches and the tolerance have to take up: target less all at its preference. */
   readonly remainder: number;
+  /** What there is to stretch with these picks, in the order of the class. */
+  readonly elastic: readonly ElasticItem[];
 }
 
-interface Candidate {
-  readonly rounds: number;
+interface Candidate extends Pick {
   readonly milliseconds: number;
   readonly cost: number;
   /** What it costs beyond the cheapest of its item at the bound's multiplier; never negative. */
   readonly extra: number;
+  /** Set where it brings parts of its own that stretch. */
+  readonly bit: number;
 }
 
 interface Label {
   readonly milliseconds: number;
   readonly cost: number;
   readonly extra: number;
-  readonly rounds: number;
+  readonly mask: number;
+  readonly picked: Candidate | null;
   readonly from: Label | null;
 }
 
@@ -38,78 +53,171 @@ export interface SearchEffort {
 
 /** Labels kept after one item at most; past it the dearest are given up and the answer is no longer proven. */
 const LABELS_AT_MOST = 60_000;
+/** Items with parts that stretch that may be left open at once; past it the search is no longer proven. */
+const BITS_AT_MOST = 20;
 /** Billionths that floating point may be off by in the extra costs; far below the smallest difference of costs. */
-const SLACK = 0.5;
+const SLACK = 2;
+
+interface Opened {
+  readonly index: number;
+  readonly candidates: readonly Candidate[];
+}
 
 /**
  * The cheapest choice at one breath length that costs at most `cutoff`; `null` when there is none. Choices that
- * cannot be part of one go first; what remains is tried in full, keyed by milliseconds with the cheapest kept.
+ * cannot be part of one go first; what remains is tried in full, keyed by milliseconds and by which stretching parts
+ * are there, with the cheapest kept. Yields now and then, so that it can be given up.
  */
-export function searchBreath(problem: FitProblem, bound: Bound, cutoff: number, effort: SearchEffort): Choice | null {
+export function* searchBreath(
+  problem: FitProblem,
+  bounding: Bounding,
+  bound: Bound,
+  cutoff: number,
+  effort: SearchEffort,
+): Generator<void, Choice | null> {
   const room = cutoff - bound.cost + SLACK;
-  const { breath, multiplier } = bound;
+  const breath = problem.breaths[bound.at];
   let fixed = problem.fixed;
   let fixedCost = breath.cost;
-  const open: { readonly index: number; readonly candidates: readonly Candidate[] }[] = [];
-  const rounds = new Array<number>(problem.items.length).fill(0);
+  const always: ElasticItem[] = [...problem.elastic];
+  const open: Opened[] = [];
+  const bits: (readonly ElasticItem[])[] = [];
+  const picks = new Array<Pick>(problem.items.length);
   for (let index = 0; index < problem.items.length; index++) {
-    const candidates = candidatesOf(problem, index, breath.unitMilliseconds[index], multiplier, room);
+    const { elastic } = problem.items[index];
+    const mayBit = bits.length < BITS_AT_MOST;
+    const found = candidatesOf(problem, bounding, index, bound, room, elastic.length > 0 && mayBit ? bits.length : -1);
+    const stretching = elastic.length > 0 && found.some((one) => !one.out);
+    const undecided = stretching && found.some((one) => one.out);
+    const candidates = undecided && !mayBit ? found.filter((one) => !one.out) : found;
+    if (undecided && mayBit) bits.push(elastic);
+    else if (stretching) always.push(...elastic);
+    if (undecided && !mayBit) effort.cut = true;
     if (candidates.length === 1) {
       fixed += candidates[0].milliseconds;
       fixedCost += candidates[0].cost;
-      rounds[index] = candidates[0].rounds;
-    } else open.push({ index, candidates });
+      picks[index] = candidates[0];
+    } else open.push({ index, candidates: undecided ? candidates : candidates.map((one) => ({ ...one, bit: 0 })) });
   }
-  const finals = growLabels(
-    open.map((item) => item.candidates),
-    fixed,
-    fixedCost,
-    room,
-    effort,
-  );
-  const elastic = problem.elastic.reduce((total, item) => total + item.preferred, 0);
-  let best: { readonly label: Label; readonly cost: number; readonly remainder: number } | null = null;
-  for (const label of finals) {
-    const remainder = problem.target - label.milliseconds - elastic;
-    const tail = tailCost(problem, remainder);
-    if (tail === null) continue;
-    const cost = label.cost + tail;
-    if (cost <= cutoff && (best === null || cost < best.cost)) best = { label, cost, remainder };
-  }
+  const finals = yield* growLabels(open, bits.length, fixed, fixedCost, room, effort);
+  const best = cheapestEnd(problem, finals, new Stretches(always, bits), cutoff);
   if (best === null) return null;
   let label: Label | null = best.label;
-  for (let at = open.length - 1; at >= 0 && label; at--) {
-    rounds[open[at].index] = label.rounds;
+  for (let at = open.length - 1; at >= 0 && label?.picked; at--) {
+    picks[open[at].index] = label.picked;
     label = label.from;
   }
-  return { tenths: breath.tenths, cost: best.cost, rounds, remainder: best.remainder };
+  return {
+    tenths: breath.tenths,
+    at: bound.at,
+    cost: best.cost,
+    picks: picks.map(({ rounds, out }) => ({ rounds, out })),
+    remainder: best.remainder,
+    elastic: best.elastic,
+  };
 }
 
-/** The choices of one item that could be part of an answer below the cutoff, nearest to the preference first. */
-function candidatesOf(problem: FitProblem, index: number, unit: number, multiplier: number, room: number): Candidate[] {
-  const item = problem.items[index];
-  let cheapest = Infinity;
-  for (const choice of item.choices) cheapest = Math.min(cheapest, choice.cost - multiplier * choice.rounds * unit);
-  const kept: Candidate[] = [];
-  for (const choice of item.choices) {
-    const milliseconds = choice.rounds * unit;
-    const extra = choice.cost - multiplier * milliseconds - cheapest;
-    if (extra <= room) kept.push({ rounds: choice.rounds, milliseconds, cost: choice.cost, extra });
+/** What stretches, in the order of the class, for each set of open items that are there. */
+class Stretches {
+  private readonly known = new Map<number, readonly ElasticItem[]>();
+
+  constructor(
+    private readonly always: readonly ElasticItem[],
+    private readonly bits: readonly (readonly ElasticItem[])[],
+  ) {}
+
+  of(mask: number): readonly ElasticItem[] {
+    const known = this.known.get(mask);
+    if (known) return known;
+    const there = this.bits.filter((_, bit) => (mask & (1 << bit)) !== 0).flat();
+    const elastic = [...this.always, ...there].sort(byOrder);
+    this.known.set(mask, elastic);
+    return elastic;
   }
-  return kept.sort(
-    (a, b) => Math.abs(a.rounds - item.preferred) - Math.abs(b.rounds - item.preferred) || a.rounds - b.rounds,
-  );
 }
 
-function growLabels(
-  items: readonly (readonly Candidate[])[],
+interface End {
+  readonly label: Label;
+  readonly cost: number;
+  readonly remainder: number;
+  readonly elastic: readonly ElasticItem[];
+}
+
+function cheapestEnd(problem: FitProblem, finals: Iterable<Label>, stretches: Stretches, cutoff: number): End | null {
+  // What belongs to an item is counted in the item's own length.
+  const standing = problem.elastic.reduce((total, item) => total + item.preferred, 0);
+  let best: End | null = null;
+  for (const label of finals) {
+    const remainder = problem.target - label.milliseconds - standing;
+    const elastic = stretches.of(label.mask);
+    const tail = tailCost(elastic, problem.tolerance, remainder);
+    if (tail === null) continue;
+    const cost = label.cost + tail;
+    if (cost <= cutoff && (best === null || cost < best.cost)) best = { label, cost, remainder, elastic };
+  }
+  return best;
+}
+
+const buffer = new ChoiceBuffer();
+
+/**
+ * The choices of one item that could be part of an answer below the cutoff: nearest to the preference first, left
+ * out last.
+ */
+function candidatesOf(
+  problem: FitProblem,
+  bounding: Bounding,
+  index: number,
+  bound: Bound,
+  room: number,
+  bit: number,
+): Candidate[] {
+  const item = problem.items[index];
+  const corners = bounding.cornersAt(index);
+  writeChoices(item, bound.at, problem.weights, buffer);
+  const least = new Array<number>(buffer.size);
+  let cheapest = Infinity;
+  for (let at = 0; at < buffer.size; at++) {
+    let low = Infinity;
+    if (corners === null || at === buffer.out) low = buffer.costs[at] - bound.multiplier * buffer.milliseconds[at];
+    else {
+      corners.offsets.forEach((offset, corner) => {
+        const length = buffer.milliseconds[at] + offset;
+        low = Math.min(low, buffer.costs[at] + corners.costs[corner] - bound.multiplier * length);
+      });
+    }
+    least[at] = low;
+    cheapest = Math.min(cheapest, low);
+  }
+  const kept: Candidate[] = [];
+  for (let at = 0; at < buffer.size; at++) {
+    const extra = least[at] - cheapest;
+    if (extra > room) continue;
+    const out = at === buffer.out;
+    const stretches = bit >= 0 && !out && item.elastic.length > 0;
+    kept.push({
+      rounds: buffer.rounds[at],
+      out,
+      milliseconds: buffer.milliseconds[at],
+      cost: buffer.costs[at],
+      extra,
+      bit: stretches ? 1 << bit : 0,
+    });
+  }
+  return kept.sort((a, b) => Number(a.out) - Number(b.out) || a.cost - b.cost || a.rounds - b.rounds);
+}
+
+function* growLabels(
+  items: readonly Opened[],
+  bits: number,
   fixed: number,
   fixedCost: number,
   room: number,
   effort: SearchEffort,
-): Iterable<Label> {
-  let labels: Label[] = [{ milliseconds: fixed, cost: fixedCost, extra: 0, rounds: 0, from: null }];
-  for (const candidates of items) {
+): Generator<void, Iterable<Label>> {
+  const masks = 2 ** bits;
+  let labels: Label[] = [{ milliseconds: fixed, cost: fixedCost, extra: 0, mask: 0, picked: null, from: null }];
+  for (const { candidates } of items) {
     const next = new Map<number, Label>();
     for (const label of labels) {
       for (const candidate of candidates) {
@@ -117,9 +225,11 @@ function growLabels(
         if (extra > room) continue;
         const milliseconds = label.milliseconds + candidate.milliseconds;
         const cost = label.cost + candidate.cost;
-        const known = next.get(milliseconds);
+        const mask = label.mask | candidate.bit;
+        const key = milliseconds * masks + mask;
+        const known = next.get(key);
         if (known && known.cost <= cost) continue;
-        next.set(milliseconds, { milliseconds, cost, extra, rounds: candidate.rounds, from: label });
+        next.set(key, { milliseconds, cost, extra, mask, picked: candidate, from: label });
       }
     }
     labels = [...next.values()];
@@ -129,6 +239,7 @@ function growLabels(
       labels.length = LABELS_AT_MOST;
       effort.cut = true;
     }
+    if (labels.length > 500) yield;
   }
   return labels;
 }

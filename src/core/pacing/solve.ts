@@ -1,5 +1,5 @@
-import { boundAt, hullsOf, type Bound } from './bound';
-import type { FitProblem } from './problem';
+import { Bounding, type Bound } from './bound';
+import type { FitProblem } from './model';
 import { searchBreath, type Choice, type SearchEffort } from './search';
 
 export interface Solution {
@@ -15,44 +15,57 @@ const FIRST_ROOM = 1e7;
 const WIDER = 4;
 
 /**
- * The cheapest choice of breath, rounds and quiets that lands on the target; `null` when there is none. Exact: breath
- * lengths are taken in the order of their bound and left unopened above the cutoff, and the first pass that finds
- * anything has found the best. Ties: the breath nearest to the preferred, then the shorter one; then, movement by
- * movement, rounds nearest to the preferred, then the fewer.
+ * The cheapest choice of breath, rounds, steps left out and elastic times that lands on the target; `null` when there
+ * is none. Exact: breath lengths are taken in the order of their bound and left unopened above the cutoff, and the
+ * first pass that finds anything has found the best. Ties: the breath nearest to the preferred, then the shorter one;
+ * then, step by step, what costs less by itself, then fewer rounds, then leaving out. Yields now and then, so that it
+ * can be given up.
  */
-export function solve(problem: FitProblem): Solution | null {
-  const hulls = hullsOf(problem);
-  const bounds = problem.breaths
-    .map((breath) => boundAt(problem, hulls, breath))
-    .filter((bound): bound is Bound => bound !== null);
+export function* solving(problem: FitProblem): Generator<void, Solution | null> {
+  const bounding = new Bounding(problem);
+  const bounds = problem.breaths.map((_, at) => bounding.at(at)).filter((bound): bound is Bound => bound !== null);
   if (bounds.length === 0) return null;
-  const order = bounds.map((_, index) => index).sort((a, b) => bounds[a].cost - bounds[b].cost || a - b);
-  const least = bounds[order[0]].cost;
-  const dearest = costOfEverything(problem);
+  const rank = rankOf(problem);
+  const order = [...bounds].sort((a, b) => a.cost - b.cost || rank[a.at] - rank[b.at]);
+  const least = order[0].cost;
+  const dearest = bounding.costOfEverything();
   const effort: SearchEffort = { labels: 0, cut: false };
   for (let room = FIRST_ROOM; ; room *= WIDER) {
     let cutoff = Math.min(least + room, dearest);
-    let best: { readonly choice: Choice; readonly index: number } | null = null;
-    for (const index of order) {
-      if (bounds[index].cost > cutoff + 0.5) break;
-      const choice = searchBreath(problem, bounds[index], cutoff, effort);
+    let best: Choice | null = null;
+    for (const bound of order) {
+      if (bound.cost > cutoff + 0.5) break;
+      yield;
+      const choice = yield* searchBreath(problem, bounding, bound, cutoff, effort);
       if (!choice) continue;
       const better =
-        best === null || choice.cost < best.choice.cost || (choice.cost === best.choice.cost && index < best.index);
-      if (better) best = { choice, index };
+        best === null || choice.cost < best.cost || (choice.cost === best.cost && rank[choice.at] < rank[best.at]);
+      if (better) best = choice;
       cutoff = Math.min(cutoff, choice.cost);
     }
-    if (best) return { choice: best.choice, proven: !effort.cut, bound: effort.cut ? least : best.choice.cost };
+    if (best) return { choice: best, proven: !effort.cut, bound: effort.cut ? least : best.cost };
     if (least + room >= dearest) return null;
   }
 }
 
-/** More than any choice can cost. */
-function costOfEverything(problem: FitProblem): number {
-  const rounds = problem.items.reduce(
-    (total, item) => total + Math.max(...item.choices.map((choice) => choice.cost)),
-    0,
-  );
-  const quiets = problem.elastic.reduce((total, item) => total + item.costPerMillisecond * (item.most - item.least), 0);
-  return rounds + quiets + Math.max(...problem.breaths.map((breath) => breath.cost)) + 1;
+/** The same in one go. */
+export function solve(problem: FitProblem): Solution | null {
+  return runThrough(solving(problem));
+}
+
+/** Runs a search that yields to its end. */
+export function runThrough<Value>(search: Generator<void, Value>): Value {
+  for (;;) {
+    const step = search.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** Place of each breath length: nearest to the preferred first, the shorter of two as near. */
+function rankOf(problem: FitProblem): readonly number[] {
+  const order = problem.breaths.map((_, at) => at);
+  order.sort((a, b) => problem.breaths[a].cost - problem.breaths[b].cost || a - b);
+  const rank = new Array<number>(order.length);
+  order.forEach((at, place) => (rank[at] = place));
+  return rank;
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { SECTION_ROLES } from '@/core/movement';
 import {
   applyEdit,
   copyPlan,
@@ -7,7 +8,6 @@ import {
   emptyPlan,
   makeSection,
   makeStep,
-  SECTION_ROLES,
   stepsInOrder,
   type ClassPlan,
   type Edit,

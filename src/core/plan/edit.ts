@@ -1,8 +1,6 @@
+import type { Json } from '@/core/document';
 import { failed, ok, type Result } from '@/core/units';
 import type { ClassPlan, Section, Step } from './model';
-
-/** A value that can stand in a document. */
-export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json };
 
 /**
  * One change to a plan, as data. `set-*` replaces one field of the thing named; the others insert, remove and move
@@ -10,7 +8,7 @@ export type Json = string | number | boolean | null | readonly Json[] | { readon
  */
 export type Edit =
   | { readonly kind: 'set-plan'; readonly field: PlanField; readonly value: Json }
-  | { readonly kind: 'set-section'; readonly sectionId: string; readonly field: 'title' | 'role'; readonly value: Json }
+  | { readonly kind: 'set-section'; readonly sectionId: string; readonly field: SectionField; readonly value: Json }
   | { readonly kind: 'set-step'; readonly stepId: string; readonly field: string; readonly value: Json }
   | { readonly kind: 'insert-section'; readonly index: number; readonly section: Section }
   | { readonly kind: 'remove-section'; readonly sectionId: string }
@@ -20,7 +18,9 @@ export type Edit =
   | { readonly kind: 'move-step'; readonly stepId: string; readonly toSectionId: string; readonly toIndex: number }
   | { readonly kind: 'together'; readonly edits: readonly Edit[] };
 
-export type PlanField = 'title' | 'focus' | 'audience' | 'targetSeconds' | 'pace' | 'voice';
+export type PlanField =
+  'title' | 'focus' | 'audience' | 'targetSeconds' | 'pace' | 'voice' | 'keepOnTarget' | 'lengths';
+export type SectionField = 'title' | 'role' | 'paceMultiplier' | 'inShare';
 
 /** Why an edit could not be applied; nothing was changed. */
 export interface EditProblem {

@@ -6,27 +6,44 @@ export {
   copyStep,
   emptyPlan,
   makeMovement,
-  makePhase,
   makeQuiet,
   makeSection,
   makeStep,
   makeTalk,
   makeTransition,
   SECTION_TITLES,
-  spokenLines,
-  type NewId,
+  stepOf,
 } from './make';
-export { applyEdit, findStep, type Applied, type Edit, type EditProblem, type Json, type PlanField } from './edit';
-export { readPlan, readPlanText, writePlanText } from './read';
+export { companionsOf, leaveOutEdit, mayLeaveOut } from './leave-out';
 export {
+  applyEdit,
+  findStep,
+  type Applied,
+  type Edit,
+  type EditProblem,
+  type PlanField,
+  type SectionField,
+} from './edit';
+export { planAtLength, withLengthPin } from './lengths';
+export { readPlan, readPlanText, upToDate, writePlanText } from './read';
+export {
+  countMilliseconds,
   lineMilliseconds,
   movementRoundMilliseconds,
-  paceMultipliers,
+  ownMilliseconds,
+  ownWordsMilliseconds,
+  plainTalkMilliseconds,
+  planMilliseconds,
   quietMilliseconds,
   quietWordsMilliseconds,
+  roundsFilling,
+  roundsOf,
   sideChangeMilliseconds,
+  sidesInTurn,
+  stepMilliseconds,
+  stepPaces,
   talkMilliseconds,
   teachMilliseconds,
   transitionMilliseconds,
+  type StepPace,
 } from './durations';
-export { sameDocument } from './same';

@@ -1,27 +1,18 @@
+import { MOVEMENT_LIMITS } from '@/core/movement';
+
 /** The door's limits on a plan. Each is named where it is used; the interface and the schema read them from here. */
 export const LIMITS = {
+  ...MOVEMENT_LIMITS,
   documentBytes: 10 * 1024 * 1024,
-  titleCharacters: 200,
-  noteCharacters: 2_000,
-  lineCharacters: 2_000,
   idCharacters: 64,
   sections: 60,
   stepsInSection: 200,
   stepsInPlan: 1_000,
-  phases: 24,
-  spokenLines: 200,
-  fade: 40,
-  rounds: 200,
   cues: 20_000,
+  lengths: 12,
   targetSeconds: { least: 10, most: 4 * 3600 },
-  breathSeconds: { least: 2, most: 40 },
-  phaseSeconds: { least: 0.1, most: 120 },
-  share: { least: 0.02, most: 4 },
-  inShare: { least: 0.1, most: 0.9 },
   closingRatio: { least: 0.3, most: 3 },
-  paceMultiplier: { least: 0.2, most: 4 },
-  quietSeconds: { least: 1, most: 3600 },
-  pauseSeconds: { least: 0, most: 300 },
+  tempo: { least: 0.5, most: 2 },
   syllablesPerMinute: { least: 60, most: 400 },
   leadSeconds: { least: 0, most: 5 },
 } as const;

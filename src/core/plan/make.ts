@@ -1,19 +1,25 @@
-import type {
-  Phase,
-  ClassPlan,
-  MovementStep,
-  QuietStep,
-  Section,
-  SectionRole,
-  Step,
-  StepKind,
-  TalkStep,
-  TransitionStep,
+import type { NewId } from '@/core/document';
+import {
+  contentOf,
+  copyContent,
+  makeContent,
+  spokenLines,
+  type MovementContent,
+  type SectionRole,
+} from '@/core/movement';
+import {
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  stepsInOrder,
+  type ClassPlan,
+  type MovementStep,
+  type QuietStep,
+  type Section,
+  type Step,
+  type StepKind,
+  type TalkStep,
+  type TransitionStep,
 } from './model';
-import { PLAN_FORMAT, PLAN_VERSION } from './model';
-
-/** Gives a new id each time it is called; the caller owns chance. */
-export type NewId = () => string;
 
 export const SECTION_TITLES: Readonly<Record<SectionRole, string>> = {
   welcome: 'Welcome',
@@ -40,21 +46,19 @@ export function emptyPlan(newId: NewId, title: string, targetSeconds: number, br
       mostBreathSeconds: Math.min(40, Math.round(breathSeconds * 13) / 10),
       closingRatio: 1,
       inShare: 0.45,
+      closingInShare: 0.45,
+      curve: 'straight',
       pinned: false,
     },
     voice: { syllablesPerMinute: 190, leadSeconds: 0.8 },
+    keepOnTarget: false,
+    lengths: [],
     sections: [makeSection(newId, 'main')],
   };
 }
 
 export function makeSection(newId: NewId, role: SectionRole, steps: readonly Step[] = []): Section {
-  return { id: newId(), role, title: SECTION_TITLES[role], steps };
-}
-
-export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
-  const breath = { in: 'In.', out: 'Out.', rest: '', free: '' }[part.kind];
-  const share = part.kind === 'rest' || part.kind === 'free' ? 0.1 : null;
-  return { id: newId(), share, seconds: null, action: '', full: breath, short: breath, breath, ...part };
+  return { id: newId(), role, title: SECTION_TITLES[role], paceMultiplier: null, inShare: null, steps };
 }
 
 /** A new step of a kind, with the commonest numbers (three rounds; common practice, no published source). */
@@ -65,46 +69,54 @@ export function makeStep(newId: NewId, kind: StepKind, name = ''): Step {
   return makeTransition(newId, name || 'Change of stance', 5, '');
 }
 
+/** A movement step that keeps its own copy of `content`, with nothing chosen for it yet. */
+export function stepOf(newId: NewId, content: MovementContent, source: MovementStep['source'] = null): MovementStep {
+  return {
+    kind: 'movement',
+    id: newId(),
+    ...copyContent(newId, contentOf(content)),
+    rounds: content.preferredRounds,
+    seconds: content.preferredSeconds,
+    pinned: false,
+    leftOut: false,
+    source,
+  };
+}
+
 export function makeMovement(
   newId: NewId,
   name: string,
   part: Partial<Omit<MovementStep, 'kind' | 'id'>> = {},
 ): MovementStep {
+  const id = newId();
+  const content = makeContent(newId, name, part);
   return {
     kind: 'movement',
-    id: newId(),
-    name,
-    traditionalName: '',
-    sides: 'none',
-    startSide: 'left',
-    pattern: [makePhase(newId, { kind: 'in' }), makePhase(newId, { kind: 'out' })],
-    rounds: part.preferredRounds ?? 3,
-    preferredRounds: 3,
-    leastRounds: 2,
-    mostRounds: 9,
-    multiple: 1,
+    id,
+    ...content,
+    rounds: content.preferredRounds,
+    seconds: content.preferredSeconds,
     pinned: false,
-    paceMultiplier: 1,
-    teach: [],
-    fade: ['full', 'short', 'breath'],
-    lastRoundLine: 'Last one.',
-    sideChangeLine: 'And the other side.',
-    sideChangeSeconds: 4,
-    cautions: [],
+    leftOut: false,
+    source: null,
     ...part,
   };
 }
 
-export function makeTalk(newId: NewId, name: string, texts: readonly (string | readonly [string, number])[]): TalkStep {
-  return { kind: 'talk', id: newId(), name, lines: spokenLines(newId, texts) };
-}
+const ALONE = { pinned: false, leftOut: false, goesWith: 'none', priority: 'always' } as const;
 
-/** Spoken lines from texts, or from texts with the pause that follows (1.5 s when unset). */
-export function spokenLines(newId: NewId, texts: readonly (string | readonly [string, number])[]): TalkStep['lines'] {
-  return texts.map((entry) => {
-    const [text, pauseSeconds] = typeof entry === 'string' ? [entry, 1.5] : entry;
-    return { id: newId(), text, pauseSeconds };
-  });
+export function makeTalk(newId: NewId, name: string, texts: readonly (string | readonly [string, number])[]): TalkStep {
+  return {
+    kind: 'talk',
+    id: newId(),
+    name,
+    lines: spokenLines(newId, texts),
+    tempo: 1,
+    leastTempo: 1,
+    mostTempo: 1,
+    caution: false,
+    ...ALONE,
+  };
 }
 
 export function makeQuiet(newId: NewId, name: string, part: Partial<Omit<QuietStep, 'kind' | 'id'>>): QuietStep {
@@ -117,28 +129,28 @@ export function makeQuiet(newId: NewId, name: string, part: Partial<Omit<QuietSt
     preferredSeconds: preferred,
     leastSeconds: Math.round(preferred / 2),
     mostSeconds: preferred * 2,
-    pinned: false,
+    stance: null,
     eyesClosed: false,
     openingLine: '',
     callBackLine: '',
+    ...ALONE,
     ...part,
   };
 }
 
-export function makeTransition(newId: NewId, name: string, seconds: number, line: string): TransitionStep {
-  return { kind: 'transition', id: newId(), name, seconds, line };
+export function makeTransition(
+  newId: NewId,
+  name: string,
+  seconds: number,
+  line: string,
+  part: Partial<Omit<TransitionStep, 'kind' | 'id'>> = {},
+): TransitionStep {
+  return { kind: 'transition', id: newId(), name, seconds, line, stance: null, ...ALONE, ...part };
 }
 
 /** A copy of a step with new ids throughout. */
 export function copyStep(newId: NewId, step: Step): Step {
-  if (step.kind === 'movement') {
-    return {
-      ...step,
-      id: newId(),
-      pattern: step.pattern.map((phase) => ({ ...phase, id: newId() })),
-      teach: step.teach.map((line) => ({ ...line, id: newId() })),
-    };
-  }
+  if (step.kind === 'movement') return { ...copyContent(newId, step), id: newId() };
   if (step.kind === 'talk')
     return { ...step, id: newId(), lines: step.lines.map((line) => ({ ...line, id: newId() })) };
   return { ...step, id: newId() };
@@ -149,7 +161,19 @@ export function copySection(newId: NewId, section: Section): Section {
   return { ...section, id: newId(), steps: section.steps.map((step) => copyStep(newId, step)) };
 }
 
-/** A copy of a whole plan with new ids throughout. */
+/** A copy of a whole plan with new ids throughout; the pins of its lengths follow their steps. */
 export function copyPlan(newId: NewId, plan: ClassPlan): ClassPlan {
-  return { ...plan, sections: plan.sections.map((section) => copySection(newId, section)) };
+  const sections = plan.sections.map((section) => copySection(newId, section));
+  const before = stepsInOrder(plan);
+  const after = stepsInOrder({ ...plan, sections });
+  const renamed = new Map(before.map(({ step }, index) => [step.id, after[index].step.id]));
+  const lengths = plan.lengths.map((length) => ({
+    ...length,
+    id: newId(),
+    pins: length.pins.flatMap((pin) => {
+      const stepId = renamed.get(pin.stepId);
+      return stepId === undefined ? [] : [{ ...pin, stepId }];
+    }),
+  }));
+  return { ...plan, sections, lengths };
 }

@@ -26,7 +26,54 @@ function withPreference(step: Doc): Doc {
   return step;
 }
 
-const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1];
+/**
+ * Version 2 had no stances, levels, priorities, lengths or library; every movement was led by the breath, talks had
+ * one tempo, and nothing was ever left out.
+ */
+function fromVersion2(document: Doc): Doc {
+  const pace = asDoc(document.pace);
+  return {
+    keepOnTarget: false,
+    lengths: [],
+    ...document,
+    version: 3,
+    pace: { closingInShare: pace.inShare, curve: 'straight', ...pace },
+    sections: asList(document.sections).map((section) => {
+      const doc = asDoc(section);
+      const steps = asList(doc.steps).map((step) => withLengthChoices(asDoc(step)));
+      return { paceMultiplier: null, inShare: null, ...doc, steps };
+    }),
+  };
+}
+
+function withLengthChoices(step: Doc): Doc {
+  if (step.kind === 'movement') return { ...MOVEMENT_SINCE_3, ...step };
+  const alone = { goesWith: 'none', priority: 'always', leftOut: false };
+  if (step.kind === 'talk')
+    return { pinned: false, tempo: 1, leastTempo: 1, mostTempo: 1, caution: false, ...alone, ...step };
+  if (step.kind === 'quiet') return { stance: null, ...alone, ...step };
+  if (step.kind === 'transition') return { pinned: false, stance: null, ...alone, ...step };
+  return step;
+}
+
+const MOVEMENT_SINCE_3: Doc = {
+  otherNames: [],
+  stanceStart: null,
+  stanceEnd: null,
+  lead: 'breath',
+  seconds: 60,
+  preferredSeconds: 60,
+  leastSeconds: 30,
+  mostSeconds: 120,
+  inShare: null,
+  levels: [],
+  seated: '',
+  priority: 'always',
+  leftOut: false,
+  source: null,
+};
+
+const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1, fromVersion2];
 
 /** Brings an older document to the current version; refuses a newer one and what is no plan at all. */
 export function migrate(raw: unknown): Result<unknown, Issue> {

@@ -1,100 +1,55 @@
-import type { PhaseKind } from '@/core/breath';
+import type { PaceCurve } from '@/core/breath';
+import type { MovementContent, Priority, SectionRole, SpokenLine, Stance } from '@/core/movement';
 import type { Seconds } from '@/core/units';
 
 /** The version of the document this code writes. Older ones are migrated, newer ones refused. */
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 export const PLAN_FORMAT = 'calm-count/class-plan';
 
-export const SECTION_ROLES = ['welcome', 'arrival', 'loosening', 'main', 'settling', 'closing'] as const;
-export type SectionRole = (typeof SECTION_ROLES)[number];
-
-export const SIDE_PLANS = ['none', 'alternate', 'in-turn', 'each-way'] as const;
-export type SidePlan = (typeof SIDE_PLANS)[number];
-
-export const FORMS = ['full', 'short', 'breath', 'silent'] as const;
-/** Which wording of a line is said: `breath` is only the breath word, `silent` is none. */
-export type Form = (typeof FORMS)[number];
-
-export const CAUTIONS = [
-  'forward-bend',
-  'head-low',
-  'balance',
-  'deep-squat',
-  'arms-high',
-  'neck',
-  'twist',
-  'breath-held',
-  'reversed-breath',
-  'tapping',
-  'shaking',
-  'eyes-closed',
-  'standing-long',
-] as const;
-/** A caution that belongs to a movement; the table is in `docs/glossary.md`. */
-export type Caution = (typeof CAUTIONS)[number];
-
-/** One phase of a round, with what is done and said in it. */
-export interface Phase {
-  readonly id: string;
-  readonly kind: PhaseKind;
-  /** Share of one breath (0.45 = 45 %); `null` takes the class's in : out ratio. */
-  readonly share: number | null;
-  /** Own length in seconds; wins over `share`. */
-  readonly seconds: Seconds | null;
-  readonly action: string;
-  readonly full: string;
-  readonly short: string;
-  readonly breath: string;
+/** What every step has for the fit and for short lengths. */
+interface StepChoice {
+  /** The fit leaves its rounds, its time, and whether it is left out, as they are. */
+  readonly pinned: boolean;
+  /** Not performed in this class, as fitted or as asked; it keeps its place and its lines. */
+  readonly leftOut: boolean;
 }
 
-/** A line that is said one after the other with its neighbours, not led by the breath. */
-export interface SpokenLine {
-  readonly id: string;
-  readonly text: string;
-  /** Silence after it, in seconds. */
-  readonly pauseSeconds: Seconds;
+export const COMPANIONS = ['none', 'next', 'previous'] as const;
+/** The neighbour that a talk, quiet or transition is left out with, so that no change of feet leads nowhere. */
+export type Companion = (typeof COMPANIONS)[number];
+
+interface Accompanying {
+  readonly goesWith: Companion;
+  /** How soon it may be left out by itself. */
+  readonly priority: Priority;
 }
 
-export interface MovementStep {
+/** A movement in a class: its own copy of the content, with what was chosen for it here. */
+export interface MovementStep extends MovementContent, StepChoice {
   readonly kind: 'movement';
   readonly id: string;
-  readonly name: string;
-  readonly traditionalName: string;
-  readonly sides: SidePlan;
-  readonly startSide: 'left' | 'right';
-  readonly pattern: readonly Phase[];
-  /** Rounds on each side (or each way), as fitted. */
+  /** Rounds on each side (or each way), as fitted. Breath-led only: by the clock they follow from `seconds`. */
   readonly rounds: number;
-  /** Rounds the instructor asked for; the fit stays near it. */
-  readonly preferredRounds: number;
-  readonly leastRounds: number;
-  readonly mostRounds: number;
-  /** Rounds come in multiples of this. */
-  readonly multiple: number;
-  readonly pinned: boolean;
-  /** Multiplier on the class's breath, in hundredths. */
-  readonly paceMultiplier: number;
-  /** Said, with the movement shown, before the first counted round; timed by speech. */
-  readonly teach: readonly SpokenLine[];
-  /** Which form is said on round 1, 2, ...; the last one holds for the rest. */
-  readonly fade: readonly Form[];
-  /** Said before the words of each side's final round; empty says nothing. */
-  readonly lastRoundLine: string;
-  /** Said in the change between the two sides of an in-turn or each-way movement. */
-  readonly sideChangeLine: string;
-  /** Length of that change, in seconds. */
-  readonly sideChangeSeconds: Seconds;
-  readonly cautions: readonly Caution[];
+  /** Counted time as fitted. Clock-led and own-pace only. */
+  readonly seconds: Seconds;
+  /** The library entry it was taken from and the revision of it that was last looked at; `null` where there is none. */
+  readonly source: { readonly movementId: string; readonly revision: number } | null;
 }
 
-export interface TalkStep {
+export interface TalkStep extends StepChoice, Accompanying {
   readonly kind: 'talk';
   readonly id: string;
   readonly name: string;
   readonly lines: readonly SpokenLine[];
+  /** Time its words and pauses take over the voice's own, as fitted: 1.1 is said a tenth slower. */
+  readonly tempo: number;
+  readonly leastTempo: number;
+  readonly mostTempo: number;
+  /** It says a caution, and is never left out. */
+  readonly caution: boolean;
 }
 
-export interface QuietStep {
+export interface QuietStep extends StepChoice, Accompanying {
   readonly kind: 'quiet';
   readonly id: string;
   readonly name: string;
@@ -102,7 +57,8 @@ export interface QuietStep {
   readonly preferredSeconds: Seconds;
   readonly leastSeconds: Seconds;
   readonly mostSeconds: Seconds;
-  readonly pinned: boolean;
+  /** How one stands in it; `null` where it changes nothing. */
+  readonly stance: Stance | null;
   readonly eyesClosed: boolean;
   /** Said at its start. */
   readonly openingLine: string;
@@ -110,13 +66,15 @@ export interface QuietStep {
   readonly callBackLine: string;
 }
 
-export interface TransitionStep {
+export interface TransitionStep extends StepChoice, Accompanying {
   readonly kind: 'transition';
   readonly id: string;
   readonly name: string;
   /** Its length, or as long as the line takes if that is longer. */
   readonly seconds: Seconds;
   readonly line: string;
+  /** The stance it leads to; `null` where it says nothing of it. */
+  readonly stance: Stance | null;
 }
 
 export type Step = MovementStep | TalkStep | QuietStep | TransitionStep;
@@ -126,6 +84,10 @@ export interface Section {
   readonly id: string;
   readonly role: SectionRole;
   readonly title: string;
+  /** Breath here over the opening breath, in hundredths, in place of the class's profile; `null` follows it. */
+  readonly paceMultiplier: number | null;
+  /** Share of a breath that goes in here; `null` follows the class's profile. */
+  readonly inShare: number | null;
   readonly steps: readonly Step[];
 }
 
@@ -137,8 +99,11 @@ export interface PlanPace {
   readonly mostBreathSeconds: Seconds;
   /** Closing breath over opening breath. */
   readonly closingRatio: number;
-  /** Share of a breath that goes in, for phases that set none of their own. */
+  /** Share of a breath that goes in at the opening, for phases that set none of their own. */
   readonly inShare: number;
+  readonly closingInShare: number;
+  /** How breath and share go from opening to closing. */
+  readonly curve: PaceCurve;
   readonly pinned: boolean;
 }
 
@@ -146,6 +111,29 @@ export interface PlanVoice {
   readonly syllablesPerMinute: number;
   /** How long before its motion a line starts, in seconds. */
   readonly leadSeconds: Seconds;
+}
+
+export const FIT_WAYS = ['balance', 'keep-rounds', 'keep-breath', 'leave-out'] as const;
+/** What a fit would rather keep; see `docs/pacing.md`. */
+export type FitWay = (typeof FIT_WAYS)[number];
+
+/** What one length keeps for a step whatever the fit would choose; a `null` is left to the fit. */
+export interface LengthPin {
+  readonly stepId: string;
+  readonly leftOut: boolean | null;
+  readonly rounds: number | null;
+  readonly seconds: Seconds | null;
+}
+
+/** Another length of the same class: a target with pins of its own. What it holds is fitted anew from the source. */
+export interface Length {
+  readonly id: string;
+  readonly name: string;
+  readonly targetSeconds: Seconds;
+  readonly way: FitWay;
+  /** The opening breath it keeps; `null` is left to the fit. */
+  readonly breathSeconds: Seconds | null;
+  readonly pins: readonly LengthPin[];
 }
 
 /** One class: a value that is never changed in place. */
@@ -158,12 +146,10 @@ export interface ClassPlan {
   readonly targetSeconds: Seconds;
   readonly pace: PlanPace;
   readonly voice: PlanVoice;
+  /** Each edit refits what is not pinned. */
+  readonly keepOnTarget: boolean;
+  readonly lengths: readonly Length[];
   readonly sections: readonly Section[];
-}
-
-/** Sides performed in one round count: 2 where the body has two sides or ways, else 1. */
-export function sideCount(sides: SidePlan): 1 | 2 {
-  return sides === 'none' ? 1 : 2;
 }
 
 /** Every step in order, with the section it stands in. */

@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { Chance } from '../../../tests/support/chance';
 import { randomPlan } from '../../../tests/support/random-plan';
+import { sameDocument } from '@/core/document';
+import { makePhase } from '@/core/movement';
 import {
   emptyPlan,
   LIMITS,
   makeMovement,
-  makePhase,
   makeQuiet,
   makeSection,
   readPlan,
   readPlanText,
-  sameDocument,
   writePlanText,
   type ClassPlan,
 } from '.';

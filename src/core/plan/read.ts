@@ -1,12 +1,10 @@
-import { ValidationError } from 'yup';
+import { ISSUES_AT_MOST, judge, readJson } from '@/core/document';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { LIMITS } from './limits';
 import { migrate } from './migrate';
-import type { ClassPlan } from './model';
+import { PLAN_VERSION, type ClassPlan } from './model';
 import { checkRelations } from './relations';
 import { planSchema } from './schema';
-
-const ISSUES_AT_MOST = 200;
 
 /**
  * The door for plans: any value in, a valid plan of the current version out, or every problem at its place (at most
@@ -17,30 +15,24 @@ export function readPlan(raw: unknown): Result<ClassPlan, readonly Issue[]> {
   if (!migrated.ok) return failed([migrated.problem]);
   const crowded = tooManySteps(migrated.value);
   if (crowded) return failed([crowded]);
-  try {
-    planSchema.validateSync(migrated.value, { strict: true, abortEarly: false });
-  } catch (error) {
-    if (error instanceof ValidationError) return failed(issuesOf(error));
-    throw error;
-  }
-  const plan = migrated.value as ClassPlan;
+  const judged = judge(migrated.value, planSchema);
+  if (!judged.ok) return judged;
+  const plan = judged.value as ClassPlan;
   const issues = checkRelations(plan);
   return issues.length > 0 ? failed(issues.slice(0, ISSUES_AT_MOST)) : ok(plan);
 }
 
 /** The same from the text of a file. */
 export function readPlanText(text: string): Result<ClassPlan, readonly Issue[]> {
-  if (text.length > LIMITS.documentBytes) {
-    return failed([{ code: 'too-large', at: '', facts: { megabytes: LIMITS.documentBytes / 1024 / 1024 } }]);
-  }
-  if (text.trim() === '') return failed([{ code: 'empty-file', at: '', facts: {} }]);
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch {
-    return failed([{ code: 'not-json', at: '', facts: {} }]);
-  }
-  return readPlan(raw);
+  const json = readJson(text, LIMITS.documentBytes);
+  return json.ok ? readPlan(json.value) : failed([json.problem]);
+}
+
+/** A plan that was judged when it was stored, brought to the current version; for documents of our own database. */
+export function upToDate(stored: ClassPlan): ClassPlan {
+  if (stored.version === PLAN_VERSION) return stored;
+  const migrated = migrate(stored);
+  return migrated.ok ? (migrated.value as ClassPlan) : stored;
 }
 
 /** The plan as the text of a file, to be read back without loss. */
@@ -62,19 +54,4 @@ function tooManySteps(document: unknown): Issue | null {
     at: 'sections',
     facts: { most: LIMITS.stepsInPlan, found: Math.max(steps, sections.length) },
   };
-}
-
-function issuesOf(error: ValidationError): Issue[] {
-  const inner = error.inner.length > 0 ? error.inner : [error];
-  const issues: Issue[] = [];
-  const seen = new Set<string>();
-  for (const { path, message } of inner) {
-    const [code, ...facts] = message.split(':');
-    const key = `${path ?? ''} ${code}`;
-    if (seen.has(key)) continue;
-    seen.add(key);
-    issues.push({ code, at: path ?? '', facts: Object.fromEntries(facts.map((fact, index) => [`f${index}`, fact])) });
-    if (issues.length >= ISSUES_AT_MOST) break;
-  }
-  return issues;
 }

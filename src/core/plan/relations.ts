@@ -1,6 +1,7 @@
 import type { Issue } from '@/core/units';
+import { checkContent, sideCount } from '@/core/movement';
 import { LIMITS } from './limits';
-import { sideCount, stepsInOrder, type ClassPlan, type Step } from './model';
+import { stepsInOrder, type ClassPlan, type Step } from './model';
 
 /**
  * What a schema of single fields cannot say: bounds in order, ids used once, phases with a length, not too many
@@ -26,6 +27,7 @@ export function checkRelations(plan: ClassPlan): Issue[] {
       issues.push(...checkStep(step, at, once));
     });
   });
+  plan.lengths.forEach((length, index) => once(length.id, `lengths[${index}]`));
   const steps = plan.sections.reduce((total, section) => total + section.steps.length, 0);
   if (steps > LIMITS.stepsInPlan)
     issues.push({ code: 'too-many-steps', at: 'sections', facts: { most: LIMITS.stepsInPlan, found: steps } });
@@ -37,18 +39,11 @@ export function checkRelations(plan: ClassPlan): Issue[] {
 
 function checkStep(step: Step, at: string, once: (id: string, at: string) => void): Issue[] {
   const issues: Issue[] = [];
-  if (step.kind === 'movement') {
-    if (step.leastRounds > step.mostRounds) issues.push(bounds(`${at}.leastRounds`, step.leastRounds, step.mostRounds));
-    step.pattern.forEach((phase, index) => {
-      once(phase.id, `${at}.pattern[${index}]`);
-      const lengthless =
-        (phase.kind === 'rest' || phase.kind === 'free') && phase.share === null && phase.seconds === null;
-      if (lengthless)
-        issues.push({ code: 'phase-without-length', at: `${at}.pattern[${index}]`, facts: { kind: phase.kind } });
-    });
-    step.teach.forEach((line, index) => once(line.id, `${at}.teach[${index}]`));
+  if (step.kind === 'movement') issues.push(...checkContent(step, at, once));
+  if (step.kind === 'talk') {
+    step.lines.forEach((line, index) => once(line.id, `${at}.lines[${index}]`));
+    if (step.leastTempo > step.mostTempo) issues.push(bounds(`${at}.leastTempo`, step.leastTempo, step.mostTempo));
   }
-  if (step.kind === 'talk') step.lines.forEach((line, index) => once(line.id, `${at}.lines[${index}]`));
   if (step.kind === 'quiet' && step.leastSeconds > step.mostSeconds) {
     issues.push(bounds(`${at}.leastSeconds`, step.leastSeconds, step.mostSeconds));
   }

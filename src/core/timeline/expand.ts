@@ -1,19 +1,20 @@
 import { phaseSeconds } from '@/core/breath';
+import type { Form, Phase, SpokenLine } from '@/core/movement';
 import {
   lineMilliseconds,
   movementRoundMilliseconds,
-  paceMultipliers,
+  ownMilliseconds,
   quietMilliseconds,
+  roundsOf,
   sideChangeMilliseconds,
-  sideCount,
+  sidesInTurn,
+  stepPaces,
   transitionMilliseconds,
   type ClassPlan,
-  type Form,
   type MovementStep,
-  type Phase,
   type QuietStep,
-  type SpokenLine,
   type Step,
+  type StepPace,
   type TransitionStep,
 } from '@/core/plan';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
@@ -58,6 +59,8 @@ function sidesOf(step: MovementStep): readonly (Side | null)[] {
   return step.startSide === 'left' ? ['left', 'right'] : ['right', 'left'];
 }
 
+const NO_PACE: StepPace = { multiplier: 0, inShare: 0.5 };
+
 interface Turn {
   readonly round: number;
   readonly side: Side | null;
@@ -68,22 +71,22 @@ interface Turn {
   readonly changes: boolean;
 }
 
-/** Every round in the order it is performed. */
-function turnsOf(step: MovementStep): Turn[] {
+/** Every round in the order it is performed, `rounds` on each side. */
+function turnsOf(step: MovementStep, rounds: number): Turn[] {
   const sides = sidesOf(step);
   const turns: Turn[] = [];
   const turn = (round: number, at: number, last: boolean, changes: boolean): void => {
     turns.push({ round, side: sides[at], other: sides[1 - at] ?? null, last, changes });
   };
   if (step.sides === 'alternate') {
-    for (let round = 1; round <= step.rounds; round++) {
-      turn(round, 0, round === step.rounds, false);
+    for (let round = 1; round <= rounds; round++) {
+      turn(round, 0, round === rounds, false);
       turn(round, 1, false, false);
     }
     return turns;
   }
   sides.forEach((_, at) => {
-    for (let round = 1; round <= step.rounds; round++) turn(round, at, round === step.rounds, at === 1 && round === 1);
+    for (let round = 1; round <= rounds; round++) turn(round, at, round === rounds, at === 1 && round === 1);
   });
   return turns;
 }
@@ -95,11 +98,11 @@ class Writer {
   readonly phases: TimedPhase[] = [];
   readonly cues: Cue[] = [];
   private spokenUntil: Milliseconds = 0;
-  private readonly multipliers: ReadonlyMap<string, number>;
+  private readonly paces: ReadonlyMap<string, StepPace>;
   private readonly lead: Milliseconds;
 
   constructor(private readonly plan: ClassPlan) {
-    this.multipliers = paceMultipliers(plan);
+    this.paces = stepPaces(plan);
     this.lead = toMilliseconds(plan.voice.leadSeconds);
   }
 
@@ -107,48 +110,80 @@ class Writer {
     const start = this.now;
     const phaseStart = this.phases.length;
     const cueStart = this.cues.length;
+    const pace = this.paceOf(step);
+    const rounds = step.kind === 'movement' ? roundsOf(step, pace, this.plan.pace.breathSeconds) : 0;
     let teach: Milliseconds = 0;
-    if (step.kind === 'movement') teach = this.movement(step);
-    else if (step.kind === 'talk') this.spokenLines(step.id, step.lines, 'line');
+    if (step.leftOut) teach = 0;
+    else if (step.kind === 'movement') teach = this.movement(step, pace, rounds);
+    else if (step.kind === 'talk') this.spokenLines(step.id, step.lines, 'line', step.tempo);
     else if (step.kind === 'quiet') this.quiet(step);
     else this.transition(step);
-    const multiplier = this.multipliers.get(step.id) ?? 0;
+    const counted = step.kind === 'movement' && step.lead !== 'own';
     this.steps.push({
       step: step.id,
       section,
       startSeconds: toSeconds(start),
       endSeconds: toSeconds(this.now),
       teachSeconds: toSeconds(teach),
-      roundSeconds:
-        step.kind === 'movement' ? toSeconds(this.roundLength(step) * (step.sides === 'alternate' ? 2 : 1)) : 0,
-      breathSeconds: this.plan.pace.breathSeconds * multiplier,
+      rounds: counted ? rounds : 0,
+      roundSeconds: counted ? toSeconds(this.roundLength(step, pace) * (step.sides === 'alternate' ? 2 : 1)) : 0,
+      breathSeconds: this.plan.pace.breathSeconds * pace.multiplier,
       phaseRange: [phaseStart, this.phases.length],
       cueRange: [cueStart, this.cues.length],
     });
   }
 
-  private movement(step: MovementStep): Milliseconds {
+  private paceOf(step: Step): StepPace {
+    return this.paces.get(step.id) ?? NO_PACE;
+  }
+
+  private movement(step: MovementStep, pace: StepPace, rounds: number): Milliseconds {
     const begun = this.now;
-    this.spokenLines(step.id, step.teach, 'teach');
+    this.spokenLines(step.id, step.teach, 'teach', 1);
     const teach = this.now - begun;
-    for (const turn of turnsOf(step)) {
-      if (turn.changes) this.sideChange(step, turn);
-      this.round(step, turn);
+    if (step.lead === 'own') this.ownPace(step);
+    else {
+      for (const turn of turnsOf(step, rounds)) {
+        if (turn.changes) this.sideChange(step, turn, rounds);
+        this.round(step, turn, pace, rounds);
+      }
     }
     return teach;
   }
 
-  private roundLength(step: MovementStep): Milliseconds {
-    const { breathSeconds, inShare } = this.plan.pace;
-    return movementRoundMilliseconds(step, this.multipliers.get(step.id) ?? 1, breathSeconds, inShare);
+  /** A movement at everybody's own pace: free time, in two stretches where the sides are taken in turn. */
+  private ownPace(step: MovementStep): void {
+    const sides = sidesOf(step);
+    const stretches = sidesInTurn(step);
+    const whole = ownMilliseconds(step, this.plan.voice);
+    const said = lineMilliseconds(step.lastRoundLine, this.plan.voice);
+    for (let at = 0; at < stretches; at++) {
+      const side = stretches === 2 ? sides[at] : null;
+      const turn: Turn = { round: 1, side, other: sides[1 - at] ?? null, last: true, changes: at === 1 };
+      if (at === 1) this.sideChange(step, turn, 1);
+      const from = this.now;
+      const to = from + Math.floor((whole + at) / stretches);
+      const [action] = step.pattern;
+      this.phase({ step: step.id, round: 1, side, kind: 'free', action: action?.action ?? '' }, from, to);
+      this.now = to;
+      if (said === 0) continue;
+      const text = this.filled(step.lastRoundLine, step, turn, 1);
+      const id = `${step.id}.${side ?? 'both'}.call`;
+      const start = Math.max(from, to - said);
+      this.cue({ id, step: step.id, text, round: 1, side, source: { part: 'lastRoundLine' } }, start, start, to, true);
+    }
   }
 
-  private round(step: MovementStep, turn: Turn): void {
+  private roundLength(step: MovementStep, pace: StepPace): Milliseconds {
+    return movementRoundMilliseconds(step, pace, this.plan.pace.breathSeconds);
+  }
+
+  private round(step: MovementStep, turn: Turn, stepPace: StepPace, rounds: number): void {
     const start = this.now;
-    const length = this.roundLength(step);
+    const length = this.roundLength(step, stepPace);
     const pace = {
-      breathSeconds: this.plan.pace.breathSeconds * (this.multipliers.get(step.id) ?? 1),
-      inShare: this.plan.pace.inShare,
+      breathSeconds: this.plan.pace.breathSeconds * stepPace.multiplier,
+      inShare: stepPace.inShare,
     };
     const form = step.fade[Math.min(turn.round, step.fade.length) - 1];
     let passed = 0;
@@ -161,7 +196,7 @@ class Writer {
         from,
         to,
       );
-      this.phaseCue(step, phase, turn, form, index, from, to);
+      this.phaseCue(step, phase, turn, rounds, form, index, from, to);
     });
     this.now = start + length;
   }
@@ -170,6 +205,7 @@ class Writer {
     step: MovementStep,
     phase: Phase,
     turn: Turn,
+    rounds: number,
     form: Form,
     index: number,
     from: Milliseconds,
@@ -177,7 +213,7 @@ class Writer {
   ): void {
     const words = form === 'silent' ? '' : phase[form];
     const announced = turn.last && index === 0 ? [step.lastRoundLine, words].filter(Boolean).join(' ') : words;
-    const text = this.filled(announced, step, turn);
+    const text = this.filled(announced, step, turn, rounds);
     if (text.trim() === '') return;
     const start = Math.max(0, this.spokenUntil, from - this.lead);
     const id = `${step.id}.${turn.side ?? 'both'}.${turn.round}.${index}`;
@@ -190,12 +226,12 @@ class Writer {
     );
   }
 
-  private sideChange(step: MovementStep, turn: Turn): void {
+  private sideChange(step: MovementStep, turn: Turn, rounds: number): void {
     const length = sideChangeMilliseconds(step, this.plan.voice);
     if (length === 0) return;
     const from = this.now;
     this.spoken(step.id, length, 'change sides');
-    const text = this.filled(step.sideChangeLine, step, turn);
+    const text = this.filled(step.sideChangeLine, step, turn, rounds);
     if (text.trim() === '') return;
     this.cue(
       { id: `${step.id}.change`, step: step.id, text, round: 0, side: turn.side, source: { part: 'sideChangeLine' } },
@@ -206,21 +242,25 @@ class Writer {
     );
   }
 
-  private filled(text: string, step: MovementStep, turn: Turn): string {
+  private filled(text: string, step: MovementStep, turn: Turn, rounds: number): string {
     return fillTokens(text, {
       movement: step.name,
       side: turn.side ? SIDE_WORDS[turn.side] : '',
       otherSide: turn.other ? SIDE_WORDS[turn.other] : '',
       round: turn.round,
-      rounds: step.rounds,
+      rounds,
     });
   }
 
-  private spokenLines(stepId: string, lines: readonly SpokenLine[], part: 'teach' | 'line'): void {
+  /** Lines one after the other; their borders are rounded from the start, so that the whole is exact at any tempo. */
+  private spokenLines(stepId: string, lines: readonly SpokenLine[], part: 'teach' | 'line', tempo: number): void {
+    const begun = this.now;
+    let plain = 0;
     for (const line of lines) {
       const said = lineMilliseconds(line.text, this.plan.voice);
-      const length = said + toMilliseconds(line.pauseSeconds);
+      plain += said + toMilliseconds(line.pauseSeconds);
       const from = this.now;
+      const length = begun + Math.round(plain * tempo) - from;
       if (length > 0) this.spoken(stepId, length, '');
       if (said === 0) continue;
       const source: CueSource = { part, lineId: line.id };
@@ -230,6 +270,7 @@ class Writer {
         from,
         from + length,
         true,
+        tempo,
       );
     }
   }
@@ -288,8 +329,9 @@ class Writer {
     motion: Milliseconds,
     due: Milliseconds,
     holdsNext = false,
+    tempo = 1,
   ): void {
-    const end = start + Math.max(1, lineMilliseconds(what.text, this.plan.voice));
+    const end = start + Math.max(1, Math.round(lineMilliseconds(what.text, this.plan.voice) * tempo));
     if (holdsNext) this.spokenUntil = end;
     this.cues.push({
       id: what.id,
@@ -304,9 +346,4 @@ class Writer {
       dueSeconds: toSeconds(due),
     });
   }
-}
-
-/** Rounds performed in all, both sides counted. */
-export function roundsPerformed(step: MovementStep): number {
-  return step.rounds * sideCount(step.sides);
 }

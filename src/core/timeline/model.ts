@@ -1,5 +1,5 @@
 import type { PhaseKind } from '@/core/breath';
-import type { Form } from '@/core/plan';
+import type { Form } from '@/core/movement';
 import type { Interval, Seconds } from '@/core/units';
 
 /** The side or way a round is performed on; `null` where there is none. */
@@ -20,7 +20,7 @@ export interface TimedPhase extends Interval {
 export type CueSource =
   | { readonly part: 'phase'; readonly phaseId: string; readonly form: Form }
   | { readonly part: 'teach' | 'line'; readonly lineId: string }
-  | { readonly part: 'sideChangeLine' | 'openingLine' | 'callBackLine' | 'transitionLine' };
+  | { readonly part: 'sideChangeLine' | 'lastRoundLine' | 'openingLine' | 'callBackLine' | 'transitionLine' };
 
 /** One line placed on the timeline, from its first word to its last. */
 export interface Cue extends Interval {
@@ -40,6 +40,8 @@ export interface Cue extends Interval {
 export interface TimedStep extends Interval {
   readonly step: string;
   readonly section: string;
+  /** Rounds on each side; 0 where nothing is counted. */
+  readonly rounds: number;
   /** Length of one round (both sides where sides alternate count as two rounds); 0 where nothing is counted. */
   readonly roundSeconds: Seconds;
   readonly teachSeconds: Seconds;

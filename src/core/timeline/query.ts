@@ -1,3 +1,4 @@
+import { sideCount } from '@/core/movement';
 import { lastStartedAt, type Seconds } from '@/core/units';
 import type { MovementStep } from '@/core/plan';
 import type { Cue, TimedPhase, TimedStep, Timeline } from './model';
@@ -22,6 +23,11 @@ export function cueAt(timeline: Timeline, seconds: Seconds): Cue | null {
 /** The first line that begins after a time. O(log n). */
 export function nextCue(timeline: Timeline, seconds: Seconds): Cue | null {
   return timeline.cues[lastStartedAt(timeline.cues, seconds) + 1] ?? null;
+}
+
+/** Rounds performed in all, both sides counted. */
+export function roundsPerformed(step: MovementStep, timed: TimedStep): number {
+  return timed.rounds * sideCount(step.sides);
 }
 
 /** What the next count that its multiple allows, on every side, would add to a movement, in seconds. */

@@ -1,15 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { Chance } from '../../../tests/support/chance';
 import { randomPlan } from '../../../tests/support/random-plan';
+import { makePhase, spokenLines } from '@/core/movement';
 import {
   emptyPlan,
   makeMovement,
-  makePhase,
   makeQuiet,
   makeSection,
   makeTalk,
   makeTransition,
-  spokenLines,
   type ClassPlan,
   type Step,
 } from '@/core/plan';

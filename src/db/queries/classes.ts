@@ -1,5 +1,5 @@
 import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
-import type { ClassPlan } from '@/core/plan';
+import { upToDate, type ClassPlan } from '@/core/plan';
 import type { Database } from '../database';
 import { classes, classRevisions, takes } from '../schema';
 
@@ -48,7 +48,7 @@ export async function listClasses(db: Database, studioId: string): Promise<Class
 
 export async function findClass(db: Database, studioId: string, id: string): Promise<StoredClass | null> {
   const [found] = await db.select(columns).from(classes).where(present(studioId, id));
-  return found ?? null;
+  return found ? { ...found, plan: upToDate(found.plan) } : null;
 }
 
 function searched({ plan, runtimeSeconds }: NewClass) {

@@ -1,6 +1,6 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Evidence } from '@/core/align';
-import type { ClassPlan } from '@/core/plan';
+import { upToDate, type ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';
 import type { Database } from '../database';
 import { readings, takes } from '../schema';
@@ -53,7 +53,7 @@ export async function findTake(db: Database, studioId: string, id: string): Prom
     .from(takes)
     .innerJoin(readings, eq(readings.takeId, takes.id))
     .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
-  return found ?? null;
+  return found ? { ...found, plan: upToDate(found.plan) } : null;
 }
 
 export async function insertTake(db: Database, studioId: string, { reading, ...take }: NewTake): Promise<string> {

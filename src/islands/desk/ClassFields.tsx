@@ -1,9 +1,10 @@
 import { breathsPerMinute, closingBreathSeconds } from '@/core/breath';
 import { LIMITS, type PlanField } from '@/core/plan';
+import { CheckBox } from '@/ui/parts/CheckBox';
+import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { PinBox } from './PinBox';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** What holds for the whole class. */
@@ -98,14 +99,36 @@ export function ClassFields() {
         onChange={(value) => setPace({ mostBreathSeconds: value })}
       />
       <NumberField
-        label="Share of the breath going in"
+        label="Going in, at the opening"
         unit="%"
         value={Math.round(pace.inShare * 100)}
         least={LIMITS.inShare.least * 100}
         most={LIMITS.inShare.most * 100}
-        onChange={(value) => setPace({ inShare: value / 100 })}
+        onChange={(value) =>
+          setPace({
+            inShare: value / 100,
+            closingInShare: pace.closingInShare === pace.inShare ? value / 100 : pace.closingInShare,
+          })
+        }
       />
-      <PinBox label="Pin the breath" pinned={pace.pinned} onChange={(pinned) => setPace({ pinned })} />
+      <NumberField
+        label="Going in, at the closing"
+        unit="%"
+        value={Math.round(pace.closingInShare * 100)}
+        least={LIMITS.inShare.least * 100}
+        most={LIMITS.inShare.most * 100}
+        onChange={(value) => setPace({ closingInShare: value / 100 })}
+      />
+      <Choice
+        label="From opening to closing"
+        value={pace.curve}
+        options={[
+          { value: 'straight', label: 'evenly' },
+          { value: 'eased', label: 'gently at both ends' },
+        ]}
+        onChange={(curve) => setPace({ curve })}
+      />
+      <CheckBox label="Pin the breath" checked={pace.pinned} onChange={(pinned) => setPace({ pinned })} />
       <h3 className="mt-2 font-semibold">Voice</h3>
       <NumberField
         label="Syllables a minute"

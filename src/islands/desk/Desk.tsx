@@ -2,11 +2,13 @@ import { Keyboard, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { createFitter } from '@/workers/fitter/client';
 import { Guide } from '../guide/Guide';
 import { PublishDialog } from '../publish/PublishDialog';
 import { ConflictDialog } from './ConflictDialog';
 import { createDesk } from './desk-store';
 import { FitDialog } from './FitDialog';
+import { keepOnTarget } from './keep-on-target';
 import { Inspector } from './Inspector';
 import { KeysDialog } from './KeysDialog';
 import { Overview } from './Overview';
@@ -14,7 +16,7 @@ import { RuntimeBar } from './RuntimeBar';
 import { SaveMark } from './SaveMark';
 import { startSaving, takeUpDraft, type SaveLoop } from './save-loop';
 import { Strip } from './Strip';
-import { DeskContext, useDesk, useDeskStore } from './use-desk';
+import { DeskContext, FitterContext, useDesk, useDeskStore } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 
 interface Props {
@@ -28,6 +30,14 @@ export function Desk({ studio, stored, takes }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
   const loop = useRef<SaveLoop | null>(null);
   const [ready, setReady] = useState(false);
+  const [fitter] = useState(createFitter);
+  useEffect(() => {
+    const stop = keepOnTarget(desk, fitter);
+    return () => {
+      stop();
+      fitter.stop();
+    };
+  }, [desk, fitter]);
   useEffect(() => {
     loop.current = startSaving(desk);
     void takeUpDraft(desk).finally(() => setReady(true));
@@ -36,7 +46,9 @@ export function Desk({ studio, stored, takes }: Props) {
   if (!ready) return null;
   return (
     <DeskContext.Provider value={desk}>
-      <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+      <FitterContext.Provider value={fitter}>
+        <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+      </FitterContext.Provider>
     </DeskContext.Provider>
   );
 }

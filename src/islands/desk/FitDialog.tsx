@@ -1,120 +1,203 @@
-import { useMemo } from 'react';
-import { enoughLoosenings, fitPlan, type Fitted, type NotFitted } from '@/core/pacing';
+import { useEffect, useState } from 'react';
+import type { FitChange, NotFitted, Proposal, Proposals } from '@/core/pacing';
 import { findStep } from '@/core/plan';
-import { formatClock } from '@/core/units';
-import { changeWords, looseningWords, whyNot } from '@/messages/fit';
+import { formatClock, formatDifference } from '@/core/units';
+import { changeWords, looseningWords, WAY_WORDS, whyNot } from '@/messages/fit';
 import { Dialog } from '@/ui/parts/Dialog';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore, useFitter } from './use-desk';
 
-/** The best fit to the target, shown before it is taken; or why there is none and what to loosen. */
+/** Ways to land on the target, side by side with now, before one is taken; or why there is none and what to loosen. */
 export function FitDialog({ onClose }: { readonly onClose: () => void }) {
   const plan = useDesk((state) => state.plan);
-  const fit = useMemo(() => fitPlan(plan), [plan]);
+  const fitter = useFitter();
+  const [found, setFound] = useState<{ readonly of: typeof plan; readonly proposals: Proposals } | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    void fitter.propose(plan).then((proposals) => {
+      if (wanted && proposals) setFound({ of: plan, proposals });
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [plan, fitter]);
   const nameOf = (stepId: string): string => findStep(plan, stepId)?.step.name ?? '';
+  const proposals = found?.of === plan ? found.proposals : null;
   return (
-    <Dialog title={`Fit to ${formatClock(plan.targetSeconds)}`} onClose={onClose}>
-      {fit.feasible ? <FitFound fit={fit} nameOf={nameOf} onClose={onClose} /> : <NoFit fit={fit} nameOf={nameOf} />}
+    <Dialog title={`Fit to ${formatClock(plan.targetSeconds)}`} wide onClose={onClose}>
+      {!proposals && <p role="status">Working it out.</p>}
+      {proposals?.feasible && <Ways proposals={proposals.proposals} nameOf={nameOf} onClose={onClose} />}
+      {proposals && !proposals.feasible && <NoFit fit={proposals.why} nameOf={nameOf} />}
     </Dialog>
   );
 }
 
-interface FoundProps {
-  readonly fit: Fitted;
+interface WaysProps {
+  readonly proposals: readonly Proposal[];
   readonly nameOf: (stepId: string) => string;
   readonly onClose: () => void;
 }
 
-function FitFound({ fit, nameOf, onClose }: FoundProps) {
+/** What changes down, the ways across. */
+function Ways({ proposals, nameOf, onClose }: WaysProps) {
   const desk = useDeskStore();
-  const { edit } = fit;
-  if (!edit) return <p>The class is on its target with everything as you asked for it. Nothing to change.</p>;
+  const plan = useDesk((state) => state.plan);
+  const runtime = useDesk((state) => state.timeline.runtimeSeconds);
+  const kept = proposals.filter(({ fit }) => fit.edit !== null);
+  if (kept.length === 0) {
+    return <p>The class is on its target with everything as you asked for it. Nothing to change.</p>;
+  }
+  const rows = rowsOf(kept);
   return (
     <>
       <p>
-        Lands on <strong>{formatClock(fit.runtimeSeconds)}</strong> with{' '}
-        {fit.changes.length === 1 ? 'one change' : `${fit.changes.length} changes`}. Pinned things stay.
+        Planned {formatClock(runtime)}, target {formatClock(plan.targetSeconds)}. Pinned things stay. Each column is one
+        way to land; what it leaves alone is empty.
       </p>
-      <table className="my-3 table">
-        <thead>
-          <tr>
-            <th scope="col">What</th>
-            <th scope="col" className="text-right">
-              Now
-            </th>
-            <th scope="col" className="text-right">
-              Then
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {fit.changes.map((change) => {
-            const { what, from, to } = changeWords(change, nameOf);
-            return (
-              <tr key={change.stepId ?? 'breath'}>
-                <td>{what}</td>
-                <td className="text-right">{from}</td>
-                <td className="text-right font-semibold">{to}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      {!fit.proven && <p className="text-warning mb-2 text-sm">This is the best found; a better one may exist.</p>}
-      <button
-        type="button"
-        className="btn btn-primary"
-        autoFocus
-        onClick={() => {
-          desk.edit(edit);
-          onClose();
-        }}
-      >
-        Take this fit
-      </button>
+      <div className="my-3 max-h-[52vh] overflow-auto" tabIndex={0} role="region" aria-label="Ways to land">
+        <table className="table-sm table">
+          <thead className="bg-base-100 sticky top-0 z-10">
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col" className="text-right">
+                Now
+              </th>
+              {kept.map(({ ways }) => (
+                <th key={ways[0]} scope="col" className="w-36 text-right align-bottom">
+                  {ways.map((way) => (
+                    <span key={way} className="text-base-content block font-semibold" title={WAY_WORDS[way].says}>
+                      {WAY_WORDS[way].name}
+                    </span>
+                  ))}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ key, changes }) => {
+              const first = changes.find((change) => change !== null);
+              if (!first) return null;
+              const { what, from } = changeWords(first, nameOf);
+              return (
+                <tr key={key}>
+                  <th scope="row" className="font-normal">
+                    {what}
+                  </th>
+                  <td className="quiet-ink text-right">{from}</td>
+                  {changes.map((change, at) => (
+                    <td key={kept[at].ways[0]} className="text-right">
+                      {change && (
+                        <>
+                          <span className="font-semibold">{changeWords(change, nameOf).to}</span>{' '}
+                          <span className="quiet-ink inline-block w-12 text-xs">{secondsWords(change.seconds)}</span>
+                        </>
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              );
+            })}
+          </tbody>
+          <tfoot>
+            <tr>
+              <th scope="row">Lands on</th>
+              <td className="text-right">{formatClock(runtime)}</td>
+              {kept.map(({ ways, fit }) => (
+                <td key={ways[0]} className="text-right font-semibold">
+                  {formatClock(fit.runtimeSeconds)}
+                </td>
+              ))}
+            </tr>
+            <tr>
+              <td colSpan={2} />
+              {kept.map(({ ways, fit }, at) => (
+                <td key={ways[0]} className="text-right">
+                  <button
+                    type="button"
+                    className={`btn btn-sm ${at === 0 ? 'btn-primary' : ''}`}
+                    autoFocus={at === 0}
+                    aria-label={`Take this: ${ways.map((way) => WAY_WORDS[way].name).join(', ')}`}
+                    onClick={() => {
+                      if (fit.edit) desk.edit(fit.edit);
+                      onClose();
+                    }}
+                  >
+                    Take this
+                  </button>
+                  {!fit.proven && <p className="text-warning text-xs">best found, not proven</p>}
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        </table>
+      </div>
     </>
   );
 }
 
-function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameOf: (stepId: string) => string }) {
+/** Every thing that some proposal changes, in the order of the class, with each proposal's change of it. */
+function rowsOf(
+  proposals: readonly Proposal[],
+): readonly { readonly key: string; readonly changes: readonly (FitChange | null)[] }[] {
+  const keyOf = (change: FitChange): string => change.stepId ?? 'breath';
+  const keys = [...new Set(proposals.flatMap(({ fit }) => fit.changes.map(keyOf)))];
+  return keys.map((key) => ({
+    key,
+    changes: proposals.map(({ fit }) => fit.changes.find((change) => keyOf(change) === key) ?? null),
+  }));
+}
+
+function secondsWords(seconds: number): string {
+  return Math.round(seconds) === 0 ? '' : formatDifference(Math.round(seconds));
+}
+
+/** Why nothing fits, and the least that would have to give way. */
+export function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameOf: (stepId: string) => string }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
-  const enough = useMemo(() => enoughLoosenings(plan, plan.targetSeconds), [plan]);
+  const { loosen, enough } = fit;
   return (
     <>
       <p>{whyNot(fit, plan.targetSeconds)}</p>
-      {fit.loosen.length > 0 && (
+      {loosen.length > 0 && (
         <>
-          {enough.length > 1 && (
-            <button
-              type="button"
-              className="btn btn-primary mt-3"
-              onClick={() => desk.edit({ kind: 'together', edits: enough.map((one) => one.edit) })}
-            >
-              Loosen the {enough.length} that gain most
-            </button>
-          )}
-          <h3 className="mt-4 font-semibold">What could be loosened</h3>
+          <h3 className="mt-4 font-semibold">
+            {enough
+              ? loosen.length === 1
+                ? 'One bound would have to give way'
+                : `${loosen.length} bounds would have to give way, and no fewer will do`
+              : 'Even all of these would not be enough'}
+          </h3>
           <ul>
-            {fit.loosen.slice(0, 8).map((one) => (
+            {loosen.slice(0, 12).map((one) => (
               <li
                 key={`${one.what} ${one.stepId ?? ''}`}
                 className="border-base-300 flex items-center justify-between gap-3 border-b py-1"
               >
                 <span>{looseningWords(one, nameOf)}</span>
                 <span className="flex shrink-0 items-center gap-2">
-                  <span className="quiet-ink text-sm">
-                    {formatClock(one.gainSeconds)} {one.suffices ? '· enough' : ''}
-                  </span>
-                  <button type="button" className="btn btn-xs" onClick={() => desk.edit(one.edit)}>
-                    Loosen
-                  </button>
+                  <span className="quiet-ink text-sm">gains {formatClock(one.gainSeconds)}</span>
+                  {loosen.length > 1 && (
+                    <button type="button" className="btn btn-xs" onClick={() => desk.edit(one.edit)}>
+                      Loosen this
+                    </button>
+                  )}
                 </span>
               </li>
             ))}
           </ul>
+          {enough && (
+            <button
+              type="button"
+              className="btn btn-primary mt-3"
+              autoFocus
+              onClick={() => desk.edit({ kind: 'together', edits: loosen.map((one) => one.edit) })}
+            >
+              {loosen.length === 1 ? 'Loosen it' : `Loosen these ${loosen.length}`}
+            </button>
+          )}
         </>
       )}
-      {fit.loosen.length === 0 && fit.reason !== 'between-rounds' && (
+      {loosen.length === 0 && fit.reason !== 'between-rounds' && (
         <p className="mt-2">Add or remove steps to change what is possible.</p>
       )}
     </>

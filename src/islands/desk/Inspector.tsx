@@ -8,7 +8,8 @@ import { moveStepBy } from './moves';
 import { MovementFields } from './MovementFields';
 import { QuietFields } from './QuietFields';
 import type { SetField } from './set-field';
-import { SpokenLines } from './SpokenLines';
+import { ShortLengthFields } from './ShortLengthFields';
+import { TalkFields } from './TalkFields';
 import { TransitionFields } from './TransitionFields';
 import { useDesk, useDeskStore } from './use-desk';
 
@@ -36,11 +37,10 @@ export function Inspector() {
       </button>
       <StepHead step={step} timed={timed} set={set} />
       {step.kind === 'movement' && <MovementFields key={step.id} step={step} timed={timed} set={set} />}
-      {step.kind === 'talk' && (
-        <SpokenLines key={step.id} title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />
-      )}
+      {step.kind === 'talk' && <TalkFields key={step.id} step={step} set={set} />}
       {step.kind === 'quiet' && <QuietFields key={step.id} step={step} set={set} />}
       {step.kind === 'transition' && <TransitionFields key={step.id} step={step} set={set} />}
+      <ShortLengthFields step={step} set={set} />
     </aside>
   );
 }

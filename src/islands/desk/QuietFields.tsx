@@ -1,9 +1,10 @@
 import { LIMITS, type QuietStep } from '@/core/plan';
+import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { TextField } from '@/ui/parts/TextField';
-import { quietEdit } from './asked-edits';
+import { StanceChoice } from '../movement/AboutFields';
+import { timeEdit } from './asked-edits';
 import type { SetField } from './set-field';
-import { PinBox } from './PinBox';
 import { useDeskStore } from './use-desk';
 
 /** A quiet: how long, within what, and what is said around it. */
@@ -11,7 +12,7 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
   const desk = useDeskStore();
   const bounds = LIMITS.quietSeconds;
   const setLength = (seconds: number): void => {
-    desk.edit(quietEdit(step, seconds), `${step.id} seconds`);
+    desk.edit(timeEdit(step, seconds), `${step.id} seconds`);
   };
   return (
     <div className="flex flex-col gap-1">
@@ -32,8 +33,9 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
           onChange={(value) => set('mostSeconds', value)}
         />
       </div>
-      <PinBox label="Pin this length" pinned={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
-      <PinBox label="Eyes closed" pinned={step.eyesClosed} onChange={(value) => set('eyesClosed', value)} />
+      <CheckBox label="Pin this length" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
+      <CheckBox label="Eyes closed" checked={step.eyesClosed} onChange={(value) => set('eyesClosed', value)} />
+      <StanceChoice label="Stance" value={step.stance} onChange={(value) => set('stance', value)} />
       <TextField
         label="Said at its start"
         spoken

@@ -1,6 +1,8 @@
 import { breathsPerMinute } from '@/core/breath';
 import { LIMITS } from '@/core/plan';
 import { formatClock, formatDifference } from '@/core/units';
+import { whyNot } from '@/messages/fit';
+import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { useDesk, useDeskStore } from './use-desk';
 
@@ -44,10 +46,37 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
           <span className="quiet-ink"> · {breathsPerMinute(plan.pace.breathSeconds).toFixed(1)} a minute</span>
         </div>
       </div>
-      <button type="button" className="btn btn-primary" onClick={onFit}>
-        Fit to {formatClock(plan.targetSeconds)}
-      </button>
+      <div className="flex flex-col items-stretch">
+        <button type="button" className="btn btn-primary btn-sm" onClick={onFit}>
+          Fit to {formatClock(plan.targetSeconds)}
+        </button>
+        <CheckBox
+          label="Keep on target"
+          title="Each edit refits what is not pinned, and leaves what you have just set"
+          checked={plan.keepOnTarget}
+          onChange={(value) => desk.edit({ kind: 'set-plan', field: 'keepOnTarget', value })}
+        />
+      </div>
+      <LandingMark onFit={onFit} />
     </section>
+  );
+}
+
+/** Why keeping on target is not possible with what was just set. */
+function LandingMark({ onFit }: { readonly onFit: () => void }) {
+  const landing = useDesk((state) => state.landing);
+  const target = useDesk((state) => state.plan.targetSeconds);
+  return (
+    <p role="status" className="text-accent w-full text-sm empty:hidden">
+      {landing.kind === 'cannot' && (
+        <>
+          Not on target with what you have just set. {whyNot(landing.why, target)}{' '}
+          <button type="button" className="btn btn-xs" onClick={onFit}>
+            See the ways
+          </button>
+        </>
+      )}
+    </p>
   );
 }
 

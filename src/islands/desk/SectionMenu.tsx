@@ -1,8 +1,11 @@
 import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
-import { copySection, LIMITS, SECTION_ROLES, SECTION_TITLES, type Section } from '@/core/plan';
+import { SECTION_ROLES } from '@/core/movement';
+import { copySection, LIMITS, SECTION_TITLES, type Section } from '@/core/plan';
+import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { Dialog } from '@/ui/parts/Dialog';
+import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { useDesk, useDeskStore } from './use-desk';
 
@@ -40,6 +43,45 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             options={SECTION_ROLES.map((role) => ({ value: role, label: SECTION_TITLES[role] }))}
             onChange={(value) => desk.edit({ kind: 'set-section', sectionId, field: 'role', value })}
           />
+          <CheckBox
+            label="A breath of its own here"
+            checked={section.paceMultiplier !== null}
+            onChange={(own) =>
+              desk.edit({ kind: 'set-section', sectionId, field: 'paceMultiplier', value: own ? 1 : null })
+            }
+          />
+          {section.paceMultiplier !== null && (
+            <NumberField
+              label={`Breath here: ${(plan.pace.breathSeconds * section.paceMultiplier).toFixed(1)} s`}
+              unit="×"
+              digits={2}
+              step={0.05}
+              value={section.paceMultiplier}
+              {...LIMITS.paceMultiplier}
+              onChange={(value) =>
+                desk.edit({ kind: 'set-section', sectionId, field: 'paceMultiplier', value }, `pace ${sectionId}`)
+              }
+            />
+          )}
+          <CheckBox
+            label="A ratio of its own here"
+            checked={section.inShare !== null}
+            onChange={(own) =>
+              desk.edit({ kind: 'set-section', sectionId, field: 'inShare', value: own ? plan.pace.inShare : null })
+            }
+          />
+          {section.inShare !== null && (
+            <NumberField
+              label="Share going in"
+              unit="%"
+              value={Math.round(section.inShare * 100)}
+              least={LIMITS.inShare.least * 100}
+              most={LIMITS.inShare.most * 100}
+              onChange={(value) =>
+                desk.edit({ kind: 'set-section', sectionId, field: 'inShare', value: value / 100 }, `in ${sectionId}`)
+              }
+            />
+          )}
           <div className="mt-4 flex flex-wrap gap-2">
             <button
               type="button"

@@ -49,7 +49,7 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
         </button>
         <span className="shrink-0 text-sm">{amountOf(step, timed)}</span>
       </div>
-      {open && timeline && (
+      {open && timeline && !step.leftOut && (
         <OpenStep
           step={step}
           timed={timed}
@@ -78,7 +78,9 @@ function sameStep(before: Props, after: Props): boolean {
 }
 
 function aboutStep(step: Step): string {
+  if (step.leftOut) return 'left out';
   if (step.kind === 'movement') {
+    if (step.lead === 'own') return 'at their own pace';
     return {
       none: 'both sides together',
       alternate: 'each side, alternating',
@@ -91,10 +93,12 @@ function aboutStep(step: Step): string {
 }
 
 function amountOf(step: Step, timed: TimedStep): string {
+  if (step.leftOut) return step.pinned ? 'pinned out' : '—';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
-  if (step.kind !== 'movement') return length;
-  const rounds = `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' a side'}`;
-  return `${rounds}${step.pinned ? ', pinned' : ''} · ${length}`;
+  const pinned = step.pinned ? ', pinned' : '';
+  if (step.kind !== 'movement' || step.lead === 'own') return `${length}${pinned}`;
+  const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' a side'}`;
+  return `${rounds}${pinned} · ${length}`;
 }
 
 interface OpenProps {
@@ -122,6 +126,7 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
           key={`${group.firstRound}-${group.startSeconds}`}
           group={group}
           step={step as MovementStep}
+          timed={timed}
           onUnfold={onUnfold}
         />
       ))}
@@ -161,10 +166,12 @@ function ClockMarks({ timed, layout }: { readonly timed: TimedStep; readonly lay
 function RoundMark({
   group,
   step,
+  timed,
   onUnfold,
 }: {
   readonly group: PlacedGroup;
   readonly step: MovementStep;
+  readonly timed: TimedStep;
   readonly onUnfold: () => void;
 }) {
   const left = CLOCK_WIDTH + BREATH_WIDTH + 14;
@@ -187,7 +194,7 @@ function RoundMark({
       className="quiet-ink absolute min-h-6 rounded text-left text-sm"
       style={{ top: group.y + 4, left }}
       onClick={onUnfold}
-      title={`${roundsPerformed(step)} rounds in all; press to see each`}
+      title={`${roundsPerformed(step, timed)} rounds in all; press to see each`}
     >
       <span className="text-base-content font-semibold">
         {group.firstRound} to {group.lastRound}

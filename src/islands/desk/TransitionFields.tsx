@@ -1,6 +1,7 @@
 import { LIMITS, type TransitionStep } from '@/core/plan';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
+import { StanceChoice } from '../movement/AboutFields';
 import type { SetField } from './set-field';
 
 /** A change of stance: how long, and what is said. */
@@ -17,6 +18,7 @@ export function TransitionFields({ step, set }: { readonly step: TransitionStep;
         most={LIMITS.phaseSeconds.most}
         onChange={(value) => set('seconds', value)}
       />
+      <StanceChoice label="Leads to" value={step.stance} onChange={(value) => set('stance', value)} />
       <TextField
         label="What is said"
         spoken

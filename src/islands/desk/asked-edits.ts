@@ -12,7 +12,7 @@ export function roundsEdit(step: MovementStep, rounds: number): Edit | null {
 }
 
 /** Sets the length somebody asks for, and widens the bounds to hold it. */
-export function quietEdit(step: QuietStep, seconds: number): Edit {
+export function timeEdit(step: QuietStep | MovementStep, seconds: number): Edit {
   return setAll(step.id, {
     seconds,
     preferredSeconds: seconds,

@@ -11,7 +11,9 @@ export function sourceText(step: Step, source: CueSource): string {
     return (step.kind === 'movement' && step.teach.find((line) => line.id === source.lineId)?.text) || '';
   if (source.part === 'line')
     return (step.kind === 'talk' && step.lines.find((line) => line.id === source.lineId)?.text) || '';
-  if (source.part === 'sideChangeLine') return step.kind === 'movement' ? step.sideChangeLine : '';
+  if (source.part === 'sideChangeLine' || source.part === 'lastRoundLine') {
+    return step.kind === 'movement' ? step[source.part] : '';
+  }
   if (source.part === 'transitionLine') return step.kind === 'transition' ? step.line : '';
   return step.kind === 'quiet' ? step[source.part] : '';
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findStep, stepsInOrder } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
-import { quietEdit, roundsEdit } from './asked-edits';
+import { timeEdit, roundsEdit } from './asked-edits';
 import { createDesk, type DeskStore } from './desk-store';
 import { dropStep, moveStepBy } from './moves';
 
@@ -92,7 +92,7 @@ describe('what somebody asks for', () => {
     if (!movement || !quiet) throw new Error('no steps');
     const rounds = roundsEdit(movement, 30);
     if (rounds) store.edit(rounds);
-    store.edit(quietEdit(quiet, 5));
+    store.edit(timeEdit(quiet, 5));
     expect(findStep(store.getState().plan, movement.id)?.step).toMatchObject({
       rounds: 30,
       preferredRounds: 30,

@@ -1,5 +1,5 @@
 import { createStore } from 'zustand/vanilla';
-import { reachOf, type Reach } from '@/core/pacing';
+import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
 import { applyEdit, type ClassPlan, type Edit } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';
@@ -9,6 +9,9 @@ export type SaveState =
   | { readonly kind: 'saved' | 'waiting' | 'saving' | 'away' }
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] }
   | { readonly kind: 'conflict'; readonly theirs: { readonly revision: number; readonly plan: ClassPlan } };
+
+/** How keeping on target stands: off or landed, being worked out, or not possible with what was just set. */
+export type Landing = { readonly kind: 'still' | 'working' } | { readonly kind: 'cannot'; readonly why: NotFitted };
 
 interface Undoable {
   readonly inverse: Edit;
@@ -27,6 +30,7 @@ export interface DeskState {
   readonly undone: readonly Undoable[];
   readonly done: readonly Undoable[];
   readonly selectedId: string | null;
+  readonly landing: Landing;
 }
 
 export interface DeskStore {
@@ -34,6 +38,11 @@ export interface DeskStore {
   readonly getInitialState: () => DeskState;
   readonly subscribe: (listener: (state: DeskState, before: DeskState) => void) => () => void;
   readonly edit: (edit: Edit, key?: string) => boolean;
+  /** An edit that belongs to the last one made and is undone with it: the fit that follows it. */
+  readonly follow: (edit: Edit) => boolean;
+  /** Tells of every edit that a person makes; gives back how to stop it. */
+  readonly onEdit: (listener: (edit: Edit) => void) => () => void;
+  readonly setLanding: (landing: Landing) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly select: (stepId: string | null) => void;
@@ -56,7 +65,9 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     done: [],
     undone: [],
     selectedId: null,
+    landing: { kind: 'still' },
   }));
+  const listeners = new Set<(edit: Edit) => void>();
   const waiting = (save: SaveState): SaveState => (save.kind === 'conflict' ? save : { kind: 'waiting' });
   const shift = (from: 'done' | 'undone', to: 'done' | 'undone'): void => {
     const state = store.getState();
@@ -89,12 +100,32 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
         undone: [],
         save: waiting(state.save),
       });
+      for (const listener of listeners) listener(edit);
       return true;
     },
+    follow: (edit) => {
+      const state = store.getState();
+      const applied = applyEdit(state.plan, edit);
+      const last = state.done.at(-1);
+      if (!applied.ok || !last) return false;
+      const inverse: Edit = { kind: 'together', edits: [applied.value.inverse, last.inverse] };
+      store.setState({
+        ...derived(applied.value.plan),
+        done: [...state.done.slice(0, -1), { ...last, inverse }],
+        save: waiting(state.save),
+      });
+      return true;
+    },
+    onEdit: (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    setLanding: (landing) => store.setState({ landing }),
     undo: () => shift('done', 'undone'),
     redo: () => shift('undone', 'done'),
     select: (selectedId) => store.setState({ selectedId }),
-    replace: (next, base, save) => store.setState({ ...derived(next), revision: base, save, done: [], undone: [] }),
+    replace: (next, base, save) =>
+      store.setState({ ...derived(next), revision: base, save, done: [], undone: [], landing: { kind: 'still' } }),
     setSave: (save, base) => store.setState(base === undefined ? { save } : { save, revision: base }),
   };
 }

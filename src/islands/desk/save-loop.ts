@@ -1,6 +1,6 @@
 import type { ConflictResponse } from '@/api/classes';
 import { send } from '@/api/client';
-import { sameDocument } from '@/core/plan';
+import { sameDocument } from '@/core/document';
 import type { DeskStore } from './desk-store';
 import { dropDraft, findDraft, keepDraft } from './drafts';
 

@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
+import type { Fitter } from '@/workers/fitter/client';
 import type { DeskState, DeskStore } from './desk-store';
 
 export const DeskContext = createContext<DeskStore | null>(null);
@@ -14,4 +15,13 @@ export function useDeskStore(): DeskStore {
 /** A part of the desk's state; the component is drawn again when that part changes. */
 export function useDesk<Part>(select: (state: DeskState) => Part): Part {
   return useStore(useDeskStore(), select);
+}
+
+export const FitterContext = createContext<Fitter | null>(null);
+
+/** The fits of this desk, worked out beside it. */
+export function useFitter(): Fitter {
+  const fitter = useContext(FitterContext);
+  if (!fitter) throw new Error('useFitter: there is no desk around this component');
+  return fitter;
 }

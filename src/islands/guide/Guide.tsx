@@ -55,7 +55,7 @@ export function Guide({ plan, timeline, onLeave }: Props) {
           onLeave={onLeave}
         />
         <main className="flex min-h-0 flex-1 flex-col justify-center gap-8 py-4">
-          <Count phase={state.mode === 'ready' ? null : phaseAt(timeline, place)} plan={plan} />
+          <Count phase={state.mode === 'ready' ? null : phaseAt(timeline, place)} timeline={timeline} />
           <p data-testid="line-now" className="font-serif text-[clamp(48px,5.2vw,84px)] leading-[1.15]">
             {state.mode === 'ready'
               ? plan.title
@@ -140,12 +140,12 @@ const SIDE_WORDS = { left: 'left', right: 'right', 'one-way': 'one way', 'other-
 const KIND_WORDS = { in: 'In', out: 'Out', rest: 'Rest', free: 'Own breath', spoken: '' } as const;
 
 /** Breath, round and side, in words. */
-function Count({ phase, plan }: { readonly phase: TimedPhase | null; readonly plan: ClassPlan }) {
-  const step = phase ? stepsInOrder(plan).find((entry) => entry.step.id === phase.step)?.step : undefined;
+function Count({ phase, timeline }: { readonly phase: TimedPhase | null; readonly timeline: Timeline }) {
+  const timed = phase ? timeline.steps.find((entry) => entry.step === phase.step) : undefined;
   const parts: string[] = [];
   if (phase) {
     if (KIND_WORDS[phase.kind]) parts.push(KIND_WORDS[phase.kind]);
-    if (phase.round > 0 && step?.kind === 'movement') parts.push(`round ${phase.round} of ${step.rounds}`);
+    if (phase.round > 0 && timed && timed.rounds > 0) parts.push(`round ${phase.round} of ${timed.rounds}`);
     if (phase.side && !phase.action.includes('{side}')) parts.push(SIDE_WORDS[phase.side]);
     if (phase.action) parts.push(phase.action.replaceAll('{side}', phase.side ? SIDE_WORDS[phase.side] : ''));
   }

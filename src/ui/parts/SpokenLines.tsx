@@ -1,7 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { LIMITS, type SpokenLine } from '@/core/plan';
-import { NumberField } from '@/ui/parts/NumberField';
-import { TextField } from '@/ui/parts/TextField';
+
+import { MOVEMENT_LIMITS as LIMITS, type SpokenLine } from '@/core/movement';
+import { NumberField } from './NumberField';
+import { TextField } from './TextField';
 
 interface Props {
   readonly title: string;

@@ -1,0 +1,66 @@
+import type { PhaseKind, PhaseLength } from './pattern';
+
+/** A phase of a ready-made pattern; `action` names what the belly does where that is the point of it. */
+export interface PresetPhase extends PhaseLength {
+  readonly action: string;
+}
+
+export interface PatternPreset {
+  readonly id: PresetId;
+  readonly phases: readonly PresetPhase[];
+}
+
+export const PRESET_IDS = [
+  'one-breath',
+  'even',
+  'longer-out',
+  'four-six',
+  'rest-after-in',
+  'slow-in-quick-out',
+  'quick-in-slow-out',
+  'four-breaths',
+  'natural-belly',
+  'reversed-belly',
+] as const;
+export type PresetId = (typeof PRESET_IDS)[number];
+
+const phase = (kind: PhaseKind, part: Partial<PresetPhase> = {}): PresetPhase => ({
+  kind,
+  share: null,
+  seconds: null,
+  action: '',
+  ...part,
+});
+const shares = (inward: number, outward: number): PresetPhase[] => [
+  phase('in', { share: inward }),
+  phase('out', { share: outward }),
+];
+
+/** Patterns of one round to start from. Common practice, no published source. */
+export const PRESETS: readonly PatternPreset[] = [
+  { id: 'one-breath', phases: [phase('in'), phase('out')] },
+  { id: 'even', phases: shares(0.5, 0.5) },
+  { id: 'longer-out', phases: shares(0.4, 0.6) },
+  { id: 'four-six', phases: [phase('in', { seconds: 4 }), phase('out', { seconds: 6 })] },
+  { id: 'rest-after-in', phases: [phase('in'), phase('rest', { seconds: 1.5 }), phase('out')] },
+  { id: 'slow-in-quick-out', phases: shares(0.65, 0.35) },
+  { id: 'quick-in-slow-out', phases: shares(0.35, 0.65) },
+  {
+    id: 'four-breaths',
+    phases: [
+      phase('in'),
+      phase('out'),
+      phase('in'),
+      phase('out', { share: 0.9 }),
+      phase('in'),
+      phase('out'),
+      phase('in'),
+      phase('out'),
+    ],
+  },
+  { id: 'natural-belly', phases: [phase('in', { action: 'belly widens' }), phase('out', { action: 'belly softens' })] },
+  {
+    id: 'reversed-belly',
+    phases: [phase('in', { action: 'belly draws in' }), phase('out', { action: 'belly lets go' })],
+  },
+];

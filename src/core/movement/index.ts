@@ -1,0 +1,16 @@
+export * from './model';
+export { MOVEMENT_LIMITS } from './limits';
+export { copyContent, makeContent, makeLibraryMovement, makePhase, spokenLines } from './make';
+export { CONTENT_FIELDS, contentOf, readMovement, readMovementText } from './read';
+export { checkContent } from './relations';
+export { contentFields, spokenLineSchema } from './schema';
+export {
+  addPhase,
+  joinPhases,
+  lengthenPhase,
+  moveBorder,
+  movePhase,
+  presetPattern,
+  removePhase,
+  splitPhase,
+} from './pattern-edits';

@@ -1,0 +1,22 @@
+/** The door's limits on a movement; a class plan has the same for its own copies. */
+export const MOVEMENT_LIMITS = {
+  movementBytes: 512 * 1024,
+  titleCharacters: 200,
+  noteCharacters: 2_000,
+  lineCharacters: 2_000,
+  phases: 24,
+  spokenLines: 200,
+  fade: 40,
+  rounds: 200,
+  otherNames: 20,
+  levels: 3,
+  tags: 20,
+  tagCharacters: 40,
+  breathSeconds: { least: 2, most: 40 },
+  phaseSeconds: { least: 0.1, most: 120 },
+  share: { least: 0.02, most: 4 },
+  inShare: { least: 0.1, most: 0.9 },
+  paceMultiplier: { least: 0.2, most: 4 },
+  quietSeconds: { least: 1, most: 3600 },
+  pauseSeconds: { least: 0, most: 300 },
+} as const;

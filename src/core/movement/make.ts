@@ -1,0 +1,69 @@
+import type { NewId } from '@/core/document';
+import type { Movement, MovementContent, Phase, SpokenLine } from './model';
+import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './model';
+
+export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
+  const breath = { in: 'In.', out: 'Out.', rest: '', free: '' }[part.kind];
+  const share = part.kind === 'rest' || part.kind === 'free' ? 0.1 : null;
+  return { id: newId(), share, seconds: null, action: '', full: breath, short: breath, breath, ...part };
+}
+
+/** Spoken lines from texts, or from texts with the pause that follows (1.5 s when unset). */
+export function spokenLines(newId: NewId, texts: readonly (string | readonly [string, number])[]): SpokenLine[] {
+  return texts.map((entry) => {
+    const [text, pauseSeconds] = typeof entry === 'string' ? [entry, 1.5] : entry;
+    return { id: newId(), text, pauseSeconds };
+  });
+}
+
+/** A movement of one breath, with the commonest numbers (three rounds; common practice, no published source). */
+export function makeContent(newId: NewId, name: string, part: Partial<MovementContent> = {}): MovementContent {
+  const preferred = part.preferredSeconds ?? 60;
+  return {
+    name,
+    traditionalName: '',
+    otherNames: [],
+    stanceStart: null,
+    stanceEnd: null,
+    sides: 'none',
+    startSide: 'left',
+    pattern: [makePhase(newId, { kind: 'in' }), makePhase(newId, { kind: 'out' })],
+    lead: 'breath',
+    preferredRounds: 3,
+    leastRounds: 2,
+    mostRounds: 9,
+    multiple: 1,
+    preferredSeconds: preferred,
+    leastSeconds: Math.round(preferred / 2),
+    mostSeconds: preferred * 2,
+    paceMultiplier: 1,
+    inShare: null,
+    teach: [],
+    fade: ['full', 'short', 'breath'],
+    lastRoundLine: 'Last one.',
+    sideChangeLine: 'And the other side.',
+    sideChangeSeconds: 4,
+    levels: [],
+    cautions: [],
+    seated: '',
+    priority: 'middle',
+    ...part,
+  };
+}
+
+/** A library entry. */
+export function makeLibraryMovement(
+  content: MovementContent,
+  part: Partial<Pick<Movement, 'roles' | 'tags'>> = {},
+): Movement {
+  return { format: MOVEMENT_FORMAT, version: MOVEMENT_VERSION, ...content, roles: ['main'], tags: [], ...part };
+}
+
+/** The same content with new ids for its phases and lines. */
+export function copyContent<Content extends MovementContent>(newId: NewId, content: Content): Content {
+  return {
+    ...content,
+    pattern: content.pattern.map((phase) => ({ ...phase, id: newId() })),
+    teach: content.teach.map((line) => ({ ...line, id: newId() })),
+  };
+}

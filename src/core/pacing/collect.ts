@@ -1,0 +1,195 @@
+import {
+  companionsOf,
+  countMilliseconds,
+  mayLeaveOut,
+  ownMilliseconds,
+  ownWordsMilliseconds,
+  plainTalkMilliseconds,
+  quietMilliseconds,
+  quietWordsMilliseconds,
+  sideChangeMilliseconds,
+  stepsInOrder,
+  talkMilliseconds,
+  teachMilliseconds,
+  transitionMilliseconds,
+  type ClassPlan,
+  type MovementStep,
+  type PlanVoice,
+  type Step,
+  type StepPace,
+} from '@/core/plan';
+import { toMilliseconds, type Milliseconds } from '@/core/units';
+import { leaveOutCost, quietCostPerMillisecond, roundsCost, talkCostPerMillisecond, type Weights } from './cost';
+import type { ElasticItem, Item, ItemKind } from './model';
+
+/** The steps of a plan as the fit sees them. */
+export interface Collected {
+  readonly fixed: Milliseconds;
+  readonly items: readonly Item[];
+  readonly elastic: readonly ElasticItem[];
+  /** Steps that are not there whatever is chosen: left out and pinned, or going with one that is. */
+  readonly absent: ReadonlySet<string>;
+  /** Movements that a change of breath touches. */
+  readonly movements: number;
+}
+
+/** What one step takes while it is there, apart from counted rounds. */
+interface Parts {
+  readonly fixed: Milliseconds;
+  readonly elastic: readonly ElasticItem[];
+}
+
+/** Sorts the steps of a plan into what is fixed, what has choices and what stretches. */
+export function collectUnits(
+  plan: ClassPlan,
+  paces: ReadonlyMap<string, StepPace>,
+  tenths: readonly number[],
+  weights: Weights,
+  held: ReadonlySet<string>,
+): Collected {
+  const companions = companionsOf(plan);
+  const following = new Set([...companions.values()].flat().map((step) => step.id));
+  const items: Item[] = [];
+  const elastic: ElasticItem[] = [];
+  const absent = new Set<string>();
+  let fixed = 0;
+  let movements = 0;
+  const orders = new Map(stepsInOrder(plan).map(({ step }, index) => [step.id, index]));
+  const partsOf = (step: Step): Parts => {
+    return partsOfStep(step, plan.voice, orders.get(step.id) ?? 0, weights, step.pinned || held.has(step.id));
+  };
+  for (const { step, section } of stepsInOrder(plan)) {
+    const stays = step.pinned || held.has(step.id);
+    const pace = paces.get(step.id);
+    const counted = step.kind === 'movement' && step.lead !== 'own';
+    if (counted) movements++;
+    if (following.has(step.id)) continue;
+    const members = [step, ...(companions.get(step.id) ?? [])];
+    if (stays && step.leftOut) {
+      for (const member of members) absent.add(member.id);
+      continue;
+    }
+    const parts = members.map(partsOf);
+    const base = parts.reduce((total, part) => total + part.fixed, 0);
+    const stretching = parts.flatMap((part) => part.elastic);
+    const outCost = stays || !mayLeaveOut(step, section.role) ? null : leaveOutCost(step.priority, weights);
+    if (!counted && outCost === null) {
+      fixed += base;
+      elastic.push(...stretching);
+      continue;
+    }
+    items.push({
+      stepId: step.id,
+      kind: counted ? kindOf(step, stays, weights) : { what: 'presence' },
+      members: members.map((member) => member.id),
+      base: base + stretching.reduce((total, item) => total + item.preferred, 0),
+      elastic: stretching,
+      outCost,
+      unitMilliseconds: counted && pace ? unitTable(step, pace, tenths) : NO_UNITS,
+    });
+  }
+  return { fixed, items, elastic: elastic.sort(byOrder), absent, movements };
+}
+
+const NO_UNITS = new Float64Array(0);
+
+interface UnitTable {
+  readonly key: string;
+  readonly milliseconds: Float64Array;
+}
+
+/** Steps never change in place, so the lengths of a step's rounds are worked out once for the same breaths. */
+const unitTables = new WeakMap<MovementStep, UnitTable>();
+
+/** One count of a movement's rounds at each breath length. */
+function unitTable(step: MovementStep, pace: StepPace, tenths: readonly number[]): Float64Array {
+  const key = `${pace.multiplier} ${pace.inShare} ${tenths[0]} ${tenths[tenths.length - 1]} ${tenths.length}`;
+  const known = unitTables.get(step);
+  if (known?.key === key) return known.milliseconds;
+  const milliseconds = Float64Array.from(tenths, (length) => countMilliseconds(step, pace, length / 10));
+  unitTables.set(step, { key, milliseconds });
+  return milliseconds;
+}
+
+export function byOrder(a: ElasticItem, b: ElasticItem): number {
+  return a.order - b.order;
+}
+
+function kindOf(step: MovementStep, stays: boolean, weights: Weights): ItemKind {
+  if (step.lead === 'clock') {
+    return {
+      what: 'clock',
+      multiple: step.multiple,
+      least: toMilliseconds(step.leastSeconds),
+      preferred: toMilliseconds(step.preferredSeconds),
+      most: toMilliseconds(step.mostSeconds),
+      pinnedTo: stays ? toMilliseconds(step.seconds) : null,
+    };
+  }
+  const rounds = stays ? [step.rounds] : allowedRounds(step);
+  const costs = rounds.map((count) => (stays ? 0 : roundsCost(count, step.preferredRounds, weights)));
+  return { what: 'rounds', rounds, costs };
+}
+
+/** Rounds a movement may take: its bounds in its multiple, or its own count alone when pinned or none is left. */
+export function allowedRounds(step: MovementStep): number[] {
+  const found: number[] = [];
+  if (!step.pinned) {
+    const first = Math.ceil(step.leastRounds / step.multiple) * step.multiple;
+    for (let rounds = first; rounds <= step.mostRounds; rounds += step.multiple) found.push(rounds);
+  }
+  return found.length > 0 ? found : [step.rounds];
+}
+
+function partsOfStep(step: Step, voice: PlanVoice, order: number, weights: Weights, stays: boolean): Parts {
+  if (step.kind === 'transition') return { fixed: transitionMilliseconds(step, voice), elastic: [] };
+  if (step.kind === 'talk') {
+    const plain = plainTalkMilliseconds(step, voice);
+    const rigid = step.leastTempo === step.tempo && step.mostTempo === step.tempo;
+    if (stays || plain === 0 || rigid) return { fixed: talkMilliseconds(step, voice), elastic: [] };
+    const bounds = { least: Math.ceil(plain * step.leastTempo), most: Math.floor(plain * step.mostTempo) };
+    const costPerMillisecond = talkCostPerMillisecond(plain, weights);
+    return { fixed: 0, elastic: [elasticOf(step.id, 'talk', order, bounds, plain, costPerMillisecond)] };
+  }
+  if (step.kind === 'quiet') {
+    if (stays) return { fixed: quietMilliseconds(step, voice), elastic: [] };
+    return { fixed: 0, elastic: [stretching(step, 'quiet', order, quietWordsMilliseconds(step, voice), weights)] };
+  }
+  const around = teachMilliseconds(step, voice) + sideChangeMilliseconds(step, voice);
+  if (step.lead !== 'own') return { fixed: around, elastic: [] };
+  if (stays) return { fixed: around + ownMilliseconds(step, voice), elastic: [] };
+  return { fixed: around, elastic: [stretching(step, 'own', order, ownWordsMilliseconds(step, voice), weights)] };
+}
+
+interface Timed {
+  readonly id: string;
+  readonly leastSeconds: number;
+  readonly preferredSeconds: number;
+  readonly mostSeconds: number;
+}
+
+function stretching(step: Timed, kind: 'quiet' | 'own', order: number, words: number, weights: Weights): ElasticItem {
+  const bounds = {
+    least: Math.max(words, toMilliseconds(step.leastSeconds)),
+    most: Math.max(words, toMilliseconds(step.mostSeconds)),
+  };
+  const preferred = clamped(toMilliseconds(step.preferredSeconds), bounds);
+  return elasticOf(step.id, kind, order, bounds, preferred, quietCostPerMillisecond(preferred, weights));
+}
+
+function elasticOf(
+  stepId: string,
+  kind: ElasticItem['kind'],
+  order: number,
+  bounds: { readonly least: number; readonly most: number },
+  preferred: number,
+  costPerMillisecond: number,
+): ElasticItem {
+  const least = bounds.least;
+  const most = Math.max(least, bounds.most);
+  return { stepId, kind, order, least, preferred: clamped(preferred, { least, most }), most, costPerMillisecond };
+}
+
+function clamped(value: number, bounds: { readonly least: number; readonly most: number }): number {
+  return Math.min(Math.max(bounds.least, bounds.most), Math.max(bounds.least, value));
+}

@@ -1,0 +1,115 @@
+import { LIMITS, stepsInOrder, type ClassPlan, type Edit, type Step } from '@/core/plan';
+import { allowedRounds } from './collect';
+
+/** A bound that could give way, as far as a person would accept. */
+export interface Slack {
+  readonly what: 'breath' | 'rounds' | 'time' | 'tempo' | 'pin';
+  /** `null` for the breath of the whole class. */
+  readonly stepId: string | null;
+  /** The bound now and as far as it may go (rounds, seconds, or tempo); 0 where a pin is taken out. */
+  readonly from: number;
+  readonly to: number;
+  /** The values it may take from the nearest on; `to` is the last of them. Empty for a pin. */
+  readonly values: readonly number[];
+  readonly editTo: (plan: ClassPlan, to: number) => Edit;
+}
+
+/** What a person would still accept, beyond which nothing is proposed. Common practice, no published source. */
+const ACCEPTABLE = {
+  leastBreath: 4,
+  mostBreath: 20,
+  leastRounds: 1,
+  mostRounds: 18,
+  leastTime: 10,
+  mostTime: 600,
+  leastTempo: 0.85,
+  mostTempo: 1.25,
+};
+
+/** Every bound that could give way to make a class shorter (`tooLong`) or longer. */
+export function slackOf(plan: ClassPlan, tooLong: boolean): Slack[] {
+  const steps = stepsInOrder(plan).flatMap(({ step }) => slackOfStep(step, tooLong));
+  const breath = slackOfBreath(plan, tooLong);
+  return breath ? [breath, ...steps] : steps;
+}
+
+function slackOfBreath(plan: ClassPlan, tooLong: boolean): Slack | null {
+  const { pace } = plan;
+  const setPace =
+    (change: (to: number) => object) =>
+    (now: ClassPlan, to: number): Edit => ({
+      kind: 'set-plan',
+      field: 'pace',
+      value: { ...now.pace, ...change(to) },
+    });
+  if (pace.pinned) {
+    return { what: 'pin', stepId: null, from: 0, to: 0, values: [], editTo: setPace(() => ({ pinned: false })) };
+  }
+  const field = tooLong ? 'leastBreathSeconds' : 'mostBreathSeconds';
+  const values = between(pace[field], tooLong ? ACCEPTABLE.leastBreath : ACCEPTABLE.mostBreath, 0.1);
+  const editTo = setPace((to) => ({ [field]: to }));
+  return bound('breath', null, pace[field], values, editTo);
+}
+
+function slackOfStep(step: Step, tooLong: boolean): Slack[] {
+  if (step.pinned) {
+    if (step.kind === 'transition') return [];
+    const editTo = (): Edit => ({ kind: 'set-step', stepId: step.id, field: 'pinned', value: false });
+    return [{ what: 'pin', stepId: step.id, from: 0, to: 0, values: [], editTo }];
+  }
+  const setting = (what: Slack['what'], field: string, now: number, values: readonly number[]): Slack[] => {
+    const editTo = (_: ClassPlan, to: number): Edit => ({ kind: 'set-step', stepId: step.id, field, value: to });
+    const found = bound(what, step.id, now, values, editTo);
+    return found ? [found] : [];
+  };
+  if (step.kind === 'movement' && step.lead === 'breath') {
+    const allowed = allowedRounds(step);
+    const now = tooLong ? allowed[0] : allowed[allowed.length - 1];
+    const end = tooLong ? ACCEPTABLE.leastRounds : Math.min(LIMITS.rounds, ACCEPTABLE.mostRounds);
+    const field = tooLong ? 'leastRounds' : 'mostRounds';
+    return setting('rounds', field, step[field], between(now, end, step.multiple));
+  }
+  if (step.kind === 'talk') {
+    const field = tooLong ? 'leastTempo' : 'mostTempo';
+    return setting(
+      'tempo',
+      field,
+      step[field],
+      between(step[field], tooLong ? ACCEPTABLE.leastTempo : ACCEPTABLE.mostTempo, 0.05),
+    );
+  }
+  if (step.kind === 'movement' || step.kind === 'quiet') {
+    const field = tooLong ? 'leastSeconds' : 'mostSeconds';
+    return setting(
+      'time',
+      field,
+      step[field],
+      between(step[field], tooLong ? ACCEPTABLE.leastTime : ACCEPTABLE.mostTime, 5),
+    );
+  }
+  return [];
+}
+
+function bound(
+  what: Slack['what'],
+  stepId: string | null,
+  from: number,
+  values: readonly number[],
+  editTo: Slack['editTo'],
+): Slack | null {
+  const to = values.at(-1);
+  return to === undefined ? null : { what, stepId, from, to, values, editTo };
+}
+
+/** Values from `now` (left out) towards `end` (kept in, where a step lands on it or passes it) by `step`. */
+function between(now: number, end: number, step: number): number[] {
+  const direction = Math.sign(end - now);
+  const found: number[] = [];
+  if (direction === 0) return found;
+  for (let count = 1; ; count++) {
+    const value = Math.round((now + direction * step * count) * 1000) / 1000;
+    if ((end - value) * direction < -1e-9) break;
+    found.push(value);
+  }
+  return found;
+}

@@ -1,0 +1,59 @@
+import type { SectionRole } from '@/core/movement';
+import type { Edit } from './edit';
+import { stepsInOrder, type ClassPlan, type Step } from './model';
+
+/** Sections whose steps are never left out: people arrive and are brought to a close whatever the length. */
+const KEPT_ROLES: ReadonlySet<SectionRole> = new Set(['arrival', 'closing']);
+
+/** Whether a fit may leave a step out by itself: its priority allows it, and it is no arrival, caution or closing. */
+export function mayLeaveOut(step: Step, role: SectionRole): boolean {
+  if (KEPT_ROLES.has(role) || step.priority === 'always') return false;
+  return !(step.kind === 'talk' && step.caution);
+}
+
+/**
+ * The steps that are left out together with each leading step, by its id: the talks, quiets and transitions that go
+ * with it, in the order of the class. A pinned one and a spoken caution stand alone.
+ */
+export function companionsOf(plan: ClassPlan): ReadonlyMap<string, readonly Step[]> {
+  const steps = stepsInOrder(plan);
+  const found = new Map<string, Step[]>();
+  steps.forEach(({ step, section }, index) => {
+    if (!accompanies(step) || KEPT_ROLES.has(section.role)) return;
+    let at = index;
+    const direction = directionOf(step);
+    while (steps[at] && accompanies(steps[at].step) && directionOf(steps[at].step) === direction) at += direction;
+    const leader = steps[at]?.step;
+    if (!leader || accompanies(leader)) return;
+    found.set(leader.id, [...(found.get(leader.id) ?? []), step]);
+  });
+  return found;
+}
+
+function accompanies(step: Step): boolean {
+  if (step.kind === 'movement' || step.goesWith === 'none' || step.pinned) return false;
+  return !(step.kind === 'talk' && step.caution);
+}
+
+function directionOf(step: Step): -1 | 1 {
+  return step.kind !== 'movement' && step.goesWith === 'previous' ? -1 : 1;
+}
+
+/** The edit that leaves a step out by hand, with what goes with it, and pins that; or brings all of it back. */
+export function leaveOutEdit(plan: ClassPlan, stepId: string, out: boolean): Edit {
+  const together = companionsOf(plan).get(stepId) ?? [];
+  const set = (id: string, field: 'leftOut' | 'pinned', value: boolean): Edit => ({
+    kind: 'set-step',
+    stepId: id,
+    field,
+    value,
+  });
+  return {
+    kind: 'together',
+    edits: [
+      set(stepId, 'leftOut', out),
+      set(stepId, 'pinned', out),
+      ...together.map((step) => set(step.id, 'leftOut', out)),
+    ],
+  };
+}

@@ -1,0 +1,85 @@
+import { MOVEMENT_LIMITS as LIMITS, type Phase } from '@/core/movement';
+import { Choice } from '@/ui/parts/Choice';
+import { NumberField } from '@/ui/parts/NumberField';
+import { TextField } from '@/ui/parts/TextField';
+
+interface Props {
+  readonly phase: Phase;
+  readonly place: number;
+  readonly seconds: number;
+  readonly breathSeconds: number;
+  readonly onChange: (part: Partial<Phase>) => void;
+}
+
+/** One phase of a round: how long it is, what is done, and what is said in each form. */
+export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: Props) {
+  const how = phase.seconds !== null ? 'seconds' : phase.share !== null ? 'share' : 'class';
+  const canFollowClass = phase.kind === 'in' || phase.kind === 'out';
+  const lengths = [
+    ...(canFollowClass ? [{ value: 'class' as const, label: 'class’s share' }] : []),
+    { value: 'share' as const, label: 'own share' },
+    { value: 'seconds' as const, label: 'own seconds' },
+  ];
+  return (
+    <div className="border-base-300 mt-2 border-t pt-1">
+      <div className="flex items-center justify-between gap-1">
+        <span className="font-semibold">
+          {place} · {phase.kind}
+        </span>
+        <Choice
+          label={`Length of phase ${place}`}
+          hideLabel
+          value={how}
+          options={lengths}
+          onChange={(value) =>
+            onChange({
+              share: value === 'share' ? Math.max(LIMITS.share.least, round(seconds / breathSeconds, 100)) : null,
+              seconds: value === 'seconds' ? Math.max(LIMITS.phaseSeconds.least, round(seconds, 10)) : null,
+            })
+          }
+        />
+      </div>
+      {how === 'share' && (
+        <NumberField
+          label="Share of a breath"
+          unit="%"
+          value={Math.round((phase.share ?? 0) * 100)}
+          least={LIMITS.share.least * 100}
+          most={LIMITS.share.most * 100}
+          onChange={(value) => onChange({ share: value / 100 })}
+        />
+      )}
+      {how === 'seconds' && (
+        <NumberField
+          label="Seconds"
+          unit="s"
+          digits={1}
+          step={0.1}
+          value={phase.seconds ?? 0}
+          {...LIMITS.phaseSeconds}
+          onChange={(value) => onChange({ seconds: value })}
+        />
+      )}
+      <TextField
+        label="Action"
+        value={phase.action}
+        most={LIMITS.titleCharacters}
+        onChange={(action) => onChange({ action })}
+      />
+      {(['full', 'short', 'breath'] as const).map((form) => (
+        <TextField
+          key={form}
+          label={`Said, ${form}`}
+          spoken
+          value={phase[form]}
+          most={LIMITS.lineCharacters}
+          onChange={(text) => onChange({ [form]: text })}
+        />
+      ))}
+    </div>
+  );
+}
+
+function round(value: number, parts: number): number {
+  return Math.round(value * parts) / parts;
+}

@@ -1,0 +1,142 @@
+import { LONG_REST, SLOW_BREATHING, type PatternNote, type PresetId } from '@/core/breath';
+import type { Caution, Lead, MovementContent, Priority, SectionRole, SidePlan, Stance } from '@/core/movement';
+
+/** Words for the values that a movement can take. */
+
+export const STANCE_WORDS: Readonly<Record<Stance, string>> = {
+  'feet-together': 'feet together',
+  'hip-width': 'hip width',
+  wide: 'wide',
+  'left-forward': 'left foot forward',
+  'right-forward': 'right foot forward',
+  'one-leg': 'one leg',
+  seated: 'seated',
+  lying: 'lying',
+};
+
+export const SIDE_PLAN_WORDS: Readonly<Record<SidePlan, string>> = {
+  none: 'both together',
+  alternate: 'alternating',
+  'in-turn': 'one, then the other',
+  'each-way': 'each way (circles)',
+};
+
+export const LEAD_WORDS: Readonly<Record<Lead, string>> = {
+  breath: 'the breath (rounds)',
+  clock: 'the clock (a time)',
+  own: 'their own pace',
+};
+
+export const PRIORITY_WORDS: Readonly<Record<Priority, string>> = {
+  always: 'always kept',
+  high: 'left out last',
+  middle: 'left out next',
+  low: 'left out first',
+};
+
+export const ROLE_WORDS: Readonly<Record<SectionRole, string>> = {
+  welcome: 'welcome',
+  arrival: 'arrival',
+  loosening: 'loosening',
+  main: 'main set',
+  settling: 'settling',
+  closing: 'closing',
+};
+
+/** The table of cautions: what is in the movement, and the usual words. They remind, and defer to licensed care. */
+export const CAUTION_WORDS: Readonly<Record<Caution, { readonly name: string; readonly says: string }>> = {
+  'forward-bend': {
+    name: 'forward bend',
+    says: 'Not for those told to avoid it with osteoporosis or osteopenia; easy with a sore lower back; hinge at the hips, knees bent; a small lean is enough.',
+  },
+  'head-low': {
+    name: 'head below the waist',
+    says: 'Not with high blood pressure, glaucoma or dizziness; come up slowly, head last.',
+  },
+  balance: { name: 'balance on one leg', says: 'A wall or a chair at hand; toes may stay down; eyes open.' },
+  'deep-squat': {
+    name: 'deep squat or wide stance',
+    says: 'Knees over the toes, higher is fine; sore knees stay up.',
+  },
+  'arms-high': {
+    name: 'arms overhead or behind',
+    says: 'Smaller if the shoulders hurt; not so far back that the chest tightens.',
+  },
+  neck: {
+    name: 'neck circles or tilts',
+    says: 'Slow, small, no forcing; the forward half only if the neck is sore.',
+  },
+  twist: { name: 'twist', says: 'Turn from the waist, knees stay over the feet.' },
+  'breath-held': {
+    name: 'breath held, forced or fast',
+    says: 'Stop and breathe naturally if light-headed; not when pregnant, nor with heart or lung trouble or high blood pressure.',
+  },
+  'reversed-breath': { name: 'reversed breathing', says: 'For those who have learned it; otherwise natural.' },
+  tapping: {
+    name: 'tapping the belly or lower back',
+    says: 'Light; not when pregnant or menstruating, nor over a wound, implant or recent operation.',
+  },
+  shaking: {
+    name: 'shaking, bouncing, heels dropped',
+    says: 'Gently; not with recent joint surgery; seated version.',
+  },
+  'eyes-closed': { name: 'eyes closed', says: 'They stay open if unsteady.' },
+  'standing-long': { name: 'standing long', says: 'Anything may be done seated.' },
+};
+
+export const PRESET_WORDS: Readonly<Record<PresetId, string>> = {
+  'one-breath': 'One breath, the class’s ratio',
+  even: 'Even',
+  'longer-out': 'Longer out',
+  'four-six': '4 s in, 6 s out',
+  'rest-after-in': 'A rest after in',
+  'slow-in-quick-out': 'Slow in, quick out',
+  'quick-in-slow-out': 'Quick in, slow out',
+  'four-breaths': 'Four breaths, a long out in the middle',
+  'natural-belly': 'Natural belly',
+  'reversed-belly': 'Reversed belly',
+};
+
+/** A remark on a breath pattern, with where its threshold comes from. */
+export function patternNoteWords(note: PatternNote): string {
+  if (note.code === 'long-rest') {
+    return `The rest in phase ${note.index + 1} lasts ${note.seconds.toFixed(1)} s. Rests are usually no longer than ${LONG_REST} s (common practice, no published source); leave everyone free to breathe on.`;
+  }
+  const per = `${note.perMinute.toFixed(1)} breaths a minute`;
+  const range = `${SLOW_BREATHING.least} to ${SLOW_BREATHING.most} a minute (Russo, Santarelli and O’Rourke 2017, Breathe 13:298–309)`;
+  if (note.code === 'slower-than-slow')
+    return `${per} is below what is called slow breathing, ${range}. Offer an extra breath in the middle.`;
+  if (note.code === 'quicker-than-slow') return `${per} is above what is called slow breathing, ${range}.`;
+  return `${per} is above an adult’s resting breath, 12 to 20 a minute (Royal College of Physicians, NEWS2, 2017). Stop and breathe naturally if light-headed.`;
+}
+
+/** What each field of a movement is called. */
+export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
+  name: 'name',
+  traditionalName: 'traditional name',
+  otherNames: 'other names',
+  stanceStart: 'stance at the start',
+  stanceEnd: 'stance at the end',
+  sides: 'sides',
+  startSide: 'side it starts on',
+  pattern: 'breath pattern and its lines',
+  lead: 'what leads',
+  preferredRounds: 'rounds asked for',
+  leastRounds: 'least rounds',
+  mostRounds: 'most rounds',
+  multiple: 'multiple of rounds',
+  preferredSeconds: 'time asked for',
+  leastSeconds: 'least time',
+  mostSeconds: 'most time',
+  paceMultiplier: 'breath beside the class’s',
+  inShare: 'share that goes in',
+  teach: 'what is taught first',
+  fade: 'how the words thin out',
+  lastRoundLine: 'last-round line',
+  sideChangeLine: 'change-of-side line',
+  sideChangeSeconds: 'length of the change',
+  levels: 'levels',
+  cautions: 'cautions',
+  seated: 'seated version',
+  priority: 'priority for short lengths',
+};

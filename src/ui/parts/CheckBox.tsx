@@ -1,0 +1,21 @@
+interface Props {
+  readonly label: string;
+  readonly checked: boolean;
+  readonly title?: string;
+  readonly onChange: (checked: boolean) => void;
+}
+
+/** Yes or no. */
+export function CheckBox({ label, checked, title, onChange }: Props) {
+  return (
+    <label className="flex min-h-8 cursor-pointer items-center justify-between gap-2" title={title}>
+      {label}
+      <input
+        type="checkbox"
+        className="checkbox checkbox-sm"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+    </label>
+  );
+}
