@@ -11,6 +11,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import type { Evidence } from '@/core/align';
+import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';
 
@@ -28,6 +29,36 @@ const studioId = () =>
     .notNull()
     .references(() => studios.id, { onDelete: 'cascade' });
 
+/** Classes in an order; a new one of it starts from the last. */
+export const series = pgTable(
+  'series',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    studioId: studioId(),
+    title: text().notNull(),
+    createdAt: at(),
+    removedAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [index('series_shelf').on(table.studioId, table.removedAt, table.createdAt)],
+);
+
+/** An entry of the movement library; the summary is what lists and searches show of the document. */
+export const movements = pgTable(
+  'movements',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    studioId: studioId(),
+    name: text().notNull(),
+    summary: jsonb().$type<MovementSummary>().notNull(),
+    document: jsonb().$type<Movement>().notNull(),
+    revision: integer().notNull().default(1),
+    createdAt: at(),
+    updatedAt: at(),
+    archivedAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [index('movements_by_name').on(table.studioId, table.name)],
+);
+
 /** A class as it stands now; the columns beside the plan are copies to search and list by. */
 export const classes = pgTable(
   'classes',
@@ -42,8 +73,14 @@ export const classes = pgTable(
     createdAt: at(),
     updatedAt: at(),
     removedAt: timestamp({ withTimezone: true }),
+    seriesId: uuid().references(() => series.id, { onDelete: 'set null' }),
+    /** Place in its series, from 1. */
+    seriesOrder: integer(),
   },
-  (table) => [index('classes_shelf').on(table.studioId, table.removedAt, table.createdAt)],
+  (table) => [
+    index('classes_of_series').on(table.seriesId, table.seriesOrder),
+    index('classes_shelf').on(table.studioId, table.removedAt, table.createdAt),
+  ],
 );
 
 /** Every save, kept. */

@@ -1,5 +1,6 @@
-import { makePhase, spokenLines } from '@/core/movement';
-import { makeMovement, makeQuiet, makeSection, makeTalk, makeTransition } from '@/core/plan';
+import { makePhase } from '@/core/movement';
+import { makeQuiet, makeSection, makeTalk, makeTransition } from '@/core/plan';
+import { eightSections } from '@/templates';
 import * as movements from './movements';
 import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline';
 
@@ -264,26 +265,6 @@ function thursdayLive(): DemoClass {
  * seven; about twelve minutes (Chinese Health Qigong Association, Ba Duan Jin, 2007, from memory).
  */
 function eightSectionSet(): DemoClass {
-  const postures: readonly { name: string; sided: boolean; times: number; line: string }[] = [
-    { name: 'Both hands hold up the heavens', sided: false, times: 6, line: 'The hands meet and press up.' },
-    { name: 'Drawing the bow on both sides', sided: true, times: 3, line: 'Draw the bow to the {side}.' },
-    {
-      name: 'Raising one hand, then the other',
-      sided: true,
-      times: 3,
-      line: 'The {side} hand lifts, the other presses down.',
-    },
-    { name: 'Looking back', sided: true, times: 3, line: 'Look back over the {side} shoulder.' },
-    { name: 'Swaying the head and tail', sided: true, times: 3, line: 'Sway to the {side}, low and easy.' },
-    {
-      name: 'Hands down the back and legs',
-      sided: false,
-      times: 6,
-      line: 'Slide the hands down the legs, no further than is easy.',
-    },
-    { name: 'Clenching the fists', sided: true, times: 3, line: 'The {side} fist goes out, slowly.' },
-    { name: 'Heels rise and drop', sided: false, times: 7, line: 'Rise on the toes.' },
-  ];
   return demoClass({
     name: 'eight-section-set',
     title: 'Eight-Section Set',
@@ -297,27 +278,7 @@ function eightSectionSet(): DemoClass {
         makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]]),
       ]),
       {
-        ...makeSection(
-          newId,
-          'main',
-          postures.map(({ name, sided, times, line }) =>
-            makeMovement(newId, name, {
-              traditionalName: name,
-              sides: sided ? 'alternate' : 'none',
-              rounds: times,
-              preferredRounds: times,
-              leastRounds: times,
-              mostRounds: times,
-              pinned: true,
-              teach: spokenLines(newId, [[`${name}.`, 2]]),
-              fade: ['full', 'short', 'silent'],
-              pattern: [
-                makePhase(newId, { kind: 'in', action: 'open', full: line, short: 'In.' }),
-                makePhase(newId, { kind: 'out', action: 'close', full: 'And return.', short: 'Out.' }),
-              ],
-            }),
-          ),
-        ),
+        ...makeSection(newId, 'main', eightSections(newId)),
         title: 'The eight sections',
       },
       makeSection(newId, 'closing', [

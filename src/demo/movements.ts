@@ -24,6 +24,11 @@ function phase(
 
 export const raisingTheLamp: Movement = (newId, part) =>
   makeMovement(newId, 'Raising the lamp', {
+    otherNames: ['Lifting the harbour light'],
+    stanceStart: 'hip-width',
+    stanceEnd: 'hip-width',
+    priority: 'always',
+    seated: 'The same, sitting tall at the front of the seat.',
     traditionalName: 'Raise the arms',
     preferredRounds: 4,
     leastRounds: 2,
@@ -41,6 +46,8 @@ export const raisingTheLamp: Movement = (newId, part) =>
 
 export const coilingTheLine: Movement = (newId, part) =>
   makeMovement(newId, 'Coiling the line', {
+    priority: 'high',
+    seated: 'The same; the ribs rest on the breath.',
     sides: 'each-way',
     preferredRounds: 4,
     leastRounds: 3,
@@ -58,6 +65,7 @@ export const coilingTheLine: Movement = (newId, part) =>
 
 export const tideOverTheSill: Movement = (newId, part) =>
   makeMovement(newId, 'Tide over the sill', {
+    seated: 'The same, elbows free of the chair.',
     traditionalName: 'Opening and closing',
     preferredRounds: 4,
     leastRounds: 3,
@@ -73,6 +81,10 @@ export const tideOverTheSill: Movement = (newId, part) =>
 
 export const turningTheLighthouse: Movement = (newId, part) =>
   makeMovement(newId, 'Turning the lighthouse', {
+    stanceStart: 'hip-width',
+    stanceEnd: 'hip-width',
+    priority: 'high',
+    seated: 'Turn from the ribs; both sitting bones stay down.',
     sides: 'alternate',
     preferredRounds: 3,
     leastRounds: 2,
@@ -89,6 +101,14 @@ export const turningTheLighthouse: Movement = (newId, part) =>
 
 export const heronOnThePiling: Movement = (newId, part) =>
   makeMovement(newId, 'Heron on the piling', {
+    stanceStart: 'feet-together',
+    stanceEnd: 'feet-together',
+    priority: 'low',
+    levels: [
+      { name: 'Small', note: 'Toes stay down, the heel lifts.' },
+      { name: 'Medium', note: 'The foot leaves the floor.' },
+      { name: 'Full', note: 'The knee comes to the height of the hip.' },
+    ],
     traditionalName: 'Standing on one leg',
     sides: 'in-turn',
     preferredRounds: 2,
@@ -111,6 +131,9 @@ export const heronOnThePiling: Movement = (newId, part) =>
 
 export const haulingTheSlowNet: Movement = (newId, part) =>
   makeMovement(newId, 'Hauling the slow net', {
+    stanceStart: 'wide',
+    stanceEnd: 'wide',
+    priority: 'low',
     preferredRounds: 2,
     leastRounds: 1,
     mostRounds: 3,
@@ -131,6 +154,8 @@ export const haulingTheSlowNet: Movement = (newId, part) =>
 
 export const rowingHome: Movement = (newId, part) =>
   makeMovement(newId, 'Rowing home', {
+    stanceStart: 'hip-width',
+    stanceEnd: 'hip-width',
     sides: 'each-way',
     preferredRounds: 3,
     leastRounds: 3,
@@ -147,6 +172,9 @@ export const rowingHome: Movement = (newId, part) =>
 
 export const bellBuoy: Movement = (newId, part) =>
   makeMovement(newId, 'Bell buoy', {
+    otherNames: ['Swell at the mooring'],
+    stanceStart: 'hip-width',
+    stanceEnd: 'hip-width',
     sides: 'alternate',
     preferredRounds: 4,
     leastRounds: 3,
@@ -164,6 +192,11 @@ export const bellBuoy: Movement = (newId, part) =>
 
 export const settingDownTheNets: Movement = (newId, part) =>
   makeMovement(newId, 'Setting down the nets', {
+    levels: [
+      { name: 'Small', note: 'A lean of a hand’s breadth.' },
+      { name: 'Medium', note: 'Hands to the thighs.' },
+      { name: 'Full', note: 'Hands to the shins, knees bent.' },
+    ],
     traditionalName: 'Forward bend',
     preferredRounds: 3,
     leastRounds: 2,
@@ -185,6 +218,7 @@ export const settingDownTheNets: Movement = (newId, part) =>
 
 export const gullsLeavingTheWall: Movement = (newId, part) =>
   makeMovement(newId, 'Gulls leaving the wall', {
+    priority: 'low',
     preferredRounds: 4,
     leastRounds: 3,
     mostRounds: 8,
@@ -200,6 +234,8 @@ export const gullsLeavingTheWall: Movement = (newId, part) =>
 
 export const bankingTheStove: Movement = (newId, part) =>
   makeMovement(newId, 'Banking the stove', {
+    priority: 'always',
+    seated: 'The same, feet flat on the floor.',
     traditionalName: 'Hands to the lower belly',
     preferredRounds: 3,
     leastRounds: 3,

@@ -1,14 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { readCaptions } from '@/core/interchange';
+import { summaryOf } from '@/core/movement';
+import type { ClassPlan, MovementStep } from '@/core/plan';
 import { readTake } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import type { Interval } from '@/core/units';
+import { insertMovement } from '@/db/queries/movements';
 import { insertClass } from '@/db/queries/classes';
 import { insertStudio } from '@/db/queries/studios';
 import { insertTake } from '@/db/queries/takes';
 import type { Database } from '@/db/database';
 import { demoClasses } from './classes';
+import { demoLibrary } from './library';
 import { DEMO_STUDIO } from './outline';
 
 /** What the demo take was made to be: see `scripts/make-demo-take.ts`. */
@@ -35,7 +39,13 @@ function takeFile(ending: '.vtt' | '.truth.json'): string {
 /** Puts the invented studio, its classes and its take into an empty database. */
 export async function seedDemo(db: Database): Promise<void> {
   const studio = await insertStudio(db, DEMO_STUDIO);
-  for (const { name, plan } of demoClasses()) {
+  const sources = new Map<string, NonNullable<MovementStep['source']>>();
+  for (const movement of demoLibrary()) {
+    const { id, revision } = await insertMovement(db, studio.id, { movement, summary: summaryOf(movement) });
+    sources.set(movement.name, { movementId: id, revision });
+  }
+  for (const { name, plan: unlinked } of demoClasses()) {
+    const plan = withSources(unlinked, sources);
     const timeline = expandPlan(plan);
     const stored = await insertClass(db, studio.id, { plan, runtimeSeconds: timeline.runtimeSeconds });
     if (name !== TAKE_OF) continue;
@@ -51,4 +61,15 @@ export async function seedDemo(db: Database): Promise<void> {
       reading: readTake(timeline, evidence),
     });
   }
+}
+
+/** The plan with each movement linked to the library entry of its name. */
+function withSources(plan: ClassPlan, sources: ReadonlyMap<string, NonNullable<MovementStep['source']>>): ClassPlan {
+  const sections = plan.sections.map((section) => ({
+    ...section,
+    steps: section.steps.map((step) =>
+      step.kind === 'movement' ? { ...step, source: sources.get(step.name) ?? null } : step,
+    ),
+  }));
+  return { ...plan, sections };
 }

@@ -8,6 +8,13 @@ export const REFUSALS = {
   'bad-plan': { title: 'The plan cannot be saved', detail: 'The plan has values out of bounds. Nothing was changed.' },
   'bad-reading': { title: 'The reading cannot be saved', detail: 'The reading is not in order. Nothing was changed.' },
   'no-class': { title: 'No such class', detail: 'There is no such class on the shelf. It may have been removed.' },
+  'no-movement': { title: 'No such movement', detail: 'There is no such movement in the library.' },
+  'no-series': { title: 'No such series', detail: 'There is no such series on the shelf. It may have been removed.' },
+  'no-revision': { title: 'No such revision', detail: 'This class has no such saved revision.' },
+  'bad-movement': {
+    title: 'The movement cannot be saved',
+    detail: 'The movement has values out of bounds. Nothing was changed.',
+  },
   'no-take': { title: 'No such take', detail: 'There is no such take. It may have been removed.' },
   'newer-revision': {
     title: 'Saved elsewhere meanwhile',

@@ -14,3 +14,4 @@ export {
   removePhase,
   splitPhase,
 } from './pattern-edits';
+export { differingFields, passes, summaryOf, type MovementFilter, type MovementSummary } from './summary';

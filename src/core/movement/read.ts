@@ -40,8 +40,9 @@ function notOurs(raw: unknown): Issue | null {
 
 /** The content alone of an entry or of a class's copy: the fields that both have, in the same order. */
 export function contentOf(from: MovementContent): MovementContent {
-  const fields = CONTENT_FIELDS.map((field) => [field, from[field]]);
-  return Object.fromEntries(fields);
+  const content: Partial<Record<keyof MovementContent, unknown>> = {};
+  for (const field of CONTENT_FIELDS) content[field] = from[field];
+  return content as MovementContent;
 }
 
 const CONTENT_OF_NOTHING: Readonly<Record<keyof MovementContent, true>> = {

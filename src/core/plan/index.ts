@@ -47,3 +47,4 @@ export {
   transitionMilliseconds,
   type StepPace,
 } from './durations';
+export { fillGapsEdit, stanceGaps, stancesOf, transitionFor, type StanceGap } from './stances';

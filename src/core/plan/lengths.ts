@@ -1,5 +1,6 @@
-import { leaveOutEdit } from './leave-out';
 import { applyEdit } from './edit';
+import { leaveOutEdit } from './leave-out';
+import { LIMITS } from './limits';
 import { stepsInOrder, type ClassPlan, type Length, type LengthPin, type Step } from './model';
 
 /**
@@ -18,7 +19,7 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
   }));
   const plan: ClassPlan = {
     ...source,
-    title: length.name,
+    title: `${source.title.slice(0, LIMITS.titleCharacters - length.name.length - 2)}, ${length.name}`,
     targetSeconds: length.targetSeconds,
     pace: breathSeconds === null ? source.pace : { ...source.pace, breathSeconds, pinned: true },
     keepOnTarget: false,

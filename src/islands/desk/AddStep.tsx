@@ -1,38 +1,121 @@
-import { Plus } from 'lucide-react';
-import { makeStep, type Section, type StepKind } from '@/core/plan';
+import { useCombobox } from 'downshift';
+import { memo, useState } from 'react';
+import type { LibraryEntry } from '@/api/movements';
+import { LIMITS, makeStep, stepOf, type Section, type Step, type StepKind } from '@/core/plan';
+import { findMovements } from '../library/find-movements';
+import { fetchMovement, useLibrary } from './library-context';
 import { useDeskStore } from './use-desk';
 
-const KINDS: readonly { readonly kind: StepKind; readonly label: string }[] = [
-  { kind: 'movement', label: 'Movement' },
-  { kind: 'talk', label: 'Talk' },
-  { kind: 'quiet', label: 'Quiet' },
-  { kind: 'transition', label: 'Transition' },
-];
+type Offer =
+  | { readonly kind: 'library'; readonly key: string; readonly entry: LibraryEntry }
+  | { readonly kind: StepKind; readonly key: string; readonly name: string };
 
-/** Adds a step at the end of a section: one button a kind. */
-export function AddStep({ section }: { readonly section: Section }) {
+const OFFERED_AT_MOST = 8;
+const KIND_WORDS: Readonly<Record<StepKind, string>> = {
+  movement: 'New movement',
+  talk: 'Talk',
+  quiet: 'Quiet',
+  transition: 'Transition',
+};
+const KINDS: readonly StepKind[] = ['movement', 'talk', 'quiet', 'transition'];
+const newId = (): string => crypto.randomUUID();
+
+/** Adds steps at the end of a section: type a name, take it from the library or make it new. */
+export const AddStep = memo(function AddStep({ section }: { readonly section: Section }) {
   const desk = useDeskStore();
+  const library = useLibrary();
+  const [typed, setTyped] = useState('');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const offers = offersFor(library, typed);
+  const insert = (step: Step): void => {
+    const index = desk.getState().plan.sections.find((one) => one.id === section.id)?.steps.length ?? 0;
+    desk.edit({ kind: 'insert-step', sectionId: section.id, index, step });
+    desk.select(step.id);
+  };
+  const take = async (offer: Offer): Promise<void> => {
+    setTrouble(null);
+    if (offer.kind !== 'library') return insert(makeStep(newId, offer.kind, offer.name));
+    const found = await fetchMovement(offer.entry.id);
+    if (!found) return setTrouble('The library does not answer at the moment. Try again, or make it new.');
+    return insert(stepOf(newId, found.movement, { movementId: found.id, revision: found.revision }));
+  };
+  const { isOpen, getLabelProps, getMenuProps, getInputProps, highlightedIndex, getItemProps } = useCombobox<Offer>({
+    id: `add-${section.id}`,
+    items: offers,
+    inputValue: typed,
+    selectedItem: null,
+    defaultHighlightedIndex: 0,
+    itemToString: (offer) => (offer?.kind === 'library' ? offer.entry.summary.name : (offer?.name ?? '')),
+    onInputValueChange: ({ inputValue }) => setTyped(inputValue),
+    stateReducer: (_, { type, changes }) => {
+      const taken =
+        type === useCombobox.stateChangeTypes.ItemClick || type === useCombobox.stateChangeTypes.InputKeyDownEnter;
+      return taken ? { ...changes, inputValue: '' } : changes;
+    },
+    onSelectedItemChange: ({ selectedItem }) => {
+      if (selectedItem) void take(selectedItem);
+    },
+  });
   return (
     <div
-      className="no-print flex flex-wrap items-center gap-1 py-2 pl-14"
+      className="no-print relative flex flex-wrap items-center gap-1 py-2 pl-14"
       role="group"
       aria-label={`Add to ${section.title}`}
     >
-      {KINDS.map(({ kind, label }) => (
-        <button
-          key={kind}
-          type="button"
-          className="btn btn-xs btn-ghost"
-          onClick={() => {
-            const step = makeStep(() => crypto.randomUUID(), kind);
-            desk.edit({ kind: 'insert-step', sectionId: section.id, index: section.steps.length, step });
-            desk.select(step.id);
-          }}
-        >
-          <Plus size={12} aria-hidden />
-          {label}
+      <label className="sr-only" {...getLabelProps()}>
+        Add a step to {section.title}
+      </label>
+      <input
+        className="input input-sm w-64"
+        maxLength={LIMITS.titleCharacters}
+        placeholder="Add a step: type its name"
+        {...getInputProps()}
+      />
+      {KINDS.map((kind) => (
+        <button key={kind} type="button" className="btn btn-xs btn-ghost" onClick={() => insert(makeStep(newId, kind))}>
+          + {kind === 'movement' ? 'Movement' : KIND_WORDS[kind]}
         </button>
       ))}
+      <ul
+        {...getMenuProps()}
+        className={`bg-base-100 border-base-300 absolute left-14 top-11 z-20 w-80 rounded border shadow-lg ${isOpen ? '' : 'hidden'}`}
+      >
+        {isOpen &&
+          offers.map((offer, index) => (
+            <li
+              key={offer.key}
+              className={`min-h-8 cursor-pointer px-3 py-1 ${highlightedIndex === index ? 'bg-secondary' : ''}`}
+              {...getItemProps({ item: offer, index })}
+            >
+              {offer.kind === 'library' ? (
+                <>
+                  {offer.entry.summary.name}{' '}
+                  <span className="quiet-ink text-sm">{offer.entry.summary.traditionalName}</span>
+                </>
+              ) : (
+                <span className="quiet-ink">
+                  {KIND_WORDS[offer.kind]}
+                  {offer.name === '' ? '' : ` “${offer.name}”`}
+                </span>
+              )}
+            </li>
+          ))}
+      </ul>
+      {trouble && (
+        <p role="alert" className="text-error w-full text-sm">
+          {trouble}
+        </p>
+      )}
     </div>
   );
+});
+
+/** Library movements that match what was typed, then the kinds of step by that name. */
+function offersFor(library: readonly LibraryEntry[], typed: string): Offer[] {
+  const name = typed.trim();
+  const found = findMovements(library, name, {}).slice(0, OFFERED_AT_MOST);
+  return [
+    ...found.map((entry): Offer => ({ kind: 'library', key: entry.id, entry })),
+    ...KINDS.map((kind): Offer => ({ kind, key: kind, name })),
+  ];
 }

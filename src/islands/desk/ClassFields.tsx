@@ -1,5 +1,5 @@
 import { breathsPerMinute, closingBreathSeconds } from '@/core/breath';
-import { LIMITS, type PlanField } from '@/core/plan';
+import { fillGapsEdit, LIMITS, stanceGaps, type PlanField } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
@@ -48,6 +48,7 @@ export function ClassFields() {
           onChange={(value) => set('targetSeconds', value)}
         />
       </div>
+      <StanceGaps />
       <h3 className="mt-2 font-semibold">Breath</h3>
       <NumberField
         label="One breath at the opening"
@@ -146,6 +147,26 @@ export function ClassFields() {
         {...LIMITS.leadSeconds}
         onChange={(value) => set('voice', { ...voice, leadSeconds: value })}
       />
+    </div>
+  );
+}
+
+/** Changes of stance without a transition, all at once. */
+function StanceGaps() {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const gaps = stanceGaps(plan);
+  if (gaps.length === 0) return null;
+  return (
+    <div className="bg-secondary my-2 rounded p-2 text-sm">
+      {gaps.length === 1 ? 'One change of stance has' : `${gaps.length} changes of stance have`} no transition.{' '}
+      <button
+        type="button"
+        className="btn btn-xs"
+        onClick={() => desk.edit(fillGapsEdit(() => crypto.randomUUID(), gaps))}
+      >
+        {gaps.length === 1 ? 'Add it' : `Add all ${gaps.length}`}
+      </button>
     </div>
   );
 }

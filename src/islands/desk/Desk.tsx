@@ -1,19 +1,21 @@
-import { Keyboard, Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import type { LibraryEntry } from '@/api/movements';
+import type { ClassPlan } from '@/core/plan';
+import { expandPlan } from '@/core/timeline';
 import { createFitter } from '@/workers/fitter/client';
 import { Guide } from '../guide/Guide';
 import { PublishDialog } from '../publish/PublishDialog';
-import { ConflictDialog } from './ConflictDialog';
+import { DeskHeader } from './DeskHeader';
 import { createDesk } from './desk-store';
 import { FitDialog } from './FitDialog';
 import { keepOnTarget } from './keep-on-target';
 import { Inspector } from './Inspector';
+import { LengthsView } from './lengths/LengthsView';
 import { KeysDialog } from './KeysDialog';
+import { LibraryContext } from './library-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
-import { SaveMark } from './SaveMark';
 import { startSaving, takeUpDraft, type SaveLoop } from './save-loop';
 import { Strip } from './Strip';
 import { DeskContext, FitterContext, useDesk, useDeskStore } from './use-desk';
@@ -23,10 +25,11 @@ interface Props {
   readonly studio: string;
   readonly stored: ClassResponse;
   readonly takes: number;
+  readonly library: readonly LibraryEntry[];
 }
 
 /** The class desk: one class, to be read, changed, fitted, performed and published. */
-export function Desk({ studio, stored, takes }: Props) {
+export function Desk({ studio, stored, takes, library }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
   const loop = useRef<SaveLoop | null>(null);
   const [ready, setReady] = useState(false);
@@ -47,94 +50,86 @@ export function Desk({ studio, stored, takes }: Props) {
   return (
     <DeskContext.Provider value={desk}>
       <FitterContext.Provider value={fitter}>
-        <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+        <LibraryContext.Provider value={library}>
+          <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+        </LibraryContext.Provider>
       </FitterContext.Provider>
     </DeskContext.Provider>
   );
 }
 
-type Over = 'fit' | 'publish' | 'keys' | 'guide' | null;
+type Over = 'fit' | 'keys' | null;
+/** What fills the desk: the strip, the lengths side by side. */
+type View = 'strip' | 'lengths';
+/** A plan that is performed or published: the class itself, or one of its lengths. */
+interface Shown {
+  readonly as: 'guide' | 'publish';
+  readonly plan: ClassPlan;
+}
 
-function DeskView({
-  studio,
-  takes,
-  flush,
-}: {
+interface ViewProps {
   readonly studio: string;
   readonly takes: number;
   readonly flush: () => Promise<boolean>;
-}) {
+}
+
+function DeskView({ studio, takes, flush }: ViewProps) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
-  const timeline = useDesk((state) => state.timeline);
-  const classId = useDesk((state) => state.classId);
   const conflicted = useDesk((state) => state.save.kind === 'conflict');
-  const [over, setOver] = useState<Over>(() => (location.hash === '#guide' ? 'guide' : null));
+  const [over, setOver] = useState<Over>(null);
+  const [view, setView] = useState<View>(() => (location.hash === '#lengths' ? 'lengths' : 'strip'));
+  const [shown, setShown] = useState<Shown | null>(() => (location.hash === '#guide' ? { as: 'guide', plan } : null));
+  const performed = shown?.as === 'guide' ? shown.plan : null;
   const close = (): void => setOver(null);
   useDeskKeys(desk, {
     onFit: () => setOver('fit'),
-    onGuide: () => setOver('guide'),
+    onGuide: () => setShown({ as: 'guide', plan: desk.getState().plan }),
     onKeys: () => setOver('keys'),
-    enabled: over === null && !conflicted,
+    onLengths: () => setView(view === 'strip' ? 'lengths' : 'strip'),
+    enabled: over === null && shown === null && !conflicted,
   });
+  const hash = performed === plan ? '#guide' : view === 'lengths' ? '#lengths' : '';
   useEffect(() => {
-    history.replaceState(null, '', over === 'guide' ? '#guide' : location.pathname);
-  }, [over]);
-  if (over === 'guide') return <Guide plan={plan} timeline={timeline} onLeave={close} />;
+    history.replaceState(null, '', hash === '' ? location.pathname : hash);
+  }, [hash]);
+  const timeline = useMemo(() => (shown ? expandPlan(shown.plan) : null), [shown]);
+  if (performed && timeline) return <Guide plan={performed} timeline={timeline} onLeave={() => setShown(null)} />;
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
       <div className="max-lg:sticky max-lg:top-0 max-lg:z-30 max-lg:bg-base-200">
-        <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-          <span className="font-semibold">{studio}</span>
-          <a className="link" href="/">
-            Shelf
-          </a>
-          <h1 className="truncate">{plan.title}</h1>
-          <SaveMark />
-          <ConflictDialog onKept={() => void flush()} />
-          <span className="no-print ml-auto flex flex-wrap items-center gap-2">
-            <UndoRedo />
-            <ThemeSwitch />
-            <button
-              type="button"
-              className="btn btn-sm btn-square"
-              aria-label="Keys"
-              title="Keys"
-              onClick={() => setOver('keys')}
-            >
-              <Keyboard size={16} aria-hidden />
-            </button>
-            <a
-              className="btn btn-sm"
-              href={`/classes/${classId}/takes`}
-              onClick={(event) => {
-                event.preventDefault();
-                void flush().then(() => location.assign(`/classes/${classId}/takes`));
-              }}
-            >
-              Takes{takes > 0 ? ` ${takes}` : ''}
-            </a>
-            <button type="button" className="btn btn-sm" onClick={() => setOver('publish')}>
-              Publish
-            </button>
-            <button type="button" className="btn btn-sm btn-primary" onClick={() => setOver('guide')}>
-              Guide
-            </button>
-          </span>
-        </header>
+        <DeskHeader
+          studio={studio}
+          takes={takes}
+          view={view}
+          flush={flush}
+          onView={setView}
+          onKeys={() => setOver('keys')}
+          onPublish={() => setShown({ as: 'publish', plan })}
+          onGuide={() => setShown({ as: 'guide', plan })}
+        />
         <RuntimeBar onFit={() => setOver('fit')} />
       </div>
-      <div className="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[216px_1fr] lg:grid-cols-[216px_1fr_326px]">
-        <div className="no-print border-base-300 min-h-0 overflow-y-auto border-r md:max-h-full" tabIndex={-1}>
-          <Overview />
+      {view === 'lengths' ? (
+        <LengthsView
+          onGuide={(of) => setShown({ as: 'guide', plan: of })}
+          onPublish={(of) => setShown({ as: 'publish', plan: of })}
+        />
+      ) : (
+        <div className="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[216px_1fr] lg:grid-cols-[216px_1fr_326px]">
+          <div className="no-print border-base-300 min-h-0 overflow-y-auto border-r md:max-h-full" tabIndex={-1}>
+            <Overview />
+          </div>
+          <main className="min-h-0 min-w-0 lg:overflow-y-auto">
+            <Strip />
+          </main>
+          <Inspecting />
         </div>
-        <main className="min-h-0 min-w-0 lg:overflow-y-auto">
-          <Strip />
-        </main>
-        <Inspecting />
-      </div>
+      )}
       {over === 'fit' && <FitDialog onClose={close} />}
-      {over === 'publish' && <PublishDialog plan={plan} timeline={timeline} reading={null} onClose={close} />}
+      {shown?.as === 'publish' && timeline && (
+        <PublishDialog plan={shown.plan} timeline={timeline} reading={null} onClose={() => setShown(null)} />
+      )}
       {over === 'keys' && <KeysDialog onClose={close} />}
     </div>
   );
@@ -153,35 +148,5 @@ function Inspecting() {
     >
       <Inspector />
     </div>
-  );
-}
-
-function UndoRedo() {
-  const desk = useDeskStore();
-  const canUndo = useDesk((state) => state.done.length > 0);
-  const canRedo = useDesk((state) => state.undone.length > 0);
-  return (
-    <>
-      <button
-        type="button"
-        className="btn btn-sm btn-square"
-        aria-label="Undo"
-        title="Undo"
-        disabled={!canUndo}
-        onClick={desk.undo}
-      >
-        <Undo2 size={16} aria-hidden />
-      </button>
-      <button
-        type="button"
-        className="btn btn-sm btn-square"
-        aria-label="Redo"
-        title="Redo"
-        disabled={!canRedo}
-        onClick={desk.redo}
-      >
-        <Redo2 size={16} aria-hidden />
-      </button>
-    </>
   );
 }

@@ -4,6 +4,8 @@ import type { TimedStep } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
 import { ClassFields } from './ClassFields';
+import { GroupFields } from './GroupFields';
+import { LibraryNotice } from './LibraryNotice';
 import { moveStepBy } from './moves';
 import { MovementFields } from './MovementFields';
 import { QuietFields } from './QuietFields';
@@ -18,8 +20,10 @@ export function Inspector() {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const selectedId = useDesk((state) => state.selectedId);
+  const grouped = useDesk((state) => state.group.length > 1);
   const timed = useDesk((state) => state.timeline.steps.find((step) => step.step === selectedId));
   const found = selectedId === null ? null : findStep(plan, selectedId);
+  if (grouped) return <GroupFields />;
   if (!found || !timed) {
     return (
       <aside aria-label="The class" className="p-4">
@@ -36,6 +40,7 @@ export function Inspector() {
         The whole class
       </button>
       <StepHead step={step} timed={timed} set={set} />
+      {step.kind === 'movement' && <LibraryNotice key={`library ${step.id}`} step={step} />}
       {step.kind === 'movement' && <MovementFields key={step.id} step={step} timed={timed} set={set} />}
       {step.kind === 'talk' && <TalkFields key={step.id} step={step} set={set} />}
       {step.kind === 'quiet' && <QuietFields key={step.id} step={step} set={set} />}

@@ -118,7 +118,7 @@ function SectionEntry({ section, startSeconds, share }: SectionEntryProps) {
 
 const StepEntry = memo(function StepEntry({ step }: { readonly step: Step }) {
   const desk = useDeskStore();
-  const selected = useDesk((state) => state.selectedId === step.id);
+  const selected = useDesk((state) => state.selectedId === step.id || state.group.includes(step.id));
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: step.id,
   });
@@ -142,12 +142,16 @@ const StepEntry = memo(function StepEntry({ step }: { readonly step: Step }) {
         type="button"
         className="min-h-7 flex-1 truncate rounded text-left"
         aria-current={selected ? 'true' : undefined}
-        onClick={() => {
+        onClick={(event) => {
+          if (event.shiftKey || event.ctrlKey || event.metaKey) {
+            desk.selectMore(step.id, event.shiftKey ? 'up-to' : 'this-too');
+            return;
+          }
           desk.select(step.id);
           document.getElementById(`step-${step.id}`)?.scrollIntoView({ block: 'center' });
         }}
       >
-        {step.name}
+        {step.leftOut ? <s className="quiet-ink">{step.name}</s> : step.name}
       </button>
     </li>
   );

@@ -1,8 +1,9 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { stepsInOrder } from '@/core/plan';
+import { stanceGaps, stepsInOrder } from '@/core/plan';
 import { formatClock } from '@/core/units';
 import { AddStep } from './AddStep';
+import { StanceNotice } from './StanceNotice';
 import { StepBlock } from './StepBlock';
 import { useDesk } from './use-desk';
 
@@ -14,12 +15,14 @@ export function Strip() {
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
   const selectedId = useDesk((state) => state.selectedId);
+  const group = useDesk((state) => state.group);
   const [toggled, setToggled] = useState<ReadonlySet<string>>(new Set());
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const [allOpen, setAllOpen] = useState<boolean | null>(null);
   const column = useRef<HTMLDivElement>(null);
   const width = useWidth(column);
   const timed = useMemo(() => new Map(timeline.steps.map((step) => [step.step, step])), [timeline]);
+  const gaps = useMemo(() => new Map(stanceGaps(plan).map((gap) => [gap.stepId, gap])), [plan]);
   const openAtFirst = allOpen ?? stepsInOrder(plan).length < FOLDED_FROM_STEPS;
   const toggle = useCallback((id: string) => setToggled((before) => flip(before, id)), []);
   const setAll = (open: boolean): void => {
@@ -58,7 +61,8 @@ export function Strip() {
                 const place = timed.get(step.id);
                 if (!place) return null;
                 const open = toggled.has(step.id) ? !openAtFirst : openAtFirst;
-                return (
+                const gap = gaps.get(step.id);
+                const block = (
                   <StepBlock
                     key={step.id}
                     step={step}
@@ -66,9 +70,16 @@ export function Strip() {
                     timeline={open ? timeline : null}
                     width={width}
                     open={open}
-                    selected={selectedId === step.id}
+                    selected={selectedId === step.id || group.includes(step.id)}
                     onToggle={toggle}
                   />
+                );
+                if (!gap) return block;
+                return (
+                  <div key={step.id}>
+                    <StanceNotice gap={gap} />
+                    {block}
+                  </div>
                 );
               })}
             {isOpen && <AddStep section={section} />}

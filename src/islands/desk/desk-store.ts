@@ -1,6 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
-import { applyEdit, type ClassPlan, type Edit } from '@/core/plan';
+import { applyEdit, stepsInOrder, type ClassPlan, type Edit } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';
 
@@ -30,6 +30,8 @@ export interface DeskState {
   readonly undone: readonly Undoable[];
   readonly done: readonly Undoable[];
   readonly selectedId: string | null;
+  /** Steps chosen together with the selected one, in the order of the class; empty while one alone is chosen. */
+  readonly group: readonly string[];
   readonly landing: Landing;
 }
 
@@ -46,6 +48,8 @@ export interface DeskStore {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly select: (stepId: string | null) => void;
+  /** Chooses every step from the selected one to this, or puts this one in or out of what is chosen. */
+  readonly selectMore: (stepId: string, how: 'up-to' | 'this-too') => void;
   /** Replaces the whole plan and what it builds on: a draft found, or the other version taken. */
   readonly replace: (plan: ClassPlan, revision: number, save: SaveState) => void;
   readonly setSave: (save: SaveState, revision?: number) => void;
@@ -65,6 +69,7 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     done: [],
     undone: [],
     selectedId: null,
+    group: [],
     landing: { kind: 'still' },
   }));
   const listeners = new Set<(edit: Edit) => void>();
@@ -123,7 +128,20 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     setLanding: (landing) => store.setState({ landing }),
     undo: () => shift('done', 'undone'),
     redo: () => shift('undone', 'done'),
-    select: (selectedId) => store.setState({ selectedId }),
+    select: (selectedId) => store.setState({ selectedId, group: [] }),
+    selectMore: (stepId, how) => {
+      const { plan: now, selectedId, group } = store.getState();
+      const order = stepsInOrder(now).map(({ step }) => step.id);
+      if (selectedId === null) return store.setState({ selectedId: stepId, group: [] });
+      const chosen = new Set(group.length > 0 ? group : [selectedId]);
+      if (how === 'up-to') {
+        const [from, to] = [order.indexOf(selectedId), order.indexOf(stepId)].sort((a, b) => a - b);
+        for (const id of order.slice(from, to + 1)) chosen.add(id);
+      } else if (!chosen.delete(stepId)) chosen.add(stepId);
+      const next = order.filter((id) => chosen.has(id));
+      const selected = next.includes(selectedId) ? selectedId : (next[0] ?? null);
+      return store.setState({ selectedId: selected, group: next.length > 1 ? next : [] });
+    },
     replace: (next, base, save) =>
       store.setState({ ...derived(next), revision: base, save, done: [], undone: [], landing: { kind: 'still' } }),
     setSave: (save, base) => store.setState(base === undefined ? { save } : { save, revision: base }),

@@ -1,0 +1,84 @@
+import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import type { Movement, MovementSummary } from '@/core/movement';
+import type { Database } from '../database';
+import { movements } from '../schema';
+
+/** A movement as the library lists it. */
+export interface ListedMovement {
+  readonly id: string;
+  readonly revision: number;
+  readonly archived: boolean;
+  readonly summary: MovementSummary;
+}
+
+/** A movement with the number of its latest save. */
+export interface StoredMovement {
+  readonly id: string;
+  readonly revision: number;
+  readonly archived: boolean;
+  readonly movement: Movement;
+}
+
+export interface NewMovement {
+  readonly movement: Movement;
+  readonly summary: MovementSummary;
+}
+
+const archived = sql<boolean>`${movements.archivedAt} is not null`;
+const columns = { id: movements.id, revision: movements.revision, archived, movement: movements.document };
+
+function one(studioId: string, id: string) {
+  return and(eq(movements.studioId, studioId), eq(movements.id, id));
+}
+
+/** Every movement by name, archived ones too; the index on studio and name gives the order. */
+export async function listMovements(db: Database, studioId: string): Promise<ListedMovement[]> {
+  return db
+    .select({ id: movements.id, revision: movements.revision, archived, summary: movements.summary })
+    .from(movements)
+    .where(eq(movements.studioId, studioId))
+    .orderBy(asc(movements.name));
+}
+
+export async function findMovement(db: Database, studioId: string, id: string): Promise<StoredMovement | null> {
+  const [found] = await db.select(columns).from(movements).where(one(studioId, id));
+  return found ?? null;
+}
+
+function stored({ movement, summary }: NewMovement) {
+  return { name: movement.name, summary, document: movement };
+}
+
+export async function insertMovement(db: Database, studioId: string, added: NewMovement): Promise<StoredMovement> {
+  const [made] = await db
+    .insert(movements)
+    .values({ studioId, ...stored(added) })
+    .returning(columns);
+  return made;
+}
+
+/** Saves on top of `baseRevision`; `null`, and nothing changed, when another save came first. */
+export async function updateMovement(
+  db: Database,
+  studioId: string,
+  id: string,
+  baseRevision: number,
+  saved: NewMovement,
+): Promise<StoredMovement | null> {
+  const [made] = await db
+    .update(movements)
+    .set({ ...stored(saved), revision: baseRevision + 1, updatedAt: sql`now()` })
+    .where(and(one(studioId, id), eq(movements.revision, baseRevision)))
+    .returning(columns);
+  return made ?? null;
+}
+
+/** Puts a movement into the archive, or takes it out; whether that changed anything. */
+export async function setMovementArchived(db: Database, studioId: string, id: string, away: boolean): Promise<boolean> {
+  const changed = await db
+    .update(movements)
+    .set({ archivedAt: away ? sql`now()` : null })
+    .where(and(one(studioId, id), away ? isNull(movements.archivedAt) : isNotNull(movements.archivedAt)))
+    .returning({ id: movements.id });
+  return changed.length > 0;
+}

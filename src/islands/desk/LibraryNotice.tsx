@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import type { MovementResponse } from '@/api/movements';
+import { differingFields, type MovementContent } from '@/core/movement';
+import { copyContent } from '@/core/movement';
+import type { Edit, MovementStep } from '@/core/plan';
+import { FIELD_WORDS } from '@/messages/movement';
+import { valueWords } from '@/messages/movement-values';
+import { CheckBox } from '@/ui/parts/CheckBox';
+import { Dialog } from '@/ui/parts/Dialog';
+import { fetchMovement, useLibrary } from './library-context';
+import { useDeskStore } from './use-desk';
+
+/** Says when the library's movement has changed since this class took its copy. */
+export function LibraryNotice({ step }: { readonly step: MovementStep }) {
+  const library = useLibrary();
+  const [open, setOpen] = useState<MovementResponse | 'away' | null>(null);
+  const { source } = step;
+  const entry = source && library.find((one) => one.id === source.movementId);
+  if (!source || !entry || entry.revision <= source.revision) return null;
+  return (
+    <div className="bg-secondary my-2 rounded p-2 text-sm">
+      The library’s movement has changed since this class took its copy.{' '}
+      <button
+        type="button"
+        className="btn btn-xs"
+        onClick={() => void fetchMovement(entry.id).then((found) => setOpen(found ?? 'away'))}
+      >
+        See what would change
+      </button>
+      {open === 'away' && <p role="alert">The library does not answer at the moment. Nothing was changed.</p>}
+      {open !== null && open !== 'away' && <Differences step={step} theirs={open} onClose={() => setOpen(null)} />}
+    </div>
+  );
+}
+
+interface Props {
+  readonly step: MovementStep;
+  readonly theirs: MovementResponse;
+  readonly onClose: () => void;
+}
+
+/** Field by field: here, and in the library; take all, some, or none. */
+function Differences({ step, theirs, onClose }: Props) {
+  const desk = useDeskStore();
+  const fields = differingFields(step, theirs.movement);
+  const [taken, setTaken] = useState<ReadonlySet<keyof MovementContent>>(new Set(fields));
+  const settle = (take: ReadonlySet<keyof MovementContent>): void => {
+    const fresh = copyContent(() => crypto.randomUUID(), theirs.movement);
+    const source = { movementId: theirs.id, revision: theirs.revision };
+    const edits: Edit[] = fields
+      .filter((field) => take.has(field))
+      .map((field) => ({ kind: 'set-step', stepId: step.id, field, value: fresh[field] as never }));
+    desk.edit({
+      kind: 'together',
+      edits: [...edits, { kind: 'set-step', stepId: step.id, field: 'source', value: source }],
+    });
+    onClose();
+  };
+  return (
+    <Dialog title={`${step.name}: changed in the library`} wide onClose={onClose}>
+      {fields.length === 0 && <p>The copy here already says the same.</p>}
+      {fields.length > 0 && (
+        <table className="table-sm table">
+          <thead>
+            <tr>
+              <th scope="col">Take</th>
+              <th scope="col">Here</th>
+              <th scope="col">In the library</th>
+            </tr>
+          </thead>
+          <tbody>
+            {fields.map((field) => (
+              <tr key={field}>
+                <td className="w-48">
+                  <CheckBox
+                    label={FIELD_WORDS[field]}
+                    checked={taken.has(field)}
+                    onChange={(on) => setTaken(new Set(fields.filter((one) => (one === field ? on : taken.has(one)))))}
+                  />
+                </td>
+                <td>{valueWords(field, step)}</td>
+                <td>{valueWords(field, theirs.movement)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="mt-3 flex gap-2">
+        {fields.length > 0 && (
+          <button
+            type="button"
+            className="btn btn-primary btn-sm"
+            disabled={taken.size === 0}
+            onClick={() => settle(taken)}
+          >
+            {taken.size === fields.length ? 'Take all of it' : `Take these ${taken.size}`}
+          </button>
+        )}
+        <button type="button" className="btn btn-sm" onClick={() => settle(new Set())}>
+          Leave it as it is here
+        </button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,148 @@
+import { Plus } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { LIMITS, type Length } from '@/core/plan';
+import { expandPlan } from '@/core/timeline';
+import { formatClock } from '@/core/units';
+import type { LengthFit } from '@/workers/fitter/protocol';
+import { asJson } from '../../movement/set-content';
+import { useDesk, useDeskStore, useFitter } from '../use-desk';
+import { LengthHead } from './LengthHead';
+import { LengthRows } from './LengthRows';
+import { PinDialog } from './PinDialog';
+
+/** Lengths that are often wanted, in seconds (recorded classes run from 4 to 25 minutes; common practice). */
+const OFTEN = [300, 600, 1200];
+
+interface Props {
+  readonly onGuide: (plan: LengthFit['plan']) => void;
+  readonly onPublish: (plan: LengthFit['plan']) => void;
+}
+
+/** One source, several lengths: steps down, lengths across, rounds and times in the cells. */
+export function LengthsView({ onGuide, onPublish }: Props) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const timeline = useDesk((state) => state.timeline);
+  const fits = useLengthFits();
+  const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string } | null>(null);
+  const timelines = useMemo(() => new Map(fits.map((fit) => [fit.lengthId, expandPlan(fit.plan)])), [fits]);
+  const set = (lengths: readonly Length[], key?: string): void => {
+    desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, key);
+  };
+  const add = (targetSeconds: number): void => {
+    const made: Length = {
+      id: crypto.randomUUID(),
+      name: nameFor(targetSeconds),
+      targetSeconds,
+      way: 'balance',
+      breathSeconds: null,
+      pins: [],
+    };
+    set([...plan.lengths, made].sort((a, b) => a.targetSeconds - b.targetSeconds));
+  };
+  const full = plan.lengths.length >= LIMITS.lengths;
+  const offered = OFTEN.filter(
+    (seconds) => seconds !== plan.targetSeconds && !plan.lengths.some((length) => length.targetSeconds === seconds),
+  );
+  const adding = (
+    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Add a length">
+      {offered.map((seconds) => (
+        <button key={seconds} type="button" className="btn btn-sm" disabled={full} onClick={() => add(seconds)}>
+          <Plus size={14} aria-hidden />
+          {formatClock(seconds)}
+        </button>
+      ))}
+      <button
+        type="button"
+        className="btn btn-sm"
+        disabled={full}
+        onClick={() => add(Math.min(LIMITS.targetSeconds.most, Math.round(plan.targetSeconds / 2)))}
+      >
+        <Plus size={14} aria-hidden />
+        Another
+      </button>
+    </div>
+  );
+  return (
+    <section aria-label="Lengths" className="bg-base-100 min-h-0 flex-1 overflow-auto p-4" tabIndex={0}>
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
+        <p className="max-w-prose">
+          Every length is fitted from the steps of this class: an edit reaches all of them. Press a cell to keep its
+          rounds, its time, or to leave the step out in that length.
+        </p>
+        {adding}
+      </div>
+      {plan.lengths.length === 0 ? (
+        <p className="quiet-ink">No other length yet. Add one above; steps may be left out of it by their priority.</p>
+      ) : (
+        <table className="table-sm table w-auto min-w-full">
+          <thead className="bg-base-100 sticky -top-4 z-10">
+            <tr>
+              <th scope="col" className="align-bottom">
+                Step
+              </th>
+              <th scope="col" className="w-36 text-right align-bottom">
+                <span className="text-base-content block font-semibold">As it stands</span>
+                {formatClock(timeline.runtimeSeconds)} of {formatClock(plan.targetSeconds)}
+              </th>
+              {plan.lengths.map((length) => (
+                <LengthHead
+                  key={length.id}
+                  length={length}
+                  found={fits.find((fit) => fit.lengthId === length.id) ?? null}
+                  timeline={timelines.get(length.id) ?? null}
+                  onChange={(part) =>
+                    set(
+                      plan.lengths.map((one) => (one.id === length.id ? { ...one, ...part } : one)),
+                      `length ${length.id} ${Object.keys(part).join(' ')}`,
+                    )
+                  }
+                  onRemove={() => set(plan.lengths.filter((one) => one.id !== length.id))}
+                  onGuide={onGuide}
+                  onPublish={onPublish}
+                />
+              ))}
+            </tr>
+          </thead>
+          <LengthRows
+            timelines={timelines}
+            fits={fits}
+            onPin={(lengthId, stepId) => setPinning({ lengthId, stepId })}
+          />
+        </table>
+      )}
+      {pinning && (
+        <PinDialog
+          {...pinning}
+          fit={fits.find((fit) => fit.lengthId === pinning.lengthId) ?? null}
+          onClose={() => setPinning(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+/** The fits of all lengths of the plan as it stands now; none while they are worked out. */
+function useLengthFits(): readonly LengthFit[] {
+  const plan = useDesk((state) => state.plan);
+  const fitter = useFitter();
+  const [found, setFound] = useState<{ readonly of: typeof plan; readonly fits: readonly LengthFit[] } | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    if (plan.lengths.length > 0) {
+      void fitter.lengths(plan).then((fits) => {
+        if (wanted && fits) setFound({ of: plan, fits });
+      });
+    }
+    return () => {
+      wanted = false;
+    };
+  }, [plan, fitter]);
+  return found?.of === plan ? found.fits : NONE;
+}
+
+const NONE: readonly LengthFit[] = [];
+
+function nameFor(seconds: number): string {
+  return seconds % 60 === 0 ? `${seconds / 60} minutes` : formatClock(seconds);
+}

@@ -1,0 +1,78 @@
+import { findStep, LIMITS, withLengthPin, type LengthPin } from '@/core/plan';
+import { CheckBox } from '@/ui/parts/CheckBox';
+import { ClockField } from '@/ui/parts/ClockField';
+import { Counter } from '@/ui/parts/Counter';
+import { Dialog } from '@/ui/parts/Dialog';
+import type { LengthFit } from '@/workers/fitter/protocol';
+import { asJson } from '../../movement/set-content';
+import { useDesk, useDeskStore } from '../use-desk';
+
+interface Props {
+  readonly lengthId: string;
+  readonly stepId: string;
+  readonly fit: LengthFit | null;
+  readonly onClose: () => void;
+}
+
+/** What one length keeps for one step, whatever the fit would choose. */
+export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const length = plan.lengths.find((one) => one.id === lengthId);
+  const step = findStep(plan, stepId)?.step;
+  if (!length || !step) return null;
+  const pin = length.pins.find((one) => one.stepId === stepId);
+  const fitted = fit ? findStep(fit.plan, stepId)?.step : undefined;
+  const set = (part: Partial<LengthPin>): void => {
+    const value = asJson(withLengthPin(desk.getState().plan.lengths, lengthId, stepId, part));
+    desk.edit({ kind: 'set-plan', field: 'lengths', value }, `pin ${lengthId} ${stepId}`);
+  };
+  const counted = step.kind === 'movement' && step.lead === 'breath';
+  const timed = step.kind === 'quiet' || (step.kind === 'movement' && step.lead !== 'breath');
+  const rounds = pin?.rounds ?? (fitted?.kind === 'movement' ? fitted.rounds : 1);
+  const seconds =
+    pin?.seconds ??
+    (fitted?.kind === 'quiet' || fitted?.kind === 'movement' ? fitted.seconds : LIMITS.quietSeconds.least);
+  const out = pin?.leftOut ?? fitted?.leftOut ?? false;
+  return (
+    <Dialog title={`${step.name}, ${length.name}`} onClose={onClose}>
+      <CheckBox
+        label="Left out of this length"
+        checked={out}
+        onChange={(leftOut) => set({ leftOut, rounds: null, seconds: null })}
+      />
+      {counted && !out && step.kind === 'movement' && (
+        <Counter
+          label={step.sides === 'none' ? 'Rounds' : 'Rounds on each side'}
+          value={rounds}
+          least={1}
+          most={LIMITS.rounds}
+          step={step.multiple}
+          onChange={(value) => set({ rounds: value, leftOut: false })}
+        />
+      )}
+      {timed && !out && (
+        <ClockField
+          label="Time"
+          seconds={seconds}
+          {...LIMITS.quietSeconds}
+          onChange={(value) => set({ seconds: value, leftOut: false })}
+        />
+      )}
+      <p className="quiet-ink my-2 text-sm">{pin ? 'Pinned in this length.' : 'The fit chooses here.'}</p>
+      <div className="flex gap-2">
+        <button type="button" className="btn btn-primary btn-sm" onClick={onClose}>
+          Done
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={!pin}
+          onClick={() => set({ leftOut: null, rounds: null, seconds: null })}
+        >
+          Let the fit choose
+        </button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,187 @@
+import { Archive, ArchiveRestore, Copy, Undo2 } from 'lucide-react';
+import { useStore } from 'zustand';
+import type { Json } from '@/core/document';
+import {
+  copyContent,
+  LEADS,
+  MOVEMENT_LIMITS as LIMITS,
+  SECTION_ROLES,
+  SIDE_PLANS,
+  type Movement,
+} from '@/core/movement';
+import { issueText } from '@/messages/issues';
+import { LEAD_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { CheckBox } from '@/ui/parts/CheckBox';
+import { Choice } from '@/ui/parts/Choice';
+import { ClockField } from '@/ui/parts/ClockField';
+import { NumberField } from '@/ui/parts/NumberField';
+import { TextField } from '@/ui/parts/TextField';
+import { TextList } from '@/ui/parts/TextList';
+import { AboutFields } from '../movement/AboutFields';
+import { CountBounds } from '../movement/CountBounds';
+import { PatternEditor } from '../movement/PatternEditor';
+import { asJson } from '../movement/set-content';
+import { WordFields } from '../movement/WordFields';
+import type { LibraryStore } from './library-store';
+
+/** The breath that a pattern is drawn at in the library, where no class sets one: a common pace. */
+const PACE = { breathSeconds: 9, inShare: 0.45 };
+
+/** The open movement, to be changed in place; it saves itself. */
+export function MovementPanel({ store }: { readonly store: LibraryStore }) {
+  const open = useStore(store, (state) => state.open);
+  const archived = useStore(store, (state) => state.entries.find((entry) => entry.id === state.open?.id)?.archived);
+  if (!open) {
+    return (
+      <aside aria-label="Movement" className="quiet-ink p-5">
+        Choose a movement to see its breath, its words and its cautions, or make a new one.
+      </aside>
+    );
+  }
+  const { movement, id } = open;
+  const set = (field: keyof Movement, value: Json): void => store.set(field, value);
+  return (
+    <aside aria-label={`Movement: ${movement.name}`} className="p-4" key={id}>
+      <TextField
+        label="Name"
+        hideLabel
+        needed
+        className="text-lg font-semibold"
+        value={movement.name}
+        most={LIMITS.titleCharacters}
+        onChange={(name) => set('name', name)}
+      />
+      <SaveWords store={store} />
+      <div className="my-2 flex flex-wrap gap-1" role="group" aria-label="Movement">
+        <button type="button" className="btn btn-sm" disabled={open.before.length === 0} onClick={store.undo}>
+          <Undo2 size={14} aria-hidden />
+          Undo
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          onClick={() => {
+            const copy = copyContent(() => crypto.randomUUID(), movement);
+            void store.add({ ...copy, name: `${movement.name.slice(0, 190)}, copy` });
+          }}
+        >
+          <Copy size={14} aria-hidden />
+          Duplicate
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => void store.archive(id, !archived)}>
+          {archived ? <ArchiveRestore size={14} aria-hidden /> : <Archive size={14} aria-hidden />}
+          {archived ? 'Take out of the archive' : 'Archive'}
+        </button>
+      </div>
+      <Choice
+        label="Led by"
+        value={movement.lead}
+        options={LEADS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
+        onChange={(value) => set('lead', value)}
+      />
+      {movement.lead === 'breath' ? (
+        <NumberField
+          label={movement.sides === 'none' ? 'Rounds asked for' : 'Rounds asked for, each side'}
+          value={movement.preferredRounds}
+          least={1}
+          most={LIMITS.rounds}
+          onChange={(value) => set('preferredRounds', value)}
+        />
+      ) : (
+        <ClockField
+          label="Time asked for"
+          seconds={movement.preferredSeconds}
+          {...LIMITS.quietSeconds}
+          onChange={(value) => set('preferredSeconds', value)}
+        />
+      )}
+      <CountBounds movement={movement} set={set} />
+      <Choice
+        label="Sides"
+        value={movement.sides}
+        options={SIDE_PLANS.map((value) => ({ value, label: SIDE_PLAN_WORDS[value] }))}
+        onChange={(value) => set('sides', value)}
+      />
+      <NumberField
+        label="Breath beside the class’s"
+        unit="×"
+        digits={2}
+        step={0.05}
+        value={movement.paceMultiplier}
+        {...LIMITS.paceMultiplier}
+        onChange={(value) => set('paceMultiplier', value)}
+      />
+      <PatternEditor
+        pattern={movement.pattern}
+        pace={{
+          breathSeconds: PACE.breathSeconds * movement.paceMultiplier,
+          inShare: movement.inShare ?? PACE.inShare,
+        }}
+        onChange={(pattern) => set('pattern', asJson(pattern))}
+      />
+      <WordFields movement={movement} teachTitle="Taught first" set={set} />
+      <fieldset className="my-2">
+        <legend className="font-semibold">Suits</legend>
+        <div className="grid grid-cols-2 gap-x-4">
+          {SECTION_ROLES.map((role) => (
+            <CheckBox
+              key={role}
+              label={ROLE_WORDS[role]}
+              checked={movement.roles.includes(role)}
+              onChange={(on) =>
+                set(
+                  'roles',
+                  SECTION_ROLES.filter((one) => (one === role ? on : movement.roles.includes(one))),
+                )
+              }
+            />
+          ))}
+        </div>
+      </fieldset>
+      <TextList
+        label="Tags"
+        items={movement.tags}
+        most={LIMITS.tags}
+        characters={LIMITS.tagCharacters}
+        onChange={(tags) => set('tags', tags)}
+      />
+      <AboutFields movement={movement} set={set} />
+    </aside>
+  );
+}
+
+/** Whether the movement is saved, and what to do where it cannot be. */
+function SaveWords({ store }: { readonly store: LibraryStore }) {
+  const save = useStore(store, (state) => state.open?.save);
+  if (!save) return null;
+  if (save.kind === 'conflict') {
+    return (
+      <div role="alert" className="text-accent text-sm">
+        It was saved in another place meanwhile. Nothing was overwritten.
+        <span className="mt-1 flex gap-2">
+          <button type="button" className="btn btn-xs" onClick={() => store.settle('ours')}>
+            Keep this one
+          </button>
+          <button type="button" className="btn btn-xs" onClick={() => store.settle('theirs')}>
+            Take the other
+          </button>
+        </span>
+      </div>
+    );
+  }
+  if (save.kind === 'refused') {
+    return (
+      <div role="alert" className="text-error text-sm">
+        Not saved: {save.issues.map((issue) => issueText(issue)).join(' ')}
+      </div>
+    );
+  }
+  const words = { saved: 'Saved', waiting: 'Saving', saving: 'Saving', away: 'No connection; it tries again' }[
+    save.kind
+  ];
+  return (
+    <p role="status" className="quiet-ink px-1 text-sm">
+      {words}. Classes that use it keep their own copy.
+    </p>
+  );
+}

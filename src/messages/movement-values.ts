@@ -1,0 +1,40 @@
+import type { MovementContent, Phase } from '@/core/movement';
+import { formatClock } from '@/core/units';
+import { CAUTION_WORDS, LEAD_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
+
+/** The value of one field of a movement, in words. */
+export function valueWords(field: keyof MovementContent, of: MovementContent): string {
+  const words = SPECIAL[field]?.(of);
+  if (words !== undefined) return words === '' ? 'none' : words;
+  const value = of[field];
+  if (value === null) return 'the class’s';
+  if (typeof value === 'number' || typeof value === 'string') return String(value) === '' ? 'none' : String(value);
+  return Array.isArray(value) ? value.join(', ') || 'none' : '';
+}
+
+const stance = (value: MovementContent['stanceStart']): string => (value === null ? 'any stance' : STANCE_WORDS[value]);
+
+const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementContent) => string>>> = {
+  stanceStart: (of) => stance(of.stanceStart),
+  stanceEnd: (of) => stance(of.stanceEnd),
+  sides: (of) => SIDE_PLAN_WORDS[of.sides],
+  lead: (of) => LEAD_WORDS[of.lead],
+  priority: (of) => PRIORITY_WORDS[of.priority],
+  cautions: (of) => of.cautions.map((caution) => CAUTION_WORDS[caution].name).join(', '),
+  levels: (of) => of.levels.map(({ name, note }) => (note === '' ? name : `${name}: ${note}`)).join(' '),
+  teach: (of) => of.teach.map((line) => line.text).join(' '),
+  pattern: (of) => of.pattern.map(phaseWords).join(' '),
+  preferredSeconds: (of) => formatClock(of.preferredSeconds),
+  leastSeconds: (of) => formatClock(of.leastSeconds),
+  mostSeconds: (of) => formatClock(of.mostSeconds),
+  paceMultiplier: (of) => `× ${of.paceMultiplier}`,
+  inShare: (of) => (of.inShare === null ? 'the class’s' : `${Math.round(of.inShare * 100)} %`),
+  sideChangeSeconds: (of) => `${of.sideChangeSeconds} s`,
+};
+
+function phaseWords(phase: Phase): string {
+  const own = phase.seconds !== null ? ` ${phase.seconds} s` : '';
+  const share = phase.seconds === null && phase.share !== null ? ` ${Math.round(phase.share * 100)} %` : '';
+  const length = own + share;
+  return `${phase.kind}${length}: ${phase.full || phase.action || 'no words'}`;
+}

@@ -1,0 +1,231 @@
+import type { NewId } from '@/core/document';
+import { fitPlan } from '@/core/pacing';
+import {
+  applyEdit,
+  emptyPlan,
+  makeQuiet,
+  makeSection,
+  makeTalk,
+  type ClassPlan,
+  type PlanPace,
+  type Section,
+} from '@/core/plan';
+import { eightSections } from './eight-sections';
+import * as movements from './movements';
+
+export const TEMPLATE_IDS = [
+  'five-minute-break',
+  'ten-minute-morning',
+  'twenty-minute-evening',
+  'hour-live',
+  'eight-sections',
+  'nine-breaths',
+] as const;
+export type TemplateId = (typeof TEMPLATE_IDS)[number];
+
+/** A class to start from. */
+export interface Template {
+  readonly id: TemplateId;
+  readonly title: string;
+  readonly says: string;
+  readonly targetSeconds: number;
+  readonly pace: Partial<PlanPace> & Pick<PlanPace, 'breathSeconds'>;
+  readonly sections: (newId: NewId) => readonly Section[];
+}
+
+const welcome = (newId: NewId, greeting: string): Section =>
+  makeSection(newId, 'welcome', [
+    {
+      ...makeTalk(newId, 'Welcome', [
+        [greeting, 1.5],
+        ['Stay within about seventy per cent of what you could do. Nothing should hurt.', 1.5],
+        ['Rest when you like, and sit if you like.', 2],
+      ]),
+      caution: true,
+      mostTempo: 1.1,
+    },
+  ]);
+
+const arrival = (newId: NewId): Section =>
+  makeSection(newId, 'arrival', [
+    makeTalk(newId, 'Arrive', [
+      ['Feet a hip’s width apart and pointing forward. Knees soft.', 4],
+      ['Tailbone down, crown up, shoulders down.', 5],
+      ['Two easy breaths.', 10],
+    ]),
+  ]);
+
+const closing = (newId: NewId, rounds: number): Section =>
+  makeSection(newId, 'closing', [
+    movements.handsToTheBelly(newId, { preferredRounds: rounds }),
+    makeTalk(newId, 'Thanks', [
+      ['Rub the palms together, and let them rest.', 3],
+      ['Thank you.', 2],
+    ]),
+  ]);
+
+const stillness = (newId: NewId, seconds: number, eyesClosed = false): Section =>
+  makeSection(newId, 'settling', [
+    makeQuiet(newId, 'Stand quietly', {
+      preferredSeconds: seconds,
+      leastSeconds: Math.round(seconds / 3),
+      mostSeconds: seconds * 3,
+      eyesClosed,
+      openingLine: eyesClosed
+        ? 'Close your eyes if you are steady, and let the breath go its own way. I will call you back.'
+        : 'Stand, and let the breath go its own way. I will call you back.',
+      callBackLine: eyesClosed ? 'Slowly open your eyes, and come back.' : 'And come back.',
+    }),
+  ]);
+
+/** The classes to start from, in the order they are offered. */
+export const TEMPLATES: readonly Template[] = [
+  {
+    id: 'five-minute-break',
+    title: 'Five-minute break',
+    says: 'Shoulders and breath, standing or seated.',
+    targetSeconds: 300,
+    pace: { breathSeconds: 8, leastBreathSeconds: 6, mostBreathSeconds: 11 },
+    sections: (newId) => [
+      welcome(newId, 'Welcome. We have five minutes.'),
+      makeSection(newId, 'loosening', [movements.shoulderCircles(newId)]),
+      makeSection(newId, 'main', [movements.raiseTheArms(newId), movements.turnFromTheWaist(newId)]),
+      closing(newId, 3),
+    ],
+  },
+  {
+    id: 'ten-minute-morning',
+    title: 'Ten-minute morning',
+    says: 'Waking up: loosening, a short set, a quiet minute.',
+    targetSeconds: 600,
+    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 12 },
+    sections: (newId) => [
+      welcome(newId, 'Good morning, and welcome.'),
+      arrival(newId),
+      makeSection(newId, 'loosening', [movements.shakeOut(newId), movements.shoulderCircles(newId)]),
+      makeSection(newId, 'main', [
+        movements.raiseTheArms(newId),
+        movements.openAndClose(newId),
+        movements.turnFromTheWaist(newId),
+      ]),
+      stillness(newId, 45),
+      closing(newId, 3),
+    ],
+  },
+  {
+    id: 'twenty-minute-evening',
+    title: 'Twenty-minute evening',
+    says: 'The breath lengthens, the out-breath most; eyes closed for a while.',
+    targetSeconds: 1200,
+    pace: {
+      breathSeconds: 8,
+      leastBreathSeconds: 7,
+      mostBreathSeconds: 13.5,
+      closingRatio: 1.4,
+      inShare: 0.45,
+      closingInShare: 0.38,
+      curve: 'eased',
+    },
+    sections: (newId) => [
+      welcome(newId, 'Good evening, and welcome.'),
+      arrival(newId),
+      makeSection(newId, 'loosening', [
+        movements.shakeOut(newId, { preferredSeconds: 60 }),
+        movements.shoulderCircles(newId, { preferredRounds: 5 }),
+      ]),
+      makeSection(newId, 'main', [
+        movements.raiseTheArms(newId, { preferredRounds: 6 }),
+        movements.openAndClose(newId, { preferredRounds: 6 }),
+        movements.turnFromTheWaist(newId, { preferredRounds: 5 }),
+        movements.pushTheWave(newId, { preferredRounds: 4 }),
+      ]),
+      stillness(newId, 120, true),
+      closing(newId, 6),
+    ],
+  },
+  {
+    id: 'hour-live',
+    title: 'An hour live',
+    says: 'Three sets with a pause between them.',
+    targetSeconds: 3600,
+    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 13, closingRatio: 1.2 },
+    sections: (newId) => [
+      welcome(newId, 'Good evening, and welcome. We have an hour.'),
+      arrival(newId),
+      makeSection(newId, 'loosening', [
+        movements.shakeOut(newId, { preferredSeconds: 90, mostSeconds: 180 }),
+        movements.shoulderCircles(newId, { preferredRounds: 5 }),
+      ]),
+      ...[1, 2, 3].map((set) => ({
+        ...makeSection(newId, 'main', [
+          movements.raiseTheArms(newId, { preferredRounds: 9, mostRounds: 18 }),
+          movements.openAndClose(newId, { preferredRounds: 9, mostRounds: 18 }),
+          movements.turnFromTheWaist(newId, { preferredRounds: 6, mostRounds: 12 }),
+          movements.pushTheWave(newId, { preferredRounds: 6, mostRounds: 12 }),
+          makeQuiet(newId, 'Pause', {
+            preferredSeconds: 60,
+            leastSeconds: 20,
+            mostSeconds: 180,
+            openingLine: 'Stand easy, and drink if you like. I will call you back.',
+            callBackLine: 'And find your place again.',
+          }),
+        ]),
+        title: `Set ${set}`,
+      })),
+      stillness(newId, 180),
+      closing(newId, 9),
+    ],
+  },
+  {
+    id: 'eight-sections',
+    title: 'The eight-section set',
+    says: 'The traditional set by its published counts.',
+    targetSeconds: 720,
+    pace: { breathSeconds: 11, leastBreathSeconds: 8, mostBreathSeconds: 14 },
+    sections: (newId) => [
+      makeSection(newId, 'arrival', [
+        makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]]),
+      ]),
+      { ...makeSection(newId, 'main', eightSections(newId)), title: 'The eight sections' },
+      ...[{ ...stillness(newId, 30), role: 'closing' as const }],
+    ],
+  },
+  {
+    id: 'nine-breaths',
+    title: 'Nine breaths',
+    says: 'Three times three, hands on the lower belly.',
+    targetSeconds: 240,
+    pace: { breathSeconds: 12, leastBreathSeconds: 8, mostBreathSeconds: 16 },
+    sections: (newId) => [
+      makeSection(newId, 'arrival', [
+        makeTalk(newId, 'Arrive', [
+          ['Stand or sit, and let both hands rest on the lower belly.', 5],
+          ['Nine breaths, in three threes. Take an extra one whenever you like.', 4],
+        ]),
+      ]),
+      {
+        ...makeSection(
+          newId,
+          'main',
+          ['The first three', 'The second three', 'The last three'].map((name) => ({
+            ...movements.handsToTheBelly(newId, { mostRounds: 3, teach: [] }),
+            name,
+            pinned: true,
+          })),
+        ),
+        title: 'Nine breaths',
+      },
+      stillness(newId, 60),
+    ],
+  },
+];
+
+/** A new class from a template, landed on its target where that can be. */
+export function planFromTemplate(newId: NewId, template: Template, title: string): ClassPlan {
+  const empty = emptyPlan(newId, title, template.targetSeconds, template.pace.breathSeconds);
+  const pace = { ...empty.pace, closingInShare: template.pace.inShare ?? empty.pace.closingInShare, ...template.pace };
+  const plan = { ...empty, focus: template.says, pace, sections: template.sections(newId) };
+  const fit = fitPlan(plan);
+  const applied = fit.feasible && fit.edit ? applyEdit(plan, fit.edit) : null;
+  return applied?.ok ? applied.value.plan : plan;
+}
