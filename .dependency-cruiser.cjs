@@ -6,7 +6,7 @@ const LEVELS = [
   ['document', 'breath', 'speech', 'signal'],
   ['movement'],
   ['plan'],
-  ['pacing', 'timeline'],
+  ['pacing', 'timeline', 'plain-script'],
   ['interchange', 'conductor'],
   ['align'],
   ['reading'],

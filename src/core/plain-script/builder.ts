@@ -1,0 +1,274 @@
+import type { PhaseKind } from '@/core/breath';
+import type { NewId } from '@/core/document';
+import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
+import {
+  emptyPlan,
+  LIMITS,
+  makeMovement,
+  makeQuiet,
+  makeSection,
+  makeTalk,
+  makeTransition,
+  type ClassPlan,
+  type MovementStep,
+  type Section,
+  type Step,
+} from '@/core/plan';
+import type { Counts, LineKind, ReadLine, ReadScript } from './model';
+import { readNatural, roleOf, type Reading } from './natural';
+import { lengthOf } from './plan-fields';
+import { readTidy, type Tidy } from './tidy';
+
+const PAUSE_SECONDS = 1.5;
+
+/** A class being put together from lines; lives for one reading. */
+export class ScriptBuilder {
+  private plan: ClassPlan;
+  private readonly sections: { section: Section; steps: Step[] }[] = [];
+  private readonly read: ReadLine[] = [];
+  private readonly lengths: string[] = [];
+  private titled = false;
+  /** The movement's phases are the reader's own so far, not a default. */
+  private phased = new Set<string>();
+
+  constructor(private readonly newId: NewId) {
+    this.plan = { ...emptyPlan(newId, 'New class', 600), sections: [] };
+  }
+
+  take(line: string, put: LineKind | null, underlined: boolean): void {
+    const tidy = put === null ? readTidy(line, this.current()?.kind ?? null, this.sections.length > 0) : null;
+    if (tidy) {
+      this.takeTidy(line, tidy);
+      return;
+    }
+    const found = readNatural(line, this.current()?.kind ?? 'nothing', underlined);
+    const readings =
+      put === null ? found : [{ ...found[0], kind: put, words: wordsFor(put, line, found[0]), unsure: false }];
+    for (const reading of readings) this.takeNatural(reading);
+    const [first] = readings;
+    this.note(
+      line,
+      this.titleKind ?? first.kind,
+      first.words,
+      first.counts,
+      readings.some((one) => one.unsure),
+    );
+    this.titleKind = null;
+  }
+
+  done(): ReadScript {
+    const sections = this.sections.map(({ section, steps }) => ({
+      ...section,
+      steps: steps.map((step) => this.finished(step)),
+    }));
+    const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
+    const lengths = this.lengths.flatMap((value) => lengthOf(value, this.newId(), stepIds) ?? []);
+    const plan = {
+      ...this.plan,
+      sections: sections.length > 0 ? sections : [makeSection(this.newId, 'main')],
+      lengths,
+    };
+    return { lines: this.read, plan };
+  }
+
+  private titleKind: LineKind | null = null;
+
+  private note(text: string, kind: LineKind, words: string, counts: Counts = {}, unsure = false): void {
+    this.read.push({ number: this.read.length + 1, text, kind, words, counts, unsure });
+  }
+
+  private takeTidy(line: string, tidy: Tidy): void {
+    switch (tidy.what) {
+      case 'title':
+        this.plan = { ...this.plan, title: tidy.text };
+        this.titled = true;
+        return this.note(line, 'title', tidy.text);
+      case 'section':
+        this.open({ ...makeSection(this.newId, tidy.role), title: tidy.text });
+        return this.note(line, 'section', tidy.text);
+      case 'step':
+        this.add(this.freshStep(tidy.kind, tidy.text));
+        return this.note(line, tidy.kind, tidy.text);
+      case 'said':
+        this.say(tidy.text, tidy.pauseSeconds);
+        return this.note(line, 'said', tidy.text);
+      case 'phase':
+        this.phase({ ...tidy.phase, id: this.newId() });
+        return this.note(line, tidy.phase.kind === 'free' ? 'rest' : tidy.phase.kind, tidy.phase.action);
+      case 'length':
+        this.lengths.push(tidy.text);
+        return this.note(line, 'setting', 'length');
+      case 'plan': {
+        const part = tidy.field.read(tidy.value, this.plan);
+        if (part) this.plan = { ...this.plan, ...part };
+        return this.note(line, 'setting', tidy.field.key, {}, part === null);
+      }
+      case 'section-field': {
+        const last = this.sections[this.sections.length - 1];
+        const part = tidy.field.read(tidy.value, last.section);
+        if (part) last.section = { ...last.section, ...part };
+        return this.note(line, 'setting', tidy.field.key, {}, part === null);
+      }
+      case 'step-field': {
+        const step = this.current();
+        const part = step && tidy.field.read(tidy.value, step);
+        if (step && part) this.replace({ ...step, ...part } as Step);
+        return this.note(line, 'setting', tidy.field.key, {}, !part);
+      }
+    }
+  }
+
+  private takeNatural({ kind, words, counts, unsure }: Reading): void {
+    if (kind === 'title' || this.mayBeTitle(kind, unsure)) {
+      this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title };
+      this.titled = true;
+      this.titleKind = 'title';
+    } else if (kind === 'section') this.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) });
+    else if (kind === 'movement')
+      this.add(this.counted(makeMovement(this.newId, name(words), { pattern: [] }), counts));
+    else if (kind === 'talk') this.add(makeTalk(this.newId, name(words), []));
+    else if (kind === 'quiet') this.add(this.quiet(words, counts));
+    else if (kind === 'transition') this.add(this.transition(words, counts));
+    else if (kind === 'said') this.say(words, PAUSE_SECONDS);
+    else if (kind === 'in' || kind === 'out' || kind === 'rest') this.breathe(kind, words, counts);
+    else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
+    else if (kind === 'setting') this.count(counts);
+  }
+
+  /** The first heading, or a short line without a full stop at the very top, names the class. */
+  private mayBeTitle(kind: LineKind, unsure: boolean): boolean {
+    if (this.titled || this.sections.length > 0) return false;
+    return kind === 'section' || (kind === 'said' && unsure);
+  }
+
+  private open(section: Section): void {
+    this.sections.push({ section, steps: [] });
+  }
+
+  private current(): Step | undefined {
+    return this.sections.at(-1)?.steps.at(-1);
+  }
+
+  private add(step: Step): void {
+    if (this.sections.length === 0) this.open(makeSection(this.newId, 'main'));
+    this.sections[this.sections.length - 1].steps.push(step);
+  }
+
+  private replace(step: Step): void {
+    const steps = this.sections.at(-1)?.steps;
+    if (steps && steps.length > 0) steps[steps.length - 1] = step;
+  }
+
+  private freshStep(kind: Step['kind'], text: string): Step {
+    if (kind === 'movement') {
+      const step = makeMovement(this.newId, text, { pattern: [] });
+      this.phased.add(step.id);
+      return step;
+    }
+    if (kind === 'talk') return makeTalk(this.newId, text, []);
+    return kind === 'quiet' ? makeQuiet(this.newId, text, {}) : makeTransition(this.newId, text, 5, '');
+  }
+
+  /** A line that is said: in a talk or, taught, in a movement that has no breath yet; else in a new talk. */
+  private say(text: string, pauseSeconds: number): void {
+    const line: SpokenLine = { id: this.newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds };
+    const step = this.current();
+    if (step?.kind === 'movement') return this.replace({ ...step, teach: [...step.teach, line] });
+    if (step?.kind === 'talk') return this.replace({ ...step, lines: [...step.lines, line] });
+    if (step?.kind === 'quiet' && step.openingLine === '') return this.replace({ ...step, openingLine: line.text });
+    if (step?.kind === 'quiet' && step.callBackLine === '') return this.replace({ ...step, callBackLine: line.text });
+    return this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
+  }
+
+  private phase(phase: Phase): void {
+    const step = this.current();
+    if (step?.kind !== 'movement') return;
+    this.replace({ ...step, pattern: [...step.pattern, phase].slice(0, LIMITS.phases) });
+  }
+
+  /** A breath in ordinary words: `in: arms rise` is an action, "Inhale, the arms rise." is what is said. */
+  private breathe(kind: PhaseKind & LineKind, words: string, counts: Counts): void {
+    if (this.current()?.kind !== 'movement') this.add(makeMovement(this.newId, 'Movement', { pattern: [] }));
+    const word = { in: 'In', out: 'Out', rest: '', free: '' }[kind];
+    const said = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i.test(words) || word === '';
+    const action = cut(said ? '' : words, LIMITS.titleCharacters);
+    const full = said ? words : words === '' ? `${word}.` : `${word}, ${words.replace(/[.!]$/, '')}.`;
+    this.phase(makePhase(this.newId, { kind, action, full: cut(full, LIMITS.lineCharacters) }));
+    if (counts.hold !== undefined) this.rest(counts.hold);
+  }
+
+  private rest(seconds: number): void {
+    const { least, most } = LIMITS.phaseSeconds;
+    const held = Math.min(most, Math.max(least, seconds));
+    this.phase(makePhase(this.newId, { kind: 'rest', share: null, seconds: held }));
+  }
+
+  private pause(seconds: number): void {
+    const step = this.current();
+    const last = (lines: readonly SpokenLine[]): SpokenLine[] =>
+      lines.map((line, at) => (at === lines.length - 1 ? { ...line, pauseSeconds: seconds } : line));
+    if (step?.kind === 'talk' && step.lines.length > 0) this.replace({ ...step, lines: last(step.lines) });
+    else if (step?.kind === 'movement' && step.teach.length > 0) this.replace({ ...step, teach: last(step.teach) });
+    else this.say('', seconds);
+  }
+
+  private count(counts: Counts): void {
+    const step = this.current();
+    if (step?.kind === 'movement') this.replace(this.counted(step, counts));
+  }
+
+  private counted(step: MovementStep, counts: Counts): MovementStep {
+    const { rounds, sides, startSide, seconds, ownPace, hold } = counts;
+    let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
+    if (rounds !== undefined) {
+      const leastRounds = Math.min(next.leastRounds, rounds);
+      next = { ...next, rounds, preferredRounds: rounds, leastRounds, mostRounds: Math.max(next.mostRounds, rounds) };
+    }
+    if (seconds !== undefined && rounds === undefined) {
+      const [asked, leastSeconds, mostSeconds] = seconds;
+      next = { ...next, lead: 'clock', seconds: asked, preferredSeconds: asked, leastSeconds, mostSeconds };
+    }
+    if (ownPace) next = { ...next, lead: 'own' };
+    if (hold === undefined) return next;
+    const rest = makePhase(this.newId, { kind: 'rest', share: null, seconds: hold });
+    return { ...next, pattern: [makePhase(this.newId, { kind: 'in' }), rest, makePhase(this.newId, { kind: 'out' })] };
+  }
+
+  private quiet(words: string, { seconds }: Counts): Step {
+    const eyesClosed = /eyes closed|close (?:your|the) eyes/i.test(words);
+    const [preferredSeconds, leastSeconds, mostSeconds] = seconds ?? [40, 20, 80];
+    return makeQuiet(this.newId, name(words), {
+      seconds: preferredSeconds,
+      preferredSeconds,
+      leastSeconds,
+      mostSeconds,
+      eyesClosed,
+    });
+  }
+
+  private transition(words: string, { seconds }: Counts): Step {
+    const line = /[.!?]$/.test(words) ? words : `${words}.`;
+    return makeTransition(this.newId, name(words), seconds?.[0] ?? 5, cut(line, LIMITS.lineCharacters));
+  }
+
+  /** A movement that was given no breath has one in and one out. */
+  private finished(step: Step): Step {
+    if (step.kind !== 'movement' || step.pattern.length > 0) return step;
+    return { ...step, pattern: [makePhase(this.newId, { kind: 'in' }), makePhase(this.newId, { kind: 'out' })] };
+  }
+}
+
+/** The words of a line when a person says what it is. */
+function wordsFor(kind: LineKind, line: string, found: Reading): string {
+  if (kind === found.kind && found.words !== '') return found.words;
+  const bare = line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '');
+  return kind === 'movement' || kind === 'quiet' ? found.words || bare : bare;
+}
+
+function name(words: string): string {
+  return cut(words.replace(/[\u0000-\u001F]/g, ' ').trim(), LIMITS.titleCharacters) || 'Step';
+}
+
+function cut(text: string, most: number): string {
+  return [...text].slice(0, most).join('');
+}

@@ -1,0 +1,115 @@
+import type { Counts } from './model';
+
+const NUMBER_WORDS = [
+  'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve',
+]; // prettier-ignore
+const NUMBER = `(\\d{1,3}|${NUMBER_WORDS.slice(1).join('|')}|a couple of|a few|half a|an|a)`;
+const TIME = '(minutes?|mins?|min|m|seconds?|secs?|sec|s)';
+const MOST_ROUNDS = 200;
+const MOST_SECONDS = 3600;
+
+/** Counts and times as people write them, and what is left of the text without them. */
+export function findCounts(text: string): { readonly counts: Counts; readonly rest: string } {
+  let rest = text;
+  let counts: Counts = {};
+  const take: Take = (pattern, found) => {
+    const match = pattern.exec(rest);
+    const made = match && found(match);
+    if (!match || !made) return;
+    counts = { ...counts, ...made };
+    rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
+  };
+  take(new RegExp(`\\(?\\bhold(?:ing)?\\b(?: (?:it )?(?:for )?${NUMBER} ?${TIME})?\\)?`, 'i'), ([, count, unit]) => ({
+    hold: count === undefined ? 3 : (secondsOf(count, unit) ?? 3),
+  }));
+  take(
+    new RegExp(`\\b(?:for )?(?:about |around )?${NUMBER}(?: ?(?:-|–|to|or) ?${NUMBER})? ?${TIME}\\b(?: or so)?`, 'i'),
+    ([, first, second, unit]) => {
+      const least = secondsOf(first, unit);
+      const most = second === undefined ? least : secondsOf(second, unit);
+      if (least === null || most === null || most < least) return null;
+      const asked = Math.round((least + most) / 2);
+      const range = second === undefined ? [Math.round(least * 0.75), Math.round(least * 1.5)] : [least, most];
+      return { seconds: [asked, Math.max(1, range[0]), Math.min(MOST_SECONDS, range[1])] };
+    },
+  );
+  take(
+    /\b(?:start(?:ing|s)?|begin(?:ning|s)?)(?: on| with| to)?(?: the| your)? (left|right)(?: side| foot)?\b|\b(left|right) (?:side |foot )?first\b/i,
+    (match) => ({
+      startSide: (match[1] ?? match[2]).toLowerCase() === 'right' ? 'right' : 'left',
+    }),
+  );
+  take(
+    new RegExp(
+      `\\b${NUMBER} ?(?:x|×|times?|rounds?|reps?|repetitions?|circles?|breaths?)(?![a-z])|(?:^|\\s|\\()[x×] ?(\\d{1,3})\\b`,
+      'i',
+    ),
+    (match) => roundsOf(match[1] ?? match[2]),
+  );
+  take(
+    new RegExp(`\\b${NUMBER} (?=each (?:way|side|direction)|(?:on|to) each side|a side|per side)`, 'i'),
+    ([, count]) => (counts.rounds === undefined ? roundsOf(count) : {}),
+  );
+  takeSides(take, () => counts);
+  return { counts, rest: tidied(rest) };
+}
+
+type Take = (pattern: RegExp, found: (match: RegExpExecArray) => Counts | null) => void;
+
+/** Sides and pace: each way before each side, since a way is also a side. */
+function takeSides(take: Take, sofar: () => Counts): void {
+  take(
+    /\b(?:in )?each (?:way|direction)\b|\b(?:one way|clockwise),? (?:and )?then (?:the other(?: way)?|anti-?clockwise|counter-?clockwise)\b/i,
+    () => ({
+      sides: 'each-way',
+    }),
+  );
+  take(
+    /\b(?:on |to )?(?:the )?\b(?:one side|left|right)(?: side)?,? (?:and )?then (?:the )?(?:other|left|right)(?: side)?\b|\beach side in turn\b/i,
+    () => ({
+      sides: 'in-turn',
+    }),
+  );
+  take(
+    /\b(?:on |to )?(?:each|both|per|a|alternate|alternating)[ -](?:sides?|legs?|feet|foot|arms?)\b|\balternating\b|\bleft and right\b/i,
+    () => ({
+      sides: sofar().sides ?? 'alternate',
+    }),
+  );
+  take(/\b(?:in|at) (?:your|their|one’s|one's) own (?:time|pace)\b|\bown pace\b/i, () => ({ ownPace: true }));
+}
+
+/** A time as seconds: "20 s", "two minutes", "half a minute"; `null` when it is none or beyond an hour. */
+export function secondsOf(count: string, unit: string | undefined): number | null {
+  const minutes = /^m/i.test(unit ?? '');
+  const number = numberOf(count);
+  if (number === null) return null;
+  const seconds = number * (minutes ? 60 : 1);
+  return seconds > 0 && seconds <= MOST_SECONDS ? seconds : null;
+}
+
+function numberOf(text: string): number | null {
+  const word = text.toLowerCase();
+  if (/^\d+$/.test(word)) return Number(word);
+  if (word === 'a' || word === 'an') return 1;
+  if (word === 'half a') return 0.5;
+  if (word === 'a couple of') return 2;
+  if (word === 'a few') return 3;
+  const at = NUMBER_WORDS.indexOf(word);
+  return at > 0 ? at : null;
+}
+
+function roundsOf(text: string): Counts | null {
+  const rounds = numberOf(text);
+  return rounds !== null && rounds >= 1 && rounds <= MOST_ROUNDS && Number.isInteger(rounds) ? { rounds } : null;
+}
+
+/** Without the brackets, dashes and commas that stood around what was taken out. */
+function tidied(text: string): string {
+  return text
+    .replace(/\(\s*[,;]?\s*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/\s+([,.;:])/g, '$1')
+    .replace(/^[\s,;:–—-]+|[\s,;:(–—-]+$/g, '')
+    .trim();
+}

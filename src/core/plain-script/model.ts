@@ -1,0 +1,53 @@
+import type { SidePlan } from '@/core/movement';
+import type { ClassPlan } from '@/core/plan';
+
+export const LINE_KINDS = [
+  'title',
+  'section',
+  'movement',
+  'talk',
+  'quiet',
+  'transition',
+  'said',
+  'in',
+  'out',
+  'rest',
+  'pause',
+  'setting',
+  'nothing',
+] as const;
+/** How a line is understood: what it starts, says, or sets. */
+export type LineKind = (typeof LINE_KINDS)[number];
+
+/** One line of a script and how it was understood. */
+export interface ReadLine {
+  /** From 1. */
+  readonly number: number;
+  readonly text: string;
+  readonly kind: LineKind;
+  /** Whether that is more of a guess than a reading: it wants a look. */
+  readonly unsure: boolean;
+  readonly counts: Counts;
+  /** The name, words or action that were taken from it. */
+  readonly words: string;
+}
+
+/** What counts and times were found in a line. */
+export interface Counts {
+  readonly rounds?: number;
+  readonly sides?: SidePlan;
+  readonly startSide?: 'left' | 'right';
+  /** Asked, least, most. */
+  readonly seconds?: readonly [number, number, number];
+  readonly ownPace?: boolean;
+  /** A rest in each round. */
+  readonly hold?: number;
+}
+
+export interface ReadScript {
+  readonly lines: readonly ReadLine[];
+  readonly plan: ClassPlan;
+}
+
+/** The door's limits on a pasted script. */
+export const SCRIPT_LIMITS = { characters: 400_000, lines: 6_000 } as const;

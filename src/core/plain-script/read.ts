@@ -1,0 +1,23 @@
+import { ScriptBuilder } from './builder';
+import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
+import type { NewId } from '@/core/document';
+
+/** A row of dashes or equals signs makes a heading of the line above it. */
+const UNDERLINE = /^\s*(?:={3,}|-{3,})\s*$/;
+
+/**
+ * Reads a script: the tidy form exactly, ordinary writing as well as it can be understood, line by line. `put` holds
+ * lines (by number, from 1) whose kind a person has put right. Text beyond the limits is passed over; the caller
+ * checks them first. Never fails: what is not understood is said so on its line.
+ */
+export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, LineKind> = new Map()): ReadScript {
+  const builder = new ScriptBuilder(newId);
+  const lines = text
+    .slice(0, SCRIPT_LIMITS.characters)
+    .replace(/^\uFEFF/, '')
+    .split(/\r\n|\r|\n/);
+  lines
+    .slice(0, SCRIPT_LIMITS.lines)
+    .forEach((line, index) => builder.take(line, put.get(index + 1) ?? null, UNDERLINE.test(lines[index + 1] ?? '')));
+  return builder.done();
+}

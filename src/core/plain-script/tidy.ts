@@ -1,0 +1,80 @@
+import { SECTION_ROLES, type Phase, type SectionRole } from '@/core/movement';
+import type { ClassPlan, Section, Step } from '@/core/plan';
+import { splitBars, unescapeText } from './escape';
+import { fieldsOf, oneOf, type Field } from './fields';
+import { PLAN_FIELDS, SECTION_FIELDS } from './plan-fields';
+
+/** What a line of the tidy form is. */
+export type Tidy =
+  | { readonly what: 'title'; readonly text: string }
+  | { readonly what: 'section'; readonly text: string; readonly role: SectionRole }
+  | { readonly what: 'step'; readonly kind: Step['kind']; readonly text: string }
+  | { readonly what: 'said'; readonly text: string; readonly pauseSeconds: number }
+  | { readonly what: 'phase'; readonly phase: Omit<Phase, 'id'> }
+  | { readonly what: 'length'; readonly text: string }
+  | { readonly what: 'plan'; readonly field: Field<ClassPlan>; readonly value: string }
+  | { readonly what: 'section-field'; readonly field: Field<Section>; readonly value: string }
+  | { readonly what: 'step-field'; readonly field: Field<Step>; readonly value: string };
+
+const STEP_KINDS = ['movement', 'talk', 'quiet', 'transition'] as const;
+
+/** Reads a line of the tidy form, given the step it stands under; `null` when it is ordinary writing. */
+export function readTidy(line: string, under: Step['kind'] | null, inSection: boolean): Tidy | null {
+  const heading = /^(#{1,3}) (.*)$/su.exec(line);
+  if (heading) return tidyHeading(heading[1].length, heading[2]);
+  const said = /^> (.*?)(?: ?\(pause (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s\))?$/su.exec(line);
+  if (said) {
+    return { what: 'said', text: unescapeText(said[1]), pauseSeconds: said[2] === undefined ? 1.5 : Number(said[2]) };
+  }
+  if (under === 'movement') {
+    const phase = tidyPhase(line);
+    if (phase) return { what: 'phase', phase };
+  }
+  const setting = /^([a-z][a-z ]*):(?: (.*))?$/su.exec(line);
+  if (!setting) return null;
+  const [, key, value = ''] = setting;
+  if (under !== null) {
+    const field = fieldsOf(under).find((one) => one.key === key);
+    return field ? { what: 'step-field', field, value } : null;
+  }
+  if (inSection) {
+    const field = SECTION_FIELDS.find((one) => one.key === key);
+    return field ? { what: 'section-field', field, value } : null;
+  }
+  if (key === 'length') return { what: 'length', text: value };
+  const field = PLAN_FIELDS.find((one) => one.key === key);
+  return field ? { what: 'plan', field, value } : null;
+}
+
+function tidyHeading(depth: number, text: string): Tidy | null {
+  if (depth === 1) return { what: 'title', text: unescapeText(text) };
+  if (depth === 2) {
+    const match = /^(.*) \[([a-z]+)\]$/su.exec(text);
+    const role = match && oneOf(SECTION_ROLES, match[2]);
+    return match && role ? { what: 'section', text: unescapeText(match[1]), role } : null;
+  }
+  const match = /^([a-z]+): (.*)$/su.exec(text);
+  const kind = match && oneOf(STEP_KINDS, match[1]);
+  return match && kind ? { what: 'step', kind, text: unescapeText(match[2]) } : null;
+}
+
+/** `in share 0.4 4 s: action | full | short | breath`. */
+function tidyPhase(line: string): Omit<Phase, 'id'> | null {
+  const match =
+    /^(in|out|rest|free)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?: (.*)$/su.exec(
+      line,
+    );
+  if (!match) return null;
+  const parts = splitBars(match[4]).map(unescapeText);
+  if (parts.length !== 4) return null;
+  const [action, full, short, breath] = parts;
+  return {
+    kind: match[1] as Phase['kind'],
+    share: match[2] === undefined ? null : Number(match[2]),
+    seconds: match[3] === undefined ? null : Number(match[3]),
+    action,
+    full,
+    short,
+    breath,
+  };
+}
