@@ -4,13 +4,14 @@ import { LIMITS, type ClassPlan } from '@/core/plan';
 /** Ids in addresses and bodies. */
 export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 
-/** The body of `POST /api/classes`: a class from nothing, a copy of another, or a plan file. */
+/** The body of `POST /api/classes`: a class from nothing, a copy of another, a template, or a plan file. */
 export const newClassSchema = object({
-  from: string().strict().oneOf(['nothing', 'class', 'plan']).required(),
+  from: string().strict().oneOf(['nothing', 'class', 'plan', 'template']).required(),
   title: string().strict().max(LIMITS.titleCharacters),
   targetSeconds: number().strict().min(LIMITS.targetSeconds.least).max(LIMITS.targetSeconds.most),
   breathSeconds: number().strict().min(LIMITS.breathSeconds.least).max(LIMITS.breathSeconds.most),
   classId: string().strict().matches(UUID),
+  templateId: string().strict().max(40),
   plan: mixed(),
 }).noUnknown();
 export type NewClassRequest = InferType<typeof newClassSchema>;
@@ -40,6 +41,9 @@ export interface ShelfClass {
   readonly targetSeconds: number;
   readonly runtimeSeconds: number;
   readonly takes: number;
+  /** The series it stands in and its place there, from 1. */
+  readonly seriesId: string | null;
+  readonly seriesOrder: number | null;
   /** ISO 8601. */
   readonly updatedAt: string;
 }

@@ -1,5 +1,5 @@
 import { makePhase } from '@/core/movement';
-import { makeQuiet, makeSection, makeTalk, makeTransition } from '@/core/plan';
+import { makeLength, makeQuiet, makeSection, makeTalk, makeTransition } from '@/core/plan';
 import { eightSections } from '@/templates';
 import * as movements from './movements';
 import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline';
@@ -13,6 +13,10 @@ function beforeTheFirstFerry(): DemoClass {
     targetSeconds: 600,
     fitted: true,
     pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 12 },
+    lengths: (newId) => [
+      makeLength(newId, '5 minutes', 300, 'leave-out'),
+      makeLength(newId, '15 minutes', 900, 'balance'),
+    ],
     sections: (newId) => [
       makeSection(newId, 'welcome', [
         makeTalk(

@@ -1,6 +1,6 @@
 import { fitPlan } from '@/core/pacing';
 import { type NewId } from '@/core/document';
-import { applyEdit, emptyPlan, type ClassPlan, type PlanPace, type Section } from '@/core/plan';
+import { applyEdit, emptyPlan, type ClassPlan, type Length, type PlanPace, type Section } from '@/core/plan';
 
 /** One demo class: the name used at the command line, and the plan. */
 export interface DemoClass {
@@ -24,6 +24,8 @@ interface Outline {
   readonly targetSeconds: number;
   readonly pace: Partial<PlanPace> & Pick<PlanPace, 'breathSeconds'>;
   readonly sections: (newId: NewId) => readonly Section[];
+  /** Other lengths of it. */
+  readonly lengths?: (newId: NewId) => readonly Length[];
   /** Landed on its target, as an instructor would leave it; the storm day is not. */
   readonly fitted: boolean;
 }
@@ -34,12 +36,13 @@ export function demoClass(outline: Outline): DemoClass {
   const empty = emptyPlan(newId, outline.title, outline.targetSeconds, outline.pace.breathSeconds);
   const { focus, audience } = outline;
   const pace = { ...empty.pace, ...outline.pace };
-  const plan = { ...empty, focus, audience, pace, sections: outline.sections(newId) };
-  if (!outline.fitted) return { name: outline.name, plan };
+  const plan = { ...empty, focus, audience, pace, sections: outline.sections(newId), lengths: [] as readonly Length[] };
+  const lengths = outline.lengths?.(newId) ?? [];
+  if (!outline.fitted) return { name: outline.name, plan: { ...plan, lengths } };
   const fit = fitPlan(plan);
   if (!fit.feasible) throw new Error(`demo class ${outline.name} cannot be fitted`);
   const applied = fit.edit ? applyEdit(plan, fit.edit) : null;
-  return { name: outline.name, plan: applied?.ok ? applied.value.plan : plan };
+  return { name: outline.name, plan: { ...(applied?.ok ? applied.value.plan : plan), lengths } };
 }
 
 /** What every class says at its beginning. */

@@ -8,6 +8,7 @@ import { expandPlan } from '@/core/timeline';
 import type { Interval } from '@/core/units';
 import { insertMovement } from '@/db/queries/movements';
 import { insertClass } from '@/db/queries/classes';
+import { insertSeries, updateSeries } from '@/db/queries/series';
 import { insertStudio } from '@/db/queries/studios';
 import { insertTake } from '@/db/queries/takes';
 import type { Database } from '@/db/database';
@@ -29,6 +30,8 @@ export interface DemoTruth {
   readonly speech: readonly Interval[];
 }
 
+/** Demo classes that make the demo series. */
+const IN_SERIES: readonly string[] = ['before-the-first-ferry', 'net-menders-break'];
 const TAKE_OF = 'before-the-first-ferry';
 
 /** A file of the demo take, by its ending. */
@@ -39,6 +42,7 @@ function takeFile(ending: '.vtt' | '.truth.json'): string {
 /** Puts the invented studio, its classes and its take into an empty database. */
 export async function seedDemo(db: Database): Promise<void> {
   const studio = await insertStudio(db, DEMO_STUDIO);
+  const inSeries: string[] = [];
   const sources = new Map<string, NonNullable<MovementStep['source']>>();
   for (const movement of demoLibrary()) {
     const { id, revision } = await insertMovement(db, studio.id, { movement, summary: summaryOf(movement) });
@@ -48,6 +52,7 @@ export async function seedDemo(db: Database): Promise<void> {
     const plan = withSources(unlinked, sources);
     const timeline = expandPlan(plan);
     const stored = await insertClass(db, studio.id, { plan, runtimeSeconds: timeline.runtimeSeconds });
+    if (IN_SERIES.includes(name)) inSeries.push(stored.id);
     if (name !== TAKE_OF) continue;
     const truth = JSON.parse(takeFile('.truth.json')) as DemoTruth;
     const captions = readCaptions(takeFile('.vtt'));
@@ -61,6 +66,8 @@ export async function seedDemo(db: Database): Promise<void> {
       reading: readTake(timeline, evidence),
     });
   }
+  const series = await insertSeries(db, studio.id, 'Weekday mornings');
+  await updateSeries(db, studio.id, series.id, series.title, inSeries);
 }
 
 /** The plan with each movement linked to the library entry of its name. */

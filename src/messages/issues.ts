@@ -12,6 +12,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
     `It was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
   'too-large': (f) => `The file is larger than ${f.megabytes} MB. A class plan is far smaller.`,
   'empty-file': () => 'The file is empty.',
+  'script-too-long': (f) => `A script may have at most ${f.most} characters.`,
   'not-json': () => 'The file is not readable JSON. It may have been cut short.',
   'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.most} are kept in one class.`,
   'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.most} are kept in one class.`,

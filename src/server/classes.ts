@@ -3,6 +3,7 @@ import { UUID, type ClassResponse, type NewClassRequest, type ShelfClass } from 
 import { copyPlan, emptyPlan, readPlan, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { findClass, insertClass, listClasses, setClassRemoved, updateClass, type NewClass } from '@/db/queries/classes';
+import { planFromTemplate, TEMPLATES } from '@/templates';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
 
@@ -26,13 +27,18 @@ export function judged(raw: unknown): NewClass {
   return { plan: plan.value, runtimeSeconds: expandPlan(plan.value).runtimeSeconds };
 }
 
-/** Adds a class: from nothing, as a copy of another (with ids of its own), or from a plan file as it is. */
+/** Adds a class: from nothing, from a template, as a copy of another (with ids of its own), or from a plan as it is. */
 export async function addClass(who: Asking, request: NewClassRequest): Promise<ClassResponse> {
   return insertClass(who.db, who.studio.id, judged(await planFor(who, request)));
 }
 
 async function planFor(who: Asking, request: NewClassRequest): Promise<unknown> {
   if (request.from === 'plan') return request.plan;
+  if (request.from === 'template') {
+    const template = TEMPLATES.find((one) => one.id === request.templateId);
+    if (!template) throw new Refusal(422, 'bad-request', [{ code: 'bad-value', at: 'templateId', facts: {} }]);
+    return planFromTemplate(randomUUID, template, request.title ?? template.title);
+  }
   if (request.from === 'nothing') {
     return emptyPlan(
       randomUUID,

@@ -107,7 +107,9 @@ function jump(
   const at = timeline.steps.indexOf(current);
   if (kind === 'next-step') return timeline.steps[at + 1]?.startSeconds ?? place;
   if (place - current.startSeconds > BACK_GRACE) return current.startSeconds;
-  return timeline.steps[Math.max(0, at - 1)].startSeconds;
+  // Steps that are left out have no length, and are no place to go back to.
+  const before = timeline.steps.slice(0, at).findLast((step) => step.endSeconds > step.startSeconds);
+  return before?.startSeconds ?? 0;
 }
 
 /** Seconds from the start of the performance to its projected end, were it to run on from here without a stop. */

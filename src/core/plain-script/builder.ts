@@ -46,13 +46,8 @@ export class ScriptBuilder {
       put === null ? found : [{ ...found[0], kind: put, words: wordsFor(put, line, found[0]), unsure: false }];
     for (const reading of readings) this.takeNatural(reading);
     const [first] = readings;
-    this.note(
-      line,
-      this.titleKind ?? first.kind,
-      first.words,
-      first.counts,
-      readings.some((one) => one.unsure),
-    );
+    const unsure = this.titleKind === null && readings.some((one) => one.unsure);
+    this.note(line, this.titleKind ?? first.kind, first.words, first.counts, unsure);
     this.titleKind = null;
   }
 

@@ -5,6 +5,7 @@ export {
   copySection,
   copyStep,
   emptyPlan,
+  makeLength,
   makeMovement,
   makeQuiet,
   makeSection,
@@ -24,6 +25,7 @@ export {
   type PlanField,
   type SectionField,
 } from './edit';
+export { comparePlans, type PlanChange } from './compare';
 export { planAtLength, withLengthPin } from './lengths';
 export { readPlan, readPlanText, upToDate, writePlanText } from './read';
 export {

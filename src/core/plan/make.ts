@@ -12,6 +12,8 @@ import {
   PLAN_VERSION,
   stepsInOrder,
   type ClassPlan,
+  type FitWay,
+  type Length,
   type MovementStep,
   type QuietStep,
   type Section,
@@ -146,6 +148,11 @@ export function makeTransition(
   part: Partial<Omit<TransitionStep, 'kind' | 'id'>> = {},
 ): TransitionStep {
   return { kind: 'transition', id: newId(), name, seconds, line, stance: null, ...ALONE, ...part };
+}
+
+/** Another length of a class, with nothing pinned. */
+export function makeLength(newId: NewId, name: string, targetSeconds: number, way: FitWay = 'balance'): Length {
+  return { id: newId(), name, targetSeconds, way, breathSeconds: null, pins: [] };
 }
 
 /** A copy of a step with new ids throughout. */

@@ -8,11 +8,12 @@ import {
   type SaidLine,
 } from '@/core/interchange';
 import { stepsInOrder, writePlanText, type ClassPlan } from '@/core/plan';
+import { writeScript } from '@/core/plain-script';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Issue, Seconds } from '@/core/units';
 
-export const PUBLISH_FORMATS = ['webvtt', 'srt', 'chapters', 'chapter-list', 'plan'] as const;
+export const PUBLISH_FORMATS = ['webvtt', 'srt', 'chapters', 'chapter-list', 'script', 'plan'] as const;
 export type PublishFormat = (typeof PUBLISH_FORMATS)[number];
 
 export interface Published {
@@ -53,6 +54,8 @@ export function publish(
         mediaType: 'text/plain',
         notes: [],
       };
+    case 'script':
+      return { text: writeScript(plan), ending: '.script.txt', mediaType: 'text/plain', notes: [] };
     case 'plan':
       return { text: writePlanText(plan), ending: '.plan.json', mediaType: 'application/json', notes: [] };
   }

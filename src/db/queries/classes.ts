@@ -11,6 +11,8 @@ export interface ClassSummary {
   readonly runtimeSeconds: number;
   readonly updatedAt: Date;
   readonly takes: number;
+  readonly seriesId: string | null;
+  readonly seriesOrder: number | null;
 }
 
 /** A class with its plan and the number of its latest save. */
@@ -39,7 +41,9 @@ export async function listClasses(db: Database, studioId: string): Promise<Class
       targetSeconds: classes.targetSeconds,
       runtimeSeconds: classes.runtimeSeconds,
       updatedAt: classes.updatedAt,
-      takes: sql<number>`(select count(*)::int from ${takes} where ${takes}.class_id = ${classes}.id and ${takes}.removed_at is null)`,
+      seriesId: classes.seriesId,
+      seriesOrder: classes.seriesOrder,
+      takes: sql<number>`(select count(*)::int from ${takes} where ${takes}.studio_id = ${classes}.studio_id and ${takes}.class_id = ${classes}.id and ${takes}.removed_at is null)`,
     })
     .from(classes)
     .where(and(eq(classes.studioId, studioId), isNull(classes.removedAt)))

@@ -97,7 +97,7 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
               );
             })}
           </tbody>
-          <tfoot>
+          <tfoot className="text-base-content">
             <tr>
               <th scope="row">Lands on</th>
               <td className="text-right">{formatClock(runtime)}</td>

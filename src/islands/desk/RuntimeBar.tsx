@@ -16,7 +16,7 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
   return (
     <section
       aria-label="Runtime"
-      className="bg-base-100 border-base-300 flex flex-wrap items-center gap-x-5 gap-y-2 lg:gap-x-8 border-b px-5 py-2"
+      className="bg-base-100 border-base-300 flex flex-wrap items-end gap-x-5 gap-y-2 lg:gap-x-8 border-b px-5 py-2"
     >
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
@@ -46,7 +46,7 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
           <span className="quiet-ink"> · {breathsPerMinute(plan.pace.breathSeconds).toFixed(1)} a minute</span>
         </div>
       </div>
-      <div className="flex flex-col items-stretch">
+      <div className="flex flex-col items-stretch self-center">
         <button type="button" className="btn btn-primary btn-sm" onClick={onFit}>
           Fit to {formatClock(plan.targetSeconds)}
         </button>

@@ -45,7 +45,7 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
           onClick={() => onToggle(step.id)}
         >
           <span className="font-semibold">{step.name}</span>{' '}
-          <span className="quiet-ink text-sm">{aboutStep(step)}</span>
+          <span className="quiet-ink text-sm">{aboutStep(step, timed)}</span>
         </button>
         <span className="shrink-0 text-sm">{amountOf(step, timed)}</span>
       </div>
@@ -77,16 +77,17 @@ function sameStep(before: Props, after: Props): boolean {
   );
 }
 
-function aboutStep(step: Step): string {
+function aboutStep(step: Step, timed: TimedStep): string {
   if (step.leftOut) return 'left out';
   if (step.kind === 'movement') {
     if (step.lead === 'own') return 'at their own pace';
-    return {
+    const sides = {
       none: 'both sides together',
       alternate: 'each side, alternating',
       'in-turn': 'one side, then the other',
       'each-way': 'each way',
     }[step.sides];
+    return `${sides} · ${timed.breathSeconds.toFixed(1)} s a breath`;
   }
   if (step.kind === 'quiet') return step.eyesClosed ? 'quiet, eyes closed' : 'quiet';
   return step.kind === 'talk' ? 'spoken' : 'transition';

@@ -151,12 +151,16 @@ function MovementList({ entries, openId, store }: ListProps) {
                 <span className="min-w-0 flex-1">
                   <span className="block truncate">
                     <span className="font-semibold">{summary.name}</span>{' '}
-                    <span className="quiet-ink">{summary.traditionalName}</span>
+                    {summary.traditionalName !== summary.name && (
+                      <span className="quiet-ink">{summary.traditionalName}</span>
+                    )}
                   </span>
                   <span className="quiet-ink block truncate text-sm">{aboutEntry(entries[index])}</span>
                 </span>
                 <span className="shrink-0 text-sm">
-                  {summary.lead === 'breath' ? `${summary.rounds} rounds` : formatClock(summary.seconds)}
+                  {summary.lead === 'breath'
+                    ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'none' ? '' : ' a side'}`
+                    : formatClock(summary.seconds)}
                 </span>
               </button>
             </li>

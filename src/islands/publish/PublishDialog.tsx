@@ -14,6 +14,16 @@ const FORMATS: readonly { readonly format: PublishFormat; readonly label: string
   { format: 'chapter-list', label: 'Chapters (list)', about: 'lines of m:ss and title, for a description' },
 ];
 
+/** The class itself, to be brought in again without loss. */
+const WHOLE: typeof FORMATS = [
+  {
+    format: 'script',
+    label: 'Plain script (text)',
+    about: 'the whole class as text that can be read and written by hand',
+  },
+  { format: 'plan', label: 'Plan (JSON)', about: 'the whole plan, to be brought in again' },
+];
+
 interface Props {
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
@@ -33,12 +43,7 @@ export function PublishDialog({ plan, timeline, reading, onClose }: Props) {
     <Dialog title="Publish" wide onClose={onClose}>
       <p className="mb-3">With the {reading ? 'times of this take; skipped lines are left out' : 'planned times'}.</p>
       <ul>
-        {[
-          ...FORMATS,
-          ...(reading
-            ? []
-            : [{ format: 'plan' as const, label: 'Plan (JSON)', about: 'the whole plan, to be brought in again' }]),
-        ].map(({ format, label, about }) => (
+        {[...FORMATS, ...(reading ? [] : WHOLE)].map(({ format, label, about }) => (
           <li key={format} className="border-base-300 flex items-center justify-between gap-3 border-b py-2">
             <span>
               {label} <span className="quiet-ink text-sm">{about}</span>

@@ -1,18 +1,20 @@
-import { Copy, FileInput, Plus, Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { BookOpen, Plus } from 'lucide-react';
+import { useState } from 'react';
 import type { ClassResponse, ShelfClass } from '@/api/classes';
 import { send } from '@/api/client';
-import { LIMITS, readPlanText } from '@/core/plan';
-import { formatClock, formatDifference, type Issue } from '@/core/units';
-import { decodeText } from '@/files/decode-text';
+import type { ShelfSeries } from '@/api/series';
+import type { Issue } from '@/core/units';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { NewClass } from './NewClass';
+import { SeriesDialog } from './SeriesDialog';
+import { SeriesSection } from './SeriesSection';
+import { ShelfTable } from './ShelfTable';
 
 interface Props {
   readonly studio: string;
   readonly classes: readonly ShelfClass[];
+  readonly series: readonly ShelfSeries[];
 }
 
 interface Trouble {
@@ -20,71 +22,83 @@ interface Trouble {
   readonly issues: readonly Issue[];
 }
 
-/** The classes of the studio, to open, to begin, to bring in. */
-export function Shelf({ studio, classes: first }: Props) {
+/** The classes of the studio, by series and by themselves, to open, to begin, to bring in. */
+export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
   const [classes, setClasses] = useState(first);
-  const [making, setMaking] = useState(false);
+  const [series, setSeries] = useState(firstSeries);
+  const [placing, setPlacing] = useState<ShelfClass | null>(null);
   const [removed, setRemoved] = useState<ShelfClass | null>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
-  const file = useRef<HTMLInputElement>(null);
 
-  const create = async (body: object): Promise<boolean> => {
-    const answer = await send<ClassResponse>('POST', '/api/classes', body);
-    if (answer.ok) location.assign(`/classes/${answer.value.id}`);
-    else setTrouble({ title: answer.problem.detail, issues: answer.problem.issues ?? [] });
-    return answer.ok;
+  const ask = async <Value,>(...request: Parameters<typeof send>): Promise<Value | null> => {
+    const answer = await send<Value>(...request);
+    if (answer.ok) return answer.value;
+    setTrouble({ title: answer.problem.detail, issues: answer.problem.issues ?? [] });
+    return null;
   };
-  const bring = async (chosen: File): Promise<void> => {
-    const refuse = (issues: readonly Issue[]): void =>
-      setTrouble({ title: `${chosen.name} could not be brought in. The shelf is as it was.`, issues });
-    if (chosen.size > LIMITS.documentBytes) {
-      refuse([{ code: 'too-large', at: '', facts: { megabytes: LIMITS.documentBytes / 1024 / 1024 } }]);
-      return;
-    }
-    const read = readPlanText(decodeText(new Uint8Array(await chosen.arrayBuffer())).text);
-    if (read.ok) await create({ from: 'plan', plan: read.value });
-    else refuse(read.problem);
+  const copy = async (entry: ShelfClass): Promise<void> => {
+    const made = await ask<ClassResponse>('POST', '/api/classes', { from: 'class', classId: entry.id });
+    if (made) location.assign(`/classes/${made.id}`);
   };
   const remove = async (entry: ShelfClass): Promise<void> => {
     const answer = await send('DELETE', `/api/classes/${entry.id}`);
-    if (!answer.ok) {
-      setTrouble({ title: answer.problem.detail, issues: [] });
-      return;
-    }
+    if (!answer.ok) return setTrouble({ title: answer.problem.detail, issues: [] });
     setClasses(classes.filter((one) => one.id !== entry.id));
-    setRemoved(entry);
+    return setRemoved(entry);
   };
   const putBack = async (entry: ShelfClass): Promise<void> => {
     const answer = await send('POST', `/api/classes/${entry.id}/put-back`, {});
     if (answer.ok) location.reload();
     else setTrouble({ title: answer.problem.detail, issues: [] });
   };
+  const membersOf = (id: string): ShelfClass[] =>
+    classes.filter((entry) => entry.seriesId === id).sort((a, b) => (a.seriesOrder ?? 0) - (b.seriesOrder ?? 0));
+  /** Saves a series' title and the order of its classes, and shows it so. */
+  const save = async (one: ShelfSeries, classIds: readonly string[]): Promise<void> => {
+    const answer = await send('PUT', `/api/series/${one.id}`, { title: one.title, classIds });
+    if (!answer.ok) return setTrouble({ title: answer.problem.detail, issues: [] });
+    setSeries((before) => before.map((kept) => (kept.id === one.id ? one : kept)));
+    return setClasses((before) =>
+      before.map((entry) => {
+        const at = classIds.indexOf(entry.id);
+        if (at >= 0) return { ...entry, seriesId: one.id, seriesOrder: at + 1 };
+        return entry.seriesId === one.id ? { ...entry, seriesId: null, seriesOrder: null } : entry;
+      }),
+    );
+  };
+  const place = async (entry: ShelfClass, target: ShelfSeries | null): Promise<void> => {
+    setPlacing(null);
+    const home = series.find((one) => one.id === entry.seriesId);
+    if (target) return save(target, [...membersOf(target.id).map((one) => one.id), entry.id]);
+    if (home) return save(home, membersOf(home.id).flatMap((one) => (one.id === entry.id ? [] : [one.id]))); // prettier-ignore
+    return undefined;
+  };
+  const begin = async (entry: ShelfClass, title: string): Promise<void> => {
+    const made = await ask<ShelfSeries>('POST', '/api/series', { title });
+    if (!made) return;
+    setSeries([...series, made]);
+    await place(entry, made);
+  };
+  const actions = {
+    onCopy: (entry: ShelfClass) => void copy(entry),
+    onRemove: (entry: ShelfClass) => void remove(entry),
+    onSeries: setPlacing,
+  };
+  const alone = classes.filter((entry) => entry.seriesId === null);
   return (
     <div className="mx-auto max-w-5xl px-5 py-4">
       <header className="mb-6 flex flex-wrap items-center gap-3">
         <span className="font-semibold">{studio}</span>
         <span className="ml-auto flex items-center gap-2">
           <ThemeSwitch />
-          <button type="button" className="btn btn-sm" onClick={() => file.current?.click()}>
-            <FileInput size={14} aria-hidden />
-            Bring a plan file
-          </button>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            className="hidden"
-            aria-label="Plan file"
-            onChange={(event) => {
-              const chosen = event.target.files?.[0];
-              event.target.value = '';
-              if (chosen) void bring(chosen);
-            }}
-          />
-          <button type="button" className="btn btn-sm btn-primary" onClick={() => setMaking(true)}>
+          <a className="btn btn-sm" href="/library">
+            <BookOpen size={14} aria-hidden />
+            Movement library
+          </a>
+          <a className="btn btn-sm btn-primary" href="/new">
             <Plus size={14} aria-hidden />
             New class
-          </button>
+          </a>
         </span>
       </header>
       <main>
@@ -97,22 +111,50 @@ export function Shelf({ studio, classes: first }: Props) {
             </button>
           </p>
         )}
-        {classes.length === 0 ? (
+        {classes.length === 0 && series.length === 0 && (
           <div className="py-16 text-center">
             <p className="mb-4">The shelf is empty. Begin with a class of your own.</p>
-            <button type="button" className="btn btn-primary" onClick={() => setMaking(true)}>
+            <a className="btn btn-primary" href="/new">
               New class
-            </button>
+            </a>
           </div>
-        ) : (
-          <ShelfTable
-            classes={classes}
-            onCopy={(entry) => void create({ from: 'class', classId: entry.id })}
-            onRemove={(entry) => void remove(entry)}
+        )}
+        {series.map((one) => (
+          <SeriesSection
+            key={one.id}
+            series={one}
+            classes={membersOf(one.id)}
+            actions={actions}
+            onSave={(title, ids) => void save({ ...one, title }, ids)}
+            onNext={() =>
+              void ask<ClassResponse>('POST', `/api/series/${one.id}/next`, {}).then((made) => {
+                if (made) location.assign(`/classes/${made.id}`);
+              })
+            }
+            onRemove={() =>
+              void send('DELETE', `/api/series/${one.id}`).then((answer) => {
+                if (answer.ok) location.reload();
+                else setTrouble({ title: answer.problem.detail, issues: [] });
+              })
+            }
           />
+        ))}
+        {alone.length > 0 && (
+          <>
+            {series.length > 0 && <h2 className="mb-2 mt-6 text-lg font-semibold">By themselves</h2>}
+            <ShelfTable label="Classes" classes={alone} {...actions} />
+          </>
         )}
       </main>
-      {making && <NewClass classes={classes} onCreate={create} onClose={() => setMaking(false)} />}
+      {placing && (
+        <SeriesDialog
+          entry={placing}
+          series={series}
+          onPut={(id) => void place(placing, series.find((one) => one.id === id) ?? null)}
+          onNew={(title) => void begin(placing, title)}
+          onClose={() => setPlacing(null)}
+        />
+      )}
       {trouble && (
         <Dialog title="Not done" onClose={() => setTrouble(null)}>
           <p>{trouble.title}</p>
@@ -120,81 +162,5 @@ export function Shelf({ studio, classes: first }: Props) {
         </Dialog>
       )}
     </div>
-  );
-}
-
-interface TableProps {
-  readonly classes: readonly ShelfClass[];
-  readonly onCopy: (entry: ShelfClass) => void;
-  readonly onRemove: (entry: ShelfClass) => void;
-}
-
-function ShelfTable({ classes, onCopy, onRemove }: TableProps) {
-  return (
-    <table className="bg-base-100 table rounded">
-      <thead>
-        <tr>
-          <th scope="col">Class</th>
-          <th scope="col" className="text-right">
-            Planned
-          </th>
-          <th scope="col" className="text-right">
-            Target
-          </th>
-          <th scope="col" className="text-right">
-            Off by
-          </th>
-          <th scope="col" className="text-right">
-            Takes
-          </th>
-          <th scope="col">
-            <span className="sr-only">Actions</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {classes.map((entry) => {
-          const off = Math.round(entry.runtimeSeconds) - Math.round(entry.targetSeconds);
-          return (
-            <tr key={entry.id}>
-              <th scope="row" className="max-w-md text-base font-semibold">
-                <a className="link link-hover block truncate" href={`/classes/${entry.id}`}>
-                  {entry.title}
-                </a>
-              </th>
-              <td className="text-right">{formatClock(entry.runtimeSeconds)}</td>
-              <td className="text-right">{formatClock(entry.targetSeconds)}</td>
-              <td className={`text-right ${off !== 0 ? 'text-accent font-semibold' : 'quiet-ink'}`}>
-                {off === 0 ? 'on target' : formatDifference(off)}
-              </td>
-              <td className="text-right">
-                <a
-                  className="link link-hover inline-block min-w-6"
-                  href={`/classes/${entry.id}/takes`}
-                  aria-label={`Takes of ${entry.title}: ${entry.takes}`}
-                >
-                  {entry.takes}
-                </a>
-              </td>
-              <td className="text-right whitespace-nowrap">
-                <button type="button" className="btn btn-sm" onClick={() => onCopy(entry)}>
-                  <Copy size={14} aria-hidden />
-                  Copy<span className="sr-only"> {entry.title}</span>
-                </button>{' '}
-                <button
-                  type="button"
-                  className="btn btn-sm btn-square"
-                  aria-label={`Remove ${entry.title}`}
-                  title="Remove"
-                  onClick={() => onRemove(entry)}
-                >
-                  <Trash2 size={14} aria-hidden />
-                </button>
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
   );
 }

@@ -42,10 +42,10 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onGuid
         most={LIMITS.titleCharacters}
         onChange={(name) => onChange({ name })}
       />
-      <div className="flex items-end justify-end gap-3">
+      <div className="flex items-end justify-end gap-3 text-right">
         <ClockField
           label="target"
-          className="w-20! text-right"
+          className="w-20! px-0! text-right"
           seconds={length.targetSeconds}
           least={LIMITS.targetSeconds.least}
           most={LIMITS.targetSeconds.most}
@@ -62,13 +62,15 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onGuid
       {found && !found.fit.feasible && (
         <p className="text-accent text-right text-sm">{whyNot(found.fit, length.targetSeconds)}</p>
       )}
-      <Choice
-        label={`How ${length.name} is fitted`}
-        hideLabel
-        value={length.way}
-        options={FIT_WAYS.map((value) => ({ value, label: WAY_WORDS[value].name }))}
-        onChange={(way) => onChange({ way })}
-      />
+      <div className="flex justify-end">
+        <Choice
+          label={`How ${length.name} is fitted`}
+          hideLabel
+          value={length.way}
+          options={FIT_WAYS.map((value) => ({ value, label: WAY_WORDS[value].name }))}
+          onChange={(way) => onChange({ way })}
+        />
+      </div>
       <div className="mt-1 flex flex-wrap justify-end gap-1" role="group" aria-label={length.name}>
         <button type="button" className="btn btn-xs" disabled={!found} onClick={() => found && onGuide(found.plan)}>
           Guide

@@ -10,7 +10,7 @@ interface Props {
   readonly onPin: (lengthId: string, stepId: string) => void;
 }
 
-/** Steps down, section by section, with the breath first. */
+/** Steps down, section by section with its time, the breath first. */
 export function LengthRows({ timelines, fits, onPin }: Props) {
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
@@ -38,11 +38,7 @@ export function LengthRows({ timelines, fits, onPin }: Props) {
       </tbody>
       {plan.sections.map((section) => (
         <tbody key={section.id}>
-          <tr>
-            <th scope="rowgroup" colSpan={2 + plan.lengths.length} className="quiet-ink pt-4">
-              {section.title}
-            </th>
-          </tr>
+          <SectionTotal section={section} timeline={timeline} timelines={timelines} />
           {section.steps.map((step) => (
             <tr key={step.id}>
               <th scope="row" className="max-w-72 truncate font-normal">
@@ -70,7 +66,6 @@ export function LengthRows({ timelines, fits, onPin }: Props) {
               })}
             </tr>
           ))}
-          <SectionTotal section={section} timeline={timeline} timelines={timelines} />
         </tbody>
       ))}
     </>
@@ -92,10 +87,8 @@ function SectionTotal({
     return timed ? formatClock(timed.endSeconds - timed.startSeconds) : '…';
   };
   return (
-    <tr className="quiet-ink text-sm">
-      <th scope="row" className="font-normal">
-        together
-      </th>
+    <tr className="quiet-ink bg-base-200">
+      <th scope="rowgroup">{section.title}</th>
       <td className="text-right">{of(timeline)}</td>
       {lengths.map((length) => (
         <td key={length.id} className="text-right">

@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { LIMITS, type Length } from '@/core/plan';
+import { LIMITS, makeLength, type Length } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import type { LengthFit } from '@/workers/fitter/protocol';
@@ -30,14 +30,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
     desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, key);
   };
   const add = (targetSeconds: number): void => {
-    const made: Length = {
-      id: crypto.randomUUID(),
-      name: nameFor(targetSeconds),
-      targetSeconds,
-      way: 'balance',
-      breathSeconds: null,
-      pins: [],
-    };
+    const made = makeLength(() => crypto.randomUUID(), nameFor(targetSeconds), targetSeconds);
     set([...plan.lengths, made].sort((a, b) => a.targetSeconds - b.targetSeconds));
   };
   const full = plan.lengths.length >= LIMITS.lengths;
@@ -75,10 +68,10 @@ export function LengthsView({ onGuide, onPublish }: Props) {
       {plan.lengths.length === 0 ? (
         <p className="quiet-ink">No other length yet. Add one above; steps may be left out of it by their priority.</p>
       ) : (
-        <table className="table-sm table w-auto min-w-full">
+        <table className="table-sm table w-auto">
           <thead className="bg-base-100 sticky -top-4 z-10">
             <tr>
-              <th scope="col" className="align-bottom">
+              <th scope="col" className="w-80 align-bottom">
                 Step
               </th>
               <th scope="col" className="w-36 text-right align-bottom">

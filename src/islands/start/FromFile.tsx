@@ -1,0 +1,58 @@
+import { useState } from 'react';
+import { LIMITS, readPlanText } from '@/core/plan';
+import { readScript, SCRIPT_LIMITS } from '@/core/plain-script';
+import type { Issue } from '@/core/units';
+import { decodeText } from '@/files/decode-text';
+import { IssueList } from '@/ui/parts/IssueList';
+import type { Begin } from './begin';
+
+/** A plan file (JSON) or a plain script (text) from this computer. */
+export function FromFile({ begin, busy }: { readonly begin: Begin; readonly busy: boolean }) {
+  const [trouble, setTrouble] = useState<{ readonly name: string; readonly issues: readonly Issue[] } | null>(null);
+  const bring = async (file: File): Promise<void> => {
+    const refuse = (issues: readonly Issue[]): void => setTrouble({ name: file.name, issues });
+    setTrouble(null);
+    if (file.size > LIMITS.documentBytes) {
+      return refuse([{ code: 'too-large', at: '', facts: { megabytes: LIMITS.documentBytes / 1024 / 1024 } }]);
+    }
+    const { text } = decodeText(new Uint8Array(await file.arrayBuffer()));
+    if (/^\s*[{[]/.test(text) || /\.json$/i.test(file.name)) {
+      const read = readPlanText(text);
+      return read.ok ? begin({ from: 'plan', plan: read.value }) : refuse(read.problem);
+    }
+    if (text.includes('\u0000')) return refuse([{ code: 'not-text-file', at: '', facts: {} }]);
+    if (text.trim() === '') return refuse([{ code: 'empty-file', at: '', facts: {} }]);
+    if (text.length > SCRIPT_LIMITS.characters) {
+      return refuse([{ code: 'script-too-long', at: '', facts: { most: SCRIPT_LIMITS.characters } }]);
+    }
+    return begin({ from: 'plan', plan: readScript(() => crypto.randomUUID(), text).plan });
+  };
+  return (
+    <div className="flex max-w-lg flex-col gap-3">
+      <p>
+        A plan (JSON) or a plain script (text) that was published from Calm Count, or written by hand. A script in your
+        own words is better pasted: there each line shows how it was understood.
+      </p>
+      <label className="flex flex-col gap-1">
+        File
+        <input
+          type="file"
+          className="file-input w-full"
+          accept=".json,.txt,.md,application/json,text/plain"
+          disabled={busy}
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) void bring(file);
+          }}
+        />
+      </label>
+      {trouble && (
+        <div role="alert">
+          <p className="text-error">{trouble.name} could not be brought in. The shelf is as it was.</p>
+          <IssueList issues={trouble.issues} />
+        </div>
+      )}
+    </div>
+  );
+}

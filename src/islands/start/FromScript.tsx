@@ -1,0 +1,136 @@
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import type { LibraryEntry } from '@/api/movements';
+import { planMilliseconds, readPlan } from '@/core/plan';
+import { readScript, SCRIPT_LIMITS, type LineKind } from '@/core/plain-script';
+import { formatClock, toSeconds, type Issue } from '@/core/units';
+import { CheckBox } from '@/ui/parts/CheckBox';
+import { IssueList } from '@/ui/parts/IssueList';
+import type { Begin } from './begin';
+import { knownMovements, withLibrary } from './from-library';
+import { ScriptLines } from './ScriptLines';
+
+const KEPT_AS = 'calm-count pasted script';
+const EXAMPLE = `Harbour morning
+
+Welcome
+Good morning, and welcome to the hall.
+
+Main set
+1. Raising the lamp x6
+   in: wrists rise
+   out: wrists sink
+2. Turning the lighthouse, 3 times each side
+
+Closing
+Stand quietly for two minutes`;
+
+/** A script pasted as people write it: the text at the left, how each line was understood at the right. */
+export function FromScript({
+  library,
+  begin,
+  busy,
+}: {
+  readonly library: readonly LibraryEntry[];
+  readonly begin: Begin;
+  readonly busy: boolean;
+}) {
+  const [text, setText] = useState(() => kept());
+  const [put, setPut] = useState<ReadonlyMap<number, LineKind>>(new Map());
+  const [useLibrary, setUseLibrary] = useState(true);
+  const [trouble, setTrouble] = useState<readonly Issue[]>([]);
+  const shown = useDeferredValue(text);
+  const read = useMemo(() => readScript(() => crypto.randomUUID(), shown, put), [shown, put]);
+  useEffect(() => keep(text), [text]);
+  const known = useMemo(() => knownMovements(read, library), [read, library]);
+  const tooLong = text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines;
+  const unsure = read.lines.filter((line) => line.unsure).length;
+  const steps = read.plan.sections.reduce((sum, section) => sum + section.steps.length, 0);
+  const make = async (): Promise<void> => {
+    const plan = useLibrary ? await withLibrary(read, known) : read.plan;
+    const judged = readPlan(plan);
+    if (!judged.ok) return setTrouble(judged.problem);
+    setTrouble([]);
+    return begin({ from: 'plan', plan: judged.value });
+  };
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(260px,2fr)_3fr]">
+      <div className="flex flex-col gap-2">
+        <label className="flex flex-col gap-1">
+          The script, as you write it
+          <textarea
+            className="textarea h-[58vh] w-full font-serif text-base leading-6"
+            spellCheck={false}
+            placeholder={EXAMPLE}
+            value={text}
+            aria-invalid={tooLong}
+            onChange={(event) => {
+              setText(event.target.value);
+              // What was put right by hand belongs to the lines as they were numbered then.
+              if (event.target.value.split('\n').length !== text.split('\n').length) setPut(new Map());
+            }}
+          />
+        </label>
+        {tooLong && (
+          <p role="alert" className="text-error text-sm">
+            At most {SCRIPT_LIMITS.characters.toLocaleString('en')} characters in{' '}
+            {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. What is beyond would be left out.
+          </p>
+        )}
+        {text === '' && (
+          <button type="button" className="btn btn-sm self-start" onClick={() => setText(EXAMPLE)}>
+            Try with an example
+          </button>
+        )}
+      </div>
+      <section aria-label="How each line was understood" className="min-w-0">
+        <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+          <p role="status">
+            {steps === 1 ? '1 step' : `${steps} steps`}, {formatClock(toSeconds(planMilliseconds(read.plan)))} long
+            {unsure > 0 && (
+              <span className="text-warning"> · {unsure === 1 ? '1 line wants' : `${unsure} lines want`} a look</span>
+            )}
+          </p>
+          <button
+            type="button"
+            className="btn btn-primary btn-sm ml-auto"
+            disabled={busy || steps === 0 || tooLong}
+            onClick={() => void make()}
+          >
+            Make the class
+          </button>
+        </div>
+        {known.size > 0 && (
+          <CheckBox
+            label={`Take breath, words and cautions of ${known.size === 1 ? 'one movement' : `${known.size} movements`} from the library, by name`}
+            checked={useLibrary}
+            onChange={setUseLibrary}
+          />
+        )}
+        {trouble.length > 0 && (
+          <div role="alert" className="mb-2">
+            <p className="text-error">The class cannot be made like this. Nothing typed was lost.</p>
+            <IssueList issues={trouble} />
+          </div>
+        )}
+        <ScriptLines lines={read.lines} put={put} onPut={(number, kind) => setPut(new Map([...put, [number, kind]]))} />
+      </section>
+    </div>
+  );
+}
+
+/** What was pasted last stays in this browser, so that a reload loses nothing. */
+function keep(text: string): void {
+  try {
+    localStorage.setItem(KEPT_AS, text);
+  } catch {
+    // A browser that keeps nothing still reads scripts.
+  }
+}
+
+function kept(): string {
+  try {
+    return localStorage.getItem(KEPT_AS) ?? '';
+  } catch {
+    return '';
+  }
+}

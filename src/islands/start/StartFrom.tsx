@@ -1,0 +1,165 @@
+import { useEffect, useState } from 'react';
+import type { ClassResponse } from '@/api/classes';
+import { send } from '@/api/client';
+import type { LibraryEntry } from '@/api/movements';
+import { LIMITS } from '@/core/plan';
+import { formatClock, type Issue } from '@/core/units';
+import { IssueList } from '@/ui/parts/IssueList';
+import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import type { Begin } from './begin';
+import { FromFile } from './FromFile';
+import { FromNothing } from './FromNothing';
+import { FromScript } from './FromScript';
+
+interface Startable {
+  readonly id: string;
+  readonly title: string;
+  readonly targetSeconds: number;
+}
+
+interface Props {
+  readonly studio: string;
+  readonly classes: readonly Startable[];
+  readonly templates: readonly (Startable & { readonly says: string })[];
+  readonly library: readonly LibraryEntry[];
+}
+
+const WAYS = [
+  { id: 'template', label: 'A template' },
+  { id: 'class', label: 'Another class' },
+  { id: 'script', label: 'A pasted script' },
+  { id: 'file', label: 'A plan file' },
+  { id: 'nothing', label: 'Nothing' },
+] as const;
+type Way = (typeof WAYS)[number]['id'];
+
+/** A new class: from a template, another class, a script, a file, or nothing. */
+export function StartFrom({ studio, classes, templates, library }: Props) {
+  const [way, setWay] = useState<Way>(() => WAYS.find(({ id }) => `#${id}` === location.hash)?.id ?? 'template');
+  const [title, setTitle] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<{ readonly title: string; readonly issues: readonly Issue[] } | null>(null);
+  useEffect(() => history.replaceState(null, '', `#${way}`), [way]);
+  const tooLong = [...title].length > LIMITS.titleCharacters;
+  const begin: Begin = (request, otherwise) => {
+    if (tooLong) return;
+    const named = title.trim() === '' ? otherwise : title.trim();
+    setBusy(true);
+    void send<ClassResponse>('POST', '/api/classes', {
+      ...request,
+      ...(named === undefined ? {} : { title: named }),
+    }).then((answer) => {
+      if (answer.ok) return location.assign(`/classes/${answer.value.id}`);
+      setBusy(false);
+      return setTrouble({ title: answer.problem.detail, issues: answer.problem.issues ?? [] });
+    });
+  };
+  return (
+    <div className="mx-auto max-w-6xl px-5 py-3">
+      <header className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <span className="font-semibold">{studio}</span>
+        <a className="link" href="/">
+          Shelf
+        </a>
+        <h1 className="text-lg font-semibold">New class</h1>
+        <span className="ml-auto">
+          <ThemeSwitch />
+        </span>
+      </header>
+      <div className="grid gap-6 md:grid-cols-[230px_1fr]">
+        <nav aria-label="Start from">
+          <label className="mb-3 flex flex-col">
+            Title
+            <input
+              className="input w-full"
+              value={title}
+              autoFocus
+              autoComplete="off"
+              placeholder="that of what it starts from"
+              aria-invalid={tooLong}
+              onChange={(event) => setTitle(event.target.value)}
+            />
+          </label>
+          {tooLong && (
+            <p role="alert" className="text-error mb-2 text-sm">
+              {[...title].length} characters; at most {LIMITS.titleCharacters}.
+            </p>
+          )}
+          <p className="quiet-ink text-sm">Start from</p>
+          <ul className="flex flex-col gap-1">
+            {WAYS.map(({ id, label }) => (
+              <li key={id}>
+                <button
+                  type="button"
+                  className={`btn btn-sm w-full justify-start ${way === id ? 'btn-primary' : ''}`}
+                  aria-pressed={way === id}
+                  onClick={() => {
+                    setWay(id);
+                    setTrouble(null);
+                  }}
+                >
+                  {label}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <main aria-label={WAYS.find(({ id }) => id === way)?.label}>
+          {trouble && (
+            <div role="alert" className="mb-3">
+              <p className="text-error">{trouble.title}</p>
+              <IssueList issues={trouble.issues} />
+            </div>
+          )}
+          {way === 'template' && (
+            <StartList
+              busy={busy}
+              items={templates}
+              onTake={({ id, title: named }) => begin({ from: 'template', templateId: id }, named)}
+            />
+          )}
+          {way === 'class' &&
+            (classes.length === 0 ? (
+              <p>There is no class on the shelf yet. A template is a good beginning.</p>
+            ) : (
+              <StartList busy={busy} items={classes} onTake={({ id }) => begin({ from: 'class', classId: id })} />
+            ))}
+          {way === 'script' && <FromScript library={library} begin={begin} busy={busy} />}
+          {way === 'file' && <FromFile begin={begin} busy={busy} />}
+          {way === 'nothing' && <FromNothing begin={begin} busy={busy} />}
+        </main>
+      </div>
+    </div>
+  );
+}
+
+interface ListProps<Item extends Startable> {
+  readonly items: readonly (Item & { readonly says?: string })[];
+  readonly busy: boolean;
+  readonly onTake: (item: Item) => void;
+}
+
+function StartList<Item extends Startable>({ items, busy, onTake }: ListProps<Item>) {
+  return (
+    <ul>
+      {items.map((item) => (
+        <li key={item.id} className="border-base-300 flex items-center gap-4 border-b py-2">
+          <span className="min-w-0 flex-1">
+            <span className="block truncate font-semibold">{item.title}</span>
+            {item.says && <span className="quiet-ink text-sm">{item.says}</span>}
+          </span>
+          <span className="shrink-0">{formatClock(item.targetSeconds)}</span>
+          <button
+            type="button"
+            className="btn btn-sm"
+            disabled={busy}
+            aria-label={`Begin with ${item.title}`}
+            onClick={() => onTake(item)}
+          >
+            Begin
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,35 @@
+import type { Counts, LineKind } from '@/core/plain-script';
+import { formatClock } from '@/core/units';
+import { SIDE_PLAN_WORDS } from './movement';
+
+/** What a line of a pasted script was taken for. */
+export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
+  title: 'title',
+  section: 'section',
+  movement: 'movement',
+  talk: 'talk',
+  quiet: 'quiet',
+  transition: 'transition',
+  said: 'said',
+  in: 'breath in',
+  out: 'breath out',
+  rest: 'rest',
+  pause: 'pause',
+  setting: 'count or setting',
+  nothing: 'left out',
+};
+
+/** The counts that were found in a line. */
+export function countWords(counts: Counts): string {
+  const { rounds, sides, seconds, ownPace, hold, startSide } = counts;
+  return [
+    rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}`,
+    sides === undefined ? '' : SIDE_PLAN_WORDS[sides],
+    startSide === undefined ? '' : `${startSide} first`,
+    seconds === undefined ? '' : formatClock(seconds[0]),
+    ownPace ? 'own pace' : '',
+    hold === undefined ? '' : `rest ${hold} s`,
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
+}

@@ -1,0 +1,61 @@
+import type { HistoryEntry, HistoryPage, RevisionResponse } from '@/api/history';
+import { comparePlans, planMilliseconds } from '@/core/plan';
+import { toSeconds } from '@/core/units';
+import { findRevisions, listRevisions, type RevisionMark } from '@/db/queries/revisions';
+import { openClass } from './classes';
+import { Refusal } from './refusal';
+import type { Asking } from './studio';
+
+/** Saves less than this apart belong to one sitting; a class saves itself with every pause in typing. */
+const SITTING_MILLISECONDS = 5 * 60_000;
+const SITTINGS_A_PAGE = 25;
+/** Saves looked through for one page. */
+const SAVES_AT_MOST = 2_000;
+
+/** Saves in sittings, the newest first, each with its first and last save. */
+export function sittings(
+  marks: readonly RevisionMark[],
+): { readonly last: RevisionMark; readonly first: RevisionMark }[] {
+  const found: { last: RevisionMark; first: RevisionMark }[] = [];
+  for (const one of marks) {
+    const sitting = found.at(-1);
+    const gap = sitting ? sitting.first.createdAt.getTime() - one.createdAt.getTime() : Infinity;
+    if (sitting && gap < SITTING_MILLISECONDS) sitting.first = one;
+    else found.push({ last: one, first: one });
+  }
+  return found;
+}
+
+/** The saved states of a class, by sitting, with what each changed. @throws Refusal 404. */
+export async function historyOf(who: Asking, classId: string, before: number): Promise<HistoryPage> {
+  await openClass(who, classId);
+  const marks = await listRevisions(who.db, who.studio.id, classId, before, SAVES_AT_MOST);
+  const all = sittings(marks);
+  const shown = all.slice(0, SITTINGS_A_PAGE);
+  const wanted = new Set(shown.flatMap(({ last, first }) => [last.revision, first.revision - 1]));
+  const plans = await findRevisions(who.db, who.studio.id, classId, [...wanted]);
+  const entries = shown.flatMap(({ last, first }): HistoryEntry[] => {
+    const after = plans.get(last.revision);
+    if (!after) return [];
+    const was = plans.get(first.revision - 1);
+    return [
+      {
+        revision: last.revision,
+        firstRevision: first.revision,
+        savedAt: last.createdAt.toISOString(),
+        runtimeSeconds: toSeconds(planMilliseconds(after.plan)),
+        changes: was ? comparePlans(was.plan, after.plan) : [],
+      },
+    ];
+  });
+  const more = all.length > shown.length || marks.length === SAVES_AT_MOST;
+  return { entries, olderThan: more ? (shown.at(-1)?.first.revision ?? null) : null };
+}
+
+/** One saved state. @throws Refusal 404. */
+export async function openRevision(who: Asking, classId: string, revision: number): Promise<RevisionResponse> {
+  await openClass(who, classId);
+  const found = (await findRevisions(who.db, who.studio.id, classId, [revision])).get(revision);
+  if (!found) throw new Refusal(404, 'no-revision');
+  return { revision, savedAt: found.createdAt.toISOString(), plan: found.plan };
+}
