@@ -8,7 +8,7 @@ export interface HistoryEntry {
   /** ISO 8601, of the last save. */
   readonly savedAt: string;
   readonly runtimeSeconds: number;
-  /** Against the sitting before; empty for the first save of all. */
+  /** Against the sitting before; for the first of all against the class as it was begun. */
   readonly changes: readonly PlanChange[];
 }
 

@@ -32,8 +32,13 @@ export async function addClass(who: Asking, request: NewClassRequest): Promise<C
   return insertClass(who.db, who.studio.id, judged(await planFor(who, request)));
 }
 
+/** The plan under the title typed, where one was. */
+function titled(plan: unknown, title: string | undefined): unknown {
+  return title === undefined || typeof plan !== 'object' || plan === null ? plan : { ...plan, title };
+}
+
 async function planFor(who: Asking, request: NewClassRequest): Promise<unknown> {
-  if (request.from === 'plan') return request.plan;
+  if (request.from === 'plan') return titled(request.plan, request.title);
   if (request.from === 'template') {
     const template = TEMPLATES.find((one) => one.id === request.templateId);
     if (!template) throw new Refusal(422, 'bad-request', [{ code: 'bad-value', at: 'templateId', facts: {} }]);

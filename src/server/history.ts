@@ -32,12 +32,13 @@ export async function historyOf(who: Asking, classId: string, before: number): P
   const marks = await listRevisions(who.db, who.studio.id, classId, before, SAVES_AT_MOST);
   const all = sittings(marks);
   const shown = all.slice(0, SITTINGS_A_PAGE);
-  const wanted = new Set(shown.flatMap(({ last, first }) => [last.revision, first.revision - 1]));
+  const wanted = new Set(shown.flatMap(({ last, first }) => [last.revision, Math.max(1, first.revision - 1)]));
   const plans = await findRevisions(who.db, who.studio.id, classId, [...wanted]);
   const entries = shown.flatMap(({ last, first }): HistoryEntry[] => {
     const after = plans.get(last.revision);
     if (!after) return [];
-    const was = plans.get(first.revision - 1);
+    // The very first sitting is told against the class as it was begun.
+    const was = plans.get(Math.max(1, first.revision - 1));
     return [
       {
         revision: last.revision,

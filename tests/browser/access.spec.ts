@@ -35,10 +35,21 @@ for (const theme of ['day', 'night'] as const) {
     await expect(page.getByRole('row').nth(1)).toBeVisible();
     expect(await page.locator('html').getAttribute('data-theme')).toBe(theme);
     await expectAccessible(page, 'shelf');
-    await page.getByRole('button', { name: 'New class' }).click();
-    await expectAccessible(page, 'new class');
+    await page.getByRole('button', { name: 'Series of Evening Ebb' }).click();
+    await expectAccessible(page, 'series');
     await page.keyboard.press('Escape');
-    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await page.getByRole('link', { name: 'New class' }).click();
+    await expectAccessible(page, 'new class, templates');
+    await page.getByRole('button', { name: 'A pasted script' }).click();
+    await page.getByRole('button', { name: 'Try with an example' }).click();
+    await expectAccessible(page, 'new class, script');
+    await page.getByRole('button', { name: 'A plan file' }).click();
+    await expectAccessible(page, 'new class, file');
+    await page.goto(`${origin()}/library`);
+    await page.getByRole('button', { name: /^Heron on the piling/ }).click();
+    await expect(page.getByRole('complementary', { name: /^Movement: / })).toBeVisible();
+    await expectAccessible(page, 'library');
+    await page.goto(origin());
 
     await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
     await expect(runtime(page)).toBeVisible();
@@ -48,12 +59,18 @@ for (const theme of ['day', 'night'] as const) {
       await expectAccessible(page, `step ${step}`);
     }
     await page.getByRole('button', { name: /^Fit to/ }).click();
+    await expect(page.getByRole('dialog').getByRole('table')).toBeVisible();
     await expectAccessible(page, 'fit');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Publish' }).click();
     await page.getByRole('button', { name: 'Show Captions (SRT)' }).click();
     await expectAccessible(page, 'publish');
     await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^Lengths/ }).click();
+    await page.getByRole('button', { name: '5:00' }).click();
+    await expect(page.getByRole('button', { name: 'Guide', exact: true }).first()).toBeEnabled();
+    await expectAccessible(page, 'lengths');
+    await page.getByRole('button', { name: 'Back to the strip' }).click();
     await page.getByRole('button', { name: 'Keys' }).click();
     await expectAccessible(page, 'keys');
     await page.keyboard.press('Escape');
@@ -61,6 +78,14 @@ for (const theme of ['day', 'night'] as const) {
     await page.keyboard.press('Space');
     await expectAccessible(page, 'guide');
 
+    await page.goto(origin());
+    await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
+    await page.getByRole('link', { name: 'History' }).click();
+    await page
+      .getByRole('button', { name: /^Open save/ })
+      .first()
+      .click();
+    await expectAccessible(page, 'history');
     await page.goto(origin());
     await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
     await expect(page.getByRole('heading', { name: 'Bring a take' })).toBeVisible();
@@ -177,6 +202,14 @@ for (const [width, height] of [
         (buttons) => buttons.filter((button) => Math.min(button.clientWidth, button.clientHeight) < 44).length,
       );
     expect(small).toBe(0);
+    await page.goto(origin());
+    await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
+    await page.getByRole('link', { name: 'History' }).click();
+    await page
+      .getByRole('button', { name: /^Open save/ })
+      .first()
+      .click();
+    await expectAccessible(page, 'history');
     await page.goto(origin());
     await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
     await page.getByRole('link', { name: 'Monday, before the ferry' }).click();

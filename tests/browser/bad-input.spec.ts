@@ -37,23 +37,23 @@ test('a plan file that is none is refused in words, and the shelf is as it was',
     ['picture.json', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]), 'not readable JSON'],
     ['large.json', Buffer.alloc(11 * 1024 * 1024, 32), 'larger than 10 MB'],
   ];
+  await page.goto(`${origin()}/new#file`);
   for (const [name, content, words] of cases) {
-    await page.getByLabel('Plan file').setInputFiles(file(name, content));
-    const dialog = page.getByRole('dialog');
-    await expect(dialog).toContainText(`${name} could not be brought in. The shelf is as it was.`);
-    await expect(dialog).toContainText(words);
-    await dialog.getByRole('button', { name: 'Close' }).click();
+    await page.getByLabel('File', { exact: true }).setInputFiles(file(name, content));
+    const trouble = page.getByRole('alert');
+    await expect(trouble).toContainText(`${name} could not be brought in. The shelf is as it was.`);
+    await expect(trouble).toContainText(words);
   }
-  await page.reload();
+  await page.goto(origin());
   await expect(page.getByRole('row')).toHaveCount(rows);
 });
 
 test('a plan file with one wrong value names its place', async ({ page }) => {
   const { plan } = await storedClass(await copyOf('Net Menders’ Break'));
-  await page.goto(origin());
+  await page.goto(`${origin()}/new#file`);
   const bad = JSON.stringify({ ...plan, targetSeconds: -300 });
-  await page.getByLabel('Plan file').setInputFiles(file('negative.json', bad));
-  await expect(page.getByRole('dialog')).toContainText('targetSeconds: This has to lie between 10 and 14400.');
+  await page.getByLabel('File', { exact: true }).setInputFiles(file('negative.json', bad));
+  await expect(page.getByRole('alert')).toContainText('targetSeconds: This has to lie between 10 and 14400.');
 });
 
 test('absurd numbers stay in their field with the bounds beside them, and are not saved', async ({ page }) => {

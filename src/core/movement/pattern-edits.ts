@@ -71,9 +71,8 @@ export function lengthenPhase(pattern: Pattern, index: number, seconds: Seconds,
 export function moveBorder(pattern: Pattern, index: number, seconds: Seconds, pace: Pace): Pattern {
   const [first, second] = [pattern[index], pattern[index + 1]];
   if (!first || !second) return pattern;
-  const least = LIMITS.phaseSeconds.least;
   const [before, after] = [phaseSeconds(first, pace), phaseSeconds(second, pace)];
-  const by = Math.min(after - least, Math.max(least - before, seconds));
+  const by = Math.min(after - leastLength(second, pace), Math.max(leastLength(first, pace) - before, seconds));
   return pattern.map((phase, at) => {
     if (at === index) return withLength(phase, before + by, pace);
     return at === index + 1 ? withLength(phase, after - by, pace) : phase;
@@ -91,6 +90,12 @@ export function presetPattern(newId: NewId, preset: PresetId, from: Pattern): Pa
     const base = words ?? makePhase(newId, { kind });
     return { ...base, kind, share, seconds, action: action === '' ? base.action : action };
   });
+}
+
+/** The shortest a phase can be, in its own seconds or as a share. */
+function leastLength(phase: Phase, pace: Pace): Seconds {
+  const { phaseSeconds: own, share } = LIMITS;
+  return phase.seconds === null ? Math.max(own.least, share.least * pace.breathSeconds) : own.least;
 }
 
 /** The phase with a length in seconds, kept as seconds where it has its own, else as a share in whole hundredths. */

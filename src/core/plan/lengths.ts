@@ -27,9 +27,8 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
     sections,
   };
   return stepsInOrder(plan).reduce((now, { step }) => {
-    const out = pins.get(step.id)?.leftOut;
-    if (out === undefined || out === null) return now;
-    const applied = applyEdit(now, leaveOutEdit(now, step.id, out));
+    if (pins.get(step.id)?.leftOut !== true) return now;
+    const applied = applyEdit(now, leaveOutEdit(now, step.id, true));
     return applied.ok ? applied.value.plan : now;
   }, plan);
 }
@@ -37,6 +36,10 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
 function pinned(step: Step, pin: LengthPin): Step {
   if (step.kind === 'movement' && step.lead === 'breath' && pin.rounds !== null) {
     return { ...step, rounds: pin.rounds, pinned: true, leftOut: false };
+  }
+  if (pin.leftOut === false && pin.rounds === null && pin.seconds === null) {
+    // It stays in; its rounds and time are left to the fit.
+    return { ...step, leftOut: false, priority: 'always' };
   }
   const timed = step.kind === 'quiet' || (step.kind === 'movement' && step.lead !== 'breath');
   if (timed && pin.seconds !== null) return { ...step, seconds: pin.seconds, pinned: true, leftOut: false };

@@ -17,6 +17,8 @@ interface Props {
 
 /** Changes told of one sitting before the rest is folded. */
 const CHANGES_SHOWN = 6;
+/** Saves of one sitting that can be looked at one by one, the newest. */
+const SAVES_SHOWN = 200;
 
 /** The saved states of a class by day, what each changed, and any of them to open and restore. */
 export function History({ studio, stored, first }: Props) {
@@ -79,8 +81,8 @@ export function History({ studio, stored, first }: Props) {
                     key={entry.revision}
                     entry={entry}
                     now={entry.revision === stored.revision}
-                    shown={open?.revision === entry.revision}
-                    onOpen={() => void show(entry.revision)}
+                    open={open?.revision ?? null}
+                    onOpen={(revision) => void show(revision)}
                   />
                 ))}
               </ol>
@@ -105,15 +107,18 @@ export function History({ studio, stored, first }: Props) {
 interface EntryProps {
   readonly entry: HistoryEntry;
   readonly now: boolean;
-  readonly shown: boolean;
-  readonly onOpen: () => void;
+  /** The save that is open, if one is. */
+  readonly open: number | null;
+  readonly onOpen: (revision: number) => void;
 }
 
-function Entry({ entry, now, shown, onOpen }: EntryProps) {
+function Entry({ entry, now, open, onOpen }: EntryProps) {
   const [all, setAll] = useState(false);
   const { changes, revision, firstRevision } = entry;
   const told = all ? changes : changes.slice(0, CHANGES_SHOWN);
-  const first = firstRevision === 1 && changes.length === 0;
+  const first = firstRevision === 1;
+  const shown = open !== null && open >= firstRevision && open <= revision;
+  const saves = Array.from({ length: Math.min(SAVES_SHOWN, revision - firstRevision + 1) }, (_, at) => revision - at);
   return (
     <li className={`border-base-300 flex gap-4 border-b px-2 py-2 ${shown ? 'bg-secondary' : ''}`}>
       <span className="w-12 shrink-0 font-semibold">{format(parseISO(entry.savedAt), 'HH:mm')}</span>
@@ -135,8 +140,32 @@ function Entry({ entry, now, shown, onOpen }: EntryProps) {
           {revision === firstRevision ? `save ${revision}` : `saves ${firstRevision} to ${revision}`}
           {now ? ' · as it stands now' : ''}
         </p>
+        {saves.length > 1 && (
+          <details>
+            <summary className="min-h-6 cursor-pointer text-sm">Each save</summary>
+            <span className="flex flex-wrap gap-1">
+              {saves.map((one) => (
+                <button
+                  key={one}
+                  type="button"
+                  className="btn btn-xs"
+                  aria-label={`Look at save ${one}`}
+                  aria-pressed={open === one}
+                  onClick={() => onOpen(one)}
+                >
+                  {one}
+                </button>
+              ))}
+            </span>
+          </details>
+        )}
       </div>
-      <button type="button" className="btn btn-sm shrink-0" aria-label={`Open save ${revision}`} onClick={onOpen}>
+      <button
+        type="button"
+        className="btn btn-sm shrink-0"
+        aria-label={`Open save ${revision}`}
+        onClick={() => onOpen(revision)}
+      >
         Open
       </button>
     </li>

@@ -1,0 +1,287 @@
+import { expect, type Page } from '@playwright/test';
+import { copyOf, expectSaved, openDesk, origin, runtime, storedClass, test } from './desk-page';
+
+/* Planning as an instructor does it: the library, a pasted script, keeping on target, lengths, history, series. With
+   CALM_SCREENSHOTS set the pictures go to docs/screenshots. */
+
+const shots = process.env.CALM_SCREENSHOTS;
+
+async function shot(page: Page, name: string): Promise<void> {
+  if (shots) await page.screenshot({ path: `${shots}/${name}.png` });
+}
+
+const panel = (page: Page) => page.getByRole('complementary', { name: /^Movement: / });
+const chooseStep = (page: Page, name: string) =>
+  page.getByRole('navigation').getByRole('button', { name, exact: true }).click();
+
+test('the library is searched and narrowed; a movement is made, changed in place, duplicated and archived', async ({
+  page,
+}) => {
+  await page.goto(`${origin()}/library`);
+  const found = page.getByRole('main').getByRole('status');
+  await expect(found).toHaveText('19 movements');
+  await page.getByLabel('Name, other name or tag').fill('standing on');
+  await expect(found).toHaveText('1 movement');
+  await page.getByLabel('Name, other name or tag').fill('');
+  await page.getByLabel('Caution', { exact: true }).selectOption('balance on one leg');
+  await expect(found).toHaveText('1 movement');
+  await page.getByRole('button', { name: /^Heron on the piling/ }).click();
+  await expect(panel(page)).toContainText('A wall or a chair at hand');
+  await shot(page, 'library');
+  await page.getByRole('button', { name: 'Show all again' }).click();
+  await page.getByLabel('Without cautions').check();
+  await page.getByLabel('Part').selectOption('closing');
+  await expect(found).toHaveText('1 movement');
+  await page.getByRole('button', { name: 'Show all again' }).click();
+
+  await page.getByRole('button', { name: 'New movement' }).click();
+  await panel(page).getByRole('textbox', { name: 'Name', exact: true }).fill('Splicing the rope');
+  await panel(page).getByLabel('Rounds asked for').fill('5');
+  await expect(panel(page).getByRole('status')).toContainText('Saved');
+  await panel(page).getByRole('button', { name: 'Duplicate' }).click();
+  await expect(panel(page)).toHaveAccessibleName('Movement: Splicing the rope, copy');
+  await panel(page).getByRole('button', { name: 'Archive' }).click();
+  await expect(found).toHaveText('20 movements');
+  await page.getByLabel('Archive').check();
+  await expect(found).toHaveText('1 movement in the archive');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Splicing the rope/ })).toContainText('5 rounds');
+});
+
+test('a breath pattern is shaped by keys and by pointer, with what it means for the breath', async ({ page }) => {
+  await page.goto(`${origin()}/library`);
+  await page.getByRole('button', { name: 'New movement' }).click();
+  const phases = panel(page).getByRole('list', { name: 'Phases of one round' }).getByRole('button');
+  await panel(page).getByRole('combobox', { name: 'Start from' }).selectOption('4 s in, 6 s out');
+  await expect(phases).toHaveText(['in 4.0 s', 'out 6.0 s']);
+  await expect(panel(page)).toContainText('6.0 breaths a minute here');
+  await phases.nth(0).focus();
+  await page.keyboard.press('+');
+  await expect(phases.nth(0)).toHaveText('in 4.2 s');
+  await page.keyboard.press('ArrowDown');
+  await expect(phases.nth(1)).toBeFocused();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(phases).toHaveText(['out 6.0 s', 'in 4.2 s']);
+  await page.keyboard.press('Alt+ArrowDown');
+  await panel(page).getByRole('button', { name: 'Split' }).click();
+  await expect(phases).toHaveText(['in 4.2 s', 'out 3.0 s', 'out 3.0 s']);
+  await panel(page).getByRole('button', { name: 'Join next' }).click();
+  await expect(phases).toHaveText(['in 4.2 s', 'out 6.0 s']);
+  await panel(page).getByRole('group', { name: 'Add a phase' }).getByRole('button', { name: 'rest' }).click();
+  await expect(phases).toHaveCount(3);
+
+  // The border between the first two, taken by the pointer: what one gains the other gives.
+  const line = panel(page).locator('svg line').first();
+  const box = await line.boundingBox();
+  if (!box) throw new Error('no border');
+  await page.mouse.move(box.x + 60, box.y);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 60, box.y + 40, { steps: 6 });
+  await page.mouse.up();
+  const lengths = (await phases.allTextContents()).map((text) => Number(/[\d.]+/.exec(text)?.[0]));
+  expect(lengths[0]).toBeGreaterThan(5);
+  expect(lengths[0] + lengths[1]).toBeCloseTo(10.2, 1);
+  await phases.nth(2).focus();
+  await page.keyboard.press('Delete');
+  await expect(phases).toHaveCount(2);
+  await panel(page).getByLabel('Seconds').fill('30');
+  await expect(panel(page)).toContainText('below what is called slow breathing');
+  await shot(page, 'breath-pattern');
+});
+
+test('a class takes a movement from the library by typing its name, and is told when the library changes', async ({
+  page,
+  context,
+}) => {
+  const id = await copyOf('Net Menders’ Break');
+  await openDesk(page, id);
+  const add = page.getByRole('group', { name: 'Add to Main set' });
+  await add.getByRole('combobox').fill('bell');
+  await page.getByRole('option', { name: /^Bell buoy/ }).click();
+  const buoy = page.getByRole('article', { name: 'Bell buoy' });
+  await expect(buoy).toContainText('4 rounds a side');
+  await expect(buoy).toContainText('In, roll to the left.');
+  await expectSaved(page);
+
+  const library = await context.newPage();
+  await library.goto(`${origin()}/library`);
+  await library.getByRole('button', { name: /^Bell buoy/ }).click();
+  await library.getByLabel('Rounds asked for').fill('6');
+  await library.getByLabel('Said with the last round').fill('Once more each side.');
+  await expect(library.getByRole('complementary').getByRole('status')).toContainText('Saved');
+  await library.close();
+
+  await page.reload();
+  await chooseStep(page, 'Bell buoy');
+  await page.getByRole('button', { name: 'See what would change' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('row')).toHaveCount(3);
+  await dialog.getByLabel('rounds asked for').uncheck();
+  await dialog.getByRole('button', { name: 'Take these 1' }).click();
+  await expect(page.getByText('The library’s movement has changed')).toHaveCount(0);
+  await expectSaved(page);
+  const steps = (await storedClass(id)).plan.sections.flatMap((section) => section.steps);
+  expect(steps.find((step) => step.name === 'Bell buoy')).toMatchObject({
+    preferredRounds: 4,
+    lastRoundLine: 'Once more each side.',
+  });
+});
+
+test('kept on target, each edit refits the rest and leaves what was just set; undo takes both back', async ({
+  page,
+}) => {
+  await openDesk(page, await copyOf('Before the First Ferry'));
+  await page.getByLabel('Keep on target').check();
+  await chooseStep(page, 'Gulls leaving the wall');
+  for (let more = 0; more < 3; more++) await page.getByRole('button', { name: 'Rounds: more' }).click();
+  await expect(page.getByRole('article', { name: 'Gulls leaving the wall' })).toContainText('6 rounds');
+  await expect(runtime(page)).toContainText('on target');
+  await shot(page, 'keep-on-target');
+  await page.getByLabel('Target').first().fill('9:00');
+  await page.keyboard.press('Enter');
+  await expect(runtime(page)).toContainText('on target');
+  await expect(runtime(page)).toContainText('9:00');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByLabel('Target').first()).toHaveValue('10:00');
+  await expect(runtime(page)).toContainText('on target');
+
+  // What cannot be kept is said, and nothing is moved.
+  await page.getByLabel('Target').first().fill('1:00');
+  await page.keyboard.press('Enter');
+  await expect(runtime(page).getByRole('status')).toContainText('1:00 is shorter than this class can be');
+});
+
+test('one source, several lengths: an edit reaches all, a cell is pinned, a length becomes a class', async ({
+  page,
+}) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.keyboard.press('l');
+  const table = page.getByRole('region', { name: 'Lengths' }).getByRole('table');
+  await expect(table.getByRole('columnheader').nth(2)).toContainText('on target');
+  const heron = table.getByRole('row', { name: /^Heron on the piling/ });
+  await expect(heron).toContainText('left out');
+  await shot(page, 'lengths');
+  await heron.getByRole('button', { name: /in 5 minutes/ }).click();
+  await page.getByLabel('Left out of this length').uncheck();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(heron.getByRole('button', { name: /in 5 minutes: \d.*pinned/ })).toBeVisible();
+  await expect(table.getByRole('columnheader').nth(2)).toContainText('on target');
+  await page.getByRole('button', { name: '20:00' }).click();
+  await expect(table.getByRole('columnheader')).toHaveCount(5);
+  await expectSaved(page);
+  await page.reload();
+  await expect(table.getByRole('columnheader')).toHaveCount(5);
+  await page.getByRole('group', { name: '5 minutes' }).getByRole('button', { name: 'Make a class of it' }).click();
+  await expect(page.getByRole('heading', { name: /, 5 minutes$/ })).toBeVisible();
+  await expect(runtime(page)).toContainText('on target');
+});
+
+test('a pasted script shows line by line how it was understood, is put right, and becomes a class', async ({
+  page,
+}) => {
+  await page.goto(`${origin()}/new`);
+  await expect(page.getByRole('main').getByRole('button', { name: /^Begin with/ })).toHaveCount(6);
+  await shot(page, 'start-from');
+  await page.getByRole('button', { name: 'A pasted script' }).click();
+  const text = [
+    'Slack tide',
+    '',
+    'Main set',
+    '1. Raising the lamp x5',
+    '2. Splice the line, 4 each way',
+    'Let the arms hang',
+    'Closing',
+    'Stand quietly for two minutes',
+  ].join('\n');
+  await page.getByLabel('The script, as you write it').fill(text);
+  const lines = page.getByRole('region', { name: 'Lines' }).getByRole('listitem');
+  await expect(lines).toHaveCount(7);
+  await expect(lines.nth(3)).toContainText('4 rounds, each way (circles)');
+  await expect(lines.nth(4)).toContainText('a guess');
+  await expect(page.getByRole('main').getByRole('status')).toContainText('1 line wants a look');
+  await shot(page, 'pasted-script');
+  await page.getByLabel('Line 6 is').selectOption('movement');
+  await expect(page.getByRole('main').getByRole('status')).toContainText('4 steps');
+  await page.reload();
+  await expect(page.getByLabel('The script, as you write it')).toHaveValue(text);
+  await page.getByLabel('Line 6 is').selectOption('movement');
+  await page.getByLabel('Title', { exact: true }).fill('Slack tide, first');
+  await page.getByRole('button', { name: 'Make the class' }).click();
+  await expect(page.getByRole('heading', { name: 'Slack tide, first' })).toBeVisible();
+  const articles = page.getByRole('main').getByRole('article');
+  await expect(articles).toHaveCount(4);
+  await expect(articles.nth(0)).toContainText('Breathe in, and the wrists carry the lamp up.');
+  await expect(articles.nth(0)).toContainText('5 rounds');
+});
+
+test('a class is begun from a template; stances that do not meet are given a transition', async ({ page }) => {
+  await page.goto(`${origin()}/new`);
+  await page.getByRole('button', { name: 'Begin with Twenty-minute evening' }).click();
+  await expect(runtime(page)).toContainText('on target');
+  const proposed = page.getByRole('button', { name: /^Add a transition/ });
+  await expect(proposed).toHaveCount(1);
+  await proposed.click();
+  await expect(proposed).toHaveCount(0);
+  await expect(page.getByRole('article', { name: 'Left foot forward' })).toBeVisible();
+});
+
+test('saved states are told by day, opened, and restored as a new save', async ({ page }) => {
+  const id = await copyOf('Eight-Section Set');
+  await openDesk(page, id);
+  await chooseStep(page, 'Looking back');
+  await page.getByRole('button', { name: 'Rounds on each side: more' }).click();
+  await expectSaved(page);
+  const before = (await storedClass(id)).revision;
+  await page.getByRole('link', { name: 'History' }).click();
+  await expect(page.getByRole('region', { name: 'Today' })).toContainText('Looking back: 3 rounds became 4');
+  await page
+    .getByRole('button', { name: /^Open save/ })
+    .first()
+    .click();
+  await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('Looking back');
+  await shot(page, 'history');
+  await page.getByText('Each save').click();
+  await page.getByRole('button', { name: 'Look at save 1', exact: true }).click();
+  await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('save 1 ·');
+  await page.getByRole('button', { name: 'Restore this state' }).click();
+  await expect(runtime(page)).toBeVisible();
+  const after = await storedClass(id);
+  expect(after.revision).toBe(before + 1);
+  await expect(page.getByRole('article', { name: 'Looking back' })).toContainText('3 rounds a side');
+});
+
+test('several steps are chosen together and moved to another section', async ({ page }) => {
+  await openDesk(page, await copyOf('Evening Ebb'));
+  await chooseStep(page, 'Raising the lamp');
+  await page
+    .getByRole('navigation')
+    .getByRole('button', { name: 'Hauling the slow net', exact: true })
+    .click({ modifiers: ['Shift'] });
+  const chosen = page.getByRole('complementary', { name: 'Chosen steps' });
+  await expect(chosen).toContainText('3 steps chosen');
+  await chosen.getByLabel('Move to').selectOption('Settling');
+  await expect(page.getByRole('region', { name: 'Settling' }).getByRole('article')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('region', { name: 'Settling' }).getByRole('article')).toHaveCount(1);
+});
+
+test('a series has its own row; the next class starts from its last', async ({ page }) => {
+  await page.goto(origin());
+  await page.getByRole('button', { name: 'Series of Evening Ebb', exact: true }).click();
+  await page.getByLabel('A new series').fill('Evenings');
+  await page.getByRole('button', { name: 'Begin it' }).click();
+  const evenings = page.getByRole('region', { name: 'Series: Evenings' });
+  await expect(evenings.getByRole('row')).toHaveCount(2);
+  await evenings.getByRole('button', { name: 'Next, from the last' }).click();
+  await expect(page.getByRole('heading', { name: 'Evening Ebb 2' })).toBeVisible();
+  await page.goto(origin());
+  await expect(evenings.getByRole('row')).toHaveCount(3);
+  await evenings.getByRole('button', { name: 'Move Evening Ebb 2 up' }).click();
+  await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
+  await page.reload();
+  await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
+  await evenings.getByRole('button', { name: 'Take apart' }).click();
+  await expect(evenings).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Evening Ebb 2', exact: true })).toBeVisible();
+});
