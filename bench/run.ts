@@ -5,54 +5,17 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { readCaptions, writeWebvtt } from '../src/core/interchange';
-import { fitPlan, makeProblem, reachOf, solve } from '../src/core/pacing';
-import { emptyPlan, makeMovement, makeQuiet, makeSection, makeTalk, type ClassPlan } from '../src/core/plan';
+import { fitPlan, reachOf } from '../src/core/pacing';
+import { emptyPlan, makeMovement, makeSection, makeTalk, type ClassPlan } from '../src/core/plan';
 import { readTake } from '../src/core/reading';
 import { expandPlan } from '../src/core/timeline';
 import { demoClasses } from '../src/demo/classes';
-import { Chance, countingIds } from '../tests/support/chance';
-import { cheapestByHighs } from '../tests/support/milp-reference';
+import { countingIds } from '../tests/support/chance';
+import { benchFits } from './fits';
+import { benchLibrary } from './library';
+import { ms, timed } from './measure';
 import { measureReplan } from './replan-in-browser';
-
-function timed(work: () => unknown, runs: number): { median: number; p95: number } {
-  const times: number[] = [];
-  for (let run = 0; run < runs; run++) {
-    const began = performance.now();
-    work();
-    times.push(performance.now() - began);
-  }
-  times.sort((a, b) => a - b);
-  return { median: times[Math.floor(runs / 2)], p95: times[Math.floor(runs * 0.95)] };
-}
-
-const ms = (value: number): string => `${value.toFixed(value < 10 ? 2 : 0)} ms`;
-
-/** Sixty steps of an hour: fifty movements and ten quiets, breath 7.0 to 12.0 s. */
-function hourPlan(seed: number): ClassPlan {
-  const chance = new Chance(seed);
-  const newId = countingIds(`h${seed}-`);
-  const steps = Array.from({ length: 60 }, (_, index) => {
-    if (index % 6 === 5) {
-      const preferredSeconds = chance.whole(20, 60);
-      return makeQuiet(newId, 'Quiet', { preferredSeconds, leastSeconds: 10, mostSeconds: 120 });
-    }
-    const preferredRounds = chance.whole(2, 7);
-    return makeMovement(newId, 'Movement', {
-      preferredRounds,
-      rounds: preferredRounds,
-      leastRounds: Math.max(1, preferredRounds - 2),
-      mostRounds: preferredRounds + 4,
-      sides: chance.pick(['none', 'none', 'alternate', 'in-turn']),
-      paceMultiplier: chance.pick([1, 1, 0.75, 1.25]),
-    });
-  });
-  const plan = emptyPlan(newId, 'An hour', 3600, 9);
-  return {
-    ...plan,
-    pace: { ...plan.pace, leastBreathSeconds: 7, mostBreathSeconds: 12 },
-    sections: [makeSection(newId, 'main', steps)],
-  };
-}
+import { benchShelf } from './shelf';
 
 /** Three hours of movements with words. */
 function longPlan(): ClassPlan {
@@ -70,37 +33,6 @@ function longPlan(): ClassPlan {
       makeSection(newId, 'main', parts.slice(75).flat()),
     ],
   };
-}
-
-async function benchFit(): Promise<void> {
-  const plans = Array.from({ length: 40 }, (_, seed) => hourPlan(seed + 1));
-  const problems = plans.map((plan) => {
-    const { shortestSeconds, longestSeconds } = reachOf(plan);
-    const target = Math.min(longestSeconds - 60, Math.max(shortestSeconds + 60, 3600));
-    return makeProblem({ ...plan, targetSeconds: target }, Math.round(target * 1000));
-  });
-  problems.forEach((problem) => solve(problem));
-  const all: number[] = [];
-  for (let pass = 0; pass < 5; pass++) {
-    for (const problem of problems) {
-      const began = performance.now();
-      solve(problem);
-      all.push(performance.now() - began);
-    }
-  }
-  all.sort((a, b) => a - b);
-  const median = all[Math.floor(all.length / 2)];
-  const p95 = all[Math.floor(all.length * 0.95)];
-  console.log(
-    `fit of a 60-step hour, 51 breath lengths: median ${ms(median)}, 95th percentile ${ms(p95)} (${all.length} fits of ${problems.length} plans)`,
-  );
-  const began = performance.now();
-  const theirs = await cheapestByHighs(problems[0]);
-  const highs = performance.now() - began;
-  const ours = solve(problems[0]);
-  console.log(
-    `  HiGHS on the first of them: ${ms(highs)}; ratio to our median ${Math.round(highs / median)} : 1; costs ${((ours?.choice.cost ?? 0) / 1e9).toFixed(6)} and ${theirs?.toFixed(6)}`,
-  );
 }
 
 function benchTimeline(): void {
@@ -169,7 +101,9 @@ function benchFirstLoad(): void {
   );
 }
 
-await benchFit();
+await benchFits();
+benchLibrary();
+await benchShelf();
 benchTimeline();
 benchCaptions();
 benchFirstLoad();

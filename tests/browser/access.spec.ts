@@ -67,7 +67,7 @@ for (const theme of ['day', 'night'] as const) {
     await expectAccessible(page, 'publish');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^Lengths/ }).click();
-    await page.getByRole('button', { name: '5:00' }).click();
+    await page.getByRole('button', { name: 'Another' }).click();
     await expect(page.getByRole('button', { name: 'Guide', exact: true }).first()).toBeEnabled();
     await expectAccessible(page, 'lengths');
     await page.getByRole('button', { name: 'Back to the strip' }).click();
@@ -202,14 +202,21 @@ for (const [width, height] of [
         (buttons) => buttons.filter((button) => Math.min(button.clientWidth, button.clientHeight) < 44).length,
       );
     expect(small).toBe(0);
+    await page.goto(`${origin()}/library`);
+    await page.getByRole('button', { name: /^Heron on the piling/ }).click();
+    await expect(page.getByRole('complementary', { name: /^Movement: / })).toBeVisible();
+    expect(await wide(), 'library').toBeLessThanOrEqual(0);
+    await page.goto(`${origin()}/new#script`);
+    await expect(page.getByLabel('The script, as you write it')).toBeVisible();
+    expect(await wide(), 'new class').toBeLessThanOrEqual(0);
     await page.goto(origin());
-    await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
+    await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
+    await page.getByRole('button', { name: /^Lengths/ }).click();
+    await expect(page.getByRole('region', { name: 'Lengths' }).getByText('on target').first()).toBeVisible();
+    expect(await wide(), 'lengths').toBeLessThanOrEqual(0);
     await page.getByRole('link', { name: 'History' }).click();
-    await page
-      .getByRole('button', { name: /^Open save/ })
-      .first()
-      .click();
-    await expectAccessible(page, 'history');
+    await expect(page.getByRole('main', { name: 'Saved states' })).toBeVisible();
+    expect(await wide(), 'history').toBeLessThanOrEqual(0);
     await page.goto(origin());
     await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
     await page.getByRole('link', { name: 'Monday, before the ferry' }).click();

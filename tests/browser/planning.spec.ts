@@ -34,7 +34,8 @@ test('the library is searched and narrowed; a movement is made, changed in place
   await expect(found).toHaveText('1 movement');
   await page.getByRole('button', { name: 'Show all again' }).click();
 
-  await page.getByRole('button', { name: 'New movement' }).click();
+  await page.getByRole('button', { name: 'New movement', exact: true }).click();
+  await expect(panel(page)).toHaveAccessibleName('Movement: New movement');
   await panel(page).getByRole('textbox', { name: 'Name', exact: true }).fill('Splicing the rope');
   await panel(page).getByLabel('Rounds asked for').fill('5');
   await expect(panel(page).getByRole('status')).toContainText('Saved');
@@ -50,7 +51,8 @@ test('the library is searched and narrowed; a movement is made, changed in place
 
 test('a breath pattern is shaped by keys and by pointer, with what it means for the breath', async ({ page }) => {
   await page.goto(`${origin()}/library`);
-  await page.getByRole('button', { name: 'New movement' }).click();
+  await page.getByRole('button', { name: 'New movement', exact: true }).click();
+  await expect(panel(page)).toHaveAccessibleName('Movement: New movement');
   const phases = panel(page).getByRole('list', { name: 'Phases of one round' }).getByRole('button');
   await panel(page).getByRole('combobox', { name: 'Start from' }).selectOption('4 s in, 6 s out');
   await expect(phases).toHaveText(['in 4.0 s', 'out 6.0 s']);
@@ -172,7 +174,7 @@ test('one source, several lengths: an edit reaches all, a cell is pinned, a leng
   await expectSaved(page);
   await page.reload();
   await expect(table.getByRole('columnheader')).toHaveCount(5);
-  await page.getByRole('group', { name: '5 minutes' }).getByRole('button', { name: 'Make a class of it' }).click();
+  await page.getByRole('group', { name: '5 minutes', exact: true }).getByRole('button', { name: 'Make a class of it' }).click();
   await expect(page.getByRole('heading', { name: /, 5 minutes$/ })).toBeVisible();
   await expect(runtime(page)).toContainText('on target');
 });

@@ -1,5 +1,6 @@
-import { applyEdit, findStep, type ClassPlan, type Edit } from '@/core/plan';
+import { applyEdit, companionsOf, findStep, type ClassPlan, type Edit } from '@/core/plan';
 import { toSeconds, type Milliseconds, type Seconds } from '@/core/units';
+import type { FitProblem } from './model';
 import { slackOf, type Slack } from './slack';
 import { makeProblem, type FitOptions } from './problem';
 import { extremesAt, reachOfProblem } from './reach';
@@ -71,13 +72,22 @@ function fewest(
   const base = withBreath ? loosened(plan, breath) : plan;
   const steps = slack.filter((one) => one.stepId !== null);
   const problem = makeProblem(base, target, options);
-  const after = steps.map((one) => makeProblem(loosened(base, [one]), target, options));
+  const units = unitsOf(base);
+  // What a bound gains does not depend on the steps outside its unit.
+  const parts = steps.map((one) => {
+    const only = units.get(one.stepId ?? '') ?? new Set([one.stepId ?? '']);
+    const part = (of: ClassPlan): FitProblem => makeProblem(of, target, options, only);
+    return { one, before: part(base), after: part(loosened(base, [one])) };
+  });
   let best: Slack[] | null = null;
   problem.breaths.forEach((_, at) => {
     const end = tooLong ? 'shortest' : 'longest';
     const now = extremesAt(problem, at)[end];
     const gap = Math.abs(now - target);
-    const gains = steps.map((one, index) => ({ one, gain: Math.abs(extremesAt(after[index], at)[end] - now) }));
+    const gains = parts.map(({ one, before, after }) => ({
+      one,
+      gain: Math.abs(extremesAt(after, at)[end] - extremesAt(before, at)[end]),
+    }));
     gains.sort((a, b) => b.gain - a.gain);
     const taken: Slack[] = withBreath ? [...breath] : [];
     let sum = 0;
@@ -91,6 +101,16 @@ function fewest(
   });
   const chosen = best as Slack[] | null;
   return chosen && reached(loosened(plan, chosen), target, options, tooLong) ? chosen : null;
+}
+
+/** For each step, it and the steps that are left out with it. */
+function unitsOf(plan: ClassPlan): ReadonlyMap<string, ReadonlySet<string>> {
+  const units = new Map<string, ReadonlySet<string>>();
+  for (const [leader, companions] of companionsOf(plan)) {
+    const members = new Set([leader, ...companions.map((step) => step.id)]);
+    for (const id of members) units.set(id, members);
+  }
+  return units;
 }
 
 /** Each loosened no further than needed, the last one first: the nearest of its values with which the set still does. */

@@ -63,6 +63,8 @@ export interface FitProblem {
   readonly elastic: readonly ElasticItem[];
   /** Steps that are not there whatever is chosen. */
   readonly absent: ReadonlySet<string>;
+  /** The opening breath asked for, in tenths. */
+  readonly preferredTenths: number;
   /** In order of length. */
   readonly breaths: readonly BreathChoice[];
   readonly weights: Weights;

@@ -15,20 +15,30 @@ export interface FitOptions {
 /** Free around the target: just under half a second, so that the runtime still reads as the target in `m:ss`. */
 export const TOLERANCE: Milliseconds = 499;
 
-/** Makes the problem of fitting `plan` to `target`. */
-export function makeProblem(plan: ClassPlan, target: Milliseconds, options: FitOptions = {}): FitProblem {
+/**
+ * Makes the problem of fitting `plan` to `target`. With `only`, the steps of those ids alone, as they stand in the
+ * class: what a part of it can take.
+ */
+export function makeProblem(
+  plan: ClassPlan,
+  target: Milliseconds,
+  options: FitOptions = {},
+  only: ReadonlySet<string> | null = null,
+): FitProblem {
   const weights = WEIGHTS[options.way ?? 'balance'];
   const held = new Set(options.held?.stepIds);
   const tenths = breathTenths(plan, options.held?.breath ?? false);
   const paces = stepPaces(plan);
-  const collected = collectUnits(plan, paces, tenths, weights, held);
+  const seen = only === null ? plan : partOf(plan, only);
+  const collected = collectUnits(seen, paces, tenths, weights, held);
   const preferredTenths = Math.round(plan.pace.preferredBreathSeconds * 10);
   const breaths = tenths.map((length) => ({
     tenths: length,
     cost: breathCost(length, preferredTenths, collected.movements, weights),
   }));
   const { fixed, items, elastic, absent } = collected;
-  return { target, tolerance: options.tolerance ?? TOLERANCE, fixed, items, elastic, absent, breaths, weights };
+  const tolerance = options.tolerance ?? TOLERANCE;
+  return { target, tolerance, fixed, items, elastic, absent, preferredTenths, breaths, weights };
 }
 
 /**
@@ -46,4 +56,12 @@ function breathTenths(plan: ClassPlan, held: boolean): number[] {
     if (closing >= least - 1e-6 && closing <= most + 1e-6) found.push(tenths);
   }
   return found.length > 0 ? found : [pace.breathSeconds * 10];
+}
+
+function partOf(plan: ClassPlan, only: ReadonlySet<string>): ClassPlan {
+  const sections = plan.sections.flatMap((section) => {
+    const steps = section.steps.filter((step) => only.has(step.id));
+    return steps.length > 0 ? [{ ...section, steps }] : [];
+  });
+  return { ...plan, sections };
 }

@@ -64,7 +64,8 @@ export function runThrough<Value>(search: Generator<void, Value>): Value {
 /** Place of each breath length: nearest to the preferred first, the shorter of two as near. */
 function rankOf(problem: FitProblem): readonly number[] {
   const order = problem.breaths.map((_, at) => at);
-  order.sort((a, b) => problem.breaths[a].cost - problem.breaths[b].cost || a - b);
+  const far = (at: number): number => Math.abs(problem.breaths[at].tenths - problem.preferredTenths);
+  order.sort((a, b) => far(a) - far(b) || a - b);
   const rank = new Array<number>(order.length);
   order.forEach((at, place) => (rank[at] = place));
   return rank;

@@ -111,10 +111,12 @@ function DeskView({ studio, takes, flush }: ViewProps) {
         <RuntimeBar onFit={() => setOver('fit')} />
       </div>
       {view === 'lengths' ? (
-        <LengthsView
-          onGuide={(of) => setShown({ as: 'guide', plan: of })}
-          onPublish={(of) => setShown({ as: 'publish', plan: of })}
-        />
+        <main className="flex min-h-0 min-w-0 flex-1">
+          <LengthsView
+            onGuide={(of) => setShown({ as: 'guide', plan: of })}
+            onPublish={(of) => setShown({ as: 'publish', plan: of })}
+          />
+        </main>
       ) : (
         <div className="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[216px_1fr] lg:grid-cols-[216px_1fr_326px]">
           <div className="no-print border-base-300 min-h-0 overflow-y-auto border-r md:max-h-full" tabIndex={-1}>

@@ -136,7 +136,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
           disabled={pattern.length < 2}
           onClick={() => take(removePhase(pattern, chosen))}
         >
-          Remove
+          Remove phase
         </button>
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="Add a phase">
