@@ -174,7 +174,10 @@ test('one source, several lengths: an edit reaches all, a cell is pinned, a leng
   await expectSaved(page);
   await page.reload();
   await expect(table.getByRole('columnheader')).toHaveCount(5);
-  await page.getByRole('group', { name: '5 minutes', exact: true }).getByRole('button', { name: 'Make a class of it' }).click();
+  await page
+    .getByRole('group', { name: '5 minutes', exact: true })
+    .getByRole('button', { name: 'Make a class of it' })
+    .click();
   await expect(page.getByRole('heading', { name: /, 5 minutes$/ })).toBeVisible();
   await expect(runtime(page)).toContainText('on target');
 });
