@@ -59,7 +59,7 @@ describe('the wording of a fit', () => {
     const low = fitPlan(storm, 60);
     const high = fitPlan(storm, 7200);
     if (low.feasible || high.feasible) throw new Error('neither should fit');
-    expect(whyNot(low, 60)).toBe('1:00 is shorter than this class can be: the shortest is 1:30.');
+    expect(whyNot(low, 60)).toBe('1:00 is shorter than this class can be: the shortest is 1:59.');
     expect(whyNot(high, 7200)).toContain('2:00:00 is longer than this class can be');
     expect(low.loosen.length + high.loosen.length).toBeGreaterThan(1);
     for (const one of [...low.loosen, ...high.loosen])

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { applyEdit, stepsInOrder } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type PerformanceEvent } from '.';
@@ -118,5 +119,21 @@ describe('performing', () => {
         },
       ),
     );
+  });
+});
+
+describe('steps that are left out', () => {
+  const { plan } = demoClasses()[0];
+  const [first, second, third] = stepsInOrder(plan).map(({ step }) => step);
+  const applied = applyEdit(plan, { kind: 'set-step', stepId: second.id, field: 'leftOut', value: true });
+  const shorter = expandPlan(applied.ok ? applied.value.plan : plan);
+  const startOf = (id: string): number => shorter.steps.find((step) => step.step === id)?.startSeconds ?? NaN;
+
+  it('are passed over, forwards and back', () => {
+    const begun: Performance = { mode: 'running', placeSeconds: startOf(first.id), sinceSeconds: 0, startedSeconds: 0 };
+    const [on] = transition(shorter, begun, { kind: 'next-step', now: 0 });
+    expect(on.placeSeconds).toBe(startOf(third.id));
+    const [back] = transition(shorter, on, { kind: 'step-back', now: 0 });
+    expect(back.placeSeconds).toBe(startOf(first.id));
   });
 });
