@@ -3,7 +3,8 @@ import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { CAPTION_LIMITS, readCaptions } from '../src/core/interchange';
 import { fitPlan } from '../src/core/pacing';
-import { applyEdit, LIMITS, readPlanText, writePlanText, type ClassPlan } from '../src/core/plan';
+import { applyEdit, FIT_WAYS, LIMITS, readPlan, readPlanText, writePlanText, type ClassPlan } from '../src/core/plan';
+import { readScript, SCRIPT_LIMITS } from '../src/core/plain-script';
 import { publish, PUBLISH_FORMATS, type PublishFormat } from '../src/core/publish';
 import { checkReading, readTake } from '../src/core/reading';
 import { LevelMeter, readWav, speechSegments } from '../src/core/signal';
@@ -14,11 +15,12 @@ import { decodeText } from '../src/files/decode-text';
 import { issueText } from '../src/messages/issues';
 
 const USAGE = `usage:
-  ./calm fit PLAN.json [--target m:ss]
+  ./calm fit PLAN.json [--target m:ss] [--way ${FIT_WAYS.join('|')}]
   ./calm timeline PLAN.json
   ./calm export PLAN.json --format ${PUBLISH_FORMATS.filter((format) => format !== 'plan').join('|')} [--reading READING.json]
   ./calm read PLAN.json [--captions FILE] [--sound FILE.wav]
   ./calm validate PLAN.json
+  ./calm script SCRIPT.txt   reads a plain script and prints it as a plan; lines that are a guess on standard error
   ./calm demo            lists the demo classes
   ./calm demo NAME       prints one as a plan
 Results on standard output, errors on standard error. Status 1: bad input, or no fit. Status 2: bad usage.`;
@@ -54,18 +56,20 @@ function print(value: unknown): void {
   process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 }
 
-function fit(path: string, target: string | undefined): void {
+function fit(path: string, target: string | undefined, wanted: string | undefined): void {
+  const way = FIT_WAYS.find((one) => one === (wanted ?? 'balance'));
+  if (!way) throw new BadUsage('--way has to be one of those listed');
   const plan = readPlanFile(path);
   const { least, most } = LIMITS.targetSeconds;
   const seconds = target === undefined ? plan.targetSeconds : parseClock(target);
   if (seconds === null) throw new BadUsage(`--target takes m:ss, not “${target}”`);
   if (seconds < least || seconds > most)
     throw new BadInput(`the target has to lie between ${formatClock(least)} and ${formatClock(most)}`);
-  const fitted = fitPlan({ ...plan, targetSeconds: seconds });
+  const fitted = fitPlan({ ...plan, targetSeconds: seconds }, seconds, { way });
   if (!fitted.feasible) {
-    const { feasible, shortestSeconds, longestSeconds, reason, nearestSeconds } = fitted;
+    const { feasible, shortestSeconds, longestSeconds, reason, nearestSeconds, enough } = fitted;
     const loosen = fitted.loosen.map(({ edit: _, ...one }) => one);
-    print({ feasible, shortestSeconds, longestSeconds, reason, nearestSeconds, loosen });
+    print({ feasible, shortestSeconds, longestSeconds, reason, nearestSeconds, enough, loosen });
     process.exitCode = 1;
     return;
   }
@@ -79,6 +83,22 @@ function fit(path: string, target: string | undefined): void {
     changes,
     plan: applied?.ok ? applied.value.plan : { ...plan, targetSeconds: seconds },
   });
+}
+
+function script(path: string): void {
+  const { text } = decodeText(readBytes(path, LIMITS.documentBytes));
+  if (text.trim() === '') refuse(path, [{ code: 'empty-file', at: '', facts: {} }]);
+  if (text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines) {
+    refuse(path, [{ code: 'script-too-long', at: '', facts: { most: SCRIPT_LIMITS.characters } }]);
+  }
+  let count = 0;
+  const read = readScript(() => `s${++count}`, text);
+  const judged = readPlan(read.plan);
+  if (!judged.ok) refuse(path, judged.problem);
+  for (const line of read.lines) {
+    if (line.unsure) process.stderr.write(`${path}: line ${line.number}: taken as ${line.kind}: ${line.text}\n`);
+  }
+  process.stdout.write(writePlanText(judged.value));
 }
 
 function exportPlan(path: string, format: string | undefined, readingPath: string | undefined): void {
@@ -156,6 +176,7 @@ function run(): void {
       allowPositionals: true,
       options: {
         target: text,
+        way: text,
         format: text,
         reading: text,
         captions: text,
@@ -177,10 +198,11 @@ function run(): void {
     demo(subject);
     return;
   }
-  if (command === undefined || !['fit', 'timeline', 'export', 'read', 'validate'].includes(command))
+  if (command === undefined || !['fit', 'timeline', 'export', 'read', 'validate', 'script'].includes(command))
     throw new BadUsage(command ? `“${command}” is no command` : 'a command is needed');
-  if (subject === undefined) throw new BadUsage(`${command} needs a plan file`);
-  if (command === 'fit') fit(subject, values.target);
+  if (subject === undefined) throw new BadUsage(`${command} needs a file`);
+  if (command === 'fit') fit(subject, values.target, values.way);
+  else if (command === 'script') script(subject);
   else if (command === 'timeline') print(expandPlan(readPlanFile(subject)));
   else if (command === 'export') exportPlan(subject, values.format, values.reading);
   else if (command === 'read') read(subject, values.captions, values.sound);

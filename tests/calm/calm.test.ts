@@ -57,7 +57,7 @@ describe('./calm', () => {
   });
 
   it('says with status 1 that nothing fits, and what to loosen', () => {
-    const { out, status } = calm('fit', storm, '--target', '2:00');
+    const { out, status } = calm('fit', storm, '--target', '1:30');
     expect(status).toBe(1);
     const fit = JSON.parse(out) as {
       feasible: boolean;
@@ -66,8 +66,26 @@ describe('./calm', () => {
       loosen: object[];
     };
     expect(fit.feasible).toBe(false);
-    expect(fit.shortestSeconds).toBeGreaterThan(120);
+    expect(fit.shortestSeconds).toBeGreaterThan(90);
     expect(fit.loosen.length).toBeGreaterThan(0);
+  });
+
+  it('fits in the way that is asked, and knows no others', () => {
+    const breath = calm('fit', storm, '--target', '11:00', '--way', 'keep-breath');
+    const fit = JSON.parse(breath.out) as { changes: { what: string }[] };
+    expect(fit.changes.some((change) => change.what === 'breath')).toBe(false);
+    expect(calm('fit', storm, '--way', 'quickly').status).toBe(2);
+  });
+
+  it('writes a class as a plain script, and reads it again', () => {
+    const script = calm('export', ferry, '--format', 'script').out;
+    expect(script).toMatch(/^# Before the First Ferry\n/);
+    const again = calm('script', keep('ferry.txt', script));
+    expect(again).toMatchObject({ status: 0, err: '' });
+    expect(calm('export', keep('again.json', again.out), '--format', 'script').out).toBe(script);
+    const natural = calm('script', keep('natural.txt', 'Morning\n\nMain set\n1. Bow x3\nLet the arms hang'));
+    expect(natural.err).toContain('line 5: taken as said: Let the arms hang');
+    expect(calm('script', keep('empty.txt', '  ')).status).toBe(1);
   });
 
   it('exports every format, planned and with a reading', () => {
