@@ -1,2 +1,2 @@
 export { eightSections } from './eight-sections';
-export { planFromTemplate, TEMPLATE_IDS, TEMPLATES, type Template, type TemplateId } from './templates';
+export { planFromTemplate, TEMPLATES } from './templates';

@@ -16,12 +16,5 @@ export {
   type PaceProfile,
 } from './profile';
 export { lungsAfter, lungsAtStarts, lungsWithin } from './lungs';
-export {
-  LONG_REST,
-  patternBreathsPerMinute,
-  patternNotes,
-  RESTING_AT_MOST,
-  SLOW_BREATHING,
-  type PatternNote,
-} from './notes';
+export { LONG_REST, patternBreathsPerMinute, patternNotes, SLOW_BREATHING, type PatternNote } from './notes';
 export { PRESET_IDS, PRESETS, type PatternPreset, type PresetId } from './presets';

@@ -7,4 +7,4 @@ export { type ElasticItem, type FitProblem } from './model';
 export { makeProblem, type FitOptions } from './problem';
 export { proposeFits, proposing, type Proposal, type Proposals } from './proposals';
 export { reachOf, type Reach } from './reach';
-export { runThrough, solve, solving } from './solve';
+export { solve } from './solve';

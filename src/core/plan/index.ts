@@ -49,4 +49,4 @@ export {
   transitionMilliseconds,
   type StepPace,
 } from './durations';
-export { fillGapsEdit, stanceGaps, stancesOf, transitionFor, type StanceGap } from './stances';
+export { fillGapsEdit, stanceGaps, transitionFor, type StanceGap } from './stances';

@@ -21,7 +21,7 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
         label="target"
-        className="w-28! px-0! text-3xl leading-8"
+        className="hover:bg-base-200 w-28! border-0! px-0! py-0! text-3xl leading-8"
         seconds={plan.targetSeconds}
         least={LIMITS.targetSeconds.least}
         most={LIMITS.targetSeconds.most}
