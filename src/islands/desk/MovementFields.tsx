@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { LEADS, SIDE_PLANS } from '@/core/movement';
 import { LIMITS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, type TimedStep } from '@/core/timeline';
@@ -89,11 +90,19 @@ export function MovementFields({ step, timed, set }: Props) {
         onChange={(pattern) => set('pattern', asJson(pattern))}
       />
       <WordFields movement={step} teachTitle={`Taught first, ${formatClock(timed.teachSeconds)} by speech`} set={set} />
-      <details className="mt-3">
-        <summary className="min-h-6 cursor-pointer font-semibold">Names, stances, levels, cautions</summary>
-        <AboutFields movement={step} set={set} />
-      </details>
+      <About step={step} set={set} />
     </div>
+  );
+}
+
+/** Names, stances, levels, cautions: drawn only while they are looked at, since every edit draws what is open. */
+function About({ step, set }: { readonly step: MovementStep; readonly set: SetField }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="mt-3" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-6 cursor-pointer font-semibold">Names, stances, levels, cautions</summary>
+      {open && <AboutFields movement={step} set={set} />}
+    </details>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp, Copy, ListOrdered, Trash2 } from 'lucide-react';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { memo, useLayoutEffect, useRef, useState } from 'react';
 import type { ShelfClass } from '@/api/classes';
 import { formatClock, formatDifference } from '@/core/units';
 
@@ -85,7 +85,8 @@ interface RowProps extends RowActions {
   readonly last: boolean;
 }
 
-function Row({ entry, place, first, last, onCopy, onRemove, onSeries, onMove }: RowProps) {
+/** Drawn again only when it changes, so that scrolling draws the rows that come into sight and no others. */
+const Row = memo(function Row({ entry, place, first, last, onCopy, onRemove, onSeries, onMove }: RowProps) {
   const off = Math.round(entry.runtimeSeconds) - Math.round(entry.targetSeconds);
   return (
     <tr aria-rowindex={place + 2} style={{ height: ROW_HEIGHT }}>
@@ -132,7 +133,7 @@ function Row({ entry, place, first, last, onCopy, onRemove, onSeries, onMove }: 
       </td>
     </tr>
   );
-}
+});
 
 interface IconButtonProps {
   readonly label: string;
