@@ -290,3 +290,34 @@ test('a series has its own row; the next class starts from its last', async ({ p
   await expect(evenings).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Evening Ebb 2', exact: true })).toBeVisible();
 });
+
+test('a movement open in two tabs is never overwritten; what is typed without a connection is kept', async ({
+  page,
+  context,
+}) => {
+  await page.goto(`${origin()}/library`);
+  await page.getByRole('button', { name: /^Rowing home/ }).click();
+  const other = await context.newPage();
+  await other.goto(`${origin()}/library`);
+  await other.getByRole('button', { name: /^Rowing home/ }).click();
+  await panel(page).getByLabel('Rounds asked for').fill('4');
+  await expect(panel(page).getByRole('status')).toContainText('Saved');
+  await panel(other).getByLabel('Said at the change of side').fill('Turn about.');
+  await expect(panel(other).getByRole('alert')).toContainText('Nothing was overwritten');
+  await other.getByRole('button', { name: 'Keep this one' }).click();
+  await expect(panel(other).getByRole('status')).toContainText('Saved');
+
+  await other.route('**/api/movements/*', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await panel(other).getByLabel('Said at the change of side').fill('Turn the oars about.');
+  await expect(panel(other).getByRole('status')).toContainText('No connection');
+  await other.close();
+  const again = await context.newPage();
+  await again.goto(`${origin()}/library`);
+  await again.getByRole('button', { name: /^Rowing home/ }).click();
+  await expect(panel(again).getByLabel('Said at the change of side')).toHaveValue('Turn the oars about.');
+  await expect(panel(again).getByRole('status')).toContainText('Saved');
+  await again.reload();
+  await expect(panel(again).getByLabel('Said at the change of side')).toHaveValue('Turn the oars about.');
+});

@@ -1,6 +1,6 @@
 import { memo, useMemo, useState } from 'react';
 import type { MovementStep, Step } from '@/core/plan';
-import { roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
+import { moreRoundsSeconds, roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
 import { BreathLine } from './BreathLine';
@@ -14,6 +14,8 @@ interface Props {
   /** Only where the step is open: a folded one has no use for it. */
   readonly timeline: Timeline | null;
   readonly width: number;
+  /** Of the runtime, in whole hundredths. */
+  readonly share: number;
   readonly open: boolean;
   readonly selected: boolean;
   readonly onToggle: (stepId: string) => void;
@@ -25,7 +27,16 @@ const ROUND_WIDTH = 34;
 const AFTER_WIDTH = 142;
 
 /** One step on the strip: its heading, its breath line, and each cue at the place where it is said. */
-export const StepBlock = memo(function StepBlock({ step, timed, timeline, width, open, selected, onToggle }: Props) {
+export const StepBlock = memo(function StepBlock({
+  step,
+  timed,
+  timeline,
+  width,
+  share,
+  open,
+  selected,
+  onToggle,
+}: Props) {
   const desk = useDeskStore();
   const [unfolded, setUnfolded] = useState(false);
   const textWidth = Math.max(160, width - CLOCK_WIDTH - BREATH_WIDTH - ROUND_WIDTH - AFTER_WIDTH - 24);
@@ -47,7 +58,10 @@ export const StepBlock = memo(function StepBlock({ step, timed, timeline, width,
           <span className="font-semibold">{step.name}</span>{' '}
           <span className="quiet-ink text-sm">{aboutStep(step, timed)}</span>
         </button>
-        <span className="shrink-0 text-sm">{amountOf(step, timed)}</span>
+        <span className="shrink-0 text-sm">
+          {amountOf(step, timed)}
+          {!step.leftOut && <span className="quiet-ink inline-block w-11 text-right">{share} %</span>}
+        </span>
       </div>
       {open && timeline && !step.leftOut && (
         <OpenStep
@@ -71,6 +85,7 @@ function sameStep(before: Props, after: Props): boolean {
     before.width === after.width &&
     before.open === after.open &&
     before.selected === after.selected &&
+    before.share === after.share &&
     before.onToggle === after.onToggle &&
     before.timed.startSeconds === after.timed.startSeconds &&
     before.timed.endSeconds === after.timed.endSeconds
@@ -87,7 +102,8 @@ function aboutStep(step: Step, timed: TimedStep): string {
       'in-turn': 'one side, then the other',
       'each-way': 'each way',
     }[step.sides];
-    return `${sides} · ${timed.breathSeconds.toFixed(1)} s a breath`;
+    const round = `±${formatClock(moreRoundsSeconds(step, timed))} for ${step.multiple === 1 ? 'one round' : `${step.multiple} rounds`}`;
+    return `${sides} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
   }
   if (step.kind === 'quiet') return step.eyesClosed ? 'quiet, eyes closed' : 'quiet';
   return step.kind === 'talk' ? 'spoken' : 'transition';

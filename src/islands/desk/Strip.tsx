@@ -69,6 +69,9 @@ export function Strip() {
                     timed={place}
                     timeline={open ? timeline : null}
                     width={width}
+                    share={Math.round(
+                      (100 * (place.endSeconds - place.startSeconds)) / Math.max(1, timeline.runtimeSeconds),
+                    )}
                     open={open}
                     selected={selectedId === step.id || group.includes(step.id)}
                     onToggle={toggle}

@@ -3,6 +3,7 @@ import { send } from '@/api/client';
 import { sameDocument, type Json } from '@/core/document';
 import { summaryOf, type Movement } from '@/core/movement';
 import type { Issue } from '@/core/units';
+import { del, get, set as keep } from 'idb-keyval';
 import { createStore } from 'zustand/vanilla';
 
 /** How the open movement stands to the one on the server. */
@@ -30,6 +31,15 @@ export interface LibraryState {
 const SAVE_AFTER_MILLISECONDS = 600;
 const TRY_AGAIN_MILLISECONDS = 2_500;
 const UNDO_AT_MOST = 200;
+
+/** What was typed and is not yet on the server stays in the browser, so that neither a crash nor a closed tab loses it. */
+interface Draft {
+  readonly baseRevision: number;
+  readonly movement: Movement;
+}
+const draftKey = (id: string): string => `movement draft ${id}`;
+/** A browser that keeps nothing still edits movements. */
+const quietly = async <Value>(work: Promise<Value>): Promise<Value | undefined> => work.catch(() => undefined);
 
 export type LibraryStore = ReturnType<typeof createLibrary>;
 
@@ -70,6 +80,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       setOpen({ revision: answer.value.revision, save: { kind: changed ? 'waiting' : 'saved' } });
       listed({ id, revision: answer.value.revision, archived: false, movement });
       if (changed) later(SAVE_AFTER_MILLISECONDS);
+      else await quietly(del(draftKey(id)));
     } else if (answer.status === 409) {
       const theirs = (answer.problem as unknown as MovementConflict).current;
       if (sameDocument(theirs.movement, movement)) setOpen({ revision: theirs.revision, save: { kind: 'saved' } });
@@ -87,6 +98,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     if (!open) return;
     const conflict = open.save.kind === 'conflict';
     setOpen({ movement, save: conflict ? open.save : { kind: 'waiting' } });
+    void quietly(keep(draftKey(open.id), { baseRevision: open.revision, movement } satisfies Draft));
     if (!conflict) later(SAVE_AFTER_MILLISECONDS);
   };
 
@@ -106,7 +118,19 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       lastField = null;
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
       const { revision, movement } = answer.value;
-      store.setState({ open: { id, revision, movement, save: { kind: 'saved' }, before: [] }, trouble: null });
+      const draft = await quietly(get<Draft>(draftKey(id)));
+      const kept = draft && !sameDocument(draft.movement, movement) ? draft : null;
+      const standing: MovementSave =
+        kept === null
+          ? { kind: 'saved' }
+          : kept.baseRevision === revision
+            ? { kind: 'waiting' }
+            : { kind: 'conflict', theirs: answer.value };
+      store.setState({
+        open: { id, revision, movement: kept?.movement ?? movement, save: standing, before: [] },
+        trouble: null,
+      });
+      if (standing.kind === 'waiting') later(0);
     },
     close: async (): Promise<void> => {
       await save();
@@ -156,6 +180,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       const { theirs } = open.save;
       if (keep === 'theirs') {
         setOpen({ revision: theirs.revision, movement: theirs.movement, save: { kind: 'saved' }, before: [] });
+        void quietly(del(draftKey(open.id)));
         return;
       }
       setOpen({ revision: theirs.revision, save: { kind: 'waiting' } });

@@ -7,7 +7,8 @@ import { useDesk } from '../use-desk';
 interface Props {
   readonly timelines: ReadonlyMap<string, Timeline>;
   readonly fits: readonly LengthFit[];
-  readonly onPin: (lengthId: string, stepId: string) => void;
+  /** A cell to be pinned; `null` for the breath. */
+  readonly onPin: (lengthId: string, stepId: string | null) => void;
 }
 
 /** Steps down, section by section with its time, the breath first. */
@@ -29,8 +30,17 @@ export function LengthRows({ timelines, fits, onPin }: Props) {
           {plan.lengths.map((length) => {
             const fit = fits.find((one) => one.lengthId === length.id);
             return (
-              <td key={length.id} className="text-right">
-                {fit ? `${fit.plan.pace.breathSeconds.toFixed(1)} s` : '…'}
+              <td key={length.id} className="p-0 text-right">
+                <button
+                  type="button"
+                  className={`hover:bg-base-200 min-h-7 w-full rounded px-3 text-right ${length.breathSeconds === null ? '' : 'font-semibold'}`}
+                  disabled={!fit}
+                  aria-label={`Breath in ${length.name}: ${fit ? fit.plan.pace.breathSeconds.toFixed(1) : ''} s${length.breathSeconds === null ? '' : ', pinned'}`}
+                  onClick={() => onPin(length.id, null)}
+                >
+                  {fit ? `${fit.plan.pace.breathSeconds.toFixed(1)} s` : '…'}
+                  {length.breathSeconds !== null && ' ·pin'}
+                </button>
               </td>
             );
           })}

@@ -8,7 +8,7 @@ import { asJson } from '../../movement/set-content';
 import { useDesk, useDeskStore, useFitter } from '../use-desk';
 import { LengthHead } from './LengthHead';
 import { LengthRows } from './LengthRows';
-import { PinDialog } from './PinDialog';
+import { BreathPinDialog, PinDialog } from './PinDialog';
 
 /** Lengths that are often wanted, in seconds (recorded classes run from 4 to 25 minutes; common practice). */
 const OFTEN = [300, 600, 1200];
@@ -24,7 +24,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
   const fits = useLengthFits();
-  const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string } | null>(null);
+  const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string | null } | null>(null);
   const timelines = useMemo(() => new Map(fits.map((fit) => [fit.lengthId, expandPlan(fit.plan)])), [fits]);
   const set = (lengths: readonly Length[], key?: string): void => {
     desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, key);
@@ -104,9 +104,17 @@ export function LengthsView({ onGuide, onPublish }: Props) {
           />
         </table>
       )}
-      {pinning && (
+      {pinning && pinning.stepId !== null && (
         <PinDialog
-          {...pinning}
+          lengthId={pinning.lengthId}
+          stepId={pinning.stepId}
+          fit={fits.find((fit) => fit.lengthId === pinning.lengthId) ?? null}
+          onClose={() => setPinning(null)}
+        />
+      )}
+      {pinning && pinning.stepId === null && (
+        <BreathPinDialog
+          lengthId={pinning.lengthId}
           fit={fits.find((fit) => fit.lengthId === pinning.lengthId) ?? null}
           onClose={() => setPinning(null)}
         />

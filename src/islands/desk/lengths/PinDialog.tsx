@@ -3,6 +3,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { Counter } from '@/ui/parts/Counter';
 import { Dialog } from '@/ui/parts/Dialog';
+import { NumberField } from '@/ui/parts/NumberField';
 import type { LengthFit } from '@/workers/fitter/protocol';
 import { asJson } from '../../movement/set-content';
 import { useDesk, useDeskStore } from '../use-desk';
@@ -70,6 +71,43 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
           disabled={!pin}
           onClick={() => set({ leftOut: null, rounds: null, seconds: null })}
         >
+          Let the fit choose
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+/** The breath that one length keeps, whatever the fit would choose. */
+export function BreathPinDialog({ lengthId, fit, onClose }: Omit<Props, 'stepId'>) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const length = plan.lengths.find((one) => one.id === lengthId);
+  if (!length) return null;
+  const breath = length.breathSeconds ?? fit?.plan.pace.breathSeconds ?? plan.pace.breathSeconds;
+  const set = (breathSeconds: number | null): void => {
+    const lengths = desk.getState().plan.lengths.map((one) => (one.id === lengthId ? { ...one, breathSeconds } : one));
+    desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, `breath ${lengthId}`);
+  };
+  return (
+    <Dialog title={`One breath at the opening, ${length.name}`} onClose={onClose}>
+      <NumberField
+        label="One breath"
+        unit="s"
+        digits={1}
+        step={0.1}
+        value={breath}
+        {...LIMITS.breathSeconds}
+        onChange={set}
+      />
+      <p className="quiet-ink my-2 text-sm">
+        {length.breathSeconds === null ? 'The fit chooses here.' : 'Pinned in this length.'}
+      </p>
+      <div className="flex gap-2">
+        <button type="button" className="btn btn-primary btn-sm" onClick={onClose}>
+          Done
+        </button>
+        <button type="button" className="btn btn-sm" disabled={length.breathSeconds === null} onClick={() => set(null)}>
           Let the fit choose
         </button>
       </div>
