@@ -4,6 +4,10 @@ import { eightSections } from '@/templates';
 import * as movements from './movements';
 import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline';
 
+/** Changes of feet that are left out with the movement they lead to. */
+const TO_HIP_WIDTH = { stance: 'hip-width', goesWith: 'next' } as const;
+const TO_FEET_TOGETHER = { stance: 'feet-together', goesWith: 'next' } as const;
+
 function beforeTheFirstFerry(): DemoClass {
   return demoClass({
     name: 'before-the-first-ferry',
@@ -29,9 +33,15 @@ function beforeTheFirstFerry(): DemoClass {
       makeSection(newId, 'loosening', [movements.coilingTheLine(newId)]),
       makeSection(newId, 'main', [
         movements.raisingTheLamp(newId),
-        makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.'),
+        makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.', TO_HIP_WIDTH),
         movements.turningTheLighthouse(newId),
-        makeTransition(newId, 'Feet together', 6, 'Step in, and stand where you can reach a wall or a chair.'),
+        makeTransition(
+          newId,
+          'Feet together',
+          6,
+          'Step in, and stand where you can reach a wall or a chair.',
+          TO_FEET_TOGETHER,
+        ),
         movements.heronOnThePiling(newId),
         movements.settingDownTheNets(newId),
         movements.gullsLeavingTheWall(newId, { preferredRounds: 3, rounds: 3 }),
@@ -229,10 +239,10 @@ function thursdayLive(): DemoClass {
           ]),
           movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
           movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
-          makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.'),
+          makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.', TO_HIP_WIDTH),
           movements.turningTheLighthouse(newId, { preferredRounds: 5, rounds: 5 }),
           movements.haulingTheSlowNet(newId),
-          makeTransition(newId, 'Feet together', 6, 'Step in, near a wall or a chair.'),
+          makeTransition(newId, 'Feet together', 6, 'Step in, near a wall or a chair.', TO_FEET_TOGETHER),
           movements.heronOnThePiling(newId, { preferredRounds: 3, rounds: 3 }),
           movements.settingDownTheNets(newId),
           movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),

@@ -119,7 +119,7 @@ export const shakeOut = movement(
     lead: 'own',
     preferredSeconds: 45,
     leastSeconds: 20,
-    mostSeconds: 120,
+    mostSeconds: 75,
     cautions: ['shaking'],
     priority: 'low',
     lastRoundLine: 'And let it come to rest.',

@@ -69,7 +69,7 @@ const stillness = (newId: NewId, seconds: number, eyesClosed = false): Section =
     makeQuiet(newId, 'Stand quietly', {
       preferredSeconds: seconds,
       leastSeconds: Math.round(seconds / 3),
-      mostSeconds: seconds * 3,
+      mostSeconds: seconds * 2,
       eyesClosed,
       openingLine: eyesClosed
         ? 'Close your eyes if you are steady, and let the breath go its own way. I will call you back.'
@@ -104,9 +104,9 @@ export const TEMPLATES: readonly Template[] = [
       arrival(newId),
       makeSection(newId, 'loosening', [movements.shakeOut(newId), movements.shoulderCircles(newId)]),
       makeSection(newId, 'main', [
-        movements.raiseTheArms(newId),
-        movements.openAndClose(newId),
-        movements.turnFromTheWaist(newId),
+        movements.raiseTheArms(newId, { preferredRounds: 7 }),
+        movements.openAndClose(newId, { preferredRounds: 7 }),
+        movements.turnFromTheWaist(newId, { preferredRounds: 5 }),
       ]),
       stillness(newId, 45),
       closing(newId, 3),
@@ -130,16 +130,16 @@ export const TEMPLATES: readonly Template[] = [
       welcome(newId, 'Good evening, and welcome.'),
       arrival(newId),
       makeSection(newId, 'loosening', [
-        movements.shakeOut(newId, { preferredSeconds: 60 }),
+        movements.shakeOut(newId, { preferredSeconds: 60, mostSeconds: 90 }),
         movements.shoulderCircles(newId, { preferredRounds: 5 }),
       ]),
       makeSection(newId, 'main', [
-        movements.raiseTheArms(newId, { preferredRounds: 6 }),
-        movements.openAndClose(newId, { preferredRounds: 6 }),
-        movements.turnFromTheWaist(newId, { preferredRounds: 5 }),
-        movements.pushTheWave(newId, { preferredRounds: 4 }),
+        movements.raiseTheArms(newId, { preferredRounds: 9, mostRounds: 14 }),
+        movements.openAndClose(newId, { preferredRounds: 9, mostRounds: 14 }),
+        movements.turnFromTheWaist(newId, { preferredRounds: 6, mostRounds: 9 }),
+        movements.pushTheWave(newId, { preferredRounds: 6, mostRounds: 9 }),
       ]),
-      stillness(newId, 120, true),
+      stillness(newId, 150, true),
       closing(newId, 6),
     ],
   },

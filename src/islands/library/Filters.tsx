@@ -15,7 +15,11 @@ export function Filters({ filter, onChange, archived, onArchived }: Props) {
   const set = (part: Partial<MovementFilter>): void => onChange({ ...filter, ...part });
   const narrowed = Object.values(filter).some((value) => value !== undefined && value !== false);
   return (
-    <div className="flex flex-col gap-1" role="group" aria-label="Narrow the list">
+    <div
+      className="grid gap-x-6 gap-y-1 sm:grid-cols-2 md:grid-cols-3 lg:grid-cols-1"
+      role="group"
+      aria-label="Narrow the list"
+    >
       <Narrow
         label="Part"
         value={filter.role}

@@ -97,13 +97,20 @@ export function Library({ studio, entries }: Props) {
             <MovementList entries={found} openId={openId} store={store} />
           )}
         </main>
-        <div className="border-base-300 min-h-0 overflow-y-auto border-l" tabIndex={-1}>
+        <div
+          className={`border-base-300 min-h-0 overflow-y-auto border-l ${openId === null ? 'max-lg:hidden' : SHEET}`}
+          tabIndex={-1}
+        >
           <MovementPanel store={store} />
         </div>
       </div>
     </div>
   );
 }
+
+/** On a tablet the open movement comes up from below, over the list. */
+const SHEET =
+  'max-lg:bg-base-200 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[55vh] max-lg:border-t max-lg:shadow-lg';
 
 interface ListProps {
   readonly entries: readonly LibraryEntry[];

@@ -72,6 +72,9 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
           {archived ? <ArchiveRestore size={14} aria-hidden /> : <Archive size={14} aria-hidden />}
           {archived ? 'Take out of the archive' : 'Archive'}
         </button>
+        <button type="button" className="btn btn-sm ml-auto lg:hidden" onClick={() => void store.close()}>
+          Close
+        </button>
       </div>
       <Choice
         label="Led by"
