@@ -147,6 +147,16 @@ test('kept on target, each edit refits the rest and leaves what was just set; un
   await expect(page.getByLabel('Target').first()).toHaveValue('10:00');
   await expect(runtime(page)).toContainText('on target');
 
+  // The lengths are worked out at the same time, and neither waits for the other in vain.
+  await page.locator('body').press('l');
+  const head = page.getByRole('region', { name: 'Lengths' }).getByRole('columnheader').nth(2);
+  await expect(head).toContainText('on target');
+  await page.getByLabel('Target', { exact: true }).first().fill('9:30');
+  await page.keyboard.press('Enter');
+  await expect(runtime(page)).toContainText('on target');
+  await expect(head).toContainText('on target');
+  await page.getByRole('button', { name: 'Back to the strip' }).click();
+
   // What cannot be kept is said, and nothing is moved.
   await page.getByLabel('Target').first().fill('1:00');
   await page.keyboard.press('Enter');

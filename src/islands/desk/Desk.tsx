@@ -3,7 +3,6 @@ import type { ClassResponse } from '@/api/classes';
 import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { createFitter } from '@/workers/fitter/client';
 import { Guide } from '../guide/Guide';
 import { PublishDialog } from '../publish/PublishDialog';
 import { DeskHeader } from './DeskHeader';
@@ -18,7 +17,7 @@ import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
 import { startSaving, takeUpDraft, type SaveLoop } from './save-loop';
 import { Strip } from './Strip';
-import { DeskContext, FitterContext, useDesk, useDeskStore } from './use-desk';
+import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 
 interface Props {
@@ -33,13 +32,9 @@ export function Desk({ studio, stored, takes, library }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
   const loop = useRef<SaveLoop | null>(null);
   const [ready, setReady] = useState(false);
-  const [fitter] = useState(createFitter);
+  const fitter = useFitter();
   useEffect(() => {
-    const stop = keepOnTarget(desk, fitter);
-    return () => {
-      stop();
-      fitter.stop();
-    };
+    return keepOnTarget(desk, fitter);
   }, [desk, fitter]);
   useEffect(() => {
     loop.current = startSaving(desk);
@@ -49,11 +44,9 @@ export function Desk({ studio, stored, takes, library }: Props) {
   if (!ready) return null;
   return (
     <DeskContext.Provider value={desk}>
-      <FitterContext.Provider value={fitter}>
-        <LibraryContext.Provider value={library}>
-          <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
-        </LibraryContext.Provider>
-      </FitterContext.Provider>
+      <LibraryContext.Provider value={library}>
+        <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+      </LibraryContext.Provider>
     </DeskContext.Provider>
   );
 }

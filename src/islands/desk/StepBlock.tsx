@@ -102,7 +102,7 @@ function aboutStep(step: Step, timed: TimedStep): string {
       'in-turn': 'one side, then the other',
       'each-way': 'each way',
     }[step.sides];
-    const round = `±${formatClock(moreRoundsSeconds(step, timed))} for ${step.multiple === 1 ? 'one round' : `${step.multiple} rounds`}`;
+    const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${step.multiple === 1 ? 'a round' : `for ${step.multiple}`}`;
     return `${sides} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
   }
   if (step.kind === 'quiet') return step.eyesClosed ? 'quiet, eyes closed' : 'quiet';

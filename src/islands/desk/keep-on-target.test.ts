@@ -21,7 +21,6 @@ function slowFitter() {
       }),
     propose: () => Promise.resolve(null),
     lengths: () => Promise.resolve(null),
-    cancel: () => undefined,
     stop: () => undefined,
   };
   return { asked, fitter };

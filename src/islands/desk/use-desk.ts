@@ -1,6 +1,6 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useEffect, useState } from 'react';
 import { useStore } from 'zustand';
-import type { Fitter } from '@/workers/fitter/client';
+import { createFitter, type Fitter } from '@/workers/fitter/client';
 import type { DeskState, DeskStore } from './desk-store';
 
 export const DeskContext = createContext<DeskStore | null>(null);
@@ -17,11 +17,12 @@ export function useDesk<Part>(select: (state: DeskState) => Part): Part {
   return useStore(useDeskStore(), select);
 }
 
-export const FitterContext = createContext<Fitter | null>(null);
-
-/** The fits of this desk, worked out beside it. */
+/**
+ * Fits of this component's own: a newer question gives up an older one, so parts that ask at the same time must not
+ * share one.
+ */
 export function useFitter(): Fitter {
-  const fitter = useContext(FitterContext);
-  if (!fitter) throw new Error('useFitter: there is no desk around this component');
+  const [fitter] = useState(createFitter);
+  useEffect(() => fitter.stop, [fitter]);
   return fitter;
 }

@@ -8,11 +8,8 @@ export interface Fitter {
   readonly fit: (plan: ClassPlan, held: FitOptions['held']) => Promise<Fitted | NotFitted | null>;
   readonly propose: (plan: ClassPlan) => Promise<Proposals | null>;
   readonly lengths: (plan: ClassPlan) => Promise<readonly LengthFit[] | null>;
-  readonly cancel: () => void;
   readonly stop: () => void;
 }
-
-type Question = Exclude<FitRequest, { kind: 'cancel' }>;
 
 /** A fitter whose worker starts with the first question. */
 export function createFitter(): Fitter {
@@ -37,7 +34,7 @@ export function createFitter(): Fitter {
     });
     return worker;
   };
-  const ask = (make: (id: number) => Question): Promise<FitReply | null> => {
+  const ask = (make: (id: number) => FitRequest): Promise<FitReply | null> => {
     const id = ++last;
     return new Promise((settle) => {
       waiting.set(id, (reply) => settle(reply && id === last ? reply : null));
@@ -56,10 +53,6 @@ export function createFitter(): Fitter {
     lengths: async (plan) => {
       const reply = await ask((id) => ({ kind: 'lengths', id, plan }));
       return reply?.kind === 'lengths' ? reply.lengths : null;
-    },
-    cancel: () => {
-      worker?.postMessage({ kind: 'cancel', id: last } satisfies FitRequest);
-      last++;
     },
     stop: () => {
       worker?.terminate();

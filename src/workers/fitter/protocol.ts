@@ -5,10 +5,9 @@ import type { ClassPlan } from '@/core/plan';
 export type FitRequest =
   | { readonly kind: 'fit'; readonly id: number; readonly plan: ClassPlan; readonly held: FitOptions['held'] }
   | { readonly kind: 'propose'; readonly id: number; readonly plan: ClassPlan }
-  | { readonly kind: 'lengths'; readonly id: number; readonly plan: ClassPlan }
-  | { readonly kind: 'cancel'; readonly id: number };
+  | { readonly kind: 'lengths'; readonly id: number; readonly plan: ClassPlan };
 
-/** One length of a class, fitted; `null` for the class itself as it stands. */
+/** One length of a class, fitted from its source. */
 export type LengthFit = { readonly lengthId: string; readonly plan: ClassPlan; readonly fit: Fitted | NotFitted };
 
 export type FitReply =

@@ -28,7 +28,7 @@ async function run<Value>(id: number, search: Generator<void, Value>): Promise<V
   }
 }
 
-async function serve(request: Exclude<FitRequest, { kind: 'cancel' }>): Promise<void> {
+async function serve(request: FitRequest): Promise<void> {
   const { id, plan } = request;
   if (request.kind === 'fit') {
     const fit = await run(id, fitting(plan, plan.targetSeconds, { held: request.held }));
@@ -51,6 +51,6 @@ async function serve(request: Exclude<FitRequest, { kind: 'cancel' }>): Promise<
 
 addEventListener('message', (event: MessageEvent<FitRequest>) => {
   const request = event.data;
-  newest = Math.max(newest, request.kind === 'cancel' ? request.id + 1 : request.id);
-  if (request.kind !== 'cancel') void serve(request).catch(() => reply({ kind: 'given-up', id: request.id }));
+  newest = Math.max(newest, request.id);
+  void serve(request).catch(() => reply({ kind: 'given-up', id: request.id }));
 });
