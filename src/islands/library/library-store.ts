@@ -39,7 +39,13 @@ interface Draft {
 }
 const draftKey = (id: string): string => `movement draft ${id}`;
 /** A browser that keeps nothing still edits movements. */
-const quietly = async <Value>(work: Promise<Value>): Promise<Value | undefined> => work.catch(() => undefined);
+const quietly = async <Value>(work: () => Promise<Value>): Promise<Value | undefined> => {
+  try {
+    return await work();
+  } catch {
+    return undefined;
+  }
+};
 
 export type LibraryStore = ReturnType<typeof createLibrary>;
 
@@ -80,7 +86,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       setOpen({ revision: answer.value.revision, save: { kind: changed ? 'waiting' : 'saved' } });
       listed({ id, revision: answer.value.revision, archived: false, movement });
       if (changed) later(SAVE_AFTER_MILLISECONDS);
-      else await quietly(del(draftKey(id)));
+      else await quietly(() => del(draftKey(id)));
     } else if (answer.status === 409) {
       const theirs = (answer.problem as unknown as MovementConflict).current;
       if (sameDocument(theirs.movement, movement)) setOpen({ revision: theirs.revision, save: { kind: 'saved' } });
@@ -98,7 +104,8 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     if (!open) return;
     const conflict = open.save.kind === 'conflict';
     setOpen({ movement, save: conflict ? open.save : { kind: 'waiting' } });
-    void quietly(keep(draftKey(open.id), { baseRevision: open.revision, movement } satisfies Draft));
+    const draft: Draft = { baseRevision: open.revision, movement };
+    void quietly(() => keep(draftKey(open.id), draft));
     if (!conflict) later(SAVE_AFTER_MILLISECONDS);
   };
 
@@ -118,7 +125,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       lastField = null;
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
       const { revision, movement } = answer.value;
-      const draft = await quietly(get<Draft>(draftKey(id)));
+      const draft = await quietly(() => get<Draft>(draftKey(id)));
       const kept = draft && !sameDocument(draft.movement, movement) ? draft : null;
       const standing: MovementSave =
         kept === null
@@ -180,7 +187,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       const { theirs } = open.save;
       if (keep === 'theirs') {
         setOpen({ revision: theirs.revision, movement: theirs.movement, save: { kind: 'saved' }, before: [] });
-        void quietly(del(draftKey(open.id)));
+        void quietly(() => del(draftKey(open.id)));
         return;
       }
       setOpen({ revision: theirs.revision, save: { kind: 'waiting' } });
