@@ -39,6 +39,7 @@ for (const theme of ['day', 'night'] as const) {
     await expectAccessible(page, 'series');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'New class' }).click();
+    await expect(page.getByRole('heading', { name: 'New class' })).toBeVisible();
     await expectAccessible(page, 'new class, templates');
     await page.getByRole('button', { name: 'A pasted script' }).click();
     await page.getByRole('button', { name: 'Try with an example' }).click();
@@ -85,6 +86,7 @@ for (const theme of ['day', 'night'] as const) {
       .getByRole('button', { name: /^Open save/ })
       .first()
       .click();
+    await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('save ');
     await expectAccessible(page, 'history');
     await page.goto(origin());
     await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();

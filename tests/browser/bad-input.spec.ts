@@ -116,7 +116,7 @@ test('a target shorter than any fit is told with the shortest and the longest', 
   await page.keyboard.press('Enter');
   await expect(runtime(page)).toContainText('over by');
   await page.getByRole('button', { name: 'Fit to 0:30' }).click();
-  await expect(page.getByRole('dialog')).toContainText('0:30 is shorter than this class can be: the shortest is 2:33.');
+  await expect(page.getByRole('dialog')).toContainText('0:30 is shorter than this class can be: the shortest is 2:22.');
   await expect(page.getByRole('dialog').getByText('Let the breath go to 4.0 s')).toBeVisible();
 });
 
