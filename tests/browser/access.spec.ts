@@ -29,7 +29,7 @@ async function expectAccessible(page: Page, view: string): Promise<void> {
 
 for (const theme of ['day', 'night'] as const) {
   test(`every view by ${theme}`, async ({ page, context }) => {
-    test.setTimeout(180_000);
+    test.setTimeout(360_000);
     await context.addCookies([{ name: 'theme', value: theme, url: origin() }]);
     await page.goto(origin());
     await expect(page.getByRole('row').nth(1)).toBeVisible();
