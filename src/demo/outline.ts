@@ -1,6 +1,6 @@
 import { fitPlan } from '@/core/pacing';
 import { type NewId } from '@/core/document';
-import { applyEdit, emptyPlan, type ClassPlan, type Length, type PlanPace, type Section } from '@/core/plan';
+import { emptyPlan, planAfter, type ClassPlan, type Length, type PlanPace, type Section } from '@/core/plan';
 
 /** One demo class: the name used at the command line, and the plan. */
 export interface DemoClass {
@@ -41,8 +41,7 @@ export function demoClass(outline: Outline): DemoClass {
   if (!outline.fitted) return { name: outline.name, plan: { ...plan, lengths } };
   const fit = fitPlan(plan);
   if (!fit.feasible) throw new Error(`demo class ${outline.name} cannot be fitted`);
-  const applied = fit.edit ? applyEdit(plan, fit.edit) : null;
-  return { name: outline.name, plan: { ...(applied?.ok ? applied.value.plan : plan), lengths } };
+  return { name: outline.name, plan: { ...planAfter(plan, fit.edit), lengths } };
 }
 
 /** What every class says at its beginning. */

@@ -1,11 +1,11 @@
 import type { NewId } from '@/core/document';
 import { fitPlan } from '@/core/pacing';
 import {
-  applyEdit,
   emptyPlan,
   makeQuiet,
   makeSection,
   makeTalk,
+  planAfter,
   type ClassPlan,
   type PlanPace,
   type Section,
@@ -226,6 +226,5 @@ export function planFromTemplate(newId: NewId, template: Template, title: string
   const pace = { ...empty.pace, closingInShare: template.pace.inShare ?? empty.pace.closingInShare, ...template.pace };
   const plan = { ...empty, focus: template.says, pace, sections: template.sections(newId) };
   const fit = fitPlan(plan);
-  const applied = fit.feasible && fit.edit ? applyEdit(plan, fit.edit) : null;
-  return applied?.ok ? applied.value.plan : plan;
+  return planAfter(plan, fit.feasible ? fit.edit : null);
 }

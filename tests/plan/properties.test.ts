@@ -28,6 +28,7 @@ import {
   planMilliseconds,
   readPlan,
   stanceGaps,
+  stepPaces,
   stepsInOrder,
   type ClassPlan,
   type Edit,
@@ -62,6 +63,9 @@ describe('any class', () => {
       for (const [at, { step }] of stepsInOrder(plan).entries()) {
         const timed = timeline.steps[at];
         if (step.leftOut) expect(timed.endSeconds, `seed ${seed}`).toBe(timed.startSeconds);
+        // What is shown of a step's breath is what it was counted with: its own, its section's, or the profile's.
+        const pace = stepPaces(plan).get(step.id);
+        if (pace) expect(timed.inShare, `seed ${seed}`).toBe(pace.inShare);
       }
     }
   });

@@ -10,11 +10,11 @@ import { seedDemo } from '@/demo/seed';
 import { addClass, openClass, saveClass, shelf } from '@/server/classes';
 import { historyOf, openRevision, sittings } from '@/server/history';
 import { addMovement, archiveMovement, library, openMovement, saveMovement } from '@/server/movements';
-import { Refusal } from '@/server/refusal';
 import { addSeries, dropSeries, nextInSeries, saveSeries, seriesOnShelf } from '@/server/series';
 import { asking, type Asking } from '@/server/studio';
 import { TEMPLATES } from '@/templates';
 import { freshDatabase } from '../support/application';
+import { refusal } from '../support/refusal';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let who: Asking;
@@ -26,15 +26,6 @@ beforeAll(async () => {
   who = await asking();
 });
 afterAll(() => database.drop());
-
-async function refusal(work: Promise<unknown>): Promise<Refusal> {
-  const error: unknown = await work.then(
-    () => null,
-    (reason: unknown) => reason,
-  );
-  if (!(error instanceof Refusal)) throw new Error(`expected a refusal, got ${String(error)}`);
-  return error;
-}
 
 async function strangers(): Promise<Asking> {
   return { db: who.db, studio: await insertStudio(who.db, 'Another hall') };

@@ -8,10 +8,10 @@ import { insertStudio } from '@/db/queries/studios';
 import { seedDemo } from '@/demo/seed';
 import { demoClasses } from '@/demo/classes';
 import { addClass, openClass, saveClass, shelf, shelve } from '@/server/classes';
-import { Refusal } from '@/server/refusal';
 import { asking, type Asking } from '@/server/studio';
 import { addTake, correctTake, dropTake, openTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
+import { refusal } from '../support/refusal';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let who: Asking;
@@ -22,15 +22,6 @@ beforeAll(async () => {
   who = await asking();
 });
 afterAll(() => database.drop());
-
-async function refusal(work: Promise<unknown>): Promise<Refusal> {
-  const error: unknown = await work.then(
-    () => null,
-    (reason: unknown) => reason,
-  );
-  if (!(error instanceof Refusal)) throw new Error(`expected a refusal, got ${String(error)}`);
-  return error;
-}
 
 describe('the shelf', () => {
   it('holds the demo studio with its takes counted', async () => {

@@ -1,7 +1,7 @@
 import {
-  applyEdit,
   findStep,
   LIMITS,
+  planAfter,
   roundsOf,
   stepMilliseconds,
   stepPaces,
@@ -76,11 +76,8 @@ function countedSeconds(milliseconds: number): Seconds {
 export function changesOf(plan: ClassPlan, edits: readonly Edit[]): FitChange[] {
   const changes: FitChange[] = [];
   const breathEdit = edits.find((edit) => edit.kind === 'set-plan');
-  const breathed = breathEdit ? applied(plan, [breathEdit]) : plan;
-  const after = applied(
-    breathed,
-    edits.filter((edit) => edit !== breathEdit),
-  );
+  const breathed = breathEdit ? planAfter(plan, breathEdit) : plan;
+  const after = planAfter(breathed, { kind: 'together', edits: edits.filter((edit) => edit !== breathEdit) });
   const paces = stepPaces(plan);
   const lengthOf = (step: Step, of: ClassPlan): number =>
     stepMilliseconds(step, paces.get(step.id), of.pace.breathSeconds, of.voice);
@@ -121,9 +118,4 @@ function changeOfStep(
   const [from, to] = [rounds(now, 'now'), rounds(then, 'after')];
   if (now.lead === 'clock') return { what: 'clock', from, to };
   return from === to ? null : { what: 'rounds', from, to };
-}
-
-function applied(plan: ClassPlan, edits: readonly Edit[]): ClassPlan {
-  const result = applyEdit(plan, { kind: 'together', edits });
-  return result.ok ? result.value.plan : plan;
 }

@@ -1,4 +1,4 @@
-import { applyEdit, planMilliseconds, type ClassPlan, type Edit, type FitWay } from '@/core/plan';
+import { planAfter, planMilliseconds, type ClassPlan, type Edit, type FitWay } from '@/core/plan';
 import { toMilliseconds, toSeconds, type Seconds } from '@/core/units';
 import { changesOf, editsOf, type FitChange } from './changes';
 import { shownCost } from './cost';
@@ -78,14 +78,15 @@ function* nearest(plan: ClassPlan, problem: FitProblem): Generator<void, Seconds
   for (let tolerance = 2 * WIDEST; tolerance < problem.target; tolerance *= 2) {
     const widened = { ...problem, tolerance };
     const solution = yield* solving(widened);
-    if (solution) return toSeconds(planMilliseconds(taken(plan, editsOf(plan, widened, solution.choice))));
+    if (solution)
+      return toSeconds(planMilliseconds(planAfter(plan, together(editsOf(plan, widened, solution.choice)))));
   }
   return null;
 }
 
-function taken(plan: ClassPlan, edits: readonly Edit[]): ClassPlan {
-  const applied = applyEdit(plan, { kind: 'together', edits });
-  return applied.ok ? applied.value.plan : plan;
+/** Edits as one, `null` where there are none. */
+function together(edits: readonly Edit[]): Edit | null {
+  return edits.length > 0 ? { kind: 'together', edits } : null;
 }
 
 function fitted(plan: ClassPlan, problem: FitProblem, solution: Solution, reach: Reach, way: FitWay): Fitted {
@@ -95,10 +96,10 @@ function fitted(plan: ClassPlan, problem: FitProblem, solution: Solution, reach:
     feasible: true,
     way,
     ...reach,
-    runtimeSeconds: toSeconds(planMilliseconds(taken(plan, edits))),
+    runtimeSeconds: toSeconds(planMilliseconds(planAfter(plan, together(edits)))),
     cost: shownCost(choice.cost),
     proven,
     changes: changesOf(plan, edits),
-    edit: edits.length > 0 ? { kind: 'together', edits } : null,
+    edit: together(edits),
   };
 }

@@ -1,4 +1,4 @@
-import { applyEdit, planAtLength, type ClassPlan, type Length } from '@/core/plan';
+import { planAfter, planAtLength, type ClassPlan, type Length } from '@/core/plan';
 import { fitting, type Fitted, type NotFitted } from './fit';
 import { runThrough } from './solve';
 
@@ -12,8 +12,7 @@ export interface FittedLength {
 export function* fittingLength(source: ClassPlan, length: Length): Generator<void, FittedLength> {
   const plan = planAtLength(source, length);
   const fit = yield* fitting(plan, plan.targetSeconds, { way: length.way });
-  const applied = fit.feasible && fit.edit ? applyEdit(plan, fit.edit) : null;
-  return { plan: applied?.ok ? applied.value.plan : plan, fit };
+  return { plan: planAfter(plan, fit.feasible ? fit.edit : null), fit };
 }
 
 /** The same in one go. */

@@ -1,4 +1,4 @@
-import { applyEdit, companionsOf, findStep, type ClassPlan, type Edit } from '@/core/plan';
+import { companionsOf, planAfter, type ClassPlan, type Edit } from '@/core/plan';
 import { toSeconds, type Milliseconds, type Seconds } from '@/core/units';
 import type { FitProblem } from './model';
 import { slackOf, type Slack } from './slack';
@@ -138,7 +138,7 @@ function measured(plan: ClassPlan, set: readonly Slack[], gained: (plan: ClassPl
   return set.map((one) => {
     const { what, stepId, from, to } = one;
     const edit = one.editTo(now, to);
-    now = after(now, edit);
+    now = planAfter(now, edit);
     const total = gained(now);
     const gain = total - before;
     before = total;
@@ -147,11 +147,5 @@ function measured(plan: ClassPlan, set: readonly Slack[], gained: (plan: ClassPl
 }
 
 function loosened(plan: ClassPlan, set: readonly Slack[]): ClassPlan {
-  return set.reduce((now, one) => after(now, one.editTo(now, one.to)), plan);
-}
-
-function after(plan: ClassPlan, edit: Edit): ClassPlan {
-  if (edit.kind === 'set-step' && !findStep(plan, edit.stepId)) return plan;
-  const applied = applyEdit(plan, edit);
-  return applied.ok ? applied.value.plan : plan;
+  return set.reduce((now, one) => planAfter(now, one.editTo(now, one.to)), plan);
 }

@@ -90,6 +90,12 @@ export function applyEdit(plan: ClassPlan, edit: Edit): Result<Applied, EditProb
   }
 }
 
+/** The plan after an edit; the same where there is none, or it finds no place. */
+export function planAfter(plan: ClassPlan, edit: Edit | null): ClassPlan {
+  const applied = edit ? applyEdit(plan, edit) : null;
+  return applied?.ok ? applied.value.plan : plan;
+}
+
 /** Where a step stands: its section, its place there, and itself. */
 export function findStep(
   plan: ClassPlan,

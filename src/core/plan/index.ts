@@ -19,6 +19,7 @@ export { companionsOf, leaveOutEdit, mayLeaveOut } from './leave-out';
 export {
   applyEdit,
   findStep,
+  planAfter,
   type Applied,
   type Edit,
   type EditProblem,

@@ -1,4 +1,4 @@
-import { applyEdit } from './edit';
+import { planAfter } from './edit';
 import { leaveOutEdit } from './leave-out';
 import { LIMITS } from './limits';
 import { stepsInOrder, type ClassPlan, type Length, type LengthPin, type Step } from './model';
@@ -28,8 +28,7 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
   };
   return stepsInOrder(plan).reduce((now, { step }) => {
     if (pins.get(step.id)?.leftOut !== true) return now;
-    const applied = applyEdit(now, leaveOutEdit(now, step.id, true));
-    return applied.ok ? applied.value.plan : now;
+    return planAfter(now, leaveOutEdit(now, step.id, true));
   }, plan);
 }
 

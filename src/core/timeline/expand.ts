@@ -128,6 +128,7 @@ class Writer {
       rounds: counted ? rounds : 0,
       roundSeconds: counted ? toSeconds(this.roundLength(step, pace) * (step.sides === 'alternate' ? 2 : 1)) : 0,
       breathSeconds: this.plan.pace.breathSeconds * pace.multiplier,
+      inShare: pace.inShare,
       phaseRange: [phaseStart, this.phases.length],
       cueRange: [cueStart, this.cues.length],
     });

@@ -47,6 +47,8 @@ export interface TimedStep extends Interval {
   readonly teachSeconds: Seconds;
   /** Breath length in this step; 0 where none leads. */
   readonly breathSeconds: Seconds;
+  /** Share of a breath that goes in, for phases that set none of their own. */
+  readonly inShare: number;
   /** Indexes into `phases` and `cues`, end not included. */
   readonly phaseRange: readonly [number, number];
   readonly cueRange: readonly [number, number];

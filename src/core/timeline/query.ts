@@ -30,6 +30,12 @@ export function roundsPerformed(step: MovementStep, timed: TimedStep): number {
   return timed.rounds * sideCount(step.sides);
 }
 
+/** A step's share of the runtime, in whole hundredths; 0 in a class of no length. */
+export function sharePercent(timeline: Timeline, timed: TimedStep): number {
+  if (timeline.runtimeSeconds <= 0) return 0;
+  return Math.round((100 * (timed.endSeconds - timed.startSeconds)) / timeline.runtimeSeconds);
+}
+
 /** What the next count that its multiple allows, on every side, would add to a movement, in seconds. */
 export function moreRoundsSeconds(step: MovementStep, timed: TimedStep): Seconds {
   // In an alternating movement one count is a round on both sides already.

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { LEADS, SIDE_PLANS } from '@/core/movement';
 import { LIMITS, type MovementStep } from '@/core/plan';
-import { moreRoundsSeconds, type TimedStep } from '@/core/timeline';
+import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { LEAD_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -26,8 +26,7 @@ interface Props {
 
 /** A movement: counts, sides, breath, what is taught and what is said on each phase. */
 export function MovementFields({ step, timed, set }: Props) {
-  const inShare = useDesk((state) => state.plan.pace.inShare);
-  const breathSeconds = timed.breathSeconds;
+  const { breathSeconds, inShare } = timed;
   return (
     <div className="flex flex-col">
       <Choice
@@ -86,7 +85,7 @@ export function MovementFields({ step, timed, set }: Props) {
       )}
       <PatternEditor
         pattern={step.pattern}
-        pace={{ breathSeconds, inShare: step.inShare ?? inShare }}
+        pace={{ breathSeconds, inShare }}
         onChange={(pattern) => set('pattern', asJson(pattern))}
       />
       <WordFields movement={step} teachTitle={`Taught first, ${formatClock(timed.teachSeconds)} by speech`} set={set} />
@@ -109,8 +108,7 @@ function About({ step, set }: { readonly step: MovementStep; readonly set: SetFi
 /** Rounds or time as they stand, and what one more or one fewer would do to the class. */
 function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: TimedStep }) {
   const desk = useDeskStore();
-  const runtime = useDesk((state) => state.timeline.runtimeSeconds);
-  const share = runtime > 0 ? Math.round(((timed.endSeconds - timed.startSeconds) / runtime) * 100) : 0;
+  const share = useDesk((state) => sharePercent(state.timeline, timed));
   const each = step.sides === 'none' ? '' : ' each side';
   const change = formatDifference(moreRoundsSeconds(step, timed));
   const unit = step.multiple === 1 ? 'round' : `${step.multiple} rounds`;

@@ -1,6 +1,7 @@
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stanceGaps, stepsInOrder } from '@/core/plan';
+import { sharePercent } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { AddStep } from './AddStep';
 import { StanceNotice } from './StanceNotice';
@@ -69,9 +70,7 @@ export function Strip() {
                     timed={place}
                     timeline={open ? timeline : null}
                     width={width}
-                    share={Math.round(
-                      (100 * (place.endSeconds - place.startSeconds)) / Math.max(1, timeline.runtimeSeconds),
-                    )}
+                    share={sharePercent(timeline, place)}
                     open={open}
                     selected={selectedId === step.id || group.includes(step.id)}
                     onToggle={toggle}

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { send } from '@/api/client';
 import type { HistoryEntry, HistoryPage, RevisionResponse } from '@/api/history';
-import { expandPlan } from '@/core/timeline';
-import { formatClock } from '@/core/units';
+import { planMilliseconds } from '@/core/plan';
+import { formatClock, toSeconds } from '@/core/units';
 import { planChangeWords } from '@/messages/history';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 import { RevisionView } from './RevisionView';
@@ -59,7 +59,8 @@ export function History({ studio, stored, first }: Props) {
         </a>
         <h1 className="text-lg font-semibold">History</h1>
         <p className="quiet-ink text-sm">
-          planned {formatClock(expandPlan(stored.plan).runtimeSeconds)}, target {formatClock(stored.plan.targetSeconds)}
+          planned {formatClock(toSeconds(planMilliseconds(stored.plan)))}, target{' '}
+          {formatClock(stored.plan.targetSeconds)}
         </p>
         <span className="ml-auto">
           <ThemeSwitch />
