@@ -2,10 +2,11 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests/browser',
-  globalSetup: './tests/browser/set-up.ts',
-  workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Each worker serves the application on a database of its own: see `application` in tests/browser/desk-page.ts.
+  fullyParallel: true,
+  workers: 2,
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   outputDir: 'test-results',
   use: {

@@ -1,6 +1,8 @@
 import { expect, test as base, type Page } from '@playwright/test';
 import type { ClassResponse, ShelfClass } from '@/api/classes';
 import type { ClassPlan } from '@/core/plan';
+import { seedDemo } from '@/demo/seed';
+import { freshDatabase, serve } from '../support/application';
 
 /** Where the application under test is. */
 export function origin(): string {
@@ -9,8 +11,25 @@ export function origin(): string {
   return found;
 }
 
-/** Every test fails when the page throws, or when the policy or anything else writes an error to the console. */
-export const test = base.extend<{ complaints: string[] }>({
+/**
+ * Every worker has the build served on a seeded database of its own, so that no two tests at work see each other's.
+ * Every test fails when the page throws, or when the policy or anything else writes an error to the console.
+ */
+export const test = base.extend<{ complaints: string[] }, { application: undefined }>({
+  application: [
+    // eslint-disable-next-line no-empty-pattern -- the runner reads a fixture's needs from this pattern
+    async ({}, use, { workerIndex }) => {
+      const database = await freshDatabase(`calm_browser_${workerIndex}`);
+      await seedDemo(database.db);
+      const served = await serve(database.url);
+      process.env.CALM_ORIGIN = served.origin;
+      process.env.CALM_DATABASE_URL = database.url;
+      await use(undefined);
+      await served.stop();
+      await database.drop();
+    },
+    { scope: 'worker', auto: true, timeout: 120_000 },
+  ],
   complaints: [
     async ({ page }, use) => {
       const complaints: string[] = [];

@@ -18,12 +18,20 @@ interface Props extends RowActions {
 }
 
 const ROW_HEIGHT = 57;
+/** As `btn btn-sm` looks, in a tenth of its rules: a row in sight costs the browser little. */
+const BUTTON =
+  'bg-base-200 hover:bg-base-300 inline-flex h-8 items-center justify-center gap-1.5 rounded-lg align-middle font-semibold disabled:opacity-40';
 /** A longer table draws only the rows in sight. */
 const ALL_UP_TO = 60;
+const COLUMNS = 'grid grid-cols-[minmax(0,1fr)_repeat(4,5.5rem)_16rem] items-center gap-x-2 px-4';
 
-/** Classes with their lengths and takes, to open, copy, put in order and take away. */
+/**
+ * Classes with their lengths and takes, to open, copy, put in order and take away. Boxes with the roles of a table
+ * and no table element: its rows lie where they are put, so that scrolling a long shelf lays out the rows that come
+ * into sight and no others.
+ */
 export function ShelfTable({ label, classes, ...actions }: Props) {
-  const table = useRef<HTMLTableElement>(null);
+  const table = useRef<HTMLDivElement>(null);
   const [margin, setMargin] = useState(0);
   useLayoutEffect(() => setMargin(table.current?.offsetTop ?? 0), [classes.length]);
   const long = classes.length > ALL_UP_TO;
@@ -31,76 +39,84 @@ export function ShelfTable({ label, classes, ...actions }: Props) {
   const rows = useWindowVirtualizer({
     count: long ? classes.length : 0,
     estimateSize: () => ROW_HEIGHT,
-    overscan: 12,
+    overscan: 6,
     scrollMargin: margin,
   });
-  const items = rows.getVirtualItems();
-  const first = items[0];
-  const last = items[items.length - 1];
-  const before = long && first ? first.start - margin : 0;
-  const after = long && last ? rows.getTotalSize() - (last.end - margin) : 0;
-  const shown = long ? items.map(({ index }) => index) : classes.map((_, index) => index);
+  const shown = long
+    ? rows.getVirtualItems().map(({ index, start }) => ({ index, top: start - margin }))
+    : classes.map((_, index) => ({ index, top: null }));
   return (
-    <table
-      ref={table}
-      aria-label={label}
-      aria-rowcount={classes.length + 1}
-      className="bg-base-100 table table-fixed rounded"
-    >
-      <thead>
-        <tr>
-          <th scope="col">Class</th>
+    <div role="table" aria-label={label} aria-rowcount={classes.length + 1} className="bg-base-100 rounded text-sm">
+      <div role="rowgroup">
+        <div role="row" aria-rowindex={1} className={`${COLUMNS} quiet-ink py-2 font-semibold`}>
+          <span role="columnheader">Class</span>
           {['Planned', 'Target', 'Off by', 'Takes'].map((head) => (
-            <th key={head} scope="col" className="w-24 text-right">
+            <span key={head} role="columnheader" className="text-right">
               {head}
-            </th>
+            </span>
           ))}
-          <th scope="col" className="w-64">
+          <span role="columnheader">
             <span className="sr-only">Actions</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {before > 0 && <tr style={{ height: before }} />}
-        {shown.map((index) => (
+          </span>
+        </div>
+      </div>
+      <div
+        ref={table}
+        role="rowgroup"
+        className="relative"
+        style={long ? { height: rows.getTotalSize(), contain: 'strict' } : undefined}
+      >
+        {shown.map(({ index, top }) => (
           <Row
             key={classes[index].id}
             entry={classes[index]}
             place={index}
+            top={top}
             first={index === 0}
             last={index === classes.length - 1}
             {...actions}
           />
         ))}
-        {after > 0 && <tr style={{ height: after }} />}
-      </tbody>
-    </table>
+      </div>
+    </div>
   );
 }
 
 interface RowProps extends RowActions {
   readonly entry: ShelfClass;
   readonly place: number;
+  /** Pixels from the top of the rows; null where rows lie one under the other. */
+  readonly top: number | null;
   readonly first: boolean;
   readonly last: boolean;
 }
 
 /** Drawn again only when it changes, so that scrolling draws the rows that come into sight and no others. */
-const Row = memo(function Row({ entry, place, first, last, onCopy, onRemove, onSeries, onMove }: RowProps) {
+const Row = memo(function Row({ entry, place, top, first, last, onCopy, onRemove, onSeries, onMove }: RowProps) {
   const off = Math.round(entry.runtimeSeconds) - Math.round(entry.targetSeconds);
+  const style = top === null ? { height: ROW_HEIGHT } : { height: ROW_HEIGHT, transform: `translateY(${top}px)` };
   return (
-    <tr aria-rowindex={place + 2} style={{ height: ROW_HEIGHT }}>
-      <th scope="row" className="max-w-md text-base font-semibold">
+    <div
+      role="row"
+      aria-rowindex={place + 2}
+      style={style}
+      className={`${COLUMNS} border-base-300 border-t ${top === null ? '' : 'absolute inset-x-0 top-0'}`}
+    >
+      <span role="rowheader" className="text-base font-semibold">
         <a className="link link-hover block truncate" href={`/classes/${entry.id}`}>
           {entry.title}
         </a>
-      </th>
-      <td className="text-right">{formatClock(entry.runtimeSeconds)}</td>
-      <td className="text-right">{formatClock(entry.targetSeconds)}</td>
-      <td className={`text-right ${off !== 0 ? 'text-accent font-semibold' : 'quiet-ink'}`}>
+      </span>
+      <span role="cell" className="text-right">
+        {formatClock(entry.runtimeSeconds)}
+      </span>
+      <span role="cell" className="text-right">
+        {formatClock(entry.targetSeconds)}
+      </span>
+      <span role="cell" className={`text-right ${off !== 0 ? 'text-accent font-semibold' : 'quiet-ink'}`}>
         {off === 0 ? 'on target' : formatDifference(off)}
-      </td>
-      <td className="text-right">
+      </span>
+      <span role="cell" className="text-right">
         <a
           className="link link-hover inline-block min-w-6"
           href={`/classes/${entry.id}/takes`}
@@ -108,8 +124,8 @@ const Row = memo(function Row({ entry, place, first, last, onCopy, onRemove, onS
         >
           {entry.takes}
         </a>
-      </td>
-      <td className="text-right whitespace-nowrap">
+      </span>
+      <span role="cell" className="text-right whitespace-nowrap">
         {onMove && (
           <>
             <IconButton label={`Move ${entry.title} up`} disabled={first} onClick={() => onMove(entry, -1)}>
@@ -123,15 +139,15 @@ const Row = memo(function Row({ entry, place, first, last, onCopy, onRemove, onS
         <IconButton label={`Series of ${entry.title}`} onClick={() => onSeries(entry)}>
           <ListOrdered size={14} aria-hidden />
         </IconButton>{' '}
-        <button type="button" className="btn btn-sm" onClick={() => onCopy(entry)}>
+        <button type="button" className={`${BUTTON} px-3 text-xs`} onClick={() => onCopy(entry)}>
           <Copy size={14} aria-hidden />
           Copy<span className="sr-only"> {entry.title}</span>
         </button>{' '}
         <IconButton label={`Remove ${entry.title}`} onClick={() => onRemove(entry)}>
           <Trash2 size={14} aria-hidden />
         </IconButton>
-      </td>
-    </tr>
+      </span>
+    </div>
   );
 });
 
@@ -146,7 +162,7 @@ function IconButton({ label, disabled, onClick, children }: IconButtonProps) {
   return (
     <button
       type="button"
-      className="btn btn-sm btn-square"
+      className={`${BUTTON} w-8`}
       aria-label={label}
       title={label}
       disabled={disabled}
