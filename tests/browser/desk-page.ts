@@ -17,7 +17,6 @@ export function origin(): string {
  */
 export const test = base.extend<{ complaints: string[] }, { application: undefined }>({
   application: [
-    // eslint-disable-next-line no-empty-pattern -- the runner reads a fixture's needs from this pattern
     async ({}, use, { workerIndex }) => {
       const database = await freshDatabase(`calm_browser_${workerIndex}`);
       await seedDemo(database.db);

@@ -11,11 +11,15 @@ export function FitDialog({ onClose }: { readonly onClose: () => void }) {
   const plan = useDesk((state) => state.plan);
   const fitter = useFitter();
   const [found, setFound] = useState<{ readonly of: typeof plan; readonly proposals: Proposals } | null>(null);
+  const [failed, setFailed] = useState(false);
   useEffect(() => {
     let wanted = true;
-    void fitter.propose(plan).then((proposals) => {
-      if (wanted && proposals) setFound({ of: plan, proposals });
-    });
+    fitter.propose(plan).then(
+      (proposals) => {
+        if (wanted && proposals) setFound({ of: plan, proposals });
+      },
+      () => wanted && setFailed(true),
+    );
     return () => {
       wanted = false;
     };
@@ -24,7 +28,13 @@ export function FitDialog({ onClose }: { readonly onClose: () => void }) {
   const proposals = found?.of === plan ? found.proposals : null;
   return (
     <Dialog title={`Fit to ${formatClock(plan.targetSeconds)}`} wide onClose={onClose}>
-      {!proposals && <p role="status">Working it out.</p>}
+      {!proposals && (
+        <p role="status">
+          {failed
+            ? 'The fit could not be worked out. The class is as it was; close this and try once more.'
+            : 'Working it out.'}
+        </p>
+      )}
       {proposals?.feasible && <Ways proposals={proposals.proposals} nameOf={nameOf} onClose={onClose} />}
       {proposals && !proposals.feasible && <NoFit fit={proposals.why} nameOf={nameOf} />}
     </Dialog>

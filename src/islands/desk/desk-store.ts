@@ -10,8 +10,9 @@ export type SaveState =
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] }
   | { readonly kind: 'conflict'; readonly theirs: { readonly revision: number; readonly plan: ClassPlan } };
 
-/** How keeping on target stands: off or landed, being worked out, or not possible with what was just set. */
-export type Landing = { readonly kind: 'still' | 'working' } | { readonly kind: 'cannot'; readonly why: NotFitted };
+/** How keeping on target stands: off or landed, being worked out, not worked out by a fault of ours, or not possible with what was just set. */
+export type Landing =
+  { readonly kind: 'still' | 'working' | 'failed' } | { readonly kind: 'cannot'; readonly why: NotFitted };
 
 interface Undoable {
   readonly inverse: Edit;

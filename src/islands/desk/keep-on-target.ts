@@ -25,13 +25,14 @@ export function keepOnTarget(desk: DeskStore, fitter: Fitter): () => void {
     const { plan } = desk.getState();
     if (!plan.keepOnTarget) {
       desk.setLanding({ kind: 'still' });
-      return;
+      return undefined;
     }
     desk.setLanding({ kind: 'working' });
-    const fit = await fitter.fit(plan, heldBy(edit));
-    if (!fit || desk.getState().plan !== plan) return;
+    const fit = await fitter.fit(plan, heldBy(edit)).catch(() => 'failed' as const);
+    if (fit === 'failed') return desk.setLanding({ kind: 'failed' });
+    if (!fit || desk.getState().plan !== plan) return undefined;
     if (fit.feasible && fit.edit) desk.follow(fit.edit);
-    desk.setLanding(fit.feasible ? { kind: 'still' } : { kind: 'cannot', why: fit });
+    return desk.setLanding(fit.feasible ? { kind: 'still' } : { kind: 'cannot', why: fit });
   };
   return desk.onEdit((edit) => void refit(edit));
 }

@@ -2,7 +2,10 @@ import type { Fitted, FitOptions, NotFitted, Proposals } from '@/core/pacing';
 import type { ClassPlan } from '@/core/plan';
 import type { FitReply, FitRequest, LengthFit } from './protocol';
 
-/** Fits in a worker of its own. One answer is under way at a time: a newer question makes it give the older one up. */
+/**
+ * Fits in a worker of its own. One answer is under way at a time: a newer question makes it give the older one up.
+ * Every question rejects with an `Error` when the worker itself fails; the next one starts another.
+ */
 export interface Fitter {
   /** `null` when a newer question came first. */
   readonly fit: (plan: ClassPlan, held: FitOptions['held']) => Promise<Fitted | NotFitted | null>;
@@ -13,11 +16,11 @@ export interface Fitter {
 
 /** A fitter whose worker starts with the first question. */
 export function createFitter(): Fitter {
-  const waiting = new Map<number, (reply: FitReply | null) => void>();
+  const waiting = new Map<number, (reply: FitReply | null | Error) => void>();
   let worker: Worker | null = null;
   let last = 0;
-  const giveUpAll = (): void => {
-    for (const settle of waiting.values()) settle(null);
+  const settleAll = (reply: null | Error): void => {
+    for (const settle of waiting.values()) settle(reply);
     waiting.clear();
   };
   const running = (): Worker => {
@@ -28,16 +31,20 @@ export function createFitter(): Fitter {
       waiting.delete(data.id);
       settle?.(data);
     });
-    worker.addEventListener('error', () => {
+    worker.addEventListener('error', (event) => {
+      worker?.terminate();
       worker = null;
-      giveUpAll();
+      settleAll(new Error(`the fitting worker failed: ${event.message}`));
     });
     return worker;
   };
   const ask = (make: (id: number) => FitRequest): Promise<FitReply | null> => {
     const id = ++last;
-    return new Promise((settle) => {
-      waiting.set(id, (reply) => settle(reply && id === last ? reply : null));
+    return new Promise((settle, fail) => {
+      waiting.set(id, (reply) => {
+        if (reply instanceof Error) fail(reply);
+        else settle(reply && id === last ? reply : null);
+      });
       running().postMessage(make(id));
     });
   };
@@ -57,7 +64,7 @@ export function createFitter(): Fitter {
     stop: () => {
       worker?.terminate();
       worker = null;
-      giveUpAll();
+      settleAll(null);
     },
   };
 }

@@ -23,7 +23,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
-  const fits = useLengthFits();
+  const { fits, failed } = useLengthFits();
   const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string | null } | null>(null);
   const timelines = useMemo(() => new Map(fits.map((fit) => [fit.lengthId, expandPlan(fit.plan)])), [fits]);
   const set = (lengths: readonly Length[], key?: string): void => {
@@ -65,6 +65,11 @@ export function LengthsView({ onGuide, onPublish }: Props) {
         </p>
         {adding}
       </div>
+      {failed && (
+        <p role="status" className="text-accent mb-3">
+          The lengths could not be worked out. The class is as it was; its next edit tries again.
+        </p>
+      )}
       {plan.lengths.length === 0 ? (
         <p className="quiet-ink">No other length yet. Add one above; steps may be left out of it by their priority.</p>
       ) : (
@@ -123,26 +128,35 @@ export function LengthsView({ onGuide, onPublish }: Props) {
   );
 }
 
+interface LengthFits {
+  readonly fits: readonly LengthFit[];
+  /** The worker itself failed at the plan as it stands now. */
+  readonly failed: boolean;
+}
+
 /** The fits of all lengths of the plan as it stands now; none while they are worked out. */
-function useLengthFits(): readonly LengthFit[] {
+function useLengthFits(): LengthFits {
   const plan = useDesk((state) => state.plan);
   const fitter = useFitter();
-  const [found, setFound] = useState<{ readonly of: typeof plan; readonly fits: readonly LengthFit[] } | null>(null);
+  const [found, setFound] = useState<(LengthFits & { readonly of: typeof plan }) | null>(null);
   useEffect(() => {
     let wanted = true;
     if (plan.lengths.length > 0) {
-      void fitter.lengths(plan).then((fits) => {
-        if (wanted && fits) setFound({ of: plan, fits });
-      });
+      fitter.lengths(plan).then(
+        (fits) => {
+          if (wanted && fits) setFound({ of: plan, fits, failed: false });
+        },
+        () => wanted && setFound({ of: plan, fits: [], failed: true }),
+      );
     }
     return () => {
       wanted = false;
     };
   }, [plan, fitter]);
-  return found?.of === plan ? found.fits : NONE;
+  return found?.of === plan ? found : NONE;
 }
 
-const NONE: readonly LengthFit[] = [];
+const NONE: LengthFits = { fits: [], failed: false };
 
 function nameFor(seconds: number): string {
   return seconds % 60 === 0 ? `${seconds / 60} minutes` : formatClock(seconds);
