@@ -4,6 +4,7 @@ const concept = (name) => `^src/core/${name}/`;
 const LEVELS = [
   ['units'],
   ['document', 'breath', 'speech', 'signal'],
+  ['words'],
   ['movement'],
   ['plan'],
   ['pacing', 'timeline', 'plain-script'],

@@ -105,9 +105,9 @@ export const heronOnThePiling: Movement = (newId, part) =>
     stanceEnd: 'feet-together',
     priority: 'low',
     levels: [
-      { name: 'Small', note: 'Toes stay down, the heel lifts.' },
-      { name: 'Medium', note: 'The foot leaves the floor.' },
-      { name: 'Full', note: 'The knee comes to the height of the hip.' },
+      { name: 'Small', note: 'Toes stay down, the heel lifts.', line: '' },
+      { name: 'Medium', note: 'The foot leaves the floor.', line: '' },
+      { name: 'Full', note: 'The knee comes to the height of the hip.', line: '' },
     ],
     traditionalName: 'Standing on one leg',
     sides: 'in-turn',
@@ -193,9 +193,9 @@ export const bellBuoy: Movement = (newId, part) =>
 export const settingDownTheNets: Movement = (newId, part) =>
   makeMovement(newId, 'Setting down the nets', {
     levels: [
-      { name: 'Small', note: 'A lean of a hand’s breadth.' },
-      { name: 'Medium', note: 'Hands to the thighs.' },
-      { name: 'Full', note: 'Hands to the shins, knees bent.' },
+      { name: 'Small', note: 'A lean of a hand’s breadth.', line: '' },
+      { name: 'Medium', note: 'Hands to the thighs.', line: '' },
+      { name: 'Full', note: 'Hands to the shins, knees bent.', line: '' },
     ],
     traditionalName: 'Forward bend',
     preferredRounds: 3,

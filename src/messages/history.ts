@@ -18,6 +18,12 @@ export function planChangeWords(change: PlanChange): string {
       return 'Voice changed';
     case 'lengths':
       return 'Lengths changed';
+    case 'schools':
+      return 'Schools changed: counting, sides, breath';
+    case 'themes':
+      return 'Themes changed';
+    case 'set-aside':
+      return 'A finding was set aside or taken up again';
     case 'keep-on-target':
       return 'Keeping on target switched';
     case 'order':

@@ -1,5 +1,6 @@
 import type { MovementContent, Phase } from '@/core/movement';
 import { formatClock } from '@/core/units';
+import { COUNTING_WORDS } from './schools';
 import { CAUTION_WORDS, LEAD_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
 
 /** The value of one field of a movement, in words. */
@@ -22,6 +23,9 @@ const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementConte
   priority: (of) => PRIORITY_WORDS[of.priority],
   cautions: (of) => of.cautions.map((caution) => CAUTION_WORDS[caution].name).join(', '),
   levels: (of) => of.levels.map(({ name, note }) => (note === '' ? name : `${name}: ${note}`)).join(' '),
+  moments: (of) => Object.values(of.moments).filter(Boolean).join(' '),
+  counting: (of) => (of.counting === null ? 'the class’s' : COUNTING_WORDS[of.counting]),
+  fadePins: (of) => of.fadePins.map((round) => `round ${round}`).join(', '),
   teach: (of) => of.teach.map((line) => line.text).join(' '),
   pattern: (of) => of.pattern.map(phaseWords).join(' '),
   preferredSeconds: (of) => formatClock(of.preferredSeconds),

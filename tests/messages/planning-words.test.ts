@@ -26,7 +26,7 @@ describe('the words of planning', () => {
     let count = 0;
     const content = makeContent(() => `w${++count}`, 'Bell buoy', {
       cautions: ['twist'],
-      levels: [{ name: 'Small', note: 'Heels down.' }],
+      levels: [{ name: 'Small', note: 'Heels down.', line: '' }],
       inShare: 0.4,
       stanceStart: 'wide',
     });

@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { FORMS, STANCES, type Phase } from '@/core/movement';
-import { FIT_WAYS, readPlan, stepsInOrder, type ClassPlan, type Step } from '@/core/plan';
+import { FORMS, LAYERS, STANCES, type Phase } from '@/core/movement';
+import {
+  BELLIES,
+  BREATH_WAYS,
+  CIRCLE_SCHOOLS,
+  COUNTINGS,
+  OUT_BREATHS,
+  ROUND_SCHOOLS,
+  SIDE_SCHOOLS,
+} from '@/core/words';
+import { FIT_WAYS, readPlan, stepsInOrder, VIEWS, type ClassPlan, type Step } from '@/core/plan';
 import { readScript, writeScript } from '@/core/plain-script';
 import { demoClasses } from '@/demo/classes';
 import { planFromTemplate, TEMPLATES } from '@/templates';
@@ -30,13 +39,25 @@ const AWKWARD = [
 function awkward(chance: Chance, plan: ClassPlan): ClassPlan {
   const text = (): string => chance.pick(AWKWARD);
   const line = (): string => `x${text().replace(/[\n\t]/g, ' ')}`;
-  const phase = (one: Phase): Phase => ({ ...one, action: text(), full: text(), short: text(), breath: text() });
+  const phase = (one: Phase): Phase => ({
+    ...one,
+    action: text(),
+    full: text(),
+    short: text(),
+    breath: text(),
+    leadSeconds: chance.pick([null, 0.4]),
+  });
   const step = (one: Step): Step => {
     if (one.kind === 'talk') {
       return {
         ...one,
         name: line(),
-        lines: one.lines.map((said) => ({ ...said, text: text(), pauseSeconds: 0.1 + 0.2 })),
+        lines: one.lines.map((said) => ({
+          ...said,
+          text: text(),
+          pauseSeconds: 0.1 + 0.2,
+          layer: chance.pick([...LAYERS, null]),
+        })),
       };
     }
     if (one.kind === 'quiet') {
@@ -45,6 +66,9 @@ function awkward(chance: Chance, plan: ClassPlan): ClassPlan {
         name: line(),
         openingLine: text(),
         callBackLine: text(),
+        reassuranceLine: text(),
+        reassuranceEverySeconds: chance.whole(5, 90),
+        callBackLeadSeconds: chance.whole(0, 9) / 10,
         stance: chance.pick(STANCES),
         eyesClosed: true,
       };
@@ -63,7 +87,11 @@ function awkward(chance: Chance, plan: ClassPlan): ClassPlan {
       lastRoundLine: text(),
       sideChangeLine: text(),
       sideChangeSeconds: chance.whole(0, 90) / 10,
-      levels: chance.yes(0.5) ? [{ name: line(), note: text() }] : [],
+      levels: chance.yes(0.5) ? [{ name: line(), note: text(), line: text() }] : [],
+      fadePins: chance.yes(0.5) ? [1, 3] : [],
+      moments: { naming: text(), caution: text(), sending: text(), roundsLeft: text(), leaving: text() },
+      counting: chance.pick([...COUNTINGS, null]),
+      view: chance.pick(VIEWS),
       cautions: chance.yes(0.5) ? ['balance', 'twist'] : [],
       seated: text(),
       source: chance.yes(0.3) ? { movementId: 'm-1', revision: 3 } : null,
@@ -84,7 +112,34 @@ function awkward(chance: Chance, plan: ClassPlan): ClassPlan {
     breathSeconds: chance.pick([null, 8.2]),
     pins: [{ stepId: chance.pick(ids), ...pin }],
   };
-  return { ...plan, sections, title: line(), focus: text(), audience: text(), lengths: [length], keepOnTarget: true };
+  const schools = {
+    counting: chance.pick(COUNTINGS),
+    sides: chance.pick(SIDE_SCHOOLS),
+    leftMark: line(),
+    rightMark: line(),
+    circles: chance.pick(CIRCLE_SCHOOLS),
+    breath: chance.pick(BREATH_WAYS),
+    belly: chance.pick(BELLIES),
+    outBreath: chance.pick(OUT_BREATHS),
+    rounds: chance.pick(ROUND_SCHOOLS),
+    restLine: text(),
+  };
+  const theme = { id: 't1', name: line(), words: [{ plain: line(), themed: line() }] };
+  const aside = { check: 'c', stepId: chance.pick([null, chance.pick(ids)]), detail: text(), reason: text() };
+  return {
+    ...plan,
+    sections,
+    title: line(),
+    focus: text(),
+    audience: text(),
+    lengths: [length],
+    keepOnTarget: true,
+    schools,
+    silenceShare: chance.whole(0, 9) / 10,
+    themes: [theme],
+    themeId: chance.pick([null, 't1']),
+    setAside: [aside],
+  };
 }
 
 /** The plan with its ids by the order in which they come. */
@@ -96,7 +151,9 @@ function renumbered(plan: ClassPlan): unknown {
     return value;
   });
   return JSON.parse(text, (key: string, value: unknown) =>
-    (key === 'id' || key === 'stepId') && typeof value === 'string' ? (names.get(value) ?? value) : value,
+    (key === 'id' || key === 'stepId' || key === 'themeId') && typeof value === 'string'
+      ? (names.get(value) ?? value)
+      : value,
   );
 }
 

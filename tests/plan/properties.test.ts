@@ -181,6 +181,7 @@ describe('any fit', () => {
         seconds: 60,
         pinned: false,
         leftOut: false,
+        view: 'front' as const,
         source: null,
       });
       const [, base] = plans(1, 2);

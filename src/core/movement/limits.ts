@@ -18,5 +18,6 @@ export const MOVEMENT_LIMITS = {
   inShare: { least: 0.1, most: 0.9 },
   paceMultiplier: { least: 0.2, most: 4 },
   quietSeconds: { least: 1, most: 3600 },
+  leadSeconds: { least: 0, most: 5 },
   pauseSeconds: { least: 0, most: 300 },
 } as const;

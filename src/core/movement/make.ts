@@ -1,20 +1,33 @@
 import type { NewId } from '@/core/document';
-import type { Movement, MovementContent, Phase, SpokenLine } from './model';
+import type { Moments, Movement, MovementContent, Phase, SpokenLine } from './model';
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './model';
 
 export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
   const breath = { in: 'In.', out: 'Out.', rest: '', free: '' }[part.kind];
   const share = part.kind === 'rest' || part.kind === 'free' ? 0.1 : null;
-  return { id: newId(), share, seconds: null, action: '', full: breath, short: breath, breath, ...part };
+  return {
+    id: newId(),
+    share,
+    seconds: null,
+    action: '',
+    full: breath,
+    short: breath,
+    breath,
+    leadSeconds: null,
+    ...part,
+  };
 }
 
 /** Spoken lines from texts, or from texts with the pause that follows (1.5 s when unset). */
 export function spokenLines(newId: NewId, texts: readonly (string | readonly [string, number])[]): SpokenLine[] {
   return texts.map((entry) => {
     const [text, pauseSeconds] = typeof entry === 'string' ? [entry, 1.5] : entry;
-    return { id: newId(), text, pauseSeconds };
+    return { id: newId(), text, pauseSeconds, layer: null };
   });
 }
+
+/** Nothing said at any moment. */
+export const NO_MOMENTS: Moments = { naming: '', caution: '', sending: '', roundsLeft: '', leaving: '' };
 
 /** A movement of one breath, with the commonest numbers (three rounds; common practice, no published source). */
 export function makeContent(newId: NewId, name: string, part: Partial<MovementContent> = {}): MovementContent {
@@ -40,6 +53,9 @@ export function makeContent(newId: NewId, name: string, part: Partial<MovementCo
     inShare: null,
     teach: [],
     fade: ['full', 'short', 'breath'],
+    fadePins: [],
+    moments: NO_MOMENTS,
+    counting: null,
     lastRoundLine: 'Last one.',
     sideChangeLine: 'And the other side.',
     sideChangeSeconds: 4,

@@ -1,5 +1,6 @@
 import type { PhaseKind } from '@/core/breath';
 import type { Seconds } from '@/core/units';
+import type { Counting } from '@/core/words';
 
 export const SECTION_ROLES = ['welcome', 'arrival', 'loosening', 'main', 'settling', 'closing'] as const;
 /** The part of a class that a section is, or that a movement suits. */
@@ -66,7 +67,13 @@ export interface Phase {
   readonly full: string;
   readonly short: string;
   readonly breath: string;
+  /** How long before this phase its words start, in seconds; `null` takes the class's lead. */
+  readonly leadSeconds: Seconds | null;
 }
+
+export const LAYERS = ['arms', 'feet', 'breath'] as const;
+/** What a line of teaching is about, where a movement is taught in layers. */
+export type Layer = (typeof LAYERS)[number];
 
 /** A line that is said one after the other with its neighbours, not led by the breath. */
 export interface SpokenLine {
@@ -74,12 +81,30 @@ export interface SpokenLine {
   readonly text: string;
   /** Silence after it, in seconds. */
   readonly pauseSeconds: Seconds;
+  /** `null` where it belongs to no layer. */
+  readonly layer: Layer | null;
 }
 
 /** One level of difficulty: what it is called and what it asks. */
 export interface Level {
   readonly name: string;
   readonly note: string;
+  /** Said to offer it, after the teaching; may be empty. */
+  readonly line: string;
+}
+
+/** What is said at moments of a movement that are no phase of the breath; each may be empty. */
+export interface Moments {
+  /** As it begins. */
+  readonly naming: string;
+  /** Before it is taught. */
+  readonly caution: string;
+  /** Sends people into their own pace. */
+  readonly sending: string;
+  /** With the round before the last, or with each in counting down; see `Counting`. */
+  readonly roundsLeft: string;
+  /** After the last round. */
+  readonly leaving: string;
 }
 
 /** What a movement is, wherever it stands: the same in the library and in the copy that a class keeps. */
@@ -113,6 +138,11 @@ export interface MovementContent {
   readonly teach: readonly SpokenLine[];
   /** Which form is said on round 1, 2, ...; the last one holds for the rest. */
   readonly fade: readonly Form[];
+  /** Rounds, from 1, whose form was chosen by hand and is not changed by fitting the words. */
+  readonly fadePins: readonly number[];
+  readonly moments: Moments;
+  /** `null` takes the class's. */
+  readonly counting: Counting | null;
   /** Said before the words of each side's final round, or to call people back from their own pace; may be empty. */
   readonly lastRoundLine: string;
   /** Said in the change between the two sides of an in-turn or each-way movement. */
@@ -128,7 +158,7 @@ export interface MovementContent {
 }
 
 export const MOVEMENT_FORMAT = 'calm-count/movement';
-export const MOVEMENT_VERSION = 1;
+export const MOVEMENT_VERSION = 2;
 
 /** An entry of the library. */
 export interface Movement extends MovementContent {

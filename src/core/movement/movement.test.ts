@@ -20,6 +20,7 @@ import {
   removePhase,
   splitPhase,
   summaryOf,
+  type Movement,
   type Phase,
 } from '.';
 
@@ -94,6 +95,12 @@ describe('remarks on a breath pattern', () => {
   });
 });
 
+/** An entry as version 1 wrote it. */
+function withoutNew(movement: Movement): object {
+  const old = new Set(['fadePins', 'moments', 'counting', 'leadSeconds']);
+  return JSON.parse(JSON.stringify(movement, (key, value: unknown) => (old.has(key) ? undefined : value))) as object;
+}
+
 describe('the library’s door', () => {
   const movement = makeLibraryMovement(makeContent(newId, 'Raising the lamp'));
 
@@ -104,15 +111,18 @@ describe('the library’s door', () => {
     const refused = readMovement(bad);
     expect(refused.ok ? [] : refused.problem.map(({ at, code }) => `${at} ${code}`.trim()).sort()).toEqual([
       'leastRounds out-of-range',
+      'levels[0].line missing',
       'levels[0].note missing',
       'name empty',
       'unknown-field',
     ]);
+    const older = readMovement({ ...withoutNew(movement), version: 1 });
+    expect(older.ok && older.value).toEqual(movement);
     const turned = readMovement({ ...movement, leastRounds: 5, mostRounds: 3 });
     expect(turned.ok ? [] : turned.problem.map(({ code }) => code)).toEqual(['bounds-turned']);
   });
 
-  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 2 }], ['text']])(
+  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 3 }], ['text']])(
     'refuses %j',
     (raw) => {
       expect(readMovement(raw).ok).toBe(false);
@@ -143,8 +153,8 @@ describe('narrowing the library', () => {
         sides: 'in-turn',
         cautions: ['balance'],
         levels: [
-          { name: 'Small', note: '' },
-          { name: 'Full', note: '' },
+          { name: 'Small', note: '', line: '' },
+          { name: 'Full', note: '', line: '' },
         ],
       }),
       { roles: ['main'], tags: ['balance'] },

@@ -1,6 +1,7 @@
 import { ISSUES_AT_MOST, judge, readJson } from '@/core/document';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { MOVEMENT_LIMITS } from './limits';
+import { NO_MOMENTS } from './make';
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION, type Movement, type MovementContent } from './model';
 import { checkContent } from './relations';
 import { movementSchema } from './schema';
@@ -9,7 +10,7 @@ import { movementSchema } from './schema';
 export function readMovement(raw: unknown): Result<Movement, readonly Issue[]> {
   const wrong = notOurs(raw);
   if (wrong) return failed([wrong]);
-  const judged = judge(raw, movementSchema);
+  const judged = judge(movementUpToDate(raw), movementSchema);
   if (!judged.ok) return judged;
   const movement = judged.value as Movement;
   const issues: Issue[] = [];
@@ -35,7 +36,38 @@ function notOurs(raw: unknown): Issue | null {
   if (typeof version === 'number' && version > MOVEMENT_VERSION) {
     return { code: 'newer-version', at: 'version', facts: { version, known: MOVEMENT_VERSION } };
   }
-  return version === MOVEMENT_VERSION ? null : { code: 'no-version', at: 'version', facts: {} };
+  return typeof version === 'number' && Number.isInteger(version) && version >= 1
+    ? null
+    : { code: 'no-version', at: 'version', facts: {} };
+}
+
+/** An entry of an older version as this one writes it; anything else as it is. Version 1 had fewer moments for words. */
+export function movementUpToDate(raw: unknown): unknown {
+  const document = asDoc(raw);
+  return document.format === MOVEMENT_FORMAT && document.version === 1
+    ? { ...contentSince2(document), version: MOVEMENT_VERSION }
+    : raw;
+}
+
+/** A movement's content from before moments, layers, leads of single lines and held forms. */
+export function contentSince2(content: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> {
+  return {
+    fadePins: [],
+    moments: NO_MOMENTS,
+    counting: null,
+    ...content,
+    pattern: eachOf(content.pattern, { leadSeconds: null }),
+    teach: eachOf(content.teach, { layer: null }),
+    levels: eachOf(content.levels, { line: '' }),
+  };
+}
+
+function eachOf(items: unknown, added: Readonly<Record<string, unknown>>): unknown {
+  return Array.isArray(items) ? items.map((item: unknown) => ({ ...added, ...asDoc(item) })) : items;
+}
+
+function asDoc(value: unknown): Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
 }
 
 /** The content alone of an entry or of a class's copy: the fields that both have, in the same order. */
@@ -66,6 +98,9 @@ const CONTENT_OF_NOTHING: Readonly<Record<keyof MovementContent, true>> = {
   inShare: true,
   teach: true,
   fade: true,
+  fadePins: true,
+  moments: true,
+  counting: true,
   lastRoundLine: true,
   sideChangeLine: true,
   sideChangeSeconds: true,

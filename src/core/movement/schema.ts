@@ -1,4 +1,5 @@
 import { id, list, ONE_LINE, oneOf, oneOfOrNone, shape, text, title, whole, within } from '@/core/document';
+import { COUNTINGS } from '@/core/words';
 import { MOVEMENT_LIMITS as LIMITS } from './limits';
 import {
   CAUTIONS,
@@ -7,6 +8,7 @@ import {
   MOVEMENT_FORMAT,
   MOVEMENT_VERSION,
   PRIORITIES,
+  LAYERS,
   SECTION_ROLES,
   SIDE_PLANS,
   STANCES,
@@ -17,6 +19,7 @@ export const spokenLineSchema = shape({
   id: id(),
   text: text(LIMITS.lineCharacters),
   pauseSeconds: within(LIMITS.pauseSeconds),
+  layer: oneOfOrNone(LAYERS),
 });
 
 const phase = shape({
@@ -28,6 +31,7 @@ const phase = shape({
   full: text(LIMITS.lineCharacters),
   short: text(LIMITS.lineCharacters),
   breath: text(LIMITS.lineCharacters),
+  leadSeconds: within(LIMITS.leadSeconds).nullable(),
 });
 
 /** The fields of a movement's content, for the library's schema and for the plan's. */
@@ -52,10 +56,26 @@ export const contentFields = {
   inShare: within(LIMITS.inShare).nullable(),
   teach: list(spokenLineSchema, LIMITS.spokenLines),
   fade: list(oneOf(FORMS), LIMITS.fade, 1),
+  fadePins: list(whole(1, LIMITS.fade), LIMITS.fade),
+  moments: shape({
+    naming: text(LIMITS.lineCharacters),
+    caution: text(LIMITS.lineCharacters),
+    sending: text(LIMITS.lineCharacters),
+    roundsLeft: text(LIMITS.lineCharacters),
+    leaving: text(LIMITS.lineCharacters),
+  }),
+  counting: oneOfOrNone(COUNTINGS),
   lastRoundLine: text(LIMITS.lineCharacters),
   sideChangeLine: text(LIMITS.lineCharacters),
   sideChangeSeconds: within({ least: 0, most: LIMITS.phaseSeconds.most }),
-  levels: list(shape({ name: title(LIMITS.titleCharacters), note: text(LIMITS.noteCharacters) }), LIMITS.levels),
+  levels: list(
+    shape({
+      name: title(LIMITS.titleCharacters),
+      note: text(LIMITS.noteCharacters),
+      line: text(LIMITS.lineCharacters),
+    }),
+    LIMITS.levels,
+  ),
   cautions: list(oneOf(CAUTIONS), CAUTIONS.length),
   seated: text(LIMITS.noteCharacters),
   priority: oneOf(PRIORITIES),

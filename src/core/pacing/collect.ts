@@ -1,4 +1,5 @@
 import {
+  aroundMilliseconds,
   companionsOf,
   countMilliseconds,
   mayLeaveOut,
@@ -7,10 +8,8 @@ import {
   plainTalkMilliseconds,
   quietMilliseconds,
   quietWordsMilliseconds,
-  sideChangeMilliseconds,
   stepsInOrder,
   talkMilliseconds,
-  teachMilliseconds,
   transitionMilliseconds,
   type ClassPlan,
   type MovementStep,
@@ -155,7 +154,7 @@ function partsOfStep(step: Step, voice: PlanVoice, order: number, weights: Weigh
     if (stays) return { fixed: quietMilliseconds(step, voice), elastic: [] };
     return { fixed: 0, elastic: [stretching(step, 'quiet', order, quietWordsMilliseconds(step, voice), weights)] };
   }
-  const around = teachMilliseconds(step, voice) + sideChangeMilliseconds(step, voice);
+  const around = aroundMilliseconds(step, voice);
   if (step.lead !== 'own') return { fixed: around, elastic: [] };
   if (stays) return { fixed: around + ownMilliseconds(step, voice), elastic: [] };
   return { fixed: around, elastic: [stretching(step, 'own', order, ownWordsMilliseconds(step, voice), weights)] };

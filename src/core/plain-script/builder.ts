@@ -17,6 +17,7 @@ import {
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readNatural, roleOf, type Reading } from './natural';
 import { lengthOf } from './plan-fields';
+import { setAsideOf, themeOf } from './plan-lists';
 import { readTidy, type Tidy } from './tidy';
 
 const PAUSE_SECONDS = 1.5;
@@ -26,7 +27,7 @@ export class ScriptBuilder {
   private plan: ClassPlan;
   private readonly sections: { section: Section; steps: Step[] }[] = [];
   private readonly read: ReadLine[] = [];
-  private readonly lengths: string[] = [];
+  private readonly lists: { readonly what: 'length' | 'theme' | 'set aside'; readonly text: string }[] = [];
   private titled = false;
   /** The movement's phases are the reader's own so far, not a default. */
   private phased = new Set<string>();
@@ -57,11 +58,18 @@ export class ScriptBuilder {
       steps: steps.map((step) => this.finished(step)),
     }));
     const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
-    const lengths = this.lengths.flatMap((value) => lengthOf(value, this.newId(), stepIds) ?? []);
+    const listed = (what: 'length' | 'theme' | 'set aside'): string[] =>
+      this.lists.flatMap((one) => (one.what === what ? [one.text] : []));
+    const lengths = listed('length').flatMap((value) => lengthOf(value, this.newId(), stepIds) ?? []);
+    const themes = listed('theme').flatMap((value) => themeOf(value, this.newId()) ?? []);
+    const setAside = listed('set aside').flatMap((value) => setAsideOf(value, stepIds) ?? []);
     const plan = {
       ...this.plan,
       sections: sections.length > 0 ? sections : [makeSection(this.newId, 'main')],
       lengths,
+      themes: themes.map(({ theme }) => theme),
+      themeId: themes.find(({ inUse }) => inUse)?.theme.id ?? null,
+      setAside,
     };
     return { lines: this.read, plan };
   }
@@ -85,14 +93,16 @@ export class ScriptBuilder {
         this.add(this.freshStep(tidy.kind, tidy.text));
         return this.note(line, tidy.kind, tidy.text);
       case 'said':
-        this.say(tidy.text, tidy.pauseSeconds);
+        this.say(tidy.text, tidy.pauseSeconds, tidy.layer);
         return this.note(line, 'said', tidy.text);
       case 'phase':
         this.phase({ ...tidy.phase, id: this.newId() });
         return this.note(line, tidy.phase.kind === 'free' ? 'rest' : tidy.phase.kind, tidy.phase.action);
       case 'length':
-        this.lengths.push(tidy.text);
-        return this.note(line, 'setting', 'length');
+      case 'theme':
+      case 'set aside':
+        this.lists.push(tidy);
+        return this.note(line, 'setting', tidy.what);
       case 'plan': {
         const part = tidy.field.read(tidy.value, this.plan);
         if (part) this.plan = { ...this.plan, ...part };
@@ -165,8 +175,8 @@ export class ScriptBuilder {
   }
 
   /** A line that is said: in a talk or, taught, in a movement that has no breath yet; else in a new talk. */
-  private say(text: string, pauseSeconds: number): void {
-    const line: SpokenLine = { id: this.newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds };
+  private say(text: string, pauseSeconds: number, layer: SpokenLine['layer'] = null): void {
+    const line: SpokenLine = { id: this.newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds, layer };
     const step = this.current();
     if (step?.kind === 'movement') return this.replace({ ...step, teach: [...step.teach, line] });
     if (step?.kind === 'talk') return this.replace({ ...step, lines: [...step.lines, line] });

@@ -1,3 +1,4 @@
+import { COUNTINGS } from '@/core/words';
 import {
   CAUTIONS,
   FORMS,
@@ -6,6 +7,7 @@ import {
   SIDE_PLANS,
   STANCES,
   type Level,
+  type Moments,
   type Priority,
   type Stance,
 } from '@/core/movement';
@@ -15,6 +17,7 @@ import {
   makeQuiet,
   makeTalk,
   makeTransition,
+  VIEWS,
   type MovementStep,
   type QuietStep,
   type Step,
@@ -110,6 +113,14 @@ const TIMES = (values: readonly string[]): string => `${values[0]} s, asked ${va
 const priority = <Thing extends { readonly priority: Priority }>(): Field<Thing> =>
   wordField('priority', 'priority', PRIORITIES as readonly (Thing['priority'] & string)[]);
 
+function momentField(key: string, moment: keyof Moments): Field<MovementStep> {
+  return {
+    key,
+    write: (step) => escapeText(step.moments[moment]),
+    read: (value, step) => ({ moments: { ...step.moments, [moment]: unescapeText(value) } }),
+  };
+}
+
 export const MOVEMENT_FIELDS: readonly Field<MovementStep>[] = [
   textField('also', 'traditionalName'),
   {
@@ -155,6 +166,22 @@ export const MOVEMENT_FIELDS: readonly Field<MovementStep>[] = [
       return forms.length > 0 && forms.every((form) => form !== null) ? { fade: forms } : null;
     },
   },
+  {
+    key: 'fade held',
+    write: (step) => step.fadePins.join(', '),
+    read: (value) => ({ fadePins: numbersIn(value) }),
+  },
+  momentField('naming', 'naming'),
+  momentField('first a caution', 'caution'),
+  momentField('sending', 'sending'),
+  momentField('rounds left', 'roundsLeft'),
+  momentField('leaving', 'leaving'),
+  {
+    key: 'counting',
+    write: (step) => step.counting ?? 'the class’s',
+    read: (value) => ({ counting: oneOf(COUNTINGS, value) }),
+  },
+  wordField('seen from', 'view', VIEWS),
   textField('last', 'lastRoundLine'),
   {
     key: 'change',
@@ -169,12 +196,16 @@ export const MOVEMENT_FIELDS: readonly Field<MovementStep>[] = [
   },
   {
     key: 'levels',
-    write: (step) => step.levels.map(({ name, note }) => `${escapeText(name)} | ${escapeText(note)}`).join(' | '),
+    write: (step) =>
+      step.levels.map(({ name, note, line }) => [name, note, line].map(escapeText).join(' | ')).join(' | '),
     read: (value) => {
       const parts = value === '' ? [] : splitBars(value).map(unescapeText);
-      if (parts.length % 2 === 1) return null;
+      if (parts.length % 3 !== 0) return null;
       const levels: Level[] = [];
-      for (let at = 0; at < parts.length; at += 2) levels.push({ name: parts[at], note: parts[at + 1] });
+      for (let at = 0; at < parts.length; at += 3) {
+        const [name, note, line] = parts.slice(at, at + 3);
+        levels.push({ name, note, line });
+      }
       return { levels };
     },
   },
@@ -223,7 +254,19 @@ export const QUIET_FIELDS: readonly Field<QuietStep>[] = [
     read: (value) => ({ eyesClosed: /closed/i.test(value) }),
   },
   textField('opening', 'openingLine'),
+  {
+    key: 'reassurance',
+    write: (step) => `every ${step.reassuranceEverySeconds} s | ${escapeText(step.reassuranceLine)}`,
+    read: (value) => {
+      const [time, line] = splitBars(value);
+      const [every] = numbersIn(time);
+      return every === undefined || line === undefined
+        ? null
+        : { reassuranceEverySeconds: every, reassuranceLine: unescapeText(line) };
+    },
+  },
   textField('call back', 'callBackLine'),
+  numbersField('call back before the end', ['callBackLeadSeconds'], ([seconds]) => `${seconds} s`),
   ...accompanying<QuietStep>(),
 ];
 

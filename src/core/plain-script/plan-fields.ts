@@ -1,4 +1,5 @@
 import { PACE_CURVES } from '@/core/breath';
+import { SCHOOL_FIELDS } from './school-fields';
 import { FIT_WAYS, stepsInOrder, type ClassPlan, type Length, type LengthPin, type Section } from '@/core/plan';
 import { escapeText, splitBars, unescapeText } from './escape';
 import { numbersIn, oneOf, type Field } from './fields';
@@ -79,6 +80,15 @@ export const PLAN_FIELDS: readonly Field<ClassPlan>[] = [
     write: (plan) => (plan.keepOnTarget ? 'yes' : 'no'),
     read: (value) => ({ keepOnTarget: /^yes/i.test(value) }),
   },
+  {
+    key: 'silence',
+    write: (plan) => String(plan.silenceShare),
+    read: (value) => {
+      const [silenceShare] = numbersIn(value);
+      return silenceShare === undefined ? null : { silenceShare };
+    },
+  },
+  ...SCHOOL_FIELDS,
 ];
 
 /** The settings of a section that sets a breath of its own. */

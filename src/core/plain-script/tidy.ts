@@ -1,4 +1,4 @@
-import { SECTION_ROLES, type Phase, type SectionRole } from '@/core/movement';
+import { LAYERS, SECTION_ROLES, type Layer, type Phase, type SectionRole } from '@/core/movement';
 import type { ClassPlan, Section, Step } from '@/core/plan';
 import { splitBars, unescapeText } from './escape';
 import { fieldsOf, oneOf, type Field } from './fields';
@@ -9,9 +9,9 @@ export type Tidy =
   | { readonly what: 'title'; readonly text: string }
   | { readonly what: 'section'; readonly text: string; readonly role: SectionRole }
   | { readonly what: 'step'; readonly kind: Step['kind']; readonly text: string }
-  | { readonly what: 'said'; readonly text: string; readonly pauseSeconds: number }
+  | { readonly what: 'said'; readonly text: string; readonly pauseSeconds: number; readonly layer: Layer | null }
   | { readonly what: 'phase'; readonly phase: Omit<Phase, 'id'> }
-  | { readonly what: 'length'; readonly text: string }
+  | { readonly what: 'length' | 'theme' | 'set aside'; readonly text: string }
   | { readonly what: 'plan'; readonly field: Field<ClassPlan>; readonly value: string }
   | { readonly what: 'section-field'; readonly field: Field<Section>; readonly value: string }
   | { readonly what: 'step-field'; readonly field: Field<Step>; readonly value: string };
@@ -22,9 +22,15 @@ const STEP_KINDS = ['movement', 'talk', 'quiet', 'transition'] as const;
 export function readTidy(line: string, under: Step['kind'] | null, inSection: boolean): Tidy | null {
   const heading = /^(#{1,3}) (.*)$/su.exec(line);
   if (heading) return tidyHeading(heading[1].length, heading[2]);
-  const said = /^> (.*?)(?: ?\(pause (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s\))?$/su.exec(line);
+  const said = /^> (.*?)(?: ?\(pause (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s(?:, ([a-z]+))?\))?$/su.exec(line);
   if (said) {
-    return { what: 'said', text: unescapeText(said[1]), pauseSeconds: said[2] === undefined ? 1.5 : Number(said[2]) };
+    const [, text, pause, layer] = said;
+    return {
+      what: 'said',
+      text: unescapeText(text),
+      pauseSeconds: pause === undefined ? 1.5 : Number(pause),
+      layer: layer === undefined ? null : oneOf(LAYERS, layer),
+    };
   }
   if (under === 'movement') {
     const phase = tidyPhase(line);
@@ -41,7 +47,7 @@ export function readTidy(line: string, under: Step['kind'] | null, inSection: bo
     const field = SECTION_FIELDS.find((one) => one.key === key);
     return field ? { what: 'section-field', field, value } : null;
   }
-  if (key === 'length') return { what: 'length', text: value };
+  if (key === 'length' || key === 'theme' || key === 'set aside') return { what: key, text: value };
   const field = PLAN_FIELDS.find((one) => one.key === key);
   return field ? { what: 'plan', field, value } : null;
 }
@@ -58,20 +64,21 @@ function tidyHeading(depth: number, text: string): Tidy | null {
   return match && kind ? { what: 'step', kind, text: unescapeText(match[2]) } : null;
 }
 
-/** `in share 0.4 4 s: action | full | short | breath`. */
+/** `in share 0.4 4 s lead 0.5 s: action | full | short | breath`. */
 function tidyPhase(line: string): Omit<Phase, 'id'> | null {
   const match =
-    /^(in|out|rest|free)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?: (.*)$/su.exec(
+    /^(in|out|rest|free)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?(?: lead (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?: (.*)$/su.exec(
       line,
     );
   if (!match) return null;
-  const parts = splitBars(match[4]).map(unescapeText);
+  const parts = splitBars(match[5]).map(unescapeText);
   if (parts.length !== 4) return null;
   const [action, full, short, breath] = parts;
   return {
     kind: match[1] as Phase['kind'],
     share: match[2] === undefined ? null : Number(match[2]),
     seconds: match[3] === undefined ? null : Number(match[3]),
+    leadSeconds: match[4] === undefined ? null : Number(match[4]),
     action,
     full,
     short,

@@ -6,7 +6,10 @@ import { stepsInOrder, type ClassPlan, type Section, type Step } from './model';
 export type PlanChange =
   | { readonly code: 'title'; readonly from: string; readonly to: string }
   | { readonly code: 'target' | 'breath'; readonly from: Seconds; readonly to: Seconds }
-  | { readonly code: 'about' | 'pace' | 'voice' | 'lengths' | 'keep-on-target' | 'order' }
+  | {
+      readonly code:
+        'about' | 'pace' | 'voice' | 'lengths' | 'keep-on-target' | 'order' | 'schools' | 'themes' | 'set-aside';
+    }
   | { readonly code: 'section-added' | 'section-removed' | 'section-changed'; readonly name: string }
   | { readonly code: 'step-added' | 'step-removed' | 'left-out' | 'brought-back'; readonly name: string }
   | { readonly code: 'step-moved'; readonly name: string; readonly to: string }
@@ -35,6 +38,9 @@ function compareWhole(before: ClassPlan, after: ClassPlan): PlanChange[] {
   if (!sameDocument(before.voice, after.voice)) changes.push({ code: 'voice' });
   if (before.keepOnTarget !== after.keepOnTarget) changes.push({ code: 'keep-on-target' });
   if (!sameDocument(before.lengths, after.lengths)) changes.push({ code: 'lengths' });
+  if (!sameDocument(before.schools, after.schools)) changes.push({ code: 'schools' });
+  if (!sameDocument([before.themes, before.themeId], [after.themes, after.themeId])) changes.push({ code: 'themes' });
+  if (!sameDocument(before.setAside, after.setAside)) changes.push({ code: 'set-aside' });
   return changes;
 }
 
@@ -85,6 +91,11 @@ const WORDS: ReadonlySet<string> = new Set([
   'sideChangeLine',
   'openingLine',
   'callBackLine',
+  'reassuranceLine',
+  'moments',
+  'levels',
+  'fade',
+  'fadePins',
 ]);
 /** Fields that come with a change of rounds or time, or that only the machine sets. */
 const FOLLOWING: ReadonlySet<string> = new Set([

@@ -1,6 +1,7 @@
 import { inShareAlong, paceMultiplier, roundMilliseconds } from '@/core/breath';
 import { sideCount, type SpokenLine } from '@/core/movement';
 import { speakingSeconds } from '@/core/speech';
+import { usualText } from '@/core/words';
 import { toMilliseconds, type Milliseconds, type Seconds } from '@/core/units';
 import { LIMITS } from './limits';
 import type { ClassPlan, MovementStep, PlanVoice, QuietStep, Section, Step, TalkStep, TransitionStep } from './model';
@@ -10,9 +11,9 @@ import type { ClassPlan, MovementStep, PlanVoice, QuietStep, Section, Step, Talk
  * they cannot disagree.
  */
 
-/** A line's speaking time in whole milliseconds. */
+/** A line's speaking time in whole milliseconds; a token in it takes as long as its usual words. */
 export function lineMilliseconds(text: string, voice: PlanVoice): Milliseconds {
-  return toMilliseconds(speakingSeconds(text, voice));
+  return toMilliseconds(speakingSeconds(usualText(text), voice));
 }
 
 /** Lines said one after the other with their pauses. An empty line is silence of its pause. */
@@ -23,9 +24,31 @@ function spokenMilliseconds(lines: readonly SpokenLine[], voice: PlanVoice): Mil
   );
 }
 
-/** The explained beginning of a movement: as long as its words take. */
-export function teachMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
-  return spokenMilliseconds(step.teach, voice);
+/** Silence after a line said at a moment of a movement. */
+export const MOMENT_PAUSE: Milliseconds = 1000;
+
+/** A line at a moment of a movement with its pause; 0 where nothing is said. */
+function momentMilliseconds(text: string, voice: PlanVoice): Milliseconds {
+  const said = lineMilliseconds(text, voice);
+  return said === 0 ? 0 : said + MOMENT_PAUSE;
+}
+
+/**
+ * What is said before a movement is counted, as long as its words take: naming, caution, teaching, levels offered,
+ * and what sends people into their own pace.
+ */
+export function introMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
+  const { naming, caution, sending } = step.moments;
+  let total = spokenMilliseconds(step.teach, voice);
+  total += momentMilliseconds(naming, voice) + momentMilliseconds(caution, voice);
+  for (const level of step.levels) total += momentMilliseconds(level.line, voice);
+  return step.lead === 'own' ? total + momentMilliseconds(sending, voice) : total;
+}
+
+/** Everything of a movement that is not counted: what is said before and after it, and the change of side. */
+export function aroundMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
+  const leaving = momentMilliseconds(step.moments.leaving, voice);
+  return introMilliseconds(step, voice) + sideChangeMilliseconds(step, voice) + leaving;
 }
 
 /** The change between the sides: its set length, or the line's if that is longer; 0 where sides do not change once. */
@@ -52,7 +75,8 @@ export function transitionMilliseconds(step: TransitionStep, voice: PlanVoice): 
 export function quietWordsMilliseconds(step: QuietStep, voice: PlanVoice): Milliseconds {
   const opening = lineMilliseconds(step.openingLine, voice);
   const callBack = lineMilliseconds(step.callBackLine, voice);
-  return opening + callBack + (opening > 0 && callBack > 0 ? 1000 : 0);
+  const lead = callBack > 0 ? toMilliseconds(step.callBackLeadSeconds) : 0;
+  return opening + callBack + lead + (opening > 0 && callBack > 0 ? 1000 : 0);
 }
 
 /** A quiet as long as it is set, or as its words take. */
@@ -150,7 +174,7 @@ export function stepMilliseconds(
   if (step.kind === 'talk') return talkMilliseconds(step, voice);
   if (step.kind === 'quiet') return quietMilliseconds(step, voice);
   if (step.kind === 'transition') return transitionMilliseconds(step, voice);
-  const around = teachMilliseconds(step, voice) + sideChangeMilliseconds(step, voice);
+  const around = aroundMilliseconds(step, voice);
   if (step.lead === 'own') return around + ownMilliseconds(step, voice);
   return around + roundsOf(step, pace, breathSeconds) * countMilliseconds(step, pace, breathSeconds);
 }

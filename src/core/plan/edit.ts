@@ -19,7 +19,19 @@ export type Edit =
   | { readonly kind: 'together'; readonly edits: readonly Edit[] };
 
 export type PlanField =
-  'title' | 'focus' | 'audience' | 'targetSeconds' | 'pace' | 'voice' | 'keepOnTarget' | 'lengths';
+  | 'title'
+  | 'focus'
+  | 'audience'
+  | 'targetSeconds'
+  | 'pace'
+  | 'voice'
+  | 'keepOnTarget'
+  | 'lengths'
+  | 'schools'
+  | 'silenceShare'
+  | 'themes'
+  | 'themeId'
+  | 'setAside';
 export type SectionField = 'title' | 'role' | 'paceMultiplier' | 'inShare';
 
 /** Why an edit could not be applied; nothing was changed. */

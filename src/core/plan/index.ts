@@ -30,8 +30,11 @@ export { comparePlans, type PlanChange } from './compare';
 export { planAtLength, withLengthPin } from './lengths';
 export { readPlan, readPlanText, upToDate, writePlanText } from './read';
 export {
+  aroundMilliseconds,
   countMilliseconds,
+  introMilliseconds,
   lineMilliseconds,
+  MOMENT_PAUSE,
   movementRoundMilliseconds,
   ownMilliseconds,
   ownWordsMilliseconds,
@@ -46,7 +49,6 @@ export {
   stepMilliseconds,
   stepPaces,
   talkMilliseconds,
-  teachMilliseconds,
   transitionMilliseconds,
   type StepPace,
 } from './durations';

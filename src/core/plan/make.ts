@@ -7,6 +7,7 @@ import {
   type MovementContent,
   type SectionRole,
 } from '@/core/movement';
+import { USUAL_SCHOOLS } from '@/core/words';
 import {
   PLAN_FORMAT,
   PLAN_VERSION,
@@ -55,6 +56,11 @@ export function emptyPlan(newId: NewId, title: string, targetSeconds: number, br
     voice: { syllablesPerMinute: 190, leadSeconds: 0.8 },
     keepOnTarget: false,
     lengths: [],
+    schools: USUAL_SCHOOLS,
+    silenceShare: 0.3,
+    themes: [],
+    themeId: null,
+    setAside: [],
     sections: [makeSection(newId, 'main')],
   };
 }
@@ -81,6 +87,7 @@ export function stepOf(newId: NewId, content: MovementContent, source: MovementS
     seconds: content.preferredSeconds,
     pinned: false,
     leftOut: false,
+    view: 'front',
     source,
   };
 }
@@ -100,6 +107,7 @@ export function makeMovement(
     seconds: content.preferredSeconds,
     pinned: false,
     leftOut: false,
+    view: 'front',
     source: null,
     ...part,
   };
@@ -134,7 +142,10 @@ export function makeQuiet(newId: NewId, name: string, part: Partial<Omit<QuietSt
     stance: null,
     eyesClosed: false,
     openingLine: '',
+    reassuranceLine: '',
+    reassuranceEverySeconds: 45,
     callBackLine: '',
+    callBackLeadSeconds: 0,
     ...ALONE,
     ...part,
   };
@@ -182,5 +193,10 @@ export function copyPlan(newId: NewId, plan: ClassPlan): ClassPlan {
       return stepId === undefined ? [] : [{ ...pin, stepId }];
     }),
   }));
-  return { ...plan, sections, lengths };
+  const setAside = plan.setAside.flatMap((one) => {
+    if (one.stepId === null) return [one];
+    const stepId = renamed.get(one.stepId);
+    return stepId === undefined ? [] : [{ ...one, stepId }];
+  });
+  return { ...plan, sections, lengths, setAside };
 }

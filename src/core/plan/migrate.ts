@@ -1,4 +1,6 @@
+import { contentSince2 } from '@/core/movement';
 import { failed, ok, type Issue, type Result } from '@/core/units';
+import { USUAL_SCHOOLS } from '@/core/words';
 import { PLAN_FORMAT, PLAN_VERSION } from './model';
 
 type Doc = Readonly<Record<string, unknown>>;
@@ -73,7 +75,32 @@ const MOVEMENT_SINCE_3: Doc = {
   source: null,
 };
 
-const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1, fromVersion2];
+/** Version 3 had one school of everything, few moments for words, no themes, and nothing to set aside. */
+function fromVersion3(document: Doc): Doc {
+  return {
+    schools: USUAL_SCHOOLS,
+    silenceShare: 0.3,
+    themes: [],
+    themeId: null,
+    setAside: [],
+    ...document,
+    version: 4,
+    sections: asList(document.sections).map((section) => {
+      const doc = asDoc(section);
+      return { ...doc, steps: asList(doc.steps).map((step) => withMoments(asDoc(step))) };
+    }),
+  };
+}
+
+function withMoments(step: Doc): Doc {
+  if (step.kind === 'movement') return { view: 'front', ...contentSince2(step) };
+  if (step.kind === 'talk')
+    return { ...step, lines: asList(step.lines).map((line) => ({ layer: null, ...asDoc(line) })) };
+  if (step.kind !== 'quiet') return step;
+  return { reassuranceLine: '', reassuranceEverySeconds: 45, callBackLeadSeconds: 0, ...step };
+}
+
+const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1, fromVersion2, fromVersion3];
 
 /** Brings an older document to the current version; refuses a newer one and what is no plan at all. */
 export function migrate(raw: unknown): Result<unknown, Issue> {

@@ -1,9 +1,10 @@
 import type { PaceCurve } from '@/core/breath';
 import type { MovementContent, Priority, SectionRole, SpokenLine, Stance } from '@/core/movement';
 import type { Seconds } from '@/core/units';
+import type { Schools, Theme } from '@/core/words';
 
 /** The version of the document this code writes. Older ones are migrated, newer ones refused. */
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 export const PLAN_FORMAT = 'calm-count/class-plan';
 
 /** What every step has for the fit and for short lengths. */
@@ -24,6 +25,10 @@ interface Accompanying {
   readonly priority: Priority;
 }
 
+export const VIEWS = ['front', 'side', 'back'] as const;
+/** How the instructor is seen by the camera. */
+export type View = (typeof VIEWS)[number];
+
 /** A movement in a class: its own copy of the content, with what was chosen for it here. */
 export interface MovementStep extends MovementContent, StepChoice {
   readonly kind: 'movement';
@@ -32,6 +37,7 @@ export interface MovementStep extends MovementContent, StepChoice {
   readonly rounds: number;
   /** Counted time as fitted. Clock-led and own-pace only. */
   readonly seconds: Seconds;
+  readonly view: View;
   /** The library entry it was taken from and the revision of it that was last looked at; `null` where there is none. */
   readonly source: { readonly movementId: string; readonly revision: number } | null;
 }
@@ -62,8 +68,13 @@ export interface QuietStep extends StepChoice, Accompanying {
   readonly eyesClosed: boolean;
   /** Said at its start. */
   readonly openingLine: string;
-  /** Said so that it ends with the quiet. */
+  /** Said again and again in the middle of it, so that nobody feels left alone; may be empty. */
+  readonly reassuranceLine: string;
+  /** From the start of one reassurance to the start of the next. */
+  readonly reassuranceEverySeconds: Seconds;
+  /** Said so that its last word comes `callBackLeadSeconds` before the end. */
   readonly callBackLine: string;
+  readonly callBackLeadSeconds: Seconds;
 }
 
 export interface TransitionStep extends StepChoice, Accompanying {
@@ -136,6 +147,17 @@ export interface Length {
   readonly pins: readonly LengthPin[];
 }
 
+/** A finding that was looked at and set aside, with why. */
+export interface SetAside {
+  /** The check's name. */
+  readonly check: string;
+  /** `null` where the finding is about the whole class. */
+  readonly stepId: string | null;
+  /** What tells this finding from others of the check in the step; may be empty. */
+  readonly detail: string;
+  readonly reason: string;
+}
+
 /** One class: a value that is never changed in place. */
 export interface ClassPlan {
   readonly format: typeof PLAN_FORMAT;
@@ -149,6 +171,13 @@ export interface ClassPlan {
   /** Each edit refits what is not pinned. */
   readonly keepOnTarget: boolean;
   readonly lengths: readonly Length[];
+  readonly schools: Schools;
+  /** Share of a movement's counted time that should have no words in it; fitting the words keeps it. */
+  readonly silenceShare: number;
+  readonly themes: readonly Theme[];
+  /** The theme in use; `null` for plain names. */
+  readonly themeId: string | null;
+  readonly setAside: readonly SetAside[];
   readonly sections: readonly Section[];
 }
 

@@ -1,8 +1,17 @@
 import { lazy, type AnySchema } from 'yup';
-import { id, list, oneOf, oneOfOrNone, shape, text, title, whole, within, yesNo } from '@/core/document';
+import { id, list, ONE_LINE, oneOf, oneOfOrNone, shape, text, title, whole, within, yesNo } from '@/core/document';
 import { contentFields, PRIORITIES, SECTION_ROLES, spokenLineSchema, STANCES } from '@/core/movement';
+import {
+  BELLIES,
+  BREATH_WAYS,
+  CIRCLE_SCHOOLS,
+  COUNTINGS,
+  OUT_BREATHS,
+  ROUND_SCHOOLS,
+  SIDE_SCHOOLS,
+} from '@/core/words';
 import { LIMITS } from './limits';
-import { COMPANIONS, FIT_WAYS, PLAN_FORMAT, PLAN_VERSION } from './model';
+import { COMPANIONS, FIT_WAYS, PLAN_FORMAT, PLAN_VERSION, VIEWS } from './model';
 
 /*
  * The shape of a plan at the door. `docs/plan.schema.json` says the same in JSON Schema and a test feeds both the
@@ -20,6 +29,7 @@ const movement = shape({
   ...choice,
   rounds: whole(1, LIMITS.rounds),
   seconds: within(LIMITS.quietSeconds),
+  view: oneOf(VIEWS),
   source: shape({ movementId: id(), revision: whole(1, Number.MAX_SAFE_INTEGER) }).nullable(),
 });
 
@@ -47,7 +57,10 @@ const quiet = shape({
   stance: oneOfOrNone(STANCES),
   eyesClosed: yesNo(),
   openingLine: text(LIMITS.lineCharacters),
+  reassuranceLine: text(LIMITS.lineCharacters),
+  reassuranceEverySeconds: within(LIMITS.reassuranceSeconds),
   callBackLine: text(LIMITS.lineCharacters),
+  callBackLeadSeconds: within(LIMITS.callBackLeadSeconds),
 });
 
 const transition = shape({
@@ -93,6 +106,27 @@ const length = shape({
   ),
 });
 
+const schools = shape({
+  counting: oneOf(COUNTINGS),
+  sides: oneOf(SIDE_SCHOOLS),
+  leftMark: text(LIMITS.titleCharacters, ONE_LINE),
+  rightMark: text(LIMITS.titleCharacters, ONE_LINE),
+  circles: oneOf(CIRCLE_SCHOOLS),
+  breath: oneOf(BREATH_WAYS),
+  belly: oneOf(BELLIES),
+  outBreath: oneOf(OUT_BREATHS),
+  rounds: oneOf(ROUND_SCHOOLS),
+  restLine: text(LIMITS.lineCharacters),
+});
+
+const theme = shape({
+  ...named,
+  words: list(
+    shape({ plain: title(LIMITS.titleCharacters), themed: text(LIMITS.titleCharacters, ONE_LINE) }),
+    LIMITS.themeWords,
+  ),
+});
+
 /** The Yup schema of the current document version. */
 export const planSchema = shape({
   format: oneOf([PLAN_FORMAT]),
@@ -118,5 +152,18 @@ export const planSchema = shape({
   }),
   keepOnTarget: yesNo(),
   lengths: list(length, LIMITS.lengths),
+  schools,
+  silenceShare: within(LIMITS.silenceShare),
+  themes: list(theme, LIMITS.themes),
+  themeId: id().nullable(),
+  setAside: list(
+    shape({
+      check: title(LIMITS.idCharacters),
+      stepId: id().nullable(),
+      detail: text(LIMITS.detailCharacters),
+      reason: text(LIMITS.noteCharacters),
+    }),
+    LIMITS.setAside,
+  ),
   sections: list(section, LIMITS.sections),
 });

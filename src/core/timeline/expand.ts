@@ -1,7 +1,8 @@
 import { phaseSeconds } from '@/core/breath';
-import type { Form, Phase, SpokenLine } from '@/core/movement';
+import type { Form, Moments, Phase, SpokenLine } from '@/core/movement';
 import {
   lineMilliseconds,
+  MOMENT_PAUSE,
   movementRoundMilliseconds,
   ownMilliseconds,
   quietMilliseconds,
@@ -17,17 +18,11 @@ import {
   type StepPace,
   type TransitionStep,
 } from '@/core/plan';
+import { speakingSeconds } from '@/core/speech';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
-import type { Cue, CueSource, Side, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
-import { fillTokens } from './tokens';
-
-/** The words for a side, as said. */
-const SIDE_WORDS: Readonly<Record<Side, string>> = {
-  left: 'left',
-  right: 'right',
-  'one-way': 'one way',
-  'other-way': 'other way',
-};
+import { Wording, type Moment } from './wording';
+import type { Cue, CueSource, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
+import { announcementOf, sidesOf, turnsOf, type Turn } from './turns';
 
 /**
  * Expands a plan to its timeline. Counts in whole milliseconds, so that the runtime is the exact sum of its parts.
@@ -52,44 +47,20 @@ export function expandPlan(plan: ClassPlan): Timeline {
   };
 }
 
-/** The sides of a movement in the order it uses them. */
-function sidesOf(step: MovementStep): readonly (Side | null)[] {
-  if (step.sides === 'none') return [null];
-  if (step.sides === 'each-way') return ['one-way', 'other-way'];
-  return step.startSide === 'left' ? ['left', 'right'] : ['right', 'left'];
-}
-
 const NO_PACE: StepPace = { multiplier: 0, inShare: 0.5 };
 
-interface Turn {
-  readonly round: number;
-  readonly side: Side | null;
-  readonly other: Side | null;
-  /** Whether the last round is announced with this turn. */
-  readonly last: boolean;
-  /** Whether the sides change just before it. */
-  readonly changes: boolean;
+interface CueManner {
+  /** The cue after it waits until it is said. */
+  readonly holdsNext?: boolean;
+  /** Time its words take over the voice's own. */
+  readonly tempo?: number;
+  readonly announced?: string;
 }
 
-/** Every round in the order it is performed, `rounds` on each side. */
-function turnsOf(step: MovementStep, rounds: number): Turn[] {
-  const sides = sidesOf(step);
-  const turns: Turn[] = [];
-  const turn = (round: number, at: number, last: boolean, changes: boolean): void => {
-    turns.push({ round, side: sides[at], other: sides[1 - at] ?? null, last, changes });
-  };
-  if (step.sides === 'alternate') {
-    for (let round = 1; round <= rounds; round++) {
-      turn(round, 0, round === rounds, false);
-      turn(round, 1, false, false);
-    }
-    return turns;
-  }
-  sides.forEach((_, at) => {
-    for (let round = 1; round <= rounds; round++) turn(round, at, round === rounds, at === 1 && round === 1);
-  });
-  return turns;
-}
+const PLAIN: CueManner = {};
+type QuietPart = 'openingLine' | 'reassuranceLine' | 'callBackLine';
+/** Silence kept between the last reassurance and the call back. */
+const REASSURANCE_GAP: Milliseconds = 5000;
 
 /** A timeline being written; lives for one expansion. */
 class Writer {
@@ -100,10 +71,12 @@ class Writer {
   private spokenUntil: Milliseconds = 0;
   private readonly paces: ReadonlyMap<string, StepPace>;
   private readonly lead: Milliseconds;
+  private readonly wording: Wording;
 
   constructor(private readonly plan: ClassPlan) {
     this.paces = stepPaces(plan);
     this.lead = toMilliseconds(plan.voice.leadSeconds);
+    this.wording = new Wording(plan);
   }
 
   step(step: Step, section: string): void {
@@ -115,7 +88,7 @@ class Writer {
     let teach: Milliseconds = 0;
     if (step.leftOut) teach = 0;
     else if (step.kind === 'movement') teach = this.movement(step, pace, rounds);
-    else if (step.kind === 'talk') this.spokenLines(step.id, step.lines, 'line', step.tempo);
+    else if (step.kind === 'talk') this.spokenLines(step, step.lines, 'line', step.tempo);
     else if (step.kind === 'quiet') this.quiet(step);
     else this.transition(step);
     const counted = step.kind === 'movement' && step.lead !== 'own';
@@ -140,7 +113,13 @@ class Writer {
 
   private movement(step: MovementStep, pace: StepPace, rounds: number): Milliseconds {
     const begun = this.now;
-    this.spokenLines(step.id, step.teach, 'teach', 1);
+    this.moment(step, 'naming');
+    this.moment(step, 'caution');
+    this.spokenLines(step, step.teach, 'teach', 1);
+    step.levels.forEach((level, index) =>
+      this.momentLine(step, level.line, `level.${index}`, { part: 'level', index }, level.name.toLowerCase()),
+    );
+    if (step.lead === 'own') this.moment(step, 'sending');
     const teach = this.now - begun;
     if (step.lead === 'own') this.ownPace(step);
     else {
@@ -149,7 +128,28 @@ class Writer {
         this.round(step, turn, pace, rounds);
       }
     }
+    this.moment(step, 'leaving');
     return teach;
+  }
+
+  private moment(step: MovementStep, moment: keyof Moments): void {
+    this.momentLine(step, step.moments[moment], moment, { part: 'moment', moment });
+  }
+
+  /** A line at a moment of a movement, with its pause. */
+  private momentLine(step: MovementStep, line: string, name: string, source: CueSource, level?: string): void {
+    const said = lineMilliseconds(line, this.plan.voice);
+    if (said === 0) return;
+    const from = this.now;
+    this.spoken(step.id, said + MOMENT_PAUSE, '');
+    const text = this.wording.filled(line, step, { at: from, turn: null, rounds: 0, level });
+    this.cue(
+      { id: `${step.id}.${name}`, step: step.id, text, round: 0, side: null, source },
+      from,
+      from,
+      from + said + MOMENT_PAUSE,
+      { holdsNext: true },
+    );
   }
 
   /** A movement at everybody's own pace: free time, in two stretches where the sides are taken in turn. */
@@ -160,7 +160,15 @@ class Writer {
     const said = lineMilliseconds(step.lastRoundLine, this.plan.voice);
     for (let at = 0; at < stretches; at++) {
       const side = stretches === 2 ? sides[at] : null;
-      const turn: Turn = { round: 1, side, other: sides[1 - at] ?? null, last: true, changes: at === 1 };
+      const turn: Turn = {
+        round: 1,
+        side,
+        other: sides[1 - at] ?? null,
+        begins: at === 0,
+        counted: true,
+        last: true,
+        changes: at === 1,
+      };
       if (at === 1) this.sideChange(step, turn, 1);
       const from = this.now;
       const to = from + Math.floor((whole + at) / stretches);
@@ -168,10 +176,11 @@ class Writer {
       this.phase({ step: step.id, round: 1, side, kind: 'free', action: action?.action ?? '' }, from, to);
       this.now = to;
       if (said === 0) continue;
-      const text = this.filled(step.lastRoundLine, step, turn, 1);
-      const id = `${step.id}.${side ?? 'both'}.call`;
       const start = Math.max(from, to - said);
-      this.cue({ id, step: step.id, text, round: 1, side, source: { part: 'lastRoundLine' } }, start, start, to, true);
+      const text = this.wording.filled(step.lastRoundLine, step, { at: start, turn, rounds: 1 });
+      const id = `${step.id}.${side ?? 'both'}.call`;
+      const source: CueSource = { part: 'lastRoundLine' };
+      this.cue({ id, step: step.id, text, round: 1, side, source }, start, start, to, { holdsNext: true });
     }
   }
 
@@ -212,11 +221,14 @@ class Writer {
     from: Milliseconds,
     to: Milliseconds,
   ): void {
-    const words = form === 'silent' ? '' : phase[form];
-    const announced = turn.last && index === 0 ? [step.lastRoundLine, words].filter(Boolean).join(' ') : words;
-    const text = this.filled(announced, step, turn, rounds);
+    const moment = { at: from, turn, rounds, form, kind: phase.kind };
+    const words = this.wording.filled(form === 'silent' ? '' : phase[form], step, moment);
+    const announced =
+      index === 0 ? this.wording.filled(announcementOf(step, this.plan.schools, turn, rounds), step, moment) : '';
+    const text = announced === '' ? words : `${announced} ${words}`.trim();
     if (text.trim() === '') return;
-    const start = Math.max(0, this.spokenUntil, from - this.lead);
+    const lead = phase.leadSeconds === null ? this.lead : toMilliseconds(phase.leadSeconds);
+    const start = Math.max(0, this.spokenUntil, from - lead);
     const id = `${step.id}.${turn.side ?? 'both'}.${turn.round}.${index}`;
     const source: CueSource = { part: 'phase', phaseId: phase.id, form };
     this.cue(
@@ -224,6 +236,7 @@ class Writer {
       start,
       from,
       Math.max(from, to - this.lead),
+      { announced },
     );
   }
 
@@ -232,29 +245,19 @@ class Writer {
     if (length === 0) return;
     const from = this.now;
     this.spoken(step.id, length, 'change sides');
-    const text = this.filled(step.sideChangeLine, step, turn, rounds);
+    const text = this.wording.filled(step.sideChangeLine, step, { at: from, turn, rounds });
     if (text.trim() === '') return;
     this.cue(
       { id: `${step.id}.change`, step: step.id, text, round: 0, side: turn.side, source: { part: 'sideChangeLine' } },
       from,
       from,
       from + length,
-      true,
+      { holdsNext: true },
     );
   }
 
-  private filled(text: string, step: MovementStep, turn: Turn, rounds: number): string {
-    return fillTokens(text, {
-      movement: step.name,
-      side: turn.side ? SIDE_WORDS[turn.side] : '',
-      otherSide: turn.other ? SIDE_WORDS[turn.other] : '',
-      round: turn.round,
-      rounds,
-    });
-  }
-
   /** Lines one after the other; their borders are rounded from the start, so that the whole is exact at any tempo. */
-  private spokenLines(stepId: string, lines: readonly SpokenLine[], part: 'teach' | 'line', tempo: number): void {
+  private spokenLines(step: Step, lines: readonly SpokenLine[], part: 'teach' | 'line', tempo: number): void {
     const begun = this.now;
     let plain = 0;
     for (const line of lines) {
@@ -262,16 +265,16 @@ class Writer {
       plain += said + toMilliseconds(line.pauseSeconds);
       const from = this.now;
       const length = begun + Math.round(plain * tempo) - from;
-      if (length > 0) this.spoken(stepId, length, '');
+      if (length > 0) this.spoken(step.id, length, '');
       if (said === 0) continue;
       const source: CueSource = { part, lineId: line.id };
+      const text = this.wording.filled(line.text, step, { at: from, turn: null, rounds: 0 });
       this.cue(
-        { id: `${stepId}.${line.id}`, step: stepId, text: line.text, round: 0, side: null, source },
+        { id: `${step.id}.${line.id}`, step: step.id, text, round: 0, side: null, source },
         from,
         from,
         from + length,
-        true,
-        tempo,
+        { holdsNext: true, tempo },
       );
     }
   }
@@ -282,20 +285,29 @@ class Writer {
     const length = quietMilliseconds(step, voice);
     this.phase({ step: step.id, round: 0, side: null, kind: 'free', action: '' }, from, from + length);
     this.now += length;
-    const line = (part: 'openingLine' | 'callBackLine', start: Milliseconds, due: Milliseconds): void => {
-      if (lineMilliseconds(step[part], voice) === 0) return;
-      const id = `${step.id}.${part}`;
-      this.cue(
-        { id, step: step.id, text: step[part], round: 0, side: null, source: { part } },
-        start,
-        start,
-        due,
-        true,
-      );
+    const said = (text: string): Milliseconds => lineMilliseconds(text, voice);
+    const line = (part: QuietPart, start: Milliseconds, due: Milliseconds, number = ''): void => {
+      if (said(step[part]) === 0) return;
+      const id = `${step.id}.${part}${number}`;
+      const text = this.wording.filled(step[part], step, { at: start, turn: null, rounds: 0 });
+      this.cue({ id, step: step.id, text, round: 0, side: null, source: { part } }, start, start, due, {
+        holdsNext: true,
+      });
     };
-    const callBack = from + length - lineMilliseconds(step.callBackLine, voice);
+    const end = from + length;
+    const callBackSaid = said(step.callBackLine);
+    const callBack = callBackSaid === 0 ? end : end - callBackSaid - toMilliseconds(step.callBackLeadSeconds);
     line('openingLine', from, callBack);
-    line('callBackLine', callBack, from + length);
+    const every = toMilliseconds(step.reassuranceEverySeconds);
+    const reassurance = said(step.reassuranceLine);
+    if (reassurance > 0) {
+      const begun = from + said(step.openingLine);
+      for (let count = 1; begun + count * every + reassurance + REASSURANCE_GAP <= callBack; count++) {
+        const start = begun + count * every;
+        line('reassuranceLine', start, callBack, `.${count}`);
+      }
+    }
+    line('callBackLine', callBack, end);
   }
 
   private transition(step: TransitionStep): void {
@@ -304,13 +316,10 @@ class Writer {
     if (length > 0) this.spoken(step.id, length, step.name);
     if (lineMilliseconds(step.line, this.plan.voice) === 0) return;
     const source: CueSource = { part: 'transitionLine' };
-    this.cue(
-      { id: `${step.id}.line`, step: step.id, text: step.line, round: 0, side: null, source },
-      from,
-      from,
-      from + length,
-      true,
-    );
+    const text = this.wording.filled(step.line, step, { at: from, turn: null, rounds: 0 });
+    this.cue({ id: `${step.id}.line`, step: step.id, text, round: 0, side: null, source }, from, from, from + length, {
+      holdsNext: true,
+    });
   }
 
   private spoken(step: string, length: Milliseconds, action: string): void {
@@ -329,10 +338,10 @@ class Writer {
     start: Milliseconds,
     motion: Milliseconds,
     due: Milliseconds,
-    holdsNext = false,
-    tempo = 1,
+    { holdsNext = false, tempo = 1, announced = '' }: CueManner = PLAIN,
   ): void {
-    const end = start + Math.max(1, Math.round(lineMilliseconds(what.text, this.plan.voice) * tempo));
+    const length = toMilliseconds(speakingSeconds(what.text, this.plan.voice));
+    const end = start + Math.max(1, Math.round(length * tempo));
     if (holdsNext) this.spokenUntil = end;
     this.cues.push({
       id: what.id,
@@ -345,6 +354,7 @@ class Writer {
       endSeconds: toSeconds(end),
       motionSeconds: toSeconds(motion),
       dueSeconds: toSeconds(due),
+      announced,
     });
   }
 }

@@ -1,4 +1,5 @@
 export { expandPlan } from './expand';
 export { cueAt, moreRoundsSeconds, nextCue, phaseAt, roundsPerformed, sharePercent, stepAt } from './query';
-export { TOKENS } from './tokens';
-export type { Cue, CueSource, Side, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
+export { announcementOf, countOf, sidesOf, turnsOf, type Turn } from './turns';
+export { Wording, type Moment } from './wording';
+export type { Cue, CueSource, TimedPhase, TimedSection, TimedStep, Timeline } from './model';

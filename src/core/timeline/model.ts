@@ -1,9 +1,8 @@
 import type { PhaseKind } from '@/core/breath';
 import type { Form } from '@/core/movement';
+import type { Moments } from '@/core/movement';
 import type { Interval, Seconds } from '@/core/units';
-
-/** The side or way a round is performed on; `null` where there is none. */
-export type Side = 'left' | 'right' | 'one-way' | 'other-way';
+import type { Side } from '@/core/words';
 
 /** A stretch in which one thing is done: a breath phase, or `spoken` where words lead (teach, talk, changes). */
 export interface TimedPhase extends Interval {
@@ -20,7 +19,12 @@ export interface TimedPhase extends Interval {
 export type CueSource =
   | { readonly part: 'phase'; readonly phaseId: string; readonly form: Form }
   | { readonly part: 'teach' | 'line'; readonly lineId: string }
-  | { readonly part: 'sideChangeLine' | 'lastRoundLine' | 'openingLine' | 'callBackLine' | 'transitionLine' };
+  | { readonly part: 'moment'; readonly moment: keyof Moments }
+  | { readonly part: 'level'; readonly index: number }
+  | {
+      readonly part:
+        'sideChangeLine' | 'lastRoundLine' | 'openingLine' | 'reassuranceLine' | 'callBackLine' | 'transitionLine';
+    };
 
 /** One line placed on the timeline, from its first word to its last. */
 export interface Cue extends Interval {
@@ -35,6 +39,8 @@ export interface Cue extends Interval {
   /** When the next thing has to be said or done: the line should have ended by then. */
   readonly dueSeconds: Seconds;
   readonly source: CueSource;
+  /** What of it announces the round, its last or those left, as said; empty where nothing does. */
+  readonly announced: string;
 }
 
 export interface TimedStep extends Interval {
@@ -44,6 +50,7 @@ export interface TimedStep extends Interval {
   readonly rounds: number;
   /** Length of one round (both sides where sides alternate count as two rounds); 0 where nothing is counted. */
   readonly roundSeconds: Seconds;
+  /** From its start to its first counted round. */
   readonly teachSeconds: Seconds;
   /** Breath length in this step; 0 where none leads. */
   readonly breathSeconds: Seconds;

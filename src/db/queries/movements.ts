@@ -1,5 +1,5 @@
 import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
-import type { Movement, MovementSummary } from '@/core/movement';
+import { movementUpToDate, type Movement, type MovementSummary } from '@/core/movement';
 import type { Database } from '../database';
 import { movements } from '../schema';
 
@@ -42,7 +42,7 @@ export async function listMovements(db: Database, studioId: string): Promise<Lis
 
 export async function findMovement(db: Database, studioId: string, id: string): Promise<StoredMovement | null> {
   const [found] = await db.select(columns).from(movements).where(one(studioId, id));
-  return found ?? null;
+  return found ? { ...found, movement: movementUpToDate(found.movement) as Movement } : null;
 }
 
 function stored({ movement, summary }: NewMovement) {

@@ -15,6 +15,8 @@ export function sourceText(step: Step, source: CueSource): string {
     return step.kind === 'movement' ? step[source.part] : '';
   }
   if (source.part === 'transitionLine') return step.kind === 'transition' ? step.line : '';
+  if (source.part === 'moment') return step.kind === 'movement' ? step.moments[source.moment] : '';
+  if (source.part === 'level') return (step.kind === 'movement' && step.levels[source.index]?.line) || '';
   return step.kind === 'quiet' ? step[source.part] : '';
 }
 
@@ -31,6 +33,15 @@ export function setSourceText(step: Step, source: CueSource, text: string): Edit
     const lines = step.kind === 'movement' ? step.teach : step.kind === 'talk' ? step.lines : [];
     const value = lines.map((line) => (line.id === source.lineId ? { ...line, text } : { ...line }));
     return { kind: 'set-step', stepId: step.id, field, value };
+  }
+  if (source.part === 'moment') {
+    if (step.kind !== 'movement') return null;
+    return { kind: 'set-step', stepId: step.id, field: 'moments', value: { ...step.moments, [source.moment]: text } };
+  }
+  if (source.part === 'level') {
+    if (step.kind !== 'movement') return null;
+    const value = step.levels.map((level, at) => (at === source.index ? { ...level, line: text } : { ...level }));
+    return { kind: 'set-step', stepId: step.id, field: 'levels', value };
   }
   const field = source.part === 'transitionLine' ? 'line' : source.part;
   return { kind: 'set-step', stepId: step.id, field, value: text };

@@ -1,5 +1,5 @@
 import { FORMS, MOVEMENT_LIMITS as LIMITS, type Form, type MovementContent } from '@/core/movement';
-import { TOKENS } from '@/core/timeline';
+import { TOKENS } from '@/core/words';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';

@@ -1,0 +1,67 @@
+import type { MovementStep } from '@/core/plan';
+import type { Counting, Schools, Side } from '@/core/words';
+
+/** One round on one side, in the order performed. */
+export interface Turn {
+  readonly round: number;
+  readonly side: Side | null;
+  readonly other: Side | null;
+  /** Whether this side is the one the movement begins with. */
+  readonly begins: boolean;
+  /** Whether the count is said with this turn: once a round, where sides alternate with the first of the two. */
+  readonly counted: boolean;
+  /** Whether it belongs to the last round of its side, or of both where they alternate, and says so. */
+  readonly last: boolean;
+  /** Whether the sides change just before it. */
+  readonly changes: boolean;
+}
+
+/** The sides of a movement in the order it uses them. */
+export function sidesOf(step: MovementStep): readonly (Side | null)[] {
+  if (step.sides === 'none') return [null];
+  if (step.sides === 'each-way') return ['one-way', 'other-way'];
+  return step.startSide === 'left' ? ['left', 'right'] : ['right', 'left'];
+}
+
+/** Every round in the order it is performed, `rounds` on each side. */
+export function turnsOf(step: MovementStep, rounds: number): Turn[] {
+  const sides = sidesOf(step);
+  const turns: Turn[] = [];
+  const turn = (round: number, at: number, counted: boolean, changes: boolean): void => {
+    const last = counted && round === rounds;
+    turns.push({ round, side: sides[at], other: sides[1 - at] ?? null, begins: at === 0, counted, last, changes });
+  };
+  if (step.sides === 'alternate') {
+    for (let round = 1; round <= rounds; round++) {
+      turn(round, 0, true, false);
+      turn(round, 1, false, false);
+    }
+    return turns;
+  }
+  sides.forEach((_, at) => {
+    for (let round = 1; round <= rounds; round++) turn(round, at, true, at === 1 && round === 1);
+  });
+  return turns;
+}
+
+/** The number that a counting school says with a round; 0 where it says none. */
+export function countOf(counting: Counting, round: number, rounds: number): number {
+  if (counting === 'up') return round;
+  if (counting === 'nines') return ((round - 1) % 9) + 1;
+  if (counting === 'down' || counting === 'end') return rounds - round + 1;
+  return 0;
+}
+
+/**
+ * What announces a turn, its tokens not yet filled: the last round's line on the last one; before it the count of the
+ * school, or where only the end is counted the line for the rounds left, two rounds from the end.
+ */
+export function announcementOf(step: MovementStep, schools: Schools, turn: Turn, rounds: number): string {
+  if (!turn.counted) return '';
+  const counting = step.counting ?? schools.counting;
+  if (counting === 'none') return '';
+  const { roundsLeft } = step.moments;
+  if (turn.last) return step.lastRoundLine || (counting === 'end' ? '' : '{Count}.');
+  if (counting === 'end') return rounds > 2 && turn.round === rounds - 1 ? roundsLeft : '';
+  return counting === 'down' ? roundsLeft || '{Count}.' : '{Count}.';
+}

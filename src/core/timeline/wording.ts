@@ -1,0 +1,89 @@
+import type { PhaseKind } from '@/core/breath';
+import type { Form } from '@/core/movement';
+import { stepsInOrder, type ClassPlan, type Step } from '@/core/plan';
+import type { Milliseconds } from '@/core/units';
+import {
+  bellyWords,
+  breathWords,
+  fillTokens,
+  sideWord,
+  themed,
+  wayWord,
+  type Side,
+  type Theme,
+  type TokenFacts,
+} from '@/core/words';
+import { countOf, sidesOf, type Turn } from './turns';
+
+/** Where in a step a line is said: what its tokens are filled from. */
+export interface Moment {
+  /** From the start of the class. */
+  readonly at: Milliseconds;
+  readonly turn: Turn | null;
+  /** Rounds on each side; 0 where none are counted. */
+  readonly rounds: number;
+  readonly form?: Form;
+  readonly kind?: PhaseKind;
+  readonly level?: string;
+}
+
+/** Fills the tokens of a plan's lines by its schools, its theme and the place where each is said. */
+export class Wording {
+  private readonly theme: Theme | null;
+  private readonly next: ReadonlyMap<string, string>;
+
+  constructor(private readonly plan: ClassPlan) {
+    this.theme = plan.themes.find((theme) => theme.id === plan.themeId) ?? null;
+    this.next = nextNames(plan, this.theme);
+  }
+
+  /** A line as it is said there. */
+  filled(text: string, step: Step, moment: Moment): string {
+    return text.includes('{') ? fillTokens(text, this.facts(step, moment)) : text;
+  }
+
+  /** What the tokens of a step's line stand for there. */
+  facts(step: Step, moment: Moment): TokenFacts {
+    const { schools } = this.plan;
+    const { turn, rounds } = moment;
+    const first = step.kind === 'movement' ? sidesOf(step)[0] : null;
+    const side = turn ? turn.side : first;
+    const other = turn ? turn.other : step.kind === 'movement' ? (sidesOf(step)[1] ?? null) : null;
+    const begins = turn?.begins ?? true;
+    const word = (one: Side | null, isFirst: boolean): string => (one ? sideWord(one, schools, isFirst) : '');
+    const startSide = step.kind === 'movement' ? step.startSide : 'left';
+    const way = (one: Side | null): string => (one ? wayWord(one, startSide, schools) : '');
+    const round = turn?.round ?? 0;
+    const counting = (step.kind === 'movement' && step.counting) || schools.counting;
+    const breath = breathWords(schools, moment.form === undefined || moment.form === 'full');
+    return {
+      movement: themed(this.theme, step.name),
+      nextMovement: this.next.get(step.id) ?? '',
+      side: word(side, begins),
+      otherSide: word(other, !begins),
+      way: way(side),
+      otherWay: way(other),
+      round,
+      rounds,
+      roundsLeft: round > 0 ? rounds - round + 1 : 0,
+      count: round > 0 ? countOf(counting, round, rounds) : 0,
+      level: moment.level ?? (step.kind === 'movement' ? (step.levels[0]?.name.toLowerCase() ?? '') : ''),
+      minutesLeft: Math.max(1, Math.round((this.plan.targetSeconds - moment.at / 1000) / 60)),
+      in: breath.in,
+      out: breath.out,
+      belly: bellyWords(schools, moment.kind === 'out' ? 'out' : 'in'),
+      picture: (name) => themed(this.theme, name),
+    };
+  }
+}
+
+/** The name of the movement that follows each step, of those that are performed. */
+function nextNames(plan: ClassPlan, theme: Theme | null): ReadonlyMap<string, string> {
+  const names = new Map<string, string>();
+  let next = '';
+  for (const { step } of stepsInOrder(plan).reverse()) {
+    names.set(step.id, next);
+    if (step.kind === 'movement' && !step.leftOut) next = themed(theme, step.name);
+  }
+  return names;
+}
