@@ -6,6 +6,8 @@ import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline'
 
 /** Changes of feet that are left out with the movement they lead to. */
 const TO_HIP_WIDTH = { stance: 'hip-width', goesWith: 'next' } as const;
+const TO_WIDE = { stance: 'wide', goesWith: 'next' } as const;
+const BACK_TO_HIP_WIDTH = { stance: 'hip-width', goesWith: 'previous' } as const;
 const TO_FEET_TOGETHER = { stance: 'feet-together', goesWith: 'next' } as const;
 
 function beforeTheFirstFerry(): DemoClass {
@@ -79,7 +81,8 @@ function netMendersBreak(): DemoClass {
       makeSection(newId, 'welcome', [
         makeTalk(newId, 'Put the needle down', [
           ['Put the needle down for five minutes. All of this may be done on your stool.', 1.5],
-          ['Stay within about seventy per cent, and rest when you like.', 2],
+          ['Stay within about seventy per cent. Nothing should hurt. Rest when you like.', 2],
+          ['Tall at the front of the stool, or standing, feet flat, shoulders heavy.', 3],
         ]),
       ]),
       makeSection(newId, 'loosening', [movements.coilingTheLine(newId, { preferredRounds: 3, rounds: 3 })]),
@@ -116,7 +119,9 @@ function eveningEbb(): DemoClass {
       makeSection(newId, 'main', [
         movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6 }),
         movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6 }),
+        makeTransition(newId, 'Feet wide', 6, 'Step the feet wide, and bend the knees a little.', TO_WIDE),
         movements.haulingTheSlowNet(newId),
+        makeTransition(newId, 'Feet in', 5, 'Step in to the width of your hips.', BACK_TO_HIP_WIDTH),
         movements.rowingHome(newId, { preferredRounds: 4, rounds: 4 }),
         movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
       ]),
@@ -127,6 +132,8 @@ function eveningEbb(): DemoClass {
           mostSeconds: 240,
           eyesClosed: true,
           openingLine: 'Close your eyes if you are steady, or rest them on the floor. I will call you back.',
+          reassuranceLine: 'I am still here.',
+          reassuranceEverySeconds: 60,
           callBackLine: 'Slowly open your eyes, and see the hall again.',
         }),
       ]),
@@ -237,10 +244,12 @@ function thursdayLive(): DemoClass {
             ],
             ['Shake out the arms, drink if you like, and find your place again.', 12],
           ]),
+          makeTransition(newId, 'Feet under the hips', 5, 'Feet as wide as your hips.', TO_HIP_WIDTH),
           movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
           movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
           makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.', TO_HIP_WIDTH),
           movements.turningTheLighthouse(newId, { preferredRounds: 5, rounds: 5 }),
+          makeTransition(newId, 'Feet wide', 6, 'A wide step now, and soft knees.', TO_WIDE),
           movements.haulingTheSlowNet(newId),
           makeTransition(newId, 'Feet together', 6, 'Step in, near a wall or a chair.', TO_FEET_TOGETHER),
           movements.heronOnThePiling(newId, { preferredRounds: 3, rounds: 3 }),
@@ -263,6 +272,8 @@ function thursdayLive(): DemoClass {
           mostSeconds: 420,
           eyesClosed: true,
           openingLine: 'Slack water. Close your eyes if you are steady. I will call you back.',
+          reassuranceLine: 'Nothing to do. I am here.',
+          reassuranceEverySeconds: 75,
           callBackLine: 'Open your eyes, and let the room come to you.',
         }),
       ]),
@@ -289,7 +300,10 @@ function eightSectionSet(): DemoClass {
     pace: { breathSeconds: 11, leastBreathSeconds: 8, mostBreathSeconds: 14 },
     sections: (newId) => [
       makeSection(newId, 'arrival', [
-        makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]]),
+        makeTalk(newId, 'Stand ready', [
+          ['Stand ready. Seventy per cent is plenty. Nothing should hurt.', 2],
+          ['Rest when you like, and sit if you like.', 4],
+        ]),
       ]),
       {
         ...makeSection(newId, 'main', eightSections(newId)),
@@ -297,8 +311,8 @@ function eightSectionSet(): DemoClass {
       },
       makeSection(newId, 'closing', [
         makeQuiet(newId, 'Stand', {
-          preferredSeconds: 30,
-          leastSeconds: 15,
+          preferredSeconds: 60,
+          leastSeconds: 58,
           mostSeconds: 90,
           openingLine: 'Hands to the lower belly. Stand.',
         }),

@@ -57,7 +57,7 @@ export const coilingTheLine: Movement = (newId, part) =>
     fade: ['full', 'short', 'silent'],
     sideChangeLine: 'And now coil it the other way.',
     pattern: [
-      phase(newId, 'in', 'shoulders up and round', 'In, the shoulders rise and turn.', 'In, and round.'),
+      phase(newId, 'in', 'shoulders up and round', 'In, shoulders rise and turn.', 'In, and round.'),
       phase(newId, 'out', 'shoulders down', 'Out, let them slide down.', 'Out, and down.'),
     ],
     ...part,
@@ -117,7 +117,8 @@ export const heronOnThePiling: Movement = (newId, part) =>
     cautions: ['balance'],
     teach: spokenLines(newId, [
       ['Heron on the piling. Keep a wall or a chair at hand.', 1.5],
-      ['The toes may stay down; lift the heel, or the whole foot, if you are steady.', 2],
+      ['The toes may stay down; lift the heel, or the whole foot, if you are steady.', 1.5],
+      ['Leave out the rest at the top whenever you like.', 2],
     ]),
     sideChangeLine: 'Set the foot down, and change to the {side}.',
     sideChangeSeconds: 6,
@@ -243,7 +244,7 @@ export const bankingTheStove: Movement = (newId, part) =>
     multiple: 3,
     teach: spokenLines(newId, [['Banking the stove. Both hands rest on the lower belly.', 2]]),
     fade: ['full', 'breath', 'silent'],
-    lastRoundLine: '',
+    lastRoundLine: 'Last one.',
     pattern: [
       phase(newId, 'in', 'belly widens', 'Breathe in, and the belly widens.', 'In, wide.'),
       phase(newId, 'out', 'belly softens', 'Breathe out, long and warm.', 'Out, warm.', { share: 0.65 }),

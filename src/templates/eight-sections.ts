@@ -9,6 +9,8 @@ interface Posture {
   readonly times: number;
   readonly line: string;
   readonly cautions: readonly Caution[];
+  /** Said before it. */
+  readonly caution: string;
 }
 
 const POSTURES: readonly Posture[] = [
@@ -18,6 +20,7 @@ const POSTURES: readonly Posture[] = [
     times: 6,
     line: 'The hands meet and press up.',
     cautions: ['arms-high'],
+    caution: 'Smaller if the shoulders are sore.',
   },
   {
     name: 'Drawing the bow on both sides',
@@ -25,6 +28,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'Draw the bow to the {side}.',
     cautions: ['deep-squat'],
+    caution: 'Higher is fine, knees over the toes.',
   },
   {
     name: 'Raising one hand, then the other',
@@ -32,6 +36,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'The {side} hand lifts, the other presses down.',
     cautions: ['arms-high'],
+    caution: 'Lower if a shoulder is sore.',
   },
   {
     name: 'Looking back',
@@ -39,6 +44,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'Look back over the {side} shoulder.',
     cautions: ['neck', 'twist'],
+    caution: 'Slow and small; turn from the waist, the neck easy.',
   },
   {
     name: 'Swaying the head and tail',
@@ -46,6 +52,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'Sway to the {side}, low and easy.',
     cautions: ['deep-squat', 'head-low'],
+    caution: 'Higher is fine, knees over the toes; the head stays up if you are dizzy.',
   },
   {
     name: 'Hands down the back and legs',
@@ -53,6 +60,7 @@ const POSTURES: readonly Posture[] = [
     times: 6,
     line: 'Slide the hands down the legs, no further than is easy.',
     cautions: ['forward-bend', 'head-low'],
+    caution: 'A small lean is enough, knees bent; come up slowly, head last.',
   },
   {
     name: 'Clenching the fists',
@@ -60,8 +68,16 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'The {side} fist goes out, slowly.',
     cautions: ['deep-squat'],
+    caution: 'Higher is fine, knees over the toes.',
   },
-  { name: 'Heels rise and drop', sided: false, times: 7, line: 'Rise on the toes.', cautions: ['shaking'] },
+  {
+    name: 'Heels rise and drop',
+    sided: false,
+    times: 7,
+    line: 'Rise on the toes.',
+    cautions: ['shaking'],
+    caution: 'Gently; small is enough.',
+  },
 ];
 
 /**
@@ -69,7 +85,7 @@ const POSTURES: readonly Posture[] = [
  * seven (Chinese Health Qigong Association, Ba Duan Jin, 2007, from memory). Pinned to them.
  */
 export function eightSections(newId: NewId): MovementStep[] {
-  return POSTURES.map(({ name, sided, times, line, cautions }) =>
+  return POSTURES.map(({ name, sided, times, line, cautions, caution }) =>
     makeMovement(newId, name, {
       traditionalName: name,
       sides: sided ? 'alternate' : 'none',
@@ -80,7 +96,7 @@ export function eightSections(newId: NewId): MovementStep[] {
       pinned: true,
       priority: 'always',
       cautions,
-      teach: spokenLines(newId, [[`${name}.`, 2]]),
+      teach: spokenLines(newId, [[`${name}. ${caution}`, 2]]),
       fade: ['full', 'short', 'silent'],
       pattern: [
         makePhase(newId, { kind: 'in', action: 'open', full: line, short: 'In.' }),

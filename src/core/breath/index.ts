@@ -16,5 +16,12 @@ export {
   type PaceProfile,
 } from './profile';
 export { lungsAfter, lungsAtStarts, lungsWithin } from './lungs';
-export { LONG_REST, patternBreathsPerMinute, patternNotes, SLOW_BREATHING, type PatternNote } from './notes';
+export {
+  LONG_REST,
+  RESTING_AT_MOST,
+  patternBreathsPerMinute,
+  patternNotes,
+  SLOW_BREATHING,
+  type PatternNote,
+} from './notes';
 export { PRESET_IDS, PRESETS, type PatternPreset, type PresetId } from './presets';

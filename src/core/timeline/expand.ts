@@ -230,7 +230,7 @@ class Writer {
     const lead = phase.leadSeconds === null ? this.lead : toMilliseconds(phase.leadSeconds);
     const start = Math.max(0, this.spokenUntil, from - lead);
     const id = `${step.id}.${turn.side ?? 'both'}.${turn.round}.${index}`;
-    const source: CueSource = { part: 'phase', phaseId: phase.id, form };
+    const source = { part: 'phase', phaseId: phase.id, form } as CueSource;
     this.cue(
       { id, step: step.id, text, round: turn.round, side: turn.side, source },
       start,

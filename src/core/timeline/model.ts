@@ -1,6 +1,5 @@
 import type { PhaseKind } from '@/core/breath';
-import type { Form } from '@/core/movement';
-import type { Moments } from '@/core/movement';
+import type { TextPlace } from '@/core/plan';
 import type { Interval, Seconds } from '@/core/units';
 import type { Side } from '@/core/words';
 
@@ -16,15 +15,7 @@ export interface TimedPhase extends Interval {
 }
 
 /** Which text of the plan a cue comes from, so that it can be edited where it stands. */
-export type CueSource =
-  | { readonly part: 'phase'; readonly phaseId: string; readonly form: Form }
-  | { readonly part: 'teach' | 'line'; readonly lineId: string }
-  | { readonly part: 'moment'; readonly moment: keyof Moments }
-  | { readonly part: 'level'; readonly index: number }
-  | {
-      readonly part:
-        'sideChangeLine' | 'lastRoundLine' | 'openingLine' | 'reassuranceLine' | 'callBackLine' | 'transitionLine';
-    };
+export type CueSource = TextPlace | { readonly part: 'phase'; readonly phaseId: string; readonly form: 'silent' };
 
 /** One line placed on the timeline, from its first word to its last. */
 export interface Cue extends Interval {

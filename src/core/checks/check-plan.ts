@@ -1,0 +1,71 @@
+import type { ClassPlan, Step } from '@/core/plan';
+import { expandPlan, type Timeline } from '@/core/timeline';
+import { contextOf } from './context';
+import { GRAVITIES, type Check, type ClassContext, type Finding, type Found, type StepContext } from './model';
+import { CHECKS } from './registry';
+
+/** All findings on a class, the gravest first, then in the order of the class. Those set aside are among them. */
+export function checkPlan(plan: ClassPlan, timeline: Timeline = expandPlan(plan)): Finding[] {
+  return createChecker()(plan, timeline);
+}
+
+/** Runs the checks on a class. */
+export type Checker = (plan: ClassPlan, timeline: Timeline) => Finding[];
+
+interface Kept {
+  readonly sign: string;
+  readonly findings: readonly Finding[];
+}
+
+/**
+ * A checker that remembers what it found in each step: a step is judged again only when it, its pace, its rounds or
+ * what the class sets for all steps has changed. Gives what `checkPlan` gives.
+ */
+export function createChecker(): Checker {
+  const kept = new WeakMap<Step, Kept>();
+  const stepChecks = CHECKS.filter((check) => check.of === 'step');
+  const classChecks = CHECKS.filter((check) => check.of === 'class');
+  let whole: readonly unknown[] = [];
+  let generation = 0;
+  return (plan, timeline) => {
+    const sets = [plan.schools, plan.voice, plan.themes, plan.themeId, plan.silenceShare];
+    if (sets.some((value, at) => value !== whole[at])) generation++;
+    whole = sets;
+    const context = contextOf(plan, timeline);
+    const findings: Finding[] = [];
+    for (const step of context.steps) {
+      const sign = signOf(step, generation);
+      let found = kept.get(step.step);
+      if (found?.sign !== sign) {
+        found = { sign, findings: stepChecks.flatMap((check) => finish(check, check.find(step, plan))) };
+        kept.set(step.step, found);
+      }
+      for (const one of found.findings) findings.push(one);
+    }
+    for (const check of classChecks) for (const one of finish(check, check.find(context))) findings.push(one);
+    return inOrder(findings, context);
+  };
+}
+
+/** Everything of a step's place in time that its own checks can see. */
+function signOf({ timed, said }: StepContext, generation: number): string {
+  const { rounds, breathSeconds, inShare, teachSeconds } = timed;
+  const length = timed.endSeconds - timed.startSeconds;
+  // What is said changes with the minutes left and with the movement that follows.
+  return [generation, rounds, breathSeconds, inShare, teachSeconds, length.toFixed(3), said.length].join(' ');
+}
+
+function finish(check: Check, found: readonly Found[]): Finding[] {
+  const { name, group, gravity } = check;
+  return found.map((one) => ({ detail: '', facts: {}, fix: null, ...one, check: name, group, gravity }));
+}
+
+function inOrder(findings: readonly Finding[], { steps }: ClassContext): Finding[] {
+  const place = new Map(steps.map(({ step }, index) => [step.id, index + 1]));
+  const at = (finding: Finding): number => (finding.stepId === null ? 0 : (place.get(finding.stepId) ?? 0));
+  const weight = (finding: Finding): number => GRAVITIES.indexOf(finding.gravity);
+  return findings
+    .map((finding, index) => ({ finding, index }))
+    .sort((a, b) => weight(a.finding) - weight(b.finding) || at(a.finding) - at(b.finding) || a.index - b.index)
+    .map(({ finding }) => finding);
+}

@@ -1,0 +1,99 @@
+import { stepsInOrder, textsOf, type ClassPlan, type Step, type StepText, type TextPlace } from '@/core/plan';
+import type { Timeline } from '@/core/timeline';
+import type { ClassContext, StepContext } from './model';
+
+const textsKept = new WeakMap<Step, readonly StepText[]>();
+
+/** The texts of a step that are ever said; a step is never changed in place, so they are found once. */
+export function textsKeptOf(step: Step): readonly StepText[] {
+  const kept = textsKept.get(step);
+  if (kept) return kept;
+  const texts = textsOf(step).filter(({ place }) => isSaid(step, place));
+  textsKept.set(step, texts);
+  return texts;
+}
+
+/** Whether a text has a place in its step at all: a change of side where there are two, sending where pace is one's own. */
+function isSaid(step: Step, place: TextPlace): boolean {
+  if (step.kind !== 'movement') return true;
+  const own = step.lead === 'own';
+  if (place.part === 'sideChangeLine') return step.sides === 'in-turn' || step.sides === 'each-way';
+  if (place.part === 'phase') return !own;
+  if (place.part !== 'moment') return true;
+  return place.moment === 'sending' ? own : place.moment !== 'roundsLeft' || !own;
+}
+
+/** A plan and its timeline laid out for the checks; steps left out are not looked at. */
+export function contextOf(plan: ClassPlan, timeline: Timeline): ClassContext {
+  const steps: StepContext[] = [];
+  stepsInOrder(plan).forEach(({ step, section }, index) => {
+    if (step.leftOut) return;
+    const timed = timeline.steps[index];
+    const cues = timeline.cues.slice(...timed.cueRange);
+    steps.push({
+      step,
+      section,
+      timed,
+      cues,
+      phases: timeline.phases.slice(...timed.phaseRange),
+      texts: textsKeptOf(step),
+      said: cues
+        .map((cue) => cue.text)
+        .join(' ')
+        .toLowerCase(),
+    });
+  });
+  return { plan, timeline, steps };
+}
+
+/** What is said in a movement before its first counted round, tokens not filled, small letters. */
+export function saidBefore(context: StepContext): string {
+  return wordsWhere(context, (part, moment) => part === 'teach' || part === 'level' || BEFORE.has(moment ?? ''));
+}
+
+/** What is said in a movement from its first counted round on. */
+export function saidDuring(context: StepContext): string {
+  return wordsWhere(
+    context,
+    (part, moment) =>
+      part === 'phase' ||
+      part === 'lastRoundLine' ||
+      part === 'sideChangeLine' ||
+      moment === 'roundsLeft' ||
+      moment === 'leaving',
+  );
+}
+
+const BEFORE: ReadonlySet<string> = new Set(['naming', 'caution', 'sending']);
+
+function wordsWhere(context: StepContext, wanted: (part: string, moment: string | null) => boolean): string {
+  return context.texts
+    .filter(({ place }) => wanted(place.part, place.part === 'moment' ? place.moment : null))
+    .map(({ text }) => text)
+    .join(' ')
+    .toLowerCase();
+}
+
+/** The last cue of each kind of text in a step: a text that is said many times is judged where it is worst. */
+export function worstBySource<Cue extends { readonly source: object }>(
+  cues: readonly Cue[],
+  badness: (cue: Cue) => number,
+): { readonly cue: Cue; readonly by: number; readonly detail: string }[] {
+  const worst = new Map<string, { cue: Cue; by: number; detail: string }>();
+  for (const cue of cues) {
+    const by = badness(cue);
+    if (by <= 0) continue;
+    const detail = detailOf(cue.source);
+    const before = worst.get(detail);
+    if (!before || by > before.by) worst.set(detail, { cue, by, detail });
+  }
+  return [...worst.values()];
+}
+
+/** A short name for the place of a text that stays while the text does. */
+export function detailOf(source: object): string {
+  const { part, phaseId, form, lineId, moment, index } = source as Readonly<
+    Record<string, string | number | undefined>
+  >;
+  return [part, phaseId, form, lineId, moment, index].filter((one) => one !== undefined).join(' ');
+}

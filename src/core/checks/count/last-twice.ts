@@ -1,0 +1,28 @@
+import { LAST } from '../language';
+import { isMovement, type StepCheck } from '../model';
+import { setField } from '../fixes';
+
+/** The last round is announced twice: by its line, and again by the words of a phase. */
+export const lastTwice: StepCheck = {
+  name: 'last-twice',
+  group: 'count',
+  gravity: 'must',
+  of: 'step',
+  find: (context) => {
+    const { step, cues, timed } = context;
+    if (!isMovement(context) || context.step.lead === 'own') return [];
+    const count = (text: string): number => [...text.toLowerCase().matchAll(new RegExp(LAST, 'g'))].length;
+    const bySide = new Map<string, number>();
+    for (const cue of cues) {
+      if (cue.round !== timed.rounds) continue;
+      const times = count(cue.text);
+      if (times === 0) continue;
+      // Where sides alternate the line before both belongs to both.
+      const side = context.step.sides === 'alternate' ? '' : (cue.side ?? '');
+      bySide.set(side, (bySide.get(side) ?? 0) + times);
+    }
+    const most = Math.max(0, ...bySide.values());
+    if (most < 2) return [];
+    return [{ stepId: step.id, facts: { times: most }, fix: setField(step.id, 'lastRoundLine', '') }];
+  },
+};

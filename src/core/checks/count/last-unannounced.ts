@@ -1,0 +1,22 @@
+import { LAST } from '../language';
+import { isMovement, type StepCheck } from '../model';
+import { setField } from '../fixes';
+
+/** The last round comes and nothing says so. */
+export const lastUnannounced: StepCheck = {
+  name: 'last-unannounced',
+  group: 'count',
+  gravity: 'should',
+  of: 'step',
+  find: (context, plan) => {
+    const { step, cues, timed } = context;
+    if (!isMovement(context) || context.step.lead === 'own' || timed.rounds < 2) return [];
+    if ((context.step.counting ?? plan.schools.counting) === 'none') return [];
+    const told = cues.some(
+      (cue) => cue.round === timed.rounds && (cue.announced !== '' || LAST.test(cue.text.toLowerCase())),
+    );
+    return told
+      ? []
+      : [{ stepId: step.id, facts: { rounds: timed.rounds }, fix: setField(step.id, 'lastRoundLine', 'Last one.') }];
+  },
+};

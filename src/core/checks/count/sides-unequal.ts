@@ -1,0 +1,44 @@
+import { sidesNamed } from '../language';
+import { isMovement, type ClassCheck, type MovementContext } from '../model';
+import { setField } from '../fixes';
+
+/** The one side that a movement without a side plan is done on, by its words; `null` where it names none or both. */
+function sideOf(context: MovementContext): 'left' | 'right' | null {
+  if (context.step.sides !== 'none') return null;
+  const named = new Set(context.texts.flatMap(({ text }) => sidesNamed(text)).concat(sidesNamed(context.step.name)));
+  return named.size === 1 ? ([...named][0] ?? null) : null;
+}
+
+/** The same movement is done on the left and on the right in steps of their own, with unequal rounds. */
+export const sidesUnequal: ClassCheck = {
+  name: 'sides-unequal',
+  group: 'count',
+  gravity: 'must',
+  of: 'class',
+  find: ({ steps }) => {
+    const pairs = new Map<string, { left: MovementContext[]; right: MovementContext[] }>();
+    for (const context of steps) {
+      if (!isMovement(context)) continue;
+      const side = sideOf(context);
+      if (!side) continue;
+      const name = context.step.name
+        .toLowerCase()
+        .replace(/\b(?:left|right)\b|[(),]/g, '')
+        .replace(/\s+/g, ' ')
+        .trim();
+      const pair = pairs.get(name) ?? { left: [], right: [] };
+      pair[side].push(context);
+      pairs.set(name, pair);
+    }
+    const rounds = (side: readonly MovementContext[]): number => side.reduce((sum, one) => sum + one.timed.rounds, 0);
+    return [...pairs.values()].flatMap(({ left, right }) => {
+      const [leftRounds, rightRounds] = [rounds(left), rounds(right)];
+      if (leftRounds === rightRounds) return [];
+      const fewer = (leftRounds < rightRounds ? left : right)[0];
+      const { step } = fewer ?? (left[0] || right[0]);
+      const more = Math.max(leftRounds, rightRounds) - Math.min(leftRounds, rightRounds);
+      const fix = fewer && fewer.step.lead === 'breath' ? setField(step.id, 'rounds', fewer.timed.rounds + more) : null;
+      return [{ stepId: step.id, facts: { left: leftRounds, right: rightRounds }, fix }];
+    });
+  },
+};

@@ -1,0 +1,27 @@
+import { themed } from '@/core/words';
+import { setField } from '../fixes';
+import { plainWords } from '../language';
+import { isMovement, type StepCheck } from '../model';
+
+/** A movement's name, in any of its names, is never said in it. */
+export const neverNamed: StepCheck = {
+  name: 'never-named',
+  group: 'flow',
+  gravity: 'could',
+  of: 'step',
+  find: (context, plan) => {
+    if (!isMovement(context)) return [];
+    const { step } = context;
+    const theme = plan.themes.find(({ id }) => id === plan.themeId) ?? null;
+    const names = [themed(theme, step.name), step.name, step.traditionalName, ...step.otherNames].map(plainWords);
+    const said = ` ${plainWords(context.said)} `;
+    if (names.some((name) => name !== '' && said.includes(` ${name} `))) return [];
+    return [
+      {
+        stepId: step.id,
+        facts: { name: step.name },
+        fix: setField(step.id, 'moments', { ...step.moments, naming: '{movement}.' }),
+      },
+    ];
+  },
+};

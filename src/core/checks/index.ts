@@ -1,0 +1,4 @@
+export { CHECK_GROUPS, GRAVITIES, type CheckGroup, type Check, type Finding, type Fix, type Gravity } from './model';
+export { checkPlan, createChecker, type Checker } from './check-plan';
+export { CHECKS } from './registry';
+export { setAsideEdit, setAsideReason } from './set-aside';

@@ -1,0 +1,105 @@
+import { breathRange } from './time/breath-range';
+import { closingShort } from './time/closing-short';
+import { eyesSilence } from './time/eyes-silence';
+import { lineLate } from './time/line-late';
+import { lineTooLong } from './time/line-too-long';
+import { linesClose } from './time/lines-close';
+import { offTarget } from './time/off-target';
+import { paceJump } from './time/pace-jump';
+import { restLong } from './time/rest-long';
+import { restOptOut } from './time/rest-opt-out';
+import { talkShare } from './time/talk-share';
+import { teachLong } from './time/teach-long';
+import { lastEarly } from './count/last-early';
+import { lastTwice } from './count/last-twice';
+import { lastUnannounced } from './count/last-unannounced';
+import { numberWrong } from './count/number-wrong';
+import { oddRounds } from './count/odd-rounds';
+import { roundsSchool } from './count/rounds-school';
+import { sidesUnequal } from './count/sides-unequal';
+import { clockwiseView } from './side/clockwise-view';
+import { eyesBalance } from './side/eyes-balance';
+import { eyesNotOpened } from './side/eyes-not-opened';
+import { sideUnsaid } from './side/side-unsaid';
+import { sideWrong } from './side/side-wrong';
+import { viewUnsaid } from './side/view-unsaid';
+import { watchEyesClosed } from './side/watch-eyes-closed';
+import { balanceSupport } from './safety/balance-support';
+import { bendRise } from './safety/bend-rise';
+import { breathForced } from './safety/breath-forced';
+import { cautionLate } from './safety/caution-late';
+import { cautionMissing } from './safety/caution-missing';
+import { classCaution } from './safety/class-caution';
+import { headLow } from './safety/head-low';
+import { noEasierLevel } from './safety/no-easier-level';
+import { noSeated } from './safety/no-seated';
+import { feetTogether } from './flow/feet-together';
+import { neverNamed } from './flow/never-named';
+import { noArrival } from './flow/no-arrival';
+import { noClosing } from './flow/no-closing';
+import { noThanks } from './flow/no-thanks';
+import { stanceBroken } from './flow/stance-broken';
+import { filler } from './words/filler';
+import { healthPromise } from './words/health-promise';
+import { lineRepeated } from './words/line-repeated';
+import { readingLevel } from './words/reading-level';
+import { sentenceLong } from './words/sentence-long';
+import { termUnexplained } from './words/term-unexplained';
+import { tokenEmpty } from './words/token-empty';
+import { tokenUnknown } from './words/token-unknown';
+import { twoSpellings } from './words/two-spellings';
+import type { Check } from './model';
+
+/** Every check, by group. A new one is a file of its own and a line here. */
+export const CHECKS: readonly Check[] = [
+  breathRange,
+  closingShort,
+  eyesSilence,
+  lineLate,
+  lineTooLong,
+  linesClose,
+  offTarget,
+  paceJump,
+  restLong,
+  restOptOut,
+  talkShare,
+  teachLong,
+  lastEarly,
+  lastTwice,
+  lastUnannounced,
+  numberWrong,
+  oddRounds,
+  roundsSchool,
+  sidesUnequal,
+  clockwiseView,
+  eyesBalance,
+  eyesNotOpened,
+  sideUnsaid,
+  sideWrong,
+  viewUnsaid,
+  watchEyesClosed,
+  balanceSupport,
+  bendRise,
+  breathForced,
+  cautionLate,
+  cautionMissing,
+  classCaution,
+  headLow,
+  noEasierLevel,
+  noSeated,
+  feetTogether,
+  neverNamed,
+  noArrival,
+  noClosing,
+  noThanks,
+  stanceBroken,
+  filler,
+  healthPromise,
+  lineRepeated,
+  readingLevel,
+  sentenceLong,
+  termUnexplained,
+  tokenEmpty,
+  tokenUnknown,
+  twoSpellings,
+];

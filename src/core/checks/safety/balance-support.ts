@@ -1,0 +1,22 @@
+import { saidBefore } from '../context';
+import { addToCaution } from '../fixes';
+import { SUPPORT } from '../language';
+import { isMovement, type ClassCheck } from '../model';
+import { CAUTION_LINES } from './caution-lines';
+
+/** A balance on one leg begins, and no wall, chair or toes on the floor were offered. */
+export const balanceSupport: ClassCheck = {
+  name: 'balance-support',
+  group: 'safety',
+  gravity: 'must',
+  of: 'class',
+  find: ({ steps }) =>
+    steps.flatMap((context, at) => {
+      if (!isMovement(context) || !context.step.cautions.includes('balance')) return [];
+      let said = saidBefore(context);
+      for (let before = at - 1; before >= 0 && steps[before].step.kind !== 'movement'; before--)
+        said += steps[before].said;
+      if (SUPPORT.test(said)) return [];
+      return [{ stepId: context.step.id, fix: addToCaution(context.step, CAUTION_LINES.balance.line) }];
+    }),
+};

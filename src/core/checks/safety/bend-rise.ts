@@ -1,0 +1,37 @@
+import { phaseSeconds } from '@/core/breath';
+import { RISING } from '../language';
+import { isMovement, type StepCheck } from '../model';
+
+/** A phase that rises may take this part of the class's in-breath or more; less is hurried. */
+const PART = 0.9;
+
+/** People come up from a bend faster than they breathe in. */
+export const bendRise: StepCheck = {
+  name: 'bend-rise',
+  group: 'safety',
+  gravity: 'should',
+  of: 'step',
+  find: (context) => {
+    if (!isMovement(context) || context.step.lead === 'own') return [];
+    const { step, timed } = context;
+    if (!step.cautions.includes('forward-bend') && !step.cautions.includes('head-low')) return [];
+    const least = PART * timed.breathSeconds * timed.inShare;
+    return step.pattern.flatMap((phase) => {
+      const rises = RISING.test(`${phase.action} ${phase.full} ${phase.short}`.toLowerCase());
+      const seconds = phaseSeconds(phase, timed);
+      if (!rises || seconds >= least) return [];
+      const pattern = step.pattern.map((one) => (one.id === phase.id ? { ...one, share: null, seconds: null } : one));
+      return [
+        {
+          stepId: step.id,
+          detail: phase.id,
+          facts: { seconds, least },
+          fix: {
+            kind: 'edit' as const,
+            edit: { kind: 'set-step' as const, stepId: step.id, field: 'pattern', value: pattern as never },
+          },
+        },
+      ];
+    });
+  },
+};

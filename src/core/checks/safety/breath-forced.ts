@@ -1,0 +1,26 @@
+import { phaseSeconds, RESTING_AT_MOST } from '@/core/breath';
+import { setField } from '../fixes';
+import { BREATH_FORCED } from '../language';
+import { isMovement, type StepCheck } from '../model';
+
+/** A breath held beyond this many seconds is more than a rest; common practice, no published source. */
+const HELD = 6;
+
+/** A breath is held beyond a count, forced, or quicker than an adult's at rest, and there is no caution for it. */
+export const breathForced: StepCheck = {
+  name: 'breath-forced',
+  group: 'safety',
+  gravity: 'must',
+  of: 'step',
+  find: (context) => {
+    if (!isMovement(context) || context.step.lead === 'own') return [];
+    const { step, timed, said } = context;
+    if (step.cautions.includes('breath-held')) return [];
+    const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'rest' ? phaseSeconds(phase, timed) : 0)));
+    const fast = timed.breathSeconds > 0 && 60 / timed.breathSeconds > RESTING_AT_MOST;
+    if (held <= HELD && !fast && !BREATH_FORCED.test(said)) return [];
+    return [
+      { stepId: step.id, facts: { held }, fix: setField(step.id, 'cautions', [...step.cautions, 'breath-held']) },
+    ];
+  },
+};

@@ -1,0 +1,30 @@
+import type { Caution } from '@/core/movement';
+import { saidBefore, saidDuring } from '../context';
+import type { MovementContext, StepContext } from '../model';
+import { CAUTION_LINES } from './caution-lines';
+
+/** Whether a caution of a movement is said in time, after its movement has begun, or never. */
+export type CautionState = 'said' | 'late' | 'missing';
+
+/**
+ * In time is before the first counted round: in the movement's own words, or in talks and transitions that lead to it.
+ * Late is in its rounds, or in a talk or transition right after it. Balance is another check's, with its support.
+ */
+export function cautionState(
+  steps: readonly StepContext[],
+  at: number,
+  context: MovementContext,
+  caution: Caution,
+): CautionState {
+  if (caution === 'balance') return 'said';
+  const { known } = CAUTION_LINES[caution];
+  if (known.test(saidBefore(context))) return 'said';
+  for (let before = at - 1; before >= 0 && steps[before].step.kind !== 'movement'; before--) {
+    if (known.test(steps[before].said)) return 'said';
+  }
+  if (known.test(saidDuring(context))) return 'late';
+  for (let after = at + 1; after < steps.length && steps[after].step.kind !== 'movement'; after++) {
+    if (known.test(steps[after].said)) return 'late';
+  }
+  return 'missing';
+}

@@ -1,0 +1,58 @@
+import type { NewId } from '@/core/document';
+import { makeTalk, type Edit } from '@/core/plan';
+import type { ClassCheck, ClassContext } from '../model';
+
+/** What is said once in every class (common practice, no published source), how it is known, and words for it. */
+const PARTS = [
+  {
+    part: 'effort',
+    known: /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/,
+    line: 'Stay within about seventy per cent of what you could do.',
+  },
+  {
+    part: 'pain',
+    known: /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/,
+    line: 'Nothing should hurt.',
+  },
+  { part: 'rest', known: /\brest (?:when|whenever|if|as)\b|\bpause when\b/, line: 'Rest when you like.' },
+  { part: 'sit', known: /\bsit\b|\bseated\b|\bstool\b/, line: 'Sit if you like.' },
+] as const;
+
+/** Part of the caution for the whole class is missing. One finding, with the parts. */
+export const classCaution: ClassCheck = {
+  name: 'class-caution',
+  group: 'safety',
+  gravity: 'must',
+  of: 'class',
+  find: (context) => {
+    const { steps } = context;
+    if (steps.length === 0) return [];
+    const missing = PARTS.filter(({ known }) => !steps.some(({ said }) => known.test(said)));
+    if (missing.length === 0) return [];
+    const edit = sayingEdit(context, missing.map(({ line }) => line).join(' '));
+    return [{ stepId: null, facts: { parts: missing.map(({ part }) => part).join(' ') }, fix: { kind: 'edit', edit } }];
+  },
+};
+
+/** Says it at the end of the first talk, or in a talk of its own at the very start. */
+function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {
+  const talk = steps.find(({ step }) => step.kind === 'talk')?.step;
+  if (talk?.kind === 'talk') {
+    const line = { id: unusedId(steps, `${talk.id}-caution`), text, pauseSeconds: 2, layer: null };
+    return { kind: 'set-step', stepId: talk.id, field: 'lines', value: [...talk.lines, line] as never };
+  }
+  const newId: NewId = () => unusedId(steps, 'class-caution');
+  const made = { ...makeTalk(newId, 'Before we begin', []), caution: true };
+  const step = { ...made, lines: [{ id: `${made.id}-line`, text, pauseSeconds: 2, layer: null }] };
+  return { kind: 'insert-step', sectionId: plan.sections[0].id, index: 0, step };
+}
+
+/** An id that nothing in the class has: chance is not the core's. */
+function unusedId(steps: ClassContext['steps'], wanted: string): string {
+  const used = new Set(
+    steps.flatMap(({ step }) => [step.id, ...(step.kind === 'talk' ? step.lines.map(({ id }) => id) : [])]),
+  );
+  let id = wanted.slice(0, 56);
+  for (let count = 2; used.has(id); count++) id = `${wanted.slice(0, 56)}-${count}`;
+  return id;
+}

@@ -1,0 +1,26 @@
+import type { Caution } from '@/core/movement';
+import { saidBefore } from '../context';
+import { EASIER } from '../language';
+import { isMovement, type StepCheck } from '../model';
+
+/** Cautions of movements that ask for levels; common practice, no published source. */
+const DEMANDING: readonly Caution[] = ['balance', 'deep-squat', 'forward-bend', 'head-low'];
+
+/** A demanding movement offers nothing easier before it begins, or offers a harder level and not the easiest. */
+export const noEasierLevel: StepCheck = {
+  name: 'no-easier-level',
+  group: 'safety',
+  gravity: 'should',
+  of: 'step',
+  find: (context) => {
+    if (!isMovement(context)) return [];
+    const { step } = context;
+    const [first, ...harder] = step.levels;
+    const harderAlone =
+      first !== undefined && first.line.trim() === '' && harder.some(({ line }) => line.trim() !== '');
+    const demanding = step.cautions.some((caution) => DEMANDING.includes(caution));
+    const offered = EASIER.test(saidBefore(context)) || (first !== undefined && first.line.trim() !== '');
+    if (!harderAlone && (!demanding || offered)) return [];
+    return [{ stepId: step.id, facts: { levels: step.levels.length } }];
+  },
+};

@@ -1,0 +1,24 @@
+import { sidesOf } from '@/core/timeline';
+import { sideWord } from '@/core/words';
+import { isMovement, type ClassCheck } from '../model';
+
+/** A movement begins on one side, and nothing says which. */
+export const sideUnsaid: ClassCheck = {
+  name: 'side-unsaid',
+  group: 'side',
+  gravity: 'should',
+  of: 'class',
+  find: ({ plan, steps }) => {
+    if (plan.schools.sides === 'none') return [];
+    return steps.flatMap((context, at) => {
+      if (!isMovement(context) || (context.step.sides !== 'alternate' && context.step.sides !== 'in-turn')) return [];
+      const [first] = sidesOf(context.step);
+      if (!first) return [];
+      const word = sideWord(first, plan.schools, true).toLowerCase();
+      const before = steps[at - 1]?.step.kind === 'transition' ? steps[at - 1].said : '';
+      const own = context.cues.filter((cue) => cue.round === 0 || (cue.round === 1 && cue.side === first));
+      if (`${before} ${own.map((cue) => cue.text.toLowerCase()).join(' ')}`.includes(word)) return [];
+      return [{ stepId: context.step.id, facts: { side: word } }];
+    });
+  },
+};

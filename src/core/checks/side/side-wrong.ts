@@ -1,0 +1,39 @@
+import { changeTexts, type StepText } from '@/core/plan';
+import type { Side } from '@/core/words';
+import { detailOf } from '../context';
+import { sidesNamed } from '../language';
+import { fixBy, isMovement, type StepCheck } from '../model';
+
+/** A side is written out where the side changes from turn to turn: it is wrong on one of them. */
+export const sideWrong: StepCheck = {
+  name: 'side-wrong',
+  group: 'side',
+  gravity: 'must',
+  of: 'step',
+  find: (context) => {
+    if (!isMovement(context) || (context.step.sides !== 'alternate' && context.step.sides !== 'in-turn')) return [];
+    const { step, cues } = context;
+    return context.texts.flatMap((text) => {
+      const [named, second] = sidesNamed(text.text);
+      if (!named || second) return [];
+      const wrong = cues.find((cue) => cue.side !== null && cue.side !== named && isSame(cue.source, text));
+      if (!wrong) return [];
+      const word = new RegExp(`\\b${named}\\b`, 'gi');
+      const fixed = changeTexts(step, (one) => (one === text.text ? one.replace(word, '{side}') : one));
+      return [
+        {
+          stepId: step.id,
+          cueId: wrong.id,
+          detail: detailOf(text.place),
+          facts: { text: text.text, said: named, side: wrong.side as Side },
+          fix: fixBy(fixed),
+        },
+      ];
+    });
+  },
+};
+
+function isSame(source: object, { place }: StepText): boolean {
+  // The announcement stands before the first phase's words and belongs to the turn that it announces.
+  return detailOf(source) === detailOf(place);
+}

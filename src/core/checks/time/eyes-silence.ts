@@ -1,0 +1,39 @@
+import type { StepCheck } from '../model';
+
+/** Seconds with eyes closed and nothing said; common practice, no published source. */
+const MOST = 90;
+
+/** Eyes are closed and nothing is said for so long that people wonder whether they are alone. */
+export const eyesSilence: StepCheck = {
+  name: 'eyes-silence',
+  group: 'time',
+  gravity: 'should',
+  of: 'step',
+  find: ({ step, timed, cues }) => {
+    if (step.kind !== 'quiet' || !step.eyesClosed) return [];
+    let from = timed.startSeconds;
+    let longest = 0;
+    for (const cue of [...cues, { startSeconds: timed.endSeconds, endSeconds: timed.endSeconds }]) {
+      longest = Math.max(longest, cue.startSeconds - from);
+      from = cue.endSeconds;
+    }
+    if (longest <= MOST) return [];
+    const set = (field: string, value: string | number) => ({
+      kind: 'set-step' as const,
+      stepId: step.id,
+      field,
+      value,
+    });
+    const line = step.reassuranceLine || 'I am still here. There is nothing to do.';
+    return [
+      {
+        stepId: step.id,
+        facts: { seconds: longest, most: MOST },
+        fix: {
+          kind: 'edit',
+          edit: { kind: 'together', edits: [set('reassuranceLine', line), set('reassuranceEverySeconds', 45)] },
+        },
+      },
+    ];
+  },
+};

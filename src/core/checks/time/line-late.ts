@@ -1,0 +1,28 @@
+import { worstBySource } from '../context';
+import type { StepCheck } from '../model';
+
+/** Words start half a second to a second and a half before their motion (common practice, no published source); less than this is late. */
+const LEAST_LEAD = 0.2;
+
+/** A line starts with its motion or after it, because the line before it is only just over. */
+export const lineLate: StepCheck = {
+  name: 'line-late',
+  group: 'time',
+  gravity: 'should',
+  of: 'step',
+  find: ({ step, cues }, plan) => {
+    if (step.kind !== 'movement' || plan.voice.leadSeconds < LEAST_LEAD) return [];
+    const chosen = new Set(step.pattern.flatMap(({ id, leadSeconds }) => (leadSeconds === null ? [] : [id])));
+    const late = cues.filter(
+      ({ round, source }) => round > 0 && source.part === 'phase' && !chosen.has(source.phaseId),
+    );
+    return worstBySource(late, (cue) => LEAST_LEAD - (cue.motionSeconds - cue.startSeconds)).map(
+      ({ cue, by, detail }) => ({
+        stepId: step.id,
+        cueId: cue.id,
+        detail,
+        facts: { text: cue.text, lead: LEAST_LEAD - by, wanted: plan.voice.leadSeconds },
+      }),
+    );
+  },
+};

@@ -1,0 +1,21 @@
+import { isMovement, type ClassCheck, type MovementContext } from '../model';
+
+/** One breath over the last, from movement to movement; common practice, no published source. */
+const JUMP = 1.6;
+
+/** The breath is suddenly much slower or quicker than in the movement before. */
+export const paceJump: ClassCheck = {
+  name: 'pace-jump',
+  group: 'time',
+  gravity: 'should',
+  of: 'class',
+  find: ({ steps }) => {
+    const led = steps.filter((one): one is MovementContext => isMovement(one) && one.step.lead !== 'own');
+    return led.flatMap((context, at) => {
+      if (at === 0) return [];
+      const [before, now] = [led[at - 1].timed.breathSeconds, context.timed.breathSeconds];
+      if (Math.max(before, now) / Math.min(before, now) <= JUMP) return [];
+      return [{ stepId: context.step.id, facts: { from: before, to: now } }];
+    });
+  },
+};

@@ -1,0 +1,32 @@
+import { LONG_REST, phaseSeconds } from '@/core/breath';
+import { isMovement, type StepCheck } from '../model';
+
+/** A rest in the breath is longer than rests usually are. */
+export const restLong: StepCheck = {
+  name: 'rest-long',
+  group: 'time',
+  gravity: 'should',
+  of: 'step',
+  find: (context) => {
+    if (!isMovement(context) || context.step.lead === 'own') return [];
+    const { step, timed } = context;
+    return step.pattern.flatMap((phase) => {
+      const seconds = phaseSeconds(phase, timed);
+      if (phase.kind !== 'rest' || seconds <= LONG_REST) return [];
+      const pattern = step.pattern.map((one) =>
+        one.id === phase.id ? { ...one, share: null, seconds: LONG_REST } : one,
+      );
+      return [
+        {
+          stepId: step.id,
+          detail: phase.id,
+          facts: { seconds, most: LONG_REST },
+          fix: {
+            kind: 'edit' as const,
+            edit: { kind: 'set-step' as const, stepId: step.id, field: 'pattern', value: pattern as never },
+          },
+        },
+      ];
+    });
+  },
+};

@@ -1,0 +1,35 @@
+import { emptyTokens } from '@/core/words';
+import { turnsOf, Wording, type Moment } from '@/core/timeline';
+import type { ClassPlan, StepText } from '@/core/plan';
+import { detailOf } from '../context';
+import type { StepCheck, StepContext } from '../model';
+
+/** A token stands where there is nothing to fill it with: a side in a movement without sides, a round before the rounds. */
+export const tokenEmpty: StepCheck = {
+  name: 'token-empty',
+  group: 'words',
+  gravity: 'must',
+  of: 'step',
+  find: (context, plan) => {
+    const withTokens = context.texts.filter(({ text }) => text.includes('{'));
+    if (withTokens.length === 0) return [];
+    return withTokens.flatMap((text) => {
+      const [token] = emptyTokens(text.text, factsFor(text, context, plan));
+      if (token === undefined) return [];
+      return [{ stepId: context.step.id, detail: detailOf(text.place), facts: { token, text: text.text } }];
+    });
+  },
+};
+
+/** What the tokens of a text stand for the first time it is said. */
+function factsFor({ place }: StepText, { step, timed }: StepContext, plan: ClassPlan) {
+  const counted = COUNTED.has(place.part) || (place.part === 'moment' && place.moment === 'roundsLeft');
+  const rounds = step.kind === 'movement' && counted ? Math.max(1, timed.rounds) : 0;
+  const turn = step.kind === 'movement' && counted ? turnsOf(step, rounds)[0] : null;
+  const moment: Moment = { at: 0, turn, rounds };
+  const facts = new Wording(plan).facts(step, moment);
+  // What follows depends on the class; it is empty only behind the last movement.
+  return { ...facts, nextMovement: facts.nextMovement || 'the next' };
+}
+
+const COUNTED: ReadonlySet<string> = new Set(['phase', 'lastRoundLine', 'sideChangeLine']);

@@ -1,0 +1,16 @@
+import { unknownTokens } from '@/core/words';
+import { detailOf } from '../context';
+import type { StepCheck } from '../model';
+
+/** A line holds something in braces that stands for nothing. */
+export const tokenUnknown: StepCheck = {
+  name: 'token-unknown',
+  group: 'words',
+  gravity: 'must',
+  of: 'step',
+  find: ({ step, texts }) =>
+    texts.flatMap(({ text, place }) => {
+      const [token] = unknownTokens(text);
+      return token === undefined ? [] : [{ stepId: step.id, detail: detailOf(place), facts: { token, text } }];
+    }),
+};

@@ -1,0 +1,97 @@
+import type { Form, Moments } from '@/core/movement';
+import type { Edit } from './edit';
+import type { ClassPlan, Step } from './model';
+
+/** Where in a step a text stands. */
+export type TextPlace =
+  | { readonly part: 'phase'; readonly phaseId: string; readonly form: Exclude<Form, 'silent'> }
+  | { readonly part: 'teach' | 'line'; readonly lineId: string }
+  | { readonly part: 'moment'; readonly moment: keyof Moments }
+  | { readonly part: 'level'; readonly index: number }
+  | {
+      readonly part:
+        'sideChangeLine' | 'lastRoundLine' | 'openingLine' | 'reassuranceLine' | 'callBackLine' | 'transitionLine';
+    };
+
+/** One text that is said in a step, its tokens not filled; empty ones are not told. */
+export interface StepText {
+  readonly text: string;
+  readonly place: TextPlace;
+}
+
+type Change = (text: string, place: TextPlace) => string;
+type Fields = Readonly<Record<string, unknown>>;
+
+/** Every text of a step in the order in which it is first said. */
+export function textsOf(step: Step): StepText[] {
+  const texts: StepText[] = [];
+  changedFields(step, (text, place) => {
+    if (text.trim() !== '') texts.push({ text, place });
+    return text;
+  });
+  return texts;
+}
+
+/**
+ * The edit that changes every text of a step by a function; `null` when it changes none. Each field is set whole, so
+ * that a text never overwrites another of the same field.
+ */
+export function changeTexts(step: Step, change: Change): Edit | null {
+  const fields = changedFields(step, change);
+  const before = step as unknown as Fields;
+  const edits = Object.keys(fields)
+    .filter((field) => JSON.stringify(fields[field]) !== JSON.stringify(before[field]))
+    .map((field): Edit => ({ kind: 'set-step', stepId: step.id, field, value: fields[field] as never }));
+  if (edits.length === 0) return null;
+  return edits.length === 1 ? edits[0] : { kind: 'together', edits };
+}
+
+/** The same over a whole class; `null` when nothing changes. */
+export function changePlanTexts(plan: ClassPlan, change: (text: string, step: Step) => string): Edit | null {
+  const edits = plan.sections.flatMap((section) =>
+    section.steps.flatMap((step) => changeTexts(step, (text) => change(text, step)) ?? []),
+  );
+  return edits.length === 0 ? null : { kind: 'together', edits };
+}
+
+const FORMS = ['full', 'short', 'breath'] as const;
+
+/** The text fields of a step after a change, by field. */
+function changedFields(step: Step, change: Change): Fields {
+  if (step.kind === 'talk') {
+    return {
+      lines: step.lines.map((line) => ({ ...line, text: change(line.text, { part: 'line', lineId: line.id }) })),
+    };
+  }
+  if (step.kind === 'quiet') {
+    return {
+      openingLine: change(step.openingLine, { part: 'openingLine' }),
+      reassuranceLine: change(step.reassuranceLine, { part: 'reassuranceLine' }),
+      callBackLine: change(step.callBackLine, { part: 'callBackLine' }),
+    };
+  }
+  if (step.kind === 'transition') return { line: change(step.line, { part: 'transitionLine' }) };
+  const moment = (name: keyof Moments): string => change(step.moments[name], { part: 'moment', moment: name });
+  const naming = moment('naming');
+  const caution = moment('caution');
+  const teach = step.teach.map((line) => ({ ...line, text: change(line.text, { part: 'teach', lineId: line.id }) }));
+  const levels = step.levels.map((level, index) => ({ ...level, line: change(level.line, { part: 'level', index }) }));
+  const sending = moment('sending');
+  const pattern = step.pattern.map((phase) => {
+    const said = { ...phase };
+    for (const form of FORMS) said[form] = change(phase[form], { part: 'phase', phaseId: phase.id, form });
+    return said;
+  });
+  const roundsLeft = moment('roundsLeft');
+  const lastRoundLine = change(step.lastRoundLine, { part: 'lastRoundLine' });
+  const sideChangeLine = change(step.sideChangeLine, { part: 'sideChangeLine' });
+  const leaving = moment('leaving');
+  return {
+    moments: { naming, caution, sending, roundsLeft, leaving },
+    teach,
+    levels,
+    pattern,
+    lastRoundLine,
+    sideChangeLine,
+  };
+}

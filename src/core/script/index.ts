@@ -1,0 +1,3 @@
+export { FADE_PRESETS, formOn, withForm, type FadePreset } from './fades';
+export { fitWords, type FittedWords, type FormChange } from './fit-words';
+export { linesOfProse, proseOf } from './prose';
