@@ -302,7 +302,7 @@ function eightSectionSet(): DemoClass {
       makeSection(newId, 'arrival', [
         makeTalk(newId, 'Stand ready', [
           ['Stand ready. Seventy per cent is plenty. Nothing should hurt.', 2],
-          ['Rest when you like, and sit if you like.', 4],
+          ['Rest when you like, and sit if you like.', 2],
         ]),
       ]),
       {

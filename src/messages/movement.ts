@@ -1,5 +1,6 @@
 import { LONG_REST, SLOW_BREATHING, type PatternNote, type PresetId } from '@/core/breath';
-import type { Caution, Lead, MovementContent, Priority, SectionRole, SidePlan, Stance } from '@/core/movement';
+import type { FadePreset } from '@/core/script';
+import type { Caution, Form, Lead, MovementContent, Priority, SectionRole, SidePlan, Stance } from '@/core/movement';
 
 /** Words for the values that a movement can take. */
 
@@ -142,4 +143,21 @@ export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
   cautions: 'cautions',
   seated: 'seated version',
   priority: 'priority for short lengths',
+};
+
+/** The forms of a line. */
+export const FORM_WORDS: Readonly<Record<Form, string>> = {
+  full: 'full',
+  short: 'short',
+  breath: 'breath only',
+  silent: 'silent',
+};
+
+/** The usual fades. */
+export const FADE_WORDS: Readonly<Record<FadePreset['id'], string>> = {
+  'thin-out': 'full, then thinning out',
+  full: 'full throughout',
+  'breath-only': 'breath words only',
+  'count-only': 'the count only',
+  'silent-after-two': 'silent after two',
 };

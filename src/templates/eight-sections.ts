@@ -20,7 +20,7 @@ const POSTURES: readonly Posture[] = [
     times: 6,
     line: 'The hands meet and press up.',
     cautions: ['arms-high'],
-    caution: 'Smaller if the shoulders are sore.',
+    caution: 'Smaller if sore in the shoulders.',
   },
   {
     name: 'Drawing the bow on both sides',
@@ -28,7 +28,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'Draw the bow to the {side}.',
     cautions: ['deep-squat'],
-    caution: 'Higher is fine, knees over the toes.',
+    caution: 'Higher is fine for the knees.',
   },
   {
     name: 'Raising one hand, then the other',
@@ -44,7 +44,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'Look back over the {side} shoulder.',
     cautions: ['neck', 'twist'],
-    caution: 'Slow and small; turn from the waist, the neck easy.',
+    caution: 'Slow and small, from the waist.',
   },
   {
     name: 'Swaying the head and tail',
@@ -52,7 +52,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'Sway to the {side}, low and easy.',
     cautions: ['deep-squat', 'head-low'],
-    caution: 'Higher is fine, knees over the toes; the head stays up if you are dizzy.',
+    caution: 'Higher is fine for the knees; head up if dizzy.',
   },
   {
     name: 'Hands down the back and legs',
@@ -60,7 +60,7 @@ const POSTURES: readonly Posture[] = [
     times: 6,
     line: 'Slide the hands down the legs, no further than is easy.',
     cautions: ['forward-bend', 'head-low'],
-    caution: 'A small lean is enough, knees bent; come up slowly, head last.',
+    caution: 'A small lean is enough; head last.',
   },
   {
     name: 'Clenching the fists',
@@ -68,7 +68,7 @@ const POSTURES: readonly Posture[] = [
     times: 3,
     line: 'The {side} fist goes out, slowly.',
     cautions: ['deep-squat'],
-    caution: 'Higher is fine, knees over the toes.',
+    caution: 'Higher is fine for the knees.',
   },
   {
     name: 'Heels rise and drop',

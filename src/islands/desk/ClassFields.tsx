@@ -5,6 +5,9 @@ import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
+import { FitWords } from './FitWords';
+import { SchoolFields } from './SchoolFields';
+import { ThemeFields } from './ThemeFields';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** What holds for the whole class. */
@@ -130,6 +133,18 @@ export function ClassFields() {
         onChange={(curve) => setPace({ curve })}
       />
       <CheckBox label="Pin the breath" checked={pace.pinned} onChange={(pinned) => setPace({ pinned })} />
+      <SchoolFields />
+      <NumberField
+        label="Silence wanted in a movement"
+        unit="%"
+        step={5}
+        value={Math.round(plan.silenceShare * 100)}
+        least={LIMITS.silenceShare.least * 100}
+        most={LIMITS.silenceShare.most * 100}
+        onChange={(value) => set('silenceShare', value / 100)}
+      />
+      <FitWords stepId={null} />
+      <ThemeFields />
       <h3 className="mt-2 font-semibold">Voice</h3>
       <NumberField
         label="Syllables a minute"

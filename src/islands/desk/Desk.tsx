@@ -5,6 +5,8 @@ import type { ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { Guide } from '../guide/Guide';
 import { PublishDialog } from '../publish/PublishDialog';
+import { ChecksPanel } from './checks/ChecksPanel';
+import { useFindings, type Findings } from './checks/use-findings';
 import { DeskHeader } from './DeskHeader';
 import { createDesk } from './desk-store';
 import { FitDialog } from './FitDialog';
@@ -74,15 +76,22 @@ function DeskView({ studio, takes, flush }: ViewProps) {
   const [view, setView] = useState<View>(() => (location.hash === '#lengths' ? 'lengths' : 'strip'));
   const [shown, setShown] = useState<Shown | null>(() => (location.hash === '#guide' ? { as: 'guide', plan } : null));
   const performed = shown?.as === 'guide' ? shown.plan : null;
+  const findings = useFindings();
+  const [checking, setChecking] = useState(() => location.hash === '#checks');
+  const toggleChecks = (): void => {
+    setView('strip');
+    setChecking(!checking || view !== 'strip');
+  };
   const close = (): void => setOver(null);
   useDeskKeys(desk, {
     onFit: () => setOver('fit'),
     onGuide: () => setShown({ as: 'guide', plan: desk.getState().plan }),
     onKeys: () => setOver('keys'),
+    onChecks: toggleChecks,
     onLengths: () => setView(view === 'strip' ? 'lengths' : 'strip'),
     enabled: over === null && shown === null && !conflicted,
   });
-  const hash = performed === plan ? '#guide' : view === 'lengths' ? '#lengths' : '';
+  const hash = performed === plan ? '#guide' : view === 'lengths' ? '#lengths' : checking ? '#checks' : '';
   useEffect(() => {
     history.replaceState(null, '', hash === '' ? location.pathname : hash);
   }, [hash]);
@@ -95,6 +104,9 @@ function DeskView({ studio, takes, flush }: ViewProps) {
           studio={studio}
           takes={takes}
           view={view}
+          findings={findings.open.length}
+          checking={checking && view === 'strip'}
+          onChecks={toggleChecks}
           flush={flush}
           onView={setView}
           onKeys={() => setOver('keys')}
@@ -118,7 +130,7 @@ function DeskView({ studio, takes, flush }: ViewProps) {
           <main className="min-h-0 min-w-0 lg:overflow-y-auto">
             <Strip />
           </main>
-          <Inspecting />
+          <Beside checks={checking ? findings : null} onFit={() => setOver('fit')} onClose={() => setChecking(false)} />
         </div>
       )}
       {over === 'fit' && <FitDialog onClose={close} />}
@@ -130,9 +142,16 @@ function DeskView({ studio, takes, flush }: ViewProps) {
   );
 }
 
-/** At the right of the desk; on a tablet it comes up from below while a step is chosen. */
-function Inspecting() {
-  const chosen = useDesk((state) => state.selectedId !== null);
+interface BesideProps {
+  /** Shown in place of what is chosen; `null` while they are not asked for. */
+  readonly checks: Findings | null;
+  readonly onFit: () => void;
+  readonly onClose: () => void;
+}
+
+/** At the right of the desk; on a tablet it comes up from below while a step is chosen or the checks are open. */
+function Beside({ checks, onFit, onClose }: BesideProps) {
+  const chosen = useDesk((state) => state.selectedId !== null) || checks !== null;
   const sheet = chosen
     ? 'max-lg:bg-base-200 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[42vh] max-lg:border-t max-lg:shadow-lg'
     : '';
@@ -141,7 +160,7 @@ function Inspecting() {
       className={`no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1 ${sheet}`}
       tabIndex={-1}
     >
-      <Inspector />
+      {checks ? <ChecksPanel findings={checks} onFit={onFit} onClose={onClose} /> : <Inspector />}
     </div>
   );
 }

@@ -8,6 +8,10 @@ interface Props {
   readonly studio: string;
   readonly takes: number;
   readonly view: 'strip' | 'lengths';
+  /** Findings that are open; `checking` while the panel shows them. */
+  readonly findings: number;
+  readonly checking: boolean;
+  readonly onChecks: () => void;
   readonly flush: () => Promise<boolean>;
   readonly onView: (view: 'strip' | 'lengths') => void;
   readonly onKeys: () => void;
@@ -16,7 +20,19 @@ interface Props {
 }
 
 /** The class's name, how it is saved, and where one can go from here. */
-export function DeskHeader({ studio, takes, view, flush, onView, onKeys, onPublish, onGuide }: Props) {
+export function DeskHeader({
+  studio,
+  takes,
+  view,
+  findings,
+  checking,
+  flush,
+  onView,
+  onChecks,
+  onKeys,
+  onPublish,
+  onGuide,
+}: Props) {
   const title = useDesk((state) => state.plan.title);
   const lengths = useDesk((state) => state.plan.lengths.length);
   const classId = useDesk((state) => state.classId);
@@ -47,6 +63,9 @@ export function DeskHeader({ studio, takes, view, flush, onView, onKeys, onPubli
         <ThemeSwitch />
         <button type="button" className="btn btn-sm btn-square" aria-label="Keys" title="Keys" onClick={onKeys}>
           <Keyboard size={16} aria-hidden />
+        </button>
+        <button type="button" className="btn btn-sm" aria-pressed={checking} onClick={onChecks}>
+          Checks{findings > 0 ? ` ${findings}` : ''}
         </button>
         <button
           type="button"

@@ -9,6 +9,7 @@ const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
   { keys: '+, −', does: 'one round more or fewer in the chosen movement' },
   { keys: 'F', does: 'fit to the target' },
   { keys: 'L', does: 'lengths side by side, or back to the strip' },
+  { keys: 'C', does: 'the checks, or back to what is chosen' },
   { keys: 'G', does: 'open the guide' },
   { keys: 'Esc', does: 'leave the chosen step' },
   { keys: '?', does: 'this list' },

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { LEADS, SIDE_PLANS } from '@/core/movement';
-import { LIMITS, type MovementStep } from '@/core/plan';
+import { LIMITS, VIEWS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { LEAD_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
@@ -14,6 +14,7 @@ import { CountBounds } from '../movement/CountBounds';
 import { PatternEditor } from '../movement/PatternEditor';
 import { asJson } from '../movement/set-content';
 import { WordFields } from '../movement/WordFields';
+import { FitWords } from './FitWords';
 import { roundsEdit, timeEdit } from './asked-edits';
 import type { SetField } from './set-field';
 import { useDesk, useDeskStore } from './use-desk';
@@ -48,14 +49,21 @@ export function MovementFields({ step, timed, set }: Props) {
         options={SIDE_PLANS.map((value) => ({ value, label: SIDE_PLAN_WORDS[value] }))}
         onChange={(value) => set('sides', value)}
       />
-      {(step.sides === 'alternate' || step.sides === 'in-turn') && (
+      {step.sides !== 'none' && (
         <Choice
           label="Starts"
           value={step.startSide}
-          options={[
-            { value: 'left', label: 'left' },
-            { value: 'right', label: 'right' },
-          ]}
+          options={
+            step.sides === 'each-way'
+              ? [
+                  { value: 'left', label: 'anticlockwise, from above' },
+                  { value: 'right', label: 'clockwise, from above' },
+                ]
+              : [
+                  { value: 'left', label: 'left' },
+                  { value: 'right', label: 'right' },
+                ]
+          }
           onChange={(value) => set('startSide', value)}
         />
       )}
@@ -88,6 +96,13 @@ export function MovementFields({ step, timed, set }: Props) {
         pace={{ breathSeconds, inShare }}
         onChange={(pattern) => set('pattern', asJson(pattern))}
       />
+      <Choice
+        label="Seen by the camera"
+        value={step.view}
+        options={VIEWS.map((value) => ({ value, label: `from the ${value}` }))}
+        onChange={(view) => set('view', view)}
+      />
+      <FitWords stepId={step.id} />
       <WordFields movement={step} teachTitle={`Taught first, ${formatClock(timed.teachSeconds)} by speech`} set={set} />
       <About step={step} set={set} />
     </div>

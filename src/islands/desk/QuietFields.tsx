@@ -1,6 +1,7 @@
 import { LIMITS, type QuietStep } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
+import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { StanceChoice } from '../movement/AboutFields';
 import { timeEdit } from './asked-edits';
@@ -44,12 +45,40 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
         onChange={(value) => set('openingLine', value)}
       />
       <TextField
+        label="Reassurance, said now and then"
+        spoken
+        value={step.reassuranceLine}
+        most={LIMITS.lineCharacters}
+        onChange={(value) => set('reassuranceLine', value)}
+      />
+      {step.reassuranceLine !== '' && (
+        <NumberField
+          label="every"
+          unit="s"
+          step={5}
+          value={step.reassuranceEverySeconds}
+          {...LIMITS.reassuranceSeconds}
+          onChange={(value) => set('reassuranceEverySeconds', value)}
+        />
+      )}
+      <TextField
         label="Call back at its end"
         spoken
         value={step.callBackLine}
         most={LIMITS.lineCharacters}
         onChange={(value) => set('callBackLine', value)}
       />
+      {step.callBackLine !== '' && (
+        <NumberField
+          label="ends before the quiet does"
+          unit="s"
+          digits={1}
+          step={0.5}
+          value={step.callBackLeadSeconds}
+          {...LIMITS.callBackLeadSeconds}
+          onChange={(value) => set('callBackLeadSeconds', value)}
+        />
+      )}
     </div>
   );
 }

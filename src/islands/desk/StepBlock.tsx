@@ -1,5 +1,7 @@
 import { memo, useMemo, useState } from 'react';
-import type { MovementStep, Step } from '@/core/plan';
+import { FORMS } from '@/core/movement';
+import { LIMITS, type Edit, type MovementStep, type Step } from '@/core/plan';
+import { formOn, withForm } from '@/core/script';
 import { moreRoundsSeconds, roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
@@ -23,7 +25,7 @@ interface Props {
 
 const CLOCK_WIDTH = 44;
 const BREATH_WIDTH = 78;
-const ROUND_WIDTH = 34;
+const ROUND_WIDTH = 52;
 const AFTER_WIDTH = 142;
 
 /** One step on the strip: its heading, its breath line, and each cue at the place where it is said. */
@@ -192,17 +194,7 @@ function RoundMark({
   readonly onUnfold: () => void;
 }) {
   const left = CLOCK_WIDTH + BREATH_WIDTH + 14;
-  if (!group.folded) {
-    return (
-      <span
-        className="absolute w-7 text-sm font-semibold"
-        style={{ top: group.y, left }}
-        title={`Round ${group.firstRound}`}
-      >
-        {group.firstRound}
-      </span>
-    );
-  }
+  if (!group.folded) return <RoundForm round={group.firstRound} step={step} top={group.y} left={left} />;
   const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
   const count = group.lastRound - group.firstRound + 1;
   return (
@@ -218,6 +210,64 @@ function RoundMark({
       </span>{' '}
       · {count} rounds alike, {words === '' ? 'no words' : <span className="font-serif">{words}</span>}
     </button>
+  );
+}
+
+interface RoundFormProps {
+  readonly round: number;
+  readonly step: MovementStep;
+  readonly top: number;
+  readonly left: number;
+}
+
+/** A round's number and, where the words are, which form is said on it; choosing one holds it. */
+function RoundForm({ round, step, top, left }: RoundFormProps) {
+  const desk = useDeskStore();
+  const held = step.fadePins.includes(round);
+  const choose = (value: string): void => {
+    const form = FORMS.find((one) => one === value);
+    const pins = step.fadePins.filter((one) => one !== round);
+    const set = (field: string, to: readonly (string | number)[]): Edit => ({
+      kind: 'set-step',
+      stepId: step.id,
+      field,
+      value: [...to],
+    });
+    if (!form) desk.edit(set('fadePins', pins));
+    else if (round <= LIMITS.fade) {
+      const fade = withForm(step.fade, round, form).slice(0, LIMITS.fade);
+      desk.edit({
+        kind: 'together',
+        edits: [
+          set('fade', fade),
+          set(
+            'fadePins',
+            [...pins, round].sort((a, b) => a - b),
+          ),
+        ],
+      });
+    }
+  };
+  return (
+    <span className="absolute flex w-11 flex-col" style={{ top, left }} onClick={(event) => event.stopPropagation()}>
+      <span className="text-sm leading-5 font-semibold" title={`Round ${round}`}>
+        {round}
+      </span>
+      <select
+        className={`hover:bg-base-200 h-6 w-11 cursor-pointer appearance-none rounded text-xs ${held ? 'text-primary font-semibold' : 'quiet-ink'}`}
+        aria-label={`Words of round ${round}${held ? ', held' : ''}`}
+        title={held ? 'Held: fitting the words leaves it' : 'Which words are said on this round'}
+        value={formOn(step.fade, round)}
+        onChange={(event) => choose(event.target.value)}
+      >
+        {FORMS.map((form) => (
+          <option key={form} value={form}>
+            {form}
+          </option>
+        ))}
+        {held && <option value="let-go">no longer held</option>}
+      </select>
+    </span>
   );
 }
 

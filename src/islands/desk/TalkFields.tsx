@@ -1,3 +1,5 @@
+import { useId, useState } from 'react';
+import { linesOfProse, proseOf } from '@/core/script';
 import { LIMITS, type TalkStep } from '@/core/plan';
 import { tempoWords } from '@/messages/fit';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -6,12 +8,66 @@ import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { asJson } from '../movement/set-content';
 import type { SetField } from './set-field';
 
+/** The talk as running prose, its pauses in brackets; taken over when it is left. */
+function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField }) {
+  const [prose, setProse] = useState<string | null>(null);
+  const id = useId();
+  if (prose === null) {
+    return (
+      <button type="button" className="btn btn-xs mb-2 self-start" onClick={() => setProse(proseOf(step.lines))}>
+        Write it as prose
+      </button>
+    );
+  }
+  const lines = linesOfProse(() => crypto.randomUUID(), prose);
+  const long = lines.find((line) => [...line.text].length > LIMITS.lineCharacters);
+  const many = lines.length > LIMITS.spokenLines;
+  return (
+    <div className="mb-2">
+      <label htmlFor={id} className="quiet-ink text-sm">
+        A pause stands in brackets: (3 s)
+      </label>
+      <textarea
+        id={id}
+        rows={8}
+        className="textarea w-full font-serif text-base"
+        value={prose}
+        onChange={(event) => setProse(event.target.value)}
+      />
+      {(long || many) && (
+        <p role="alert" className="text-error text-sm">
+          {many
+            ? `${lines.length} sentences; at most ${LIMITS.spokenLines}.`
+            : `A sentence is longer than ${LIMITS.lineCharacters} characters.`}
+        </p>
+      )}
+      <div className="flex gap-1">
+        <button
+          type="button"
+          className="btn btn-xs btn-primary"
+          disabled={long !== undefined || many}
+          onClick={() => {
+            set('lines', asJson(lines));
+            setProse(null);
+          }}
+        >
+          Take these {lines.length} lines
+        </button>
+        <button type="button" className="btn btn-xs" onClick={() => setProse(null)}>
+          Leave it as it was
+        </button>
+      </div>
+    </div>
+  );
+}
+
 /** A talk: its lines, and how much slower or quicker the fit may have it said. */
 export function TalkFields({ step, set }: { readonly step: TalkStep; readonly set: SetField }) {
   const { tempo } = LIMITS;
   return (
     <div className="flex flex-col">
       <SpokenLines title="Lines" lines={step.lines} onChange={(lines) => set('lines', asJson(lines))} />
+      <Prose step={step} set={set} />
       <h3 className="font-semibold">Tempo: {tempoWords(step.tempo)}</h3>
       <NumberField
         label="May be said quicker, down to"

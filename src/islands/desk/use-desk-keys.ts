@@ -9,12 +9,13 @@ interface Openers {
   readonly onGuide: () => void;
   readonly onKeys: () => void;
   readonly onLengths: () => void;
+  readonly onChecks: () => void;
   /** Nothing is bound while something lies over the desk. */
   readonly enabled: boolean;
 }
 
 /** The keys of the desk; none of them is bound where text is typed. */
-export function useDeskKeys(desk: DeskStore, { onFit, onGuide, onKeys, onLengths, enabled }: Openers): void {
+export function useDeskKeys(desk: DeskStore, { onFit, onGuide, onKeys, onLengths, onChecks, enabled }: Openers): void {
   const options = { enabled, preventDefault: true };
   useHotkeys('mod+z', () => desk.undo(), options);
   useHotkeys('mod+shift+z, mod+y', () => desk.redo(), options);
@@ -27,6 +28,7 @@ export function useDeskKeys(desk: DeskStore, { onFit, onGuide, onKeys, onLengths
   useHotkeys('f', onFit, options);
   useHotkeys('g', onGuide, options);
   useHotkeys('l', onLengths, options);
+  useHotkeys('c', onChecks, options);
   useHotkeys('escape', () => desk.select(null), options);
   useHotkeys('+', () => addRounds(desk, 1), { ...options, useKey: true, splitKey: ' ' });
   useHotkeys('-', () => addRounds(desk, -1), { ...options, useKey: true });

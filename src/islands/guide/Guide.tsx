@@ -3,8 +3,9 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { placeAt, projectedSeconds } from '@/core/conductor';
 import { stepsInOrder, type ClassPlan } from '@/core/plan';
-import { cueAt, nextCue, phaseAt, stepAt, type TimedPhase, type Timeline } from '@/core/timeline';
+import { cueAt, nextCue, phaseAt, sidesOf, stepAt, type TimedPhase, type Timeline } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
+import { instructorSide, sideWord, wayWord } from '@/core/words';
 import { Tide } from './Tide';
 import { clockSeconds, usePerformance } from './use-performance';
 
@@ -55,7 +56,7 @@ export function Guide({ plan, timeline, onLeave }: Props) {
           onLeave={onLeave}
         />
         <main className="flex min-h-0 flex-1 flex-col justify-center gap-8 py-4">
-          <Count phase={state.mode === 'ready' ? null : phaseAt(timeline, place)} timeline={timeline} />
+          <Count plan={plan} phase={state.mode === 'ready' ? null : phaseAt(timeline, place)} timeline={timeline} />
           <p data-testid="line-now" className="font-serif text-[clamp(48px,5.2vw,84px)] leading-[1.15]">
             {state.mode === 'ready'
               ? plan.title
@@ -136,18 +137,37 @@ function Figure({
   );
 }
 
-const SIDE_WORDS = { left: 'left', right: 'right', 'one-way': 'one way', 'other-way': 'the other way' } as const;
 const KIND_WORDS = { in: 'In', out: 'Out', rest: 'Rest', free: 'Own breath', spoken: '' } as const;
 
+interface CountProps {
+  readonly phase: TimedPhase | null;
+  readonly timeline: Timeline;
+  readonly plan: ClassPlan;
+}
+
+/** Which side the instructor moves, and which word they say for it. */
+function sideTold(phase: TimedPhase, plan: ClassPlan): { readonly word: string; readonly told: string } {
+  const step = stepsInOrder(plan).find((entry) => entry.step.id === phase.step)?.step;
+  if (!phase.side || step?.kind !== 'movement') return { word: '', told: '' };
+  const { schools } = plan;
+  const [first] = sidesOf(step);
+  const word = sideWord(phase.side, schools, phase.side === first);
+  if (phase.side === 'one-way' || phase.side === 'other-way') {
+    return { word, told: `${word}, ${wayWord(phase.side, step.startSide, schools)}` };
+  }
+  return { word, told: `you move your ${instructorSide(phase.side, schools)}, say “${word}”` };
+}
+
 /** Breath, round and side, in words. */
-function Count({ phase, timeline }: { readonly phase: TimedPhase | null; readonly timeline: Timeline }) {
+function Count({ phase, timeline, plan }: CountProps) {
   const timed = phase ? timeline.steps.find((entry) => entry.step === phase.step) : undefined;
   const parts: string[] = [];
   if (phase) {
     if (KIND_WORDS[phase.kind]) parts.push(KIND_WORDS[phase.kind]);
     if (phase.round > 0 && timed && timed.rounds > 0) parts.push(`round ${phase.round} of ${timed.rounds}`);
-    if (phase.side && !phase.action.includes('{side}')) parts.push(SIDE_WORDS[phase.side]);
-    if (phase.action) parts.push(phase.action.replaceAll('{side}', phase.side ? SIDE_WORDS[phase.side] : ''));
+    const { word, told } = sideTold(phase, plan);
+    if (phase.action) parts.push(phase.action.replaceAll('{side}', word));
+    if (told) parts.push(told);
   }
   return (
     <p data-testid="count" className="min-h-9 text-3xl">

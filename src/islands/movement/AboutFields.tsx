@@ -4,6 +4,7 @@ import {
   PRIORITIES,
   STANCES,
   type Caution,
+  type Level,
   type MovementContent,
   type Stance,
 } from '@/core/movement';
@@ -112,7 +113,7 @@ function Cautions({
 
 function Levels({ movement, set }: Props) {
   const { levels } = movement;
-  const take = (next: readonly { name: string; note: string }[]): void => set('levels', asJson(next));
+  const take = (next: readonly Level[]): void => set('levels', asJson(next));
   return (
     <fieldset className="my-2">
       <legend className="font-semibold">Levels, the easiest first</legend>
@@ -138,7 +139,9 @@ function Levels({ movement, set }: Props) {
           type="button"
           className="btn btn-xs"
           disabled={levels.length >= LIMITS.levels}
-          onClick={() => take([...levels, { name: ['Small', 'Medium', 'Full'][levels.length] ?? 'Level', note: '' }])}
+          onClick={() =>
+            take([...levels, { name: ['Small', 'Medium', 'Full'][levels.length] ?? 'Level', note: '', line: '' }])
+          }
         >
           Add a level
         </button>

@@ -1,9 +1,11 @@
-import { FORMS, MOVEMENT_LIMITS as LIMITS, type Form, type MovementContent } from '@/core/movement';
-import { TOKENS } from '@/core/words';
+import { MOVEMENT_LIMITS as LIMITS, type Moments, type MovementContent } from '@/core/movement';
+import { COUNTINGS, TOKENS, type Counting } from '@/core/words';
+import { COUNTING_WORDS } from '@/messages/schools';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { TextField } from '@/ui/parts/TextField';
+import { FadeFields } from './FadeFields';
 import { asJson, type SetContent } from './set-content';
 
 interface Props {
@@ -12,15 +14,58 @@ interface Props {
   readonly set: SetContent;
 }
 
-/** What is said around the rounds: teaching, how the words thin out, the last round, the change of side. */
+/** What is said around the rounds: naming, caution, teaching, how the words thin out, counts, the change of side. */
 export function WordFields({ movement, teachTitle, set }: Props) {
   const inTurn = movement.sides === 'in-turn' || movement.sides === 'each-way';
+  const own = movement.lead === 'own';
+  const moment = (name: keyof Moments, label: string) => (
+    <TextField
+      label={label}
+      spoken
+      value={movement.moments[name]}
+      most={LIMITS.lineCharacters}
+      onChange={(value) => set('moments', { ...movement.moments, [name]: value })}
+    />
+  );
   return (
     <>
-      <SpokenLines title={teachTitle} lines={movement.teach} onChange={(lines) => set('teach', asJson(lines))} />
-      {movement.lead !== 'own' && <Fade fade={movement.fade} set={set} />}
+      <h3 className="mt-2 font-semibold">Said before it begins</h3>
+      {moment('naming', 'Naming it')}
+      {moment('caution', 'A caution')}
+      <SpokenLines
+        title={teachTitle}
+        layered
+        lines={movement.teach}
+        onChange={(lines) => set('teach', asJson(lines))}
+      />
+      {movement.levels.map((level, index) => (
+        <TextField
+          key={index}
+          label={`Offering “${level.name}”`}
+          spoken
+          value={level.line}
+          most={LIMITS.lineCharacters}
+          onChange={(line) =>
+            set('levels', asJson(movement.levels.map((one, at) => (at === index ? { ...one, line } : one))))
+          }
+        />
+      ))}
+      {own && moment('sending', 'Sending into their own pace')}
+      {!own && <FadeFields movement={movement} set={set} />}
+      {!own && (
+        <Choice
+          label="Counting"
+          value={movement.counting ?? 'class'}
+          options={[
+            { value: 'class' as Counting | 'class', label: 'as the class does' },
+            ...COUNTINGS.map((value) => ({ value: value as Counting | 'class', label: COUNTING_WORDS[value] })),
+          ]}
+          onChange={(value) => set('counting', value === 'class' ? null : value)}
+        />
+      )}
+      {!own && moment('roundsLeft', 'Said when two rounds are left')}
       <TextField
-        label={movement.lead === 'own' ? 'Said to call back at its end' : 'Said with the last round'}
+        label={own ? 'Said to call back at its end' : 'Said with the last round'}
         spoken
         value={movement.lastRoundLine}
         most={LIMITS.lineCharacters}
@@ -47,6 +92,7 @@ export function WordFields({ movement, teachTitle, set }: Props) {
           />
         </>
       )}
+      {moment('leaving', 'Leaving it')}
       <details className="mt-2">
         <summary className="min-h-6 cursor-pointer text-sm">Words that fill themselves in</summary>
         <dl className="text-sm">
@@ -59,46 +105,5 @@ export function WordFields({ movement, teachTitle, set }: Props) {
         </dl>
       </details>
     </>
-  );
-}
-
-function Fade({ fade, set }: { readonly fade: readonly Form[]; readonly set: SetContent }) {
-  const options = FORMS.map((value) => ({ value, label: value }));
-  return (
-    <fieldset className="my-2">
-      <legend className="font-semibold">Words thin out</legend>
-      {fade.map((form, index) => (
-        <Choice
-          key={index}
-          label={index === fade.length - 1 ? `Round ${index + 1} and on` : `Round ${index + 1}`}
-          value={form}
-          options={options}
-          onChange={(value) =>
-            set(
-              'fade',
-              fade.map((one, at) => (at === index ? value : one)),
-            )
-          }
-        />
-      ))}
-      <div className="flex gap-1">
-        <button
-          type="button"
-          className="btn btn-xs"
-          disabled={fade.length >= LIMITS.fade}
-          onClick={() => set('fade', [...fade, fade[fade.length - 1]])}
-        >
-          One round more
-        </button>
-        <button
-          type="button"
-          className="btn btn-xs"
-          disabled={fade.length <= 1}
-          onClick={() => set('fade', fade.slice(0, -1))}
-        >
-          One fewer
-        </button>
-      </div>
-    </fieldset>
   );
 }

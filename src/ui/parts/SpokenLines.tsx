@@ -1,17 +1,19 @@
 import { Plus, Trash2 } from 'lucide-react';
 
-import { MOVEMENT_LIMITS as LIMITS, type SpokenLine } from '@/core/movement';
+import { LAYERS, MOVEMENT_LIMITS as LIMITS, type SpokenLine } from '@/core/movement';
 import { NumberField } from './NumberField';
 import { TextField } from './TextField';
 
 interface Props {
   readonly title: string;
   readonly lines: readonly SpokenLine[];
-  readonly onChange: (lines: { id: string; text: string; pauseSeconds: number }[]) => void;
+  /** Lines may belong to a layer of teaching: arms, feet, breath. */
+  readonly layered?: boolean;
+  readonly onChange: (lines: SpokenLine[]) => void;
 }
 
 /** Lines said one after the other, each with the pause that follows it. */
-export function SpokenLines({ title, lines, onChange }: Props) {
+export function SpokenLines({ title, lines, layered, onChange }: Props) {
   const all = lines.map((line) => ({ ...line }));
   const change = (id: string, part: Partial<SpokenLine>): void =>
     onChange(all.map((line) => (line.id === id ? { ...line, ...part } : line)));
@@ -39,6 +41,23 @@ export function SpokenLines({ title, lines, onChange }: Props) {
               {...LIMITS.pauseSeconds}
               onChange={(pauseSeconds) => change(line.id, { pauseSeconds })}
             />
+            {layered && (
+              <select
+                className="select select-xs w-20"
+                aria-label={`Line ${index + 1} is about`}
+                value={line.layer ?? ''}
+                onChange={(event) =>
+                  change(line.id, { layer: LAYERS.find((one) => one === event.target.value) ?? null })
+                }
+              >
+                <option value="">all</option>
+                {LAYERS.map((layer) => (
+                  <option key={layer} value={layer}>
+                    {layer}
+                  </option>
+                ))}
+              </select>
+            )}
             <button
               type="button"
               className="btn btn-xs btn-square btn-ghost"
@@ -53,7 +72,7 @@ export function SpokenLines({ title, lines, onChange }: Props) {
       <button
         type="button"
         className="btn btn-xs mt-1"
-        onClick={() => onChange([...all, { id: crypto.randomUUID(), text: '', pauseSeconds: 1.5 }])}
+        onClick={() => onChange([...all, { id: crypto.randomUUID(), text: '', pauseSeconds: 1.5, layer: null }])}
       >
         <Plus size={12} aria-hidden />
         Add a line

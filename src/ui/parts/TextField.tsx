@@ -1,9 +1,11 @@
 import { useId, useLayoutEffect, useRef, useState } from 'react';
+import { openToken, tokenProblem, TokenHints, tokensFor } from './TokenHints';
 
 interface Props {
   readonly label: string;
   readonly value: string;
   readonly most: number;
+  /** It is said: set in the serif, and words in braces fill themselves in. */
   readonly spoken?: boolean;
   readonly needed?: boolean;
   readonly hideLabel?: boolean;
@@ -32,12 +34,37 @@ export function TextField({
   startFocused,
 }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
+  const [hints, setHints] = useState<{ readonly from: number; readonly typed: string; readonly chosen: number } | null>(
+    null,
+  );
   const id = useId();
   const area = useRef<HTMLTextAreaElement>(null);
   const shown = typed ?? value;
   const length = [...shown].length;
   const problem =
     length > most ? `${length} characters; at most ${most}` : needed && shown.trim() === '' ? 'Needed' : null;
+  const wrong = spoken && hints === null ? tokenProblem(shown) : null;
+  const change = (raw: string): void => {
+    const text = raw.replace(/[\r\n]+/g, ' ');
+    const fits = [...text].length <= most && !(needed && text.trim() === '');
+    setTyped(fits ? null : text);
+    if (fits) onChange(text);
+  };
+  const look = (element: HTMLTextAreaElement): void => {
+    const open = spoken ? openToken(element.value, element.selectionStart) : null;
+    setHints(open && tokensFor(open.typed).length > 0 ? { ...open, chosen: 0 } : null);
+  };
+  /** Puts a token in the place of what was typed of it, the caret behind it or where its picture is to be named. */
+  const take = (token: string): void => {
+    const element = area.current;
+    if (!element || !hints) return;
+    const name = token.replace(' …', ' ');
+    const text = shown.slice(0, hints.from) + name + shown.slice(element.selectionStart);
+    const caret = hints.from + name.length - (name === token ? 0 : 1);
+    change(text);
+    setHints(null);
+    requestAnimationFrame(() => element.setSelectionRange(caret, caret));
+  };
   useLayoutEffect(() => {
     const element = area.current;
     if (!element) return;
@@ -48,7 +75,7 @@ export function TextField({
     if (startFocused) area.current?.focus();
   }, [startFocused]);
   return (
-    <div className="w-full">
+    <div className="relative w-full">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet-ink text-sm'}>
         {label}
       </label>
@@ -61,21 +88,44 @@ export function TextField({
         placeholder={placeholder}
         aria-invalid={problem !== null}
         aria-describedby={problem ? `${id}-problem` : undefined}
+        {...(hints && {
+          role: 'combobox',
+          'aria-expanded': true,
+          'aria-controls': `${id}-hints`,
+          'aria-activedescendant': `${id}-hints-${hints.chosen}`,
+        })}
         onChange={(event) => {
-          const text = event.target.value.replace(/[\r\n]+/g, ' ');
-          const fits = [...text].length <= most && !(needed && text.trim() === '');
-          setTyped(fits ? null : text);
-          if (fits) onChange(text);
+          change(event.target.value);
+          look(event.target);
         }}
-        onBlur={onDone}
+        onBlur={() => {
+          setHints(null);
+          onDone?.();
+        }}
         onKeyDown={(event) => {
-          if (event.key === 'Enter' || event.key === 'Escape') {
+          if (hints && ['ArrowDown', 'ArrowUp', 'Enter', 'Tab', 'Escape'].includes(event.key)) {
+            event.preventDefault();
+            event.stopPropagation();
+            const tokens = tokensFor(hints.typed);
+            if (event.key === 'Escape') setHints(null);
+            else if (event.key === 'Enter' || event.key === 'Tab') take(tokens[hints.chosen].token);
+            else {
+              const by = event.key === 'ArrowDown' ? 1 : tokens.length - 1;
+              setHints({ ...hints, chosen: (hints.chosen + by) % tokens.length });
+            }
+          } else if (event.key === 'Enter' || event.key === 'Escape') {
             event.preventDefault();
             event.stopPropagation();
             event.currentTarget.blur();
           }
         }}
       />
+      {hints && <TokenHints id={`${id}-hints`} typed={hints.typed} chosen={hints.chosen} onTake={take} />}
+      {wrong && (
+        <span role="alert" className="text-error text-sm">
+          {wrong}
+        </span>
+      )}
       {problem && (
         <span id={`${id}-problem`} role="alert" className="text-error text-sm">
           {problem}. Not saved.

@@ -1,0 +1,171 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { GRAVITIES, setAsideEdit, type Finding } from '@/core/checks';
+import { findStep, LIMITS } from '@/core/plan';
+import { findingWords, fixWords, GRAVITY_WORDS } from '@/messages/checks';
+import { useDesk, useDeskStore } from '../use-desk';
+import type { Findings } from './use-findings';
+
+interface Props {
+  readonly findings: Findings;
+  readonly onFit: () => void;
+  readonly onClose: () => void;
+}
+
+/** What a careful colleague would say of the class: by gravity, each with its place, its reason and its fix. */
+export function ChecksPanel({ findings, onFit, onClose }: Props) {
+  const { open, setAside } = findings;
+  return (
+    <aside aria-label="Checks" className="p-4">
+      <div className="flex items-center justify-between">
+        <h2 className="text-lg font-semibold">Checks</h2>
+        <button type="button" className="btn btn-sm btn-square" aria-label="Close the checks" onClick={onClose}>
+          <X size={16} aria-hidden />
+        </button>
+      </div>
+      {open.length === 0 && <p role="status">Nothing to put right that these checks can see.</p>}
+      {GRAVITIES.map((gravity) => {
+        const of = open.filter((finding) => finding.gravity === gravity);
+        if (of.length === 0) return null;
+        return (
+          <section key={gravity} aria-label={GRAVITY_WORDS[gravity]}>
+            <h3 className="mt-3 font-semibold">
+              {GRAVITY_WORDS[gravity]} <span className="quiet-ink font-normal">{of.length}</span>
+            </h3>
+            <ul>
+              {of.map((finding) => (
+                <FindingEntry key={keyOf(finding)} finding={finding} onFit={onFit} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      {setAside.length > 0 && (
+        <section aria-label="Set aside">
+          <h3 className="mt-3 font-semibold">
+            Set aside <span className="quiet-ink font-normal">{setAside.length}</span>
+          </h3>
+          <ul>
+            {setAside.map(({ finding, reason }) => (
+              <SetAsideEntry key={keyOf(finding)} finding={finding} reason={reason} />
+            ))}
+          </ul>
+        </section>
+      )}
+      <p className="quiet-ink mt-4 text-sm">
+        Cautions are reminders. A doctor, licensed practice and local rules come first; nothing here says that something
+        is right for a person.
+      </p>
+    </aside>
+  );
+}
+
+function keyOf({ check, stepId, detail }: Finding): string {
+  return `${check} ${stepId} ${detail}`;
+}
+
+/** The place of a finding, to be gone to. */
+function Place({ finding }: { readonly finding: Finding }) {
+  const desk = useDeskStore();
+  const name = useDesk((state) =>
+    finding.stepId === null ? null : (findStep(state.plan, finding.stepId)?.step.name ?? null),
+  );
+  if (name === null || finding.stepId === null) return <span className="quiet-ink text-sm">the whole class</span>;
+  const { stepId } = finding;
+  return (
+    <button
+      type="button"
+      className="link link-hover min-h-6 text-left text-sm"
+      onClick={() => {
+        desk.select(stepId);
+        document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
+      }}
+    >
+      {name}
+    </button>
+  );
+}
+
+function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly onFit: () => void }) {
+  const desk = useDeskStore();
+  const [reason, setReason] = useState<string | null>(null);
+  const { title, why } = findingWords(finding);
+  const { fix } = finding;
+  const words = fixWords(finding.check, fix);
+  const setAside = (): void => {
+    const text = (reason ?? '').trim();
+    if (text === '') return;
+    desk.edit(setAsideEdit(desk.getState().plan, finding, text));
+  };
+  return (
+    <li className="border-base-300 border-b py-2">
+      <div className="flex items-baseline justify-between gap-2">
+        <span className="font-semibold">{title}</span>
+        <Place finding={finding} />
+      </div>
+      <p className="text-sm">{why}</p>
+      {reason === null ? (
+        <div className="mt-1 flex flex-wrap gap-1">
+          {fix && words && (
+            <button
+              type="button"
+              className="btn btn-xs btn-primary"
+              onClick={() => (fix.kind === 'fit' ? onFit() : desk.edit(fix.edit))}
+            >
+              {words}
+            </button>
+          )}
+          <button type="button" className="btn btn-xs" onClick={() => setReason('')}>
+            Set aside<span className="sr-only">: {title}</span>
+          </button>
+        </div>
+      ) : (
+        <form
+          className="mt-1 flex flex-wrap items-center gap-1"
+          onSubmit={(event) => {
+            event.preventDefault();
+            setAside();
+          }}
+        >
+          <input
+            type="text"
+            className="input input-sm flex-1"
+            aria-label={`Why “${title}” is set aside`}
+            placeholder="Why it is left as it is"
+            maxLength={LIMITS.noteCharacters}
+            value={reason}
+            ref={(element) => element?.focus()}
+            onChange={(event) => setReason(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key === 'Escape') setReason(null);
+            }}
+          />
+          <button type="submit" className="btn btn-sm" disabled={reason.trim() === ''}>
+            Set aside
+          </button>
+        </form>
+      )}
+    </li>
+  );
+}
+
+function SetAsideEntry({ finding, reason }: { readonly finding: Finding; readonly reason: string }) {
+  const desk = useDeskStore();
+  const { title } = findingWords(finding);
+  return (
+    <li className="border-base-300 border-b py-2">
+      <div className="flex items-baseline justify-between gap-2">
+        <span>{title}</span>
+        <Place finding={finding} />
+      </div>
+      <p className="text-sm">{reason}</p>
+      <button
+        type="button"
+        className="btn btn-xs mt-1"
+        onClick={() => desk.edit(setAsideEdit(desk.getState().plan, finding, null))}
+      >
+        Take it up again<span className="sr-only">: {title}</span>
+      </button>
+    </li>
+  );
+}

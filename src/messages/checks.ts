@@ -1,0 +1,301 @@
+import type { CheckGroup, Finding, Fix, Gravity } from '@/core/checks';
+import type { Caution, Stance } from '@/core/movement';
+import { formatClock, formatDifference } from '@/core/units';
+import { CAUTION_WORDS, STANCE_WORDS } from './movement';
+
+type Facts = Finding['facts'];
+
+export const GRAVITY_WORDS: Readonly<Record<Gravity, string>> = {
+  must: 'Must be put right',
+  should: 'Should be',
+  could: 'Could be better',
+};
+
+export const CHECK_GROUP_WORDS: Readonly<Record<CheckGroup, string>> = {
+  time: 'Time',
+  count: 'Counts',
+  side: 'Sides and view',
+  safety: 'Cautions',
+  flow: 'Flow',
+  words: 'Words',
+};
+
+const s = (value: string | number): string => `${Number(value).toFixed(1)} s`;
+const quoted = (value: string | number): string => {
+  const text = String(value);
+  return `“${text.length > 70 ? `${text.slice(0, 68).trimEnd()}…` : text}”`;
+};
+const PART_WORDS: Readonly<Record<string, string>> = {
+  effort: 'stay within about 70 %',
+  pain: 'nothing should hurt',
+  rest: 'rest when you like',
+  sit: 'sit if you like',
+};
+
+interface Words {
+  /** What is found, in two to five words. */
+  readonly title: string;
+  /** Why, in one sentence, with the figure. */
+  readonly why: (facts: Facts) => string;
+  /** What the fix does, as a verb. */
+  readonly fix?: string;
+}
+
+/** The wording of every check. */
+export const CHECK_WORDS: Readonly<Record<string, Words>> = {
+  // time
+  'line-too-long': {
+    title: 'Line longer than its breath',
+    why: (f) => `${quoted(f.text)} is still being said ${s(f.over)} after the next thing is due.`,
+    fix: 'Fit the words of this movement',
+  },
+  'line-late': {
+    title: 'Line late for its motion',
+    why: (f) =>
+      `${quoted(f.text)} starts ${Number(f.lead) < 0.05 ? 'with its motion' : `only ${s(f.lead)} before it`}; the lead is ${s(f.wanted)}. Leave a pause before it.`,
+  },
+  'lines-close': {
+    title: 'Lines too close',
+    why: (f) => `Only ${Number(f.gap).toFixed(2)} s lie before ${quoted(f.text)}: no room to breathe.`,
+  },
+  'breath-range': {
+    title: 'Breath outside the comfortable range',
+    why: (f) => `One breath is ${s(f.breath)}; most move with one of ${f.least} to ${f.most} s.`,
+  },
+  'rest-long': {
+    title: 'Rest too long',
+    why: (f) => `A rest of ${s(f.seconds)} is longer than the ${f.most} s that rests usually keep to.`,
+    fix: 'Shorten it',
+  },
+  'rest-opt-out': {
+    title: 'Rest without an opt-out',
+    why: () => 'A breath rests here, and nobody was told that the rest may be left out.',
+    fix: 'Say it before the movement',
+  },
+  'off-target': {
+    title: 'Off its target',
+    why: (f) => `The class is ${formatDifference(Math.round(Number(f.off)))} off ${formatClock(Number(f.target))}.`,
+    fix: 'See the ways to land',
+  },
+  'teach-long': {
+    title: 'Teaching takes long',
+    why: (f) => `${formatClock(Number(f.seconds))} of teaching are ${f.percent} % of the movement; a third is plenty.`,
+  },
+  'talk-share': {
+    title: 'Mostly words',
+    why: (f) => `${f.percent} % of “${f.section}” is spoken; above ${f.most} % there is hardly any silence in it.`,
+  },
+  'eyes-silence': {
+    title: 'Silence with eyes closed',
+    why: (f) =>
+      `Nothing is said for ${formatClock(Number(f.seconds))} while eyes are closed; after ${formatClock(Number(f.most))} people wonder whether they are alone.`,
+    fix: 'Reassure now and then',
+  },
+  'closing-short': {
+    title: 'Short closing after vigorous work',
+    why: (f) => `Only ${formatClock(Number(f.seconds))} follow this; leave a minute to settle.`,
+  },
+  'pace-jump': {
+    title: 'Sudden jump of pace',
+    why: (f) => `One breath goes from ${s(f.from)} to ${s(f.to)} from one movement to the next.`,
+  },
+  // count
+  'sides-unequal': {
+    title: 'Sides unequal',
+    why: (f) => `${f.left} rounds on the left, ${f.right} on the right: both sides get the same.`,
+    fix: 'Make them equal',
+  },
+  'last-unannounced': {
+    title: 'Last round not announced',
+    why: (f) => `The last of ${f.rounds} rounds comes and nothing says so.`,
+    fix: 'Say “Last one.”',
+  },
+  'last-twice': {
+    title: 'Last round announced twice',
+    why: (f) => `“Last” is said ${f.times} times on the last round of one side.`,
+    fix: 'Leave out the last-round line',
+  },
+  'last-early': {
+    title: '“Last one”, and another follows',
+    why: (f) => `${quoted(f.text)} is said on round ${f.round} of ${f.rounds}.`,
+  },
+  'number-wrong': {
+    title: 'A number that disagrees with the plan',
+    why: (f) => `${quoted(f.text)} says ${f.said}; the plan has ${f.planned}.`,
+    fix: 'Let it fill itself in',
+  },
+  'odd-rounds': {
+    title: 'Odd rounds, changing sides',
+    why: (f) => `By its words it changes sides each round, and ${f.rounds} rounds leave one side with one more.`,
+    fix: 'Alternate the sides',
+  },
+  'rounds-school': {
+    title: 'Rounds outside the school’s',
+    why: (f) => `${f.rounds} rounds; this class asks for multiples of ${f.multiple}.`,
+    fix: 'Round them',
+  },
+  // side and view
+  'side-wrong': {
+    title: 'A side that contradicts the plan',
+    why: (f) => `${quoted(f.text)} says ${f.said} while the other side moves.`,
+    fix: 'Let the side fill itself in',
+  },
+  'side-unsaid': {
+    title: 'Side never said at first',
+    why: (f) => `It begins on the side said as “${f.side}”, and nothing before or in the first round says so.`,
+  },
+  'clockwise-view': {
+    title: 'Clockwise, as seen from where',
+    why: (f) => `${quoted(f.text)}: say once as seen from ${f.seen === 'above' ? 'above' : 'where, as in a mirror'}.`,
+  },
+  'view-unsaid': {
+    title: 'Change of view not said',
+    why: (f) => `The camera now sees the ${f.view}, and no line prepares for it.`,
+  },
+  'watch-eyes-closed': {
+    title: 'Something to watch, eyes closed',
+    why: (f) => `${quoted(f.text)} is said while eyes are closed.`,
+  },
+  'eyes-not-opened': {
+    title: 'Eyes never opened',
+    why: () => 'Eyes are closed here, and nothing after it asks for them to be opened.',
+    fix: 'Open them with the call back',
+  },
+  'eyes-balance': {
+    title: 'Balance with eyes closed',
+    why: (f) => `Eyes are still closed when ${f.name} begins.`,
+  },
+  // safety
+  'caution-missing': {
+    title: 'Caution missing',
+    why: (f) => `${cautionName(f)} is in it and its caution is said nowhere. ${cautionSays(f)}`,
+    fix: 'Say it before the movement',
+  },
+  'caution-late': {
+    title: 'Caution comes late',
+    why: (f) => `The caution for ${cautionName(f).toLowerCase()} comes after the movement has begun.`,
+    fix: 'Say it before the movement',
+  },
+  'no-easier-level': {
+    title: 'No easier level first',
+    why: () => 'It asks much, and nothing smaller is offered before it begins.',
+  },
+  'no-seated': {
+    title: 'No seated option',
+    why: () => 'Nothing that is said offers a seat.',
+  },
+  'class-caution': {
+    title: 'Caution for the whole class',
+    why: (f) =>
+      `Once in every class is said: ${String(f.parts)
+        .split(' ')
+        .map((part) => PART_WORDS[part] ?? part)
+        .join(', ')}.`,
+    fix: 'Say it in the first talk',
+  },
+  'bend-rise': {
+    title: 'Coming up too fast',
+    why: (f) =>
+      `${s(f.seconds)} to come up from a bend; a whole in-breath is ${s(Number(f.least) / 0.9)}. Head last, slowly.`,
+    fix: 'Give it a whole in-breath',
+  },
+  'head-low': {
+    title: 'Head low without its caution',
+    why: () => 'By its words the head is low, and the caution for that is not among its cautions.',
+    fix: 'Add the caution',
+  },
+  'breath-forced': {
+    title: 'Breath held or forced',
+    why: (f) =>
+      Number(f.held) > 0
+        ? `The breath is held or forced (${s(f.held)} at most), and the caution for that is not among its cautions.`
+        : 'The breath is held, forced or fast, and the caution for that is not among its cautions.',
+    fix: 'Add the caution',
+  },
+  'balance-support': {
+    title: 'Balance without support',
+    why: () => 'It stands on one leg, and no wall, chair or toes on the floor are offered.',
+    fix: 'Say it before the movement',
+  },
+  // flow
+  'stance-broken': {
+    title: 'Stance broken',
+    why: (f) => `The class stands ${stance(f.from)}, and this begins ${stance(f.to)}.`,
+    fix: 'Add the transition',
+  },
+  'no-arrival': { title: 'No arrival', why: () => 'The class moves before anybody has been told how to stand.' },
+  'no-closing': { title: 'No closing', why: () => 'No section closes the class.' },
+  'no-thanks': { title: 'No thanks', why: () => 'Nobody is thanked.' },
+  'never-named': {
+    title: 'Never named',
+    why: (f) => `“${f.name}” is never said in it, by any of its names.`,
+    fix: 'Name it as it begins',
+  },
+  'feet-together': {
+    title: 'Feet left apart',
+    why: (f) => `The class ends ${stance(f.stance)}.`,
+    fix: 'Bring the feet together',
+  },
+  // words
+  'health-promise': {
+    title: 'A promise about health',
+    why: (f) =>
+      `${quoted(f.words)} promises something. Plainer: ${quoted(f.plainer)}. Local rules decide what may be claimed.`,
+    fix: 'Say it plainer',
+  },
+  'term-unexplained': {
+    title: 'Term not explained',
+    why: (f) => `“${f.term}” is first said in ${quoted(f.text)}, which does not say what it is.`,
+  },
+  'two-spellings': {
+    title: 'Two spellings',
+    why: (f) => `Both “${f.one}” and “${f.other}” are written.`,
+    fix: 'Write the first everywhere',
+  },
+  'line-repeated': {
+    title: 'Said again and again',
+    why: (f) => `${quoted(f.text)} is heard ${f.count} times.`,
+  },
+  filler: { title: 'A filler', why: (f) => `${quoted(f.words)} says nothing.`, fix: 'Take it out' },
+  'sentence-long': {
+    title: 'Sentence longer than a breath',
+    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; ${f.most} s are enough.`,
+  },
+  'reading-level': {
+    title: 'Hard to follow by ear',
+    why: (f) =>
+      `The words read at school grade ${Number(f.grade).toFixed(1)} (Flesch and Kincaid); by ear up to ${f.most} is easy.`,
+  },
+  'token-unknown': {
+    title: 'Nothing to fill in',
+    why: (f) => `{${f.token}} stands for nothing, and would be read out as it is.`,
+  },
+  'token-empty': {
+    title: 'An empty place',
+    why: (f) => `{${f.token}} is empty in ${quoted(f.text)}: there is no such thing here.`,
+  },
+};
+
+function cautionName({ caution }: Facts): string {
+  const { name } = CAUTION_WORDS[caution as Caution];
+  return name.slice(0, 1).toUpperCase() + name.slice(1);
+}
+
+function cautionSays({ caution }: Facts): string {
+  return `Usual: ${CAUTION_WORDS[caution as Caution].says}`;
+}
+
+function stance(value: string | number): string {
+  return STANCE_WORDS[value as Stance];
+}
+
+/** What a finding is and why, in words. */
+export function findingWords({ check, facts }: Pick<Finding, 'check' | 'facts'>): { title: string; why: string } {
+  const { title, why } = CHECK_WORDS[check];
+  return { title, why: why(facts) };
+}
+
+/** What its fix would do; `null` where there is none. */
+export function fixWords(check: string, fix: Fix | null): string | null {
+  return fix ? (CHECK_WORDS[check].fix ?? 'Put it right') : null;
+}
