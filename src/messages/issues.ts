@@ -35,6 +35,14 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'bounds-turned': (f) => `The least (${f.least}) is above the most (${f.most}).`,
   'id-twice': (f) => `The id “${f.id}” is used twice.`,
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
+  // cue sheets
+  'cue-sheet-too-large': () => 'The cue sheet is larger than that of any class kept here.',
+  'not-a-cue-sheet': () =>
+    'This is no cue sheet of Calm Count: its first row has to name the columns “line id” and “line”. Nothing was changed.',
+  'cue-sheet-no-line': () => 'This row names a line that the class does not have. It was passed over.',
+  'cue-sheet-line-long': (f) => `The line in this row is longer than ${f.most} characters. It was passed over.`,
+  'cue-sheet-two-wordings': (f) =>
+    `“${f.line}” stands in several rows with different wordings. It is left as it is; write one wording in all of them.`,
   // caption files
   'caption-file-too-large': (f) =>
     `The caption file is larger than ${f.megabytes} MB. Four hours of captions are far smaller.`,

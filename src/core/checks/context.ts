@@ -1,5 +1,13 @@
-import { stepsInOrder, textsOf, type ClassPlan, type Step, type StepText, type TextPlace } from '@/core/plan';
-import type { Timeline } from '@/core/timeline';
+import {
+  placeName,
+  stepsInOrder,
+  textsOf,
+  type ClassPlan,
+  type Step,
+  type StepText,
+  type TextPlace,
+} from '@/core/plan';
+import type { CueSource, Timeline } from '@/core/timeline';
 import type { ClassContext, StepContext } from './model';
 
 const textsKept = new WeakMap<Step, readonly StepText[]>();
@@ -75,7 +83,7 @@ function wordsWhere(context: StepContext, wanted: (part: string, moment: string 
 }
 
 /** The last cue of each kind of text in a step: a text that is said many times is judged where it is worst. */
-export function worstBySource<Cue extends { readonly source: object }>(
+export function worstBySource<Cue extends { readonly source: CueSource }>(
   cues: readonly Cue[],
   badness: (cue: Cue) => number,
 ): { readonly cue: Cue; readonly by: number; readonly detail: string }[] {
@@ -83,17 +91,9 @@ export function worstBySource<Cue extends { readonly source: object }>(
   for (const cue of cues) {
     const by = badness(cue);
     if (by <= 0) continue;
-    const detail = detailOf(cue.source);
+    const detail = placeName(cue.source);
     const before = worst.get(detail);
     if (!before || by > before.by) worst.set(detail, { cue, by, detail });
   }
   return [...worst.values()];
-}
-
-/** A short name for the place of a text that stays while the text does. */
-export function detailOf(source: object): string {
-  const { part, phaseId, form, lineId, moment, index } = source as Readonly<
-    Record<string, string | number | undefined>
-  >;
-  return [part, phaseId, form, lineId, moment, index].filter((one) => one !== undefined).join(' ');
 }

@@ -11,3 +11,6 @@ export { readChapterList, writeChapterList, type ListedChapter } from './chapter
 export { readCaptions } from './read-captions';
 export { readSrt, writeSrt } from './srt';
 export { readWebvtt, writeWebvtt } from './webvtt';
+export { readCsv, writeCsv } from './csv';
+export { readCueSheet, writeCueSheet, type ActualTimes, type CueSheetRead, type LineChange } from './cue-sheet';
+export { writeSsml } from './ssml';

@@ -53,5 +53,5 @@ export {
   type StepPace,
 } from './durations';
 export { fillGapsEdit, stanceGaps, transitionFor, type StanceGap } from './stances';
-export { changePlanTexts, changeTexts, textsOf, type StepText, type TextPlace } from './texts';
+export { changePlanTexts, changeTexts, placeName, textsOf, type StepText, type TextPlace } from './texts';
 export { stancesOf } from './stances';

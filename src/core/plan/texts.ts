@@ -13,6 +13,16 @@ export type TextPlace =
         'sideChangeLine' | 'lastRoundLine' | 'openingLine' | 'reassuranceLine' | 'callBackLine' | 'transitionLine';
     };
 
+/** A short name for the place of a text, which stays while the text does. */
+export function placeName(
+  place: TextPlace | { readonly part: 'phase'; readonly phaseId: string; readonly form: string },
+): string {
+  if (place.part === 'phase') return `phase ${place.phaseId} ${place.form}`;
+  if (place.part === 'teach' || place.part === 'line') return `${place.part} ${place.lineId}`;
+  if (place.part === 'moment') return `moment ${place.moment}`;
+  return place.part === 'level' ? `level ${place.index}` : place.part;
+}
+
 /** One text that is said in a step, its tokens not filled; empty ones are not told. */
 export interface StepText {
   readonly text: string;

@@ -2,8 +2,11 @@ import {
   layOutCaptions,
   writeChapterList,
   writeChapters,
+  writeCueSheet,
   writeSrt,
+  writeSsml,
   writeWebvtt,
+  type ActualTimes,
   type Chapter,
   type SaidLine,
 } from '@/core/interchange';
@@ -13,7 +16,16 @@ import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Issue, Seconds } from '@/core/units';
 
-export const PUBLISH_FORMATS = ['webvtt', 'srt', 'chapters', 'chapter-list', 'script', 'plan'] as const;
+export const PUBLISH_FORMATS = [
+  'webvtt',
+  'srt',
+  'chapters',
+  'chapter-list',
+  'cue-sheet',
+  'ssml',
+  'script',
+  'plan',
+] as const;
 export type PublishFormat = (typeof PUBLISH_FORMATS)[number];
 
 export interface Published {
@@ -54,11 +66,30 @@ export function publish(
         mediaType: 'text/plain',
         notes: [],
       };
+    case 'cue-sheet': {
+      const text = writeCueSheet(plan, timeline, reading ? actualTimes(reading) : null);
+      return { text, ending: '.cues.csv', mediaType: 'text/csv', notes: [] };
+    }
+    case 'ssml': {
+      const lines = saidLines(timeline, reading);
+      const lengthSeconds = Math.max(timeline.runtimeSeconds, lines.at(-1)?.endSeconds ?? 0);
+      const text = writeSsml(lines, { lengthSeconds, syllablesPerMinute: plan.voice.syllablesPerMinute });
+      return { text, ending: '.ssml', mediaType: 'application/ssml+xml', notes: [] };
+    }
     case 'script':
       return { text: writeScript(plan), ending: '.script.txt', mediaType: 'text/plain', notes: [] };
     case 'plan':
       return { text: writePlanText(plan), ending: '.plan.json', mediaType: 'application/json', notes: [] };
   }
+}
+
+function actualTimes(reading: Reading): ActualTimes {
+  return new Map(
+    reading.cues.map(({ id, saidAtSeconds, endSeconds }) => [
+      id,
+      saidAtSeconds === null || endSeconds === null ? null : { startSeconds: saidAtSeconds, endSeconds },
+    ]),
+  );
 }
 
 /** What is said when: planned cues, or with a reading those that were said, and the remarks whose words are known. */

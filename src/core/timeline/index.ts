@@ -3,3 +3,4 @@ export { cueAt, moreRoundsSeconds, nextCue, phaseAt, roundsPerformed, sharePerce
 export { announcementOf, countOf, sidesOf, turnsOf, type Turn } from './turns';
 export { Wording, type Moment } from './wording';
 export type { Cue, CueSource, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
+export { groupRounds, type RoundGroup } from './round-groups';

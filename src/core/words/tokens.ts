@@ -77,10 +77,13 @@ function tokenOf(name: string): Token | null {
   return { stands: '', fill: (facts) => facts.picture(picture[1]), usual: picture[1] };
 }
 
-/** The names in braces that stand for nothing, in order, each once. */
+/** The names in braces that stand for nothing, in order, each once; a brace that is never closed is one of them. */
 export function unknownTokens(text: string): string[] {
   if (!text.includes('{')) return [];
-  return [...new Set([...text.matchAll(PATTERN)].map(([, name]) => name))].filter((name) => tokenOf(name) === null);
+  const names = [...text.matchAll(PATTERN)].map(([, name]) => name);
+  const open = /\{([^{}]*)$/.exec(text);
+  if (open) names.push(open[1].trim());
+  return [...new Set(names)].filter((name) => tokenOf(name) === null || name === open?.[1].trim());
 }
 
 /** The tokens of a text that are empty with these facts: a side where there is none, a round outside the rounds. */

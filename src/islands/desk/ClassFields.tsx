@@ -11,7 +11,7 @@ import { ThemeFields } from './ThemeFields';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** What holds for the whole class. */
-export function ClassFields() {
+export function ClassFields({ onWords }: { readonly onWords: () => void }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const { pace, voice } = plan;
@@ -144,6 +144,9 @@ export function ClassFields() {
         onChange={(value) => set('silenceShare', value / 100)}
       />
       <FitWords stepId={null} />
+      <button type="button" className="btn btn-sm self-start" onClick={onWords}>
+        Find and replace, cue sheet
+      </button>
       <ThemeFields />
       <h3 className="mt-2 font-semibold">Voice</h3>
       <NumberField

@@ -17,6 +17,7 @@ import { KeysDialog } from './KeysDialog';
 import { LibraryContext } from './library-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
+import { WordsDialog } from './words/WordsDialog';
 import { startSaving, takeUpDraft, type SaveLoop } from './save-loop';
 import { Strip } from './Strip';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
@@ -53,7 +54,7 @@ export function Desk({ studio, stored, takes, library }: Props) {
   );
 }
 
-type Over = 'fit' | 'keys' | null;
+type Over = 'fit' | 'keys' | 'words' | null;
 /** What fills the desk: the strip, the lengths side by side. */
 type View = 'strip' | 'lengths';
 /** A plan that is performed or published: the class itself, or one of its lengths. */
@@ -71,6 +72,7 @@ interface ViewProps {
 function DeskView({ studio, takes, flush }: ViewProps) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
+  const classId = useDesk((state) => state.classId);
   const conflicted = useDesk((state) => state.save.kind === 'conflict');
   const [over, setOver] = useState<Over>(null);
   const [view, setView] = useState<View>(() => (location.hash === '#lengths' ? 'lengths' : 'strip'));
@@ -88,6 +90,7 @@ function DeskView({ studio, takes, flush }: ViewProps) {
     onGuide: () => setShown({ as: 'guide', plan: desk.getState().plan }),
     onKeys: () => setOver('keys'),
     onChecks: toggleChecks,
+    onWords: () => setOver('words'),
     onLengths: () => setView(view === 'strip' ? 'lengths' : 'strip'),
     enabled: over === null && shown === null && !conflicted,
   });
@@ -130,13 +133,26 @@ function DeskView({ studio, takes, flush }: ViewProps) {
           <main className="min-h-0 min-w-0 lg:overflow-y-auto">
             <Strip />
           </main>
-          <Beside checks={checking ? findings : null} onFit={() => setOver('fit')} onClose={() => setChecking(false)} />
+          <Beside
+            checks={checking ? findings : null}
+            onFit={() => setOver('fit')}
+            onWords={() => setOver('words')}
+            onClose={() => setChecking(false)}
+          />
         </div>
       )}
       {over === 'fit' && <FitDialog onClose={close} />}
       {shown?.as === 'publish' && timeline && (
-        <PublishDialog plan={shown.plan} timeline={timeline} reading={null} onClose={() => setShown(null)} />
+        <PublishDialog
+          plan={shown.plan}
+          timeline={timeline}
+          reading={null}
+          // The page shows what is stored: the class itself, not one of its lengths.
+          printHref={shown.plan === plan ? `/classes/${classId}/script` : undefined}
+          onClose={() => setShown(null)}
+        />
       )}
+      {over === 'words' && <WordsDialog onClose={close} />}
       {over === 'keys' && <KeysDialog onClose={close} />}
     </div>
   );
@@ -146,11 +162,12 @@ interface BesideProps {
   /** Shown in place of what is chosen; `null` while they are not asked for. */
   readonly checks: Findings | null;
   readonly onFit: () => void;
+  readonly onWords: () => void;
   readonly onClose: () => void;
 }
 
 /** At the right of the desk; on a tablet it comes up from below while a step is chosen or the checks are open. */
-function Beside({ checks, onFit, onClose }: BesideProps) {
+function Beside({ checks, onFit, onWords, onClose }: BesideProps) {
   const chosen = useDesk((state) => state.selectedId !== null) || checks !== null;
   const sheet = chosen
     ? 'max-lg:bg-base-200 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[42vh] max-lg:border-t max-lg:shadow-lg'
@@ -160,7 +177,7 @@ function Beside({ checks, onFit, onClose }: BesideProps) {
       className={`no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1 ${sheet}`}
       tabIndex={-1}
     >
-      {checks ? <ChecksPanel findings={checks} onFit={onFit} onClose={onClose} /> : <Inspector />}
+      {checks ? <ChecksPanel findings={checks} onFit={onFit} onClose={onClose} /> : <Inspector onWords={onWords} />}
     </div>
   );
 }

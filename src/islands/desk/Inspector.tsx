@@ -16,7 +16,7 @@ import { TransitionFields } from './TransitionFields';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** Everything about the chosen step, or about the class when none is chosen. */
-export function Inspector() {
+export function Inspector({ onWords }: { readonly onWords: () => void }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const selectedId = useDesk((state) => state.selectedId);
@@ -27,7 +27,7 @@ export function Inspector() {
   if (!found || !timed) {
     return (
       <aside aria-label="The class" className="p-4">
-        <ClassFields />
+        <ClassFields onWords={onWords} />
       </aside>
     );
   }

@@ -10,6 +10,7 @@ const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
   { keys: 'F', does: 'fit to the target' },
   { keys: 'L', does: 'lengths side by side, or back to the strip' },
   { keys: 'C', does: 'the checks, or back to what is chosen' },
+  { keys: 'W', does: 'find and replace words, bring a cue sheet' },
   { keys: 'G', does: 'open the guide' },
   { keys: 'Esc', does: 'leave the chosen step' },
   { keys: '?', does: 'this list' },

@@ -10,12 +10,16 @@ interface Openers {
   readonly onKeys: () => void;
   readonly onLengths: () => void;
   readonly onChecks: () => void;
+  readonly onWords: () => void;
   /** Nothing is bound while something lies over the desk. */
   readonly enabled: boolean;
 }
 
 /** The keys of the desk; none of them is bound where text is typed. */
-export function useDeskKeys(desk: DeskStore, { onFit, onGuide, onKeys, onLengths, onChecks, enabled }: Openers): void {
+export function useDeskKeys(
+  desk: DeskStore,
+  { onFit, onGuide, onKeys, onLengths, onChecks, onWords, enabled }: Openers,
+): void {
   const options = { enabled, preventDefault: true };
   useHotkeys('mod+z', () => desk.undo(), options);
   useHotkeys('mod+shift+z, mod+y', () => desk.redo(), options);
@@ -29,6 +33,7 @@ export function useDeskKeys(desk: DeskStore, { onFit, onGuide, onKeys, onLengths
   useHotkeys('g', onGuide, options);
   useHotkeys('l', onLengths, options);
   useHotkeys('c', onChecks, options);
+  useHotkeys('w', onWords, options);
   useHotkeys('escape', () => desk.select(null), options);
   useHotkeys('+', () => addRounds(desk, 1), { ...options, useKey: true, splitKey: ' ' });
   useHotkeys('-', () => addRounds(desk, -1), { ...options, useKey: true });

@@ -12,10 +12,12 @@ const FORMATS: readonly { readonly format: PublishFormat; readonly label: string
   { format: 'srt', label: 'Captions (SRT)', about: 'for most other players' },
   { format: 'chapters', label: 'Chapters (WebVTT)', about: 'a chapters track' },
   { format: 'chapter-list', label: 'Chapters (list)', about: 'lines of m:ss and title, for a description' },
+  { format: 'cue-sheet', label: 'Cue sheet (CSV)', about: 'every line with its times, to be changed and brought back' },
 ];
 
 /** The class itself, to be brought in again without loss. */
 const WHOLE: typeof FORMATS = [
+  { format: 'ssml', label: 'Speech (SSML)', about: 'for a speech synthesiser, with the silences' },
   {
     format: 'script',
     label: 'Plain script (text)',
@@ -28,11 +30,13 @@ interface Props {
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
   readonly reading: Reading | null;
+  /** The page with the reading script; `null` where there is none. */
+  readonly printHref?: string;
   readonly onClose: () => void;
 }
 
 /** Writes the class in open formats, with planned times or with those of a take. */
-export function PublishDialog({ plan, timeline, reading, onClose }: Props) {
+export function PublishDialog({ plan, timeline, reading, printHref, onClose }: Props) {
   const [shown, setShown] = useState<{ format: PublishFormat; published: Published } | null>(null);
   const make = (format: PublishFormat): Published => publish(plan, timeline, format, reading);
   const save = (format: PublishFormat): void => {
@@ -42,6 +46,13 @@ export function PublishDialog({ plan, timeline, reading, onClose }: Props) {
   return (
     <Dialog title="Publish" wide onClose={onClose}>
       <p className="mb-3">With the {reading ? 'times of this take; skipped lines are left out' : 'planned times'}.</p>
+      {printHref && (
+        <p className="mb-3">
+          <a className="btn btn-sm" href={printHref} target="_blank" rel="noopener">
+            Reading script, to print
+          </a>
+        </p>
+      )}
       <ul>
         {[...FORMATS, ...(reading ? [] : WHOLE)].map(({ format, label, about }) => (
           <li key={format} className="border-base-300 flex items-center justify-between gap-3 border-b py-2">

@@ -1,5 +1,4 @@
-import { changeTexts, type StepText } from '@/core/plan';
-import { detailOf } from '../context';
+import { changeTexts, type StepText, placeName } from '@/core/plan';
 import { A_NUMBER, numberOf } from '../language';
 import { fixBy, isMovement, type MovementContext, type StepCheck } from '../model';
 
@@ -26,7 +25,7 @@ export const numberWrong: StepCheck = {
       return [
         {
           stepId: context.step.id,
-          detail: detailOf(text.place),
+          detail: placeName(text.place),
           facts: { text: text.text, said: wrong.said, planned: wrong.planned },
           fix: fixBy(fixed),
         },

@@ -1,6 +1,6 @@
-import { changeTexts, type StepText } from '@/core/plan';
+import { changeTexts, type StepText, placeName } from '@/core/plan';
+import type { CueSource } from '@/core/timeline';
 import type { Side } from '@/core/words';
-import { detailOf } from '../context';
 import { sidesNamed } from '../language';
 import { fixBy, isMovement, type StepCheck } from '../model';
 
@@ -24,7 +24,7 @@ export const sideWrong: StepCheck = {
         {
           stepId: step.id,
           cueId: wrong.id,
-          detail: detailOf(text.place),
+          detail: placeName(text.place),
           facts: { text: text.text, said: named, side: wrong.side as Side },
           fix: fixBy(fixed),
         },
@@ -33,7 +33,7 @@ export const sideWrong: StepCheck = {
   },
 };
 
-function isSame(source: object, { place }: StepText): boolean {
+function isSame(source: CueSource, { place }: StepText): boolean {
   // The announcement stands before the first phase's words and belongs to the turn that it announces.
-  return detailOf(source) === detailOf(place);
+  return placeName(source) === placeName(place);
 }

@@ -1,5 +1,4 @@
-import { changeTexts } from '@/core/plan';
-import { detailOf } from '../context';
+import { changeTexts, placeName } from '@/core/plan';
 import { fixBy, type StepCheck } from '../model';
 
 /** Words that fill and say nothing; common practice, no published source. */
@@ -17,7 +16,7 @@ export const filler: StepCheck = {
       const match = FILLER.exec(text);
       if (!match) return [];
       const edit = changeTexts(step, (one) => (one === text ? withoutFillers(one) : one));
-      return [{ stepId: step.id, detail: detailOf(place), facts: { words: match[0].trim(), text }, fix: fixBy(edit) }];
+      return [{ stepId: step.id, detail: placeName(place), facts: { words: match[0].trim(), text }, fix: fixBy(edit) }];
     }),
 };
 

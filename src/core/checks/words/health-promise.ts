@@ -1,5 +1,4 @@
-import { changeTexts } from '@/core/plan';
-import { detailOf } from '../context';
+import { changeTexts, placeName } from '@/core/plan';
 import { fixBy, type StepCheck } from '../model';
 import { PROMISES } from './promises';
 
@@ -18,7 +17,7 @@ export const healthPromise: StepCheck = {
       return [
         {
           stepId: step.id,
-          detail: detailOf(place),
+          detail: placeName(place),
           facts: { words, plainer: promise.plainer, text },
           fix: fixBy(edit),
         },

@@ -1,6 +1,6 @@
+import { placeName } from '@/core/plan';
 import { speakingSeconds } from '@/core/speech';
 import { usualText } from '@/core/words';
-import { detailOf } from '../context';
 import type { StepCheck } from '../model';
 
 /** Seconds of one breath of speech without a comma to breathe at; common practice, no published source. */
@@ -19,6 +19,6 @@ export const sentenceLong: StepCheck = {
         ...text.split(/[.?!;:,–—]+/).map((part) => speakingSeconds(usualText(part), plan.voice)),
       );
       if (seconds <= MOST) return [];
-      return [{ stepId: step.id, detail: detailOf(place), facts: { text, seconds, most: MOST } }];
+      return [{ stepId: step.id, detail: placeName(place), facts: { text, seconds, most: MOST } }];
     }),
 };

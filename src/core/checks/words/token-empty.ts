@@ -1,7 +1,6 @@
 import { emptyTokens } from '@/core/words';
 import { turnsOf, Wording, type Moment } from '@/core/timeline';
-import type { ClassPlan, StepText } from '@/core/plan';
-import { detailOf } from '../context';
+import { placeName, type ClassPlan, type StepText } from '@/core/plan';
 import type { StepCheck, StepContext } from '../model';
 
 /** A token stands where there is nothing to fill it with: a side in a movement without sides, a round before the rounds. */
@@ -16,7 +15,7 @@ export const tokenEmpty: StepCheck = {
     return withTokens.flatMap((text) => {
       const [token] = emptyTokens(text.text, factsFor(text, context, plan));
       if (token === undefined) return [];
-      return [{ stepId: context.step.id, detail: detailOf(text.place), facts: { token, text: text.text } }];
+      return [{ stepId: context.step.id, detail: placeName(text.place), facts: { token, text: text.text } }];
     });
   },
 };

@@ -1,5 +1,5 @@
+import { placeName } from '@/core/plan';
 import { unknownTokens } from '@/core/words';
-import { detailOf } from '../context';
 import type { StepCheck } from '../model';
 
 /** A line holds something in braces that stands for nothing. */
@@ -11,6 +11,6 @@ export const tokenUnknown: StepCheck = {
   find: ({ step, texts }) =>
     texts.flatMap(({ text, place }) => {
       const [token] = unknownTokens(text);
-      return token === undefined ? [] : [{ stepId: step.id, detail: detailOf(place), facts: { token, text } }];
+      return token === undefined ? [] : [{ stepId: step.id, detail: placeName(place), facts: { token, text } }];
     }),
 };

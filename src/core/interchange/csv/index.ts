@@ -1,0 +1,2 @@
+export { readCsv } from './read';
+export { writeCsv } from './write';

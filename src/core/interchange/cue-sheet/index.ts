@@ -1,0 +1,2 @@
+export { readCueSheet, type CueSheetRead, type LineChange } from './read';
+export { writeCueSheet, type ActualTimes } from './write';

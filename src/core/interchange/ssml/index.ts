@@ -1,0 +1,1 @@
+export { writeSsml } from './write';

@@ -1,0 +1,51 @@
+import { changeTexts, placeName, stepsInOrder, textsOf, type ClassPlan, type Edit } from '@/core/plan';
+
+/** What to look for in the lines of a class. */
+export interface Search {
+  readonly find: string;
+  readonly replace: string;
+  readonly matchCase: boolean;
+  readonly wholeWords: boolean;
+}
+
+/** A line that replacing would change. */
+export interface Replaced {
+  readonly stepId: string;
+  readonly place: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** Every line of a class that holds what is looked for, with how it would read. Nothing looked for is found nowhere. */
+export function findAndReplace(plan: ClassPlan, search: Search): readonly Replaced[] {
+  const replaced = replacer(search);
+  if (!replaced) return [];
+  return stepsInOrder(plan).flatMap(({ step }) =>
+    textsOf(step).flatMap(({ text, place }) => {
+      const to = replaced(text);
+      return to === null ? [] : [{ stepId: step.id, place: placeName(place), from: text, to }];
+    }),
+  );
+}
+
+/** The edit that replaces in the lines given, by step and place; `null` when there are none. */
+export function replaceEdit(plan: ClassPlan, lines: readonly Replaced[]): Edit | null {
+  const wanted = new Map(lines.map((line) => [`${line.stepId} ${line.place}`, line.to]));
+  const edits = stepsInOrder(plan).flatMap(
+    ({ step }) => changeTexts(step, (text, place) => wanted.get(`${step.id} ${placeName(place)}`) ?? text) ?? [],
+  );
+  return edits.length === 0 ? null : { kind: 'together', edits };
+}
+
+/** A text with everything found replaced, word for word as typed; `null` where nothing is found. */
+function replacer({ find, replace, matchCase, wholeWords }: Search): ((text: string) => string | null) | null {
+  if (find === '') return null;
+  const plain = find.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const edge = '[\\p{L}\\p{N}]';
+  const source = wholeWords ? `(?<!${edge})${plain}(?!${edge})` : plain;
+  const pattern = new RegExp(source, matchCase ? 'gu' : 'giu');
+  return (text) => {
+    pattern.lastIndex = 0;
+    return pattern.test(text) ? text.replace(pattern, () => replace) : null;
+  };
+}

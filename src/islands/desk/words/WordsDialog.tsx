@@ -1,0 +1,157 @@
+import { useState } from 'react';
+import { findStep } from '@/core/plan';
+import { readCueSheet, type CueSheetRead } from '@/core/interchange';
+import { findAndReplace, replaceEdit } from '@/core/script';
+import type { Issue } from '@/core/units';
+import { decodeText } from '@/files/decode-text';
+import { CheckBox } from '@/ui/parts/CheckBox';
+import { Dialog } from '@/ui/parts/Dialog';
+import { IssueList } from '@/ui/parts/IssueList';
+import { useDesk, useDeskStore } from '../use-desk';
+
+/** Words over the whole class: find and replace, and a cue sheet brought back; what would change is shown first. */
+export function WordsDialog({ onClose }: { readonly onClose: () => void }) {
+  return (
+    <Dialog title="Words of the class" wide onClose={onClose}>
+      <FindReplace onClose={onClose} />
+      <h3 className="mt-5 font-semibold">A cue sheet, brought back</h3>
+      <CueSheetIn onClose={onClose} />
+    </Dialog>
+  );
+}
+
+function FindReplace({ onClose }: { readonly onClose: () => void }) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const [find, setFind] = useState('');
+  const [replace, setReplace] = useState('');
+  const [matchCase, setMatchCase] = useState(false);
+  const [wholeWords, setWholeWords] = useState(true);
+  const found = findAndReplace(plan, { find, replace, matchCase, wholeWords });
+  const field = (label: string, value: string, change: (text: string) => void) => (
+    <label className="flex flex-1 flex-col text-sm">
+      {label}
+      <input
+        type="text"
+        className="input input-sm w-full font-serif text-base"
+        maxLength={200}
+        value={value}
+        onChange={(event) => change(event.target.value)}
+      />
+    </label>
+  );
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        const edit = replaceEdit(desk.getState().plan, found);
+        if (!edit) return;
+        desk.edit(edit);
+        onClose();
+      }}
+    >
+      <div className="flex gap-3">
+        {field('Find', find, setFind)}
+        {field('Write instead', replace, setReplace)}
+      </div>
+      <div className="my-2 flex flex-wrap gap-x-6">
+        <CheckBox label="Whole words only" checked={wholeWords} onChange={setWholeWords} />
+        <CheckBox label="Capitals as typed" checked={matchCase} onChange={setMatchCase} />
+      </div>
+      <p role="status" className="text-sm">
+        {find === '' ? 'Looks in every line that is said.' : `${found.length} ${found.length === 1 ? 'line' : 'lines'}`}
+      </p>
+      {found.length > 0 && <Changes changes={found} />}
+      <button type="submit" className="btn btn-sm btn-primary mt-2" disabled={found.length === 0}>
+        Replace in {found.length === 1 ? 'this line' : `${found.length} lines`}
+      </button>
+    </form>
+  );
+}
+
+interface Change {
+  readonly stepId: string;
+  readonly place: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** Lines as they are and as they would be. */
+function Changes({ changes }: { readonly changes: readonly Change[] }) {
+  const plan = useDesk((state) => state.plan);
+  return (
+    <ul
+      className="border-base-300 max-h-56 overflow-auto rounded border px-2"
+      tabIndex={0}
+      aria-label="What would change"
+    >
+      {changes.map((change) => (
+        <li key={`${change.stepId} ${change.place}`} className="border-base-300 border-b py-1 font-serif">
+          <span className="quiet-ink font-sans text-sm">{findStep(plan, change.stepId)?.step.name}</span>
+          <br />
+          <del className="quiet-ink">{change.from}</del>
+          <br />
+          <ins className="no-underline">{change.to === '' ? <em>nothing</em> : change.to}</ins>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function CueSheetIn({ onClose }: { readonly onClose: () => void }) {
+  const desk = useDeskStore();
+  const [read, setRead] = useState<CueSheetRead | null>(null);
+  const [problem, setProblem] = useState<Issue | null>(null);
+  const take = async (file: File): Promise<void> => {
+    const { text } = decodeText(new Uint8Array(await file.arrayBuffer()));
+    const found = readCueSheet(text, desk.getState().plan);
+    setRead(found.ok ? found.value : null);
+    setProblem(found.ok ? null : found.problem);
+  };
+  return (
+    <>
+      <p className="mb-2 text-sm">
+        Save one with Publish, change the column “line” in any spreadsheet, and bring it back. Times are not read: they
+        follow from the breath.
+      </p>
+      <label className="btn btn-sm">
+        Choose a cue sheet
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            if (file) void take(file);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {problem && <IssueList issues={[problem]} />}
+      {read && (
+        <div className="mt-2">
+          <p role="status" className="text-sm">
+            {read.changes.length === 0
+              ? 'It has the same lines as the class. Nothing to change.'
+              : `It words ${read.changes.length} ${read.changes.length === 1 ? 'line' : 'lines'} differently.`}
+          </p>
+          {read.notes.length > 0 && <IssueList issues={read.notes} />}
+          {read.changes.length > 0 && <Changes changes={read.changes} />}
+          {read.edit && (
+            <button
+              type="button"
+              className="btn btn-sm btn-primary mt-2"
+              onClick={() => {
+                const { edit } = read;
+                if (edit) desk.edit(edit);
+                onClose();
+              }}
+            >
+              Take {read.changes.length === 1 ? 'this line' : `these ${read.changes.length} lines`}
+            </button>
+          )}
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,144 @@
+import { Printer } from 'lucide-react';
+import type { ClassResponse } from '@/api/classes';
+import { stepsInOrder, type Step } from '@/core/plan';
+import {
+  expandPlan,
+  groupRounds,
+  sidesOf,
+  type Cue,
+  type RoundGroup,
+  type TimedStep,
+  type Timeline,
+} from '@/core/timeline';
+import { formatClock } from '@/core/units';
+import { instructorSide, sideWord, wayWord, type Schools } from '@/core/words';
+import { CAUTION_WORDS } from '@/messages/movement';
+
+interface Props {
+  readonly studio: string;
+  readonly stored: ClassResponse;
+}
+
+/** The class as a script to read from and to print: large words, with times, rounds and sides in the margin. */
+export function ReadingScript({ studio, stored }: Props) {
+  const { plan } = stored;
+  const timeline = expandPlan(plan);
+  const timed = new Map(timeline.steps.map((step) => [step.step, step]));
+  const cautions = [
+    ...new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? step.cautions : []))),
+  ];
+  return (
+    <div className="reading-script bg-base-100 mx-auto max-w-4xl px-8 py-6">
+      <header className="no-print mb-6 flex items-center gap-4">
+        <span className="font-semibold">{studio}</span>
+        <a className="link" href="/">
+          Shelf
+        </a>
+        <a className="link" href={`/classes/${stored.id}`}>
+          {plan.title}
+        </a>
+        <button type="button" className="btn btn-sm btn-primary ml-auto" onClick={() => window.print()}>
+          <Printer size={14} aria-hidden />
+          Print
+        </button>
+      </header>
+      <main>
+        <h1 className="font-serif text-3xl font-semibold">{plan.title}</h1>
+        <p className="quiet-ink">
+          {formatClock(timeline.runtimeSeconds)} · one breath {plan.pace.breathSeconds.toFixed(1)} s
+          {plan.focus && ` · ${plan.focus}`}
+          {plan.audience && ` · ${plan.audience}`}
+        </p>
+        {cautions.length > 0 && (
+          <p className="quiet-ink text-sm">
+            Cautions in it: {cautions.map((caution) => CAUTION_WORDS[caution].name).join(', ')}. Reminders only: a
+            doctor, licensed practice and local rules come first.
+          </p>
+        )}
+        {plan.sections.map((section, index) => (
+          <section key={section.id} aria-label={section.title}>
+            <h2 className="border-base-300 mt-6 flex justify-between border-b text-xl font-semibold">
+              {section.title}
+              <span className="quiet-ink font-normal">{formatClock(timeline.sections[index].startSeconds)}</span>
+            </h2>
+            {section.steps.map((step) => {
+              const place = timed.get(step.id);
+              if (!place || step.leftOut) return null;
+              return <StepScript key={step.id} step={step} timed={place} timeline={timeline} schools={plan.schools} />;
+            })}
+          </section>
+        ))}
+        <p className="quiet-ink mt-6 text-right">ends {formatClock(timeline.runtimeSeconds)}</p>
+      </main>
+    </div>
+  );
+}
+
+interface StepProps {
+  readonly step: Step;
+  readonly timed: TimedStep;
+  readonly timeline: Timeline;
+  readonly schools: Schools;
+}
+
+function StepScript({ step, timed, timeline, schools }: StepProps) {
+  const cues = timeline.cues.slice(...timed.cueRange);
+  const phases = timeline.phases.slice(...timed.phaseRange);
+  const groups = step.kind === 'movement' ? groupRounds(cues, phases, false) : [];
+  const folded = groups.filter((group) => group.folded);
+  const inFold = new Set(folded.flatMap((group) => group.cues));
+  const entries = [
+    ...cues.filter((cue) => !inFold.has(cue)).map((cue) => ({ at: cue.startSeconds, cue, group: null })),
+    ...folded.map((group) => ({ at: group.startSeconds, cue: null, group })),
+  ].sort((a, b) => a.at - b.at);
+  return (
+    <article aria-label={step.name} className="mt-3 break-inside-avoid-page">
+      <h3 className="font-semibold">
+        {step.name} <span className="quiet-ink font-normal">{aboutStep(step, timed)}</span>
+      </h3>
+      {entries.map(({ at, cue, group }) =>
+        cue ? <Line key={cue.id} cue={cue} margin={marginOf(cue, step, schools)} /> : <Fold key={at} group={group} />,
+      )}
+    </article>
+  );
+}
+
+function aboutStep(step: Step, timed: TimedStep): string {
+  const length = formatClock(timed.endSeconds - timed.startSeconds);
+  if (step.kind !== 'movement' || timed.rounds === 0) return length;
+  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' a side'} · ${length}`;
+}
+
+/** Round and side of a line, as the instructor needs them beside it. */
+function marginOf(cue: Cue, step: Step, schools: Schools): string {
+  const round = cue.round > 0 ? String(cue.round) : '';
+  if (!cue.side || step.kind !== 'movement') return round;
+  if (cue.side === 'one-way' || cue.side === 'other-way')
+    return `${round} ${wayWord(cue.side, step.startSide, schools)}`;
+  const word = sideWord(cue.side, schools, cue.side === sidesOf(step)[0]);
+  const mine = instructorSide(cue.side, schools);
+  return `${round} ${word}${mine === word ? '' : ` (your ${mine})`}`.trim();
+}
+
+function Line({ cue, margin }: { readonly cue: Cue; readonly margin: string }) {
+  return (
+    <p className="grid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5">
+      <span className="quiet-ink text-right">{formatClock(cue.startSeconds)}</span>
+      <span className="quiet-ink">{margin}</span>
+      <span className="font-serif text-xl leading-7">{cue.text}</span>
+    </p>
+  );
+}
+
+function Fold({ group }: { readonly group: RoundGroup }) {
+  const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
+  return (
+    <p className="grid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5">
+      <span className="quiet-ink text-right">{formatClock(group.startSeconds)}</span>
+      <span className="quiet-ink">
+        {group.firstRound} to {group.lastRound}
+      </span>
+      <span className="font-serif text-xl leading-7">{words === '' ? <em>no words</em> : words}</span>
+    </p>
+  );
+}
