@@ -15,6 +15,7 @@ import { benchFits } from './fits';
 import { benchLibrary } from './library';
 import { ms, timed } from './measure';
 import { measureReplan } from './replan-in-browser';
+import { benchScript } from './script';
 import { benchShelf } from './shelf';
 
 /** Three hours of movements with words. */
@@ -105,6 +106,7 @@ await benchFits();
 benchLibrary();
 await benchShelf();
 benchTimeline();
+benchScript();
 benchCaptions();
 benchFirstLoad();
 await measureReplan();

@@ -1,3 +1,5 @@
+import { termsIn } from '@/core/words';
+
 /*
  * What lines say, as far as the checks need to know it. Patterns are for small letters, except where said otherwise.
  * Common practice, no published source.
@@ -48,11 +50,29 @@ export function numberOf(word: string): number | null {
 
 export const A_NUMBER = `(?:${NUMBER_WORDS.join('|')}|\\d{1,3})`;
 
+/** A function of a text that remembers: a class says the same lines many times, and after an edit nearly all again. */
+export function remembered<Value>(of: (text: string) => Value): (text: string) => Value {
+  const kept = new Map<string, Value>();
+  return (text) => {
+    const before = kept.get(text);
+    if (before !== undefined) return before;
+    if (kept.size >= REMEMBER_AT_MOST) kept.clear();
+    const value = of(text);
+    kept.set(text, value);
+    return value;
+  };
+}
+
+const REMEMBER_AT_MOST = 20_000;
+
 /** The words of a text in small letters, letters and figures only. */
-export function plainWords(text: string): string {
-  return text
+export const plainWords = remembered((text: string): string =>
+  text
     .toLowerCase()
     .replace(/[’']/g, '')
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-}
+    .trim(),
+);
+
+/** The terms of a text, remembered. */
+export const termsOf = remembered(termsIn);

@@ -1,11 +1,13 @@
-import { sidesNamed } from '../language';
+import { remembered, sidesNamed } from '../language';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
 import { setField } from '../fixes';
+
+const sidesOfText = remembered(sidesNamed);
 
 /** The one side that a movement without a side plan is done on, by its words; `null` where it names none or both. */
 function sideOf(context: MovementContext): 'left' | 'right' | null {
   if (context.step.sides !== 'none') return null;
-  const named = new Set(context.texts.flatMap(({ text }) => sidesNamed(text)).concat(sidesNamed(context.step.name)));
+  const named = new Set(context.texts.flatMap(({ text }) => sidesOfText(text)).concat(sidesOfText(context.step.name)));
   return named.size === 1 ? ([...named][0] ?? null) : null;
 }
 

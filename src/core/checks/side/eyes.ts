@@ -1,5 +1,5 @@
 import type { Cue } from '@/core/timeline';
-import { EYES_CLOSE, EYES_OPEN } from '../language';
+import { EYES_CLOSE, EYES_OPEN, remembered } from '../language';
 import type { StepContext } from '../model';
 
 /** A place in the class with the eyes as they are then. */
@@ -10,11 +10,22 @@ export interface EyesAt {
   readonly closed: boolean;
 }
 
+/** Several checks follow the same class. */
+const followed = new WeakMap<readonly StepContext[], readonly EyesAt[]>();
+
+const eyesIn = remembered((text: string): 'open' | 'closed' | 'nothing' => {
+  const plain = text.toLowerCase();
+  if (EYES_OPEN.test(plain)) return 'open';
+  return EYES_CLOSE.test(plain) ? 'closed' : 'nothing';
+});
+
 /**
  * Follows the eyes through a class: closed by a quiet that closes them or by words, open again by words. Gives every
  * step's start and every line, with the eyes as they are when it is said.
  */
-export function followEyes(steps: readonly StepContext[]): EyesAt[] {
+export function followEyes(steps: readonly StepContext[]): readonly EyesAt[] {
+  const kept = followed.get(steps);
+  if (kept) return kept;
   const places: EyesAt[] = [];
   let closed = false;
   for (const context of steps) {
@@ -22,10 +33,10 @@ export function followEyes(steps: readonly StepContext[]): EyesAt[] {
     places.push({ context, cue: null, closed });
     for (const cue of context.cues) {
       places.push({ context, cue, closed });
-      const text = cue.text.toLowerCase();
-      if (EYES_OPEN.test(text)) closed = false;
-      else if (EYES_CLOSE.test(text)) closed = true;
+      const told = eyesIn(cue.text);
+      if (told !== 'nothing') closed = told === 'closed';
     }
   }
+  followed.set(steps, places);
   return places;
 }

@@ -1,9 +1,11 @@
-import { plainWords } from '../language';
+import { plainWords, remembered } from '../language';
 import type { ClassCheck } from '../model';
 
 /** The same line of four words or more, so many times in one class; common practice ("the same line twenty times"). */
 const MOST = 12;
 const WORDS = 4;
+
+const wordCount = remembered((words: string) => words.split(' ').length);
 
 /** One line is heard again and again. One finding a line, at its first. */
 export const lineRepeated: ClassCheck = {
@@ -16,7 +18,7 @@ export const lineRepeated: ClassCheck = {
     for (const { step, cues } of steps) {
       for (const cue of cues) {
         const words = plainWords(cue.text);
-        if (words.split(' ').length < WORDS) continue;
+        if (wordCount(words) < WORDS) continue;
         const before = heard.get(words) ?? { count: 0, text: cue.text, stepId: step.id, cueId: cue.id };
         heard.set(words, { ...before, count: before.count + 1 });
       }

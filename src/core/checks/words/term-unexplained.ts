@@ -1,4 +1,5 @@
-import { TERMS, termsIn } from '@/core/words';
+import { TERMS } from '@/core/words';
+import { termsOf } from '../language';
 import type { ClassCheck } from '../model';
 
 /** A term of the trade is used before it is explained. One finding a term, at its first use. */
@@ -12,7 +13,7 @@ export const termUnexplained: ClassCheck = {
     const explained = new Set<string>();
     return steps.flatMap(({ step, cues }) =>
       cues.flatMap((cue) =>
-        termsIn(cue.text).flatMap(({ term, variant }) => {
+        termsOf(cue.text).flatMap(({ term, variant }) => {
           if (explainedIn(cue.text, variant)) explained.add(term);
           if (explained.has(term) || met.has(term)) return [];
           met.add(term);

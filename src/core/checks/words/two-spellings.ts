@@ -1,5 +1,6 @@
 import { changePlanTexts } from '@/core/plan';
-import { termsIn, withSpelling } from '@/core/words';
+import { withSpelling } from '@/core/words';
+import { termsOf } from '../language';
 import { fixBy, type ClassCheck } from '../model';
 
 /** One term in two spellings. One finding a term, at the spelling that is used less. */
@@ -12,7 +13,7 @@ export const twoSpellings: ClassCheck = {
     const uses = new Map<string, Map<string, { count: number; stepId: string }>>();
     for (const { step, texts } of steps) {
       for (const { text } of texts) {
-        for (const { term, variant } of termsIn(text)) {
+        for (const { term, variant } of termsOf(text)) {
           const spellings = uses.get(term) ?? new Map<string, { count: number; stepId: string }>();
           const use = spellings.get(variant) ?? { count: 0, stepId: step.id };
           spellings.set(variant, { ...use, count: use.count + 1 });
