@@ -55,6 +55,14 @@ for (const theme of ['day', 'night'] as const) {
     await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
     await expect(runtime(page)).toBeVisible();
     await expectAccessible(page, 'class desk');
+    await page.keyboard.press('c');
+    await expect(page.getByRole('complementary', { name: 'Checks' })).toBeVisible();
+    await expectAccessible(page, 'checks');
+    await page.keyboard.press('c');
+    await page.keyboard.press('w');
+    await page.getByLabel('Find').fill('lamp');
+    await expectAccessible(page, 'words');
+    await page.keyboard.press('Escape');
     for (const step of ['Raising the lamp', 'Mooring post', 'A late word']) {
       await page.getByRole('navigation').getByRole('button', { name: step, exact: true }).click();
       await expectAccessible(page, `step ${step}`);

@@ -116,7 +116,7 @@ function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly 
             </button>
           )}
           <button type="button" className="btn btn-xs" onClick={() => setReason('')}>
-            Set aside<span className="sr-only">: {title}</span>
+            Set aside<span className="sr-only"> {title}</span>
           </button>
         </div>
       ) : (
@@ -164,7 +164,7 @@ function SetAsideEntry({ finding, reason }: { readonly finding: Finding; readonl
         className="btn btn-xs mt-1"
         onClick={() => desk.edit(setAsideEdit(desk.getState().plan, finding, null))}
       >
-        Take it up again<span className="sr-only">: {title}</span>
+        Take it up again<span className="sr-only"> {title}</span>
       </button>
     </li>
   );

@@ -1,0 +1,213 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+import { formOn } from '@/core/script';
+import { copyOf, expectSaved, openDesk, origin, storedClass, test } from './desk-page';
+
+/* What is said: the checks, forms and fades on the strip, tokens, schools, themes, find and replace, the cue sheet, the
+   printed script. With CALM_SCREENSHOTS set the pictures go to docs/screenshots. */
+
+const shots = process.env.CALM_SCREENSHOTS;
+
+async function shot(page: Page, name: string): Promise<void> {
+  if (shots) await page.screenshot({ path: `${shots}/${name}.png` });
+}
+
+const checks = (page: Page) => page.getByRole('complementary', { name: 'Checks' });
+const chooseStep = (page: Page, name: string) =>
+  page.getByRole('navigation').getByRole('button', { name, exact: true }).click();
+const strip = (page: Page, step: string) => page.getByRole('article', { name: step, exact: true });
+
+test('the checks name each fault with its place; a fix puts it right, and undo takes the fix back', async ({
+  page,
+}) => {
+  const id = await copyOf('Storm Day Indoors');
+  await openDesk(page, id);
+  await expect(page.getByRole('button', { name: 'Checks 14' })).toBeVisible();
+  await page.keyboard.press('c');
+  const must = checks(page).getByRole('region', { name: 'Must be put right' });
+  await expect(must.getByRole('listitem')).toHaveCount(6);
+  await shot(page, 'checks');
+  const long = must.getByRole('listitem').filter({ hasText: 'Line longer than its breath' });
+  await expect(long).toContainText('5.3 s after the next thing is due');
+  await long.getByRole('button', { name: 'Raising the lamp' }).click();
+  await expect(strip(page, 'Raising the lamp')).toBeInViewport();
+  await long.getByRole('button', { name: 'Fit the words of this movement' }).click();
+  await expect(must.getByRole('listitem')).toHaveCount(5);
+  await page.keyboard.press('Control+z');
+  await expect(must.getByRole('listitem')).toHaveCount(6);
+  await must
+    .getByRole('listitem')
+    .filter({ hasText: 'forward bend comes after' })
+    .getByRole('button', { name: 'Say it before the movement' })
+    .click();
+  await expect(strip(page, 'Setting down the nets')).toContainText('stay upright if you have been told not to bend');
+  await expectSaved(page);
+});
+
+test('a finding is set aside with a reason, which is kept over a reload, and taken up again', async ({ page }) => {
+  const id = await copyOf('Storm Day Indoors');
+  await openDesk(page, id);
+  await page.getByRole('button', { name: 'Checks 14' }).click();
+  const thanks = checks(page).getByRole('listitem').filter({ hasText: 'No thanks' });
+  await thanks.getByRole('button', { name: 'Set aside No thanks' }).click();
+  await page.getByLabel('Why “No thanks” is set aside').fill('I thank them at the door.');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Checks 13' })).toBeVisible();
+  await expectSaved(page);
+  await page.reload();
+  const aside = checks(page).getByRole('region', { name: 'Set aside' });
+  await expect(aside).toContainText('I thank them at the door.');
+  await aside.getByRole('button', { name: 'Take it up again No thanks' }).click();
+  await expect(page.getByRole('button', { name: 'Checks 14' })).toBeVisible();
+});
+
+test('forms are chosen on the strip and held; fitting the words leaves them and says what it changed', async ({
+  page,
+}) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await chooseStep(page, 'Raising the lamp');
+  const lamp = strip(page, 'Raising the lamp');
+  await lamp.getByLabel('Words of round 2', { exact: true }).selectOption('full');
+  await expect(lamp.getByLabel('Words of round 2, held')).toHaveValue('full');
+  await expect(lamp.getByText('Breathe in, and the wrists carry the lamp up.')).toHaveCount(2);
+  await page.getByRole('combobox', { name: 'The usual ways' }).selectOption('silent after two');
+  await page.getByRole('combobox', { name: 'The usual ways' }).scrollIntoViewIfNeeded();
+  await shot(page, 'words');
+  await page.getByRole('button', { name: 'Fit the words', exact: true }).click();
+  await expect(page.getByText('round 3: silent became')).toBeVisible();
+  await expectSaved(page);
+  const { plan } = await storedClass(id);
+  const step = plan.sections[3].steps[0];
+  expect(step.kind === 'movement' && step.fadePins).toEqual([2]);
+  expect(step.kind === 'movement' && formOn(step.fade, 2)).toBe('short');
+});
+
+test('a token is picked while typing, by keys alone; an unknown one is told where it stands', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await chooseStep(page, 'Heron on the piling');
+  const naming = page.getByLabel('Naming it');
+  await naming.click();
+  await page.keyboard.type('Now {mo');
+  await expect(page.getByRole('listbox', { name: 'Words that fill themselves in' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type(' to the {oth');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Tab');
+  await expect(naming).toHaveValue('Now {movement} to the {other side}');
+  await expect(strip(page, 'Heron on the piling')).toContainText('Now Heron on the piling to the right');
+  await naming.fill('Now {movment}');
+  await expect(page.getByRole('alert')).toHaveText('{movment} stands for nothing');
+  await naming.fill('');
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('the schools change what is said; the guide tells which side to move and which word to say', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  const inspector = page.getByRole('complementary', { name: 'The class' });
+  await inspector.getByRole('combobox', { name: 'Counting' }).selectOption('up from one');
+  await expect(strip(page, 'Raising the lamp')).toContainText('One. Breathe in, and the wrists carry the lamp up.');
+  await inspector.getByRole('combobox', { name: 'Sides' }).selectOption('marks in the room');
+  await inspector.getByLabel('What stands at their left').fill('window');
+  await inspector.getByLabel('What stands at their right').fill('stove');
+  await expect(strip(page, 'Turning the lighthouse')).toContainText('turn the light to the window.');
+  await expectSaved(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.keyboard.press('Space');
+  const count = page.getByTestId('count');
+  const line = page.getByTestId('line-now');
+  const until = async (key: string, words: string): Promise<void> => {
+    await expect(async () => {
+      if (!(await line.textContent())?.includes(words)) await page.keyboard.press(key);
+      await expect(line).toContainText(words, { timeout: 300 });
+    }).toPass();
+  };
+  await until('PageDown', 'Turning the lighthouse');
+  await until('ArrowRight', 'to the window');
+  await expect(count).toContainText('you move your right, say “window”');
+});
+
+test('a theme renames the class as one, and plain names come back', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.getByRole('button', { name: 'Add a theme' }).click();
+  await page.getByText('What “Theme 1” calls things').click();
+  await page.getByLabel('Raising the lamp is called').fill('Lifting the lantern');
+  await chooseStep(page, 'Raising the lamp');
+  await page.getByLabel('Naming it').fill('Next, {movement}.');
+  await expect(strip(page, 'Raising the lamp')).toContainText('Next, Lifting the lantern.');
+  await page.getByRole('button', { name: 'The whole class' }).click();
+  await page.getByRole('combobox', { name: 'Names and pictures' }).selectOption('plain');
+  await expect(strip(page, 'Raising the lamp')).toContainText('Next, Raising the lamp.');
+});
+
+test('words are found and replaced over the class, seen before they change', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.keyboard.press('w');
+  await page.getByLabel('Find').fill('home');
+  await page.getByLabel('Write instead').fill('in');
+  await expect(page.getByRole('list', { name: 'What would change' }).getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Replace in 2 lines' }).click();
+  await expect(strip(page, 'Turning the lighthouse')).toContainText('Breathe out, and bring it in.');
+  await page.keyboard.press('Control+z');
+  await expect(strip(page, 'Turning the lighthouse')).toContainText('Breathe out, and bring it home.');
+});
+
+test('a cue sheet is saved, changed in a spreadsheet, and brought back after a look', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.getByRole('button', { name: 'Publish' }).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save Cue sheet (CSV)' }).click();
+  const file = await (await saving).path();
+  const sheet = readFileSync(file, 'utf8');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('w');
+  const bring = async (text: string): Promise<void> =>
+    page
+      .getByLabel('Choose a cue sheet')
+      .setInputFiles({ name: 'cues.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await bring('not,a,cue sheet');
+  await expect(page.getByText('This is no cue sheet of Calm Count')).toBeVisible();
+  await bring(sheet);
+  await expect(page.getByText('It has the same lines as the class.')).toBeVisible();
+  await bring(sheet.replaceAll('"In, lamp up."', '"In, up it goes."'));
+  await expect(page.getByText('It words 1 line differently.')).toBeVisible();
+  await shot(page, 'cue-sheet-preview');
+  await page.getByRole('button', { name: 'Take this line' }).click();
+  await expect(strip(page, 'Raising the lamp')).toContainText('In, up it goes.');
+});
+
+test('a talk is written as prose with its pauses', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await chooseStep(page, 'Thanks');
+  await page.getByRole('button', { name: 'Write it as prose' }).click();
+  await page.getByLabel('A pause stands in brackets').fill('Rest the palms. (6 s) Thank you. Go gently.');
+  await page.getByRole('button', { name: 'Take these 3 lines' }).click();
+  await expect(strip(page, 'Thanks').getByRole('listitem')).toHaveCount(3);
+});
+
+test('the reading script is printed on A4 and Letter, with times, rounds and sides beside the words', async ({
+  page,
+}) => {
+  const id = await copyOf('Before the First Ferry');
+  await page.goto(`${origin()}/classes/${id}/script`);
+  await expect(page.getByRole('heading', { name: 'Before the First Ferry, copy' })).toBeVisible();
+  const light = page.getByRole('article', { name: 'Turning the lighthouse' });
+  await expect(light).toContainText('1 left (your right)');
+  await expect(light).toContainText('Breathe in, turn the light to the left.');
+  await shot(page, 'reading-script');
+  for (const format of ['A4', 'Letter']) {
+    const pages = (await page.pdf({ format })).toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0;
+    expect(pages, format).toBeGreaterThan(1);
+    expect(pages, format).toBeLessThan(12);
+  }
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+});
