@@ -4,7 +4,7 @@ const concept = (name) => `^src/core/${name}/`;
 const LEVELS = [
   ['units'],
   ['document', 'breath', 'speech', 'signal'],
-  ['words'],
+  ['words', 'voice'],
   ['movement'],
   ['plan'],
   ['pacing', 'timeline', 'plain-script'],

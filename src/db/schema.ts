@@ -14,6 +14,7 @@ import type { Evidence } from '@/core/align';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';
+import type { VoiceSource } from '@/core/voice';
 
 const at = () => timestamp({ withTimezone: true }).notNull().defaultNow();
 
@@ -28,6 +29,21 @@ const studioId = () =>
   uuid()
     .notNull()
     .references(() => studios.id, { onDelete: 'cascade' });
+
+/** How fast somebody of the studio speaks, as typed or as measured; several are kept and the middle one is used. */
+export const voiceMeasures = pgTable(
+  'voice_measures',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    studioId: studioId(),
+    syllablesPerMinute: real().notNull(),
+    /** Silence between sentences, in seconds; null where the rate was typed. */
+    pauseSeconds: real(),
+    how: text().$type<VoiceSource>().notNull(),
+    createdAt: at(),
+  },
+  (table) => [index('voice_measures_of_studio').on(table.studioId, table.createdAt)],
+);
 
 /** Classes in an order; a new one of it starts from the last. */
 export const series = pgTable(

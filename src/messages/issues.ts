@@ -35,6 +35,19 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'bounds-turned': (f) => `The least (${f.least}) is above the most (${f.most}).`,
   'id-twice': (f) => `The id “${f.id}” is used twice.`,
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
+  // my voice
+  'voice-silent': () =>
+    'Hardly any speech was heard. Is the right microphone chosen, and is it switched on? Nothing was kept.',
+  'voice-clipped': (f) =>
+    `The sound is cut off at its loudest places (${f.percent} % of it). Move back from the microphone or turn it down, and read once more.`,
+  'voice-noisy': (f) =>
+    `Speech is only ${f.decibels} dB above the noise of the room; ${f.least} dB are needed. Close the window, or come nearer.`,
+  'voice-other-words': (f) =>
+    `That was ${f.seconds} s of speech, which would be ${f.rate} syllables a minute for this paragraph. Read all of it, once, as you would in a class.`,
+  'microphone-refused': () =>
+    'The browser was not allowed to use the microphone. Allow it in the browser’s address bar, or bring a sound file.',
+  'microphone-none': () => 'No microphone was found. Plug one in, or bring a sound file.',
+  'microphone-failed': () => 'The microphone could not be used; another program may hold it. Or bring a sound file.',
   // cue sheets
   'cue-sheet-too-large': () => 'The cue sheet is larger than that of any class kept here.',
   'not-a-cue-sheet': () =>

@@ -15,6 +15,11 @@ export const REFUSALS = {
     title: 'The movement cannot be saved',
     detail: 'The movement has values out of bounds. Nothing was changed.',
   },
+  'no-voice': { title: 'No such measure', detail: 'There is no such measure of a voice. It may have been removed.' },
+  'too-many-voices': {
+    title: 'Enough measures',
+    detail: 'Fifty measures are kept already. Remove one first; nothing was changed.',
+  },
   'no-take': { title: 'No such take', detail: 'There is no such take. It may have been removed.' },
   'newer-revision': {
     title: 'Saved elsewhere meanwhile',

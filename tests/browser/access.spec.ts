@@ -38,6 +38,10 @@ for (const theme of ['day', 'night'] as const) {
     await page.getByRole('button', { name: 'Series of Evening Ebb' }).click();
     await expectAccessible(page, 'series');
     await page.keyboard.press('Escape');
+    await page.goto(`${origin()}/voice`);
+    await expect(page.getByRole('heading', { name: 'My voice' })).toBeVisible();
+    await expectAccessible(page, 'my voice');
+    await page.goto(origin());
     await page.getByRole('link', { name: 'New class' }).click();
     await expect(page.getByRole('heading', { name: 'New class' })).toBeVisible();
     await expectAccessible(page, 'new class, templates');
@@ -96,6 +100,10 @@ for (const theme of ['day', 'night'] as const) {
       .click();
     await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('save ');
     await expectAccessible(page, 'history');
+    await page.goto(page.url().replace('/history', '/script'));
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    await expectAccessible(page, 'reading script');
+    await page.goBack();
     await page.goto(origin());
     await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
     await expect(page.getByRole('heading', { name: 'Bring a take' })).toBeVisible();

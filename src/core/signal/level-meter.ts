@@ -4,6 +4,9 @@ export const FRAME_SECONDS = 0.02;
 /** What digital silence reads as. */
 export const SILENCE_DECIBELS = -100;
 
+/** A sample from here on is taken to be at full scale. */
+const CLIPPED = 0.995;
+
 /** Speech carries its syllables above this; wind, surf and hum lie mostly below. */
 const HIGH_PASS_HERTZ = 150;
 
@@ -21,6 +24,7 @@ export class LevelMeter {
   private lastIn = 0;
   private lastOut = 0;
   private total = 0;
+  private clipped = 0;
 
   /** @throws RangeError unless `sampleRate` is 4000 to 384 000 Hz. */
   constructor(readonly sampleRate: number) {
@@ -35,6 +39,7 @@ export class LevelMeter {
   push(samples: Float32Array): void {
     for (const raw of samples) {
       const sample = Number.isFinite(raw) ? raw : 0;
+      if (sample >= CLIPPED || sample <= -CLIPPED) this.clipped++;
       this.lastOut = this.keep * (this.lastOut + sample - this.lastIn);
       this.lastIn = sample;
       this.energy += this.lastOut * this.lastOut;
@@ -46,6 +51,11 @@ export class LevelMeter {
   /** How much sound has passed, in seconds. */
   get seconds(): number {
     return this.total / this.sampleRate;
+  }
+
+  /** Share of samples at full scale so far, 0 to 1: more than a few in ten thousand is heard as a crackle. */
+  get clippedShare(): number {
+    return this.total === 0 ? 0 : this.clipped / this.total;
   }
 
   /** The levels so far, in dBFS, one every 20 ms. */

@@ -1,3 +1,4 @@
+import { useContext } from 'react';
 import { breathsPerMinute, closingBreathSeconds } from '@/core/breath';
 import { fillGapsEdit, LIMITS, stanceGaps, type PlanField } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -9,6 +10,7 @@ import { FitWords } from './FitWords';
 import { SchoolFields } from './SchoolFields';
 import { ThemeFields } from './ThemeFields';
 import { useDesk, useDeskStore } from './use-desk';
+import { VoiceContext } from './voice-context';
 
 /** What holds for the whole class. */
 export function ClassFields({ onWords }: { readonly onWords: () => void }) {
@@ -156,6 +158,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         {...LIMITS.syllablesPerMinute}
         onChange={(value) => set('voice', { ...voice, syllablesPerMinute: value })}
       />
+      <MyVoice />
       <NumberField
         label="Lead before a motion"
         unit="s"
@@ -166,6 +169,32 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => set('voice', { ...voice, leadSeconds: value })}
       />
     </div>
+  );
+}
+
+/** Takes the studio's measured rate over, where the class has another. */
+function MyVoice() {
+  const desk = useDeskStore();
+  const voice = useDesk((state) => state.plan.voice);
+  const mine = useContext(VoiceContext);
+  if (mine === null) {
+    return (
+      <a className="link text-sm" href="/voice">
+        Measure my voice
+      </a>
+    );
+  }
+  if (Math.round(mine) === voice.syllablesPerMinute) return <p className="quiet-ink text-sm">This is my voice.</p>;
+  return (
+    <button
+      type="button"
+      className="btn btn-xs self-start"
+      onClick={() =>
+        desk.edit({ kind: 'set-plan', field: 'voice', value: { ...voice, syllablesPerMinute: Math.round(mine) } })
+      }
+    >
+      Take my voice: {Math.round(mine)}
+    </button>
   );
 }
 

@@ -15,6 +15,7 @@ import { Inspector } from './Inspector';
 import { LengthsView } from './lengths/LengthsView';
 import { KeysDialog } from './KeysDialog';
 import { LibraryContext } from './library-context';
+import { VoiceContext } from './voice-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
 import { WordsDialog } from './words/WordsDialog';
@@ -28,10 +29,12 @@ interface Props {
   readonly stored: ClassResponse;
   readonly takes: number;
   readonly library: readonly LibraryEntry[];
+  /** The studio's measured rate in syllables a minute; `null` before there is one. */
+  readonly voice: number | null;
 }
 
 /** The class desk: one class, to be read, changed, fitted, performed and published. */
-export function Desk({ studio, stored, takes, library }: Props) {
+export function Desk({ studio, stored, takes, library, voice }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
   const loop = useRef<SaveLoop | null>(null);
   const [ready, setReady] = useState(false);
@@ -48,7 +51,9 @@ export function Desk({ studio, stored, takes, library }: Props) {
   return (
     <DeskContext.Provider value={desk}>
       <LibraryContext.Provider value={library}>
-        <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+        <VoiceContext.Provider value={voice}>
+          <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+        </VoiceContext.Provider>
       </LibraryContext.Provider>
     </DeskContext.Provider>
   );

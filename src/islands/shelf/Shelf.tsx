@@ -1,4 +1,4 @@
-import { BookOpen, Plus } from 'lucide-react';
+import { BookOpen, Mic, Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { ClassResponse, ShelfClass } from '@/api/classes';
 import { send } from '@/api/client';
@@ -91,6 +91,10 @@ export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
         <span className="font-semibold">{studio}</span>
         <span className="ml-auto flex items-center gap-2">
           <ThemeSwitch />
+          <a className="btn btn-sm" href="/voice">
+            <Mic size={14} aria-hidden />
+            My voice
+          </a>
           <a className="btn btn-sm" href="/library">
             <BookOpen size={14} aria-hidden />
             Movement library

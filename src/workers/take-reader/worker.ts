@@ -2,7 +2,7 @@ import { readTake } from '@/core/reading';
 import { speechSegments } from '@/core/signal';
 import { expandPlan } from '@/core/timeline';
 import type { Issue } from '@/core/units';
-import { listen } from './listen';
+import { listen } from '@/files/listen';
 import type { TakeReply, TakeRequest } from './protocol';
 
 let cancelled = 0;

@@ -6,6 +6,8 @@ const LONGEST_SECONDS = 4 * 3600;
 
 export interface Listened {
   readonly levels: Float32Array;
+  /** Share of samples at full scale, 0 to 1. */
+  readonly clippedShare: number;
   readonly lengthSeconds: Seconds;
   readonly notes: readonly Issue[];
 }
@@ -61,7 +63,12 @@ async function measure(
     notes.push({ code: 'broken-media', at: '', facts: { until: formatClock(heard) } });
   }
   if (!meter) return refused('no-sound-track');
-  return ok({ levels: meter.read(), lengthSeconds: Math.max(heard, meter.seconds), notes });
+  return ok({
+    levels: meter.read(),
+    clippedShare: meter.clippedShare,
+    lengthSeconds: Math.max(heard, meter.seconds),
+    notes,
+  });
 }
 
 /** The mean of all channels. */

@@ -1,0 +1,86 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, expect, type Page } from '@playwright/test';
+import { paragraphWav } from '../support/paragraph-sound';
+import { copyOf, expectSaved, openDesk, origin, storedClass, test } from './desk-page';
+
+/* My voice, with Chromium's fake microphone playing a file that espeak-ng read. */
+
+const shots = process.env.CALM_SCREENSHOTS;
+const folder = mkdtempSync(join(tmpdir(), 'calm-microphone-'));
+test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** A page whose microphone plays a file, or is refused; closed again with its browser. */
+async function withMicrophone(file: string | null, work: (page: Page) => Promise<void>): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--use-fake-device-for-media-stream',
+      ...(file ? ['--use-fake-ui-for-media-stream', `--use-file-for-fake-audio-capture=${file}%noloop`] : []),
+    ],
+  });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    if (!file) await context.clearPermissions();
+    await work(await context.newPage());
+  } finally {
+    await browser.close();
+  }
+}
+
+test('a paragraph is read aloud and measured; its class takes the voice over', async ({ page }) => {
+  const { path, samples } = paragraphWav(folder, 'said.wav', { words: 160 });
+  await withMicrophone(path, async (own) => {
+    await own.goto(`${origin()}/voice`);
+    await own.getByRole('button', { name: 'Read it aloud' }).click();
+    await expect(own.getByRole('status')).toHaveText('Listening. Read the paragraph, then press Done.');
+    await own.waitForTimeout((samples.length / 48_000) * 1000 + 500);
+    await own.getByRole('button', { name: 'Done' }).click();
+    await expect(own.getByRole('status')).toHaveText(/^Kept: \d+ syllables a minute\.$/);
+    if (shots) await own.screenshot({ path: `${shots}/my-voice.png` });
+  });
+  await page.goto(`${origin()}/voice`);
+  const measured = Number(/(\d+) syllables a minute, the middle/.exec(await page.getByRole('main').innerText())?.[1]);
+  await page.getByLabel('Bring a sound file of it').setInputFiles(path);
+  await expect(page.getByRole('status')).toHaveText(/^Kept: \d+/);
+  const kept = await page.getByRole('region', { name: 'Measures' }).getByRole('listitem').allInnerTexts();
+  const rates = kept.map((text) => Number.parseInt(text, 10));
+  expect(rates.length).toBe(2);
+  // The microphone's way and the file's own give the same within a twentieth.
+  expect(Math.abs(rates[0] / rates[1] - 1)).toBeLessThan(0.05);
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.getByRole('button', { name: /^Take my voice: / }).click();
+  await expect(page.getByText('This is my voice.')).toBeVisible();
+  await expectSaved(page);
+  expect(rates).toContain((await storedClass(id)).plan.voice.syllablesPerMinute);
+  expect(measured).toBeGreaterThan(100);
+  await page.goto(`${origin()}/voice`);
+  await page
+    .getByRole('button', { name: /^Remove / })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: /^Remove / })).toHaveCount(1);
+  await page.getByRole('button', { name: /^Remove / }).click();
+});
+
+test('a refused microphone, silence and clipped sound each say so, and nothing is kept', async ({ page }) => {
+  await withMicrophone(null, async (own) => {
+    await own.goto(`${origin()}/voice`);
+    await own.getByRole('button', { name: 'Read it aloud' }).click();
+    await expect(own.getByText('was not allowed to use the microphone')).toBeVisible();
+  });
+  await page.goto(`${origin()}/voice`);
+  await page.getByLabel('Bring a sound file of it').setInputFiles(paragraphWav(folder, 'still.wav', { gain: 0 }).path);
+  await expect(page.getByText('Hardly any speech was heard.')).toBeVisible();
+  await page.getByLabel('Bring a sound file of it').setInputFiles(paragraphWav(folder, 'loud.wav', { gain: 12 }).path);
+  await expect(page.getByText('cut off at its loudest places')).toBeVisible();
+  await page
+    .getByLabel('Bring a sound file of it')
+    .setInputFiles({ name: 'no.wav', mimeType: 'audio/wav', buffer: Buffer.from('no sound at all') });
+  await expect(page.getByRole('list').getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByText('Nothing is measured yet')).toBeVisible();
+});
