@@ -10,10 +10,10 @@ export const COUNTING_WORDS: Readonly<Record<Counting, string>> = {
 };
 
 export const SIDE_SCHOOL_WORDS: Readonly<Record<SideSchool, string>> = {
-  mirror: 'mirror: they copy the picture',
+  mirror: 'as in a mirror',
   own: 'their own left and right',
   marks: 'marks in the room',
-  none: 'no side: one, and the other',
+  none: 'no side named',
 };
 
 export const CIRCLE_WORDS: Readonly<Record<CircleSchool, string>> = {
@@ -23,7 +23,7 @@ export const CIRCLE_WORDS: Readonly<Record<CircleSchool, string>> = {
 
 export const BREATH_WAY_WORDS: Readonly<Record<BreathWay, string>> = {
   nose: 'nose, in and out',
-  'nose-mouth': 'in by the nose, out by the mouth',
+  'nose-mouth': 'out by the mouth',
 };
 
 export const BELLY_WORDS: Readonly<Record<Belly, string>> = {

@@ -146,7 +146,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => set('silenceShare', value / 100)}
       />
       <FitWords stepId={null} />
-      <button type="button" className="btn btn-sm self-start" onClick={onWords}>
+      <button type="button" className="btn btn-sm btn-outline self-start" onClick={onWords}>
         Find and replace, cue sheet
       </button>
       <ThemeFields />

@@ -19,7 +19,7 @@ export function FitWords({ stepId }: { readonly stepId: string | null }) {
   const told = said?.of === plan ? said.changes : null;
   return (
     <div className="my-2">
-      <button type="button" className="btn btn-sm" onClick={fit}>
+      <button type="button" className="btn btn-sm btn-outline" onClick={fit}>
         {stepId === null ? 'Fit the words of the class' : 'Fit the words'}
       </button>
       <div role="status" className="text-sm">

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { layOutStep, type StepLayout } from './strip-layout';
+import { layOutStep, linesOf, type StepLayout } from './strip-layout';
 
 function layouts(plan: ClassPlan, width: number, unfolded = false): StepLayout[] {
   const timeline = expandPlan(plan);
@@ -12,6 +12,18 @@ function layouts(plan: ClassPlan, width: number, unfolded = false): StepLayout[]
 }
 
 const plans = demoClasses().map((demo) => demo.plan);
+
+describe('the lines of a text', () => {
+  it.each([
+    ['', 200, 1],
+    ['In.', 200, 1],
+    ['No higher than the shoulders; lower if they are sore.', 240, 3],
+    ['No higher than the shoulders; lower if they are sore.', 500, 1],
+    ['x'.repeat(100), 250, 4],
+  ])('%s over %s pixels', (text, width, lines) => {
+    expect(linesOf(text, width)).toBe(lines);
+  });
+});
 
 describe('the strip', () => {
   it.each([200, 440, 900])('never puts one line over another, in a column of %d px', (width) => {

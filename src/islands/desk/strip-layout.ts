@@ -19,6 +19,8 @@ const SCALE: Readonly<Record<Step['kind'], number>> = { movement: 9, talk: 5, tr
 const QUIET_AT_MOST = 190;
 const LINE_HEIGHT = 26;
 const CUE_GAP = 6;
+/** Inside a line, left and right of its words together. */
+const CUE_PADDING = 8;
 const FOLDED_HEIGHT = 34;
 /** Width of a character of the serif at the strip's size, on the wide side so that a line is rather given more room. */
 const CHARACTER_WIDTH = 8.6;
@@ -131,8 +133,28 @@ function naturalHeight(from: Seconds, to: Seconds, scale: number, folds: readonl
 }
 
 function cueHeight(cue: Cue, textWidth: number): number {
-  const lines = Math.max(1, Math.ceil(([...cue.text].length * CHARACTER_WIDTH) / textWidth));
-  return lines * LINE_HEIGHT + CUE_GAP;
+  return linesOf(cue.text, textWidth - CUE_PADDING) * LINE_HEIGHT + CUE_GAP;
+}
+
+/** Lines that a text takes, broken between words as the browser breaks it. */
+export function linesOf(text: string, textWidth: number): number {
+  const across = Math.max(1, textWidth / CHARACTER_WIDTH);
+  let lines = 1;
+  let filled = 0;
+  for (const word of text.split(' ')) {
+    const { length } = word;
+    if (filled > 0 && filled + 1 + length > across) {
+      lines++;
+      filled = 0;
+    }
+    filled += (filled > 0 ? 1 : 0) + length;
+    // A word longer than a line is broken.
+    while (filled > across) {
+      lines++;
+      filled -= across;
+    }
+  }
+  return lines;
 }
 
 function between(corners: readonly Corner[]): (seconds: Seconds) => number {

@@ -1,4 +1,5 @@
 import { MOVEMENT_LIMITS as LIMITS, type Phase } from '@/core/movement';
+import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
@@ -76,6 +77,22 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
           onChange={(text) => onChange({ [form]: text })}
         />
       ))}
+      <CheckBox
+        label="Its words have a lead of their own"
+        checked={phase.leadSeconds !== null}
+        onChange={(own) => onChange({ leadSeconds: own ? 0.8 : null })}
+      />
+      {phase.leadSeconds !== null && (
+        <NumberField
+          label="Lead before the phase"
+          unit="s"
+          digits={1}
+          step={0.1}
+          value={phase.leadSeconds}
+          {...LIMITS.leadSeconds}
+          onChange={(leadSeconds) => onChange({ leadSeconds })}
+        />
+      )}
     </div>
   );
 }

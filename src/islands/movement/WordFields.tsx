@@ -22,6 +22,7 @@ export function WordFields({ movement, teachTitle, set }: Props) {
     <TextField
       label={label}
       spoken
+      placeholder="nothing said"
       value={movement.moments[name]}
       most={LIMITS.lineCharacters}
       onChange={(value) => set('moments', { ...movement.moments, [name]: value })}
@@ -29,9 +30,11 @@ export function WordFields({ movement, teachTitle, set }: Props) {
   );
   return (
     <>
-      <h3 className="mt-2 font-semibold">Said before it begins</h3>
-      {moment('naming', 'Naming it')}
-      {moment('caution', 'A caution')}
+      <fieldset className="mt-2">
+        <legend className="font-semibold">Said before it begins</legend>
+        {moment('naming', 'Naming it')}
+        {moment('caution', 'A caution')}
+      </fieldset>
       <SpokenLines
         title={teachTitle}
         layered
@@ -43,6 +46,7 @@ export function WordFields({ movement, teachTitle, set }: Props) {
           key={index}
           label={`Offering “${level.name}”`}
           spoken
+          placeholder="nothing said"
           value={level.line}
           most={LIMITS.lineCharacters}
           onChange={(line) =>

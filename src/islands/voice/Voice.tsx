@@ -118,8 +118,7 @@ export function Voice({ studio, first }: Props) {
         <section aria-label="Typed" className="mt-4 flex max-w-md items-center gap-3">
           <div className="flex-1">
             <NumberField
-              label="Or type it"
-              unit="syllables a minute"
+              label="Or type it, in syllables a minute"
               step={5}
               value={typed}
               {...VOICE_LIMITS.syllablesPerMinute}
