@@ -15,6 +15,7 @@ import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';
 import type { VoiceSource } from '@/core/voice';
+import type { Spelling } from '@/core/words';
 
 const at = () => timestamp({ withTimezone: true }).notNull().defaultNow();
 
@@ -22,6 +23,8 @@ const at = () => timestamp({ withTimezone: true }).notNull().defaultNow();
 export const studios = pgTable('studios', {
   id: uuid().primaryKey().defaultRandom(),
   name: text().notNull(),
+  /** The spelling chosen for each term; one that is left out is as it is written. */
+  spelling: jsonb().$type<Spelling>().notNull().default({}),
   createdAt: at(),
 });
 

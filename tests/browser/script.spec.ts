@@ -211,3 +211,28 @@ test('the reading script is printed on A4 and Letter, with times, rounds and sid
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
 });
+
+test('a spelling is chosen for the studio; captions and the printed script follow, the plan stays as written', async ({
+  page,
+}) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await chooseStep(page, 'Banking the stove');
+  await page.getByLabel('Naming it').fill('Hands to the dantian, the lower belly.');
+  await expectSaved(page);
+  await page.goto(`${origin()}/terms`);
+  const term = page.getByRole('group', { name: /^dantian/ });
+  await term.getByLabel('dan tien').check();
+  await expect(page.getByRole('status')).toHaveText('Saved');
+  await shot(page, 'spelling');
+  await page.goto(`${origin()}/classes/${id}/script`);
+  await expect(page.getByText('Hands to the dan tien, the lower belly.')).toBeVisible();
+  await openDesk(page, id);
+  await expect(strip(page, 'Banking the stove')).toContainText('Hands to the dantian, the lower belly.');
+  await page.getByRole('button', { name: 'Publish' }).click();
+  await page.getByRole('button', { name: 'Show Captions (WebVTT)' }).click();
+  await expect(page.getByLabel('The file')).toContainText('Hands to the dan tien');
+  await page.goto(`${origin()}/terms`);
+  await term.getByLabel('as written').check();
+  await expect(page.getByRole('status')).toHaveText('Saved');
+});

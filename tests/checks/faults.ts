@@ -1,16 +1,7 @@
-import type { NewId } from '@/core/document';
 import { makePhase, spokenLines } from '@/core/movement';
-import {
-  changeTexts,
-  makeMovement,
-  makeTalk,
-  planAfter,
-  type ClassPlan,
-  type MovementStep,
-  type Step,
-} from '@/core/plan';
+import { makeTalk, type ClassPlan, type Step } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { countingIds } from '../support/chance';
+import { both, line, plain, said, teach, withStep, withSteps, withText } from './make-faults';
 
 /** One fault put into the clean demo class: which check it is for, where it must be found, and how it is made. */
 export interface Fault {
@@ -20,60 +11,6 @@ export interface Fault {
   readonly make: (plan: ClassPlan) => ClassPlan;
 }
 
-type StepPart = Partial<MovementStep> & Record<string, unknown>;
-
-/** The plan with a step changed. */
-function withStep(name: string, change: StepPart | ((step: Step) => StepPart)) {
-  return (plan: ClassPlan): ClassPlan => ({
-    ...plan,
-    sections: plan.sections.map((section) => ({
-      ...section,
-      steps: section.steps.map((step) =>
-        step.name === name ? ({ ...step, ...(typeof change === 'function' ? change(step) : change) } as Step) : step,
-      ),
-    })),
-  });
-}
-
-/** The plan with steps put in at a place of a section. */
-function withSteps(role: string, at: number, make: (newId: NewId) => readonly Step[]) {
-  return (plan: ClassPlan): ClassPlan => ({
-    ...plan,
-    sections: plan.sections.map((section) =>
-      section.role === role
-        ? {
-            ...section,
-            steps: section.steps.toSpliced(at < 0 ? section.steps.length : at, 0, ...make(countingIds('new'))),
-          }
-        : section,
-    ),
-  });
-}
-
-/** The plan with one text changed wherever it stands. */
-function withText(from: string | RegExp, to: string) {
-  return (plan: ClassPlan): ClassPlan => {
-    const edits = plan.sections.flatMap(({ steps }) =>
-      steps.flatMap((step) => changeTexts(step, (text) => text.replace(from, to)) ?? []),
-    );
-    if (edits.length === 0) throw new Error(`no text has ${String(from)}`);
-    return planAfter(plan, { kind: 'together', edits });
-  };
-}
-
-const both =
-  (...changes: readonly ((plan: ClassPlan) => ClassPlan)[]) =>
-  (plan: ClassPlan): ClassPlan =>
-    changes.reduce((now, change) => change(now), plan);
-
-const teach = (step: Step, ...lines: readonly (readonly [string, number])[]): StepPart => ({
-  teach: [...(step as MovementStep).teach, ...spokenLines(countingIds(`${step.id}-t`), lines)],
-});
-
-const said = (step: Step, at: number, change: object): StepPart => ({
-  pattern: (step as MovementStep).pattern.map((phase, index) => (index === at ? { ...phase, ...change } : phase)),
-});
-
 const lamp = 'Raising the lamp';
 const nets = 'Setting down the nets';
 const heron = 'Heron on the piling';
@@ -81,20 +18,6 @@ const gulls = 'Gulls leaving the wall';
 const light = 'Turning the lighthouse';
 const stove = 'Banking the stove';
 const post = 'Mooring post';
-
-const line = (newId: NewId, name: string, text: string): Step => makeTalk(newId, name, [[text, 2]]);
-
-/** A movement of one breath that gives no finding by itself. */
-const plain = (newId: NewId, name: string, part: Partial<MovementStep> = {}): MovementStep =>
-  makeMovement(newId, name, {
-    rounds: 3,
-    teach: spokenLines(newId, [[`${name}. Easy and slow.`, 2]]),
-    pattern: [
-      makePhase(newId, { kind: 'in', full: 'In, and up.' }),
-      makePhase(newId, { kind: 'out', full: 'Out, and down.' }),
-    ],
-    ...part,
-  });
 
 export const FAULTS: readonly Fault[] = [
   // time
@@ -326,7 +249,7 @@ export const FAULTS: readonly Fault[] = [
       sections: plan.sections
         .map((section) => ({
           ...section,
-          steps: section.steps.map((step) => (step.name === lamp ? { ...step, stanceEnd: 'wide' } : step)) as Step[],
+          steps: section.steps.map((step) => (step.name === lamp ? { ...step, stanceEnd: 'wide' } : step)),
         }))
         .map((section) => ({ ...section, steps: section.steps.filter((step) => step.name !== 'Feet apart') })),
     }),

@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { spellingSchema } from '@/api/terms';
 import { newVoiceSchema } from '@/api/voice';
 import { insertStudio } from '@/db/queries/studios';
 import { asking, type Asking } from '@/server/studio';
+import { chooseSpelling, spelling } from '@/server/terms';
 import { dropVoice, keepVoice, studioVoice, voices } from '@/server/voice';
 import { freshDatabase } from '../support/application';
 import { refusal } from '../support/refusal';
@@ -15,6 +17,22 @@ beforeAll(async () => {
   who = await asking();
 });
 afterAll(() => database.drop());
+
+describe('the spelling of a studio', () => {
+  it('is as written until it is chosen, whole, and by itself', async () => {
+    expect(await spelling(who)).toEqual({});
+    await chooseSpelling(who, { 'breath-energy': 'chi' });
+    expect(await spelling(who)).toEqual({ 'breath-energy': 'chi' });
+    const stranger: Asking = { db: who.db, studio: await insertStudio(who.db, 'A third hall') };
+    expect(await spelling(stranger)).toEqual({});
+    await chooseSpelling(who, {});
+    expect(await spelling(who)).toEqual({});
+  });
+
+  it.each([{ 'breath-energy': 'energy' }, { nothing: 'chi' }, { 'breath-energy': 1 }])('refuses %j', (body) => {
+    expect(spellingSchema.isValidSync(body, { strict: true })).toBe(false);
+  });
+});
 
 describe('the voice of a studio', () => {
   it('is the middle of what was kept, the newest first, until it is removed', async () => {

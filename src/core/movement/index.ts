@@ -1,6 +1,6 @@
 export * from './model';
 export { MOVEMENT_LIMITS } from './limits';
-export { copyContent, makeContent, makeLibraryMovement, makePhase, NO_MOMENTS, spokenLines } from './make';
+export { copyContent, makeContent, makeLibraryMovement, makePhase, spokenLines } from './make';
 export { CONTENT_FIELDS, contentOf, contentSince2, movementUpToDate, readMovement, readMovementText } from './read';
 export { checkContent } from './relations';
 export { contentFields, spokenLineSchema } from './schema';

@@ -37,7 +37,7 @@ function momentMilliseconds(text: string, voice: PlanVoice): Milliseconds {
  * What is said before a movement is counted, as long as its words take: naming, caution, teaching, levels offered,
  * and what sends people into their own pace.
  */
-export function introMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
+function introMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
   const { naming, caution, sending } = step.moments;
   let total = spokenMilliseconds(step.teach, voice);
   total += momentMilliseconds(naming, voice) + momentMilliseconds(caution, voice);

@@ -32,7 +32,6 @@ export { readPlan, readPlanText, upToDate, writePlanText } from './read';
 export {
   aroundMilliseconds,
   countMilliseconds,
-  introMilliseconds,
   lineMilliseconds,
   MOMENT_PAUSE,
   movementRoundMilliseconds,

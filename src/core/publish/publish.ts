@@ -15,6 +15,7 @@ import { writeScript } from '@/core/plain-script';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Issue, Seconds } from '@/core/units';
+import { spelled, type Spelling } from '@/core/words';
 
 export const PUBLISH_FORMATS = [
   'webvtt',
@@ -37,31 +38,35 @@ export interface Published {
   readonly notes: readonly Issue[];
 }
 
-/** Writes a class in a format, with the planned times or, where there is a reading, the actual ones. */
+/**
+ * Writes a class in a format, with the planned times or, where there is a reading, the actual ones. Captions, chapters
+ * and speech are in the studio's spelling; what is read back (cue sheet, script, plan) is as it was written.
+ */
 export function publish(
   plan: ClassPlan,
   timeline: Timeline,
   format: PublishFormat,
   reading: Reading | null,
+  spelling: Spelling = {},
 ): Published {
   switch (format) {
     case 'webvtt':
     case 'srt': {
-      const { captions, notes } = layOutCaptions(saidLines(timeline, reading));
+      const { captions, notes } = layOutCaptions(inSpelling(saidLines(timeline, reading), spelling));
       if (format === 'srt')
         return { text: writeSrt(captions), ending: '.srt', mediaType: 'application/x-subrip', notes };
       return { text: writeWebvtt(captions), ending: '.vtt', mediaType: 'text/vtt', notes };
     }
     case 'chapters':
       return {
-        text: writeChapters(chaptersOf(plan, timeline, reading)),
+        text: writeChapters(titled(chaptersOf(plan, timeline, reading), spelling)),
         ending: '.chapters.vtt',
         mediaType: 'text/vtt',
         notes: [],
       };
     case 'chapter-list':
       return {
-        text: writeChapterList(chaptersOf(plan, timeline, reading)),
+        text: writeChapterList(titled(chaptersOf(plan, timeline, reading), spelling)),
         ending: '.chapters.txt',
         mediaType: 'text/plain',
         notes: [],
@@ -71,7 +76,7 @@ export function publish(
       return { text, ending: '.cues.csv', mediaType: 'text/csv', notes: [] };
     }
     case 'ssml': {
-      const lines = saidLines(timeline, reading);
+      const lines = inSpelling(saidLines(timeline, reading), spelling);
       const lengthSeconds = Math.max(timeline.runtimeSeconds, lines.at(-1)?.endSeconds ?? 0);
       const text = writeSsml(lines, { lengthSeconds, syllablesPerMinute: plan.voice.syllablesPerMinute });
       return { text, ending: '.ssml', mediaType: 'application/ssml+xml', notes: [] };
@@ -81,6 +86,14 @@ export function publish(
     case 'plan':
       return { text: writePlanText(plan), ending: '.plan.json', mediaType: 'application/json', notes: [] };
   }
+}
+
+function inSpelling(lines: readonly SaidLine[], spelling: Spelling): SaidLine[] {
+  return lines.map((line) => ({ ...line, text: spelled(line.text, spelling) }));
+}
+
+function titled(chapters: readonly Chapter[], spelling: Spelling): Chapter[] {
+  return chapters.map((chapter) => ({ ...chapter, title: spelled(chapter.title, spelling) }));
 }
 
 function actualTimes(reading: Reading): ActualTimes {

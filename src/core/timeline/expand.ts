@@ -20,7 +20,7 @@ import {
 } from '@/core/plan';
 import { speakingSeconds } from '@/core/speech';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
-import { Wording, type Moment } from './wording';
+import { Wording } from './wording';
 import type { Cue, CueSource, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
 import { announcementOf, sidesOf, turnsOf, type Turn } from './turns';
 

@@ -1,6 +1,15 @@
 export { expandPlan } from './expand';
-export { cueAt, moreRoundsSeconds, nextCue, phaseAt, roundsPerformed, sharePercent, stepAt } from './query';
-export { announcementOf, countOf, sidesOf, turnsOf, type Turn } from './turns';
+export {
+  cueAt,
+  moreRoundsSeconds,
+  nextCue,
+  phaseAt,
+  roundsPerformed,
+  sharePercent,
+  spellTimeline,
+  stepAt,
+} from './query';
+export { announcementOf, sidesOf, turnsOf, type Turn } from './turns';
 export { Wording, type Moment } from './wording';
 export type { Cue, CueSource, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
 export { groupRounds, type RoundGroup } from './round-groups';

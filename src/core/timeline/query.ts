@@ -1,6 +1,7 @@
 import { sideCount } from '@/core/movement';
 import { lastStartedAt, type Seconds } from '@/core/units';
 import type { MovementStep } from '@/core/plan';
+import { spelled, type Spelling } from '@/core/words';
 import type { Cue, TimedPhase, TimedStep, Timeline } from './model';
 
 /** The phase at a time, `null` before the start and from the end on. O(log n). */
@@ -23,6 +24,16 @@ export function cueAt(timeline: Timeline, seconds: Seconds): Cue | null {
 /** The first line that begins after a time. O(log n). */
 export function nextCue(timeline: Timeline, seconds: Seconds): Cue | null {
   return timeline.cues[lastStartedAt(timeline.cues, seconds) + 1] ?? null;
+}
+
+/** A timeline whose lines are in a studio's spelling; times stay, since spellings of a term are said alike. */
+export function spellTimeline(timeline: Timeline, spelling: Spelling): Timeline {
+  if (Object.keys(spelling).length === 0) return timeline;
+  const inSpelling = (text: string): string => spelled(text, spelling);
+  return {
+    ...timeline,
+    cues: timeline.cues.map((cue) => ({ ...cue, text: inSpelling(cue.text), announced: inSpelling(cue.announced) })),
+  };
 }
 
 /** Rounds performed in all, both sides counted. */

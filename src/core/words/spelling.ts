@@ -73,8 +73,18 @@ export function termsIn(text: string): Use[] {
 
 /** A text with every spelling of a term as the one wanted; a capital at its start stays. */
 export function withSpelling(text: string, term: string, wanted: string): string {
+  return spelled(text, { [term]: wanted });
+}
+
+/** The spelling that a studio chose for a term, by the term's name; a term that is left out stays as it is written. */
+export type Spelling = Readonly<Record<string, string>>;
+
+/** A text in a studio's spelling; capitals at the start of a term stay. */
+export function spelled(text: string, spelling: Spelling): string {
   return text.replace(PATTERN, (match) => {
-    if (VARIANT_OF.get(match.toLowerCase().replace(/-/g, ' '))?.term !== term) return match;
+    const term = VARIANT_OF.get(match.toLowerCase().replace(/-/g, ' '))?.term;
+    const wanted = term !== undefined && Object.hasOwn(spelling, term) ? spelling[term] : null;
+    if (wanted === null) return match;
     return /^\p{Lu}/u.test(match) ? wanted.slice(0, 1).toUpperCase() + wanted.slice(1) : wanted;
   });
 }

@@ -6,6 +6,7 @@ import {
   fillTokens,
   instructorSide,
   sideWord,
+  spelled,
   TERMS,
   termsIn,
   themed,
@@ -123,6 +124,16 @@ describe('terms', () => {
         expect(withSpelling(`the ${variant} here`, term, variants[0])).toBe(`the ${variants[0]} here`);
       }
     }
+  });
+});
+
+describe('a studio’s spelling', () => {
+  it('is followed for the terms chosen, and leaves the others as written', () => {
+    const spelling = { 'breath-energy': 'chi', 'lower-belly': 'dan tien' };
+    expect(spelled('Qi gathers in the Dantian. Qigong, and qi.', spelling)).toBe(
+      'Chi gathers in the Dan tien. Qigong, and chi.',
+    );
+    expect(spelled('Qi.', {})).toBe('Qi.');
   });
 });
 

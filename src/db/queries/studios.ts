@@ -1,4 +1,5 @@
 import { asc, eq, sql } from 'drizzle-orm';
+import type { Spelling } from '@/core/words';
 import type { Database } from '../database';
 import { studios } from '../schema';
 
@@ -20,6 +21,16 @@ export async function firstStudio(db: Database): Promise<Studio | null> {
 export async function insertStudio(db: Database, name: string): Promise<Studio> {
   const [studio] = await db.insert(studios).values({ name }).returning({ id: studios.id, name: studios.name });
   return studio;
+}
+
+/** The spelling that a studio chose. */
+export async function spellingOf(db: Database, id: string): Promise<Spelling> {
+  const [found] = await db.select({ spelling: studios.spelling }).from(studios).where(eq(studios.id, id));
+  return found?.spelling ?? {};
+}
+
+export async function setSpelling(db: Database, id: string, spelling: Spelling): Promise<void> {
+  await db.update(studios).set({ spelling }).where(eq(studios.id, id));
 }
 
 /** Removes a studio and all of its rows. */

@@ -10,7 +10,7 @@ import { FitWords } from './FitWords';
 import { SchoolFields } from './SchoolFields';
 import { ThemeFields } from './ThemeFields';
 import { useDesk, useDeskStore } from './use-desk';
-import { VoiceContext } from './voice-context';
+import { StudioContext } from './studio-context';
 
 /** What holds for the whole class. */
 export function ClassFields({ onWords }: { readonly onWords: () => void }) {
@@ -176,7 +176,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
 function MyVoice() {
   const desk = useDeskStore();
   const voice = useDesk((state) => state.plan.voice);
-  const mine = useContext(VoiceContext);
+  const { voice: mine } = useContext(StudioContext);
   if (mine === null) {
     return (
       <a className="link text-sm" href="/voice">

@@ -1,8 +1,8 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
-import { expandPlan } from '@/core/timeline';
+import { expandPlan, spellTimeline } from '@/core/timeline';
 import { Guide } from '../guide/Guide';
 import { PublishDialog } from '../publish/PublishDialog';
 import { ChecksPanel } from './checks/ChecksPanel';
@@ -15,7 +15,7 @@ import { Inspector } from './Inspector';
 import { LengthsView } from './lengths/LengthsView';
 import { KeysDialog } from './KeysDialog';
 import { LibraryContext } from './library-context';
-import { VoiceContext } from './voice-context';
+import { StudioContext, type StudioSettings } from './studio-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
 import { WordsDialog } from './words/WordsDialog';
@@ -29,12 +29,11 @@ interface Props {
   readonly stored: ClassResponse;
   readonly takes: number;
   readonly library: readonly LibraryEntry[];
-  /** The studio's measured rate in syllables a minute; `null` before there is one. */
-  readonly voice: number | null;
+  readonly settings: StudioSettings;
 }
 
 /** The class desk: one class, to be read, changed, fitted, performed and published. */
-export function Desk({ studio, stored, takes, library, voice }: Props) {
+export function Desk({ studio, stored, takes, library, settings }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
   const loop = useRef<SaveLoop | null>(null);
   const [ready, setReady] = useState(false);
@@ -51,9 +50,9 @@ export function Desk({ studio, stored, takes, library, voice }: Props) {
   return (
     <DeskContext.Provider value={desk}>
       <LibraryContext.Provider value={library}>
-        <VoiceContext.Provider value={voice}>
+        <StudioContext.Provider value={settings}>
           <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
-        </VoiceContext.Provider>
+        </StudioContext.Provider>
       </LibraryContext.Provider>
     </DeskContext.Provider>
   );
@@ -104,7 +103,9 @@ function DeskView({ studio, takes, flush }: ViewProps) {
     history.replaceState(null, '', hash === '' ? location.pathname : hash);
   }, [hash]);
   const timeline = useMemo(() => (shown ? expandPlan(shown.plan) : null), [shown]);
-  if (performed && timeline) return <Guide plan={performed} timeline={timeline} onLeave={() => setShown(null)} />;
+  const { spelling } = useContext(StudioContext);
+  const spoken = useMemo(() => timeline && spellTimeline(timeline, spelling), [timeline, spelling]);
+  if (performed && spoken) return <Guide plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
       <div className="max-lg:sticky max-lg:top-0 max-lg:z-30 max-lg:bg-base-200">
@@ -152,6 +153,7 @@ function DeskView({ studio, takes, flush }: ViewProps) {
           plan={shown.plan}
           timeline={timeline}
           reading={null}
+          spelling={spelling}
           // The page shows what is stored: the class itself, not one of its lengths.
           printHref={shown.plan === plan ? `/classes/${classId}/script` : undefined}
           onClose={() => setShown(null)}

@@ -23,7 +23,7 @@ export function FadeFields({ movement, set }: Props) {
         label="The usual ways"
         value={usual}
         options={[
-          ...FADE_PRESETS.map(({ id }) => ({ value: id as string, label: FADE_WORDS[id] })),
+          ...FADE_PRESETS.map(({ id }) => ({ value: id, label: FADE_WORDS[id] })),
           { value: 'own', label: 'its own way' },
         ]}
         onChange={(id) => {

@@ -61,8 +61,8 @@ export function WordFields({ movement, teachTitle, set }: Props) {
           label="Counting"
           value={movement.counting ?? 'class'}
           options={[
-            { value: 'class' as Counting | 'class', label: 'as the class does' },
-            ...COUNTINGS.map((value) => ({ value: value as Counting | 'class', label: COUNTING_WORDS[value] })),
+            { value: 'class', label: 'as the class does' },
+            ...COUNTINGS.map((value) => ({ value: value, label: COUNTING_WORDS[value] })),
           ]}
           onChange={(value) => set('counting', value === 'class' ? null : value)}
         />

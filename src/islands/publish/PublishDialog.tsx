@@ -3,6 +3,7 @@ import type { ClassPlan } from '@/core/plan';
 import { fileNameFor, publish, type Published, type PublishFormat } from '@/core/publish';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
+import type { Spelling } from '@/core/words';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { saveFile } from '@/ui/parts/save-file';
@@ -30,15 +31,16 @@ interface Props {
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
   readonly reading: Reading | null;
+  readonly spelling: Spelling;
   /** The page with the reading script; `null` where there is none. */
   readonly printHref?: string;
   readonly onClose: () => void;
 }
 
 /** Writes the class in open formats, with planned times or with those of a take. */
-export function PublishDialog({ plan, timeline, reading, printHref, onClose }: Props) {
+export function PublishDialog({ plan, timeline, reading, spelling, printHref, onClose }: Props) {
   const [shown, setShown] = useState<{ format: PublishFormat; published: Published } | null>(null);
-  const make = (format: PublishFormat): Published => publish(plan, timeline, format, reading);
+  const make = (format: PublishFormat): Published => publish(plan, timeline, format, reading, spelling);
   const save = (format: PublishFormat): void => {
     const made = make(format);
     saveFile(fileNameFor(plan.title, made.ending), made.text, made.mediaType);

@@ -5,24 +5,26 @@ import {
   expandPlan,
   groupRounds,
   sidesOf,
+  spellTimeline,
   type Cue,
   type RoundGroup,
   type TimedStep,
   type Timeline,
 } from '@/core/timeline';
 import { formatClock } from '@/core/units';
-import { instructorSide, sideWord, wayWord, type Schools } from '@/core/words';
+import { instructorSide, sideWord, wayWord, type Schools, type Spelling } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
 
 interface Props {
   readonly studio: string;
   readonly stored: ClassResponse;
+  readonly spelling: Spelling;
 }
 
 /** The class as a script to read from and to print: large words, with times, rounds and sides in the margin. */
-export function ReadingScript({ studio, stored }: Props) {
+export function ReadingScript({ studio, stored, spelling }: Props) {
   const { plan } = stored;
-  const timeline = expandPlan(plan);
+  const timeline = spellTimeline(expandPlan(plan), spelling);
   const timed = new Map(timeline.steps.map((step) => [step.step, step]));
   const cautions = [
     ...new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? step.cautions : []))),

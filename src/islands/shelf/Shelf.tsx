@@ -1,4 +1,4 @@
-import { BookOpen, Mic, Plus } from 'lucide-react';
+import { BookOpen, Mic, Plus, SpellCheck } from 'lucide-react';
 import { useState } from 'react';
 import type { ClassResponse, ShelfClass } from '@/api/classes';
 import { send } from '@/api/client';
@@ -94,6 +94,10 @@ export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
           <a className="btn btn-sm" href="/voice">
             <Mic size={14} aria-hidden />
             My voice
+          </a>
+          <a className="btn btn-sm" href="/terms">
+            <SpellCheck size={14} aria-hidden />
+            Spelling
           </a>
           <a className="btn btn-sm" href="/library">
             <BookOpen size={14} aria-hidden />

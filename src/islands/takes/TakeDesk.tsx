@@ -4,6 +4,7 @@ import type { SavedReading } from '@/api/takes';
 import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
+import type { Spelling } from '@/core/words';
 import { formatClock, formatDifference } from '@/core/units';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 import { PublishDialog } from '../publish/PublishDialog';
@@ -22,8 +23,14 @@ interface Take {
   readonly createdAt: string;
 }
 
+interface Props {
+  readonly studio: string;
+  readonly take: Take;
+  readonly spelling: Spelling;
+}
+
 /** A take read against its plan: each cue planned and actual, what was skipped and added, and how far it drifted. */
-export function TakeDesk({ studio, take }: { readonly studio: string; readonly take: Take }) {
+export function TakeDesk({ studio, take, spelling }: Props) {
   const [reading, setReading] = useState(take.reading);
   const [corrections, setCorrections] = useState(take.corrections);
   const [revision, setRevision] = useState(take.revision);
@@ -115,7 +122,13 @@ export function TakeDesk({ studio, take }: { readonly studio: string; readonly t
         </aside>
       </div>
       {publishing && (
-        <PublishDialog plan={take.plan} timeline={timeline} reading={reading} onClose={() => setPublishing(false)} />
+        <PublishDialog
+          plan={take.plan}
+          timeline={timeline}
+          reading={reading}
+          spelling={spelling}
+          onClose={() => setPublishing(false)}
+        />
       )}
     </div>
   );

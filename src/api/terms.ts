@@ -1,0 +1,14 @@
+import { object, string, type Schema } from 'yup';
+import { TERMS } from '@/core/words';
+
+/** The body of `PUT /api/terms`: a spelling for each term, out of those that it has; a term may be left out. */
+export const spellingSchema = object(
+  Object.fromEntries(
+    TERMS.map(({ term, variants }): [string, Schema<string | undefined>] => [
+      term,
+      string()
+        .strict()
+        .oneOf([...variants]),
+    ]),
+  ),
+).noUnknown();

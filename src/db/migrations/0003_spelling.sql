@@ -1,0 +1,1 @@
+ALTER TABLE "studios" ADD COLUMN "spelling" jsonb DEFAULT '{}'::jsonb NOT NULL;
