@@ -249,7 +249,9 @@ export const FAULTS: readonly Fault[] = [
       sections: plan.sections
         .map((section) => ({
           ...section,
-          steps: section.steps.map((step) => (step.name === lamp ? { ...step, stanceEnd: 'wide' } : step)),
+          steps: section.steps.map((step): Step =>
+            step.name === lamp && step.kind === 'movement' ? { ...step, stanceEnd: 'wide' } : step,
+          ),
         }))
         .map((section) => ({ ...section, steps: section.steps.filter((step) => step.name !== 'Feet apart') })),
     }),

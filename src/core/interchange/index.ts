@@ -12,5 +12,5 @@ export { readCaptions } from './read-captions';
 export { readSrt, writeSrt } from './srt';
 export { readWebvtt, writeWebvtt } from './webvtt';
 export { readCsv, writeCsv } from './csv';
-export { readCueSheet, writeCueSheet, type ActualTimes, type CueSheetRead, type LineChange } from './cue-sheet';
+export { readCueSheet, writeCueSheet, type ActualTimes, type CueSheetRead } from './cue-sheet';
 export { writeSsml } from './ssml';

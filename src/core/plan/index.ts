@@ -52,5 +52,14 @@ export {
   type StepPace,
 } from './durations';
 export { fillGapsEdit, stanceGaps, transitionFor, type StanceGap } from './stances';
-export { changePlanTexts, changeTexts, placeName, textsOf, type StepText, type TextPlace } from './texts';
+export {
+  changePlanTexts,
+  changeTexts,
+  placeName,
+  rewordEdit,
+  textsOf,
+  type Reworded,
+  type StepText,
+  type TextPlace,
+} from './texts';
 export { stancesOf } from './stances';

@@ -64,6 +64,25 @@ export function changePlanTexts(plan: ClassPlan, change: (text: string, step: St
   return edits.length === 0 ? null : { kind: 'together', edits };
 }
 
+/** A text of a class and what it is to be; `place` is its `placeName`. */
+export interface Reworded {
+  readonly stepId: string;
+  readonly place: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** The edit that words texts anew, by step and place; `null` when none of them is there or differs. */
+export function rewordEdit(plan: ClassPlan, texts: readonly Reworded[]): Edit | null {
+  const wanted = new Map(texts.map((one) => [`${one.stepId} ${one.place}`, one.to]));
+  const edits = plan.sections.flatMap((section) =>
+    section.steps.flatMap(
+      (step) => changeTexts(step, (text, place) => wanted.get(`${step.id} ${placeName(place)}`) ?? text) ?? [],
+    ),
+  );
+  return edits.length === 0 ? null : { kind: 'together', edits };
+}
+
 const FORMS = ['full', 'short', 'breath'] as const;
 
 /** The text fields of a step after a change, by field. */

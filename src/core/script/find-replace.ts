@@ -1,4 +1,4 @@
-import { changeTexts, placeName, stepsInOrder, textsOf, type ClassPlan, type Edit } from '@/core/plan';
+import { placeName, stepsInOrder, textsOf, type ClassPlan, type Reworded } from '@/core/plan';
 
 /** What to look for in the lines of a class. */
 export interface Search {
@@ -8,16 +8,8 @@ export interface Search {
   readonly wholeWords: boolean;
 }
 
-/** A line that replacing would change. */
-export interface Replaced {
-  readonly stepId: string;
-  readonly place: string;
-  readonly from: string;
-  readonly to: string;
-}
-
 /** Every line of a class that holds what is looked for, with how it would read. Nothing looked for is found nowhere. */
-export function findAndReplace(plan: ClassPlan, search: Search): readonly Replaced[] {
+export function findAndReplace(plan: ClassPlan, search: Search): readonly Reworded[] {
   const replaced = replacer(search);
   if (!replaced) return [];
   return stepsInOrder(plan).flatMap(({ step }) =>
@@ -26,15 +18,6 @@ export function findAndReplace(plan: ClassPlan, search: Search): readonly Replac
       return to === null ? [] : [{ stepId: step.id, place: placeName(place), from: text, to }];
     }),
   );
-}
-
-/** The edit that replaces in the lines given, by step and place; `null` when there are none. */
-export function replaceEdit(plan: ClassPlan, lines: readonly Replaced[]): Edit | null {
-  const wanted = new Map(lines.map((line) => [`${line.stepId} ${line.place}`, line.to]));
-  const edits = stepsInOrder(plan).flatMap(
-    ({ step }) => changeTexts(step, (text, place) => wanted.get(`${step.id} ${placeName(place)}`) ?? text) ?? [],
-  );
-  return edits.length === 0 ? null : { kind: 'together', edits };
 }
 
 /** A text with everything found replaced, word for word as typed; `null` where nothing is found. */

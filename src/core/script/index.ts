@@ -1,4 +1,4 @@
 export { FADE_PRESETS, formOn, withForm, type FadePreset } from './fades';
 export { fitWords, type FittedWords, type FormChange } from './fit-words';
 export { linesOfProse, proseOf } from './prose';
-export { findAndReplace, replaceEdit, type Replaced, type Search } from './find-replace';
+export { findAndReplace, type Search } from './find-replace';

@@ -1,5 +1,5 @@
 import { MOVEMENT_LIMITS as LIMITS, type Moments, type MovementContent } from '@/core/movement';
-import { COUNTINGS, TOKENS, type Counting } from '@/core/words';
+import { COUNTINGS, TOKENS } from '@/core/words';
 import { COUNTING_WORDS } from '@/messages/schools';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';

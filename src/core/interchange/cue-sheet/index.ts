@@ -1,2 +1,2 @@
-export { readCueSheet, type CueSheetRead, type LineChange } from './read';
+export { readCueSheet, type CueSheetRead } from './read';
 export { writeCueSheet, type ActualTimes } from './write';

@@ -1,19 +1,19 @@
-import { changeTexts, LIMITS, placeName, stepsInOrder, textsOf, type ClassPlan, type Edit } from '@/core/plan';
+import {
+  LIMITS,
+  placeName,
+  rewordEdit,
+  stepsInOrder,
+  textsOf,
+  type ClassPlan,
+  type Edit,
+  type Reworded,
+} from '@/core/plan';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { readCsv } from '../csv';
 import { CUE_SHEET_LIMITS } from './model';
 
-/** A line that a cue sheet would change. */
-export interface LineChange {
-  readonly stepId: string;
-  /** `placeName` of the text. */
-  readonly place: string;
-  readonly from: string;
-  readonly to: string;
-}
-
 export interface CueSheetRead {
-  readonly changes: readonly LineChange[];
+  readonly changes: readonly Reworded[];
   /** The edit that makes them all; `null` when nothing differs. */
   readonly edit: Edit | null;
   /** Rows that were passed over, each with its place and why. */
@@ -57,11 +57,11 @@ export function readCueSheet(text: string, plan: ClassPlan): Result<CueSheetRead
     wanted.delete(id);
     notes.push({ code: 'cue-sheet-two-wordings', at: '', facts: { line: known.get(id)?.text ?? '' } });
   }
-  const changes = [...wanted].map(([id, to]): LineChange => {
+  const changes = [...wanted].map(([id, to]): Reworded => {
     const { stepId, place, text: from } = known.get(id) ?? { stepId: '', place: '', text: '' };
     return { stepId, place, from, to };
   });
-  return ok({ changes, edit: editFor(plan, changes), notes });
+  return ok({ changes, edit: rewordEdit(plan, changes), notes });
 }
 
 function textsById(plan: ClassPlan): ReadonlyMap<string, { stepId: string; place: string; text: string }> {
@@ -73,14 +73,6 @@ function textsById(plan: ClassPlan): ReadonlyMap<string, { stepId: string; place
       }),
     ),
   );
-}
-
-function editFor(plan: ClassPlan, changes: readonly LineChange[]): Edit | null {
-  const wanted = new Map(changes.map((change) => [`${change.stepId} ${change.place}`, change.to]));
-  const edits = stepsInOrder(plan).flatMap(
-    ({ step }) => changeTexts(step, (text, place) => wanted.get(`${step.id} ${placeName(place)}`) ?? text) ?? [],
-  );
-  return edits.length === 0 ? null : { kind: 'together', edits };
 }
 
 function unguarded(text: string): string {

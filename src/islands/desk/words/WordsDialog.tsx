@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { findStep } from '@/core/plan';
+import { findStep, rewordEdit, type Reworded } from '@/core/plan';
 import { readCueSheet, type CueSheetRead } from '@/core/interchange';
-import { findAndReplace, replaceEdit } from '@/core/script';
+import { findAndReplace } from '@/core/script';
 import type { Issue } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -44,7 +44,7 @@ function FindReplace({ onClose }: { readonly onClose: () => void }) {
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        const edit = replaceEdit(desk.getState().plan, found);
+        const edit = rewordEdit(desk.getState().plan, found);
         if (!edit) return;
         desk.edit(edit);
         onClose();
@@ -69,15 +69,8 @@ function FindReplace({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
-interface Change {
-  readonly stepId: string;
-  readonly place: string;
-  readonly from: string;
-  readonly to: string;
-}
-
 /** Lines as they are and as they would be. */
-function Changes({ changes }: { readonly changes: readonly Change[] }) {
+function Changes({ changes }: { readonly changes: readonly Reworded[] }) {
   const plan = useDesk((state) => state.plan);
   return (
     <ul
