@@ -181,13 +181,13 @@ test('a recording cut short is read as far as it goes, and said so', async ({ pa
 test('odd captions are read, and each oddity is told', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await page.goto(`${origin()}/classes/${id}/takes`);
-  const text = `\uFEFF${readFileSync(take('.vtt'), 'utf8').replace('WEBVTT\n', '').replaceAll('\n', '\r\n').replace('00:00:01.040', '00:01,040')}`;
+  const text = `\uFEFF${readFileSync(take('.vtt'), 'utf8').replace('WEBVTT\n', '').replaceAll('\n', '\r\n').replace('00:00:01.255', '00:01,255')}`;
   await bring(page, 'captions', file('odd.vtt', text));
   const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
   await expect(dialog).toContainText('byte order mark');
   await expect(dialog).toContainText('The hours are missing in a time.');
   await dialog.getByRole('link', { name: 'Open the reading' }).click();
-  await expect(page.getByLabel('Figures of the take')).toContainText('82 of 84');
+  await expect(page.getByLabel('Figures of the take')).toContainText('84 of 86');
 });
 
 test('a take can be cancelled while it is read', async ({ page }) => {

@@ -274,9 +274,9 @@ test('several steps are chosen together and moved to another section', async ({ 
     .getByRole('button', { name: 'Hauling the slow net', exact: true })
     .click({ modifiers: ['Shift'] });
   const chosen = page.getByRole('complementary', { name: 'Chosen steps' });
-  await expect(chosen).toContainText('3 steps chosen');
+  await expect(chosen).toContainText('4 steps chosen');
   await chosen.getByLabel('Move to').selectOption('Settling');
-  await expect(page.getByRole('region', { name: 'Settling' }).getByRole('article')).toHaveCount(4);
+  await expect(page.getByRole('region', { name: 'Settling' }).getByRole('article')).toHaveCount(5);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('region', { name: 'Settling' }).getByRole('article')).toHaveCount(1);
 });

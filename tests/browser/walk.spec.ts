@@ -201,7 +201,7 @@ test('6: a take is brought, read, corrected by hand and published', async ({ pag
   await page.getByRole('button', { name: 'Read the take' }).click();
   await expect(page.getByRole('heading', { name: 'before-the-first-ferry.webm' })).toBeVisible({ timeout: 40_000 });
   const figures = page.getByLabel('Figures of the take');
-  await expect(figures).toContainText('82 of 84');
+  await expect(figures).toContainText('84 of 86');
   await expect(figures).toContainText('10:28');
   await expect(page.getByRole('button', { name: /skipped$/ })).toHaveCount(2);
   await expect(page.getByRole('row').filter({ hasText: 'added' })).toHaveCount(3);
@@ -211,7 +211,7 @@ test('6: a take is brought, read, corrected by hand and published', async ({ pag
   await page.getByRole('button', { name: /Rest when you like.*skipped$/ }).click();
   await page.getByRole('textbox', { name: 'Said at' }).fill('0:20.5');
   await page.getByRole('button', { name: 'Set', exact: true }).click();
-  await expect(figures).toContainText('83 of 84');
+  await expect(figures).toContainText('85 of 86');
   await expect(page.getByRole('row').filter({ hasText: 'by hand' })).toHaveCount(1);
   await page.reload();
   await expect(page.getByRole('row').filter({ hasText: 'by hand' })).toHaveCount(1);
@@ -229,7 +229,7 @@ test('an hour opens folded', async ({ page }) => {
   await page.goto(origin());
   await page.getByRole('link', { name: 'Thursday Live', exact: true }).click();
   await expect(runtime(page)).toContainText('1:00:00');
-  await expect(page.getByRole('article')).toHaveCount(42);
+  await expect(page.getByRole('article')).toHaveCount(48);
   await expect(page.getByRole('article').first().getByRole('list')).toHaveCount(0);
   await page.getByRole('button', { name: 'Open all' }).click();
   await expect(page.getByRole('article').first().getByRole('list')).toHaveCount(1);
