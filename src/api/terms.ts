@@ -1,10 +1,10 @@
 import { object, string, type Schema } from 'yup';
-import { TERMS } from '@/core/words';
+import { SPELLABLE_TERMS } from '@/core/words';
 
 /** The body of `PUT /api/terms`: a spelling for each term, out of those that it has; a term may be left out. */
 export const spellingSchema = object(
   Object.fromEntries(
-    TERMS.map(({ term, variants }): [string, Schema<string | undefined>] => [
+    SPELLABLE_TERMS.map(({ term, variants }): [string, Schema<string | undefined>] => [
       term,
       string()
         .strict()

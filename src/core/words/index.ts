@@ -2,4 +2,4 @@ export * from './schools';
 export { bellyWords, breathWords, type BreathWords } from './breath-words';
 export { emptyTokens, fillTokens, TOKENS, unknownTokens, usualText, type TokenFacts } from './tokens';
 export { themed, type Theme, type ThemeWord } from './themes';
-export { spelled, TERMS, termsIn, withSpelling, type Spelling, type Term } from './spelling';
+export { spelled, SPELLABLE_TERMS, TERMS, termsIn, withSpelling, type Spelling, type Term } from './spelling';

@@ -56,6 +56,8 @@ const BY_LENGTH = TERMS.flatMap(({ term, variants }) => variants.map((variant) =
 const VARIANT_OF = new Map(BY_LENGTH.map((use) => [use.variant, use]));
 /** "song" is an English word too and is only a term beside its other spelling; it is not looked for by itself. */
 const LOOKED_FOR = BY_LENGTH.filter(({ variant }) => variant !== 'song' && variant !== 'sung');
+/** The terms whose spellings are told from ordinary words, so that one can be chosen. */
+export const SPELLABLE_TERMS = TERMS.filter(({ term }) => LOOKED_FOR.some((use) => use.term === term));
 const PATTERN = new RegExp(
   `\\b(?:${LOOKED_FOR.map(({ variant }) => variant.replace(/ /g, '[ -]')).join('|')})\\b`,
   'gi',

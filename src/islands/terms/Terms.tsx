@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { send } from '@/api/client';
-import { TERMS, type Spelling, type Term } from '@/core/words';
+import { SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 
 interface Props {
@@ -41,7 +41,7 @@ export function Terms({ studio, first }: Props) {
           One spelling for each term: the guide, captions, chapters and the printed script follow it. What you write
           stays as you wrote it.
         </p>
-        {TERMS.map((term) => (
+        {SPELLABLE_TERMS.map((term) => (
           <TermChoice
             key={term.term}
             term={term}
