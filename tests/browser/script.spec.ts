@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
-import { formOn } from '@/core/script';
+import { formOn } from '@/core/movement';
 import { copyOf, expectSaved, openDesk, origin, storedClass, test } from './desk-page';
 
 /* What is said: the checks, forms and fades on the strip, tokens, schools, themes, find and replace, the cue sheet, the

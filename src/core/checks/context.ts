@@ -82,7 +82,7 @@ function wordsWhere(context: StepContext, wanted: (part: string, moment: string 
     .toLowerCase();
 }
 
-/** The last cue of each kind of text in a step: a text that is said many times is judged where it is worst. */
+/** The worst cue of each text of a step, of those that are bad at all: a text said many times is judged once. */
 export function worstBySource<Cue extends { readonly source: CueSource }>(
   cues: readonly Cue[],
   badness: (cue: Cue) => number,

@@ -169,6 +169,11 @@ export interface Movement extends MovementContent {
   readonly tags: readonly string[];
 }
 
+/** The form said on a round, from 1; the last of the fade holds for the rest. */
+export function formOn(fade: readonly Form[], round: number): Form {
+  return fade[Math.min(round, fade.length) - 1];
+}
+
 /** Sides performed in one round count: 2 where the body has two sides or ways, else 1. */
 export function sideCount(sides: SidePlan): 1 | 2 {
   return sides === 'none' ? 1 : 2;

@@ -1,4 +1,4 @@
-import type { Form } from '@/core/movement';
+import { formOn, type Form } from '@/core/movement';
 
 /** A usual way for the words to thin out. */
 export interface FadePreset {
@@ -14,11 +14,6 @@ export const FADE_PRESETS: readonly FadePreset[] = [
   { id: 'count-only', fade: ['silent'] },
   { id: 'silent-after-two', fade: ['full', 'short', 'silent'] },
 ];
-
-/** The form said on a round, from 1; the last of the fade holds for the rest. */
-export function formOn(fade: readonly Form[], round: number): Form {
-  return fade[Math.min(round, fade.length) - 1];
-}
 
 /** A fade with the form of one round, from 1, set; written out as far as that round and no further than it differs. */
 export function withForm(fade: readonly Form[], round: number, form: Form): Form[] {

@@ -1,10 +1,10 @@
-import type { Form } from '@/core/movement';
+import { formOn, type Form } from '@/core/movement';
 import { LIMITS, stepsInOrder, type ClassPlan, type Edit, type MovementStep } from '@/core/plan';
 import { speakingSeconds } from '@/core/speech';
 import { announcementOf, turnsOf, Wording, type TimedStep, type Timeline } from '@/core/timeline';
 import { phaseSeconds } from '@/core/breath';
 import type { Seconds } from '@/core/units';
-import { formOn, shortest } from './fades';
+import { shortest } from './fades';
 
 /** A round whose form fitting the words would change. */
 export interface FormChange {

@@ -1,4 +1,4 @@
-export { FADE_PRESETS, formOn, withForm, type FadePreset } from './fades';
+export { FADE_PRESETS, withForm, type FadePreset } from './fades';
 export { fitWords, type FittedWords, type FormChange } from './fit-words';
 export { linesOfProse, proseOf } from './prose';
 export { findAndReplace, type Search } from './find-replace';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { makePhase } from '@/core/movement';
+import { formOn, makePhase } from '@/core/movement';
 import { emptyPlan, makeMovement, makeSection, planAfter, type ClassPlan, type MovementStep } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { checkPlan } from '@/core/checks';
-import { FADE_PRESETS, fitWords, formOn, linesOfProse, proseOf, withForm } from '.';
+import { FADE_PRESETS, fitWords, linesOfProse, proseOf, withForm } from '.';
 
 function ids(): () => string {
   let count = 0;

@@ -1,5 +1,5 @@
 import { phaseSeconds } from '@/core/breath';
-import type { Form, Moments, Phase, SpokenLine } from '@/core/movement';
+import { formOn, type Form, type Moments, type Phase, type SpokenLine } from '@/core/movement';
 import {
   lineMilliseconds,
   MOMENT_PAUSE,
@@ -195,7 +195,7 @@ class Writer {
       breathSeconds: this.plan.pace.breathSeconds * stepPace.multiplier,
       inShare: stepPace.inShare,
     };
-    const form = step.fade[Math.min(turn.round, step.fade.length) - 1];
+    const form = formOn(step.fade, turn.round);
     let passed = 0;
     step.pattern.forEach((phase, index) => {
       const from = start + Math.round(passed * 1000);

@@ -1,7 +1,7 @@
 import { memo, useMemo, useState } from 'react';
-import { FORMS } from '@/core/movement';
+import { formOn, FORMS } from '@/core/movement';
 import { LIMITS, type Edit, type MovementStep, type Step } from '@/core/plan';
-import { formOn, withForm } from '@/core/script';
+import { withForm } from '@/core/script';
 import { moreRoundsSeconds, roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
