@@ -1,6 +1,8 @@
 import { spawn } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
+import { ms, spread } from './measure';
+import { wordyHour } from './wordy-hour';
 
 const START = fileURLToPath(new URL('../start', import.meta.url));
 
@@ -40,9 +42,35 @@ export async function measureReplan(): Promise<void> {
     console.log(
       `an edit's replan on an hour's class in the browser, script of the whole press: median ${times[17].toFixed(1)} ms, 95th percentile ${times[33].toFixed(1)} ms`,
     );
+    await measureTyping(page, url, scriptSeconds);
     await browser.close();
   } finally {
     if (started?.pid) process.kill(-started.pid, 'SIGTERM');
+  }
+}
+
+/** Letters typed into a line of an hour with 1 500 lines whose words are kept fitted, its checks run after each. */
+async function measureTyping(page: Page, url: string, scriptSeconds: () => Promise<number>): Promise<void> {
+  const plan = { ...wordyHour(), keepWordsFitted: true };
+  const made = await page.request.post(`${url}/api/classes`, { data: { from: 'plan', plan } });
+  const { id } = (await made.json()) as { id: string };
+  try {
+    await page.goto(`${url}/classes/${id}#checks`);
+    await page.getByRole('navigation').getByRole('button', { name: 'Movement 3', exact: true }).first().click();
+    await page.getByRole('button', { name: 'In, and the arms rise.', exact: true }).first().click();
+    const times: number[] = [];
+    for (const letter of ' and they rise like water up the wall'.repeat(2)) {
+      const before = await scriptSeconds();
+      await page.keyboard.type(letter);
+      await page.waitForTimeout(80);
+      times.push(1000 * ((await scriptSeconds()) - before));
+    }
+    const { median, p95 } = spread(times.slice(5));
+    console.log(
+      `a letter typed into a line of an hour with 1 500 lines, in the browser, words fitted and checks run: median ${ms(median)}, 95th percentile ${ms(p95)}`,
+    );
+  } finally {
+    await page.request.delete(`${url}/api/classes/${id}`);
   }
 }
 

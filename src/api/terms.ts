@@ -1,14 +1,53 @@
-import { object, string, type Schema } from 'yup';
-import { SPELLABLE_TERMS } from '@/core/words';
+import { array, boolean, mixed, object, string } from 'yup';
+import { SPELLABLE_TERMS, TERM_LIMITS, TERMS, type Spelling, type Term } from '@/core/words';
 
-/** The body of `PUT /api/terms`: a spelling for each term, out of those that it has; a term may be left out. */
-export const spellingSchema = object(
-  Object.fromEntries(
-    SPELLABLE_TERMS.map(({ term, variants }): [string, Schema<string | undefined>] => [
-      term,
-      string()
-        .strict()
-        .oneOf([...variants]),
-    ]),
-  ),
-).noUnknown();
+const words = () =>
+  string()
+    .strict()
+    .max(TERM_LIMITS.characters)
+    .matches(/^\S(?:[^\n\r]*\S)?$/, 'Write it on one line, without spaces around it.');
+
+const ownTerm = object({
+  term: string()
+    .strict()
+    .matches(/^own-[\w-]{1,60}$/)
+    .required(),
+  variants: array(words().required()).strict().min(1).max(TERM_LIMITS.variants).required(),
+  misheard: array(words().required()).strict().max(TERM_LIMITS.misheard).required(),
+  known: boolean().strict().required(),
+}).noUnknown();
+
+/**
+ * The body of `PUT /api/terms`: the studio's own terms, and a spelling for each term out of those that it has; a term
+ * may be left out. No spelling belongs to two terms.
+ */
+export const spellingSchema = object({
+  chosen: mixed<Spelling['chosen']>().required(),
+  own: array(ownTerm.required())
+    .strict()
+    .max(TERM_LIMITS.own)
+    .required()
+    .test('once', 'Each term has its own name, and each spelling belongs to one term.', eachOnce),
+})
+  .noUnknown()
+  .test('chosen', 'A spelling can only be chosen out of those that its term has.', ({ chosen, own }) =>
+    isChosen(chosen, own),
+  );
+
+function isChosen(chosen: unknown, own: readonly Term[]): boolean {
+  if (typeof chosen !== 'object' || chosen === null || Array.isArray(chosen)) return false;
+  const terms = new Map([...SPELLABLE_TERMS, ...own].map(({ term, variants }) => [term, variants]));
+  return Object.entries(chosen).every(
+    ([term, variant]) => typeof variant === 'string' && terms.get(term)?.includes(variant) === true,
+  );
+}
+
+const HOUSE: readonly string[] = TERMS.flatMap(({ variants }) => variants);
+
+function eachOnce(own: readonly Term[]): boolean {
+  const names = own.map(({ term }) => term);
+  const spellings = [...HOUSE, ...own.flatMap(({ variants }) => variants)].map((one) =>
+    one.toLowerCase().replace(/-/g, ' '),
+  );
+  return new Set(names).size === names.length && new Set(spellings).size === spellings.length;
+}

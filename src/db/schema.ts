@@ -15,7 +15,7 @@ import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Reading } from '@/core/reading';
 import type { VoiceSource } from '@/core/voice';
-import type { Spelling } from '@/core/words';
+import type { Spelling, Term } from '@/core/words';
 
 const at = () => timestamp({ withTimezone: true }).notNull().defaultNow();
 
@@ -24,7 +24,9 @@ export const studios = pgTable('studios', {
   id: uuid().primaryKey().defaultRandom(),
   name: text().notNull(),
   /** The spelling chosen for each term; one that is left out is as it is written. */
-  spelling: jsonb().$type<Spelling>().notNull().default({}),
+  spelling: jsonb().$type<Spelling['chosen']>().notNull().default({}),
+  /** Terms of its own beside the house list. */
+  ownTerms: jsonb().$type<readonly Term[]>().notNull().default([]),
   createdAt: at(),
 });
 

@@ -1,5 +1,5 @@
 import { type NewId } from '@/core/document';
-import { makePhase, spokenLines, type Phase } from '@/core/movement';
+import { makePhase, NO_SHORTS, spokenLines, type Phase } from '@/core/movement';
 import { makeMovement, type MovementStep } from '@/core/plan';
 
 /*
@@ -56,6 +56,7 @@ export const coilingTheLine: Movement = (newId, part) =>
     teach: spokenLines(newId, [['Coiling the line. Slow circles of the shoulders, hands on the ribs.', 2]]),
     fade: ['full', 'short', 'silent'],
     sideChangeLine: 'And now coil it the other way.',
+    shorts: { ...NO_SHORTS, sideChange: 'The other way.' },
     pattern: [
       phase(newId, 'in', 'shoulders up and round', 'In, shoulders rise and turn.', 'In, and round.'),
       phase(newId, 'out', 'shoulders down', 'Out, let them slide down.', 'Out, and down.'),
@@ -164,6 +165,7 @@ export const rowingHome: Movement = (newId, part) =>
     teach: spokenLines(newId, [['Rowing home. Lean from the ankles, and let the whole back pull.', 2]]),
     fade: ['full', 'short', 'breath'],
     sideChangeLine: 'Turn the oars, and row the other way.',
+    shorts: { ...NO_SHORTS, sideChange: 'Row the other way.' },
     pattern: [
       phase(newId, 'in', 'reach', 'In, reach for the water.', 'In, reach.'),
       phase(newId, 'out', 'pull', 'Out, with the whole back.', 'Out, pull.'),

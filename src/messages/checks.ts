@@ -256,6 +256,11 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     title: 'Said again and again',
     why: (f) => `${quoted(f.text)} is heard ${f.count} times.`,
   },
+  'breath-written': {
+    title: 'Breath of another school',
+    why: (f) => `${quoted(f.text)} says “${f.written}”; the class is set to “${f.school}”.`,
+    fix: 'Let the words follow the class',
+  },
   filler: { title: 'A filler', why: (f) => `${quoted(f.words)} says nothing.`, fix: 'Take it out' },
   'sentence-long': {
     title: 'Sentence longer than a breath',

@@ -24,6 +24,7 @@ const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementConte
   cautions: (of) => of.cautions.map((caution) => CAUTION_WORDS[caution].name).join(', '),
   levels: (of) => of.levels.map(({ name, note }) => (note === '' ? name : `${name}: ${note}`)).join(' '),
   moments: (of) => Object.values(of.moments).filter(Boolean).join(' '),
+  shorts: (of) => Object.values(of.shorts).filter(Boolean).join(' '),
   counting: (of) => (of.counting === null ? 'the class’s' : COUNTING_WORDS[of.counting]),
   fadePins: (of) => of.fadePins.map((round) => `round ${round}`).join(', '),
   teach: (of) => of.teach.map((line) => line.text).join(' '),

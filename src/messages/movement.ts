@@ -1,6 +1,17 @@
 import { LONG_REST, SLOW_BREATHING, type PatternNote, type PresetId } from '@/core/breath';
 import type { FadePreset } from '@/core/script';
-import type { Caution, Form, Lead, MovementContent, Priority, SectionRole, SidePlan, Stance } from '@/core/movement';
+import type { Intro } from '@/core/plan';
+import type {
+  Caution,
+  Form,
+  Lead,
+  MovementContent,
+  Priority,
+  SectionRole,
+  Shortened,
+  SidePlan,
+  Stance,
+} from '@/core/movement';
 
 /** Words for the values that a movement can take. */
 
@@ -135,6 +146,7 @@ export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
   fade: 'how the words thin out',
   fadePins: 'forms held by hand',
   moments: 'what is said around it',
+  shorts: 'shorter wordings',
   counting: 'counting',
   lastRoundLine: 'last-round line',
   sideChangeLine: 'change-of-side line',
@@ -160,4 +172,22 @@ export const FADE_WORDS: Readonly<Record<FadePreset['id'], string>> = {
   'breath-only': 'breath words only',
   'count-only': 'the count only',
   'silent-after-two': 'silent after two',
+};
+
+/** Lines that have a shorter wording beside the full one. */
+export const SHORTENED_WORDS: Readonly<Record<Shortened, string>> = {
+  naming: 'Naming it',
+  caution: 'A caution',
+  sending: 'Sending into their own pace',
+  roundsLeft: 'Two rounds left',
+  lastRound: 'The last round',
+  sideChange: 'The change of side',
+  leaving: 'Leaving it',
+};
+
+/** How much is said before and after the rounds. */
+export const INTRO_WORDS: Readonly<Record<Intro, string>> = {
+  full: 'everything',
+  short: 'the short wordings, nothing taught',
+  silent: 'the caution alone',
 };

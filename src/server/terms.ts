@@ -2,7 +2,7 @@ import type { Spelling } from '@/core/words';
 import { setSpelling, spellingOf } from '@/db/queries/studios';
 import type { Asking } from './studio';
 
-/** The spelling that the studio chose for each term. */
+/** The spellings that the studio chose, and its own terms. */
 export async function spelling({ db, studio }: Asking): Promise<Spelling> {
   return spellingOf(db, studio.id);
 }

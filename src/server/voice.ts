@@ -1,6 +1,6 @@
 import { UUID } from '@/api/classes';
 import { VOICE_MEASURES_AT_MOST, type KeptVoice } from '@/api/voice';
-import { middleVoice, type VoiceSource } from '@/core/voice';
+import { middleVoice, type UsedVoice, type VoiceSource } from '@/core/voice';
 import { deleteVoice, insertVoice, listVoices, type VoiceRow } from '@/db/queries/voices';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
@@ -12,9 +12,9 @@ export async function voices({ db, studio }: Asking): Promise<KeptVoice[]> {
   return (await listVoices(db, studio.id)).map(kept);
 }
 
-/** The studio's rate in syllables a minute, the middle of what was measured; `null` before anything was. */
-export async function studioVoice(who: Asking): Promise<number | null> {
-  return middleVoice((await voices(who)).map(({ syllablesPerMinute }) => syllablesPerMinute));
+/** The studio's voice, the middle of what was measured; `null` before anything was. */
+export async function studioVoice(who: Asking): Promise<UsedVoice | null> {
+  return middleVoice(await voices(who));
 }
 
 interface NewVoice {

@@ -313,6 +313,16 @@ export const FAULTS: readonly Fault[] = [
     })),
   },
   {
+    check: 'breath-written',
+    at: lamp,
+    make: withStep(lamp, (step) => said(step, 1, { full: 'Breathe out through the mouth.' })),
+  },
+  {
+    check: 'breath-written',
+    at: gulls,
+    make: withStep(gulls, (step) => said(step, 0, { short: 'In, the belly draws in.' })),
+  },
+  {
     check: 'filler',
     at: gulls,
     make: withText(

@@ -9,7 +9,7 @@ import {
   ROUND_SCHOOLS,
   SIDE_SCHOOLS,
 } from '@/core/words';
-import { FIT_WAYS, readPlan, stepsInOrder, VIEWS, type ClassPlan, type Step } from '@/core/plan';
+import { FIT_WAYS, readPlan, stepsInOrder, INTROS, VIEWS, type ClassPlan, type Step } from '@/core/plan';
 import { readScript, writeScript } from '@/core/plain-script';
 import { demoClasses } from '@/demo/classes';
 import { planFromTemplate, TEMPLATES } from '@/templates';
@@ -90,6 +90,16 @@ function awkward(chance: Chance, plan: ClassPlan): ClassPlan {
       levels: chance.yes(0.5) ? [{ name: line(), note: text(), line: text() }] : [],
       fadePins: chance.yes(0.5) ? [1, 3] : [],
       moments: { naming: text(), caution: text(), sending: text(), roundsLeft: text(), leaving: text() },
+      shorts: {
+        naming: text(),
+        caution: text(),
+        sending: text(),
+        roundsLeft: text(),
+        lastRound: text(),
+        sideChange: text(),
+        leaving: text(),
+      },
+      intro: chance.pick(INTROS),
       counting: chance.pick([...COUNTINGS, null]),
       view: chance.pick(VIEWS),
       cautions: chance.yes(0.5) ? ['balance', 'twist'] : [],

@@ -182,6 +182,7 @@ describe('any fit', () => {
         pinned: false,
         leftOut: false,
         view: 'front' as const,
+        intro: 'full' as const,
         source: null,
       });
       const [, base] = plans(1, 2);

@@ -1,12 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { spellingSchema } from '@/api/terms';
 import { newVoiceSchema } from '@/api/voice';
+import { NO_SPELLING, type Term } from '@/core/words';
 import { insertStudio } from '@/db/queries/studios';
 import { asking, type Asking } from '@/server/studio';
 import { chooseSpelling, spelling } from '@/server/terms';
 import { dropVoice, keepVoice, studioVoice, voices } from '@/server/voice';
 import { freshDatabase } from '../support/application';
 import { refusal } from '../support/refusal';
+
+const OWN: Term = { term: 'own-1', variants: ['lu', 'loo'], misheard: ['loom'], known: false };
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
 let who: Asking;
@@ -20,16 +23,34 @@ afterAll(() => database.drop());
 
 describe('the spelling of a studio', () => {
   it('is as written until it is chosen, whole, and by itself', async () => {
-    expect(await spelling(who)).toEqual({});
-    await chooseSpelling(who, { 'breath-energy': 'chi' });
-    expect(await spelling(who)).toEqual({ 'breath-energy': 'chi' });
+    expect(await spelling(who)).toEqual(NO_SPELLING);
+    const mine = { chosen: { 'breath-energy': 'chi', 'own-1': 'loo' }, own: [OWN] };
+    await chooseSpelling(who, mine);
+    expect(await spelling(who)).toEqual(mine);
     const stranger: Asking = { db: who.db, studio: await insertStudio(who.db, 'A third hall') };
-    expect(await spelling(stranger)).toEqual({});
-    await chooseSpelling(who, {});
-    expect(await spelling(who)).toEqual({});
+    expect(await spelling(stranger)).toEqual(NO_SPELLING);
+    await chooseSpelling(who, NO_SPELLING);
+    expect(await spelling(who)).toEqual(NO_SPELLING);
   });
 
-  it.each([{ 'breath-energy': 'energy' }, { nothing: 'chi' }, { 'breath-energy': 1 }])('refuses %j', (body) => {
+  it('takes spellings of the house and of its own terms', () => {
+    const valid = (body: unknown): boolean => spellingSchema.isValidSync(body, { strict: true });
+    expect(valid(NO_SPELLING)).toBe(true);
+    expect(valid({ chosen: { 'own-1': 'lu', 'breath-energy': 'ki' }, own: [OWN] })).toBe(true);
+  });
+
+  it.each([
+    ['a spelling that the term has not', { chosen: { 'breath-energy': 'energy' }, own: [] }],
+    ['no such term', { chosen: { nothing: 'chi' }, own: [] }],
+    ['a number', { chosen: { 'breath-energy': 1 }, own: [] }],
+    ['nothing chosen at all', { own: [] }],
+    ['an own term without a spelling', { chosen: {}, own: [{ ...OWN, variants: [] }] }],
+    ['a spelling of the house', { chosen: {}, own: [{ ...OWN, variants: ['Chi'] }] }],
+    ['one spelling twice', { chosen: {}, own: [OWN, { ...OWN, term: 'own-2' }] }],
+    ['a name twice', { chosen: {}, own: [OWN, { ...OWN, variants: ['other'] }] }],
+    ['two lines', { chosen: {}, own: [{ ...OWN, variants: ['lu\nlu'] }] }],
+    ['a name that is not ours', { chosen: {}, own: [{ ...OWN, term: 'breath-energy' }] }],
+  ])('refuses %s', (_, body) => {
     expect(spellingSchema.isValidSync(body, { strict: true })).toBe(false);
   });
 });
@@ -42,9 +63,9 @@ describe('the voice of a studio', () => {
     }
     const kept = await voices(who);
     expect(kept.map(({ syllablesPerMinute }) => syllablesPerMinute)).toEqual([200, 240, 180]);
-    expect(await studioVoice(who)).toBe(200);
+    expect(await studioVoice(who)).toEqual({ syllablesPerMinute: 200, pauseSeconds: 1.2 });
     await dropVoice(who, kept[0].id);
-    expect(await studioVoice(who)).toBe(180);
+    expect(await studioVoice(who)).toEqual({ syllablesPerMinute: 180, pauseSeconds: null });
     expect(await refusal(dropVoice(who, kept[0].id))).toMatchObject({ status: 404, code: 'no-voice' });
     expect(await refusal(dropVoice(who, "'; drop table studios; --"))).toMatchObject({ status: 404 });
   });

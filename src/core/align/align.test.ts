@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { makePhase } from '@/core/movement';
 import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
+import type { Term } from '@/core/words';
 import { alignTake } from '.';
 import { likeness } from './words';
 
@@ -37,6 +38,47 @@ const read = (captions: ReturnType<typeof said> | null, speech: ReturnType<typeo
   alignTake(timeline, { captions, speech, lengthSeconds: null });
 const ids = (skip: readonly number[] = []): string[] =>
   timeline.cues.filter((_, index) => !skip.includes(index)).map((cue) => cue.id);
+
+describe('terms that a machine mishears', () => {
+  const lines = (...texts: string[]) =>
+    expandPlan({
+      ...emptyPlan(newId, 'Sample', 300, 9),
+      sections: [makeSection(newId, 'arrival', [makeTalk(newId, 'Talk', texts)])],
+    });
+  const hearing = (plan: ReturnType<typeof lines>, captions: readonly string[], terms?: readonly Term[]) =>
+    alignTake(
+      plan,
+      {
+        captions: captions.map((text, at) => ({
+          startSeconds: plan.cues[at].startSeconds,
+          endSeconds: plan.cues[at].endSeconds,
+          text,
+        })),
+        speech: null,
+        lengthSeconds: null,
+      },
+      terms,
+    ).found.map(({ cueId, confidence }) => [plan.cues.findIndex(({ id }) => id === cueId), confidence]);
+
+  it('are taken for the term, whatever its spelling', () => {
+    const plan = lines('Dan tian, the lower belly.', 'Bai hui.', 'Let the kua fold.');
+    const right = hearing(plan, ['dantian the lower belly', 'baihui', 'let the kwa fold']);
+    expect(hearing(plan, ['don tea in the lower belly', 'buy hoy', 'let the quad fold'])).toEqual(right);
+    expect(right.map(([cue]) => cue)).toEqual([0, 1, 2]);
+    expect(hearing(plan, ['don tea in the lower belly', 'buy hoy', 'let the quad fold'], [])).not.toEqual(right);
+  });
+
+  it('are left as they are where the class says those words itself', () => {
+    const plan = lines('Baihui, at the crown.', 'Go by way of the wall.');
+    expect(hearing(plan, ['baihui at the crown', 'go by way of the wall']).map(([cue]) => cue)).toEqual([0, 1]);
+  });
+
+  it('may be the studio’s own', () => {
+    const plan = lines('Luhan.', 'And stand.');
+    const own: Term[] = [{ term: 'own-1', variants: ['luhan'], misheard: ['blue hands'], known: false }];
+    expect(hearing(plan, ['blue hands', 'and stand'], own)).toEqual(hearing(plan, ['luhan', 'and stand'], own));
+  });
+});
 
 describe('aligning captions', () => {
   it('finds every cue of a take that keeps to the plan', () => {

@@ -1,4 +1,5 @@
 import type { Timeline } from '@/core/timeline';
+import { TERMS, type Term } from '@/core/words';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import { alignCaptions } from './captions';
 import type { Alignment, Evidence, FoundCue } from './model';
@@ -9,12 +10,12 @@ const SNAP_SECONDS: Seconds = 0.6;
 
 /**
  * Finds the cues of a timeline in a take. Words decide where there are captions, and sound then gives their exact
- * onsets; sound decides alone where there are none.
+ * onsets; sound decides alone where there are none. What machines write for a term counts as the term.
  */
-export function alignTake(timeline: Timeline, evidence: Evidence): Alignment {
+export function alignTake(timeline: Timeline, evidence: Evidence, terms: readonly Term[] = TERMS): Alignment {
   const { captions, speech } = evidence;
   if (captions && captions.length > 0) {
-    const aligned = alignCaptions(timeline.cues, captions);
+    const aligned = alignCaptions(timeline.cues, captions, terms);
     return speech ? { ...aligned, found: snapOnsets(aligned.found, speech) } : aligned;
   }
   return alignSound(timeline.cues, speech ?? []);

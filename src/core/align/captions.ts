@@ -1,9 +1,11 @@
 import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
+import type { Term } from '@/core/words';
 import { wholeMilliseconds, type Seconds } from '@/core/units';
 import { expectation, findAnchors } from './anchors';
 import { matchWords } from './match-words';
 import type { Alignment, FoundCue, Remark } from './model';
+import { TermHearing } from './term-hearing';
 import { heardWords, likeness, plannedWords, type HeardWord, type PlannedWord } from './words';
 
 /** Of a cue's letters, the share that must have been heard for it to count as said. */
@@ -14,9 +16,10 @@ const RESCUE_SECONDS: Seconds = 2.5;
 const REMARK_GAP: Seconds = 1.5;
 
 /** Aligns cues with a machine's captions by their words, in order; tolerant of mishearings, skips and remarks. */
-export function alignCaptions(cues: readonly Cue[], captions: readonly Caption[]): Alignment {
-  const planned = plannedWords(cues);
-  const heard = heardWords(captions);
+export function alignCaptions(cues: readonly Cue[], captions: readonly Caption[], terms: readonly Term[]): Alignment {
+  const hearing = new TermHearing(terms, cues);
+  const planned = plannedWords(cues, hearing);
+  const heard = heardWords(captions, hearing);
   const anchors = findAnchors(planned, heard);
   const first = matchWords(planned, heard, expectation(anchors), anchors.length >= 2);
   const rough = cueSpans(cues, planned, heard, first).filter((span) => span.share >= 0.7 && span.words >= 3);

@@ -2,6 +2,7 @@ import type { Caption } from '@/core/interchange';
 import { spokenText, wordsOf } from '@/core/speech';
 import type { Cue } from '@/core/timeline';
 import type { Seconds } from '@/core/units';
+import type { TermHearing } from './term-hearing';
 
 /** A word of the plan with the time at which it is planned to be said. */
 export interface PlannedWord {
@@ -21,7 +22,7 @@ export interface HeardWord {
 }
 
 /** Lower case, numbers as words, no accents: what two spellings of a word have in common. */
-function plainWords(text: string): string[] {
+export function plainWords(text: string): string[] {
   return wordsOf(spokenText(text)).map((word) =>
     word
       .normalize('NFKD')
@@ -30,9 +31,10 @@ function plainWords(text: string): string[] {
   );
 }
 
-export function plannedWords(cues: readonly Cue[]): PlannedWord[] {
+/** The words of the plan, each spelling of a term as its first one. */
+export function plannedWords(cues: readonly Cue[], hearing: TermHearing): PlannedWord[] {
   return cues.flatMap((cue, index) => {
-    const words = plainWords(cue.text);
+    const words = hearing.planned(plainWords(cue.text));
     const letters = words.reduce((total, word) => total + word.length + 1, 0);
     let passed = 0;
     return words.map((word, place) => {
@@ -43,9 +45,10 @@ export function plannedWords(cues: readonly Cue[]): PlannedWord[] {
   });
 }
 
-export function heardWords(captions: readonly Caption[]): HeardWord[] {
+/** The words of captions, what stands for a term as its first spelling. */
+export function heardWords(captions: readonly Caption[], hearing: TermHearing): HeardWord[] {
   return captions.flatMap((caption, index) => {
-    const words = plainWords(caption.text);
+    const words = hearing.heard(plainWords(caption.text));
     const letters = words.reduce((total, word) => total + word.length + 1, 0);
     const length = caption.endSeconds - caption.startSeconds;
     let passed = 0;

@@ -1,4 +1,5 @@
 import type { ClassPlan, Step } from '@/core/plan';
+import { NO_SPELLING, type Term } from '@/core/words';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import { contextOf } from './context';
 import { GRAVITIES, type Check, type ClassContext, type Finding, type Found, type StepContext } from './model';
@@ -19,9 +20,9 @@ interface Kept {
 
 /**
  * A checker that remembers what it found in each step: a step is judged again only when it, its pace, its rounds or
- * what the class sets for all steps has changed. Gives what `checkPlan` gives.
+ * what the class sets for all steps has changed. Gives what `checkPlan` gives, with a studio's own terms known.
  */
-export function createChecker(): Checker {
+export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Checker {
   const kept = new WeakMap<Step, Kept>();
   const stepChecks = CHECKS.filter((check) => check.of === 'step');
   const classChecks = CHECKS.filter((check) => check.of === 'class');
@@ -31,7 +32,7 @@ export function createChecker(): Checker {
     const sets = [plan.schools, plan.voice, plan.themes, plan.themeId, plan.silenceShare];
     if (sets.some((value, at) => value !== whole[at])) generation++;
     whole = sets;
-    const context = contextOf(plan, timeline);
+    const context = contextOf(plan, timeline, ownTerms);
     const findings: Finding[] = [];
     for (const step of context.steps) {
       const sign = signOf(step, generation);

@@ -1,3 +1,4 @@
+import type { Shortened } from '@/core/movement';
 import {
   placeName,
   stepsInOrder,
@@ -7,6 +8,7 @@ import {
   type StepText,
   type TextPlace,
 } from '@/core/plan';
+import type { Term } from '@/core/words';
 import type { CueSource, Timeline } from '@/core/timeline';
 import type { ClassContext, StepContext } from './model';
 
@@ -25,14 +27,27 @@ export function textsKeptOf(step: Step): readonly StepText[] {
 function isSaid(step: Step, place: TextPlace): boolean {
   if (step.kind !== 'movement') return true;
   const own = step.lead === 'own';
-  if (place.part === 'sideChangeLine') return step.sides === 'in-turn' || step.sides === 'each-way';
+  const { intro } = step;
   if (place.part === 'phase') return !own;
-  if (place.part !== 'moment') return true;
-  return place.moment === 'sending' ? own : place.moment !== 'roundsLeft' || !own;
+  if (place.part === 'teach') return intro === 'full';
+  if (place.part === 'level') return intro !== 'silent';
+  const line = lineAt(place);
+  if (line === 'sideChange') return step.sides === 'in-turn' || step.sides === 'each-way';
+  if (line === 'sending') return own;
+  if (line === 'roundsLeft') return !own;
+  return intro !== 'silent' || (line !== 'naming' && line !== 'leaving');
+}
+
+/** Which line of a movement a text is a wording of; `null` for phases, teaching, levels and other kinds of step. */
+export function lineAt(place: TextPlace): Shortened | null {
+  if (place.part === 'short') return place.line;
+  if (place.part === 'moment') return place.moment;
+  if (place.part === 'lastRoundLine') return 'lastRound';
+  return place.part === 'sideChangeLine' ? 'sideChange' : null;
 }
 
 /** A plan and its timeline laid out for the checks; steps left out are not looked at. */
-export function contextOf(plan: ClassPlan, timeline: Timeline): ClassContext {
+export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonly Term[]): ClassContext {
   const steps: StepContext[] = [];
   stepsInOrder(plan).forEach(({ step, section }, index) => {
     if (step.leftOut) return;
@@ -51,32 +66,27 @@ export function contextOf(plan: ClassPlan, timeline: Timeline): ClassContext {
         .toLowerCase(),
     });
   });
-  return { plan, timeline, steps };
+  return { plan, timeline, steps, ownTerms };
 }
 
 /** What is said in a movement before its first counted round, tokens not filled, small letters. */
 export function saidBefore(context: StepContext): string {
-  return wordsWhere(context, (part, moment) => part === 'teach' || part === 'level' || BEFORE.has(moment ?? ''));
+  return wordsWhere(
+    context,
+    (part, line) => part === 'teach' || part === 'level' || (line !== null && BEFORE.has(line)),
+  );
 }
 
 /** What is said in a movement from its first counted round on. */
 export function saidDuring(context: StepContext): string {
-  return wordsWhere(
-    context,
-    (part, moment) =>
-      part === 'phase' ||
-      part === 'lastRoundLine' ||
-      part === 'sideChangeLine' ||
-      moment === 'roundsLeft' ||
-      moment === 'leaving',
-  );
+  return wordsWhere(context, (part, line) => part === 'phase' || (line !== null && !BEFORE.has(line)));
 }
 
-const BEFORE: ReadonlySet<string> = new Set(['naming', 'caution', 'sending']);
+const BEFORE: ReadonlySet<Shortened> = new Set<Shortened>(['naming', 'caution', 'sending']);
 
-function wordsWhere(context: StepContext, wanted: (part: string, moment: string | null) => boolean): string {
+function wordsWhere(context: StepContext, wanted: (part: string, line: Shortened | null) => boolean): string {
   return context.texts
-    .filter(({ place }) => wanted(place.part, place.part === 'moment' ? place.moment : null))
+    .filter(({ place }) => wanted(place.part, lineAt(place)))
     .map(({ text }) => text)
     .join(' ')
     .toLowerCase();

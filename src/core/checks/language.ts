@@ -1,4 +1,4 @@
-import { termsIn } from '@/core/words';
+import { termsIn, type Term } from '@/core/words';
 
 /*
  * What lines say, as far as the checks need to know it. Patterns are for small letters, except where said otherwise.
@@ -74,5 +74,14 @@ export const plainWords = remembered((text: string): string =>
     .trim(),
 );
 
+const termFinders = new WeakMap<readonly Term[], (text: string) => ReturnType<typeof termsIn>>();
+
 /** The terms of a text, remembered. */
-export const termsOf = remembered(termsIn);
+export function termsOf(text: string, own: readonly Term[]): ReturnType<typeof termsIn> {
+  let finder = termFinders.get(own);
+  if (!finder) {
+    finder = remembered((one: string) => termsIn(one, own));
+    termFinders.set(own, finder);
+  }
+  return finder(text);
+}

@@ -1,4 +1,5 @@
 import type { ClassPlan, Edit, MovementStep, Section, Step, StepText } from '@/core/plan';
+import type { Term } from '@/core/words';
 import type { Cue, TimedPhase, TimedStep, Timeline } from '@/core/timeline';
 
 export const GRAVITIES = ['must', 'should', 'could'] as const;
@@ -54,6 +55,8 @@ export interface ClassContext {
   readonly timeline: Timeline;
   /** Every step that is performed, in order. */
   readonly steps: readonly StepContext[];
+  /** The studio's own terms beside the house list. */
+  readonly ownTerms: readonly Term[];
 }
 
 interface CheckHead {

@@ -39,6 +39,7 @@ import { noArrival } from './flow/no-arrival';
 import { noClosing } from './flow/no-closing';
 import { noThanks } from './flow/no-thanks';
 import { stanceBroken } from './flow/stance-broken';
+import { breathWritten } from './words/breath-written';
 import { filler } from './words/filler';
 import { healthPromise } from './words/health-promise';
 import { lineRepeated } from './words/line-repeated';
@@ -93,6 +94,7 @@ export const CHECKS: readonly Check[] = [
   noClosing,
   noThanks,
   stanceBroken,
+  breathWritten,
   filler,
   healthPromise,
   lineRepeated,

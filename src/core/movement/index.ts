@@ -1,7 +1,15 @@
 export * from './model';
 export { MOVEMENT_LIMITS } from './limits';
-export { copyContent, makeContent, makeLibraryMovement, makePhase, spokenLines } from './make';
-export { CONTENT_FIELDS, contentOf, contentSince2, movementUpToDate, readMovement, readMovementText } from './read';
+export { copyContent, makeContent, makeLibraryMovement, makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from './make';
+export {
+  CONTENT_FIELDS,
+  contentOf,
+  contentSince2,
+  contentSince3,
+  movementUpToDate,
+  readMovement,
+  readMovementText,
+} from './read';
 export { checkContent } from './relations';
 export { contentFields, spokenLineSchema } from './schema';
 export {

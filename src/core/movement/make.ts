@@ -1,5 +1,5 @@
 import type { NewId } from '@/core/document';
-import type { Moments, Movement, MovementContent, Phase, SpokenLine } from './model';
+import type { Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } from './model';
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './model';
 
 export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
@@ -29,6 +29,17 @@ export function spokenLines(newId: NewId, texts: readonly (string | readonly [st
 /** Nothing said at any moment. */
 export const NO_MOMENTS: Moments = { naming: '', caution: '', sending: '', roundsLeft: '', leaving: '' };
 
+/** No line has a shorter wording. */
+export const NO_SHORTS: Shorts = {
+  naming: '',
+  caution: '',
+  sending: '',
+  roundsLeft: '',
+  lastRound: '',
+  sideChange: '',
+  leaving: '',
+};
+
 /** A movement of one breath, with the commonest numbers (three rounds; common practice, no published source). */
 export function makeContent(newId: NewId, name: string, part: Partial<MovementContent> = {}): MovementContent {
   const preferred = part.preferredSeconds ?? 60;
@@ -55,6 +66,7 @@ export function makeContent(newId: NewId, name: string, part: Partial<MovementCo
     fade: ['full', 'short', 'breath'],
     fadePins: [],
     moments: NO_MOMENTS,
+    shorts: NO_SHORTS,
     counting: null,
     lastRoundLine: 'Last one.',
     sideChangeLine: 'And the other side.',

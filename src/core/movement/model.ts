@@ -107,6 +107,12 @@ export interface Moments {
   readonly leaving: string;
 }
 
+export const SHORTENED = ['naming', 'caution', 'sending', 'roundsLeft', 'lastRound', 'sideChange', 'leaving'] as const;
+/** The lines of a movement that belong to no phase and have a shorter wording beside the full one. */
+export type Shortened = (typeof SHORTENED)[number];
+/** Each may be empty: the full wording is then said in its place. */
+export type Shorts = Readonly<Record<Shortened, string>>;
+
 /** What a movement is, wherever it stands: the same in the library and in the copy that a class keeps. */
 export interface MovementContent {
   readonly name: string;
@@ -141,6 +147,7 @@ export interface MovementContent {
   /** Rounds, from 1, whose form was chosen by hand and is not changed by fitting the words. */
   readonly fadePins: readonly number[];
   readonly moments: Moments;
+  readonly shorts: Shorts;
   /** `null` takes the class's. */
   readonly counting: Counting | null;
   /** Said before the words of each side's final round, or to call people back from their own pace; may be empty. */
@@ -158,7 +165,7 @@ export interface MovementContent {
 }
 
 export const MOVEMENT_FORMAT = 'calm-count/movement';
-export const MOVEMENT_VERSION = 2;
+export const MOVEMENT_VERSION = 3;
 
 /** An entry of the library. */
 export interface Movement extends MovementContent {

@@ -97,7 +97,7 @@ describe('remarks on a breath pattern', () => {
 
 /** An entry as version 1 wrote it. */
 function withoutNew(movement: Movement): object {
-  const old = new Set(['fadePins', 'moments', 'counting', 'leadSeconds']);
+  const old = new Set(['fadePins', 'moments', 'counting', 'leadSeconds', 'shorts']);
   return JSON.parse(JSON.stringify(movement, (key, value: unknown) => (old.has(key) ? undefined : value))) as object;
 }
 
@@ -118,11 +118,14 @@ describe('the library’s door', () => {
     ]);
     const older = readMovement({ ...withoutNew(movement), version: 1 });
     expect(older.ok && older.value).toEqual(movement);
+    const { shorts: _, ...second } = movement;
+    const newer = readMovement({ ...second, version: 2 });
+    expect(newer.ok && newer.value).toEqual(movement);
     const turned = readMovement({ ...movement, leastRounds: 5, mostRounds: 3 });
     expect(turned.ok ? [] : turned.problem.map(({ code }) => code)).toEqual(['bounds-turned']);
   });
 
-  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 3 }], ['text']])(
+  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 4 }], ['text']])(
     'refuses %j',
     (raw) => {
       expect(readMovement(raw).ok).toBe(false);

@@ -1,7 +1,7 @@
 import { ISSUES_AT_MOST, judge, readJson } from '@/core/document';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { MOVEMENT_LIMITS } from './limits';
-import { NO_MOMENTS } from './make';
+import { NO_MOMENTS, NO_SHORTS } from './make';
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION, type Movement, type MovementContent } from './model';
 import { checkContent } from './relations';
 import { movementSchema } from './schema';
@@ -41,12 +41,21 @@ function notOurs(raw: unknown): Issue | null {
     : { code: 'no-version', at: 'version', facts: {} };
 }
 
-/** An entry of an older version as this one writes it; anything else as it is. Version 1 had fewer moments for words. */
+/**
+ * An entry of an older version as this one writes it; anything else as it is. Version 1 had fewer moments for words,
+ * version 2 one wording for each.
+ */
 export function movementUpToDate(raw: unknown): unknown {
   const document = asDoc(raw);
-  return document.format === MOVEMENT_FORMAT && document.version === 1
-    ? { ...contentSince2(document), version: MOVEMENT_VERSION }
-    : raw;
+  const { format, version } = document;
+  if (format !== MOVEMENT_FORMAT || (version !== 1 && version !== 2)) return raw;
+  const content = version === 1 ? contentSince2(document) : document;
+  return { ...contentSince3(content), version: MOVEMENT_VERSION };
+}
+
+/** A movement's content from before shorter wordings of the lines that belong to no phase. */
+export function contentSince3(content: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> {
+  return { shorts: NO_SHORTS, ...content };
 }
 
 /** A movement's content from before moments, layers, leads of single lines and held forms. */
@@ -100,6 +109,7 @@ const CONTENT_OF_NOTHING: Readonly<Record<keyof MovementContent, true>> = {
   fade: true,
   fadePins: true,
   moments: true,
+  shorts: true,
   counting: true,
   lastRoundLine: true,
   sideChangeLine: true,

@@ -9,10 +9,12 @@ import {
   type Level,
   type Moments,
   type Priority,
+  type Shortened,
   type Stance,
 } from '@/core/movement';
 import {
   COMPANIONS,
+  INTROS,
   makeMovement,
   makeQuiet,
   makeTalk,
@@ -121,6 +123,14 @@ function momentField(key: string, moment: keyof Moments): Field<MovementStep> {
   };
 }
 
+function shortField(key: string, line: Shortened): Field<MovementStep> {
+  return {
+    key: `${key} in short`,
+    write: (step) => escapeText(step.shorts[line]),
+    read: (value, step) => ({ shorts: { ...step.shorts, [line]: unescapeText(value) } }),
+  };
+}
+
 export const MOVEMENT_FIELDS: readonly Field<MovementStep>[] = [
   textField('also', 'traditionalName'),
   {
@@ -176,6 +186,14 @@ export const MOVEMENT_FIELDS: readonly Field<MovementStep>[] = [
   momentField('sending', 'sending'),
   momentField('rounds left', 'roundsLeft'),
   momentField('leaving', 'leaving'),
+  shortField('naming', 'naming'),
+  shortField('first a caution', 'caution'),
+  shortField('sending', 'sending'),
+  shortField('rounds left', 'roundsLeft'),
+  shortField('last', 'lastRound'),
+  shortField('change', 'sideChange'),
+  shortField('leaving', 'leaving'),
+  wordField('said around it', 'intro', INTROS),
   {
     key: 'counting',
     write: (step) => step.counting ?? 'the class’s',

@@ -69,16 +69,22 @@ export const PLAN_FIELDS: readonly Field<ClassPlan>[] = [
   ),
   {
     key: 'voice',
-    write: ({ voice }) => `${voice.syllablesPerMinute} syllables a minute, lead ${voice.leadSeconds} s`,
-    read: (value) => {
-      const [syllablesPerMinute, leadSeconds] = numbersIn(value);
-      return leadSeconds === undefined ? null : { voice: { syllablesPerMinute, leadSeconds } };
+    write: ({ voice }) =>
+      `${voice.syllablesPerMinute} syllables a minute, lead ${voice.leadSeconds} s, pauses ${voice.pauseSeconds} s`,
+    read: (value, { voice }) => {
+      const [syllablesPerMinute, leadSeconds, pauseSeconds = voice.pauseSeconds] = numbersIn(value);
+      return leadSeconds === undefined ? null : { voice: { syllablesPerMinute, leadSeconds, pauseSeconds } };
     },
   },
   {
     key: 'keep on target',
     write: (plan) => (plan.keepOnTarget ? 'yes' : 'no'),
     read: (value) => ({ keepOnTarget: /^yes/i.test(value) }),
+  },
+  {
+    key: 'keep words fitted',
+    write: (plan) => (plan.keepWordsFitted ? 'yes' : 'no'),
+    read: (value) => ({ keepWordsFitted: /^yes/i.test(value) }),
   },
   {
     key: 'silence',

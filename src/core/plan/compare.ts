@@ -93,6 +93,8 @@ const WORDS: ReadonlySet<string> = new Set([
   'callBackLine',
   'reassuranceLine',
   'moments',
+  'shorts',
+  'intro',
   'levels',
   'fade',
   'fadePins',

@@ -3,8 +3,10 @@ import { sideCount, type SpokenLine } from '@/core/movement';
 import { speakingSeconds } from '@/core/speech';
 import { usualText } from '@/core/words';
 import { toMilliseconds, type Milliseconds, type Seconds } from '@/core/units';
+import { linesAfter, linesBefore, type AroundLine } from './around';
 import { LIMITS } from './limits';
 import type { ClassPlan, MovementStep, PlanVoice, QuietStep, Section, Step, TalkStep, TransitionStep } from './model';
+import { lineIn, type StepText } from './texts';
 
 /*
  * How long the parts of a plan take, in whole milliseconds. The timeline and the fit both count with these, so that
@@ -24,37 +26,32 @@ function spokenMilliseconds(lines: readonly SpokenLine[], voice: PlanVoice): Mil
   );
 }
 
-/** Silence after a line said at a moment of a movement. */
-export const MOMENT_PAUSE: Milliseconds = 1000;
-
-/** A line at a moment of a movement with its pause; 0 where nothing is said. */
-function momentMilliseconds(text: string, voice: PlanVoice): Milliseconds {
-  const said = lineMilliseconds(text, voice);
-  return said === 0 ? 0 : said + MOMENT_PAUSE;
-}
-
-/**
- * What is said before a movement is counted, as long as its words take: naming, caution, teaching, levels offered,
- * and what sends people into their own pace.
- */
-function introMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
-  const { naming, caution, sending } = step.moments;
-  let total = spokenMilliseconds(step.teach, voice);
-  total += momentMilliseconds(naming, voice) + momentMilliseconds(caution, voice);
-  for (const level of step.levels) total += momentMilliseconds(level.line, voice);
-  return step.lead === 'own' ? total + momentMilliseconds(sending, voice) : total;
+/** A line before or after the rounds with its silence; words that are not there have none, an empty line of teaching has its own. */
+export function aroundLineMilliseconds(line: AroundLine, voice: PlanVoice): Milliseconds {
+  const said = lineMilliseconds(line.text, voice);
+  if (line.pauseSeconds !== null) return said + toMilliseconds(line.pauseSeconds);
+  return said === 0 ? 0 : said + toMilliseconds(voice.pauseSeconds);
 }
 
 /** Everything of a movement that is not counted: what is said before and after it, and the change of side. */
 export function aroundMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
-  const leaving = momentMilliseconds(step.moments.leaving, voice);
-  return introMilliseconds(step, voice) + sideChangeMilliseconds(step, voice) + leaving;
+  let total = sideChangeMilliseconds(step, voice);
+  for (const line of linesBefore(step)) total += aroundLineMilliseconds(line, voice);
+  for (const line of linesAfter(step)) total += aroundLineMilliseconds(line, voice);
+  return total;
+}
+
+/** The line at the change of side: the short wording where the full one is longer than the change takes. */
+export function sideChangeText(step: MovementStep, voice: PlanVoice): StepText {
+  const full = lineIn(step, 'sideChange', 'full');
+  const fits = lineMilliseconds(full.text, voice) <= toMilliseconds(step.sideChangeSeconds);
+  return fits ? full : lineIn(step, 'sideChange', 'short');
 }
 
 /** The change between the sides: its set length, or the line's if that is longer; 0 where sides do not change once. */
 export function sideChangeMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
   if (step.sides !== 'in-turn' && step.sides !== 'each-way') return 0;
-  return Math.max(toMilliseconds(step.sideChangeSeconds), lineMilliseconds(step.sideChangeLine, voice));
+  return Math.max(toMilliseconds(step.sideChangeSeconds), lineMilliseconds(sideChangeText(step, voice).text, voice));
 }
 
 /** A talk at the voice's own rate. */

@@ -26,6 +26,7 @@ export type PlanField =
   | 'pace'
   | 'voice'
   | 'keepOnTarget'
+  | 'keepWordsFitted'
   | 'lengths'
   | 'schools'
   | 'silenceShare'

@@ -1,3 +1,4 @@
+export { linesAfter, linesBefore, type AroundLine } from './around';
 export * from './model';
 export { LIMITS } from './limits';
 export {
@@ -33,7 +34,8 @@ export {
   aroundMilliseconds,
   countMilliseconds,
   lineMilliseconds,
-  MOMENT_PAUSE,
+  aroundLineMilliseconds,
+  sideChangeText,
   movementRoundMilliseconds,
   ownMilliseconds,
   ownWordsMilliseconds,
@@ -55,6 +57,7 @@ export { fillGapsEdit, stanceGaps, transitionFor, type StanceGap } from './stanc
 export {
   changePlanTexts,
   changeTexts,
+  lineIn,
   placeName,
   rewordEdit,
   textsOf,

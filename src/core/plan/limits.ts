@@ -14,6 +14,8 @@ export const LIMITS = {
   themeWords: 200,
   setAside: 1_000,
   detailCharacters: 300,
+  /** The silence that a voice keeps by habit. */
+  habitSeconds: { least: 0, most: 30 },
   silenceShare: { least: 0, most: 0.9 },
   reassuranceSeconds: { least: 5, most: 600 },
   callBackLeadSeconds: { least: 0, most: 60 },

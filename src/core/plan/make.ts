@@ -53,8 +53,9 @@ export function emptyPlan(newId: NewId, title: string, targetSeconds: number, br
       curve: 'straight',
       pinned: false,
     },
-    voice: { syllablesPerMinute: 190, leadSeconds: 0.8 },
+    voice: { syllablesPerMinute: 190, leadSeconds: 0.8, pauseSeconds: 1 },
     keepOnTarget: false,
+    keepWordsFitted: false,
     lengths: [],
     schools: USUAL_SCHOOLS,
     silenceShare: 0.3,
@@ -88,6 +89,7 @@ export function stepOf(newId: NewId, content: MovementContent, source: MovementS
     pinned: false,
     leftOut: false,
     view: 'front',
+    intro: 'full',
     source,
   };
 }
@@ -108,6 +110,7 @@ export function makeMovement(
     pinned: false,
     leftOut: false,
     view: 'front',
+    intro: 'full',
     source: null,
     ...part,
   };

@@ -1,4 +1,4 @@
-import { contentSince2 } from '@/core/movement';
+import { contentSince2, contentSince3 } from '@/core/movement';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { USUAL_SCHOOLS } from '@/core/words';
 import { PLAN_FORMAT, PLAN_VERSION } from './model';
@@ -100,7 +100,25 @@ function withMoments(step: Doc): Doc {
   return { reassuranceLine: '', reassuranceEverySeconds: 45, callBackLeadSeconds: 0, ...step };
 }
 
-const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1, fromVersion2, fromVersion3];
+/** Version 4 had one wording for lines that belong to no phase, and a second of silence after each. */
+function fromVersion4(document: Doc): Doc {
+  return {
+    keepWordsFitted: false,
+    ...document,
+    version: 5,
+    voice: { pauseSeconds: 1, ...asDoc(document.voice) },
+    sections: asList(document.sections).map((section) => {
+      const doc = asDoc(section);
+      return { ...doc, steps: asList(doc.steps).map((step) => withShorts(asDoc(step))) };
+    }),
+  };
+}
+
+function withShorts(step: Doc): Doc {
+  return step.kind === 'movement' ? { intro: 'full', ...contentSince3(step) } : step;
+}
+
+const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4];
 
 /** Brings an older document to the current version; refuses a newer one and what is no plan at all. */
 export function migrate(raw: unknown): Result<unknown, Issue> {

@@ -4,7 +4,7 @@ import type { Seconds } from '@/core/units';
 import type { Schools, Theme } from '@/core/words';
 
 /** The version of the document this code writes. Older ones are migrated, newer ones refused. */
-export const PLAN_VERSION = 4;
+export const PLAN_VERSION = 5;
 export const PLAN_FORMAT = 'calm-count/class-plan';
 
 /** What every step has for the fit and for short lengths. */
@@ -29,6 +29,13 @@ export const VIEWS = ['front', 'side', 'back'] as const;
 /** How the instructor is seen by the camera. */
 export type View = (typeof VIEWS)[number];
 
+export const INTROS = ['full', 'short', 'silent'] as const;
+/**
+ * How much is said before and after the rounds of a movement: everything; the short wordings, and nothing taught;
+ * or nothing but its caution, and what sends people into their own pace.
+ */
+export type Intro = (typeof INTROS)[number];
+
 /** A movement in a class: its own copy of the content, with what was chosen for it here. */
 export interface MovementStep extends MovementContent, StepChoice {
   readonly kind: 'movement';
@@ -38,6 +45,7 @@ export interface MovementStep extends MovementContent, StepChoice {
   /** Counted time as fitted. Clock-led and own-pace only. */
   readonly seconds: Seconds;
   readonly view: View;
+  readonly intro: Intro;
   /** The library entry it was taken from and the revision of it that was last looked at; `null` where there is none. */
   readonly source: { readonly movementId: string; readonly revision: number } | null;
 }
@@ -122,6 +130,8 @@ export interface PlanVoice {
   readonly syllablesPerMinute: number;
   /** How long before its motion a line starts, in seconds. */
   readonly leadSeconds: Seconds;
+  /** Silence after a line at a moment of a movement, and after a sentence of prose that names none, in seconds. */
+  readonly pauseSeconds: Seconds;
 }
 
 export const FIT_WAYS = ['balance', 'keep-rounds', 'keep-breath', 'leave-out'] as const;
@@ -170,6 +180,8 @@ export interface ClassPlan {
   readonly voice: PlanVoice;
   /** Each edit refits what is not pinned. */
   readonly keepOnTarget: boolean;
+  /** Each edit fits the words of the movement it changes. */
+  readonly keepWordsFitted: boolean;
   readonly lengths: readonly Length[];
   readonly schools: Schools;
   /** Share of a movement's counted time that should have no words in it; fitting the words keeps it. */

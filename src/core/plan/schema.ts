@@ -11,7 +11,7 @@ import {
   SIDE_SCHOOLS,
 } from '@/core/words';
 import { LIMITS } from './limits';
-import { COMPANIONS, FIT_WAYS, PLAN_FORMAT, PLAN_VERSION, VIEWS } from './model';
+import { COMPANIONS, FIT_WAYS, INTROS, PLAN_FORMAT, PLAN_VERSION, VIEWS } from './model';
 
 /*
  * The shape of a plan at the door. `docs/plan.schema.json` says the same in JSON Schema and a test feeds both the
@@ -30,6 +30,7 @@ const movement = shape({
   rounds: whole(1, LIMITS.rounds),
   seconds: within(LIMITS.quietSeconds),
   view: oneOf(VIEWS),
+  intro: oneOf(INTROS),
   source: shape({ movementId: id(), revision: whole(1, Number.MAX_SAFE_INTEGER) }).nullable(),
 });
 
@@ -149,8 +150,10 @@ export const planSchema = shape({
   voice: shape({
     syllablesPerMinute: within(LIMITS.syllablesPerMinute),
     leadSeconds: within(LIMITS.leadSeconds),
+    pauseSeconds: within(LIMITS.habitSeconds),
   }),
   keepOnTarget: yesNo(),
+  keepWordsFitted: yesNo(),
   lengths: list(length, LIMITS.lengths),
   schools,
   silenceShare: within(LIMITS.silenceShare),

@@ -1,4 +1,4 @@
-import type { Form, Moments } from '@/core/movement';
+import type { Form, Moments, MovementContent, Shortened } from '@/core/movement';
 import type { Edit } from './edit';
 import type { ClassPlan, Step } from './model';
 
@@ -7,6 +7,7 @@ export type TextPlace =
   | { readonly part: 'phase'; readonly phaseId: string; readonly form: Exclude<Form, 'silent'> }
   | { readonly part: 'teach' | 'line'; readonly lineId: string }
   | { readonly part: 'moment'; readonly moment: keyof Moments }
+  | { readonly part: 'short'; readonly line: Shortened }
   | { readonly part: 'level'; readonly index: number }
   | {
       readonly part:
@@ -20,7 +21,20 @@ export function placeName(
   if (place.part === 'phase') return `phase ${place.phaseId} ${place.form}`;
   if (place.part === 'teach' || place.part === 'line') return `${place.part} ${place.lineId}`;
   if (place.part === 'moment') return `moment ${place.moment}`;
+  if (place.part === 'short') return `short ${place.line}`;
   return place.part === 'level' ? `level ${place.index}` : place.part;
+}
+
+/**
+ * A line of a movement that belongs to no phase, in a form, and where it stands: for every form but the full one the
+ * short wording, where there is one.
+ */
+export function lineIn(content: MovementContent, line: Shortened, form: Form): StepText {
+  const short = content.shorts[line];
+  if (form !== 'full' && short.trim() !== '') return { text: short, place: { part: 'short', line } };
+  if (line === 'lastRound') return { text: content.lastRoundLine, place: { part: 'lastRoundLine' } };
+  if (line === 'sideChange') return { text: content.sideChangeLine, place: { part: 'sideChangeLine' } };
+  return { text: content.moments[line], place: { part: 'moment', moment: line } };
 }
 
 /** One text that is said in a step, its tokens not filled; empty ones are not told. */
@@ -100,7 +114,15 @@ function changedFields(step: Step, change: Change): Fields {
     };
   }
   if (step.kind === 'transition') return { line: change(step.line, { part: 'transitionLine' }) };
-  const moment = (name: keyof Moments): string => change(step.moments[name], { part: 'moment', moment: name });
+  const shorts = { ...step.shorts };
+  const shortened = (line: Shortened): void => {
+    shorts[line] = change(step.shorts[line], { part: 'short', line });
+  };
+  const moment = (name: keyof Moments): string => {
+    const text = change(step.moments[name], { part: 'moment', moment: name });
+    shortened(name);
+    return text;
+  };
   const naming = moment('naming');
   const caution = moment('caution');
   const teach = step.teach.map((line) => ({ ...line, text: change(line.text, { part: 'teach', lineId: line.id }) }));
@@ -113,10 +135,13 @@ function changedFields(step: Step, change: Change): Fields {
   });
   const roundsLeft = moment('roundsLeft');
   const lastRoundLine = change(step.lastRoundLine, { part: 'lastRoundLine' });
+  shortened('lastRound');
   const sideChangeLine = change(step.sideChangeLine, { part: 'sideChangeLine' });
+  shortened('sideChange');
   const leaving = moment('leaving');
   return {
     moments: { naming, caution, sending, roundsLeft, leaving },
+    shorts,
     teach,
     levels,
     pattern,

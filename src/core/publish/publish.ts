@@ -15,7 +15,7 @@ import { writeScript } from '@/core/plain-script';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Issue, Seconds } from '@/core/units';
-import { spelled, type Spelling } from '@/core/words';
+import { NO_SPELLING, spelled, type Spelling } from '@/core/words';
 
 export const PUBLISH_FORMATS = [
   'webvtt',
@@ -47,7 +47,7 @@ export function publish(
   timeline: Timeline,
   format: PublishFormat,
   reading: Reading | null,
-  spelling: Spelling = {},
+  spelling: Spelling = NO_SPELLING,
 ): Published {
   switch (format) {
     case 'webvtt':

@@ -1,12 +1,18 @@
 import { alignTake, type Evidence } from '@/core/align';
 import type { Timeline } from '@/core/timeline';
+import { TERMS, type Term } from '@/core/words';
 import { wholeMilliseconds } from '@/core/units';
 import { READING_FORMAT, READING_VERSION, type Corrections, type CueReading, type Reading } from './model';
 import { totalsOf } from './totals';
 
 /** Reads a take against a timeline. What was corrected by hand stands, whatever the evidence says. */
-export function readTake(timeline: Timeline, evidence: Evidence, corrections: Corrections = {}): Reading {
-  const { found, remarks } = alignTake(timeline, evidence);
+export function readTake(
+  timeline: Timeline,
+  evidence: Evidence,
+  corrections: Corrections = {},
+  terms: readonly Term[] = TERMS,
+): Reading {
+  const { found, remarks } = alignTake(timeline, evidence, terms);
   const byCue = new Map(found.map((cue) => [cue.cueId, cue]));
   const cues = timeline.cues.map((cue): CueReading => {
     const match = byCue.get(cue.id);

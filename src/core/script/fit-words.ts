@@ -95,7 +95,7 @@ function fits(
       return (
         step.pattern.every((phase, index) => {
           const moment = { at: 0, turn, rounds: timed.rounds, form, kind: phase.kind };
-          const announced = index === 0 ? announcementOf(step, plan.schools, turn, timed.rounds) : '';
+          const announced = index === 0 ? announcementOf(step, plan.schools, turn, timed.rounds, form) : '';
           const words = form === 'silent' ? '' : phase[form];
           const text = [announced, words]
             .filter(Boolean)

@@ -1,15 +1,14 @@
 import type { NewId } from '@/core/document';
 import { LIMITS } from '@/core/plan';
 import type { SpokenLine } from '@/core/movement';
-
-/** Silence after a sentence of prose that names none, in seconds; common practice, no published source. */
-const SENTENCE_PAUSE = 1.5;
+import type { Seconds } from '@/core/units';
 
 /**
  * Prose with pauses as people write it ("Stand easy. (4 s) Let the shoulders hang. (pause 10 s)") as spoken lines, a
- * sentence a line. A pause belongs to the line before it; one at the very start is an empty line.
+ * sentence a line. A pause belongs to the line before it; one at the very start is an empty line. A sentence that
+ * names none has `habitSeconds`, the pause of the voice.
  */
-export function linesOfProse(newId: NewId, prose: string): SpokenLine[] {
+export function linesOfProse(newId: NewId, prose: string, habitSeconds: Seconds): SpokenLine[] {
   const lines: SpokenLine[] = [];
   const parts = prose.split(/\((?:pause\s*)?(\d+(?:\.\d+)?)\s*(?:s|sec|seconds)\)/i);
   parts.forEach((part, index) => {
@@ -22,15 +21,15 @@ export function linesOfProse(newId: NewId, prose: string): SpokenLine[] {
     }
     for (const sentence of part.match(/[^.?!]+(?:[.?!]+["’”]?|$)/g) ?? []) {
       const text = sentence.replace(/\s+/g, ' ').trim();
-      if (text !== '') lines.push({ id: newId(), text, pauseSeconds: SENTENCE_PAUSE, layer: null });
+      if (text !== '') lines.push({ id: newId(), text, pauseSeconds: habitSeconds, layer: null });
     }
   });
   return lines;
 }
 
 /** The prose of spoken lines; it reads back as the same words and pauses, a sentence a line. */
-export function proseOf(lines: readonly SpokenLine[]): string {
+export function proseOf(lines: readonly SpokenLine[], habitSeconds: Seconds): string {
   return lines
-    .map(({ text, pauseSeconds }) => (pauseSeconds === SENTENCE_PAUSE ? text : `${text} (${pauseSeconds} s)`.trim()))
+    .map(({ text, pauseSeconds }) => (pauseSeconds === habitSeconds ? text : `${text} (${pauseSeconds} s)`.trim()))
     .join(' ');
 }

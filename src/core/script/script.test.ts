@@ -62,7 +62,10 @@ describe('fitting the words', () => {
   it('keeps the silence that is wanted, up to no words at all', () => {
     const quiet = planWith({}, { silenceShare: 0.88 });
     expect(stepOf(fitted(quiet)).fade).not.toContain('full');
-    const mute = planWith({}, { silenceShare: 0.9, voice: { syllablesPerMinute: 60, leadSeconds: 0.8 } });
+    const mute = planWith(
+      {},
+      { silenceShare: 0.9, voice: { syllablesPerMinute: 60, leadSeconds: 0.8, pauseSeconds: 1 } },
+    );
     expect(stepOf(fitted(mute)).fade).toEqual(['silent']);
   });
 
@@ -85,6 +88,7 @@ describe('prose with pauses', () => {
     const lines = linesOfProse(
       ids(),
       '(2 s) Stand easy. (4 s) Let the shoulders hang. The crown is light! (pause 10 s)',
+      1.5,
     );
     expect(lines.map(({ text, pauseSeconds }) => [text, pauseSeconds])).toEqual([
       ['', 2],
@@ -92,7 +96,7 @@ describe('prose with pauses', () => {
       ['Let the shoulders hang.', 1.5],
       ['The crown is light!', 10],
     ]);
-    expect(linesOfProse(ids(), proseOf(lines))).toEqual(lines);
-    expect(linesOfProse(ids(), '  ')).toEqual([]);
+    expect(linesOfProse(ids(), proseOf(lines, 1.5), 1.5)).toEqual(lines);
+    expect(linesOfProse(ids(), '  ', 1.5)).toEqual([]);
   });
 });

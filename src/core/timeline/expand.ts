@@ -1,21 +1,26 @@
 import { phaseSeconds } from '@/core/breath';
-import { formOn, type Form, type Moments, type Phase, type SpokenLine } from '@/core/movement';
+import { formOn, type Form, type Phase } from '@/core/movement';
 import {
+  aroundLineMilliseconds,
   lineMilliseconds,
-  MOMENT_PAUSE,
+  linesAfter,
+  linesBefore,
   movementRoundMilliseconds,
   ownMilliseconds,
   quietMilliseconds,
   roundsOf,
   sideChangeMilliseconds,
+  sideChangeText,
   sidesInTurn,
   stepPaces,
   transitionMilliseconds,
+  type AroundLine,
   type ClassPlan,
   type MovementStep,
   type QuietStep,
   type Step,
   type StepPace,
+  type TalkStep,
   type TransitionStep,
 } from '@/core/plan';
 import { speakingSeconds } from '@/core/speech';
@@ -88,7 +93,7 @@ class Writer {
     let teach: Milliseconds = 0;
     if (step.leftOut) teach = 0;
     else if (step.kind === 'movement') teach = this.movement(step, pace, rounds);
-    else if (step.kind === 'talk') this.spokenLines(step, step.lines, 'line', step.tempo);
+    else if (step.kind === 'talk') this.talk(step);
     else if (step.kind === 'quiet') this.quiet(step);
     else this.transition(step);
     const counted = step.kind === 'movement' && step.lead !== 'own';
@@ -113,13 +118,7 @@ class Writer {
 
   private movement(step: MovementStep, pace: StepPace, rounds: number): Milliseconds {
     const begun = this.now;
-    this.moment(step, 'naming');
-    this.moment(step, 'caution');
-    this.spokenLines(step, step.teach, 'teach', 1);
-    step.levels.forEach((level, index) =>
-      this.momentLine(step, level.line, `level.${index}`, { part: 'level', index }, level.name.toLowerCase()),
-    );
-    if (step.lead === 'own') this.moment(step, 'sending');
+    for (const line of linesBefore(step)) this.aroundLine(step, line);
     const teach = this.now - begun;
     if (step.lead === 'own') this.ownPace(step);
     else {
@@ -128,26 +127,24 @@ class Writer {
         this.round(step, turn, pace, rounds);
       }
     }
-    this.moment(step, 'leaving');
+    for (const line of linesAfter(step)) this.aroundLine(step, line);
     return teach;
   }
 
-  private moment(step: MovementStep, moment: keyof Moments): void {
-    this.momentLine(step, step.moments[moment], moment, { part: 'moment', moment });
-  }
-
-  /** A line at a moment of a movement, with its pause. */
-  private momentLine(step: MovementStep, line: string, name: string, source: CueSource, level?: string): void {
-    const said = lineMilliseconds(line, this.plan.voice);
-    if (said === 0) return;
+  /** A line before or after the rounds, with its silence. */
+  private aroundLine(step: MovementStep, line: AroundLine): void {
+    const length = aroundLineMilliseconds(line, this.plan.voice);
+    if (length === 0) return;
     const from = this.now;
-    this.spoken(step.id, said + MOMENT_PAUSE, '');
-    const text = this.wording.filled(line, step, { at: from, turn: null, rounds: 0, level });
+    this.spoken(step.id, length, '');
+    if (lineMilliseconds(line.text, this.plan.voice) === 0) return;
+    const text = this.wording.filled(line.text, step, { at: from, turn: null, rounds: 0, level: line.level });
+    const source: CueSource = line.place;
     this.cue(
-      { id: `${step.id}.${name}`, step: step.id, text, round: 0, side: null, source },
+      { id: `${step.id}.${line.name}`, step: step.id, text, round: 0, side: null, source },
       from,
       from,
-      from + said + MOMENT_PAUSE,
+      from + length,
       { holdsNext: true },
     );
   }
@@ -224,7 +221,7 @@ class Writer {
     const moment = { at: from, turn, rounds, form, kind: phase.kind };
     const words = this.wording.filled(form === 'silent' ? '' : phase[form], step, moment);
     const announced =
-      index === 0 ? this.wording.filled(announcementOf(step, this.plan.schools, turn, rounds), step, moment) : '';
+      index === 0 ? this.wording.filled(announcementOf(step, this.plan.schools, turn, rounds, form), step, moment) : '';
     const text = announced === '' ? words : `${announced} ${words}`.trim();
     if (text.trim() === '') return;
     const lead = phase.leadSeconds === null ? this.lead : toMilliseconds(phase.leadSeconds);
@@ -245,10 +242,11 @@ class Writer {
     if (length === 0) return;
     const from = this.now;
     this.spoken(step.id, length, 'change sides');
-    const text = this.wording.filled(step.sideChangeLine, step, { at: from, turn, rounds });
+    const { text: line, place } = sideChangeText(step, this.plan.voice);
+    const text = this.wording.filled(line, step, { at: from, turn, rounds });
     if (text.trim() === '') return;
     this.cue(
-      { id: `${step.id}.change`, step: step.id, text, round: 0, side: turn.side, source: { part: 'sideChangeLine' } },
+      { id: `${step.id}.change`, step: step.id, text, round: 0, side: turn.side, source: place },
       from,
       from,
       from + length,
@@ -257,17 +255,18 @@ class Writer {
   }
 
   /** Lines one after the other; their borders are rounded from the start, so that the whole is exact at any tempo. */
-  private spokenLines(step: Step, lines: readonly SpokenLine[], part: 'teach' | 'line', tempo: number): void {
+  private talk(step: TalkStep): void {
+    const { tempo } = step;
     const begun = this.now;
     let plain = 0;
-    for (const line of lines) {
+    for (const line of step.lines) {
       const said = lineMilliseconds(line.text, this.plan.voice);
       plain += said + toMilliseconds(line.pauseSeconds);
       const from = this.now;
       const length = begun + Math.round(plain * tempo) - from;
       if (length > 0) this.spoken(step.id, length, '');
       if (said === 0) continue;
-      const source: CueSource = { part, lineId: line.id };
+      const source: CueSource = { part: 'line', lineId: line.id };
       const text = this.wording.filled(line.text, step, { at: from, turn: null, rounds: 0 });
       this.cue(
         { id: `${step.id}.${line.id}`, step: step.id, text, round: 0, side: null, source },

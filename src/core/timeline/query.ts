@@ -28,7 +28,7 @@ export function nextCue(timeline: Timeline, seconds: Seconds): Cue | null {
 
 /** A timeline whose lines are in a studio's spelling; times stay, since spellings of a term are said alike. */
 export function spellTimeline(timeline: Timeline, spelling: Spelling): Timeline {
-  if (Object.keys(spelling).length === 0) return timeline;
+  if (Object.keys(spelling.chosen).length === 0) return timeline;
   const inSpelling = (text: string): string => spelled(text, spelling);
   return {
     ...timeline,

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { Chance } from '../../../tests/support/chance';
 import { randomPlan } from '../../../tests/support/random-plan';
-import { makePhase, spokenLines } from '@/core/movement';
+import { USUAL_SCHOOLS } from '@/core/words';
+import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
 import {
   emptyPlan,
   makeMovement,
@@ -10,6 +11,7 @@ import {
   makeTalk,
   makeTransition,
   type ClassPlan,
+  type MovementStep,
   type Step,
 } from '@/core/plan';
 import { cueAt, expandPlan, moreRoundsSeconds, nextCue, phaseAt, stepAt } from '.';
@@ -68,6 +70,49 @@ describe('the timeline', () => {
     expect(step.roundSeconds).toBe(9);
     expect(step.teachSeconds).toBeGreaterThan(3);
     expect(timeline.runtimeSeconds).toBeCloseTo(step.teachSeconds + 27, 6);
+  });
+
+  it('tells rounds in short where their words are not full, and the change of side where the full line is too long', () => {
+    const shorts = { ...NO_SHORTS, lastRound: 'Last.', sideChange: 'Other side.' };
+    const sideChangeLine = 'And now, when you are ready for it, the very same thing on the other side of the hall.';
+    const part = { sides: 'in-turn', shorts, sideChangeLine, sideChangeSeconds: 4, teach: [] } as const;
+    const thin = words(planOf(turning({ ...part, fade: ['full', 'short'] })));
+    expect(thin.filter((text) => text.startsWith('Last'))).toEqual(['Last. In, left.', 'Last. In, right.']);
+    expect(thin).toContain('Other side.');
+    const full = words(planOf(turning({ ...part, fade: ['full'], sideChangeSeconds: 12 })));
+    expect(full.filter((text) => text.startsWith('Last')).map((text) => text.slice(0, 9))).toEqual([
+      'Last one.',
+      'Last one.',
+    ]);
+    expect(full).toContain(sideChangeLine);
+  });
+
+  it('says around the rounds as much as is chosen, and a caution always', () => {
+    const part = {
+      sides: 'none',
+      moments: { ...NO_MOMENTS, naming: 'This is Turning.', caution: 'Mind the neck.', leaving: 'And leave it.' },
+      shorts: { ...NO_SHORTS, naming: 'Turning.', caution: 'Neck.' },
+      levels: [{ name: 'Small', note: '', line: 'Smaller is fine.' }],
+      fade: ['silent'],
+      lastRoundLine: '',
+    } as const;
+    const saying = (intro: MovementStep['intro']): string[] =>
+      words({ ...planOf(turning({ ...part, intro })), schools: { ...USUAL_SCHOOLS, counting: 'none' } });
+    expect(saying('full')).toEqual([
+      'This is Turning.',
+      'Mind the neck.',
+      'Turning. Watch one.',
+      'Smaller is fine.',
+      'And leave it.',
+    ]);
+    expect(saying('short')).toEqual(['Turning.', 'Neck.', 'Smaller is fine.', 'And leave it.']);
+    expect(saying('silent')).toEqual(['Mind the neck.']);
+  });
+
+  it('keeps the pause of the voice after a line at a moment', () => {
+    const plan = planOf(turning({ teach: [], moments: { ...NO_MOMENTS, naming: 'Turning.' } }));
+    const slow = { ...plan, voice: { ...plan.voice, pauseSeconds: 2.5 } };
+    expect(expandPlan(slow).runtimeSeconds - expandPlan(plan).runtimeSeconds).toBeCloseTo(1.5, 6);
   });
 
   it('thins words out by the fade and announces the last round once', () => {

@@ -1,4 +1,5 @@
-import type { MovementStep } from '@/core/plan';
+import type { Form } from '@/core/movement';
+import { lineIn, type MovementStep } from '@/core/plan';
 import type { Counting, Schools, Side } from '@/core/words';
 
 /** One round on one side, in the order performed. */
@@ -54,14 +55,15 @@ export function countOf(counting: Counting, round: number, rounds: number): numb
 
 /**
  * What announces a turn, its tokens not yet filled: the last round's line on the last one; before it the count of the
- * school, or where only the end is counted the line for the rounds left, two rounds from the end.
+ * school, or where only the end is counted the line for the rounds left, two rounds from the end. On a round whose
+ * form is not the full one it is said in its short wording, where it has one; a silent round is announced all the same.
  */
-export function announcementOf(step: MovementStep, schools: Schools, turn: Turn, rounds: number): string {
+export function announcementOf(step: MovementStep, schools: Schools, turn: Turn, rounds: number, form: Form): string {
   if (!turn.counted) return '';
   const counting = step.counting ?? schools.counting;
   if (counting === 'none') return '';
-  const { roundsLeft } = step.moments;
-  if (turn.last) return step.lastRoundLine || (counting === 'end' ? '' : '{Count}.');
+  if (turn.last) return lineIn(step, 'lastRound', form).text || (counting === 'end' ? '' : '{Count}.');
+  const roundsLeft = lineIn(step, 'roundsLeft', form).text;
   if (counting === 'end') return rounds > 2 && turn.round === rounds - 1 ? roundsLeft : '';
   return counting === 'down' ? roundsLeft || '{Count}.' : '{Count}.';
 }

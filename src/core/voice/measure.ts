@@ -59,8 +59,24 @@ export function measureVoice(sentences: readonly string[], heard: HeardVoice): R
   });
 }
 
-/** The middle of several measures of a rate; `null` of none. Of an even number the lower of the two in the middle. */
-export function middleVoice(rates: readonly number[]): number | null {
+/** A voice as it is used: the pause is `null` where none was ever heard. */
+export interface UsedVoice {
+  readonly syllablesPerMinute: number;
+  readonly pauseSeconds: Seconds | null;
+}
+
+/** The middle of several measures, rate and pause each by itself; `null` of none. */
+export function middleVoice(
+  measures: readonly { readonly syllablesPerMinute: number; readonly pauseSeconds: Seconds | null }[],
+): UsedVoice | null {
+  const syllablesPerMinute = middleOf(measures.map((one) => one.syllablesPerMinute));
+  if (syllablesPerMinute === null) return null;
+  const pauses = measures.flatMap(({ pauseSeconds }) => (pauseSeconds === null ? [] : [pauseSeconds]));
+  return { syllablesPerMinute, pauseSeconds: middleOf(pauses) };
+}
+
+/** Of an even number the lower of the two in the middle; `null` of none. */
+function middleOf(rates: readonly number[]): number | null {
   const sorted = [...rates].sort((a, b) => a - b);
   return sorted[Math.floor((sorted.length - 1) / 2)] ?? null;
 }

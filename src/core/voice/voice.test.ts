@@ -36,7 +36,8 @@ describe('measuring a voice', () => {
 
   it('uses the middle of several', () => {
     expect(middleVoice([])).toBeNull();
-    expect(middleVoice([300, 180, 190])).toBe(190);
-    expect(middleVoice([180, 200])).toBe(180);
+    const measure = (syllablesPerMinute: number, pauseSeconds: number | null) => ({ syllablesPerMinute, pauseSeconds });
+    expect(middleVoice([measure(300, 2), measure(180, null), measure(190, 0.5)])).toEqual(measure(190, 0.5));
+    expect(middleVoice([measure(180, null), measure(200, null)])).toEqual(measure(180, null));
   });
 });

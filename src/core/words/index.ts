@@ -2,4 +2,15 @@ export * from './schools';
 export { bellyWords, breathWords, type BreathWords } from './breath-words';
 export { emptyTokens, fillTokens, TOKENS, unknownTokens, usualText, type TokenFacts } from './tokens';
 export { themed, type Theme, type ThemeWord } from './themes';
-export { spelled, SPELLABLE_TERMS, TERMS, termsIn, withSpelling, type Spelling, type Term } from './spelling';
+export {
+  allTerms,
+  NO_SPELLING,
+  spelled,
+  SPELLABLE_TERMS,
+  TERM_LIMITS,
+  TERMS,
+  termsIn,
+  withSpelling,
+  type Spelling,
+  type Term,
+} from './spelling';

@@ -43,49 +43,86 @@ export const TERMS: readonly Term[] = [
   { term: 'sole-point', variants: ['yongquan', 'yong quan'], misheard: ['young one', 'young kwan'], known: false },
 ];
 
+/** "song" is an English word too and is only a term beside its other spelling; it is not looked for by itself. */
+const NOT_LOOKED_FOR: ReadonlySet<string> = new Set(['song', 'sung']);
+
+/** The house's terms whose spellings are told from ordinary words, so that one can be chosen. */
+export const SPELLABLE_TERMS = TERMS.filter(({ variants }) => variants.some((one) => !NOT_LOOKED_FOR.has(one)));
+
+export const TERM_LIMITS = { own: 100, variants: 8, misheard: 20, characters: 60 } as const;
+
+/** What a studio keeps about its terms. */
+export interface Spelling {
+  /** The spelling chosen for a term, by the term's name; a term that is left out stays as it is written. */
+  readonly chosen: Readonly<Record<string, string>>;
+  /** Terms of the studio's own beside the house list. */
+  readonly own: readonly Term[];
+}
+
+/** Nothing chosen and nothing added. */
+export const NO_SPELLING: Spelling = { chosen: {}, own: [] };
+
 interface Use {
   readonly term: string;
   /** In small letters. */
   readonly variant: string;
 }
 
-/** Longer spellings first, so that "tai chi" is not read as "chi". */
-const BY_LENGTH = TERMS.flatMap(({ term, variants }) => variants.map((variant) => ({ term, variant }))).sort(
-  (a, b) => b.variant.length - a.variant.length,
-);
-const VARIANT_OF = new Map(BY_LENGTH.map((use) => [use.variant, use]));
-/** "song" is an English word too and is only a term beside its other spelling; it is not looked for by itself. */
-const LOOKED_FOR = BY_LENGTH.filter(({ variant }) => variant !== 'song' && variant !== 'sung');
-/** The terms whose spellings are told from ordinary words, so that one can be chosen. */
-export const SPELLABLE_TERMS = TERMS.filter(({ term }) => LOOKED_FOR.some((use) => use.term === term));
-const PATTERN = new RegExp(
-  `\\b(?:${LOOKED_FOR.map(({ variant }) => variant.replace(/ /g, '[ -]')).join('|')})\\b`,
-  'gi',
-);
+interface Finder {
+  readonly pattern: RegExp;
+  readonly useOf: ReadonlyMap<string, Use>;
+}
+
+const finders = new WeakMap<readonly Term[], Finder>();
+
+/** What finds the terms of the house and of a studio; made once for each list of own terms. */
+function finderOf(own: readonly Term[]): Finder {
+  const known = finders.get(own);
+  if (known) return known;
+  // Longer spellings first, so that "tai chi" is not read as "chi".
+  const uses = allTerms(own)
+    .flatMap(({ term, variants }) => variants.map((variant) => ({ term, variant: variant.toLowerCase() })))
+    .filter(({ variant }) => !NOT_LOOKED_FOR.has(variant))
+    .sort((a, b) => b.variant.length - a.variant.length);
+  const parts = uses.map(({ variant }) => variant.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/ /g, '[ -]'));
+  const letter = '[\\p{L}\\p{N}]';
+  const finder = {
+    pattern: new RegExp(`(?<!${letter})(?:${parts.join('|')})(?!${letter})`, 'giu'),
+    useOf: new Map([...uses].reverse().map((use) => [plain(use.variant), use])),
+  };
+  finders.set(own, finder);
+  return finder;
+}
+
+const plain = (written: string): string => written.toLowerCase().replace(/-/g, ' ');
+
+/** The house list and a studio's own terms. */
+export function allTerms(own: readonly Term[]): readonly Term[] {
+  return own.length === 0 ? TERMS : [...TERMS, ...own];
+}
 
 /** The terms in a text in the order in which they stand, each spelling once. */
-export function termsIn(text: string): Use[] {
+export function termsIn(text: string, own: readonly Term[] = NO_SPELLING.own): Use[] {
+  const { pattern, useOf } = finderOf(own);
   const found = new Map<string, Use>();
-  for (const [match] of text.matchAll(PATTERN)) {
-    const use = VARIANT_OF.get(match.toLowerCase().replace(/-/g, ' '));
+  for (const [match] of text.matchAll(pattern)) {
+    const use = useOf.get(plain(match));
     if (use) found.set(use.variant, use);
   }
   return [...found.values()];
 }
 
 /** A text with every spelling of a term as the one wanted; a capital at its start stays. */
-export function withSpelling(text: string, term: string, wanted: string): string {
-  return spelled(text, { [term]: wanted });
+export function withSpelling(text: string, term: string, wanted: string, own: readonly Term[]): string {
+  return spelled(text, { chosen: { [term]: wanted }, own });
 }
 
-/** The spelling that a studio chose for a term, by the term's name; a term that is left out stays as it is written. */
-export type Spelling = Readonly<Record<string, string>>;
-
 /** A text in a studio's spelling; capitals at the start of a term stay. */
-export function spelled(text: string, spelling: Spelling): string {
-  return text.replace(PATTERN, (match) => {
-    const term = VARIANT_OF.get(match.toLowerCase().replace(/-/g, ' '))?.term;
-    const wanted = term !== undefined && Object.hasOwn(spelling, term) ? spelling[term] : null;
+export function spelled(text: string, { chosen, own }: Spelling): string {
+  const { pattern, useOf } = finderOf(own);
+  return text.replace(pattern, (match) => {
+    const term = useOf.get(plain(match))?.term;
+    const wanted = term !== undefined && Object.hasOwn(chosen, term) ? chosen[term] : null;
     if (wanted === null) return match;
     return /^\p{Lu}/u.test(match) ? wanted.slice(0, 1).toUpperCase() + wanted.slice(1) : wanted;
   });

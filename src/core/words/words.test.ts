@@ -5,6 +5,7 @@ import {
   emptyTokens,
   fillTokens,
   instructorSide,
+  NO_SPELLING,
   sideWord,
   spelled,
   TERMS,
@@ -16,6 +17,7 @@ import {
   usualText,
   wayWord,
   withSpelling,
+  type Term,
   type TokenFacts,
 } from '.';
 
@@ -118,10 +120,10 @@ describe('terms', () => {
   });
 
   it('are written as one, capitals kept, and others left alone', () => {
-    expect(withSpelling('Chi rises. Tai chi, and chi.', 'breath-energy', 'qi')).toBe('Qi rises. Tai chi, and qi.');
+    expect(withSpelling('Chi rises. Tai chi, and chi.', 'breath-energy', 'qi', [])).toBe('Qi rises. Tai chi, and qi.');
     for (const { term, variants } of TERMS) {
       for (const variant of variants.filter((one) => one !== 'song' && one !== 'sung')) {
-        expect(withSpelling(`the ${variant} here`, term, variants[0])).toBe(`the ${variants[0]} here`);
+        expect(withSpelling(`the ${variant} here`, term, variants[0], [])).toBe(`the ${variants[0]} here`);
       }
     }
   });
@@ -129,11 +131,26 @@ describe('terms', () => {
 
 describe('a studio’s spelling', () => {
   it('is followed for the terms chosen, and leaves the others as written', () => {
-    const spelling = { 'breath-energy': 'chi', 'lower-belly': 'dan tien' };
+    const spelling = { chosen: { 'breath-energy': 'chi', 'lower-belly': 'dan tien' }, own: [] };
     expect(spelled('Qi gathers in the Dantian. Qigong, and qi.', spelling)).toBe(
       'Chi gathers in the Dan tien. Qigong, and chi.',
     );
-    expect(spelled('Qi.', {})).toBe('Qi.');
+    expect(spelled('Qi.', NO_SPELLING)).toBe('Qi.');
+  });
+
+  it('knows terms of the studio’s own, with whatever marks they have', () => {
+    const own: Term[] = [
+      { term: 'own-1', variants: ['lu (the way)', 'Loo'], misheard: ['loom'], known: false },
+      { term: 'own-2', variants: ['slack step', 'slack stepping'], misheard: [], known: true },
+    ];
+    expect(termsIn('Loo, then slack stepping; a loose chi.', own).map(({ term }) => term)).toEqual([
+      'own-1',
+      'own-2',
+      'breath-energy',
+    ]);
+    expect(spelled('Loo and looms, LOO.', { chosen: { 'own-1': 'lu (the way)' }, own })).toBe(
+      'Lu (the way) and looms, Lu (the way).',
+    );
   });
 });
 

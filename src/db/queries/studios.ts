@@ -1,5 +1,5 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import type { Spelling } from '@/core/words';
+import { NO_SPELLING, type Spelling } from '@/core/words';
 import type { Database } from '../database';
 import { studios } from '../schema';
 
@@ -23,14 +23,17 @@ export async function insertStudio(db: Database, name: string): Promise<Studio> 
   return studio;
 }
 
-/** The spelling that a studio chose. */
+/** What a studio keeps about its terms. */
 export async function spellingOf(db: Database, id: string): Promise<Spelling> {
-  const [found] = await db.select({ spelling: studios.spelling }).from(studios).where(eq(studios.id, id));
-  return found?.spelling ?? {};
+  const [found] = await db
+    .select({ chosen: studios.spelling, own: studios.ownTerms })
+    .from(studios)
+    .where(eq(studios.id, id));
+  return found ?? NO_SPELLING;
 }
 
-export async function setSpelling(db: Database, id: string, spelling: Spelling): Promise<void> {
-  await db.update(studios).set({ spelling }).where(eq(studios.id, id));
+export async function setSpelling(db: Database, id: string, { chosen, own }: Spelling): Promise<void> {
+  await db.update(studios).set({ spelling: chosen, ownTerms: own }).where(eq(studios.id, id));
 }
 
 /** Removes a studio and all of its rows. */

@@ -1,4 +1,5 @@
 import { useContext } from 'react';
+import { sameDocument } from '@/core/document';
 import { breathsPerMinute, closingBreathSeconds } from '@/core/breath';
 import { fillGapsEdit, LIMITS, stanceGaps, type PlanField } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -146,6 +147,11 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => set('silenceShare', value / 100)}
       />
       <FitWords stepId={null} />
+      <CheckBox
+        label="Keep words fitted as I edit"
+        checked={plan.keepWordsFitted}
+        onChange={(kept) => desk.edit({ kind: 'set-plan', field: 'keepWordsFitted', value: kept })}
+      />
       <button type="button" className="btn btn-sm btn-outline self-start" onClick={onWords}>
         Find and replace, cue sheet
       </button>
@@ -168,6 +174,15 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         {...LIMITS.leadSeconds}
         onChange={(value) => set('voice', { ...voice, leadSeconds: value })}
       />
+      <NumberField
+        label="Pause after a line"
+        unit="s"
+        digits={1}
+        step={0.1}
+        value={voice.pauseSeconds}
+        {...LIMITS.habitSeconds}
+        onChange={(value) => set('voice', { ...voice, pauseSeconds: value })}
+      />
     </div>
   );
 }
@@ -184,16 +199,20 @@ function MyVoice() {
       </a>
     );
   }
-  if (Math.round(mine) === voice.syllablesPerMinute) return <p className="quiet-ink text-sm">This is my voice.</p>;
+  const wanted = {
+    ...voice,
+    syllablesPerMinute: Math.round(mine.syllablesPerMinute),
+    pauseSeconds: mine.pauseSeconds ?? voice.pauseSeconds,
+  };
+  if (sameDocument(wanted, voice)) return <p className="quiet-ink text-sm">This is my voice.</p>;
   return (
     <button
       type="button"
       className="btn btn-xs self-start"
-      onClick={() =>
-        desk.edit({ kind: 'set-plan', field: 'voice', value: { ...voice, syllablesPerMinute: Math.round(mine) } })
-      }
+      onClick={() => desk.edit({ kind: 'set-plan', field: 'voice', value: wanted })}
     >
-      Take my voice: {Math.round(mine)}
+      Take my voice: {wanted.syllablesPerMinute}
+      {mine.pauseSeconds !== null && `, pauses of ${mine.pauseSeconds.toFixed(1)} s`}
     </button>
   );
 }

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { LEADS, SIDE_PLANS } from '@/core/movement';
-import { LIMITS, VIEWS, type MovementStep } from '@/core/plan';
+import { INTROS, LIMITS, VIEWS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
-import { LEAD_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { INTRO_WORDS, LEAD_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
@@ -28,6 +28,7 @@ interface Props {
 /** A movement: counts, sides, breath, what is taught and what is said on each phase. */
 export function MovementFields({ step, timed, set }: Props) {
   const { breathSeconds, inShare } = timed;
+  const keptFitted = useDesk((state) => state.plan.keepWordsFitted);
   return (
     <div className="flex flex-col">
       <Choice
@@ -103,7 +104,18 @@ export function MovementFields({ step, timed, set }: Props) {
         onChange={(view) => set('view', view)}
       />
       <FitWords stepId={step.id} />
-      <WordFields movement={step} teachTitle={`Taught first, ${formatClock(timed.teachSeconds)} by speech`} set={set} />
+      <Choice
+        label="Said around its rounds"
+        value={step.intro}
+        options={INTROS.map((value) => ({ value, label: INTRO_WORDS[value] }))}
+        onChange={(intro) => set('intro', intro)}
+      />
+      <WordFields
+        movement={step}
+        teachTitle={`Taught first, ${formatClock(timed.teachSeconds)} by speech`}
+        set={set}
+        keptFitted={keptFitted}
+      />
       <About step={step} set={set} />
     </div>
   );

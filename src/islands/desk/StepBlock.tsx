@@ -2,7 +2,7 @@ import { memo, useMemo, useState } from 'react';
 import { formOn, FORMS } from '@/core/movement';
 import { LIMITS, type Edit, type MovementStep, type Step } from '@/core/plan';
 import { withForm } from '@/core/script';
-import { moreRoundsSeconds, roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
+import { moreRoundsSeconds, roundsPerformed, type CueSource, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
 import { BreathLine } from './BreathLine';
@@ -281,7 +281,8 @@ function CueLine({
   readonly textWidth: number;
 }) {
   const desk = useDeskStore();
-  const [editing, setEditing] = useState(false);
+  // Fitting the words may give the round another form while this one is being written.
+  const [editing, setEditing] = useState<CueSource | null>(null);
   const { cue, y, barHeight, late } = placed;
   const left = CLOCK_WIDTH + BREATH_WIDTH + ROUND_WIDTH + 12;
   const lasts = cue.endSeconds - cue.startSeconds;
@@ -301,10 +302,10 @@ function CueLine({
             startFocused
             className="text-lg leading-6"
             most={LINE_LIMIT}
-            value={sourceText(step, cue.source)}
-            onDone={() => setEditing(false)}
+            value={sourceText(step, editing)}
+            onDone={() => setEditing(null)}
             onChange={(text) => {
-              const edit = setSourceText(step, cue.source, text);
+              const edit = setSourceText(step, editing, text);
               if (edit) desk.edit(edit, `line ${cue.id}`);
             }}
           />
@@ -315,7 +316,7 @@ function CueLine({
           className="hover:bg-base-200 -mt-0.5 rounded px-1 text-left font-serif text-lg leading-6"
           style={{ maxWidth: textWidth }}
           title="Change this line"
-          onClick={() => setEditing(true)}
+          onClick={() => setEditing(cue.source)}
         >
           {cue.text}
         </button>

@@ -6,20 +6,26 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { asJson } from '../movement/set-content';
+import { useDesk } from './use-desk';
 import type { SetField } from './set-field';
 
 /** The talk as running prose, its pauses in brackets; taken over when it is left. */
 function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField }) {
+  const { pauseSeconds } = useDesk((state) => state.plan.voice);
   const [prose, setProse] = useState<string | null>(null);
   const id = useId();
   if (prose === null) {
     return (
-      <button type="button" className="btn btn-xs mb-2 self-start" onClick={() => setProse(proseOf(step.lines))}>
+      <button
+        type="button"
+        className="btn btn-xs mb-2 self-start"
+        onClick={() => setProse(proseOf(step.lines, pauseSeconds))}
+      >
         Write it as prose
       </button>
     );
   }
-  const lines = linesOfProse(() => crypto.randomUUID(), prose);
+  const lines = linesOfProse(() => crypto.randomUUID(), prose, pauseSeconds);
   const long = lines.find((line) => [...line.text].length > LIMITS.lineCharacters);
   const many = lines.length > LIMITS.spokenLines;
   return (

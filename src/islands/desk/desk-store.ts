@@ -1,5 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
+import { applyFitted } from './keep-words-fitted';
 import { applyEdit, stepsInOrder, type ClassPlan, type Edit } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';
@@ -94,7 +95,7 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     subscribe: store.subscribe,
     edit: (edit, key) => {
       const state = store.getState();
-      const applied = applyEdit(state.plan, edit);
+      const applied = applyFitted(state.plan, edit);
       if (!applied.ok) return false;
       const last = state.done.at(-1);
       const joins = key !== undefined && last?.key === key && state.undone.length === 0;

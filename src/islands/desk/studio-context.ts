@@ -1,11 +1,12 @@
 import { createContext } from 'react';
-import type { Spelling } from '@/core/words';
+import type { Seconds } from '@/core/units';
+import { NO_SPELLING, type Spelling } from '@/core/words';
 
 /** What the studio has set for all its classes. */
 export interface StudioSettings {
-  /** Measured rate in syllables a minute; `null` before there is one. */
-  readonly voice: number | null;
+  /** As measured; `null` before there is a measure. The pause is `null` where none was heard. */
+  readonly voice: { readonly syllablesPerMinute: number; readonly pauseSeconds: Seconds | null } | null;
   readonly spelling: Spelling;
 }
 
-export const StudioContext = createContext<StudioSettings>({ voice: null, spelling: {} });
+export const StudioContext = createContext<StudioSettings>({ voice: null, spelling: NO_SPELLING });

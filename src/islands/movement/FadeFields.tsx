@@ -7,10 +7,15 @@ import type { SetContent } from './set-content';
 interface Props {
   readonly movement: MovementContent;
   readonly set: SetContent;
+  /** The words are fitted as the class is edited: what is chosen here is held against it. */
+  readonly keptFitted?: boolean;
 }
 
+const roundsTo = (last: number): number[] =>
+  Array.from({ length: Math.min(last, LIMITS.fade) }, (_, index) => index + 1);
+
 /** Which form is said on which round: one of the usual fades, and any round by itself. */
-export function FadeFields({ movement, set }: Props) {
+export function FadeFields({ movement, set, keptFitted = false }: Props) {
   const { fade, fadePins } = movement;
   const options = FORMS.map((value) => ({ value, label: FORM_WORDS[value] }));
   const usual = FADE_PRESETS.find((preset) => preset.fade.join() === fade.join())?.id ?? 'own';
@@ -28,7 +33,9 @@ export function FadeFields({ movement, set }: Props) {
         ]}
         onChange={(id) => {
           const preset = FADE_PRESETS.find((one) => one.id === id);
-          if (preset) set('fade', [...preset.fade]);
+          if (!preset) return;
+          set('fade', [...preset.fade]);
+          if (keptFitted) set('fadePins', roundsTo(Math.max(preset.fade.length, movement.mostRounds)));
         }}
       />
       {fade.map((form, index) => (
@@ -38,12 +45,13 @@ export function FadeFields({ movement, set }: Props) {
               label={index === fade.length - 1 ? `Round ${index + 1} and on` : `Round ${index + 1}`}
               value={form}
               options={options}
-              onChange={(value: Form) =>
+              onChange={(value: Form) => {
                 set(
                   'fade',
                   fade.map((one, at) => (at === index ? value : one)),
-                )
-              }
+                );
+                if (keptFitted && !fadePins.includes(index + 1)) hold(index + 1, true);
+              }}
             />
           </div>
           <button

@@ -1,5 +1,12 @@
-import { MOVEMENT_LIMITS as LIMITS, type Moments, type MovementContent } from '@/core/movement';
+import {
+  MOVEMENT_LIMITS as LIMITS,
+  SHORTENED,
+  type Moments,
+  type MovementContent,
+  type Shortened,
+} from '@/core/movement';
 import { COUNTINGS, TOKENS } from '@/core/words';
+import { SHORTENED_WORDS } from '@/messages/movement';
 import { COUNTING_WORDS } from '@/messages/schools';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
@@ -12,10 +19,11 @@ interface Props {
   readonly movement: MovementContent;
   readonly teachTitle: string;
   readonly set: SetContent;
+  readonly keptFitted?: boolean;
 }
 
 /** What is said around the rounds: naming, caution, teaching, how the words thin out, counts, the change of side. */
-export function WordFields({ movement, teachTitle, set }: Props) {
+export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
   const inTurn = movement.sides === 'in-turn' || movement.sides === 'each-way';
   const own = movement.lead === 'own';
   const moment = (name: keyof Moments, label: string) => (
@@ -55,7 +63,7 @@ export function WordFields({ movement, teachTitle, set }: Props) {
         />
       ))}
       {own && moment('sending', 'Sending into their own pace')}
-      {!own && <FadeFields movement={movement} set={set} />}
+      {!own && <FadeFields movement={movement} set={set} keptFitted={keptFitted} />}
       {!own && (
         <Choice
           label="Counting"
@@ -97,6 +105,7 @@ export function WordFields({ movement, teachTitle, set }: Props) {
         </>
       )}
       {moment('leaving', 'Leaving it')}
+      <ShortFields movement={movement} lines={saidLines(movement)} set={set} />
       <details className="mt-2">
         <summary className="min-h-6 cursor-pointer text-sm">Words that fill themselves in</summary>
         <dl className="text-sm">
@@ -109,5 +118,46 @@ export function WordFields({ movement, teachTitle, set }: Props) {
         </dl>
       </details>
     </>
+  );
+}
+
+/** The lines of a movement that have a place to be said in it. */
+function saidLines({ lead, sides }: MovementContent): readonly Shortened[] {
+  const own = lead === 'own';
+  return SHORTENED.filter((line) => {
+    if (line === 'sending') return own;
+    if (line === 'roundsLeft' || line === 'lastRound') return !own;
+    return line !== 'sideChange' || sides === 'in-turn' || sides === 'each-way';
+  });
+}
+
+/** The shorter wordings of lines that belong to no phase. */
+function ShortFields({
+  movement,
+  lines,
+  set,
+}: Omit<Props, 'teachTitle' | 'keptFitted'> & { readonly lines: readonly Shortened[] }) {
+  const kept = lines.filter((line) => movement.shorts[line].trim() !== '').length;
+  return (
+    <details className="mt-2">
+      <summary className="min-h-6 cursor-pointer font-semibold">
+        Shorter wordings{kept > 0 && <span className="font-normal">, {kept}</span>}
+      </summary>
+      <p className="quiet-ink text-sm">
+        Rounds are told in short where their words are not full; the change of side, where the full line is longer than
+        the change.
+      </p>
+      {lines.map((line) => (
+        <TextField
+          key={line}
+          label={`${SHORTENED_WORDS[line]}, in short`}
+          spoken
+          placeholder="as in full"
+          value={movement.shorts[line]}
+          most={LIMITS.lineCharacters}
+          onChange={(value) => set('shorts', { ...movement.shorts, [line]: value })}
+        />
+      ))}
+    </details>
   );
 }

@@ -59,7 +59,7 @@ export function ReadingScript({ studio, stored, spelling }: Props) {
         )}
         {plan.sections.map((section, index) => (
           <section key={section.id} aria-label={section.title}>
-            <h2 className="border-base-300 mt-6 flex justify-between border-b text-xl font-semibold">
+            <h2 className="border-base-300 mt-6 flex break-after-avoid justify-between border-b text-xl font-semibold">
               {section.title}
               <span className="quiet-ink font-normal">{formatClock(timeline.sections[index].startSeconds)}</span>
             </h2>
@@ -75,6 +75,9 @@ export function ReadingScript({ studio, stored, spelling }: Props) {
     </div>
   );
 }
+
+/** Lines of a step that are kept on one page; a longer one runs on, so that no page stays half empty. */
+const TOGETHER_AT_MOST = 9;
 
 interface StepProps {
   readonly step: Step;
@@ -94,8 +97,11 @@ function StepScript({ step, timed, timeline, schools }: StepProps) {
     ...folded.map((group) => ({ at: group.startSeconds, cue: null, group })),
   ].sort((a, b) => a.at - b.at);
   return (
-    <article aria-label={step.name} className="mt-3 break-inside-avoid-page">
-      <h3 className="font-semibold">
+    <article
+      aria-label={step.name}
+      className={`mt-3 ${entries.length <= TOGETHER_AT_MOST ? 'break-inside-avoid-page' : ''}`}
+    >
+      <h3 className="break-after-avoid font-semibold">
         {step.name} <span className="quiet-ink font-normal">{aboutStep(step, timed)}</span>
       </h3>
       {entries.map(({ at, cue, group }) =>
@@ -124,7 +130,7 @@ function marginOf(cue: Cue, step: Step, schools: Schools): string {
 
 function Line({ cue, margin }: { readonly cue: Cue; readonly margin: string }) {
   return (
-    <p className="grid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5">
+    <p className="grid break-inside-avoid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5 nth-2:break-after-avoid nth-last-2:break-after-avoid">
       <span className="quiet-ink text-right">{formatClock(cue.startSeconds)}</span>
       <span className="quiet-ink">{margin}</span>
       <span className="font-serif text-xl leading-7">{cue.text}</span>
@@ -135,7 +141,7 @@ function Line({ cue, margin }: { readonly cue: Cue; readonly margin: string }) {
 function Fold({ group }: { readonly group: RoundGroup }) {
   const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
   return (
-    <p className="grid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5">
+    <p className="grid break-inside-avoid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5 nth-2:break-after-avoid nth-last-2:break-after-avoid">
       <span className="quiet-ink text-right">{formatClock(group.startSeconds)}</span>
       <span className="quiet-ink">
         {group.firstRound} to {group.lastRound}

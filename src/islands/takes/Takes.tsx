@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { send } from '@/api/client';
 import { CAPTION_LIMITS, readCaptions, type CaptionsRead } from '@/core/interchange';
+import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { issueSentence } from '@/messages/issues';
@@ -15,6 +16,8 @@ interface Props {
   readonly studio: string;
   readonly stored: ClassResponse;
   readonly takes: readonly { readonly id: string; readonly name: string; readonly createdAt: string }[];
+  /** Terms of the studio, for what machines mishear. */
+  readonly ownTerms: readonly Term[];
 }
 
 interface Progress {
@@ -29,7 +32,7 @@ const DOING = {
 } as const;
 
 /** The takes of a class, and a place to bring one. */
-export function Takes({ studio, stored, takes }: Props) {
+export function Takes({ studio, stored, takes, ownTerms }: Props) {
   const [captionFile, setCaptionFile] = useState<File | null>(null);
   const [soundFile, setSoundFile] = useState<File | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);
@@ -52,7 +55,7 @@ export function Takes({ studio, stored, takes }: Props) {
       return;
     }
     setProgress({ doing: soundFile ? 'listening' : 'matching', share: 0 });
-    job.current = readTakeInWorker(stored.plan, captions?.value.captions ?? null, soundFile, (doing, share) =>
+    job.current = readTakeInWorker(stored.plan, captions?.value.captions ?? null, soundFile, ownTerms, (doing, share) =>
       setProgress({ doing, share }),
     );
     const result = await job.current.result;

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { send } from '@/api/client';
 import { SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
+import { OwnTerms } from './OwnTerms';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 
 interface Props {
@@ -10,17 +11,22 @@ interface Props {
 
 /** The house list: each term with the schools' spellings, one chosen; captions, chapters, guide and print follow it. */
 export function Terms({ studio, first }: Props) {
-  const [chosen, setChosen] = useState(first);
+  const [spelling, setSpelling] = useState(first);
   const [said, setSaid] = useState('');
-  const choose = async (term: string, variant: string | null): Promise<void> => {
-    const { [term]: _, ...others } = chosen;
-    const next: Spelling = variant === null ? others : { ...others, [term]: variant };
-    const before = chosen;
-    setChosen(next);
+  const save = async (next: Spelling): Promise<string | null> => {
+    const before = spelling;
+    setSpelling(next);
     const answer = await send('PUT', '/api/terms', next);
-    if (!answer.ok) setChosen(before);
+    if (!answer.ok) setSpelling(before);
     setSaid(answer.ok ? 'Saved' : answer.problem.detail);
+    return answer.ok ? null : answer.problem.detail;
   };
+  const choose = (term: string, variant: string | null): void => {
+    const { [term]: _, ...others } = spelling.chosen;
+    void save({ ...spelling, chosen: variant === null ? others : { ...others, [term]: variant } });
+  };
+  const keepOwn = (own: readonly Term[]): Promise<string | null> =>
+    save({ chosen: stillThere(spelling.chosen, own), own });
   return (
     <div className="mx-auto max-w-3xl px-5 py-4">
       <header className="mb-6 flex flex-wrap items-center gap-4">
@@ -41,17 +47,24 @@ export function Terms({ studio, first }: Props) {
           One spelling for each term: the guide, captions, chapters and the printed script follow it. What you write
           stays as you wrote it.
         </p>
-        {SPELLABLE_TERMS.map((term) => (
+        {[...SPELLABLE_TERMS, ...spelling.own].map((term) => (
           <TermChoice
             key={term.term}
             term={term}
-            chosen={chosen[term.term] ?? null}
-            onChoose={(variant) => void choose(term.term, variant)}
+            chosen={spelling.chosen[term.term] ?? null}
+            onChoose={(variant) => choose(term.term, variant)}
           />
         ))}
+        <OwnTerms own={spelling.own} onKeep={keepOwn} />
       </main>
     </div>
   );
+}
+
+/** What is chosen of terms and spellings that there still are. */
+function stillThere(chosen: Spelling['chosen'], own: readonly Term[]): Spelling['chosen'] {
+  const terms = new Map([...SPELLABLE_TERMS, ...own].map(({ term, variants }) => [term, variants]));
+  return Object.fromEntries(Object.entries(chosen).filter(([term, variant]) => terms.get(term)?.includes(variant)));
 }
 
 interface ChoiceProps {

@@ -24,7 +24,7 @@ export function Voice({ studio, first }: Props) {
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState('');
   const [typed, setTyped] = useState(190);
-  const used = middleVoice(measures.map((one) => one.syllablesPerMinute));
+  const used = middleVoice(measures);
 
   const keep = async (syllablesPerMinute: number, pauseSeconds: number | null, how: VoiceSource): Promise<void> => {
     const answer = await send<KeptVoice>('POST', '/api/voice', { syllablesPerMinute, pauseSeconds, how });
@@ -72,7 +72,8 @@ export function Voice({ studio, first }: Props) {
             'Nothing is measured yet: classes reckon with 190 syllables a minute.'
           ) : (
             <>
-              <span className="text-xl font-semibold">{Math.round(used)}</span> syllables a minute, the middle of{' '}
+              <span className="text-xl font-semibold">{Math.round(used.syllablesPerMinute)}</span> syllables a minute
+              {used.pauseSeconds !== null && `, pauses of ${used.pauseSeconds.toFixed(1)} s`}, the middle of{' '}
               {measures.length === 1 ? 'one measure' : `${measures.length} measures`}. A class takes it over on its
               desk.
             </>

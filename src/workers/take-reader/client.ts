@@ -1,5 +1,6 @@
 import type { Caption } from '@/core/interchange';
 import type { ClassPlan } from '@/core/plan';
+import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import type { TakeRead, TakeReply, TakeRequest } from './protocol';
 
@@ -17,6 +18,7 @@ export function readTakeInWorker(
   plan: ClassPlan,
   captions: readonly Caption[] | null,
   sound: Blob | null,
+  ownTerms: readonly Term[],
   onProgress: (doing: 'listening' | 'matching', share: number) => void,
 ): TakeJob {
   worker ??= new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
@@ -43,6 +45,6 @@ export function readTakeInWorker(
     running.addEventListener('message', hear);
     running.addEventListener('error', fall);
   });
-  post({ kind: 'read', id, plan, captions, sound });
+  post({ kind: 'read', id, plan, captions, sound, ownTerms });
   return { result, cancel: () => post({ kind: 'cancel', id }) };
 }

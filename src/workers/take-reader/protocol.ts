@@ -2,6 +2,7 @@ import type { Evidence } from '@/core/align';
 import type { Caption } from '@/core/interchange';
 import type { ClassPlan } from '@/core/plan';
 import type { Reading } from '@/core/reading';
+import type { Term } from '@/core/words';
 import type { Issue } from '@/core/units';
 
 /** What is asked of the worker; one request at a time. */
@@ -13,6 +14,8 @@ export type TakeRequest =
       readonly captions: readonly Caption[] | null;
       /** Read as it streams past; it is never held whole and never leaves the browser. */
       readonly sound: Blob | null;
+      /** Terms of the studio beside the house list. */
+      readonly ownTerms: readonly Term[];
     }
   | { readonly kind: 'cancel'; readonly id: number };
 

@@ -2,6 +2,7 @@ import { readTake } from '@/core/reading';
 import { speechSegments } from '@/core/signal';
 import { expandPlan } from '@/core/timeline';
 import type { Issue } from '@/core/units';
+import { allTerms } from '@/core/words';
 import { listen } from '@/files/listen';
 import type { TakeReply, TakeRequest } from './protocol';
 
@@ -17,7 +18,7 @@ function breathe(): Promise<void> {
 }
 
 async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<void> {
-  const { id, plan, captions, sound } = request;
+  const { id, plan, captions, sound, ownTerms } = request;
   const goOn = async (share: number): Promise<boolean> => {
     reply({ kind: 'progress', id, doing: 'listening', share });
     await breathe();
@@ -50,7 +51,7 @@ async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<vo
   }
   const heard = speech && speech.length > 0 ? speech : null;
   const evidence = { captions, speech: heard, lengthSeconds: listened?.value.lengthSeconds ?? null };
-  reply({ kind: 'done', id, evidence, reading: readTake(expandPlan(plan), evidence), notes });
+  reply({ kind: 'done', id, evidence, reading: readTake(expandPlan(plan), evidence, {}, allTerms(ownTerms)), notes });
 }
 
 addEventListener('message', (event: MessageEvent<TakeRequest>) => {

@@ -1,6 +1,6 @@
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
-import { setField } from '../fixes';
+import { together } from '../fixes';
 
 /** The last round is announced twice: by its line, and again by the words of a phase. */
 export const lastTwice: StepCheck = {
@@ -23,6 +23,12 @@ export const lastTwice: StepCheck = {
     }
     const most = Math.max(0, ...bySide.values());
     if (most < 2) return [];
-    return [{ stepId: step.id, facts: { times: most }, fix: setField(step.id, 'lastRoundLine', '') }];
+    return [
+      {
+        stepId: step.id,
+        facts: { times: most },
+        fix: together(step.id, { lastRoundLine: '', shorts: { ...context.step.shorts, lastRound: '' } }),
+      },
+    ];
   },
 };

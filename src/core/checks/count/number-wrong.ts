@@ -1,4 +1,5 @@
 import { changeTexts, type StepText, placeName } from '@/core/plan';
+import { lineAt } from '../context';
 import { A_NUMBER, numberOf } from '../language';
 import { fixBy, isMovement, type MovementContext, type StepCheck } from '../model';
 
@@ -52,8 +53,8 @@ function wrongIn({ text, place }: StepText, { timed }: MovementContext): Wrong |
   const more = MORE.exec(text);
   const left = more && numberOf(more[1]);
   if (!more || left === null) return null;
-  const planned =
-    place.part === 'lastRoundLine' ? 1 : place.part === 'moment' && place.moment === 'roundsLeft' ? 2 : null;
+  const line = lineAt(place);
+  const planned = line === 'lastRound' ? 1 : line === 'roundsLeft' ? 2 : null;
   return planned === null || planned === left
     ? null
     : { written: more[1], token: '{rounds left}', said: left, planned };

@@ -1,7 +1,8 @@
+import type { MovementStep } from '@/core/plan';
 import { themed } from '@/core/words';
-import { setField } from '../fixes';
+import { together } from '../fixes';
 import { plainWords } from '../language';
-import { isMovement, type StepCheck } from '../model';
+import { isMovement, type Fix, type StepCheck } from '../model';
 
 /** A movement's name, in any of its names, is never said in it. */
 export const neverNamed: StepCheck = {
@@ -20,8 +21,18 @@ export const neverNamed: StepCheck = {
       {
         stepId: step.id,
         facts: { name: step.name },
-        fix: setField(step.id, 'moments', { ...step.moments, naming: '{movement}.' }),
+        fix: sayNaming(step),
       },
     ];
   },
 };
+
+/** Says the name as the movement begins; where nothing is said around it, its short wordings are. */
+function sayNaming(step: MovementStep): Fix {
+  const naming = '{movement}.';
+  return together(step.id, {
+    moments: { ...step.moments, naming },
+    shorts: { ...step.shorts, naming: '' },
+    intro: step.intro === 'silent' ? 'short' : step.intro,
+  });
+}

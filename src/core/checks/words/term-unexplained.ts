@@ -1,4 +1,4 @@
-import { TERMS } from '@/core/words';
+import { allTerms } from '@/core/words';
 import { termsOf } from '../language';
 import type { ClassCheck } from '../model';
 
@@ -8,16 +8,17 @@ export const termUnexplained: ClassCheck = {
   group: 'words',
   gravity: 'could',
   of: 'class',
-  find: ({ steps }) => {
+  find: ({ steps, ownTerms }) => {
+    const terms = allTerms(ownTerms);
     const met = new Set<string>();
     const explained = new Set<string>();
     return steps.flatMap(({ step, cues }) =>
       cues.flatMap((cue) =>
-        termsOf(cue.text).flatMap(({ term, variant }) => {
+        termsOf(cue.text, ownTerms).flatMap(({ term, variant }) => {
           if (explainedIn(cue.text, variant)) explained.add(term);
           if (explained.has(term) || met.has(term)) return [];
           met.add(term);
-          if (TERMS.find((one) => one.term === term)?.known) return [];
+          if (terms.find((one) => one.term === term)?.known) return [];
           return [{ stepId: step.id, cueId: cue.id, detail: term, facts: { term: variant, text: cue.text } }];
         }),
       ),

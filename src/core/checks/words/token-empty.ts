@@ -1,6 +1,8 @@
+import type { Shortened } from '@/core/movement';
 import { emptyTokens } from '@/core/words';
 import { turnsOf, Wording, type Moment } from '@/core/timeline';
 import { placeName, type ClassPlan, type StepText } from '@/core/plan';
+import { lineAt } from '../context';
 import type { StepCheck, StepContext } from '../model';
 
 /** A token stands where there is nothing to fill it with: a side in a movement without sides, a round before the rounds. */
@@ -22,7 +24,8 @@ export const tokenEmpty: StepCheck = {
 
 /** What the tokens of a text stand for the first time it is said. */
 function factsFor({ place }: StepText, { step, timed }: StepContext, plan: ClassPlan) {
-  const counted = COUNTED.has(place.part) || (place.part === 'moment' && place.moment === 'roundsLeft');
+  const line = lineAt(place);
+  const counted = place.part === 'phase' || (line !== null && COUNTED.has(line));
   const rounds = step.kind === 'movement' && counted ? Math.max(1, timed.rounds) : 0;
   const turn = step.kind === 'movement' && counted ? turnsOf(step, rounds)[0] : null;
   const moment: Moment = { at: 0, turn, rounds };
@@ -31,4 +34,4 @@ function factsFor({ place }: StepText, { step, timed }: StepContext, plan: Class
   return { ...facts, nextMovement: facts.nextMovement || 'the next' };
 }
 
-const COUNTED: ReadonlySet<string> = new Set(['phase', 'lastRoundLine', 'sideChangeLine']);
+const COUNTED: ReadonlySet<Shortened> = new Set<Shortened>(['roundsLeft', 'lastRound', 'sideChange']);

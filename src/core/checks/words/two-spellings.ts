@@ -9,11 +9,11 @@ export const twoSpellings: ClassCheck = {
   group: 'words',
   gravity: 'should',
   of: 'class',
-  find: ({ plan, steps }) => {
+  find: ({ plan, steps, ownTerms }) => {
     const uses = new Map<string, Map<string, { count: number; stepId: string }>>();
     for (const { step, texts } of steps) {
       for (const { text } of texts) {
-        for (const { term, variant } of termsOf(text)) {
+        for (const { term, variant } of termsOf(text, ownTerms)) {
           const spellings = uses.get(term) ?? new Map<string, { count: number; stepId: string }>();
           const use = spellings.get(variant) ?? { count: 0, stepId: step.id };
           spellings.set(variant, { ...use, count: use.count + 1 });
@@ -25,7 +25,7 @@ export const twoSpellings: ClassCheck = {
       if (spellings.size < 2) return [];
       const byUse = [...spellings].sort((a, b) => b[1].count - a[1].count || (a[0] < b[0] ? -1 : 1));
       const [[most], [rare, { stepId }]] = [byUse[0], byUse[byUse.length - 1]];
-      const edit = changePlanTexts(plan, (text) => withSpelling(text, term, most));
+      const edit = changePlanTexts(plan, (text) => withSpelling(text, term, most, ownTerms));
       return [{ stepId, detail: term, facts: { one: most, other: rare }, fix: fixBy(edit) }];
     });
   },

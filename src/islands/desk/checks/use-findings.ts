@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useContext, useEffect, useState } from 'react';
 import { createChecker, setAsideReason, type Finding } from '@/core/checks';
 import type { ClassPlan } from '@/core/plan';
+import { StudioContext } from '../studio-context';
 import { useDeskStore } from '../use-desk';
 
 /** What the checks say of the plan as it stands. */
@@ -12,13 +13,11 @@ export interface Findings {
 }
 
 const NOTHING: Findings = { of: null, open: [], setAside: [] };
-/** Milliseconds after an edit, so that a hand that types on is not held up. */
-const SETTLE = 120;
-
-/** The findings on the desk's class, found again shortly after each edit. */
+/** The findings on the desk's class, found again after each edit, once it is drawn. */
 export function useFindings(): Findings {
   const desk = useDeskStore();
-  const [check] = useState(createChecker);
+  const { spelling } = useContext(StudioContext);
+  const [check] = useState(() => createChecker(spelling.own));
   const [found, setFound] = useState(NOTHING);
   useEffect(() => {
     let waiting: ReturnType<typeof setTimeout> | undefined;
@@ -37,7 +36,7 @@ export function useFindings(): Findings {
     const stop = desk.subscribe((state, before) => {
       if (state.plan === before.plan) return;
       clearTimeout(waiting);
-      waiting = setTimeout(run, SETTLE);
+      waiting = setTimeout(run);
     });
     return () => {
       clearTimeout(waiting);

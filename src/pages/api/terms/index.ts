@@ -1,6 +1,5 @@
 import type { APIRoute } from 'astro';
 import { spellingSchema } from '@/api/terms';
-import type { Spelling } from '@/core/words';
 import { answer, readBody } from '@/server/refusal';
 import { asking } from '@/server/studio';
 import { chooseSpelling, spelling } from '@/server/terms';
@@ -8,4 +7,4 @@ import { chooseSpelling, spelling } from '@/server/terms';
 export const GET: APIRoute = () => answer(async () => spelling(await asking()));
 
 export const PUT: APIRoute = ({ request }) =>
-  answer(async () => chooseSpelling(await asking(), (await readBody(request, spellingSchema)) as Spelling));
+  answer(async () => chooseSpelling(await asking(), (await readBody(request, spellingSchema))));

@@ -1,0 +1,1 @@
+ALTER TABLE "studios" ADD COLUMN "own_terms" jsonb DEFAULT '[]'::jsonb NOT NULL;

@@ -1,0 +1,142 @@
+import { useState } from 'react';
+import { TERM_LIMITS, type Term } from '@/core/words';
+
+interface Props {
+  readonly own: readonly Term[];
+  /** Gives back why it was not kept, or `null`. */
+  readonly onKeep: (own: readonly Term[]) => Promise<string | null>;
+}
+
+/** The studio's own terms, beside the house list. */
+export function OwnTerms({ own, onKeep }: Props) {
+  const [editing, setEditing] = useState<string | null>(null);
+  const keep = async (term: Term): Promise<string | null> => {
+    const known = own.some((one) => one.term === term.term);
+    const problem = await onKeep(known ? own.map((one) => (one.term === term.term ? term : one)) : [...own, term]);
+    if (problem === null) setEditing(null);
+    return problem;
+  };
+  const fresh: Term = { term: `own-${crypto.randomUUID()}`, variants: [], misheard: [], known: false };
+  return (
+    <section className="mt-6">
+      <h2 className="text-lg font-semibold">Our own terms</h2>
+      <p className="quiet-ink mb-2 text-sm">
+        Names and words of your school. They are spelled as you choose, explained at their first use, and known again in
+        a take that a machine misheard.
+      </p>
+      <ul>
+        {own.map((term) => (
+          <li key={term.term} className="flex flex-wrap items-center gap-2 py-1">
+            {editing === term.term ? (
+              <TermForm term={term} onKeep={keep} onLeave={() => setEditing(null)} />
+            ) : (
+              <>
+                <span className="font-serif text-lg">{term.variants.join(', ')}</span>
+                <button type="button" className="btn btn-xs" onClick={() => setEditing(term.term)}>
+                  Change<span className="sr-only"> {term.variants[0]}</span>
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-xs"
+                  onClick={() => void onKeep(own.filter((one) => one !== term))}
+                >
+                  Remove<span className="sr-only"> {term.variants[0]}</span>
+                </button>
+              </>
+            )}
+          </li>
+        ))}
+      </ul>
+      {editing === 'new' ? (
+        <TermForm term={fresh} onKeep={keep} onLeave={() => setEditing(null)} />
+      ) : (
+        <button
+          type="button"
+          className="btn btn-sm btn-outline mt-2"
+          disabled={own.length >= TERM_LIMITS.own}
+          onClick={() => setEditing('new')}
+        >
+          Add a term
+        </button>
+      )}
+    </section>
+  );
+}
+
+interface FormProps {
+  readonly term: Term;
+  readonly onKeep: (term: Term) => Promise<string | null>;
+  readonly onLeave: () => void;
+}
+
+const listOf = (text: string): string[] =>
+  text
+    .split(',')
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+
+function TermForm({ term, onKeep, onLeave }: FormProps) {
+  const [first] = useState(term);
+  const [variants, setVariants] = useState(first.variants.join(', '));
+  const [misheard, setMisheard] = useState(first.misheard.join(', '));
+  const [known, setKnown] = useState(first.known);
+  const [problem, setProblem] = useState<string | null>(null);
+  const written = listOf(variants);
+  const heard = listOf(misheard);
+  const wrong = whatIsWrong(written, heard);
+  return (
+    <form
+      className="border-base-300 w-full rounded border p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (wrong !== null) setProblem(wrong);
+        else void onKeep({ ...first, variants: written, misheard: heard, known }).then(setProblem);
+      }}
+    >
+      <label className="block">
+        <span className="text-sm">Spellings, with commas between</span>
+        <input
+          autoFocus
+          className="input w-full font-serif"
+          value={variants}
+          onChange={(event) => setVariants(event.target.value)}
+        />
+      </label>
+      <label className="mt-2 block">
+        <span className="text-sm">What machines write when they mishear it</span>
+        <input className="input w-full" value={misheard} onChange={(event) => setMisheard(event.target.value)} />
+      </label>
+      <label className="mt-2 flex min-h-8 items-center gap-2">
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={known}
+          onChange={(event) => setKnown(event.target.checked)}
+        />
+        Everybody who comes knows it; it needs no explaining
+      </label>
+      {problem !== null && (
+        <p role="alert" className="text-error text-sm">
+          {problem}
+        </p>
+      )}
+      <div className="mt-2 flex gap-2">
+        <button type="submit" className="btn btn-sm btn-primary">
+          Keep it
+        </button>
+        <button type="button" className="btn btn-sm" onClick={onLeave}>
+          Leave it
+        </button>
+      </div>
+    </form>
+  );
+}
+
+function whatIsWrong(variants: readonly string[], misheard: readonly string[]): string | null {
+  if (variants.length === 0) return 'Write at least one spelling.';
+  if (variants.length > TERM_LIMITS.variants) return `At most ${TERM_LIMITS.variants} spellings.`;
+  if (misheard.length > TERM_LIMITS.misheard) return `At most ${TERM_LIMITS.misheard} mishearings.`;
+  return [...variants, ...misheard].some((one) => one.length > TERM_LIMITS.characters)
+    ? `A term has at most ${TERM_LIMITS.characters} characters.`
+    : null;
+}
