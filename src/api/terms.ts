@@ -1,5 +1,5 @@
 import { array, boolean, mixed, object, string } from 'yup';
-import { SPELLABLE_TERMS, TERM_LIMITS, TERMS, type Spelling, type Term } from '@/core/words';
+import { SPELLABLE_TERMS, takenSpelling, TERM_LIMITS, type Spelling, type Term } from '@/core/words';
 
 const words = () =>
   string()
@@ -42,12 +42,6 @@ function isChosen(chosen: unknown, own: readonly Term[]): boolean {
   );
 }
 
-const HOUSE: readonly string[] = TERMS.flatMap(({ variants }) => variants);
-
 function eachOnce(own: readonly Term[]): boolean {
-  const names = own.map(({ term }) => term);
-  const spellings = [...HOUSE, ...own.flatMap(({ variants }) => variants)].map((one) =>
-    one.toLowerCase().replace(/-/g, ' '),
-  );
-  return new Set(names).size === names.length && new Set(spellings).size === spellings.length;
+  return new Set(own.map(({ term }) => term)).size === own.length && takenSpelling(own) === null;
 }

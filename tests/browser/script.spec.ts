@@ -236,3 +236,74 @@ test('a spelling is chosen for the studio; captions and the printed script follo
   await term.getByLabel('as written').check();
   await expect(page.getByRole('status')).toHaveText('Saved');
 });
+
+test('words kept fitted take a shorter form as a line grows, while it is written on where it stands', async ({
+  page,
+}) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await page.getByRole('checkbox', { name: 'Keep words fitted as I edit' }).check();
+  const heron = strip(page, 'Heron on the piling');
+  await heron.getByRole('button', { name: 'Breathe out, set the foot down softly.' }).first().click();
+  const line = page.getByRole('textbox', { name: /^Line at/ });
+  await line.press('End');
+  await line.pressSequentially(' Take your time with it, and let the whole of the foot come to rest on the floor.');
+  await expect(line).toHaveValue(/come to rest on the floor\.$/);
+  await line.press('Enter');
+  await expect(heron).toContainText('Out, softly down.');
+  await expect(heron).not.toContainText('come to rest on the floor');
+  await expectSaved(page);
+  const { plan } = await storedClass(id);
+  const stored = plan.sections.flatMap(({ steps }) => steps).find(({ name }) => name === 'Heron on the piling');
+  expect(stored?.kind === 'movement' && formOn(stored.fade, 1)).toBe('short');
+  expect(JSON.stringify(stored)).toContain('come to rest on the floor');
+});
+
+test('a line may be emptied and written anew without losing its place', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await strip(page, 'Raising the lamp').getByRole('button', { name: 'In, lamp up.' }).first().click();
+  const line = page.getByRole('textbox', { name: /^Line at/ });
+  await line.fill('');
+  await expect(line).toBeFocused();
+  await line.pressSequentially('In, and the lamp.');
+  await line.press('Enter');
+  await expect(strip(page, 'Raising the lamp')).toContainText('In, and the lamp.');
+});
+
+test('a movement is told in short: shorter wordings, and nothing taught', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await openDesk(page, id);
+  await chooseStep(page, 'Coiling the line');
+  const coil = strip(page, 'Coiling the line');
+  await expect(coil).toContainText('Slow circles of the shoulders');
+  await page.getByRole('combobox', { name: 'Said around its rounds' }).selectOption('short');
+  await expect(coil).not.toContainText('Slow circles of the shoulders');
+  await page.getByText('Shorter wordings').click();
+  await page.getByRole('textbox', { name: 'The last round, in short' }).fill('Last.');
+  await expect(coil.getByRole('button', { name: 'Last.', exact: true })).toHaveCount(2);
+  await expectSaved(page);
+});
+
+test('a term of the studio’s own is added, chosen in a spelling and removed again; one that is taken is refused', async ({
+  page,
+}) => {
+  await page.goto(`${origin()}/terms`);
+  await page.getByRole('button', { name: 'Add a term' }).click();
+  const spellings = page.getByRole('textbox', { name: 'Spellings, with commas between' });
+  await spellings.fill('Qi, energy');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert')).toContainText('“Qi” is a spelling of another term already.');
+  await expect(spellings).toHaveValue('Qi, energy');
+  await spellings.fill('tide stance, tidal stance');
+  await page.getByRole('textbox', { name: 'What machines write' }).fill('tight stance');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('radio', { name: 'tidal stance' }).check();
+  await expect(page.getByText('Saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'tidal stance' })).toBeChecked();
+  await page.getByRole('button', { name: 'Remove tide stance' }).click();
+  await expect(page.getByRole('radio', { name: 'tidal stance' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'tidal stance' })).toHaveCount(0);
+});

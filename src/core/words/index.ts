@@ -7,6 +7,7 @@ export {
   NO_SPELLING,
   spelled,
   SPELLABLE_TERMS,
+  takenSpelling,
   TERM_LIMITS,
   TERMS,
   termsIn,

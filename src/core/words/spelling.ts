@@ -101,6 +101,18 @@ export function allTerms(own: readonly Term[]): readonly Term[] {
   return own.length === 0 ? TERMS : [...TERMS, ...own];
 }
 
+/** The first spelling that two terms have, of the house and a studio's own; `null` where each belongs to one. */
+export function takenSpelling(own: readonly Term[]): string | null {
+  const seen = new Set<string>();
+  for (const { variants } of allTerms(own)) {
+    for (const variant of variants) {
+      if (seen.has(plain(variant))) return variant;
+      seen.add(plain(variant));
+    }
+  }
+  return null;
+}
+
 /** The terms in a text in the order in which they stand, each spelling once. */
 export function termsIn(text: string, own: readonly Term[] = NO_SPELLING.own): Use[] {
   const { pattern, useOf } = finderOf(own);

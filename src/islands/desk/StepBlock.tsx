@@ -4,10 +4,17 @@ import { LIMITS, type Edit, type MovementStep, type Step } from '@/core/plan';
 import { withForm } from '@/core/script';
 import { moreRoundsSeconds, roundsPerformed, type CueSource, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
-import { TextField } from '@/ui/parts/TextField';
 import { BreathLine } from './BreathLine';
-import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
-import { layOutStep, type PlacedCue, type PlacedGroup, type StepLayout } from './strip-layout';
+import { CueLine } from './CueLine';
+import {
+  BREATH_WIDTH,
+  CLOCK_WIDTH,
+  layOutStep,
+  ROUND_WIDTH,
+  type PlacedCue,
+  type PlacedGroup,
+  type StepLayout,
+} from './strip-layout';
 import { useDeskStore } from './use-desk';
 
 interface Props {
@@ -23,9 +30,6 @@ interface Props {
   readonly onToggle: (stepId: string) => void;
 }
 
-const CLOCK_WIDTH = 44;
-const BREATH_WIDTH = 78;
-const ROUND_WIDTH = 52;
 const AFTER_WIDTH = 142;
 
 /** One step on the strip: its heading, its breath line, and each cue at the place where it is said. */
@@ -120,6 +124,22 @@ function amountOf(step: Step, timed: TimedStep): string {
   return `${rounds}${pinned} · ${length}`;
 }
 
+/** A line that is being written, with the text of the plan that it is. */
+interface Writing {
+  readonly placed: PlacedCue;
+  readonly source: CueSource;
+}
+
+/**
+ * The lines with the one that is being written among them. It may be said no longer: emptied, its round folded with
+ * others alike, or given another form by fitting the words; its place then stays until it is left.
+ */
+function withWritten(cues: readonly PlacedCue[], writing: Writing | null): readonly PlacedCue[] {
+  if (!writing || cues.some(({ cue }) => cue.id === writing.placed.cue.id)) return cues;
+  const at = cues.filter(({ y }) => y < writing.placed.y).length;
+  return cues.toSpliced(at, 0, { ...writing.placed, late: false });
+}
+
 interface OpenProps {
   readonly step: Step;
   readonly timed: TimedStep;
@@ -134,6 +154,8 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
     () => layOutStep(step, timed, timeline, textWidth, unfolded),
     [step, timed, timeline, textWidth, unfolded],
   );
+  const [writing, setWriting] = useState<Writing | null>(null);
+  const placed = withWritten(layout.cues, writing);
   return (
     <div className="relative mt-1" style={{ height: layout.height }}>
       <ClockMarks timed={timed} layout={layout} />
@@ -150,8 +172,15 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
         />
       ))}
       <ol aria-label={`Lines of ${step.name}`}>
-        {layout.cues.map((placed) => (
-          <CueLine key={placed.cue.id} placed={placed} step={step} textWidth={textWidth} />
+        {placed.map((one) => (
+          <CueLine
+            key={one.cue.id}
+            placed={one}
+            step={step}
+            textWidth={textWidth}
+            writing={writing?.placed.cue.id === one.cue.id ? writing.source : null}
+            onWrite={(on) => setWriting(on ? { placed: one, source: one.cue.source } : null)}
+          />
         ))}
       </ol>
       {unfolded && (
@@ -269,74 +298,4 @@ function RoundForm({ round, step, top, left }: RoundFormProps) {
       </select>
     </span>
   );
-}
-
-function CueLine({
-  placed,
-  step,
-  textWidth,
-}: {
-  readonly placed: PlacedCue;
-  readonly step: Step;
-  readonly textWidth: number;
-}) {
-  const desk = useDeskStore();
-  // Fitting the words may give the round another form while this one is being written.
-  const [editing, setEditing] = useState<CueSource | null>(null);
-  const { cue, y, barHeight, late } = placed;
-  const left = CLOCK_WIDTH + BREATH_WIDTH + ROUND_WIDTH + 12;
-  const lasts = cue.endSeconds - cue.startSeconds;
-  return (
-    <li className="absolute flex items-start gap-2" style={{ top: y, left, right: 0 }}>
-      <span
-        aria-hidden
-        className={`w-1 shrink-0 rounded-sm ${late ? 'bg-error' : ''}`}
-        style={{ height: barHeight, background: late ? undefined : 'var(--said-bar)' }}
-      />
-      {editing ? (
-        <div style={{ width: textWidth }}>
-          <TextField
-            label={`Line at ${formatClock(cue.startSeconds)}`}
-            hideLabel
-            spoken
-            startFocused
-            className="text-lg leading-6"
-            most={LINE_LIMIT}
-            value={sourceText(step, editing)}
-            onDone={() => setEditing(null)}
-            onChange={(text) => {
-              const edit = setSourceText(step, editing, text);
-              if (edit) desk.edit(edit, `line ${cue.id}`);
-            }}
-          />
-        </div>
-      ) : (
-        <button
-          type="button"
-          className="hover:bg-base-200 -mt-0.5 rounded px-1 text-left font-serif text-lg leading-6"
-          style={{ maxWidth: textWidth }}
-          title="Change this line"
-          onClick={() => setEditing(cue.source)}
-        >
-          {cue.text}
-        </button>
-      )}
-      <span className={`ml-auto shrink-0 pr-1 pt-0.5 text-xs ${late ? 'text-error font-semibold' : 'quiet-ink'}`}>
-        {late
-          ? `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}`
-          : asideOf(cue, timelineSide(cue.side))}
-      </span>
-    </li>
-  );
-}
-
-function timelineSide(side: PlacedCue['cue']['side']): string {
-  if (side === null) return '';
-  return { left: 'left', right: 'right', 'one-way': 'one way', 'other-way': 'other way' }[side];
-}
-
-/** Beside a cue: which side, which form, and how long saying it takes. */
-function asideOf(cue: PlacedCue['cue'], side: string): string {
-  const form = cue.source.part === 'phase' ? cue.source.form : cue.source.part === 'teach' ? 'teach' : '';
-  return [side, form, `${(cue.endSeconds - cue.startSeconds).toFixed(1)} s`].filter(Boolean).join(' · ');
 }

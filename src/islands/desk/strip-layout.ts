@@ -24,6 +24,11 @@ const CUE_PADDING = 8;
 const FOLDED_HEIGHT = 34;
 /** Width of a character of the serif at the strip's size, on the wide side so that a line is rather given more room. */
 const CHARACTER_WIDTH = 8.6;
+/** Columns from the left edge, in pixels: the clock, the breath line, the rounds; the words follow. */
+export const CLOCK_WIDTH = 44;
+export const BREATH_WIDTH = 78;
+export const ROUND_WIDTH = 52;
+
 export interface PlacedCue {
   readonly cue: Cue;
   readonly y: number;

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import {
   MOVEMENT_LIMITS as LIMITS,
   SHORTENED,
@@ -137,9 +138,10 @@ function ShortFields({
   lines,
   set,
 }: Omit<Props, 'teachTitle' | 'keptFitted'> & { readonly lines: readonly Shortened[] }) {
+  const [open, setOpen] = useState(false);
   const kept = lines.filter((line) => movement.shorts[line].trim() !== '').length;
   return (
-    <details className="mt-2">
+    <details className="mt-2" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-6 cursor-pointer font-semibold">
         Shorter wordings{kept > 0 && <span className="font-normal">, {kept}</span>}
       </summary>
@@ -147,7 +149,7 @@ function ShortFields({
         Rounds are told in short where their words are not full; the change of side, where the full line is longer than
         the change.
       </p>
-      {lines.map((line) => (
+      {(open ? lines : []).map((line) => (
         <TextField
           key={line}
           label={`${SHORTENED_WORDS[line]}, in short`}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { TERM_LIMITS, type Term } from '@/core/words';
+import { takenSpelling, TERM_LIMITS, type Term } from '@/core/words';
 
 interface Props {
   readonly own: readonly Term[];
@@ -12,7 +12,10 @@ export function OwnTerms({ own, onKeep }: Props) {
   const [editing, setEditing] = useState<string | null>(null);
   const keep = async (term: Term): Promise<string | null> => {
     const known = own.some((one) => one.term === term.term);
-    const problem = await onKeep(known ? own.map((one) => (one.term === term.term ? term : one)) : [...own, term]);
+    const next = known ? own.map((one) => (one.term === term.term ? term : one)) : [...own, term];
+    const taken = takenSpelling(next);
+    if (taken !== null) return `“${taken}” is a spelling of another term already.`;
+    const problem = await onKeep(next);
     if (problem === null) setEditing(null);
     return problem;
   };

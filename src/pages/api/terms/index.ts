@@ -7,4 +7,4 @@ import { chooseSpelling, spelling } from '@/server/terms';
 export const GET: APIRoute = () => answer(async () => spelling(await asking()));
 
 export const PUT: APIRoute = ({ request }) =>
-  answer(async () => chooseSpelling(await asking(), (await readBody(request, spellingSchema))));
+  answer(async () => chooseSpelling(await asking(), await readBody(request, spellingSchema)));

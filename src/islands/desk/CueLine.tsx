@@ -1,0 +1,81 @@
+import type { Step } from '@/core/plan';
+import type { CueSource } from '@/core/timeline';
+import { formatClock } from '@/core/units';
+import { TextField } from '@/ui/parts/TextField';
+import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
+import { BREATH_WIDTH, CLOCK_WIDTH, ROUND_WIDTH, type PlacedCue } from './strip-layout';
+import { useDeskStore } from './use-desk';
+
+/** One line at its place on the strip, written where it stands. */
+export function CueLine({
+  placed,
+  step,
+  textWidth,
+  writing,
+  onWrite,
+}: {
+  readonly placed: PlacedCue;
+  readonly step: Step;
+  readonly textWidth: number;
+  /** The text being written; `null` while it is only read. */
+  readonly writing: CueSource | null;
+  readonly onWrite: (on: boolean) => void;
+}) {
+  const desk = useDeskStore();
+  const { cue, y, barHeight, late } = placed;
+  const left = CLOCK_WIDTH + BREATH_WIDTH + ROUND_WIDTH + 12;
+  const lasts = cue.endSeconds - cue.startSeconds;
+  return (
+    <li className={`absolute flex items-start gap-2 ${writing ? 'z-10' : ''}`} style={{ top: y, left, right: 0 }}>
+      <span
+        aria-hidden
+        className={`w-1 shrink-0 rounded-sm ${late ? 'bg-error' : ''}`}
+        style={{ height: barHeight, background: late ? undefined : 'var(--said-bar)' }}
+      />
+      {writing ? (
+        <div style={{ width: textWidth }}>
+          <TextField
+            label={`Line at ${formatClock(cue.startSeconds)}`}
+            hideLabel
+            spoken
+            startFocused
+            className="text-lg leading-6"
+            most={LINE_LIMIT}
+            value={sourceText(step, writing)}
+            onDone={() => onWrite(false)}
+            onChange={(text) => {
+              const edit = setSourceText(step, writing, text);
+              if (edit) desk.edit(edit, `line ${cue.id}`);
+            }}
+          />
+        </div>
+      ) : (
+        <button
+          type="button"
+          className="hover:bg-base-200 -mt-0.5 rounded px-1 text-left font-serif text-lg leading-6"
+          style={{ maxWidth: textWidth }}
+          title="Change this line"
+          onClick={() => onWrite(true)}
+        >
+          {cue.text}
+        </button>
+      )}
+      <span className={`ml-auto shrink-0 pr-1 pt-0.5 text-xs ${late ? 'text-error font-semibold' : 'quiet-ink'}`}>
+        {late
+          ? `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}`
+          : asideOf(cue, timelineSide(cue.side))}
+      </span>
+    </li>
+  );
+}
+
+function timelineSide(side: PlacedCue['cue']['side']): string {
+  if (side === null) return '';
+  return { left: 'left', right: 'right', 'one-way': 'one way', 'other-way': 'other way' }[side];
+}
+
+/** Beside a cue: which side, which form, and how long saying it takes. */
+function asideOf(cue: PlacedCue['cue'], side: string): string {
+  const form = cue.source.part === 'phase' ? cue.source.form : cue.source.part === 'teach' ? 'teach' : '';
+  return [side, form, `${(cue.endSeconds - cue.startSeconds).toFixed(1)} s`].filter(Boolean).join(' · ');
+}
