@@ -10,7 +10,12 @@ const caption = stretch.shape({ text: string().strict().max(5_000).defined() });
 /** What is known of a take, as it is sent and stored. */
 const evidenceSchema = object({
   captions: array().of(caption).strict().max(20_000).nullable().defined(),
-  speech: array().of(stretch).strict().max(60_000).nullable().defined(),
+  speech: array()
+    .of(stretch.shape({ likely: number().strict().min(0).max(1) }))
+    .strict()
+    .max(60_000)
+    .nullable()
+    .defined(),
   lengthSeconds: number().strict().min(0).max(14_400).nullable().defined(),
 })
   .noUnknown()

@@ -12,13 +12,17 @@ export interface Listened {
   readonly notes: readonly Issue[];
 }
 
+/** Takes mono sound and its rate as it is decoded. */
+export type SoundSink = (samples: Float32Array, rate: number) => Promise<void>;
+
 /**
  * Streams through the sound of a file and measures its level; holds none of it. `goOn` is asked between pieces and
- * told how far it got (0 to 1); when it says no, the result is `null`.
+ * told how far it got (0 to 1); when it says no, the result is `null`. `alsoHeard` is given the sound as it passes.
  */
 export async function listen(
   file: Blob,
   goOn: (share: number) => Promise<boolean>,
+  alsoHeard: SoundSink = () => Promise.resolve(),
 ): Promise<Result<Listened, Issue> | null> {
   if (file.size === 0) return refused('empty-file');
   const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
@@ -28,7 +32,7 @@ export async function listen(
     if (!(await track.canDecode())) return refused('no-decoder');
     const duration = await track.computeDuration();
     if (duration > LONGEST_SECONDS) return refused('too-long-take');
-    return await measure(new AudioSampleSink(track), duration, goOn);
+    return await measure(new AudioSampleSink(track), duration, goOn, alsoHeard);
   } catch {
     return refused('not-media');
   } finally {
@@ -40,6 +44,7 @@ async function measure(
   sink: AudioSampleSink,
   duration: Seconds,
   goOn: (share: number) => Promise<boolean>,
+  alsoHeard: SoundSink,
 ): Promise<Result<Listened, Issue> | null> {
   let meter: LevelMeter | null = null;
   let heard = 0;
@@ -47,13 +52,18 @@ async function measure(
   const notes: Issue[] = [];
   try {
     for await (const sample of sink.samples()) {
+      let mixed: Float32Array;
+      let rate: number;
       try {
         meter ??= new LevelMeter(sample.sampleRate);
-        meter.push(mono(sample));
+        mixed = mono(sample);
+        rate = sample.sampleRate;
+        meter.push(mixed);
         heard = sample.timestamp + sample.duration;
       } finally {
         sample.close();
       }
+      await alsoHeard(mixed, rate);
       if (heard - asked < 5) continue;
       asked = heard;
       if (!(await goOn(duration > 0 ? Math.min(1, heard / duration) : 0))) return null;

@@ -94,6 +94,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'no-decoder': () => 'This browser cannot decode the sound in this file. Convert it to WAV or MP3 and bring it again.',
   'broken-media': (f) => `The file is broken or cut short; it could be read up to ${f.until}.`,
   'no-speech': () => 'No speech could be found in the sound. Is it the right file, and is it loud enough?',
+  'no-voice-model': () =>
+    'The part that tells voices from other sound could not be loaded. Speech was told by its level, which is enough in a quiet room.',
   'too-long-take': () => 'The recording is longer than four hours.',
   'nothing-brought': () => 'Bring a caption file, a sound file, or both.',
 };

@@ -57,7 +57,7 @@ describe('terms that a machine mishears', () => {
         speech: null,
         lengthSeconds: null,
       },
-      terms,
+      { terms },
     ).found.map(({ cueId, confidence }) => [plan.cues.findIndex(({ id }) => id === cueId), confidence]);
 
   it('are taken for the term, whatever its spelling', () => {

@@ -3,22 +3,33 @@ import { TERMS, type Term } from '@/core/words';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import { alignCaptions } from './captions';
 import type { Alignment, Evidence, FoundCue } from './model';
+import type { Likeness } from './likeness';
 import { alignSound } from './sound';
 
 /** A caption's onset is moved to the start of speech when that lies this near. */
 const SNAP_SECONDS: Seconds = 0.6;
 
+/** What helps to hear a take rightly. */
+export interface Hearing {
+  /** The terms of the studio; the house list when left out. */
+  readonly terms?: readonly Term[];
+  /** How the speech of the evidence is like the texts of the class; for sound without captions. */
+  readonly likeness?: Likeness | null;
+}
+
 /**
  * Finds the cues of a timeline in a take. Words decide where there are captions, and sound then gives their exact
  * onsets; sound decides alone where there are none. What machines write for a term counts as the term.
  */
-export function alignTake(timeline: Timeline, evidence: Evidence, terms: readonly Term[] = TERMS): Alignment {
-  const { captions, speech } = evidence;
+export function alignTake(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Alignment {
+  const { captions } = evidence;
+  const { terms = TERMS, likeness = null } = hearing;
+  const speech = evidence.speech?.map((stretch) => ({ likely: 1, ...stretch })) ?? null;
   if (captions && captions.length > 0) {
     const aligned = alignCaptions(timeline.cues, captions, terms);
     return speech ? { ...aligned, found: snapOnsets(aligned.found, speech) } : aligned;
   }
-  return alignSound(timeline.cues, speech ?? []);
+  return alignSound(timeline.cues, speech ?? [], likeness);
 }
 
 function snapOnsets(found: readonly FoundCue[], speech: readonly Interval[]): FoundCue[] {

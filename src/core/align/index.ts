@@ -1,2 +1,3 @@
-export { alignTake } from './align';
-export type { Alignment, Evidence, FoundCue, Remark } from './model';
+export { alignTake, type Hearing } from './align';
+export { likenessOf, type Likeness, type SaidCepstra } from './likeness';
+export type { Alignment, Evidence, FoundCue, Remark, SpeechStretch } from './model';

@@ -1,10 +1,16 @@
 import type { Caption } from '@/core/interchange';
 import type { Interval, Seconds } from '@/core/units';
 
+/** A stretch of sound in which somebody likely speaks, and how likely, 0 to 1. */
+export interface SpeechStretch extends Interval {
+  readonly likely: number;
+}
+
 /** What is known of a take: a machine's captions, the stretches of speech in its sound, or both. */
 export interface Evidence {
   readonly captions: readonly Caption[] | null;
-  readonly speech: readonly Interval[] | null;
+  /** Evidence from before likelihoods were kept has none: it was told by level, and is taken as sure. */
+  readonly speech: readonly (Interval & { readonly likely?: number })[] | null;
   /** Length of the recording, when known. */
   readonly lengthSeconds: Seconds | null;
 }

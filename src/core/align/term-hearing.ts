@@ -1,6 +1,6 @@
 import type { Term } from '@/core/words';
 import type { Cue } from '@/core/timeline';
-import { plainWords } from './words';
+import { plainWords } from './plain-words';
 
 interface Phrase {
   readonly words: readonly string[];

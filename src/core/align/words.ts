@@ -1,7 +1,7 @@
 import type { Caption } from '@/core/interchange';
-import { spokenText, wordsOf } from '@/core/speech';
 import type { Cue } from '@/core/timeline';
 import type { Seconds } from '@/core/units';
+import { plainWords } from './plain-words';
 import type { TermHearing } from './term-hearing';
 
 /** A word of the plan with the time at which it is planned to be said. */
@@ -19,16 +19,6 @@ export interface HeardWord {
   readonly caption: number;
   readonly startSeconds: Seconds;
   readonly endSeconds: Seconds;
-}
-
-/** Lower case, numbers as words, no accents: what two spellings of a word have in common. */
-export function plainWords(text: string): string[] {
-  return wordsOf(spokenText(text)).map((word) =>
-    word
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]/gu, ''),
-  );
 }
 
 /** The words of the plan, each spelling of a term as its first one. */

@@ -1,6 +1,5 @@
-import { alignTake, type Evidence } from '@/core/align';
+import { alignTake, type Evidence, type Hearing } from '@/core/align';
 import type { Timeline } from '@/core/timeline';
-import { TERMS, type Term } from '@/core/words';
 import { wholeMilliseconds } from '@/core/units';
 import { READING_FORMAT, READING_VERSION, type Corrections, type CueReading, type Reading } from './model';
 import { totalsOf } from './totals';
@@ -10,9 +9,9 @@ export function readTake(
   timeline: Timeline,
   evidence: Evidence,
   corrections: Corrections = {},
-  terms: readonly Term[] = TERMS,
+  hearing: Hearing = {},
 ): Reading {
-  const { found, remarks } = alignTake(timeline, evidence, terms);
+  const { found, remarks } = alignTake(timeline, evidence, hearing);
   const byCue = new Map(found.map((cue) => [cue.cueId, cue]));
   const cues = timeline.cues.map((cue): CueReading => {
     const match = byCue.get(cue.id);

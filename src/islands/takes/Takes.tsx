@@ -21,12 +21,13 @@ interface Props {
 }
 
 interface Progress {
-  readonly doing: 'listening' | 'matching' | 'keeping';
+  readonly doing: 'listening' | 'saying' | 'matching' | 'keeping';
   readonly share: number;
 }
 
 const DOING = {
   listening: 'Listening to the recording',
+  saying: 'Learning how the lines sound',
   matching: 'Finding the lines',
   keeping: 'Keeping the reading',
 } as const;

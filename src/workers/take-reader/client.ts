@@ -19,7 +19,7 @@ export function readTakeInWorker(
   captions: readonly Caption[] | null,
   sound: Blob | null,
   ownTerms: readonly Term[],
-  onProgress: (doing: 'listening' | 'matching', share: number) => void,
+  onProgress: (doing: 'listening' | 'saying' | 'matching', share: number) => void,
 ): TakeJob {
   worker ??= new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
   const running = worker;

@@ -27,7 +27,12 @@ export interface TakeRead {
 }
 
 export type TakeReply =
-  | { readonly kind: 'progress'; readonly id: number; readonly doing: 'listening' | 'matching'; readonly share: number }
+  | {
+      readonly kind: 'progress';
+      readonly id: number;
+      readonly doing: 'listening' | 'saying' | 'matching';
+      readonly share: number;
+    }
   | ({ readonly kind: 'done'; readonly id: number } & TakeRead)
   | { readonly kind: 'failed'; readonly id: number; readonly issue: Issue }
   | { readonly kind: 'cancelled'; readonly id: number };

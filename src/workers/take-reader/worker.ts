@@ -1,9 +1,12 @@
+import { likenessOf, type SaidCepstra } from '@/core/align';
 import { readTake } from '@/core/reading';
 import { speechSegments } from '@/core/signal';
-import { expandPlan } from '@/core/timeline';
+import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';
 import { allTerms } from '@/core/words';
 import { listen } from '@/files/listen';
+import { VoiceHearing } from '@/hearing/hear-voice';
+import { textsAsSaid, voiceActivity } from './hearing';
 import type { TakeReply, TakeRequest } from './protocol';
 
 let cancelled = 0;
@@ -24,7 +27,12 @@ async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<vo
     await breathe();
     return cancelled < id;
   };
-  const listened = sound ? await listen(sound, goOn) : undefined;
+  // Without the model speech is told by level: enough in a quiet room.
+  const model = sound ? await voiceActivity().catch(() => null) : null;
+  const hearing = model && new VoiceHearing(model);
+  const listened = sound
+    ? await listen(sound, goOn, (samples, rate) => hearing?.push(samples, rate) ?? Promise.resolve())
+    : undefined;
   if (listened === null) {
     reply({ kind: 'cancelled', id });
     return;
@@ -34,7 +42,9 @@ async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<vo
     return;
   }
   const notes: Issue[] = [...(listened?.value.notes ?? [])];
-  const speech = listened ? speechSegments(listened.value.levels) : null;
+  if (sound && !model) notes.push({ code: 'no-voice-model', at: '', facts: {} });
+  const heard = (await hearing?.finish()) ?? null;
+  const speech = heard?.stretches ?? (listened ? speechSegments(listened.value.levels) : null);
   if (speech?.length === 0) {
     const issue: Issue = { code: 'no-speech', at: '', facts: {} };
     if (!captions) {
@@ -43,15 +53,40 @@ async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<vo
     }
     notes.push(issue);
   }
-  reply({ kind: 'progress', id, doing: 'matching', share: 1 });
-  await breathe();
-  if (cancelled >= id) {
+  const timeline = expandPlan(plan);
+  const saying = async (share: number): Promise<boolean> => {
+    reply({ kind: 'progress', id, doing: 'saying', share });
+    await breathe();
+    return cancelled < id;
+  };
+  const texts = heard && !captions ? await sayAll(timeline, saying) : NONE_SAID;
+  if (texts !== null) {
+    reply({ kind: 'progress', id, doing: 'matching', share: 1 });
+    await breathe();
+  }
+  if (texts === null || cancelled >= id) {
     reply({ kind: 'cancelled', id });
     return;
   }
-  const heard = speech && speech.length > 0 ? speech : null;
-  const evidence = { captions, speech: heard, lengthSeconds: listened?.value.lengthSeconds ?? null };
-  reply({ kind: 'done', id, evidence, reading: readTake(expandPlan(plan), evidence, {}, allTerms(ownTerms)), notes });
+  const evidence = {
+    captions,
+    speech: speech && speech.length > 0 ? speech : null,
+    lengthSeconds: listened?.value.lengthSeconds ?? null,
+  };
+  const likeness = heard && texts.size > 0 ? likenessOf(heard.cepstra, heard.stretches, texts) : null;
+  const reading = readTake(timeline, evidence, {}, { terms: allTerms(ownTerms), likeness });
+  reply({ kind: 'done', id, evidence, reading, notes });
+}
+
+const NONE_SAID: ReadonlyMap<string, SaidCepstra> = new Map();
+
+/** The texts of a class as the plain voice says them; none where it cannot be loaded, `null` when it was cancelled. */
+function sayAll(
+  timeline: Timeline,
+  goOn: (share: number) => Promise<boolean>,
+): Promise<ReadonlyMap<string, SaidCepstra> | null> {
+  const texts = [...new Set(timeline.cues.map((cue) => cue.text))];
+  return textsAsSaid(texts, goOn).catch(() => NONE_SAID);
 }
 
 addEventListener('message', (event: MessageEvent<TakeRequest>) => {

@@ -1,0 +1,47 @@
+import type { Seconds } from '@/core/units';
+
+/** Seconds taken for one planned second, about a planned time. */
+export type Tempo = (plannedSeconds: Seconds) => number;
+
+interface Anchor {
+  readonly plannedSeconds: Seconds;
+  readonly takenSeconds: Seconds;
+}
+
+/** Anchors this near count, in pairs at least so far apart. */
+const NEAR: Seconds = 45;
+const APART: Seconds = 12;
+/** The tempo is worked out once for each so many seconds. */
+const GRAIN: Seconds = 5;
+const BOUNDS = { least: 0.65, most: 1.6 };
+
+/**
+ * The tempo along a take: about each time the middle of the slopes between anchors near it (Theil 1950 and Sen 1968,
+ * from memory), so that a wrong anchor or an interruption does not bend it. Where anchors are few, `usual`.
+ */
+export function tempoAlong(anchors: readonly Anchor[], usual: number): Tempo {
+  const known = new Map<number, number>();
+  return (plannedSeconds) => {
+    const grain = Math.round(plannedSeconds / GRAIN);
+    let tempo = known.get(grain);
+    if (tempo === undefined) {
+      tempo = slopeAbout(anchors, grain * GRAIN) ?? usual;
+      known.set(grain, tempo);
+    }
+    return tempo;
+  };
+}
+
+function slopeAbout(anchors: readonly Anchor[], plannedSeconds: Seconds): number | null {
+  const near = anchors.filter((anchor) => Math.abs(anchor.plannedSeconds - plannedSeconds) < NEAR);
+  const slopes: number[] = [];
+  near.forEach((one, at) => {
+    for (const other of near.slice(at + 1)) {
+      const apart = other.plannedSeconds - one.plannedSeconds;
+      if (apart > APART) slopes.push((other.takenSeconds - one.takenSeconds) / apart);
+    }
+  });
+  if (slopes.length < 4) return null;
+  slopes.sort((a, b) => a - b);
+  return Math.min(BOUNDS.most, Math.max(BOUNDS.least, slopes[Math.floor(slopes.length / 2)]));
+}
