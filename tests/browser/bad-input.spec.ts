@@ -212,8 +212,8 @@ for (const [name, options] of [
     const id = await copyOf('Before the First Ferry');
     await page.goto(`${origin()}/classes/${id}/takes`);
     await bring(page, 'sound', ffmpeg(name, '-i', take('.webm'), '-t', '70', ...options));
-    await expect(page.getByLabel('Figures of the take')).toContainText('1:10', { timeout: 20_000 });
-    // Ten lines were said in the first 70 s; level alone finds most of them.
+    await expect(page.getByLabel('Figures of the take')).toContainText('1:10', { timeout: 60_000 });
+    // Ten lines were said in the first 70 s.
     const said = Number(/said(\d+) of/.exec((await page.getByLabel('Figures of the take').textContent()) ?? '')?.[1]);
     expect(said).toBeGreaterThanOrEqual(7);
     expect(said).toBeLessThanOrEqual(11);

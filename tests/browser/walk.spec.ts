@@ -193,13 +193,15 @@ test('5: the guide is performed from by keyboard and by touch', async ({ page })
 });
 
 test('6: a take is brought, read, corrected by hand and published', async ({ page }) => {
+  // Ten minutes of sound are judged by the model, on a machine that may be busy.
+  test.setTimeout(300_000);
   await page.goto(origin());
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
   await page.getByRole('link', { name: /^Takes/ }).click();
   await page.getByLabel('Sound or video').setInputFiles(take('.webm'));
   await page.getByLabel('Captions (WebVTT or SRT)').setInputFiles(take('.vtt'));
   await page.getByRole('button', { name: 'Read the take' }).click();
-  await expect(page.getByRole('heading', { name: 'before-the-first-ferry.webm' })).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('heading', { name: 'before-the-first-ferry.webm' })).toBeVisible({ timeout: 150_000 });
   const figures = page.getByLabel('Figures of the take');
   await expect(figures).toContainText('84 of 86');
   await expect(figures).toContainText('10:28');

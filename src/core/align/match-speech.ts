@@ -66,6 +66,8 @@ const BY_LIKENESS: Costs = {
 
 /** Of a unit of unlikeness, counted from here and held between bounds. */
 const LIKENESS = { cost: 1.6, from: 0.5, likest: -4, unlikest: 1 };
+/** Of cues not said at an end of the class. */
+const EDGE = { most: 12, each: 0.3 };
 /** A match that costs less by itself is an anchor for the tempo. */
 const ANCHOR_COST = 0.5;
 
@@ -105,20 +107,23 @@ export function matchSpeech(
   speech: readonly SpeechStretch[],
   likeness: Likeness | null,
 ): SpeechMatch[] {
-  const slowness = slownessGuess(cues, speech);
+  const guesses = slownessGuesses(cues, speech);
   const costs = likeness ? BY_LIKENESS : BY_LENGTH;
-  const guess: Task = { cues, speech, likeness, costs, rate: 1, tempo: () => slowness, slowness };
-  const first = bestPath(guess);
+  const tries = guesses.map((slowness) => {
+    const task: Task = { cues, speech, likeness, costs, rate: 1, tempo: () => slowness, slowness };
+    return { task, ...bestPath(task) };
+  });
+  const { task: guess, path: first } = tries.reduce((best, one) => (one.cost < best.cost ? one : best));
   const anchors = first
     .filter((match) => match.own < ANCHOR_COST)
     .map(({ cueFrom, from }) => ({
       plannedSeconds: cues[cueFrom].startSeconds,
       takenSeconds: speech[from].startSeconds,
     }));
-  return bestPath({ ...guess, rate: rateOf(guess, first), tempo: tempoAlong(anchors, slowness) });
+  return bestPath({ ...guess, rate: rateOf(guess, first), tempo: tempoAlong(anchors, guess.slowness) }).path;
 }
 
-function bestPath(task: Task): SpeechMatch[] {
+function bestPath(task: Task): { readonly path: SpeechMatch[]; readonly cost: number } {
   const { cues, speech, costs } = task;
   const remarks = remarkSums(speech, costs);
   const ending: SpeechMatch[][] = Array.from({ length: cues.length + 1 }, () => []);
@@ -132,13 +137,13 @@ function bestPath(task: Task): SpeechMatch[] {
     for (const match of matches) {
       link(task, match, ending, remarks);
       ending[cueTo].push(match);
-      const total = match.cost + costs.skip * (cues.length - cueTo) + remarks[speech.length] - remarks[match.to];
+      const total = match.cost + unsaid(costs, cues.length - cueTo) + remarks[speech.length] - remarks[match.to];
       if (total < bestCost) [best, bestCost] = [match, total];
     }
   }
   const path: SpeechMatch[] = [];
   for (let at: SpeechMatch | null = best; at; at = at.before) path.push(at);
-  return path.reverse();
+  return { path: path.reverse(), cost: bestCost };
 }
 
 /** Chooses the cheapest match before this one. */
@@ -152,7 +157,7 @@ function link(
   const start = speech[match.from].startSeconds;
   const slow = tempo(first.startSeconds);
   const alone = Math.min(costs.gapAtMost, Math.abs(start - first.startSeconds * slow) / 20);
-  let cost = costs.skip * match.cueFrom + remarks[match.from] + alone;
+  let cost = unsaid(costs, match.cueFrom) + remarks[match.from] + alone;
   for (let cueEnd = match.cueFrom; cueEnd >= Math.max(1, match.cueFrom - CUES_BACK); cueEnd--) {
     const gap = (first.startSeconds - cues[cueEnd - 1].startSeconds) * slow;
     const passed = costs.skip * (match.cueFrom - cueEnd) + remarks[match.from];
@@ -170,6 +175,11 @@ function link(
     }
   }
   match.cost = cost + match.own;
+}
+
+/** What it costs that so many cues at an end of the class were not said: a take that begins late or breaks off is one event. */
+function unsaid(costs: Costs, cues: number): number {
+  return Math.min(costs.skip * cues, EDGE.most + EDGE.each * cues);
 }
 
 /** How many of the matches, ordered by where they end, end at or before stretch `to`. */
@@ -236,11 +246,15 @@ function remarkSums(speech: readonly SpeechStretch[], costs: Costs): Float64Arra
   return sums;
 }
 
-/** How much longer the take is than the plan, as a first guess at its tempo: held between 0.6 and 1.7. */
-function slownessGuess(cues: readonly Cue[], speech: readonly SpeechStretch[]): number {
+/**
+ * How much longer the take may be than the plan: as long as the whole of it is, held between 0.6 and 1.7; and, where
+ * that is far off, as long as planned, for a take of a part of the class.
+ */
+function slownessGuesses(cues: readonly Cue[], speech: readonly SpeechStretch[]): number[] {
   const plannedEnd = cues[cues.length - 1].endSeconds;
   const takenEnd = speech[speech.length - 1].endSeconds;
-  return Math.min(1.7, Math.max(0.6, takenEnd / Math.max(1, plannedEnd)));
+  const whole = Math.min(1.7, Math.max(0.6, takenEnd / Math.max(1, plannedEnd)));
+  return whole < 0.8 || whole > 1.4 ? [whole, 1] : [whole];
 }
 
 /** The middle of how much longer cues were said than expected. */
