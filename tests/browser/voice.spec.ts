@@ -43,7 +43,10 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
     if (shots) await own.screenshot({ path: `${shots}/my-voice.png` });
   });
   await page.goto(`${origin()}/voice`);
-  const measured = Number(/(\d+) syllables a minute, the middle/.exec(await page.getByRole('main').innerText())?.[1]);
+  const told = /(\d+) syllables a minute, pauses of (\d+\.\d) s, the middle/.exec(
+    await page.getByRole('main').innerText(),
+  );
+  const [measured, pause] = [Number(told?.[1]), Number(told?.[2])];
   await page.getByLabel('Bring a sound file of it').setInputFiles(path);
   await expect(page.getByRole('status')).toHaveText(/^Kept: \d+/);
   const kept = await page.getByRole('region', { name: 'Measures' }).getByRole('listitem').allInnerTexts();
@@ -57,6 +60,7 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
   await expect(page.getByText('This is my voice.')).toBeVisible();
   await expectSaved(page);
   expect(rates).toContain((await storedClass(id)).plan.voice.syllablesPerMinute);
+  expect((await storedClass(id)).plan.voice.pauseSeconds).toBeCloseTo(pause, 0);
   expect(measured).toBeGreaterThan(100);
   await page.goto(`${origin()}/voice`);
   await page
