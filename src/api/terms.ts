@@ -1,5 +1,5 @@
 import { array, boolean, mixed, object, string } from 'yup';
-import { SPELLABLE_TERMS, takenSpelling, TERM_LIMITS, type Spelling, type Term } from '@/core/words';
+import { hasSpelling, takenSpelling, TERM_LIMITS, type Spelling, type Term } from '@/core/words';
 
 const words = () =>
   string()
@@ -36,9 +36,8 @@ export const spellingSchema = object({
 
 function isChosen(chosen: unknown, own: readonly Term[]): boolean {
   if (typeof chosen !== 'object' || chosen === null || Array.isArray(chosen)) return false;
-  const terms = new Map([...SPELLABLE_TERMS, ...own].map(({ term, variants }) => [term, variants]));
   return Object.entries(chosen).every(
-    ([term, variant]) => typeof variant === 'string' && terms.get(term)?.includes(variant) === true,
+    ([term, variant]) => typeof variant === 'string' && hasSpelling(own, term, variant),
   );
 }
 

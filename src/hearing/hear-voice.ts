@@ -1,4 +1,4 @@
-import { Cepstra, Denoiser, Resampler, voiceStretches, type VoiceStretch } from '@/core/signal';
+import { Cepstra, Denoiser, joinSamples, Resampler, voiceStretches, type VoiceStretch } from '@/core/signal';
 import { STEP_SAMPLES, type VoiceActivity } from './voice-activity';
 
 const RATE = 16_000;
@@ -71,8 +71,8 @@ export class VoiceHearing {
     await this.fill(this.raw, this.ofRaw, new Float32Array(STEP_SAMPLES));
     await this.judge(this.raw, this.ofRaw);
     await this.judge(this.clean, this.ofClean);
-    const raw = joined(this.ofRaw);
-    const clean = joined(this.ofClean);
+    const raw = joinSamples(this.ofRaw);
+    const clean = joinSamples(this.ofClean);
     const likely = raw.map((one, step) => Math.max(one, clean[step] ?? 0));
     return { stretches: voiceStretches(likely, STEP_SAMPLES / RATE), cepstra: this.cepstra.read() };
   }
@@ -99,14 +99,4 @@ export class VoiceHearing {
   private async judge(sound: Waiting, found: Float32Array[]): Promise<void> {
     found.push(await sound.judge(this.model));
   }
-}
-
-function joined(parts: readonly Float32Array[]): Float32Array {
-  const whole = new Float32Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
 }

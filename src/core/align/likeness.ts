@@ -135,7 +135,6 @@ function distance(a: Float32Array, b: Float32Array): number {
     const from = Math.max(0, Math.floor(centre - band));
     const to = Math.min(columns - 1, Math.ceil(centre + band));
     now.fill(Infinity, from, Math.min(columns, to + 1) + 1);
-    now[from] = Infinity;
     for (let column = from; column <= to; column++) {
       let sum = 0;
       for (let order = 0; order < ORDERS; order++) {
@@ -145,7 +144,6 @@ function distance(a: Float32Array, b: Float32Array): number {
       const apart = Math.sqrt(sum);
       now[column + 1] = Math.min(before[column] + 2 * apart, before[column + 1] + apart, now[column] + apart);
     }
-    if (to + 2 <= columns) now[to + 2] = Infinity;
     [before, now] = [now, before];
   }
   return before[columns] / (rows + columns);

@@ -1,12 +1,8 @@
 import type { Seconds } from '@/core/units';
+import type { Anchor } from './anchors';
 
 /** Seconds taken for one planned second, about a planned time. */
 export type Tempo = (plannedSeconds: Seconds) => number;
-
-interface Anchor {
-  readonly plannedSeconds: Seconds;
-  readonly takenSeconds: Seconds;
-}
 
 /** Anchors this near count, in pairs at least so far apart. */
 const NEAR: Seconds = 45;

@@ -1,4 +1,5 @@
 import { Fourier, sineWindow } from './fourier';
+import { joinSamples } from './join-samples';
 
 /** Frames of 32 ms every 16 ms, at 16 kHz. */
 const SIZE = 512;
@@ -34,6 +35,7 @@ export class Denoiser {
   private readonly floor = new Float32Array(BINS);
   private floorFrom = -1;
   private readonly gains = new Float32Array(BINS);
+  private readonly shaped = new Array<number>(2 * SIZE).fill(0);
   private readonly overlap = new Float32Array(SIZE);
   private readonly gathered = new Float32Array(this.ring);
   private readonly framed = new Float32Array(SIZE);
@@ -52,7 +54,7 @@ export class Denoiser {
       this.heldCount = SIZE - HOP;
       if (this.frames > REACH) out.push(this.giveFrame());
     }
-    return joined(out);
+    return joinSamples(out);
   }
 
   /** The rest, after the last sample; nothing can be pushed afterwards. */
@@ -64,7 +66,7 @@ export class Denoiser {
     }
     while (this.written < this.frames) out.push(this.giveFrame());
     out.push(this.overlap.slice(0, HOP));
-    return joined(out);
+    return joinSamples(out);
   }
 
   private takeFrame(): void {
@@ -93,7 +95,7 @@ export class Denoiser {
       // Gains fall slowly and rise at once, so that single bins do not chirp.
       this.gains[bin] = Math.max(gain, 0.6 * this.gains[bin]);
     }
-    const spectrum: number[] = new Array<number>(2 * SIZE).fill(0);
+    const spectrum = this.shaped;
     for (let bin = 0; bin < BINS; bin++) {
       spectrum[2 * bin] = this.spectra[place + 2 * bin] * this.gains[bin];
       spectrum[2 * bin + 1] = this.spectra[place + 2 * bin + 1] * this.gains[bin];
@@ -142,15 +144,4 @@ function ordered(values: Float32Array, count: number, rank: number): number {
     else break;
   }
   return values[rank];
-}
-
-function joined(parts: readonly Float32Array[]): Float32Array {
-  if (parts.length === 1) return parts[0];
-  const whole = new Float32Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
 }

@@ -1,5 +1,6 @@
 export { Cepstra, CEPSTRA_SECONDS, COEFFICIENTS } from './cepstra';
 export { Denoiser } from './denoiser';
+export { joinSamples } from './join-samples';
 export { FRAME_SECONDS, LevelMeter, SILENCE_DECIBELS } from './level-meter';
 export { Resampler } from './resampler';
 export { speechSegments } from './speech-segments';

@@ -4,6 +4,7 @@ export { emptyTokens, fillTokens, TOKENS, unknownTokens, usualText, type TokenFa
 export { themed, type Theme, type ThemeWord } from './themes';
 export {
   allTerms,
+  hasSpelling,
   NO_SPELLING,
   spelled,
   SPELLABLE_TERMS,

@@ -101,6 +101,11 @@ export function allTerms(own: readonly Term[]): readonly Term[] {
   return own.length === 0 ? TERMS : [...TERMS, ...own];
 }
 
+/** Whether a term whose spelling can be chosen has this one. */
+export function hasSpelling(own: readonly Term[], term: string, variant: string): boolean {
+  return [...SPELLABLE_TERMS, ...own].some((one) => one.term === term && one.variants.includes(variant));
+}
+
 /** The first spelling that two terms have, of the house and a studio's own; `null` where each belongs to one. */
 export function takenSpelling(own: readonly Term[]): string | null {
   const seen = new Set<string>();

@@ -1,6 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
-import { applyFitted } from './keep-words-fitted';
+import { applyFitted } from '@/core/script';
 import { applyEdit, stepsInOrder, type ClassPlan, type Edit } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';

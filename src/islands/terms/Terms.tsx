@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { send } from '@/api/client';
-import { SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
+import { hasSpelling, SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
 import { OwnTerms } from './OwnTerms';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 
@@ -63,8 +63,7 @@ export function Terms({ studio, first }: Props) {
 
 /** What is chosen of terms and spellings that there still are. */
 function stillThere(chosen: Spelling['chosen'], own: readonly Term[]): Spelling['chosen'] {
-  const terms = new Map([...SPELLABLE_TERMS, ...own].map(({ term, variants }) => [term, variants]));
-  return Object.fromEntries(Object.entries(chosen).filter(([term, variant]) => terms.get(term)?.includes(variant)));
+  return Object.fromEntries(Object.entries(chosen).filter(([term, variant]) => hasSpelling(own, term, variant)));
 }
 
 interface ChoiceProps {

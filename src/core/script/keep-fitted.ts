@@ -1,7 +1,7 @@
 import { applyEdit, stepsInOrder, type Applied, type ClassPlan, type Edit, type EditProblem } from '@/core/plan';
-import { fitWords } from '@/core/script';
 import { expandPlan } from '@/core/timeline';
 import { ok, type Result } from '@/core/units';
+import { fitWords } from './fit-words';
 
 /**
  * Applies an edit and, in a class whose words are kept fitted, fits the words of every movement that it changes; both
