@@ -8,10 +8,12 @@ const LEVELS = [
   ['movement'],
   ['plan'],
   ['pacing', 'timeline', 'plain-script'],
-  ['script', 'interchange', 'conductor'],
+  ['script', 'interchange', 'conductor', 'practice'],
   ['checks'],
   ['align'],
   ['reading'],
+  ['report'],
+  ['learn', 'cuts'],
   ['publish'],
 ];
 

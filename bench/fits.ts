@@ -1,6 +1,7 @@
 import { fitPlan, makeProblem, proposeFits, reachOf, solve } from '../src/core/pacing';
 import { emptyPlan, makeMovement, makeQuiet, makeSection, makeTalk, type ClassPlan, type Step } from '../src/core/plan';
-import { Chance, countingIds } from '../tests/support/chance';
+import { Chance } from '../src/core/units';
+import { countingIds } from '../tests/support/chance';
 import { cheapestByHighs } from '../tests/support/milp-reference';
 import { ms, spread, type Spread } from './measure';
 

@@ -12,7 +12,7 @@ import { writeWebvtt, type Caption } from '../src/core/interchange';
 import { LevelMeter, readWav, speechSegments } from '../src/core/signal';
 import { expandPlan } from '../src/core/timeline';
 import { demoClasses } from '../src/demo/classes';
-import { Chance } from '../tests/support/chance';
+import { Chance } from '../src/core/units';
 
 const RATE = 22_050;
 const NAME = 'before-the-first-ferry';

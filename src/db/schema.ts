@@ -1,21 +1,29 @@
 import {
   bigserial,
+  customType,
+  foreignKey,
   index,
   integer,
   jsonb,
   pgTable,
+  primaryKey,
   real,
   text,
   timestamp,
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
-import type { Evidence } from '@/core/align';
+import type { Evidence, Remark } from '@/core/align';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
-import type { Corrections, Reading } from '@/core/reading';
+import type { Corrections, Cut, Reading, Recording } from '@/core/reading';
 import type { VoiceSource } from '@/core/voice';
 import type { Spelling, Term } from '@/core/words';
+
+const bytes = customType<{ data: Uint8Array; driverData: Buffer }>({
+  dataType: () => 'bytea',
+  toDriver: (value) => Buffer.from(value.buffer, value.byteOffset, value.byteLength),
+});
 
 const at = () => timestamp({ withTimezone: true }).notNull().defaultNow();
 
@@ -120,7 +128,29 @@ export const classRevisions = pgTable(
   (table) => [uniqueIndex('class_revisions_once').on(table.classId, table.revision)],
 );
 
-/** One recording of a class: its evidence, and the plan it was read against. The sound itself stays with the person. */
+/** A compact copy of the sound of a recording; it comes piece by piece, under an id made from its file. */
+export const sounds = pgTable('sounds', { studioId: studioId(), id: uuid().notNull(), createdAt: at() }, (table) => [
+  primaryKey({ columns: [table.studioId, table.id] }),
+]);
+
+export const soundPieces = pgTable(
+  'sound_pieces',
+  {
+    studioId: uuid().notNull(),
+    soundId: uuid().notNull(),
+    /** From 0, without gaps once all are there. */
+    piece: integer().notNull(),
+    bytes: bytes().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.studioId, table.soundId, table.piece] }),
+    foreignKey({ columns: [table.studioId, table.soundId], foreignColumns: [sounds.studioId, sounds.id] }).onDelete(
+      'cascade',
+    ),
+  ],
+);
+
+/** One recording of a class: its evidence, and the plan it was read against. The recording itself stays with the person. */
 export const takes = pgTable(
   'takes',
   {
@@ -132,6 +162,12 @@ export const takes = pgTable(
     name: text().notNull(),
     plan: jsonb().$type<ClassPlan>().notNull(),
     evidence: jsonb().$type<Evidence>().notNull(),
+    /** What is known of the recording; null for takes from before it was kept. */
+    recording: jsonb().$type<Recording>(),
+    /** The copy of its sound; it may have been thrown away since. */
+    soundId: uuid(),
+    /** Its level for drawing, a byte for each 20 ms. */
+    envelope: bytes(),
     createdAt: at(),
     removedAt: timestamp({ withTimezone: true }),
   },
@@ -150,6 +186,10 @@ export const readings = pgTable(
     revision: integer().notNull().default(1),
     reading: jsonb().$type<Reading>().notNull(),
     corrections: jsonb().$type<Corrections>().notNull(),
+    /** Remarks as somebody left them; null where they are as they were found. */
+    remarks: jsonb().$type<readonly Remark[]>(),
+    /** What is cut out; null where nobody has cut. */
+    cuts: jsonb().$type<readonly Cut[]>(),
     updatedAt: at(),
   },
   (table) => [uniqueIndex('readings_once').on(table.takeId)],

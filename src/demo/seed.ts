@@ -1,15 +1,20 @@
+import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { BufferSource, BufferTarget, Conversion, Input, OggOutputFormat, Output, WEBM } from 'mediabunny';
 import { readCaptions } from '@/core/interchange';
 import { summaryOf } from '@/core/movement';
 import type { ClassPlan, MovementStep } from '@/core/plan';
-import { readTake } from '@/core/reading';
+import { practiceSchedule } from '@/core/practice';
+import { readTake, type Recording } from '@/core/reading';
+import { speakingSeconds } from '@/core/speech';
 import { expandPlan } from '@/core/timeline';
 import type { Interval } from '@/core/units';
 import { insertMovement } from '@/db/queries/movements';
 import { insertClass } from '@/db/queries/classes';
 import { insertSeries, updateSeries } from '@/db/queries/series';
 import { insertStudio } from '@/db/queries/studios';
+import { keepPiece } from '@/db/queries/sounds';
 import { insertTake } from '@/db/queries/takes';
 import type { Database } from '@/db/database';
 import { demoClasses } from './classes';
@@ -30,13 +35,19 @@ export interface DemoTruth {
   readonly speech: readonly Interval[];
 }
 
+/** What was heard in its sound when it was brought: figures of the recording, and its envelope in base 64. */
+interface DemoHeard {
+  readonly recording: Recording;
+  readonly envelope: string;
+}
+
 /** Demo classes that make the demo series. */
 const IN_SERIES: readonly string[] = ['before-the-first-ferry', 'net-menders-break'];
 const TAKE_OF = 'before-the-first-ferry';
 
 /** A file of the demo take, by its ending. */
-function takeFile(ending: '.vtt' | '.truth.json'): string {
-  return readFileSync(fileURLToPath(new URL(`../../demo/take/${TAKE_OF}${ending}`, import.meta.url)), 'utf8');
+function takeFile(ending: '.vtt' | '.truth.json' | '.heard.json' | '.webm'): Buffer {
+  return readFileSync(fileURLToPath(new URL(`../../demo/take/${TAKE_OF}${ending}`, import.meta.url)));
 }
 
 /** Puts the invented studio, its classes and its take into an empty database. */
@@ -54,8 +65,11 @@ export async function seedDemo(db: Database): Promise<void> {
     const stored = await insertClass(db, studio.id, { plan, runtimeSeconds: timeline.runtimeSeconds });
     if (IN_SERIES.includes(name)) inSeries.push(stored.id);
     if (name !== TAKE_OF) continue;
-    const truth = JSON.parse(takeFile('.truth.json')) as DemoTruth;
-    const captions = readCaptions(takeFile('.vtt'));
+    await seedEarlierTakes(db, studio.id, stored.id, plan);
+    const truth = JSON.parse(takeFile('.truth.json').toString()) as DemoTruth;
+    const heard = JSON.parse(takeFile('.heard.json').toString()) as DemoHeard;
+    const soundId = await seedSound(db, studio.id);
+    const captions = readCaptions(takeFile('.vtt').toString());
     if (!captions.ok) throw new Error(`the demo captions cannot be read: ${captions.problem.code}`);
     const evidence = { captions: captions.value.captions, speech: truth.speech, lengthSeconds: truth.lengthSeconds };
     await insertTake(db, studio.id, {
@@ -64,11 +78,48 @@ export async function seedDemo(db: Database): Promise<void> {
       plan,
       evidence,
       reading: readTake(timeline, evidence),
+      recording: heard.recording,
+      envelope: Buffer.from(heard.envelope, 'base64'),
+      soundId,
     });
   }
   const series = await insertSeries(db, studio.id, 'Weekday mornings');
   await updateSeries(db, studio.id, series.id, series.title, inSeries);
 }
+
+/** Takes from before the one that has a recording: known by their captions alone, as somebody might give the class. */
+async function seedEarlierTakes(db: Database, studioId: string, classId: string, plan: ClassPlan): Promise<void> {
+  for (const [name, seed] of [
+    ['Thursday, a first try', 31],
+    ['Saturday, in the hall', 32],
+  ] as const) {
+    const saying = practiceSchedule({ plan, tempo: 'steady', seed, shares: FEW_SLIPS });
+    let next = saying.next();
+    while (!next.done) next = saying.next(speakingSeconds(next.value, plan.voice));
+    const { timeline, said, lengthSeconds } = next.value;
+    const captions = said.map(({ text, startSeconds, endSeconds }) => ({ text, startSeconds, endSeconds }));
+    const evidence = { captions, speech: null, lengthSeconds };
+    await insertTake(db, studioId, { classId, name, plan, evidence, reading: readTake(timeline, evidence) });
+  }
+}
+
+const FEW_SLIPS = { skipped: 0.03, paraphrased: 0.05, remarked: 0.04 };
+
+/** The sound of the demo take as a copy is kept: its own packets, put from WebM into Ogg. */
+async function seedSound(db: Database, studioId: string): Promise<string> {
+  const input = new Input({ source: new BufferSource(new Uint8Array(takeFile('.webm'))), formats: [WEBM] });
+  const target = new BufferTarget();
+  const output = new Output({ format: new OggOutputFormat(), target });
+  const conversion = await Conversion.init({ input, output });
+  await conversion.execute();
+  const id = randomUUID();
+  const bytes = new Uint8Array(target.buffer ?? new ArrayBuffer());
+  for (let piece = 0; piece * PIECE_BYTES < bytes.length; piece++)
+    await keepPiece(db, studioId, id, piece, bytes.subarray(piece * PIECE_BYTES, (piece + 1) * PIECE_BYTES));
+  return id;
+}
+
+const PIECE_BYTES = 128 * 1024;
 
 /** The plan with each movement linked to the library entry of its name. */
 function withSources(plan: ClassPlan, sources: ReadonlyMap<string, NonNullable<MovementStep['source']>>): ClassPlan {

@@ -35,14 +35,18 @@ const SILENT = 0.01;
 const STRETCH = 1.15;
 const MARGIN = 200;
 
-/** Cepstra of a line as the voice says it, without the silence at its ends. */
-export async function cepstraOfLine(voice: PlainVoice, text: string): Promise<Float32Array> {
-  const { samples } = await voice.say(text, STRETCH);
+/** A sound without the silence at its ends, a little of it left. */
+export function trimmed({ samples, sampleRate }: MonoSound): MonoSound {
   let from = 0;
   let to = samples.length;
   while (from < to && Math.abs(samples[from]) < SILENT) from++;
   while (to > from && Math.abs(samples[to - 1]) < SILENT) to--;
+  return { sampleRate, samples: samples.subarray(Math.max(0, from - MARGIN), to + MARGIN) };
+}
+
+/** Cepstra of a line as the voice says it, without the silence at its ends. */
+export async function cepstraOfLine(voice: PlainVoice, text: string): Promise<Float32Array> {
   const cepstra = new Cepstra();
-  cepstra.push(samples.subarray(Math.max(0, from - MARGIN), to + MARGIN));
+  cepstra.push(trimmed(await voice.say(text, STRETCH)).samples);
   return cepstra.read();
 }

@@ -91,13 +91,21 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'unknown-wav': (f) => `This kind of WAV (${f.bits} bit, kind ${f.kind}, ${f.channels} channels) cannot be read.`,
   'not-media': () => 'This file could not be read as sound or video. Bring WAV, MP3, M4A, WebM or MP4.',
   'no-sound-track': () => 'The file has no sound track.',
+  'no-index': () =>
+    'The file is broken or cut short: its index is missing, so nothing in it can be read. Copy it again from where it was recorded.',
   'no-decoder': () => 'This browser cannot decode the sound in this file. Convert it to WAV or MP3 and bring it again.',
   'broken-media': (f) => `The file is broken or cut short; it could be read up to ${f.until}.`,
   'no-speech': () => 'No speech could be found in the sound. Is it the right file, and is it loud enough?',
   'no-voice-model': () =>
     'The part that tells voices from other sound could not be loaded. Speech was told by its level, which is enough in a quiet room.',
+  'sound-not-kept': () =>
+    'The reading is kept, but not the copy of its sound. To hear it later, attach the recording again.',
   'too-long-take': () => 'The recording is longer than four hours.',
   'nothing-brought': () => 'Bring a caption file, a sound file, or both.',
+  'bad-log': () => 'This file is not the log of a performance, or it is broken.',
+  'second-not-read': (f) => `${f.name} could not be read as sound or video. The first recording was read without it.`,
+  'recordings-differ': (f) =>
+    `${f.name} could not be laid beside the first recording: they do not seem to be of one class. It was left out.`,
 };
 
 /** The sentence for an issue, without its place. */

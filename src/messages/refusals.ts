@@ -21,6 +21,16 @@ export const REFUSALS = {
     detail: 'Fifty measures are kept already. Remove one first; nothing was changed.',
   },
   'no-take': { title: 'No such take', detail: 'There is no such take. It may have been removed.' },
+  'no-envelope': { title: 'No levels', detail: 'The levels of this take were not kept.' },
+  'no-sound': { title: 'No sound', detail: 'The sound of this take was not kept. Attach its recording to hear it.' },
+  'bad-piece': {
+    title: 'Not a piece of sound',
+    detail: 'A piece of sound is up to 512 KB, and a take has at most a thousand of them. Nothing was changed.',
+  },
+  'disk-full': {
+    title: 'The disk is full',
+    detail: 'There is no room left where the studio is kept. What was kept before is safe; make room and try again.',
+  },
   'newer-revision': {
     title: 'Saved elsewhere meanwhile',
     detail: 'This was saved in another place since it was opened here. Nothing was overwritten.',

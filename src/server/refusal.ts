@@ -34,16 +34,18 @@ export class Refusal extends Error {
 }
 
 /**
- * Runs a use case and answers with its value as JSON. Refusals become their problem; a database that is away becomes
+ * Runs a use case and answers with its value as JSON, or with a response of its own making. Refusals become their problem; a database that is away becomes
  * 503, so that the browser keeps what it has and tries again; anything else is logged and becomes 500.
  */
 export async function answer(work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
     const value = await work();
+    if (value instanceof Response) return value;
     return value === undefined ? new Response(null, { status: 204 }) : Response.json(value, { status });
   } catch (error) {
     if (error instanceof Refusal) return error.toResponse();
     if (isDatabaseAway(error)) return new Refusal(503, 'database-away').toResponse();
+    if (isDiskFull(error)) return new Refusal(507, 'disk-full').toResponse();
     console.error(
       JSON.stringify({
         level: 'error',
@@ -79,6 +81,14 @@ export function isDatabaseAway(error: unknown): boolean {
     if (/Connection terminated|connection timeout|timeout exceeded when trying to connect/i.test(at.message))
       return true;
     if (at instanceof AggregateError && at.errors.some(isDatabaseAway)) return true;
+  }
+  return false;
+}
+
+/** Whether PostgreSQL, or what lies under it, has no room left. */
+export function isDiskFull(error: unknown): boolean {
+  for (let at: unknown = error; at instanceof Error; at = at.cause) {
+    if (['53100', 'ENOSPC'].includes((at as { code?: string }).code ?? '')) return true;
   }
   return false;
 }

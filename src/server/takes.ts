@@ -1,9 +1,9 @@
-import type { SavedReading } from '@/api/takes';
-import { UUID } from '@/api/takes';
-import type { Evidence } from '@/core/align';
-import { checkReading, correct, type Corrections } from '@/core/reading';
+import { UUID, type NewTakeRequest, type SavedReading } from '@/api/takes';
+import { checkReading, correct, readAgain, type HandWork } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
+import { allTerms } from '@/core/words';
 import {
+  findEnvelope,
   findTake,
   insertTake,
   listTakes,
@@ -15,6 +15,7 @@ import {
 import { judged, openClass } from './classes';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
+import { spelling } from './terms';
 
 /** The takes of a class, newest first. @throws Refusal 404. */
 export async function takesOf(who: Asking, classId: string): Promise<TakeSummary[]> {
@@ -29,31 +30,48 @@ export async function openTake({ db, studio }: Asking, id: string): Promise<Stor
   return found;
 }
 
+/** The level of a take for drawing, a byte for each 20 ms: 0 is -80 dBFS and less, 255 full scale. @throws Refusal 404. */
+export async function envelopeOf({ db, studio }: Asking, id: string): Promise<Uint8Array> {
+  const found = UUID.test(id) ? await findEnvelope(db, studio.id, id) : null;
+  if (!found) throw new Refusal(404, 'no-envelope');
+  return found;
+}
+
 /** Keeps a take that was read in the browser. @throws Refusal 404, or 422 when plan or reading are not in order. */
 export async function addTake(
   who: Asking,
   classId: string,
-  { name, plan, evidence, reading }: { name: string; plan: unknown; evidence: Evidence; reading: unknown },
+  { name, plan, evidence, recording, soundId, envelope, reading }: NewTakeRequest,
 ): Promise<{ id: string }> {
   await openClass(who, classId);
   const checked = checkReading(reading);
   if (!checked.ok) throw new Refusal(422, 'bad-reading', checked.problem);
   const { plan: judgedPlan } = judged(plan);
   const counted = correct(checked.value, expandPlan(judgedPlan), {}, evidence.lengthSeconds);
-  const taken = { classId, name, plan: judgedPlan, evidence, reading: counted };
+  const taken = {
+    classId,
+    name,
+    plan: judgedPlan,
+    evidence,
+    recording,
+    soundId,
+    envelope: typeof envelope === 'string' ? new Uint8Array(Buffer.from(envelope, 'base64')) : null,
+    reading: counted,
+  };
   return { id: await insertTake(who.db, who.studio.id, taken) };
 }
 
-/** Replaces the corrections of a take and works its figures out again. @throws Refusal 409 when another save came first. */
+/** Replaces what was done to a take by hand and reads it again about it. @throws Refusal 409 when another save came first. */
 export async function correctTake(
   who: Asking,
   id: string,
   baseRevision: number,
-  corrections: Corrections,
+  work: HandWork,
 ): Promise<SavedReading> {
   const take = await openTake(who, id);
-  const reading = correct(take.reading, expandPlan(take.plan), corrections, take.evidence.lengthSeconds);
-  const revision = await updateReading(who.db, who.studio.id, id, baseRevision, { reading, corrections });
+  const terms = allTerms((await spelling(who)).own);
+  const reading = readAgain(expandPlan(take.plan), take.evidence, work, terms);
+  const revision = await updateReading(who.db, who.studio.id, id, baseRevision, { reading, ...work });
   if (revision === null) throw new Refusal(409, 'newer-revision', undefined, { current: { revision: take.revision } });
   return { revision, reading };
 }

@@ -118,6 +118,15 @@ for (const theme of ['day', 'night'] as const) {
       .first()
       .click();
     await expectAccessible(page, 'take');
+    for (const view of ['Report', 'Cuts', 'Use this take']) {
+      await page.getByRole('button', { name: view, exact: true }).click();
+      if (view === 'Report') await page.getByRole('button', { name: 'Talk as a table' }).click();
+      if (view === 'Use this take') await expect(page.getByRole('region', { name: 'Proposed changes' })).toBeVisible();
+      await expectAccessible(page, view);
+    }
+    await page.goto(`${page.url().split('/takes')[0]}/read-through`);
+    await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+    await expectAccessible(page, 'read-through');
     await page.goto(`${origin()}/nowhere`);
     await expectAccessible(page, 'nothing here');
   });
@@ -243,6 +252,14 @@ for (const [width, height] of [
     await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
     await expect(page.getByLabel('Figures of the take')).toBeVisible();
     expect(await wide(), 'take').toBeLessThanOrEqual(0);
+    for (const view of ['Report', 'Cuts', 'Use this take']) {
+      await page.getByRole('button', { name: view, exact: true }).click();
+      if (view === 'Use this take') await expect(page.getByRole('region', { name: 'Proposed changes' })).toBeVisible();
+      expect(await wide(), view).toBeLessThanOrEqual(0);
+    }
+    await page.goto(`${page.url().split('/takes')[0]}/read-through`);
+    await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+    expect(await wide(), 'read-through').toBeLessThanOrEqual(0);
   });
 }
 

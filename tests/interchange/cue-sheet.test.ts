@@ -4,7 +4,7 @@ import { readCsv, readCueSheet, writeCsv, writeCueSheet } from '@/core/interchan
 import { planAfter, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Chance } from '../support/chance';
+import { Chance } from '@/core/units';
 
 /* Source: RFC 4180 (CSV); the independent reader is papaparse. */
 

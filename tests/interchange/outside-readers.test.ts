@@ -4,7 +4,7 @@ import { WebVTTParser } from 'webvtt-parser';
 import { publish } from '@/core/publish';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Chance } from '../support/chance';
+import { Chance } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 /* Source: two parsers from the npm registry that share no code with ours, webvtt-parser (strict) and media-captions. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { makeProblem, reachOf, solve } from '@/core/pacing';
 import { cheapestOfAll } from '../support/brute-force';
-import { Chance } from '../support/chance';
+import { Chance } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 describe('the fit beside brute force', () => {

@@ -13,7 +13,8 @@ import { FIT_WAYS, readPlan, stepsInOrder, INTROS, VIEWS, type ClassPlan, type S
 import { readScript, writeScript } from '@/core/plain-script';
 import { demoClasses } from '@/demo/classes';
 import { planFromTemplate, TEMPLATES } from '@/templates';
-import { Chance, countingIds } from '../support/chance';
+import { Chance } from '@/core/units';
+import { countingIds } from '../support/chance';
 import { randomPlan } from '../support/random-plan';
 
 /** Texts that a notation trips over. */

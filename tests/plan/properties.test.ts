@@ -34,7 +34,8 @@ import {
   type Edit,
 } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { Chance, countingIds } from '../support/chance';
+import { Chance } from '@/core/units';
+import { countingIds } from '../support/chance';
 import { randomPlan } from '../support/random-plan';
 
 /* Properties that hold for any class; a failure names its seed. */

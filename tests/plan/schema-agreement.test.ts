@@ -3,7 +3,7 @@ import { Ajv2020 } from 'ajv/dist/2020';
 import { describe, expect, it } from 'vitest';
 import { planSchema } from '@/core/plan/schema';
 import { demoClasses } from '@/demo/classes';
-import { Chance } from '../support/chance';
+import { Chance } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 type Doc = Record<string, unknown>;

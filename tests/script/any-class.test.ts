@@ -4,7 +4,7 @@ import { fitWords } from '@/core/script';
 import { expandPlan, type Cue, type Timeline } from '@/core/timeline';
 import { COUNTINGS, SIDE_SCHOOLS, sideWord, type Counting } from '@/core/words';
 import { cardinal } from '@/core/speech';
-import { Chance } from '../support/chance';
+import { Chance } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 /* Over seeded random classes: what is said of counts and sides agrees with the timeline, in every school. */

@@ -1,7 +1,7 @@
 import { fitPlan, makeProblem, reachOf, solve } from '@/core/pacing';
 import { applyEdit, FIT_WAYS, planMilliseconds } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { Chance } from './chance';
+import { Chance } from '@/core/units';
 import { cheapestByHighs } from './milp-reference';
 import { randomPlan } from './random-plan';
 

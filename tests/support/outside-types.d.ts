@@ -6,3 +6,7 @@ declare module 'webvtt-parser' {
     ): { cues: { startTime: number; endTime: number; text: string }[]; errors: { message: string; line: number }[] };
   }
 }
+
+declare module 'smpte-timecode' {
+  export default function createTimecode(frame: number, frameRate: number, dropFrame: boolean): { toString(): string };
+}

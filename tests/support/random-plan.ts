@@ -11,7 +11,8 @@ import {
   type ClassPlan,
   type Step,
 } from '@/core/plan';
-import { countingIds, type Chance } from './chance';
+import { type Chance } from '@/core/units';
+import { countingIds } from './chance';
 
 export interface RandomPlanSize {
   readonly steps: number;

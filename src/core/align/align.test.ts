@@ -173,7 +173,10 @@ describe('aligning sound', () => {
   });
 
   it('has nothing to say of nothing', () => {
-    expect(alignTake(timeline, { captions: null, speech: [], lengthSeconds: 10 })).toEqual({ found: [], remarks: [] });
+    expect(alignTake(timeline, { captions: null, speech: [], lengthSeconds: 10 })).toMatchObject({
+      found: [],
+      remarks: [],
+    });
     expect(alignTake({ ...timeline, cues: [] }, { captions: null, speech: said(), lengthSeconds: 10 }).found).toEqual(
       [],
     );

@@ -3,7 +3,7 @@ import { TERMS, type Term } from '@/core/words';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import { alignCaptions } from './captions';
 import type { Alignment, Evidence, FoundCue } from './model';
-import type { Likeness } from './likeness';
+import { likenessKept, type Likeness } from './likeness';
 import { alignSound } from './sound';
 
 /** A caption's onset is moved to the start of speech when that lies this near. */
@@ -13,8 +13,10 @@ const SNAP_SECONDS: Seconds = 0.6;
 export interface Hearing {
   /** The terms of the studio; the house list when left out. */
   readonly terms?: readonly Term[];
-  /** How the speech of the evidence is like the texts of the class; for sound without captions. */
+  /** How the speech of the evidence is like the texts of the class; as it was kept with the evidence when left out. */
   readonly likeness?: Likeness | null;
+  /** What somebody set by hand: when a cue was said, or that it was not (`null`). Sound puts the others about it. */
+  readonly set?: ReadonlyMap<string, Seconds | null>;
 }
 
 /**
@@ -23,13 +25,14 @@ export interface Hearing {
  */
 export function alignTake(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Alignment {
   const { captions } = evidence;
-  const { terms = TERMS, likeness = null } = hearing;
+  const { terms = TERMS, likeness = null, set } = hearing;
+  const kept = likeness ?? (evidence.likeness ? likenessKept(evidence.likeness) : null);
   const speech = evidence.speech?.map((stretch) => ({ likely: 1, ...stretch })) ?? null;
   if (captions && captions.length > 0) {
     const aligned = alignCaptions(timeline.cues, captions, terms);
     return speech ? { ...aligned, found: snapOnsets(aligned.found, speech) } : aligned;
   }
-  return alignSound(timeline.cues, speech ?? [], likeness);
+  return alignSound(timeline.cues, speech ?? [], kept, set);
 }
 
 function snapOnsets(found: readonly FoundCue[], speech: readonly Interval[]): FoundCue[] {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '../../../tests/support/chance';
+import { Chance } from '@/core/units';
 import { COEFFICIENTS } from '@/core/signal';
 import { likenessOf } from './likeness';
 import { tempoAlong } from './tempo';
@@ -43,16 +43,16 @@ describe('how a stretch is like a text', () => {
 
   it('is nearest for the right text, whatever the tempo and the room', () => {
     speech.forEach((_, index) => {
-      const all = [...texts.keys()].map((text) => likeness(index, index + 1, text) ?? 99);
+      const all = [...texts.keys()].map((text) => likeness.unlikeness(index, index + 1, text) ?? 99);
       expect(all.indexOf(Math.min(...all))).toBe(index);
       expect(all[index]).toBeLessThan(-3);
     });
   });
 
   it('is not told of a text that cannot be that long, or is none of the class', () => {
-    expect(likeness(0, 4, 'text 0')).toBeNull();
-    expect(likeness(0, 1, 'something else')).toBeNull();
-    expect(likenessOf(cepstra, [], texts)(0, 1, 'text 0')).toBeNull();
+    expect(likeness.unlikeness(0, 4, 'text 0')).toBeNull();
+    expect(likeness.unlikeness(0, 1, 'something else')).toBeNull();
+    expect(likenessOf(cepstra, speech.slice(0, 1), new Map()).unlikeness(0, 1, 'text 0')).toBeNull();
   });
 });
 

@@ -1,32 +1,76 @@
 import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
-import type { Interval } from '@/core/units';
+import type { Interval, Seconds } from '@/core/units';
+import { IDENTITY, VoiceLearner, type VoiceMap } from './voice-map';
+import { ORDERS, warpDistance, warpPath } from './warp';
 
 /*
  * How a stretch of sound is like a text: the text is said by a plain synthetic voice, and the two are compared by
- * their cepstra under a time warp (dynamic time warping; Sakoe and Chiba 1978, from memory). What counts is not how
- * near a text is, but how much nearer than the other texts of the class.
+ * their cepstra under a time warp. What counts is not how near a text is, but how much nearer than the other texts of
+ * the class.
  */
 
-/** The level is left out: it says nothing about the words. */
-const ORDERS = COEFFICIENTS - 1;
-/** Frames are taken two by two: one every 20 ms. */
-const STRIDE = 2;
+/** Frames are taken six by six: one every 60 ms. */
+const STRIDE = 6;
 /** A stretch is compared with texts of a length between these shares of its own. */
 const LENGTHS = { least: 0.45, most: 2 };
-/** Off the straight path by this share of the longer one, and by these frames at least. */
-const BAND_SHARE = 0.25;
-const BAND_LEAST = 6;
 /** One unit of unlikeness is this share of the middle distance. */
 const UNIT = 0.06;
+/** With so many texts the middle is found. */
+const COMPARED = 12;
+/** The voice of a take is learned in so many rounds, each on the warps of the one before. */
+const ADAPTATIONS = 2;
 
 /** Cepstra of something said, `COEFFICIENTS` for each 10 ms. */
 export type SaidCepstra = Float32Array;
 
-/**
- * How unlike a text the stretches `[from, to)` of speech are: 0 for one as near as the middle of the class's texts,
- * about -3 for the right one in quiet, `null` where the lengths rule it out.
- */
-export type Likeness = (from: number, to: number, text: string) => number | null;
+/** Stretches `[from, to)` of speech in which a text was said, as far as is known. */
+export interface HeardText {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+}
+
+/** How speech is like the texts of a class. */
+export interface Likeness {
+  /**
+   * How unlike a text the stretches `[from, to)` of speech are: 0 for one as near as the middle of the class's texts,
+   * about -4 for the right one in quiet, `null` where the lengths rule it out.
+   */
+  unlikeness(from: number, to: number, text: string): number | null;
+  /** The same, after the voice of the take was learned from what it said; itself where that is too little. */
+  adaptedTo(heard: readonly HeardText[]): Likeness;
+  /** What was asked of it so far, to be asked again without the sound. */
+  kept(): KeptLikeness;
+}
+
+/** What a take's speech was found to be like, without its sound. */
+export interface KeptLikeness {
+  readonly texts: readonly string[];
+  /** By fours: the first stretch, how many, the place of the text, and the unlikeness in hundredths. */
+  readonly found: readonly number[];
+}
+
+/** More unlike than this is not kept: it is as good as anything. */
+const KEPT_BELOW = 0.6;
+
+/** Likeness as it was kept. What was not asked then is unknown, and nothing more is learned. */
+export function likenessKept({ texts, found }: KeptLikeness): Likeness {
+  const place = new Map(texts.map((text, index) => [text, index]));
+  const keyOf = (from: number, count: number, text: number): number => (from * 64 + count) * texts.length + text;
+  const known = new Map<number, number>();
+  for (let at = 0; at + 3 < found.length; at += 4) {
+    known.set(keyOf(found[at], found[at + 1], found[at + 2]), found[at + 3] / 100);
+  }
+  const likeness: Likeness = {
+    unlikeness: (from, to, text) => {
+      const index = place.get(text);
+      return index === undefined ? null : (known.get(keyOf(from, to - from, index)) ?? null);
+    },
+    adaptedTo: () => likeness,
+    kept: () => ({ texts, found }),
+  };
+  return likeness;
+}
 
 /** Compares a take's speech with the texts of its class. Works distances out when they are first asked for. */
 export function likenessOf(
@@ -34,45 +78,128 @@ export function likenessOf(
   speech: readonly Interval[],
   texts: ReadonlyMap<string, SaidCepstra>,
 ): Likeness {
-  if (texts.size === 0 || speech.length === 0) return () => null;
-  const models = shapesOf([...texts.values()]);
-  const place = new Map([...texts.keys()].map((text, index) => [text, index]));
-  const frames = cepstra.length / COEFFICIENTS;
-  const ranges = speech.map(({ startSeconds, endSeconds }): [number, number] => [
-    Math.min(frames, Math.round(startSeconds / CEPSTRA_SECONDS)),
-    Math.min(frames, Math.round(endSeconds / CEPSTRA_SECONDS)),
-  ]);
-  const scale = scaleOf(ranges.map(([from, to]) => cepstra.subarray(from * COEFFICIENTS, to * COEFFICIENTS)));
-  const known = new Map<number, Float32Array>();
-  const judged = (from: number, to: number): Float32Array => {
-    const key = from * 64 + (to - from);
-    let found = known.get(key);
-    if (!found) {
-      const sound = cepstra.subarray(ranges[from][0] * COEFFICIENTS, ranges[to - 1][1] * COEFFICIENTS);
-      found = unlikeness(shapeOf(sound, scale), models);
-      known.set(key, found);
-    }
-    return found;
-  };
-  return (from, to, text) => {
-    const index = place.get(text);
-    if (index === undefined) return null;
-    const value = judged(from, to)[index];
-    return Number.isNaN(value) ? null : value;
-  };
+  return new Heard(new Speech(cepstra, speech), new Texts(texts), IDENTITY);
 }
 
-function unlikeness(shape: Float32Array, models: readonly Float32Array[]): Float32Array {
-  const found = new Float32Array(models.length).fill(NaN);
+/** The speech of a take, as shapes. */
+class Speech {
+  private readonly ranges: readonly (readonly [number, number])[];
+  private readonly scale: Scale;
+
+  constructor(
+    private readonly cepstra: Float32Array,
+    speech: readonly Interval[],
+  ) {
+    const frames = cepstra.length / COEFFICIENTS;
+    const at = (seconds: Seconds): number => COEFFICIENTS * Math.min(frames, Math.round(seconds / CEPSTRA_SECONDS));
+    this.ranges = speech.map(({ startSeconds, endSeconds }) => [at(startSeconds), at(endSeconds)] as const);
+    this.scale = scaleOf(this.ranges.map(([from, to]) => cepstra.subarray(from, to)));
+  }
+
+  shape(from: number, to: number): Float32Array {
+    return shapeOf(this.cepstra.subarray(this.ranges[from][0], this.ranges[to - 1][1]), this.scale);
+  }
+}
+
+/** The texts of a class as the plain voice says them, as shapes. */
+class Texts {
+  readonly names: readonly string[];
+  readonly shapes: readonly Float32Array[];
+  private readonly places: ReadonlyMap<string, number>;
+
+  constructor(texts: ReadonlyMap<string, SaidCepstra>) {
+    this.names = [...texts.keys()];
+    this.shapes = shapesOf([...texts.values()]);
+    this.places = new Map(this.names.map((name, at) => [name, at]));
+  }
+
+  place(text: string): number | null {
+    return this.places.get(text) ?? null;
+  }
+}
+
+interface Judged {
+  readonly shape: Float32Array;
+  readonly middle: number;
+  /** By the place of the text; less than 0 where it was not asked. */
+  readonly distances: Float32Array;
+}
+
+class Heard implements Likeness {
+  private readonly known = new Map<number, Judged>();
+
+  constructor(
+    private readonly speech: Speech,
+    private readonly texts: Texts,
+    private readonly map: VoiceMap,
+  ) {}
+
+  unlikeness(from: number, to: number, text: string): number | null {
+    const place = this.texts.place(text);
+    if (place === null) return null;
+    const judged = this.judged(from, to);
+    const wanted = this.texts.shapes[place];
+    if (!comparable(judged.shape, wanted)) return null;
+    if (judged.distances[place] < 0) judged.distances[place] = warpDistance(judged.shape, wanted);
+    return inUnits(judged, place);
+  }
+
+  adaptedTo(heard: readonly HeardText[]): Likeness {
+    let map = IDENTITY;
+    for (let pass = 0; pass < ADAPTATIONS; pass++) map = this.learn(heard, map) ?? map;
+    return map === IDENTITY ? this : new Heard(this.speech, this.texts, map);
+  }
+
+  kept(): KeptLikeness {
+    const found = [...this.known].flatMap(([key, judged]) =>
+      [...judged.distances].flatMap((distance, place) => {
+        const value = Math.round(100 * inUnits(judged, place));
+        return distance < 0 || value > 100 * KEPT_BELOW ? [] : [Math.floor(key / 64), key % 64, place, value];
+      }),
+    );
+    return { texts: this.texts.names, found };
+  }
+
+  private judged(from: number, to: number): Judged {
+    const key = from * 64 + (to - from);
+    let judged = this.known.get(key);
+    if (!judged) {
+      const { shapes } = this.texts;
+      const shape = this.map.apply(this.speech.shape(from, to));
+      judged = { shape, middle: middleDistance(shape, shapes), distances: new Float32Array(shapes.length).fill(-1) };
+      this.known.set(key, judged);
+    }
+    return judged;
+  }
+
+  private learn(heard: readonly HeardText[], map: VoiceMap): VoiceMap | null {
+    const learner = new VoiceLearner(ORDERS);
+    for (const { from, to, text } of heard) {
+      const place = this.texts.place(text);
+      if (place === null) continue;
+      const said = this.speech.shape(from, to);
+      const wanted = this.texts.shapes[place];
+      if (comparable(said, wanted)) learner.add(said, wanted, warpPath(map.apply(said), wanted));
+    }
+    return learner.map();
+  }
+}
+
+function inUnits({ distances, middle }: Judged, place: number): number {
+  return (distances[place] - middle) / (UNIT * middle);
+}
+
+function comparable(shape: Float32Array, model: Float32Array): boolean {
+  return model.length >= shape.length * LENGTHS.least && model.length <= shape.length * LENGTHS.most;
+}
+
+/** The middle of the distances to the class's texts, or to some of them where there are many. */
+function middleDistance(shape: Float32Array, models: readonly Float32Array[]): number {
+  const fitting = models.filter((model) => comparable(shape, model));
+  const step = Math.max(1, fitting.length / COMPARED);
   const distances: number[] = [];
-  models.forEach((model, index) => {
-    if (model.length < shape.length * LENGTHS.least || model.length > shape.length * LENGTHS.most) return;
-    found[index] = distance(shape, model);
-    distances.push(found[index]);
-  });
-  if (distances.length === 0) return found;
-  const middle = distances.sort((a, b) => a - b)[Math.floor(distances.length / 2)];
-  return found.map((one) => (one - middle) / (UNIT * middle));
+  for (let at = 0; at < fitting.length; at += step) distances.push(warpDistance(shape, fitting[Math.floor(at)]));
+  return distances.sort((a, b) => a - b)[distances.length >> 1] ?? 1;
 }
 
 interface Scale {
@@ -106,45 +233,19 @@ function shapesOf(sounds: readonly SaidCepstra[]): Float32Array[] {
   return sounds.map((sound) => shapeOf(sound, scale));
 }
 
-/** Frames of 20 ms, scaled, one after the other. */
+/** Frames of 60 ms, scaled, one after the other. */
 function shapeOf(sound: Float32Array, { mean, deviation }: Scale): Float32Array {
   const frames = sound.length / COEFFICIENTS;
   const count = Math.max(1, Math.floor(frames / STRIDE));
   const shape = new Float32Array(count * ORDERS);
   for (let frame = 0; frame < count; frame++) {
-    const first = Math.min(frames - 1, frame * STRIDE) * COEFFICIENTS;
-    const second = Math.min(frames - 1, frame * STRIDE + 1) * COEFFICIENTS;
+    const first = frame * STRIDE;
+    const last = Math.min(frames, first + STRIDE);
     for (let order = 0; order < ORDERS; order++) {
-      const value = ((sound[first + order + 1] || 0) + (sound[second + order + 1] || 0)) / 2;
-      shape[frame * ORDERS + order] = (value - mean[order]) / deviation[order];
+      let sum = 0;
+      for (let at = first; at < last; at++) sum += sound[at * COEFFICIENTS + order + 1];
+      shape[frame * ORDERS + order] = last > first ? (sum / (last - first) - mean[order]) / deviation[order] : 0;
     }
   }
   return shape;
-}
-
-/** The mean distance along the cheapest warp of one shape on the other. */
-function distance(a: Float32Array, b: Float32Array): number {
-  const rows = a.length / ORDERS;
-  const columns = b.length / ORDERS;
-  const band = Math.max(BAND_LEAST, BAND_SHARE * Math.max(rows, columns));
-  let before = new Float32Array(columns + 1).fill(Infinity);
-  let now = new Float32Array(columns + 1).fill(Infinity);
-  before[0] = 0;
-  for (let row = 0; row < rows; row++) {
-    const centre = (row * columns) / rows;
-    const from = Math.max(0, Math.floor(centre - band));
-    const to = Math.min(columns - 1, Math.ceil(centre + band));
-    now.fill(Infinity, from, Math.min(columns, to + 1) + 1);
-    for (let column = from; column <= to; column++) {
-      let sum = 0;
-      for (let order = 0; order < ORDERS; order++) {
-        const off = a[row * ORDERS + order] - b[column * ORDERS + order];
-        sum += off * off;
-      }
-      const apart = Math.sqrt(sum);
-      now[column + 1] = Math.min(before[column] + 2 * apart, before[column + 1] + apart, now[column] + apart);
-    }
-    [before, now] = [now, before];
-  }
-  return before[columns] / (rows + columns);
 }

@@ -1,5 +1,6 @@
 import type { Caption } from '@/core/interchange';
 import type { Interval, Seconds } from '@/core/units';
+import type { KeptLikeness, Likeness } from './likeness';
 
 /** A stretch of sound in which somebody likely speaks, and how likely, 0 to 1. */
 export interface SpeechStretch extends Interval {
@@ -11,6 +12,8 @@ export interface Evidence {
   readonly captions: readonly Caption[] | null;
   /** Evidence from before likelihoods were kept has none: it was told by level, and is taken as sure. */
   readonly speech: readonly (Interval & { readonly likely?: number })[] | null;
+  /** What the speech was found to be like, so that it can be read again without the sound. */
+  readonly likeness?: KeptLikeness | null;
   /** Length of the recording, when known. */
   readonly lengthSeconds: Seconds | null;
 }
@@ -32,5 +35,9 @@ export interface Remark extends Interval {
 export interface Alignment {
   /** In order of the plan; cues not listed were not found. */
   readonly found: readonly FoundCue[];
+  /** Of cues that were not found, how sure that is, 0 to 1, where it can be told. */
+  readonly unsaid: readonly { readonly cueId: string; readonly confidence: number }[];
   readonly remarks: readonly Remark[];
+  /** How its speech is like its texts, as learned from the take; `null` where words decided, or lengths alone. */
+  readonly likeness: Likeness | null;
 }

@@ -25,3 +25,4 @@ export {
   type PatternNote,
 } from './notes';
 export { PRESET_IDS, PRESETS, type PatternPreset, type PresetId } from './presets';
+export { BreathTones } from './tones';

@@ -2,3 +2,4 @@ export { CHECK_GROUPS, GRAVITIES, type CheckGroup, type Check, type Finding, typ
 export { checkPlan, createChecker, type Checker } from './check-plan';
 export { CHECKS } from './registry';
 export { setAsideEdit, setAsideReason } from './set-aside';
+export { CAUTION_LINES } from './safety/caution-lines';

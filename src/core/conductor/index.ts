@@ -1,4 +1,14 @@
 export {
+  linesInRecording,
+  linesShown,
+  LOG_FORMAT,
+  LOG_VERSION,
+  readPerformanceLog,
+  startInRecording,
+  type LoggedEvent,
+  type PerformanceLog,
+} from './performance-log';
+export {
   placeAt,
   projectedSeconds,
   READY,

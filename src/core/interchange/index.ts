@@ -1,6 +1,7 @@
 export {
   CAPTION_LIMITS,
   layOutCaptions,
+  timestamp,
   type Caption,
   type CaptionsLaidOut,
   type CaptionsRead,

@@ -1,12 +1,17 @@
 import type { Issue, Result } from '@/core/units';
 import type { CaptionsRead } from './caption';
 import { readSrt } from './srt';
+import { isTimedText, readTimedText } from './timed-text';
 import { readWebvtt } from './webvtt';
 
-/** Reads a caption file of either format, told apart by the WebVTT header or else by the first decimal mark. */
+/**
+ * Reads a caption file: WebVTT or SRT, told apart by the header or else by the first decimal mark, or plain text with
+ * times where no line has an arrow.
+ */
 export function readCaptions(text: string): Result<CaptionsRead, Issue> {
   const start = text.replace(/^\uFEFF/, '').slice(0, 4000);
   if (/^WEBVTT/.test(start)) return readWebvtt(text);
+  if (!/-{1,2}>/.test(text.slice(0, 100_000)) && isTimedText(text)) return readTimedText(text);
   const mark = /\d{1,2}:\d{2}([.,])\d{1,3}\s*-{1,2}>/.exec(start)?.[1];
   return mark === '.' && !/^\s*\d+\s*$/m.test(start.split('-->')[0]) ? readWebvtt(text) : readSrt(text);
 }

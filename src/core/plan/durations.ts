@@ -33,10 +33,14 @@ export function aroundLineMilliseconds(line: AroundLine, voice: PlanVoice): Mill
   return said === 0 ? 0 : said + toMilliseconds(voice.pauseSeconds);
 }
 
+/** What is said and shown of a movement before its first counted round. */
+export function teachMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
+  return linesBefore(step).reduce((sum, line) => sum + aroundLineMilliseconds(line, voice), 0);
+}
+
 /** Everything of a movement that is not counted: what is said before and after it, and the change of side. */
 export function aroundMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
-  let total = sideChangeMilliseconds(step, voice);
-  for (const line of linesBefore(step)) total += aroundLineMilliseconds(line, voice);
+  let total = sideChangeMilliseconds(step, voice) + teachMilliseconds(step, voice);
   for (const line of linesAfter(step)) total += aroundLineMilliseconds(line, voice);
   return total;
 }

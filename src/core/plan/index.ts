@@ -46,6 +46,7 @@ export {
   roundsFilling,
   roundsOf,
   sideChangeMilliseconds,
+  teachMilliseconds,
   sidesInTurn,
   stepMilliseconds,
   stepPaces,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '../../../tests/support/chance';
+import { Chance } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { sameDocument } from '@/core/document';
 import { makePhase } from '@/core/movement';

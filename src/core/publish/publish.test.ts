@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { WebVTTParser } from 'webvtt-parser';
 import { readPlanText } from '@/core/plan';
-import { correct, readTake } from '@/core/reading';
+import { FRAME_RATES, keptStretches, onFrames } from '@/core/cuts';
+import { checkReading, correct, readTake } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { chaptersOf, fileNameFor, publish, saidLines } from '.';
+import { chaptersOf, fileNameFor, publish, saidLines, type PublishFormat } from '.';
 
 const { plan } = demoClasses()[0];
 const timeline = expandPlan(plan);
@@ -67,5 +69,73 @@ describe('publishing', () => {
     expect(fileNameFor('../../etc/passwd <b>', '.srt')).toBe('etc-passwd-b.srt');
     expect(fileNameFor('🌊 مرحبا', '.srt')).toBe('class.srt');
     expect(fileNameFor('x'.repeat(500), '.srt').length).toBe(64);
+  });
+
+  it('writes a label track with the lines as they were said', () => {
+    const { text, ending } = publish(plan, timeline, 'labels', reading);
+    const lines = text.trimEnd().split('\n');
+    expect(ending).toBe('.labels.txt');
+    expect(lines.length).toBe(saidLines(timeline, reading).length);
+    const [start, end, said] = lines[0].split('\t');
+    expect([Number(start), said]).toEqual([reading.cues[0].saidAtSeconds, timeline.cues[0].text]);
+    expect(Number(end)).toBeGreaterThan(Number(start));
+  });
+
+  it('writes the breath as a metadata track of JSON, at the times of the take, that an outside reader takes', () => {
+    const breaths = timeline.phases.filter(({ kind }) => kind !== 'spoken');
+    for (const [of, late] of [
+      [null, 0],
+      [reading, 10],
+    ] as const) {
+      const { text } = publish(plan, timeline, 'metadata', of);
+      const { cues, errors } = new WebVTTParser().parse(text, 'metadata');
+      expect(errors).toEqual([]);
+      expect(cues.length).toBe(breaths.length);
+      expect(cues[3].startTime).toBeCloseTo(breaths[3].startSeconds + late, 2);
+      expect(JSON.parse(cues[3].text)).toMatchObject({ round: breaths[3].round, breath: breaths[3].kind });
+    }
+    const odd = { ...timeline, phases: timeline.phases.map((phase) => ({ ...phase, action: 'up --> down' })) };
+    const { cues } = new WebVTTParser().parse(publish(plan, odd, 'metadata', null).text, 'metadata');
+    expect(JSON.parse(cues[0].text)).toMatchObject({ action: 'up --> down' });
+  });
+
+  it('describes the class with its chapters and cautions, and defers to those who know the person', () => {
+    const { text } = publish(plan, timeline, 'description', null);
+    expect(text.startsWith(`${plan.title}\n10:00`)).toBe(true);
+    expect(text).toContain('0:00 Welcome');
+    expect(text).toContain('stay upright if you have been told not to bend');
+    expect(text).toContain('what your doctor or therapist told you comes first');
+    expect(text).not.toMatch(/\bsafe\b|\bcure|\bheal/i);
+  });
+
+  it('writes the reading so that its own door takes it back', () => {
+    const { text } = publish(plan, timeline, 'reading', reading);
+    expect(checkReading(JSON.parse(text))).toMatchObject({ ok: true, value: reading });
+    expect(JSON.parse(text)).toHaveProperty('report.differences');
+  });
+
+  it('retimes captions, chapters, breath and reading by the same cuts, and writes them as a cut list', () => {
+    const rate = FRAME_RATES[2];
+    const cut = (startSeconds: number, endSeconds: number) =>
+      ({ startSeconds, endSeconds, reason: 'fluff', on: true }) as const;
+    const kept = onFrames(keptStretches([cut(0, 8), cut(300, 330)], 640), rate);
+    const cutting = { kept, rate, clip: 'take.mp4', picture: true };
+    const written = (format: PublishFormat) => publish(plan, timeline, format, reading, undefined, cutting).text;
+    const stamps = (text: string): number[] =>
+      new WebVTTParser().parse(text, 'metadata').cues.map(({ startTime }) => startTime);
+    const whole = stamps(publish(plan, timeline, 'webvtt', reading).text);
+    const short = stamps(written('webvtt'));
+    const outside = whole.filter((at) => at < 295 || at > 330);
+    expect(short[0]).toBeCloseTo(whole[0] - 8, 2);
+    expect(short.at(-1)).toBeCloseTo((whole.at(-1) ?? 0) - 38, 2);
+    expect(Math.abs(short.length - outside.length)).toBeLessThan(4);
+    expect(JSON.parse(written('reading'))).toMatchObject({ totals: { runtimeSeconds: 602 } });
+    const breaths = stamps(publish(plan, timeline, 'metadata', reading).text);
+    expect(stamps(written('metadata')).at(-1)).toBeCloseTo((breaths.at(-1) ?? 0) - 38, 2);
+    expect(written('chapter-list').trim().split('\n').length).toBe(10);
+    expect(written('cut-list').match(/^00\d {2}AX /gm)?.length).toBe(2);
+    expect(publish(plan, timeline, 'cut-list', reading).text).toContain(
+      '00:00:00:00 00:10:40:00 01:00:00:00 01:10:40:00',
+    );
   });
 });

@@ -1,3 +1,4 @@
+import { cutReading, cutTime, FRAME_RATES, keptSeconds, writeCutList, type CutList } from '@/core/cuts';
 import {
   layOutCaptions,
   writeChapterList,
@@ -7,22 +8,30 @@ import {
   writeSsml,
   writeWebvtt,
   type ActualTimes,
+  type Caption,
   type Chapter,
   type SaidLine,
 } from '@/core/interchange';
 import { stepsInOrder, writePlanText, type ClassPlan } from '@/core/plan';
 import { writeScript } from '@/core/plain-script';
-import type { Reading } from '@/core/reading';
-import type { Timeline } from '@/core/timeline';
-import type { Issue, Seconds } from '@/core/units';
+import { takeTimes, type Reading } from '@/core/reading';
+import type { TimedPhase, Timeline } from '@/core/timeline';
+import { reportOf } from '@/core/report';
+import { lastStartedAt, type Interval, type Issue, type Seconds } from '@/core/units';
 import { NO_SPELLING, spelled, type Spelling } from '@/core/words';
+import { writeDescription, writeLabels, writeMetadata } from './tracks';
 
 export const PUBLISH_FORMATS = [
   'webvtt',
   'srt',
   'chapters',
   'chapter-list',
+  'description',
   'cue-sheet',
+  'labels',
+  'cut-list',
+  'metadata',
+  'reading',
   'ssml',
   'script',
   'plan',
@@ -48,44 +57,134 @@ export function publish(
   format: PublishFormat,
   reading: Reading | null,
   spelling: Spelling = NO_SPELLING,
+  cutting: Cutting | null = null,
 ): Published {
-  switch (format) {
-    case 'webvtt':
-    case 'srt': {
-      const { captions, notes } = layOutCaptions(inSpelling(saidLines(timeline, reading), spelling));
-      if (format === 'srt')
-        return { text: writeSrt(captions), ending: '.srt', mediaType: 'application/x-subrip', notes };
-      return { text: writeWebvtt(captions), ending: '.vtt', mediaType: 'text/vtt', notes };
-    }
-    case 'chapters':
-      return {
-        text: writeChapters(titled(chaptersOf(plan, timeline, reading), spelling)),
-        ending: '.chapters.vtt',
-        mediaType: 'text/vtt',
-        notes: [],
-      };
-    case 'chapter-list':
-      return {
-        text: writeChapterList(titled(chaptersOf(plan, timeline, reading), spelling)),
-        ending: '.chapters.txt',
-        mediaType: 'text/plain',
-        notes: [],
-      };
-    case 'cue-sheet': {
-      const text = writeCueSheet(plan, timeline, reading ? actualTimes(reading) : null);
-      return { text, ending: '.cues.csv', mediaType: 'text/csv', notes: [] };
-    }
-    case 'ssml': {
-      const lines = inSpelling(saidLines(timeline, reading), spelling);
-      const lengthSeconds = Math.max(timeline.runtimeSeconds, lines.at(-1)?.endSeconds ?? 0);
-      const text = writeSsml(lines, { lengthSeconds, syllablesPerMinute: plan.voice.syllablesPerMinute });
-      return { text, ending: '.ssml', mediaType: 'application/ssml+xml', notes: [] };
-    }
-    case 'script':
-      return { text: writeScript(plan), ending: '.script.txt', mediaType: 'text/plain', notes: [] };
-    case 'plan':
-      return { text: writePlanText(plan), ending: '.plan.json', mediaType: 'application/json', notes: [] };
-  }
+  const cut = reading && cutting;
+  const asked: Asked = {
+    plan,
+    timeline,
+    reading: cut ? cutReading(reading, timeline, cut.kept) : reading,
+    spelling,
+    cutting: cut,
+    toTake: takenTime(timeline, reading, cut),
+  };
+  return { notes: [], ...MAKERS[format](asked) };
+}
+
+/** The cut version of a take that is asked for: what stays of the recording, on whole frames, and how it is counted. */
+export type Cutting = Omit<CutList, 'title'>;
+
+/** All of a take, as one event. */
+function uncut(timeline: Timeline, reading: Reading | null): Cutting {
+  const endSeconds = reading?.totals.runtimeSeconds ?? timeline.runtimeSeconds;
+  return { kept: [{ startSeconds: 0, endSeconds }], rate: FRAME_RATES[2], clip: null, picture: true };
+}
+
+/** Planned seconds to seconds of the take or, where it is asked for, of its cut version. */
+function takenTime(timeline: Timeline, reading: Reading | null, cutting: Cutting | null): (at: Seconds) => Seconds {
+  const toTake = takeTimes(timeline, reading);
+  return cutting ? (planned) => cutTime(cutting.kept, toTake(planned)) : toTake;
+}
+
+/** When each phase of the breath comes in the class as planned, in a take, or in its cut version; and how long that is. */
+export function breathTimes(
+  timeline: Timeline,
+  reading: Reading | null,
+  cutting: Cutting | null,
+): { readonly phases: readonly (Interval & Pick<TimedPhase, 'kind'>)[]; readonly lengthSeconds: Seconds } {
+  const at = takenTime(timeline, reading, reading && cutting);
+  const whole = reading ? reading.totals.runtimeSeconds : timeline.runtimeSeconds;
+  return {
+    phases: timeline.phases.map(({ kind, startSeconds, endSeconds }) => ({
+      kind,
+      startSeconds: at(startSeconds),
+      endSeconds: at(endSeconds),
+    })),
+    lengthSeconds: reading && cutting ? keptSeconds(cutting.kept) : whole,
+  };
+}
+
+interface Asked {
+  readonly plan: ClassPlan;
+  readonly timeline: Timeline;
+  readonly reading: Reading | null;
+  readonly spelling: Spelling;
+  readonly cutting: Cutting | null;
+  readonly toTake: (planned: Seconds) => Seconds;
+}
+
+type Made = Omit<Published, 'notes'> & Partial<Pick<Published, 'notes'>>;
+
+const lines = ({ timeline, reading, spelling }: Asked): SaidLine[] =>
+  inSpelling(saidLines(timeline, reading), spelling);
+const chapters = ({ plan, timeline, reading, spelling }: Asked): Chapter[] =>
+  titled(chaptersOf(plan, timeline, reading), spelling);
+
+const MAKERS: Readonly<Record<PublishFormat, (asked: Asked) => Made>> = {
+  webvtt: (asked) => {
+    const { captions, notes } = layOutCaptions(lines(asked));
+    return { text: writeWebvtt(captions), ending: '.vtt', mediaType: 'text/vtt', notes };
+  },
+  srt: (asked) => {
+    const { captions, notes } = layOutCaptions(lines(asked));
+    return { text: writeSrt(captions), ending: '.srt', mediaType: 'application/x-subrip', notes };
+  },
+  chapters: (asked) => ({ text: writeChapters(chapters(asked)), ending: '.chapters.vtt', mediaType: 'text/vtt' }),
+  'chapter-list': (asked) => ({
+    text: writeChapterList(chapters(asked)),
+    ending: '.chapters.txt',
+    mediaType: 'text/plain',
+  }),
+  description: (asked) => ({
+    text: spelled(writeDescription(asked.plan, asked.timeline, chapters(asked), asked.reading), asked.spelling),
+    ending: '.description.txt',
+    mediaType: 'text/plain',
+  }),
+  'cue-sheet': ({ plan, timeline, reading }) => ({
+    text: writeCueSheet(plan, timeline, reading ? actualTimes(reading) : null),
+    ending: '.cues.csv',
+    mediaType: 'text/csv',
+  }),
+  labels: (asked) => ({
+    text: writeLabels(lines(asked)),
+    ending: '.labels.txt',
+    mediaType: 'text/tab-separated-values',
+  }),
+  'cut-list': ({ plan, timeline, reading, cutting }) => ({
+    text: writeCutList({ title: plan.title, ...(cutting ?? uncut(timeline, reading)) }),
+    ending: '.edl',
+    mediaType: 'text/plain',
+  }),
+  metadata: ({ plan, timeline, toTake }) => ({
+    text: writeMetadata(plan, timeline, toTake),
+    ending: '.breath.vtt',
+    mediaType: 'text/vtt',
+  }),
+  reading: ({ timeline, reading }) => ({
+    text: `${JSON.stringify(reading && { ...reading, report: reportOf(timeline, reading) }, null, 2)}\n`,
+    ending: '.reading.json',
+    mediaType: 'application/json',
+  }),
+  ssml: (asked) => {
+    const { plan, timeline } = asked;
+    const said = lines(asked);
+    const lengthSeconds = Math.max(timeline.runtimeSeconds, said.at(-1)?.endSeconds ?? 0);
+    const text = writeSsml(said, { lengthSeconds, syllablesPerMinute: plan.voice.syllablesPerMinute });
+    return { text, ending: '.ssml', mediaType: 'application/ssml+xml' };
+  },
+  script: ({ plan }) => ({ text: writeScript(plan), ending: '.script.txt', mediaType: 'text/plain' }),
+  plan: ({ plan }) => ({ text: writePlanText(plan), ending: '.plan.json', mediaType: 'application/json' }),
+};
+
+/** The captions of a class as they are published. */
+export function captionsOf(timeline: Timeline, reading: Reading | null, spelling: Spelling): readonly Caption[] {
+  return layOutCaptions(inSpelling(saidLines(timeline, reading), spelling)).captions;
+}
+
+/** The caption that is shown at a time; `null` where none is. */
+export function captionAt(captions: readonly Caption[], seconds: Seconds): Caption | null {
+  const caption = captions[lastStartedAt(captions, seconds)];
+  return caption && caption.endSeconds > seconds ? caption : null;
 }
 
 function inSpelling(lines: readonly SaidLine[], spelling: Spelling): SaidLine[] {

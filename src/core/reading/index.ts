@@ -1,3 +1,25 @@
-export { correct, readTake } from './read-take';
+export {
+  leastCertain,
+  NO_HAND_WORK,
+  withCue,
+  withoutRemark,
+  withRemarkSplit,
+  withRemarkText,
+  withSureTaken,
+} from './hand-work';
+export { correct, readAgain, readingOf, readTake, withTimes } from './read-take';
 export { checkReading } from './schema';
-export type { Correction, Corrections, CueReading, Reading, ReadingTotals } from './model';
+export { takeTimes } from './take-times';
+export { CUT_REASONS } from './model';
+export type {
+  Correction,
+  Corrections,
+  CueReading,
+  Cut,
+  CutReason,
+  HandWork,
+  Reading,
+  ReadingTotals,
+  Recording,
+  SecondRecording,
+} from './model';

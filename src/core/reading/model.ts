@@ -1,5 +1,6 @@
 import type { Remark } from '@/core/align';
-import type { Seconds } from '@/core/units';
+import type { RecordingsMatch, SoundFigures } from '@/core/signal';
+import type { Interval, Seconds } from '@/core/units';
 
 export const READING_FORMAT = 'calm-count/reading';
 export const READING_VERSION = 1;
@@ -47,8 +48,51 @@ export interface Reading {
   readonly totals: ReadingTotals;
 }
 
-/** What somebody set by hand: when a cue was said, or that it was not. */
-export type Correction = { readonly saidAtSeconds: Seconds } | { readonly saidAtSeconds: null };
+/** What somebody set by hand: when a cue was said, and for how long where they cut it, or that it was not. */
+export interface Correction {
+  readonly saidAtSeconds: Seconds | null;
+  readonly lengthSeconds?: Seconds;
+}
 
 /** Corrections by cue id. */
 export type Corrections = Readonly<Record<string, Correction>>;
+
+export const CUT_REASONS = ['head', 'tail', 'silence', 'remark', 'fluff'] as const;
+/** Why a stretch is cut out: before and after the class, dead air, a remark chosen, something marked by hand. */
+export type CutReason = (typeof CUT_REASONS)[number];
+
+/** A stretch of the recording that is left out of the cut version, if it is on. Cuts may meet or overlap. */
+export interface Cut extends Interval {
+  readonly reason: CutReason;
+  readonly on: boolean;
+}
+
+/** All that somebody did to a reading by hand. */
+export interface HandWork {
+  readonly corrections: Corrections;
+  /** Remarks as they were left; `null` where they are as they were found. */
+  readonly remarks: readonly Remark[] | null;
+  /** What is cut out, as it was left; `null` where nobody has cut. */
+  readonly cuts: readonly Cut[] | null;
+}
+
+/** What is known of a recording beside what was said in it. */
+export interface Recording {
+  /** What its file is known again by; `null` where only captions were brought. */
+  readonly file: RecordedFile | null;
+  readonly figures: SoundFigures | null;
+  /** A second recording of the class on the clock of the first, and which of them was read; not there in takes of one. */
+  readonly second?: SecondRecording | null;
+}
+
+export interface SecondRecording extends RecordingsMatch {
+  readonly file: RecordedFile;
+  readonly used: 'first' | 'second';
+}
+
+/** What a file is known again by. */
+export interface RecordedFile {
+  readonly name: string;
+  readonly bytes: number;
+  readonly print: string;
+}

@@ -1,7 +1,15 @@
-import { alignTake, type Evidence, type Hearing } from '@/core/align';
+import { alignTake, type Alignment, type Evidence, type Hearing } from '@/core/align';
 import type { Timeline } from '@/core/timeline';
-import { wholeMilliseconds } from '@/core/units';
-import { READING_FORMAT, READING_VERSION, type Corrections, type CueReading, type Reading } from './model';
+import { wholeMilliseconds, type Interval } from '@/core/units';
+import type { Term } from '@/core/words';
+import {
+  READING_FORMAT,
+  READING_VERSION,
+  type Corrections,
+  type CueReading,
+  type HandWork,
+  type Reading,
+} from './model';
 import { totalsOf } from './totals';
 
 /** Reads a take against a timeline. What was corrected by hand stands, whatever the evidence says. */
@@ -11,8 +19,19 @@ export function readTake(
   corrections: Corrections = {},
   hearing: Hearing = {},
 ): Reading {
-  const { found, remarks } = alignTake(timeline, evidence, hearing);
+  const set = new Map(Object.entries(corrections).map(([id, { saidAtSeconds }]) => [id, saidAtSeconds]));
+  return readingOf(timeline, evidence, alignTake(timeline, evidence, { ...hearing, set }), corrections);
+}
+
+/** The reading that an alignment gives. */
+export function readingOf(
+  timeline: Timeline,
+  evidence: Evidence,
+  { found, unsaid, remarks }: Alignment,
+  corrections: Corrections = {},
+): Reading {
   const byCue = new Map(found.map((cue) => [cue.cueId, cue]));
+  const sure = new Map(unsaid.map((cue) => [cue.cueId, cue.confidence]));
   const cues = timeline.cues.map((cue): CueReading => {
     const match = byCue.get(cue.id);
     return {
@@ -22,7 +41,7 @@ export function readTake(
       status: match ? 'said' : 'skipped',
       saidAtSeconds: match?.startSeconds ?? null,
       endSeconds: match?.endSeconds ?? null,
-      confidence: match?.confidence ?? 0.5,
+      confidence: match?.confidence ?? sure.get(cue.id) ?? 0.5,
       corrected: false,
     };
   });
@@ -50,11 +69,9 @@ export function correct(
   const lengths = new Map(timeline.cues.map((cue) => [cue.id, cue.endSeconds - cue.startSeconds]));
   const cues = reading.cues.map((cue): CueReading => {
     if (!Object.hasOwn(corrections, cue.id)) return cue;
-    const { saidAtSeconds } = corrections[cue.id];
-    const length =
-      cue.saidAtSeconds !== null && cue.endSeconds !== null
-        ? cue.endSeconds - cue.saidAtSeconds
-        : (lengths.get(cue.id) ?? 1);
+    const { saidAtSeconds, lengthSeconds: cut } = corrections[cue.id];
+    const found = cue.saidAtSeconds !== null && cue.endSeconds !== null ? cue.endSeconds - cue.saidAtSeconds : null;
+    const length = cut ?? found ?? lengths.get(cue.id) ?? 1;
     return {
       ...cue,
       status: saidAtSeconds === null ? 'skipped' : 'said',
@@ -65,4 +82,40 @@ export function correct(
     };
   });
   return { ...reading, cues, totals: totalsOf(timeline, cues, reading.remarks, lengthSeconds) };
+}
+
+/** A reading whose lines and remarks lie elsewhere: `place` gives each its new stretch, or `null` where it is gone. */
+export function withTimes(
+  reading: Reading,
+  timeline: Timeline,
+  place: (startSeconds: number, endSeconds: number) => Interval | null,
+  lengthSeconds: number,
+): Reading {
+  const cues = reading.cues.map((cue): CueReading => {
+    const { saidAtSeconds, endSeconds } = cue;
+    const placed = saidAtSeconds === null || endSeconds === null ? null : place(saidAtSeconds, endSeconds);
+    return placed
+      ? { ...cue, saidAtSeconds: placed.startSeconds, endSeconds: placed.endSeconds }
+      : { ...cue, status: 'skipped', saidAtSeconds: null, endSeconds: null };
+  });
+  const remarks = reading.remarks.flatMap((remark) => {
+    const placed = place(remark.startSeconds, remark.endSeconds);
+    return placed ? [{ ...remark, ...placed }] : [];
+  });
+  return { ...reading, cues, remarks, totals: totalsOf(timeline, cues, remarks, lengthSeconds) };
+}
+
+/**
+ * A take read again after somebody worked on it: what they set holds, and sound puts the cues about it into place.
+ * Remarks that were left by hand stay as they were left.
+ */
+export function readAgain(
+  timeline: Timeline,
+  evidence: Evidence,
+  { corrections, remarks }: Omit<HandWork, 'cuts'>,
+  terms?: readonly Term[],
+): Reading {
+  const read = readTake(timeline, evidence, corrections, { terms });
+  if (remarks === null) return read;
+  return { ...read, remarks, totals: totalsOf(timeline, read.cues, remarks, evidence.lengthSeconds) };
 }

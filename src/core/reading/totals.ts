@@ -1,7 +1,7 @@
 import type { Remark } from '@/core/align';
 import { lungsAfter } from '@/core/breath';
 import type { Timeline } from '@/core/timeline';
-import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { middle, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { CueReading, ReadingTotals } from './model';
 
 /** Fewer measured breaths than this say nothing about the breath. */
@@ -38,12 +38,6 @@ export function totalsOf(
     driftMiddleSeconds: drifts.length > 0 ? wholeMilliseconds(middle(drifts)) : null,
     driftLastSeconds: drifts.length > 0 ? wholeMilliseconds(drifts[drifts.length - 1]) : null,
   };
-}
-
-function middle(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
 }
 
 /**

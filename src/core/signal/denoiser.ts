@@ -9,9 +9,9 @@ const BINS = SIZE / 2 + 1;
 const REACH = 125;
 /** Of the power in that time, the share below which is taken for noise. */
 const FLOOR_SHARE = 0.5;
-/** The floor is worked out anew every so many frames, from every second one. */
-const FLOOR_EVERY = 16;
-const FLOOR_STEP = 2;
+/** The floor is worked out anew every so many frames, from every fourth one. */
+const FLOOR_EVERY = 32;
+const FLOOR_STEP = 4;
 /** What is taken away, over the floor, and what is left at least. */
 const OVER = 1.6;
 const LEAST_GAIN = 0.06;

@@ -1,8 +1,14 @@
 export { Cepstra, CEPSTRA_SECONDS, COEFFICIENTS } from './cepstra';
 export { Denoiser } from './denoiser';
+export { HumFinder, type Hum } from './hum';
 export { joinSamples } from './join-samples';
+export { envelopeOf } from './envelope';
 export { FRAME_SECONDS, LevelMeter, SILENCE_DECIBELS } from './level-meter';
+export { kWeighting, Loudness, type LoudnessFigures } from './loudness';
 export { Resampler } from './resampler';
 export { speechSegments } from './speech-segments';
 export { voiceStretches, type VoiceStretch } from './voice-stretches';
-export { readWav, type MonoSound } from './wav';
+export { pcm16, readWav, wavHeader, type MonoSound } from './wav';
+export { clearnessOf, noiseFloor, type SoundFigures } from './sound-figures';
+export { SoundTrace } from './sound-trace';
+export { matchRecordings, onFirstClock, type RecordingsMatch } from './two-recordings';

@@ -1,5 +1,5 @@
 /** Taps to either side of a sample, in samples of the slower rate. */
-const REACH = 12;
+const REACH = 10;
 /** Places between two samples for which the kernel is worked out; between them the nearest is taken. */
 const PHASES = 256;
 /** Of half the slower rate, what is let through whole. */
@@ -42,9 +42,7 @@ export class Resampler {
     while (count < out.length && Math.floor(this.place) + this.half < whole.length) {
       const at = Math.floor(this.place);
       const taps = this.kernel[Math.round((this.place - at) * PHASES)];
-      let sum = 0;
-      for (let tap = 0; tap < taps.length; tap++) sum += taps[tap] * whole[at - this.half + 1 + tap];
-      out[count++] = sum;
+      out[count++] = product(taps, whole, at - this.half + 1);
       this.place += this.step;
     }
     const keep = Math.max(0, Math.floor(this.place) - this.half);
@@ -67,4 +65,15 @@ export class Resampler {
     const sum = taps.reduce((total, tap) => total + tap, 0);
     return taps.map((tap) => tap / sum);
   }
+}
+
+/** The sum of products, by two threads of sums that do not wait for each other; `taps` are even in number. */
+function product(taps: Float32Array, samples: Float32Array, from: number): number {
+  let even = 0;
+  let odd = 0;
+  for (let tap = 0; tap < taps.length; tap += 2) {
+    even += taps[tap] * samples[from + tap];
+    odd += taps[tap + 1] * samples[from + tap + 1];
+  }
+  return even + odd;
 }

@@ -18,7 +18,7 @@ const BRIDGED_SECONDS = 0.22;
  * it finds little that is true.
  */
 export function speechSegments(levels: Float32Array): Interval[] {
-  const floor = noiseFloor(levels);
+  const floor = runningFloor(levels);
   const raw: { start: number; end: number }[] = [];
   let start = -1;
   for (let frame = 0; frame <= levels.length; frame++) {
@@ -43,7 +43,7 @@ export function speechSegments(levels: Float32Array): Interval[] {
 }
 
 /** A running tenth percentile, from a histogram of whole decibels that slides along; O(n). */
-function noiseFloor(levels: Float32Array): Float32Array {
+function runningFloor(levels: Float32Array): Float32Array {
   const half = Math.round(FLOOR_WINDOW_SECONDS / FRAME_SECONDS);
   const histogram = new Int32Array(-SILENCE_DECIBELS + 41);
   const bin = (level: number): number =>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '../../../tests/support/chance';
+import { Chance } from '@/core/units';
 import { Cepstra, COEFFICIENTS, Denoiser, Resampler, voiceStretches } from '.';
 
 const RATE = 16_000;

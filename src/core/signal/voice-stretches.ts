@@ -1,7 +1,7 @@
 import { wholeMilliseconds, type Seconds } from '@/core/units';
 
 /** Likelier than this is a voice; low, since the match throws out what is none. */
-const LIKELY = 0.15;
+const LIKELY = 0.1;
 /** Gaps shorter than this lie inside a word. */
 const BRIDGED: Seconds = 0.1;
 const SHORTEST: Seconds = 0.1;

@@ -67,3 +67,41 @@ function sampleReader(kind: number, bits: number): ((view: DataView, at: number)
   if (bits === 32) return (view, at) => view.getInt32(at, true) / 2147483648;
   return null;
 }
+
+/**
+ * The 44 bytes before mono 16-bit PCM in a WAV file. Source: Microsoft/IBM RIFF WAVE (from memory).
+ * @throws RangeError when so many samples do not fit the format's 32-bit sizes.
+ */
+export function wavHeader(samples: number, sampleRate: number): Uint8Array<ArrayBuffer> {
+  const bytes = samples * 2;
+  if (!Number.isInteger(samples) || samples < 0 || bytes + 36 > 0xffffffff)
+    throw new RangeError(`wavHeader: ${samples} samples do not fit`);
+  const header = new Uint8Array(44);
+  const view = new DataView(header.buffer);
+  const tag = (at: number, text: string): void => {
+    for (let index = 0; index < 4; index++) header[at + index] = text.charCodeAt(index);
+  };
+  tag(0, 'RIFF');
+  view.setUint32(4, 36 + bytes, true);
+  tag(8, 'WAVE');
+  tag(12, 'fmt ');
+  view.setUint32(16, 16, true);
+  view.setUint16(20, 1, true);
+  view.setUint16(22, 1, true);
+  view.setUint32(24, sampleRate, true);
+  view.setUint32(28, sampleRate * 2, true);
+  view.setUint16(32, 2, true);
+  view.setUint16(34, 16, true);
+  tag(36, 'data');
+  view.setUint32(40, bytes, true);
+  return header;
+}
+
+/** Samples from -1 to 1 as little-endian 16-bit PCM; what is louder is held at full scale. */
+export function pcm16(samples: Float32Array): Uint8Array<ArrayBuffer> {
+  const bytes = new Uint8Array(samples.length * 2);
+  const view = new DataView(bytes.buffer);
+  for (let at = 0; at < samples.length; at++)
+    view.setInt16(at * 2, Math.round(Math.max(-1, Math.min(1, samples[at])) * 32767), true);
+  return bytes;
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '../../../tests/support/chance';
+import { Chance } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { USUAL_SCHOOLS } from '@/core/words';
 import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';

@@ -1,3 +1,5 @@
+export { mean, middle } from './averages';
+export { Chance } from './chance';
 export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';
 export { formatClock, formatDifference, formatExactClock, parseClock } from './clock-text';
 export { lastStartedAt, overlapSeconds, type Interval } from './interval';

@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Evidence } from '@/core/align';
 import { upToDate, type ClassPlan } from '@/core/plan';
-import type { Corrections, Reading } from '@/core/reading';
+import type { Corrections, HandWork, Reading, Recording } from '@/core/reading';
 import type { Database } from '../database';
 import { readings, takes } from '../schema';
 
@@ -16,8 +16,12 @@ export interface StoredTake extends TakeSummary {
   readonly classId: string;
   readonly plan: ClassPlan;
   readonly evidence: Evidence;
+  readonly recording: Recording | null;
+  readonly soundId: string | null;
   readonly reading: Reading;
   readonly corrections: Corrections;
+  readonly remarks: HandWork['remarks'];
+  readonly cuts: HandWork['cuts'];
   readonly revision: number;
 }
 
@@ -26,6 +30,9 @@ export interface NewTake {
   readonly name: string;
   readonly plan: ClassPlan;
   readonly evidence: Evidence;
+  readonly recording?: Recording | null;
+  readonly soundId?: string | null;
+  readonly envelope?: Uint8Array | null;
   readonly reading: Reading;
 }
 
@@ -46,14 +53,52 @@ export async function findTake(db: Database, studioId: string, id: string): Prom
       classId: takes.classId,
       plan: takes.plan,
       evidence: takes.evidence,
+      recording: takes.recording,
+      soundId: takes.soundId,
       reading: readings.reading,
       corrections: readings.corrections,
+      remarks: readings.remarks,
+      cuts: readings.cuts,
       revision: readings.revision,
     })
     .from(takes)
     .innerJoin(readings, eq(readings.takeId, takes.id))
     .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
   return found ? { ...found, plan: upToDate(found.plan) } : null;
+}
+
+/** More takes than this say nothing new of a habit. */
+const LEARNED_FROM = 12;
+
+/** The latest takes of a class with the plans they were read against, the oldest of them first. */
+export async function findTakenClasses(
+  db: Database,
+  studioId: string,
+  classId: string,
+): Promise<(Pick<StoredTake, 'id' | 'name' | 'plan' | 'reading'> & { readonly createdAt: Date })[]> {
+  const found = await db
+    .select({
+      id: takes.id,
+      name: takes.name,
+      createdAt: takes.createdAt,
+      plan: takes.plan,
+      reading: readings.reading,
+    })
+    .from(takes)
+    .innerJoin(readings, eq(readings.takeId, takes.id))
+    .where(and(eq(takes.studioId, studioId), eq(takes.classId, classId), isNull(takes.removedAt)))
+    .orderBy(desc(takes.createdAt))
+    .limit(LEARNED_FROM);
+  return found.reverse().map((take) => ({ ...take, plan: upToDate(take.plan) }));
+}
+
+/** The envelope of a take; `null` where it has none or is not there. */
+export async function findEnvelope(db: Database, studioId: string, id: string): Promise<Uint8Array | null> {
+  const [found] = await db
+    .select({ envelope: takes.envelope })
+    .from(takes)
+    .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
+  return found?.envelope ?? null;
 }
 
 export async function insertTake(db: Database, studioId: string, { reading, ...take }: NewTake): Promise<string> {
@@ -73,7 +118,7 @@ export async function updateReading(
   studioId: string,
   takeId: string,
   baseRevision: number,
-  saved: { readonly reading: Reading; readonly corrections: Corrections },
+  saved: { readonly reading: Reading } & HandWork,
 ): Promise<number | null> {
   const [stored] = await db
     .update(readings)

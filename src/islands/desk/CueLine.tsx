@@ -1,6 +1,7 @@
 import type { Step } from '@/core/plan';
 import type { CueSource } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { SIDE_NAMES } from '@/messages/sides';
 import { TextField } from '@/ui/parts/TextField';
 import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
 import { BREATH_WIDTH, CLOCK_WIDTH, ROUND_WIDTH, type PlacedCue } from './strip-layout';
@@ -71,7 +72,7 @@ export function CueLine({
 
 function timelineSide(side: PlacedCue['cue']['side']): string {
   if (side === null) return '';
-  return { left: 'left', right: 'right', 'one-way': 'one way', 'other-way': 'other way' }[side];
+  return SIDE_NAMES[side];
 }
 
 /** Beside a cue: which side, which form, and how long saying it takes. */

@@ -1,5 +1,6 @@
 import { Keyboard, Redo2, Undo2 } from 'lucide-react';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 import { ConflictDialog } from './ConflictDialog';
 import { SaveMark } from './SaveMark';
 import { useDesk, useDeskStore } from './use-desk';
@@ -51,10 +52,7 @@ export function DeskHeader({
   );
   return (
     <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-      <span className="font-semibold">{studio}</span>
-      <a className="link" href="/">
-        Shelf
-      </a>
+      <PageLinks studio={studio} />
       <h1 className="truncate">{title}</h1>
       <SaveMark />
       <ConflictDialog onKept={() => void flush()} />
@@ -75,6 +73,7 @@ export function DeskHeader({
         >
           {view === 'lengths' ? 'Back to the strip' : `Lengths${lengths > 0 ? ` ${lengths + 1}` : ''}`}
         </button>
+        {away('read-through', 'Hear it')}
         {away('history', 'History')}
         {away('takes', `Takes${takes > 0 ? ` ${takes}` : ''}`)}
         <button type="button" className="btn btn-sm" onClick={onPublish}>

@@ -1,4 +1,4 @@
-import { Dialog } from '@/ui/parts/Dialog';
+import { KeyList } from '@/ui/parts/KeyList';
 
 const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
   { keys: 'Ctrl Z', does: 'undo' },
@@ -19,19 +19,11 @@ const KEYS: readonly { readonly keys: string; readonly does: string }[] = [
 /** What the keyboard does here; none of it while text is typed. */
 export function KeysDialog({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Dialog title="Keys" onClose={onClose}>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
-        {KEYS.map(({ keys, does }) => (
-          <div key={keys} className="contents">
-            <dt className="font-semibold">{keys}</dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </dl>
+    <KeyList keys={KEYS} onClose={onClose}>
       <p className="quiet-ink mt-3 text-sm">
         To move a step with the keyboard from the list at the left: go to its handle, press space, use the arrows, press
         space again.
       </p>
-    </Dialog>
+    </KeyList>
   );
 }

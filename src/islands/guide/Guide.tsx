@@ -5,6 +5,8 @@ import { placeAt, projectedSeconds } from '@/core/conductor';
 import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import { cueAt, nextCue, phaseAt, sidesOf, stepAt, type TimedPhase, type Timeline } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
+import { fileNameFor } from '@/core/publish';
+import { saveFile } from '@/ui/parts/save-file';
 import { instructorSide, sideWord, wayWord } from '@/core/words';
 import { Tide } from './Tide';
 import { clockSeconds, usePerformance } from './use-performance';
@@ -19,7 +21,9 @@ const TICK_MILLISECONDS = 100;
 
 /** Full screen, to perform from at three metres: the line now, the line next, the tide, the count, what is left. */
 export function Guide({ plan, timeline, onLeave }: Props) {
-  const { state, send } = usePerformance(timeline);
+  const { state, send, mark, log } = usePerformance(timeline, plan.title);
+  const saveLog = (): void =>
+    saveFile(fileNameFor(plan.title, '.performance.json'), `${JSON.stringify(log(), null, 2)}\n`, 'application/json');
   const [now, setNow] = useState(clockSeconds);
   useEffect(() => {
     const timer = setInterval(() => {
@@ -77,7 +81,7 @@ export function Guide({ plan, timeline, onLeave }: Props) {
             )}
           </p>
         </main>
-        <Controls mode={state.mode} onToggle={toggle} send={send} />
+        <Controls mode={state.mode} onToggle={toggle} send={send} onMark={mark} onSaveLog={saveLog} />
       </div>
     </div>
   );
@@ -180,9 +184,11 @@ interface ControlsProps {
   readonly mode: 'ready' | 'running' | 'held' | 'done';
   readonly onToggle: () => void;
   readonly send: (kind: 'next-line' | 'line-back' | 'next-step' | 'step-back') => void;
+  readonly onMark: () => void;
+  readonly onSaveLog: () => void;
 }
 
-function Controls({ mode, onToggle, send }: ControlsProps) {
+function Controls({ mode, onToggle, send, onMark, onSaveLog }: ControlsProps) {
   const off = mode === 'ready' || mode === 'done';
   const main = { ready: 'Start', running: 'Hold', held: 'Go on', done: 'Start again' }[mode];
   const big = 'btn h-14 min-w-14 text-xl';
@@ -221,6 +227,15 @@ function Controls({ mode, onToggle, send }: ControlsProps) {
         >
           <SkipForward aria-hidden />
         </button>
+        {mode === 'running' ? (
+          <button type="button" className={big} onClick={onMark} title="Three tones, to be found in a recording">
+            Sync mark
+          </button>
+        ) : (
+          <button type="button" className={big} disabled={mode === 'ready'} onClick={onSaveLog}>
+            Save the log
+          </button>
+        )}
       </div>
     </footer>
   );

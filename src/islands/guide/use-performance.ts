@@ -1,6 +1,16 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { READY, transition, type Effect, type Performance, type PerformanceEvent } from '@/core/conductor';
+import {
+  placeAt,
+  READY,
+  transition,
+  type Effect,
+  type LoggedEvent,
+  type Performance,
+  type PerformanceEvent,
+  type PerformanceLog,
+} from '@/core/conductor';
 import type { Timeline } from '@/core/timeline';
+import { keepLog, logOf } from './kept-log';
 
 /** A steady clock in seconds. */
 export function clockSeconds(): number {
@@ -8,22 +18,42 @@ export function clockSeconds(): number {
 }
 
 /** Runs the conductor: keeps its state, gives it the clock, and does what it asks for. */
-export function usePerformance(timeline: Timeline): {
+export function usePerformance(
+  timeline: Timeline,
+  title: string,
+): {
   readonly state: Performance;
   readonly send: (kind: PerformanceEvent['kind']) => void;
+  /** Makes a sound that a recording holds, and logs it. */
+  readonly mark: () => void;
+  /** What was done so far. */
+  readonly log: () => PerformanceLog;
 } {
   const [state, setState] = useState<Performance>(READY);
   const current = useRef(state);
   const lock = useRef<WakeLockSentinel | null>(null);
-  const run = useCallback((effect: Effect): void => {
-    if (effect.kind !== 'keep-awake') return;
-    if (!effect.on) void lock.current?.release().catch(() => undefined);
-    else
-      void navigator.wakeLock?.request('screen').then(
-        (granted) => (lock.current = granted),
-        () => undefined,
-      );
-  }, []);
+  const events = useRef<LoggedEvent[]>([]);
+  const keep = useCallback(
+    (event: LoggedEvent['event'], now: number, placeSeconds: number): void => {
+      if (event === 'start') events.current = [];
+      events.current.push({ event, atSeconds: now - current.current.startedSeconds, placeSeconds });
+      keepLog(title, events.current);
+    },
+    [title],
+  );
+  const run = useCallback(
+    (effect: Effect): void => {
+      if (effect.kind === 'log') keep(effect.event, effect.now, effect.placeSeconds);
+      if (effect.kind !== 'keep-awake') return;
+      if (!effect.on) void lock.current?.release().catch(() => undefined);
+      else
+        void navigator.wakeLock?.request('screen').then(
+          (granted) => (lock.current = granted),
+          () => undefined,
+        );
+    },
+    [keep],
+  );
   const send = useCallback(
     (kind: PerformanceEvent['kind']): void => {
       const [next, effects] = transition(timeline, current.current, { kind, now: clockSeconds() });
@@ -46,5 +76,23 @@ export function usePerformance(timeline: Timeline): {
       void lock.current?.release().catch(() => undefined);
     };
   }, [run]);
-  return { state, send };
+  const mark = (): void => {
+    const now = clockSeconds();
+    if (current.current.mode === 'ready') return;
+    sound();
+    keep('mark', now, placeAt(current.current, timeline, now));
+  };
+  return { state, send, mark, log: () => logOf(title, events.current) };
+}
+
+/** Three short tones. */
+function sound(): void {
+  const context = new AudioContext();
+  for (const at of [0, 0.2, 0.4]) {
+    const tone = new OscillatorNode(context, { frequency: 1000 });
+    tone.connect(context.destination);
+    tone.start(context.currentTime + at);
+    tone.stop(context.currentTime + at + 0.1);
+  }
+  setTimeout(() => void context.close(), 1500);
 }

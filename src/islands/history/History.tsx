@@ -7,6 +7,7 @@ import { planMilliseconds } from '@/core/plan';
 import { formatClock, toSeconds } from '@/core/units';
 import { planChangeWords } from '@/messages/history';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 import { RevisionView } from './RevisionView';
 
 interface Props {
@@ -50,13 +51,7 @@ export function History({ studio, stored, first }: Props) {
   return (
     <div className="mx-auto max-w-6xl px-5 py-3">
       <header className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
-        <a className="link" href={`/classes/${stored.id}`}>
-          {stored.plan.title}
-        </a>
+        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]} />
         <h1 className="text-lg font-semibold">History</h1>
         <p className="quiet-ink text-sm">
           planned {formatClock(toSeconds(planMilliseconds(stored.plan)))}, target{' '}

@@ -7,6 +7,7 @@ import { makeContent, makeLibraryMovement, type MovementFilter } from '@/core/mo
 import { formatClock } from '@/core/units';
 import { CAUTION_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from '@/messages/movement';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 import { Filters } from './Filters';
 import { findMovements } from './find-movements';
 import { createLibrary, type LibraryStore } from './library-store';
@@ -45,10 +46,7 @@ export function Library({ studio, entries }: Props) {
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
       <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
+        <PageLinks studio={studio} />
         <h1>Movement library</h1>
         <span className="ml-auto flex items-center gap-2">
           <ThemeSwitch />

@@ -1,53 +1,89 @@
 import { useState } from 'react';
+import { FRAME_RATES, keptStretches, onFrames, type FrameRate } from '@/core/cuts';
 import type { ClassPlan } from '@/core/plan';
-import { fileNameFor, publish, type Published, type PublishFormat } from '@/core/publish';
-import type { Reading } from '@/core/reading';
+import { fileNameFor, publish, type Cutting, type Published, type PublishFormat } from '@/core/publish';
+import type { Cut, Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Spelling } from '@/core/words';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { saveFile } from '@/ui/parts/save-file';
+import { bundle } from '@/workers/bundler/client';
+import { CutVersion } from './CutVersion';
+import { FORMATS, OF_CUTS, OF_TAKE, WHOLE } from './formats';
 
-const FORMATS: readonly { readonly format: PublishFormat; readonly label: string; readonly about: string }[] = [
-  { format: 'webvtt', label: 'Captions (WebVTT)', about: 'for players on the web' },
-  { format: 'srt', label: 'Captions (SRT)', about: 'for most other players' },
-  { format: 'chapters', label: 'Chapters (WebVTT)', about: 'a chapters track' },
-  { format: 'chapter-list', label: 'Chapters (list)', about: 'lines of m:ss and title, for a description' },
-  { format: 'cue-sheet', label: 'Cue sheet (CSV)', about: 'every line with its times, to be changed and brought back' },
-];
-
-/** The class itself, to be brought in again without loss. */
-const WHOLE: typeof FORMATS = [
-  { format: 'ssml', label: 'Speech (SSML)', about: 'for a speech synthesiser, with the silences' },
-  {
-    format: 'script',
-    label: 'Plain script (text)',
-    about: 'the whole class as text that can be read and written by hand',
-  },
-  { format: 'plan', label: 'Plan (JSON)', about: 'the whole plan, to be brought in again' },
-];
+interface CutTake {
+  readonly cuts: readonly Cut[];
+  readonly clip: string | null;
+  readonly picture: boolean;
+}
 
 interface Props {
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
   readonly reading: Reading | null;
   readonly spelling: Spelling;
+  /** What is cut out of the take, and its recording's name; left out or `null` where nothing was cut. */
+  readonly cut?: CutTake | null;
   /** The page with the reading script; `null` where there is none. */
   readonly printHref?: string;
   readonly onClose: () => void;
 }
 
 /** Writes the class in open formats, with planned times or with those of a take. */
-export function PublishDialog({ plan, timeline, reading, spelling, printHref, onClose }: Props) {
+export function PublishDialog({ plan, timeline, reading, spelling, cut, printHref, onClose }: Props) {
   const [shown, setShown] = useState<{ format: PublishFormat; published: Published } | null>(null);
-  const make = (format: PublishFormat): Published => publish(plan, timeline, format, reading, spelling);
+  const [cutVersion, setCutVersion] = useState(Boolean(cut));
+  const [rate, setRate] = useState<FrameRate>(FRAME_RATES[2]);
+  const [making, setMaking] = useState<'tones' | 'everything' | null>(null);
+  const [failed, setFailed] = useState(false);
+  const possible = cut && reading ? cuttingOf(cut, reading, rate) : null;
+  const cutting = cutVersion ? possible : null;
+  const make = (format: PublishFormat): Published => publish(plan, timeline, format, reading, spelling, cutting);
   const save = (format: PublishFormat): void => {
     const made = make(format);
     saveFile(fileNameFor(plan.title, made.ending), made.text, made.mediaType);
   };
+  const saveMade = async (what: 'tones' | 'everything'): Promise<void> => {
+    setMaking(what);
+    setFailed(false);
+    const file = await bundle({ what, plan, timeline, reading, spelling, cutting });
+    setMaking(null);
+    if (file) saveFile(fileNameFor(plan.title, what === 'tones' ? '.breath-tones.wav' : '.zip'), file, file.type);
+    else setFailed(true);
+  };
   return (
     <Dialog title="Publish" wide onClose={onClose}>
-      <p className="mb-3">With the {reading ? 'times of this take; skipped lines are left out' : 'planned times'}.</p>
+      <p className="mb-3">
+        With the{' '}
+        {!reading
+          ? 'planned times'
+          : cutting
+            ? 'times of the cut version; what was skipped or cut is left out'
+            : 'times of this take; skipped lines are left out'}
+        .
+      </p>
+      {possible && (
+        <CutVersion cutting={possible} on={cutVersion} rate={rate} onSwitch={setCutVersion} onRate={setRate} />
+      )}
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        <button
+          type="button"
+          className="btn btn-sm btn-primary"
+          disabled={making !== null}
+          onClick={() => void saveMade('everything')}
+        >
+          {making === 'everything' ? 'Packing' : 'Save everything (ZIP)'}
+        </button>
+        <button type="button" className="btn btn-sm" disabled={making !== null} onClick={() => void saveMade('tones')}>
+          {making === 'tones' ? 'Making the tones' : 'Save the breath as tones (WAV)'}
+        </button>
+        {failed && (
+          <span role="alert" className="text-error font-semibold">
+            The file could not be made: there may be too little memory. Close other pages and try again.
+          </span>
+        )}
+      </div>
       {printHref && (
         <p className="mb-3">
           <a className="btn btn-sm" href={printHref} target="_blank" rel="noopener">
@@ -56,7 +92,7 @@ export function PublishDialog({ plan, timeline, reading, spelling, printHref, on
         </p>
       )}
       <ul>
-        {[...FORMATS, ...(reading ? [] : WHOLE)].map(({ format, label, about }) => (
+        {[...FORMATS, ...(cutting ? OF_CUTS : []), ...(reading ? OF_TAKE : WHOLE)].map(({ format, label, about }) => (
           <li key={format} className="border-base-300 flex items-center justify-between gap-3 border-b py-2">
             <span>
               {label} <span className="quiet-ink text-sm">{about}</span>
@@ -95,4 +131,9 @@ export function PublishDialog({ plan, timeline, reading, spelling, printHref, on
       )}
     </Dialog>
   );
+}
+
+function cuttingOf({ cuts, clip, picture }: CutTake, reading: Reading, rate: FrameRate): Cutting {
+  const kept = onFrames(keptStretches(cuts, reading.totals.runtimeSeconds), rate);
+  return { kept, rate, clip, picture };
 }

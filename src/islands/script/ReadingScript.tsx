@@ -14,6 +14,7 @@ import {
 import { formatClock } from '@/core/units';
 import { instructorSide, sideWord, wayWord, type Schools, type Spelling } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
+import { PageLinks } from '@/ui/parts/PageLinks';
 
 interface Props {
   readonly studio: string;
@@ -32,13 +33,7 @@ export function ReadingScript({ studio, stored, spelling }: Props) {
   return (
     <div className="reading-script bg-base-100 mx-auto max-w-4xl px-8 py-6">
       <header className="no-print mb-6 flex items-center gap-4">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
-        <a className="link" href={`/classes/${stored.id}`}>
-          {plan.title}
-        </a>
+        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: plan.title }]} />
         <button type="button" className="btn btn-sm btn-primary ml-auto" onClick={() => window.print()}>
           <Printer size={14} aria-hidden />
           Print

@@ -6,6 +6,7 @@ import { LIMITS } from '@/core/plan';
 import { formatClock, type Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 import type { Begin } from './begin';
 import { FromFile } from './FromFile';
 import { FromNothing } from './FromNothing';
@@ -57,10 +58,7 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
   return (
     <div className="mx-auto max-w-6xl px-5 py-3">
       <header className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
+        <PageLinks studio={studio} />
         <h1 className="text-lg font-semibold">New class</h1>
         <span className="ml-auto">
           <ThemeSwitch />

@@ -1,27 +1,24 @@
-import { useMemo, useState } from 'react';
-import { send } from '@/api/client';
-import type { SavedReading } from '@/api/takes';
-import { stepsInOrder, type ClassPlan } from '@/core/plan';
-import type { Corrections, Reading } from '@/core/reading';
-import { expandPlan } from '@/core/timeline';
-import type { Spelling } from '@/core/words';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { captionAt, captionsOf } from '@/core/publish';
+import { stepsInOrder } from '@/core/plan';
+import { leastCertain, withSureTaken, type Reading } from '@/core/reading';
 import { formatClock, formatDifference } from '@/core/units';
+import type { Spelling } from '@/core/words';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 import { PublishDialog } from '../publish/PublishDialog';
-import { DriftChart } from './DriftChart';
-import { TakeStrip } from './TakeStrip';
-
-interface Take {
-  readonly id: string;
-  readonly classId: string;
-  readonly name: string;
-  readonly plan: ClassPlan;
-  readonly reading: Reading;
-  readonly corrections: Corrections;
-  readonly revision: number;
-  readonly lengthSeconds: number | null;
-  readonly createdAt: string;
-}
+import { useAttachedFile } from './attached-file';
+import { Cuts } from './cuts/Cuts';
+import { Learn } from './learn/Learn';
+import { LineDock } from './LineDock';
+import { LEAD, PlayerDock } from './PlayerDock';
+import { usePlayer } from './player';
+import { cutKey, rowsOf, type Row } from './rows';
+import { TakeReport } from './report/TakeReport';
+import { TakeKeys } from './TakeKeys';
+import { placeOf, TakeStrip, UNSURE_BELOW } from './TakeStrip';
+import { useTakeKeys } from './use-take-keys';
+import { useTakeWork, type Take, type TakeWork } from './take-work';
 
 interface Props {
   readonly studio: string;
@@ -29,96 +26,177 @@ interface Props {
   readonly spelling: Spelling;
 }
 
-/** A take read against its plan: each cue planned and actual, what was skipped and added, and how far it drifted. */
+const SAVING: Readonly<Record<NonNullable<TakeWork['saving']>, string>> = {
+  saving: 'Saving',
+  waiting: 'The server does not answer. What you set is kept here and saved when it is back.',
+  conflict:
+    'This take was corrected in another window meanwhile. Reload the page to see it; what you set since is not saved.',
+  refused: 'What you set was refused and is not saved. Take back the last step, or reload the page.',
+};
+
+/** A take read against its plan: heard, put right by ear line by line, and published. */
 export function TakeDesk({ studio, take, spelling }: Props) {
-  const [reading, setReading] = useState(take.reading);
-  const [corrections, setCorrections] = useState(take.corrections);
-  const [revision, setRevision] = useState(take.revision);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [publishing, setPublishing] = useState(false);
-  const timeline = useMemo(() => expandPlan(take.plan), [take.plan]);
+  const { timeline, reading, work, saving, change, undo } = useTakeWork(take, spelling);
   const names = useMemo(() => new Map(stepsInOrder(take.plan).map(({ step }) => [step.id, step.name])), [take.plan]);
-
-  const correctCue = async (cueId: string, saidAtSeconds: number | null): Promise<boolean> => {
-    const next = { ...corrections, [cueId]: { saidAtSeconds } };
-    const answer = await send<SavedReading>('PUT', `/api/takes/${take.id}`, {
-      baseRevision: revision,
-      corrections: next,
-    });
-    if (!answer.ok) {
-      setProblem(
-        answer.status === 409
-          ? 'This take was corrected in another window meanwhile. Reload the page to see it; your last correction was not saved.'
-          : `${answer.problem.title}. The correction is still in its field; press “Set” to try again.`,
-      );
-      return false;
-    }
-    setProblem(null);
-    setReading(answer.value.reading);
-    setRevision(answer.value.revision);
-    setCorrections(next);
-    return true;
+  const rows = useMemo(() => rowsOf(reading, timeline, names, work.cuts ?? []), [reading, timeline, names, work.cuts]);
+  const captions = useMemo(() => captionsOf(timeline, reading, spelling), [timeline, reading, spelling]);
+  const attached = useAttachedFile(take.id, take.recording);
+  const source = attached.url ?? (take.soundId ? `/api/takes/${take.id}/sound` : null);
+  const media = useRef<HTMLVideoElement>(null);
+  const player = usePlayer(media, source);
+  const envelope = useEnvelope(take);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [publishing, setPublishing] = useState(false);
+  const [keys, setKeys] = useState(false);
+  const [view, setView] = useState<TakeView>('lines');
+  const row = rows.find(({ key }) => key === chosen) ?? null;
+  const choose = (next: Row): void => {
+    setChosen(next.key);
+    const place = placeOf(next);
+    player.setLoop(null);
+    if (place && source) player.playFrom(place.startSeconds - LEAD);
   };
-
-  const { totals } = reading;
-  const off = Math.round(totals.runtimeSeconds) - Math.round(totals.plannedSeconds);
+  const loop = (): void => {
+    const place = row && placeOf(row);
+    if (player.loop || !place) player.setLoop(null);
+    else {
+      player.setLoop({ from: Math.max(0, place.startSeconds - LEAD), to: place.endSeconds + LEAD });
+      player.playFrom(place.startSeconds - LEAD);
+    }
+  };
+  const unsure = leastCertain(reading, UNSURE_BELOW);
+  const nextUnsure = (): void => {
+    const next = unsure.find(({ id }) => id !== chosen) ?? unsure.at(0);
+    const found = next && rows.find(({ key }) => key === next.id);
+    if (found) choose(found);
+  };
+  useTakeKeys({
+    rows,
+    row,
+    work,
+    player,
+    choose,
+    loop,
+    nextUnsure,
+    change,
+    undo,
+    showKeys: () => setKeys(true),
+    enabled: !publishing && !keys,
+  });
   return (
-    <div className="flex min-h-screen flex-col">
+    <div className="flex min-h-screen flex-col lg:h-screen">
       <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
-        <a className="link" href={`/classes/${take.classId}`}>
-          {take.plan.title}
-        </a>
-        <a className="link" href={`/classes/${take.classId}/takes`}>
-          Takes
-        </a>
+        <PageLinks
+          studio={studio}
+          to={[
+            { href: `/classes/${take.classId}`, words: take.plan.title },
+            { href: `/classes/${take.classId}/takes`, words: 'Takes' },
+          ]}
+        />
         <h1 className="truncate">{take.name}</h1>
         <span className="no-print ml-auto flex items-center gap-2">
+          <span role="status" className="quiet-ink text-sm">
+            {saving === 'saving' ? SAVING.saving : ''}
+          </span>
+          <button type="button" className="btn btn-sm" disabled={!undo} onClick={() => undo?.()}>
+            Undo
+          </button>
+          <button type="button" className="btn btn-sm" onClick={() => setKeys(true)}>
+            Keys
+          </button>
           <ThemeSwitch />
           <button type="button" className="btn btn-sm btn-primary" onClick={() => setPublishing(true)}>
             Publish
           </button>
         </span>
       </header>
-      <section aria-label="Figures of the take" className="bg-base-100 border-base-300 border-b px-5 py-2">
-        <dl className="flex flex-wrap gap-x-8 gap-y-2">
-          <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
-          <Figure label="taken" value={formatClock(totals.runtimeSeconds)} big />
-          <Figure label={off >= 0 ? 'over by' : 'under by'} value={formatDifference(off)} big />
-          <Figure label="target" value={formatClock(take.plan.targetSeconds)} />
-          <Figure label="said" value={`${totals.said} of ${reading.cues.length}`} />
-          <Figure label="skipped" value={String(totals.skipped)} />
-          <Figure label="remarks" value={String(totals.remarks)} />
-          <Figure label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
-          <Figure
-            label="one breath, planned and taken"
-            value={
-              totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
-                ? 'too few heard'
-                : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathTakenSeconds.toFixed(1)} s`
-            }
-          />
-          <Figure
-            label="drift at the last line"
-            value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)}
-          />
-        </dl>
-      </section>
-      {problem && (
+      <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
+      {saving && saving !== 'saving' && (
         <p role="alert" className="bg-base-100 text-error border-error border-l-4 px-5 py-2 font-semibold">
-          {problem}
+          {SAVING[saving]}
         </p>
       )}
-      <div className="grid flex-1 grid-cols-1 lg:grid-cols-[1fr_400px]">
-        <main className="bg-base-100 min-w-0 px-4 pb-16">
-          <TakeStrip reading={reading} timeline={timeline} names={names} onCorrect={correctCue} />
+      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[1fr_400px]">
+        <main className="bg-base-100 flex min-h-0 min-w-0 flex-col">
+          <ViewChoice view={view} onChoose={setView} />
+          {view === 'cuts' && (
+            <div className="min-h-0 flex-1 overflow-y-auto">
+              <Cuts
+                timeline={timeline}
+                reading={reading}
+                cuts={work.cuts}
+                player={player}
+                hasSound={source !== null}
+                onCuts={(cuts) => change({ ...work, cuts })}
+                onChoose={(index) => setChosen(cutKey(index))}
+              />
+            </div>
+          )}
+          {view === 'learn' && (
+            <div className="min-h-0 flex-1 overflow-y-auto">
+              <Learn classId={take.classId} names={names} />
+            </div>
+          )}
+          {view === 'report' && (
+            <div className="min-h-0 flex-1 overflow-y-auto">
+              <TakeReport
+                plan={take.plan}
+                timeline={timeline}
+                reading={reading}
+                recording={take.recording}
+                names={names}
+                onPlay={source ? player.playFrom : undefined}
+              />
+            </div>
+          )}
+          {view === 'lines' && (
+            <>
+              <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-4 py-2">
+                <span>
+                  {unsure.length === 0
+                    ? 'Every line is sure or was set by hand.'
+                    : `${unsure.length} lines are not sure.`}
+                </span>
+                <button type="button" className="btn btn-sm" disabled={unsure.length === 0} onClick={nextUnsure}>
+                  Next least sure
+                </button>
+                <button
+                  type="button"
+                  className="btn btn-sm"
+                  disabled={reading.cues.every((cue) => cue.corrected || cue.confidence < UNSURE_BELOW)}
+                  onClick={() => change(withSureTaken(work, reading, UNSURE_BELOW))}
+                >
+                  The rest looks right
+                </button>
+              </div>
+              <div className="min-h-0 flex-1 max-lg:h-[70vh]">
+                <TakeStrip
+                  rows={rows}
+                  chosen={chosen}
+                  envelope={envelope}
+                  playSeconds={player.seconds}
+                  onChoose={choose}
+                />
+              </div>
+            </>
+          )}
         </main>
-        <aside aria-label="Drift" className="border-base-300 border-l p-4 max-lg:order-first">
-          <DriftChart reading={reading} />
-          <Remarks reading={reading} />
+        <aside
+          aria-label="Listen and put right"
+          className="border-base-300 bg-base-100 min-h-0 max-lg:contents lg:overflow-y-auto lg:border-l"
+        >
+          <div className="p-4 max-lg:order-first">
+            <PlayerDock
+              source={source}
+              media={media}
+              player={player}
+              attached={attached}
+              recording={take.recording}
+              caption={captionAt(captions, player.seconds)?.text ?? null}
+              onLoop={loop}
+            />
+            <LineDock row={row} reading={reading} work={work} playSeconds={player.seconds} onChange={change} />
+          </div>
         </aside>
       </div>
       {publishing && (
@@ -127,10 +205,85 @@ export function TakeDesk({ studio, take, spelling }: Props) {
           timeline={timeline}
           reading={reading}
           spelling={spelling}
+          cut={
+            work.cuts && {
+              cuts: work.cuts,
+              clip: take.recording?.file?.name ?? null,
+              picture: attached.hasPicture || !hasSoundAlone(take),
+            }
+          }
           onClose={() => setPublishing(false)}
         />
       )}
+      {keys && <TakeKeys onClose={() => setKeys(false)} />}
     </div>
+  );
+}
+
+const VIEWS = { lines: 'Lines', report: 'Report', cuts: 'Cuts', learn: 'Use this take' } as const;
+type TakeView = keyof typeof VIEWS;
+
+function ViewChoice({ view, onChoose }: { readonly view: TakeView; readonly onChoose: (view: TakeView) => void }) {
+  return (
+    <div role="group" aria-label="View of the take" className="border-base-300 flex gap-2 border-b px-4 py-2">
+      {(Object.keys(VIEWS) as TakeView[]).map((one) => (
+        <button
+          key={one}
+          type="button"
+          aria-pressed={view === one}
+          className={`btn btn-sm ${view === one ? 'btn-primary' : ''}`}
+          onClick={() => onChoose(one)}
+        >
+          {VIEWS[one]}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** The level of the take for drawing, once it is here. */
+function useEnvelope(take: Take): Uint8Array | null {
+  const [envelope, setEnvelope] = useState<Uint8Array | null>(null);
+  useEffect(() => {
+    if (!take.recording?.file) return;
+    const gone = new AbortController();
+    void fetch(`/api/takes/${take.id}/envelope`, { signal: gone.signal })
+      .then(async (answer) => answer.ok && setEnvelope(new Uint8Array(await answer.arrayBuffer())))
+      // Without it the strip has no waves; nothing else is missing.
+      .catch(() => undefined);
+    return () => gone.abort();
+  }, [take.id, take.recording]);
+  return envelope;
+}
+
+function Figures({ reading, targetSeconds }: { readonly reading: Reading; readonly targetSeconds: number }) {
+  const { totals } = reading;
+  const off = Math.round(totals.runtimeSeconds) - Math.round(totals.plannedSeconds);
+  return (
+    <section aria-label="Figures of the take" className="bg-base-100 border-base-300 border-b px-5 py-2">
+      <dl className="flex flex-wrap gap-x-8 gap-y-2">
+        <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
+        <Figure label="taken" value={formatClock(totals.runtimeSeconds)} big />
+        <Figure label={off >= 0 ? 'over by' : 'under by'} value={formatDifference(off)} big />
+        <Figure label="target" value={formatClock(targetSeconds)} />
+        <Figure label="said" value={`${totals.said} of ${reading.cues.length}`} />
+        <Figure label="skipped" value={String(totals.skipped)} />
+        <Figure label="remarks" value={String(totals.remarks)} />
+        <Figure label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
+        <Figure
+          label="one breath, planned and taken"
+          value={
+            totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
+              ? 'too few heard'
+              : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathTakenSeconds.toFixed(1)} s`
+          }
+        />
+        <Figure
+          label="drift at the last line"
+          value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)}
+        />
+      </dl>
+    </section>
   );
 }
 
@@ -143,21 +296,7 @@ function Figure({ label, value, big }: { readonly label: string; readonly value:
   );
 }
 
-function Remarks({ reading }: { readonly reading: Reading }) {
-  return (
-    <section aria-label="Remarks" className="mt-6">
-      <h2 className="font-semibold">Remarks, not in the plan</h2>
-      {reading.remarks.length === 0 && <p>None.</p>}
-      <ul>
-        {reading.remarks.map((remark) => (
-          <li key={remark.startSeconds} className="border-base-300 flex gap-3 border-b py-1">
-            <span className="quiet-ink shrink-0">{formatClock(remark.startSeconds)}</span>
-            <span className={remark.text ? 'font-serif' : 'quiet-ink'}>
-              {remark.text ?? `speech of ${(remark.endSeconds - remark.startSeconds).toFixed(1)} s`}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
+/** Whether the recording's name says that it has no picture. */
+function hasSoundAlone({ recording }: Take): boolean {
+  return /\.(wav|mp3|m4a|flac|og[ag]|opus)$/i.test(recording?.file?.name ?? '');
 }

@@ -1,234 +1,182 @@
-import { useState } from 'react';
-import type { CueReading, Reading } from '@/core/reading';
-import type { Timeline } from '@/core/timeline';
-import { formatClock, formatExactClock, parseClock } from '@/core/units';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Play } from 'lucide-react';
+import { memo, useEffect, useRef } from 'react';
+import type { CueReading } from '@/core/reading';
+import { formatClock, formatDifference, type Seconds } from '@/core/units';
+import { CUT_NAMES } from '@/messages/cuts';
+import type { Row } from './rows';
+import { Wave } from './Wave';
 
 interface Props {
-  readonly reading: Reading;
-  readonly timeline: Timeline;
-  readonly names: ReadonlyMap<string, string>;
-  readonly onCorrect: (cueId: string, saidAtSeconds: number | null) => Promise<boolean>;
+  readonly rows: readonly Row[];
+  readonly chosen: string | null;
+  readonly envelope: Uint8Array | null;
+  readonly playSeconds: Seconds;
+  /** Chooses a row, and plays it where there is sound. */
+  readonly onChoose: (row: Row) => void;
 }
 
-type Row =
-  | { readonly kind: 'cue'; readonly cue: CueReading; readonly step: string; readonly opens: boolean }
-  | { readonly kind: 'remark'; readonly startSeconds: number; readonly seconds: number; readonly text: string | null };
-
-const ROW_HEIGHT = 40;
-const TIE_WIDTH = 56;
+const ROW_HEIGHT = 44;
+const TIE_WIDTH = 44;
 /** Pixels a tie leans for each second of drift, held to the row. */
 const LEAN = 1.1;
-const LONGEST_TAKE_SECONDS = 14_400;
+/** Less sure than this is marked. */
+export const UNSURE_BELOW = 0.8;
 
-/** Every cue with its planned and actual time; a tie between them leans with the drift. Remarks stand where they were said. */
-export function TakeStrip({ reading, timeline, names, onCorrect }: Props) {
-  const [open, setOpen] = useState<string | null>(null);
-  return (
-    <table className="w-full table-fixed">
-      <caption className="py-3 text-left">Each line as planned and as said. Press a time to put it right.</caption>
-      <thead>
-        <tr className="border-base-300 border-b text-left">
-          <th scope="col" className="w-16 py-1 text-right font-semibold">
-            Planned
-          </th>
-          <th scope="col" style={{ width: TIE_WIDTH }}>
-            <span className="sr-only">Drift drawn</span>
-          </th>
-          <th scope="col" className="w-24 font-semibold">
-            Said
-          </th>
-          <th scope="col" className="font-semibold">
-            Line
-          </th>
-          <th scope="col" className="w-28 pr-2 text-right font-semibold">
-            Drift
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rowsOf(reading, timeline).map((row) =>
-          row.kind === 'remark' ? (
-            <RemarkRow key={`remark ${row.startSeconds}`} row={row} />
-          ) : (
-            <CueRow
-              key={row.cue.id}
-              cue={row.cue}
-              heading={row.opens ? (names.get(row.step) ?? '') : null}
-              open={open === row.cue.id}
-              onOpen={() => setOpen(open === row.cue.id ? null : row.cue.id)}
-              onCorrect={async (seconds) => {
-                if (await onCorrect(row.cue.id, seconds)) setOpen(null);
-              }}
-            />
-          ),
-        )}
-      </tbody>
-    </table>
-  );
-}
-
-/** Cues in the order of the plan, each remark before the first cue said after it. */
-function rowsOf(reading: Reading, timeline: Timeline): Row[] {
-  const rows: Row[] = [];
-  const remarks = [...reading.remarks];
-  let stepBefore = '';
-  const takeRemarks = (until: number): void => {
-    while (remarks.length > 0 && remarks[0].startSeconds < until) {
-      const { startSeconds, endSeconds, text } = remarks[0];
-      rows.push({ kind: 'remark', startSeconds, seconds: endSeconds - startSeconds, text });
-      remarks.shift();
-    }
-  };
-  reading.cues.forEach((cue, index) => {
-    const step = timeline.cues[index]?.step ?? '';
-    if (cue.saidAtSeconds !== null) takeRemarks(cue.saidAtSeconds);
-    rows.push({ kind: 'cue', cue, step, opens: step !== stepBefore });
-    stepBefore = step;
+/** Every line as planned and as said, with the sound about it; a tie leans with the drift. Remarks stand where they were said. */
+export function TakeStrip({ rows, chosen, envelope, playSeconds, onChoose }: Props) {
+  const scroller = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- the list is drawn again by its own scrolling
+  const list = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 12,
+    getItemKey: (index) => rows[index].key,
   });
-  takeRemarks(Infinity);
-  return rows;
-}
-
-function RemarkRow({ row }: { readonly row: Extract<Row, { kind: 'remark' }> }) {
+  const chosenAt = rows.findIndex((row) => row.key === chosen);
+  const shown = useRef<string | null>(null);
+  useEffect(() => {
+    // Only when another row is chosen: a nudge must not jump.
+    if (shown.current === chosen) return;
+    shown.current = chosen;
+    if (chosenAt >= 0) list.scrollToIndex(chosenAt, { align: 'auto' });
+  }, [chosen, chosenAt, list]);
   return (
-    <tr className="border-base-300 bg-secondary/50 border-b">
-      <td />
-      <td />
-      <td className="font-semibold">{formatClock(row.startSeconds)}</td>
-      <td className="py-1">
-        <span className="mr-2 text-sm font-semibold">added</span>
-        {row.text ? (
-          <span className="font-serif text-lg">{row.text}</span>
-        ) : (
-          <span className="quiet-ink">speech of {row.seconds.toFixed(1)} s</span>
-        )}
-      </td>
-      <td />
-    </tr>
+    <div
+      ref={scroller}
+      tabIndex={0}
+      role="group"
+      aria-label="Lines of the take"
+      className="h-full min-h-96 overflow-y-auto px-2 focus-visible:outline-2"
+    >
+      <ol style={{ height: list.getTotalSize() }} className="relative">
+        {list.getVirtualItems().map((item) => {
+          const row = rows[item.index];
+          return (
+            <li
+              key={item.key}
+              ref={list.measureElement}
+              data-index={item.index}
+              className="border-base-300 absolute inset-x-0 border-b"
+              style={{ transform: `translateY(${item.start}px)` }}
+            >
+              {row.kind === 'step' ? (
+                <h2 className="pt-4 pb-1 font-semibold">{row.name}</h2>
+              ) : (
+                <Line
+                  row={row}
+                  chosen={row.key === chosen}
+                  envelope={envelope}
+                  playSeconds={near(row, playSeconds) ? playSeconds : null}
+                  onChoose={onChoose}
+                />
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </div>
   );
 }
 
-interface CueRowProps {
-  readonly cue: CueReading;
-  readonly heading: string | null;
-  readonly open: boolean;
-  readonly onOpen: () => void;
-  readonly onCorrect: (seconds: number | null) => Promise<void>;
+function near(row: Row, seconds: Seconds): boolean {
+  const at = placeOf(row);
+  return at !== null && seconds > at.startSeconds - 2 && seconds < at.startSeconds + 5;
 }
 
-function CueRow({ cue, heading, open, onOpen, onCorrect }: CueRowProps) {
-  const drift = cue.saidAtSeconds === null ? null : cue.saidAtSeconds - cue.plannedSeconds;
+/** Where a row is in the take; `null` for a line that was not said. */
+export function placeOf(row: Row): { readonly startSeconds: Seconds; readonly endSeconds: Seconds } | null {
+  if (row.kind === 'step') return null;
+  if (row.kind === 'remark') return row.remark;
+  if (row.kind === 'cut') return row.cut;
+  const { saidAtSeconds, endSeconds } = row.cue;
+  return saidAtSeconds === null ? null : { startSeconds: saidAtSeconds, endSeconds: endSeconds ?? saidAtSeconds };
+}
+
+interface LineProps {
+  readonly row: Exclude<Row, { kind: 'step' }>;
+  readonly chosen: boolean;
+  readonly envelope: Uint8Array | null;
+  readonly playSeconds: Seconds | null;
+  readonly onChoose: (row: Row) => void;
+}
+
+const Line = memo(function Line({ row, chosen, envelope, playSeconds, onChoose }: LineProps) {
+  const place = placeOf(row);
+  const cue = row.kind === 'cue' ? row.cue : null;
+  const drift = cue && place ? place.startSeconds - cue.plannedSeconds : null;
+  const text = cue ? cue.text : (row.kind === 'remark' && row.remark.text) || null;
+  const cut = row.kind === 'cut' ? row.cut : null;
+  const said = place ? formatClock(place.startSeconds) : 'skipped';
   return (
-    <>
-      {heading !== null && (
-        <tr>
-          <th colSpan={5} scope="colgroup" className="pt-4 pb-1 text-left font-semibold">
-            {heading}
-          </th>
-        </tr>
-      )}
-      <tr className="border-base-300 border-b align-top">
-        <td className="quiet-ink py-2 text-right">{formatClock(cue.plannedSeconds)}</td>
-        <td>
-          <Tie drift={drift} />
-        </td>
-        <td className="py-1">
-          <button
-            type="button"
-            className={`min-h-8 rounded px-1 ${cue.status === 'skipped' ? 'text-accent font-semibold' : 'font-semibold'} hover:bg-base-200`}
-            aria-expanded={open}
-            aria-label={`Correct “${cue.text}”, ${cue.saidAtSeconds === null ? 'skipped' : `said at ${formatClock(cue.saidAtSeconds)}`}`}
-            onClick={onOpen}
-          >
-            {cue.saidAtSeconds === null ? 'skipped' : formatClock(cue.saidAtSeconds)}
-          </button>
-        </td>
-        <td className={`py-1 font-serif text-lg ${cue.status === 'skipped' ? 'line-through opacity-80' : ''}`}>
-          {cue.text}
-          {open && <Correct cue={cue} onCorrect={onCorrect} />}
-        </td>
-        <td className="quiet-ink py-2 pr-2 text-right text-sm">
-          {drift === null ? '' : `${drift > 0 ? '+' : drift < 0 ? '−' : ''}${Math.abs(drift).toFixed(1)} s`}
-          <span className="block text-xs">
-            {cue.corrected ? 'by hand' : cue.confidence < 0.6 && cue.status === 'said' ? 'unsure' : ''}
+    <button
+      type="button"
+      aria-pressed={chosen}
+      aria-label={
+        cue ? `“${cue.text}”, ${place ? `said at ${said}` : 'skipped'}` : `${cut ? 'cut' : 'remark'} at ${said}`
+      }
+      className={`grid min-h-11 w-full grid-cols-[3.5rem_44px_4.5rem_1fr_auto] items-center gap-x-1 py-1 text-left lg:grid-cols-[3.5rem_44px_4.5rem_150px_1fr_auto] ${chosen ? 'bg-base-200 outline-accent -outline-offset-2 outline-2' : row.kind === 'remark' ? 'bg-secondary/50' : cut ? 'border-accent border-l-4 border-dashed' : 'hover:bg-base-200'}`}
+      onClick={() => onChoose(row)}
+    >
+      <span className="quiet-ink text-right">{cue ? formatClock(cue.plannedSeconds) : ''}</span>
+      <Tie drift={drift} />
+      <span className={`flex items-center gap-1 font-semibold ${place ? '' : 'text-accent'}`}>
+        {place && <Play size={12} aria-hidden />}
+        {said}
+      </span>
+      <span className="max-lg:hidden">
+        {envelope && place && <Wave envelope={envelope} {...place} playSeconds={playSeconds} />}
+      </span>
+      <span className={`min-w-0 px-1 font-serif text-lg leading-snug ${place ? '' : 'line-through opacity-80'}`}>
+        {row.kind === 'remark' && <span className="mr-2 font-sans text-sm font-semibold">added</span>}
+        {cut ? (
+          <span className={`font-sans text-base ${cut.on ? '' : 'quiet-ink'}`}>
+            {cut.on ? 'cut out' : 'a cut that is not made'}: {CUT_NAMES[cut.reason]}, {lengthOf(row)} s
           </span>
-        </td>
-      </tr>
-    </>
+        ) : (
+          (text ?? <span className="quiet-ink font-sans text-base">speech of {lengthOf(row)} s</span>)
+        )}
+      </span>
+      <span className="quiet-ink pr-2 text-right text-sm">
+        {drift !== null && <span className="block">{formatDifference(drift)}</span>}
+        {cue && <Sureness cue={cue} />}
+      </span>
+    </button>
   );
+});
+
+function lengthOf(row: Row): string {
+  const place = placeOf(row);
+  return place ? (place.endSeconds - place.startSeconds).toFixed(1) : '';
 }
 
-/** A line from the planned to the actual time: level when on time, falling when late, rising when early, none if skipped. */
+function Sureness({ cue }: { readonly cue: CueReading }) {
+  if (cue.corrected) return <span className="block">by hand</span>;
+  if (cue.confidence >= UNSURE_BELOW) return null;
+  return <span className="text-accent block font-semibold">{Math.round(cue.confidence * 100)} % sure</span>;
+}
+
+/** Leans down to the right when the line came late, up when early; a broken line when it was not said. */
 function Tie({ drift }: { readonly drift: number | null }) {
-  if (drift === null) return null;
-  const lean = Math.max(-ROW_HEIGHT / 2 + 4, Math.min(ROW_HEIGHT / 2 - 4, drift * LEAN));
+  const height = ROW_HEIGHT - 8;
+  const lean = drift === null ? 0 : Math.max(-height / 2 + 3, Math.min(height / 2 - 3, drift * LEAN));
   return (
-    <svg width={TIE_WIDTH} height={ROW_HEIGHT} aria-hidden>
-      <circle cx="6" cy={ROW_HEIGHT / 2 - lean / 2} r="3" fill="var(--color-primary)" />
-      <line
-        x1="6"
-        y1={ROW_HEIGHT / 2 - lean / 2}
-        x2={TIE_WIDTH - 6}
-        y2={ROW_HEIGHT / 2 + lean / 2}
-        stroke="var(--color-accent)"
-        strokeWidth="1.5"
-      />
-      <circle cx={TIE_WIDTH - 6} cy={ROW_HEIGHT / 2 + lean / 2} r="3" fill="var(--color-accent)" />
+    <svg width={TIE_WIDTH} height={height} aria-hidden className="block">
+      {drift !== null && (
+        <>
+          <circle cx={6} cy={height / 2 - lean / 2} r="3" fill="var(--quiet-ink)" />
+          <line
+            x1={6}
+            y1={height / 2 - lean / 2}
+            x2={TIE_WIDTH - 6}
+            y2={height / 2 + lean / 2}
+            stroke="var(--color-accent)"
+            strokeWidth="1.5"
+          />
+          <circle cx={TIE_WIDTH - 6} cy={height / 2 + lean / 2} r="3" fill="var(--color-accent)" />
+        </>
+      )}
     </svg>
   );
-}
-
-/** Puts one cue right: a time to the tenth, earlier or later by small steps, or not said at all. */
-function Correct({
-  cue,
-  onCorrect,
-}: {
-  readonly cue: CueReading;
-  readonly onCorrect: (seconds: number | null) => Promise<void>;
-}) {
-  const [typed, setTyped] = useState(formatExactClock(cue.saidAtSeconds ?? cue.plannedSeconds));
-  const seconds = readExact(typed);
-  const nudge = (by: number): void => setTyped(formatExactClock(Math.max(0, (seconds ?? cue.plannedSeconds) + by)));
-  return (
-    <form
-      className="my-2 flex flex-wrap items-center gap-2 font-sans text-base"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (seconds !== null) void onCorrect(seconds);
-      }}
-    >
-      <label className="flex items-center gap-2">
-        Said at
-        <input
-          className="input input-sm w-24 text-right"
-          autoFocus
-          value={typed}
-          aria-invalid={seconds === null}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-      </label>
-      <button type="button" className="btn btn-sm" onClick={() => nudge(-0.1)}>
-        0.1 s earlier
-      </button>
-      <button type="button" className="btn btn-sm" onClick={() => nudge(0.1)}>
-        0.1 s later
-      </button>
-      <button type="submit" className="btn btn-sm btn-primary" disabled={seconds === null}>
-        Set
-      </button>
-      <button type="button" className="btn btn-sm" onClick={() => void onCorrect(null)}>
-        Not said
-      </button>
-      {seconds === null && (
-        <span role="alert" className="text-error text-sm">
-          As m:ss.t, up to 4 hours
-        </span>
-      )}
-    </form>
-  );
-}
-
-function readExact(text: string): number | null {
-  const seconds = text.includes(':') ? parseClock(text) : null;
-  return seconds !== null && seconds <= LONGEST_TAKE_SECONDS ? seconds : null;
 }

@@ -3,13 +3,17 @@ import { useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { send } from '@/api/client';
 import { CAPTION_LIMITS, readCaptions, type CaptionsRead } from '@/core/interchange';
+import { readPerformanceLog, type PerformanceLog } from '@/core/conductor';
 import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { issueSentence } from '@/messages/issues';
+import { keptLog } from '../guide/kept-log';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
+import type { Doing } from '@/workers/take-reader/protocol';
 import { readTakeInWorker, type TakeJob } from '@/workers/take-reader/client';
 
 interface Props {
@@ -21,7 +25,7 @@ interface Props {
 }
 
 interface Progress {
-  readonly doing: 'listening' | 'saying' | 'matching' | 'keeping';
+  readonly doing: Doing | 'keeping';
   readonly share: number;
 }
 
@@ -29,6 +33,7 @@ const DOING = {
   listening: 'Listening to the recording',
   saying: 'Learning how the lines sound',
   matching: 'Finding the lines',
+  sending: 'Keeping the sound',
   keeping: 'Keeping the reading',
 } as const;
 
@@ -36,6 +41,8 @@ const DOING = {
 export function Takes({ studio, stored, takes, ownTerms }: Props) {
   const [captionFile, setCaptionFile] = useState<File | null>(null);
   const [soundFile, setSoundFile] = useState<File | null>(null);
+  const [lastLog] = useState(() => keptLog(stored.plan.title));
+  const [secondFile, setSecondFile] = useState<File | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);
   const [problem, setProblem] = useState<{ title: string; issues: readonly Issue[] } | null>(null);
   const [kept, setKept] = useState<{ id: string; notes: readonly Issue[] } | null>(null);
@@ -47,18 +54,24 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
       setProblem({ title: issueSentence({ code: 'nothing-brought', at: '', facts: {} }), issues: [] });
       return;
     }
-    const captions = captionFile ? await captionsOf(captionFile) : null;
-    if (captions && !captions.ok) {
+    const words = captionFile ? await wordsOf(captionFile) : null;
+    if (words && !words.ok) {
       setProblem({
-        title: `${captionFile?.name}: ${issueSentence(captions.problem)} Nothing was changed.`,
+        title: `${captionFile?.name}: ${issueSentence(words.problem)} Nothing was changed.`,
         issues: [],
       });
       return;
     }
     setProgress({ doing: soundFile ? 'listening' : 'matching', share: 0 });
-    job.current = readTakeInWorker(stored.plan, captions?.value.captions ?? null, soundFile, ownTerms, (doing, share) =>
-      setProgress({ doing, share }),
-    );
+    const sources = {
+      plan: stored.plan,
+      captions: words?.value.captions ?? null,
+      log: words?.value.log ?? null,
+      sound: soundFile,
+      second: secondFile,
+      ownTerms,
+    };
+    job.current = readTakeInWorker(sources, (doing, share) => setProgress({ doing, share }));
     const result = await job.current.result;
     if (!result?.ok) {
       setProgress(null);
@@ -70,12 +83,15 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
       return;
     }
     setProgress({ doing: 'keeping', share: 1 });
-    const { evidence, reading, notes } = result.value;
+    const { evidence, reading, recording, soundId, envelope, notes } = result.value;
     const name = (soundFile ?? captionFile)?.name.slice(0, 200) ?? 'Take';
     const answer = await send<{ id: string }>('POST', `/api/classes/${stored.id}/takes`, {
       name,
       plan: stored.plan,
       evidence,
+      recording,
+      soundId,
+      envelope: envelope && base64(envelope),
       reading,
     });
     setProgress(null);
@@ -86,7 +102,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
       });
       return;
     }
-    const all = [...(captions?.value.oddities ?? []), ...notes];
+    const all = [...(words?.value.oddities ?? []), ...notes];
     if (all.length > 0) setKept({ id: answer.value.id, notes: all });
     else location.assign(`/classes/${stored.id}/takes/${answer.value.id}`);
   };
@@ -94,13 +110,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   return (
     <div className="mx-auto max-w-4xl px-5 py-2">
       <header className="mb-6 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
-        <a className="link" href={`/classes/${stored.id}`}>
-          {stored.plan.title}
-        </a>
+        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]} />
         <span className="ml-auto">
           <ThemeSwitch />
         </span>
@@ -110,8 +120,8 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
         <section aria-label="Bring a take" className="bg-base-100 border-base-300 mb-8 rounded border p-5">
           <h2 className="mb-1 text-lg font-semibold">Bring a take</h2>
           <p className="mb-4">
-            A recording, a machine’s captions of it, or both. The recording stays on this computer; only what was found
-            in it is kept.
+            A recording, a machine’s captions of it or the log of the guide, or both. The recording stays on this
+            computer: kept are what was found in it and a small copy of its sound, to put cues right by ear.
           </p>
           <div className="flex flex-wrap gap-6">
             <label className="flex flex-col gap-1">
@@ -123,16 +133,37 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
                 onChange={(event) => setSoundFile(event.target.files?.[0] ?? null)}
               />
             </label>
+            {soundFile && (
+              <label className="flex flex-col gap-1">
+                The same class from another microphone, if there is one
+                <input
+                  type="file"
+                  className="file-input"
+                  accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac"
+                  onChange={(event) => setSecondFile(event.target.files?.[0] ?? null)}
+                />
+              </label>
+            )}
             <label className="flex flex-col gap-1">
-              Captions (WebVTT or SRT)
+              Captions, text with times, or the guide’s log
               <input
                 type="file"
                 className="file-input"
-                accept=".vtt,.srt,text/vtt"
+                accept=".vtt,.srt,.txt,.json,text/vtt,text/plain"
                 onChange={(event) => setCaptionFile(event.target.files?.[0] ?? null)}
               />
             </label>
           </div>
+          {lastLog !== null && !captionFile && (
+            <button
+              type="button"
+              className="btn btn-sm mt-3"
+              onClick={() => setCaptionFile(new File([lastLog], 'performance.json'))}
+            >
+              Use the log of the last time it was performed here
+            </button>
+          )}
+          {captionFile && <p className="mt-2">With {captionFile.name}.</p>}
           {progress ? (
             <div className="mt-4 flex items-center gap-4" role="status">
               <progress
@@ -190,8 +221,21 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   );
 }
 
-/** Reads a caption file, with a note on its encoding among the oddities. */
-async function captionsOf(file: File): Promise<Result<CaptionsRead, Issue>> {
+function base64(bytes: Uint8Array): string {
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 0x8000) text += String.fromCharCode(...bytes.subarray(at, at + 0x8000));
+  return btoa(text);
+}
+
+/** What was said, as a file tells: captions, or what the guide showed. */
+interface Words {
+  readonly captions: CaptionsRead['captions'] | null;
+  readonly log: PerformanceLog | null;
+  readonly oddities: readonly Issue[];
+}
+
+/** Reads a caption file or a performance log, with a note on its encoding among the oddities. */
+async function wordsOf(file: File): Promise<Result<Words, Issue>> {
   if (file.size > CAPTION_LIMITS.fileCharacters * 2) {
     return failed({
       code: 'caption-file-too-large',
@@ -200,6 +244,12 @@ async function captionsOf(file: File): Promise<Result<CaptionsRead, Issue>> {
     });
   }
   const { text, oddities } = decodeText(new Uint8Array(await file.arrayBuffer()));
+  if (text.trimStart().startsWith('{')) {
+    const log = readPerformanceLog(text);
+    return log.ok ? ok({ captions: null, log: log.value, oddities }) : log;
+  }
   const read = readCaptions(text);
-  return read.ok ? ok({ ...read.value, oddities: [...oddities, ...read.value.oddities] }) : read;
+  return read.ok
+    ? ok({ captions: read.value.captions, log: null, oddities: [...oddities, ...read.value.oddities] })
+    : read;
 }

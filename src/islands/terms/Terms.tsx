@@ -3,6 +3,7 @@ import { send } from '@/api/client';
 import { hasSpelling, SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
 import { OwnTerms } from './OwnTerms';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 
 interface Props {
   readonly studio: string;
@@ -30,10 +31,7 @@ export function Terms({ studio, first }: Props) {
   return (
     <div className="mx-auto max-w-3xl px-5 py-4">
       <header className="mb-6 flex flex-wrap items-center gap-4">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
+        <PageLinks studio={studio} />
         <span role="status" className="quiet-ink text-sm">
           {said}
         </span>

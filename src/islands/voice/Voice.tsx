@@ -7,6 +7,7 @@ import type { Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
 import { NumberField } from '@/ui/parts/NumberField';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { PageLinks } from '@/ui/parts/PageLinks';
 import { measureInWorker } from '@/workers/voice-measurer/client';
 import { useMicrophone } from './use-microphone';
 
@@ -15,7 +16,12 @@ interface Props {
   readonly first: readonly KeptVoice[];
 }
 
-const HOW: Readonly<Record<VoiceSource, string>> = { typed: 'typed', microphone: 'read aloud', file: 'from a file' };
+const HOW: Readonly<Record<VoiceSource, string>> = {
+  typed: 'typed',
+  microphone: 'read aloud',
+  file: 'from a file',
+  take: 'from a take',
+};
 
 /** How fast the instructor speaks: read a paragraph aloud, bring a sound file, or type it; the middle measure is used. */
 export function Voice({ studio, first }: Props) {
@@ -57,10 +63,7 @@ export function Voice({ studio, first }: Props) {
   return (
     <div className="mx-auto max-w-3xl px-5 py-4">
       <header className="mb-6 flex flex-wrap items-center gap-4">
-        <span className="font-semibold">{studio}</span>
-        <a className="link" href="/">
-          Shelf
-        </a>
+        <PageLinks studio={studio} />
         <span className="ml-auto">
           <ThemeSwitch />
         </span>

@@ -1,6 +1,7 @@
-/** Hands a text to the browser as a file to save. */
-export function saveFile(name: string, text: string, mediaType: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: `${mediaType};charset=utf-8` }));
+/** Hands a text or a file made in the browser over to be saved. */
+export function saveFile(name: string, content: string | Blob, mediaType: string): void {
+  const blob = typeof content === 'string' ? new Blob([content], { type: `${mediaType};charset=utf-8` }) : content;
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -1,8 +1,5 @@
-import type { Caption } from '@/core/interchange';
-import type { ClassPlan } from '@/core/plan';
-import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
-import type { TakeRead, TakeReply, TakeRequest } from './protocol';
+import type { Doing, TakeRead, TakeReply, TakeRequest } from './protocol';
 
 export interface TakeJob {
   /** `null` when it was cancelled. */
@@ -13,14 +10,11 @@ export interface TakeJob {
 let worker: Worker | null = null;
 let lastId = 0;
 
+/** What a take is read from. */
+export type TakeSources = Omit<Extract<TakeRequest, { kind: 'read' }>, 'kind' | 'id'>;
+
 /** Reads a take in the worker; a new job cancels the one before it. */
-export function readTakeInWorker(
-  plan: ClassPlan,
-  captions: readonly Caption[] | null,
-  sound: Blob | null,
-  ownTerms: readonly Term[],
-  onProgress: (doing: 'listening' | 'saying' | 'matching', share: number) => void,
-): TakeJob {
+export function readTakeInWorker(sources: TakeSources, onProgress: (doing: Doing, share: number) => void): TakeJob {
   worker ??= new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
   const running = worker;
   const id = ++lastId;
@@ -35,7 +29,7 @@ export function readTakeInWorker(
     const hear = ({ data }: MessageEvent<TakeReply>): void => {
       if (data.id !== id) return;
       if (data.kind === 'progress') onProgress(data.doing, data.share);
-      else if (data.kind === 'done') finish(ok({ evidence: data.evidence, reading: data.reading, notes: data.notes }));
+      else if (data.kind === 'done') finish(ok(data.read));
       else finish(data.kind === 'failed' ? failed(data.issue) : null);
     };
     const fall = (): void => {
@@ -45,6 +39,6 @@ export function readTakeInWorker(
     running.addEventListener('message', hear);
     running.addEventListener('error', fall);
   });
-  post({ kind: 'read', id, plan, captions, sound, ownTerms });
+  post({ kind: 'read', id, ...sources });
   return { result, cancel: () => post({ kind: 'cancel', id }) };
 }

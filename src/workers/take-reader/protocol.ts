@@ -1,7 +1,8 @@
 import type { Evidence } from '@/core/align';
+import type { PerformanceLog } from '@/core/conductor';
 import type { Caption } from '@/core/interchange';
 import type { ClassPlan } from '@/core/plan';
-import type { Reading } from '@/core/reading';
+import type { Reading, Recording } from '@/core/reading';
 import type { Term } from '@/core/words';
 import type { Issue } from '@/core/units';
 
@@ -12,8 +13,12 @@ export type TakeRequest =
       readonly id: number;
       readonly plan: ClassPlan;
       readonly captions: readonly Caption[] | null;
+      /** What the guide showed when, where the class was performed from it; captions are believed before it. */
+      readonly log: PerformanceLog | null;
       /** Read as it streams past; it is never held whole and never leaves the browser. */
-      readonly sound: Blob | null;
+      readonly sound: File | null;
+      /** The same class from another microphone. */
+      readonly second: File | null;
       /** Terms of the studio beside the house list. */
       readonly ownTerms: readonly Term[];
     }
@@ -22,17 +27,25 @@ export type TakeRequest =
 export interface TakeRead {
   readonly evidence: Evidence;
   readonly reading: Reading;
+  readonly recording: Recording | null;
+  /** Of the copy of the sound, where all of it was kept. */
+  readonly soundId: string | null;
+  /** See `envelopeOf`. */
+  readonly envelope: Uint8Array | null;
   /** What was odd on the way: a recording cut short, no speech found. */
   readonly notes: readonly Issue[];
 }
+
+/** What the worker is at. */
+export type Doing = 'listening' | 'saying' | 'matching' | 'sending';
 
 export type TakeReply =
   | {
       readonly kind: 'progress';
       readonly id: number;
-      readonly doing: 'listening' | 'saying' | 'matching';
+      readonly doing: Doing;
       readonly share: number;
     }
-  | ({ readonly kind: 'done'; readonly id: number } & TakeRead)
+  | { readonly kind: 'done'; readonly id: number; readonly read: TakeRead }
   | { readonly kind: 'failed'; readonly id: number; readonly issue: Issue }
   | { readonly kind: 'cancelled'; readonly id: number };

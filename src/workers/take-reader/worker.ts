@@ -1,13 +1,12 @@
-import { likenessOf, type SaidCepstra } from '@/core/align';
-import { readTake } from '@/core/reading';
-import { speechSegments } from '@/core/signal';
+import { alignTake, likenessOf, type SaidCepstra } from '@/core/align';
+import { linesInRecording } from '@/core/conductor';
+import { readingOf } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';
 import { allTerms } from '@/core/words';
-import { listen } from '@/files/listen';
-import { VoiceHearing } from '@/hearing/hear-voice';
-import { textsAsSaid, voiceActivity } from './hearing';
-import type { TakeReply, TakeRequest } from './protocol';
+import { hearBoth } from './hear-both';
+import type { Doing, TakeReply, TakeRequest } from './protocol';
+import { textsAsSaid } from './texts-as-said';
 
 let cancelled = 0;
 
@@ -15,67 +14,55 @@ function reply(message: TakeReply): void {
   postMessage(message);
 }
 
-/** Lets messages in, so that a cancel is heard. */
-function breathe(): Promise<void> {
-  return new Promise((done) => setTimeout(done, 0));
-}
+type Asked = Extract<TakeRequest, { kind: 'read' }>;
+type Ending = Exclude<TakeReply, { kind: 'progress' }>;
 
-async function read(request: Extract<TakeRequest, { kind: 'read' }>): Promise<void> {
-  const { id, plan, captions, sound, ownTerms } = request;
-  const goOn = async (share: number): Promise<boolean> => {
-    reply({ kind: 'progress', id, doing: 'listening', share });
-    await breathe();
+async function read({ id, plan, captions: brought, log, sound, second, ownTerms }: Asked): Promise<Ending> {
+  /** Says how far it got, and lets messages in, so that a cancel is heard. */
+  const goOn = async (doing: Doing, share: number): Promise<boolean> => {
+    reply({ kind: 'progress', id, doing, share });
+    await new Promise((done) => setTimeout(done, 0));
     return cancelled < id;
   };
-  // Without the model speech is told by level: enough in a quiet room.
-  const model = sound ? await voiceActivity().catch(() => null) : null;
-  const hearing = model && new VoiceHearing(model);
-  const listened = sound
-    ? await listen(sound, goOn, (samples, rate) => hearing?.push(samples, rate) ?? Promise.resolve())
-    : undefined;
-  if (listened === null) {
-    reply({ kind: 'cancelled', id });
-    return;
-  }
-  if (listened && !listened.ok) {
-    reply({ kind: 'failed', id, issue: listened.problem });
-    return;
-  }
-  const notes: Issue[] = [...(listened?.value.notes ?? [])];
-  if (sound && !model) notes.push({ code: 'no-voice-model', at: '', facts: {} });
-  const heard = (await hearing?.finish()) ?? null;
-  const speech = heard?.stretches ?? (listened ? speechSegments(listened.value.levels) : null);
-  if (speech?.length === 0) {
+  const stopped: Ending = { kind: 'cancelled', id };
+  const listened = sound && (await hearBoth(sound, second, (share) => goOn('listening', share)));
+  if (sound && !listened) return stopped;
+  if (listened && !listened.ok) return { kind: 'failed', id, issue: listened.problem };
+  const heard = listened?.value ?? null;
+  const notes: Issue[] = [...(heard?.notes ?? [])];
+  if (heard?.speech.length === 0) {
     const issue: Issue = { code: 'no-speech', at: '', facts: {} };
-    if (!captions) {
-      reply({ kind: 'failed', id, issue });
-      return;
-    }
+    if (!brought && !log) return { kind: 'failed', id, issue };
     notes.push(issue);
   }
   const timeline = expandPlan(plan);
-  const saying = async (share: number): Promise<boolean> => {
-    reply({ kind: 'progress', id, doing: 'saying', share });
-    await breathe();
-    return cancelled < id;
-  };
-  const texts = heard && !captions ? await sayAll(timeline, saying) : NONE_SAID;
-  if (texts !== null) {
-    reply({ kind: 'progress', id, doing: 'matching', share: 1 });
-    await breathe();
-  }
-  if (texts === null || cancelled >= id) {
-    reply({ kind: 'cancelled', id });
-    return;
-  }
+  const captions = brought ?? (log && linesInRecording(timeline, log, heard?.speech ?? []));
+  const texts = heard?.cepstra && !captions ? await sayAll(timeline, (share) => goOn('saying', share)) : NONE_SAID;
+  if (texts === null || !(await goOn('matching', 1))) return stopped;
   const evidence = {
     captions,
-    speech: speech && speech.length > 0 ? speech : null,
-    lengthSeconds: listened?.value.lengthSeconds ?? null,
+    speech: heard && heard.speech.length > 0 ? heard.speech : null,
+    lengthSeconds: heard?.lengthSeconds ?? null,
   };
-  const likeness = heard && texts.size > 0 ? likenessOf(heard.cepstra, heard.stretches, texts) : null;
-  const reading = readTake(timeline, evidence, {}, { terms: allTerms(ownTerms), likeness });
-  reply({ kind: 'done', id, evidence, reading, notes });
+  const likeness = heard?.cepstra && texts.size > 0 ? likenessOf(heard.cepstra, heard.speech, texts) : null;
+  const aligned = alignTake(timeline, evidence, { terms: allTerms(ownTerms), likeness });
+  const reading = readingOf(timeline, evidence, aligned);
+  if (!(await goOn('sending', 1))) return stopped;
+  const kept = (await heard?.kept?.done()) ?? false;
+  if (heard && !kept) notes.push({ code: 'sound-not-kept', at: '', facts: {} });
+  if (cancelled >= id) return stopped;
+  return {
+    kind: 'done',
+    id,
+    read: {
+      evidence: { ...evidence, likeness: aligned.likeness?.kept() ?? null },
+      reading,
+      recording: heard?.recording ?? null,
+      soundId: kept ? (heard?.kept?.id ?? null) : null,
+      envelope: heard?.envelope ?? null,
+      notes,
+    },
+  };
 }
 
 const NONE_SAID: ReadonlyMap<string, SaidCepstra> = new Map();
@@ -89,11 +76,12 @@ function sayAll(
   return textsAsSaid(texts, goOn).catch(() => NONE_SAID);
 }
 
-addEventListener('message', (event: MessageEvent<TakeRequest>) => {
-  const request = event.data;
-  if (request.kind === 'cancel') cancelled = Math.max(cancelled, request.id);
-  else
-    void read(request).catch(() =>
-      reply({ kind: 'failed', id: request.id, issue: { code: 'not-media', at: '', facts: {} } }),
-    );
+addEventListener('message', ({ data }: MessageEvent<TakeRequest>) => {
+  if (data.kind === 'cancel') {
+    cancelled = Math.max(cancelled, data.id);
+    return;
+  }
+  void read(data)
+    .catch((): Ending => ({ kind: 'failed', id: data.id, issue: { code: 'not-media', at: '', facts: {} } }))
+    .then(reply);
 });

@@ -1,3 +1,4 @@
+import { TAKE_RATE } from '@/core/practice';
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
@@ -5,14 +6,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readWav } from '@/core/signal';
 
-/** Takes are made and read at this rate. */
-export const TAKE_RATE = 16_000;
-
 /** Voices of Debian's espeak-ng and flite that say the takes; none of them is the aligner's own. */
 export const TAKE_VOICES = {
   harbour: ['espeak-ng', '-v', 'en-gb', '-s', '122', '-p', '38'],
   gull: ['espeak-ng', '-v', 'en-us+f3', '-s', '128', '-p', '55'],
   heron: ['espeak-ng', '-v', 'en-gb-scotland+m3', '-s', '118', '-p', '45'],
+  tide: ['espeak-ng', '-v', 'en-gb-x-rp+f2', '-s', '124', '-p', '60'],
   stove: ['flite', '-voice', 'awb', '--setf', 'duration_stretch=1.25'],
   rope: ['flite', '-voice', 'rms', '--setf', 'duration_stretch=1.3'],
 } as const;

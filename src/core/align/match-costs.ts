@@ -1,0 +1,284 @@
+import type { Cue } from '@/core/timeline';
+import type { Seconds } from '@/core/units';
+import type { Likeness } from './likeness';
+import type { SpeechStretch } from './model';
+import type { Tempo } from './tempo';
+
+/*
+ * What a match of cues with stretches of speech costs: on expected length, on the gap to the match before against the
+ * planned gap under a tempo that may wander, and on how like each text sounds. A cue may take several stretches (a
+ * pause for breath), the first of which may only lead in, or share one with its neighbours (no pause at all). The
+ * costs are robust: an interruption is paid once and no more.
+ */
+
+/** Cues passed over between two matches at most. */
+const CUES_BACK = 8;
+/** What stretches passed over between two matches may cost: a long quiet outdoors holds dozens of noises. */
+const PASSED_COST = 30;
+const STRETCHES_A_CUE = 5;
+const CUES_A_STRETCH = 3;
+/** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
+const WITHIN_CUE_GAP: Seconds = 0.9;
+const SHARED_GAP: Seconds = 0.7;
+/** A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. */
+const LEAD_IN = { longest: 0.8, gap: 0.45 };
+
+export interface Costs {
+  readonly skip: number;
+  /** Of a stretch that belongs to no cue, and of each second of it; less where it is hardly a voice. */
+  readonly remark: number;
+  readonly remarkSecond: number;
+  /** Of a gap that is off by what is allowed: so many seconds, and a share of the gap. */
+  readonly gapAtMost: number;
+  readonly gapSeconds: number;
+  readonly gapShare: number;
+  /** Of a length off by a factor of e. */
+  readonly length: number;
+  readonly lengthAtMost: number;
+  readonly joined: number;
+  /** Of a word or two that only lead in. */
+  readonly leadIn: number;
+}
+
+/** Where length and time alone tell cues apart; found on synthetic takes in quiet rooms. */
+export const BY_LENGTH: Costs = {
+  skip: 2.6,
+  remark: 1.5,
+  remarkSecond: 0.25,
+  gapAtMost: 3.2,
+  gapSeconds: 0.6,
+  gapShare: 0.14,
+  length: 3.2,
+  lengthAtMost: 4,
+  joined: 0.3,
+  leadIn: 0.8,
+};
+
+/** Where texts are heard; found on one half of the synthetic takes of `docs/alignment.md`. */
+export const BY_LIKENESS: Costs = {
+  skip: 2.4,
+  remark: 1.2,
+  remarkSecond: 0,
+  gapAtMost: 7,
+  gapSeconds: 0.7,
+  gapShare: 0.11,
+  length: 0.6,
+  lengthAtMost: 3,
+  joined: 0.5,
+  leadIn: 0.85,
+};
+
+/** Of a unit of unlikeness, counted from here and held between bounds. */
+export const LIKENESS = { cost: 1.93, from: 0.58, likest: -4.35, unlikest: 0.4 };
+/** Of cues not said at an end of the class: a take that begins late or breaks off is one event. */
+const EDGE = { most: 12, each: 0.3 };
+/** What somebody set by hand is part of every way. */
+const BY_HAND = -60;
+
+/** Cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
+export interface SpeechMatch {
+  readonly cueFrom: number;
+  readonly cueTo: number;
+  readonly from: number;
+  readonly to: number;
+  /** How many of the stretches only lead in. */
+  readonly led: number;
+  /** Of its length and its likeness. */
+  readonly own: number;
+  /** When its first cue begins, and its last. */
+  readonly onset: Seconds;
+  readonly lastOnset: Seconds;
+  /** Of the whole way to it. */
+  cost: number;
+  before: SpeechMatch | null;
+}
+
+export interface Task {
+  readonly cues: readonly Cue[];
+  readonly speech: readonly SpeechStretch[];
+  readonly likeness: Likeness | null;
+  readonly costs: Costs;
+  /** When cues are said that somebody set by hand. */
+  readonly fixed: ReadonlyMap<string, Seconds>;
+  /** Length of what is said over what is expected. */
+  readonly rate: number;
+  readonly tempo: Tempo;
+  /** Where a cue planned at a time is looked for. */
+  readonly place: (plannedSeconds: Seconds) => { readonly centre: Seconds; readonly reach: Seconds };
+}
+
+/** What it costs to leave the first `n` stretches out of every cue. */
+export function remarkSums({ speech, costs }: Task): Float64Array {
+  const sums = new Float64Array(speech.length + 1);
+  speech.forEach(({ startSeconds, endSeconds, likely }, index) => {
+    const cost = costs.remark + costs.remarkSecond * Math.min(6, endSeconds - startSeconds);
+    sums[index + 1] = sums[index] + cost * Math.min(1, 0.3 + likely);
+  });
+  return sums;
+}
+
+/**
+ * What it costs that so many cues at an end of the class were not said. Those that the take has time for were skipped
+ * one by one; the others are one event, a take that begins late or breaks off.
+ */
+function unsaid({ costs }: Task, cues: number, timeFor: number): number {
+  const outside = cues - timeFor;
+  return costs.skip * timeFor + Math.min(costs.skip * outside, EDGE.most + EDGE.each * outside);
+}
+
+/** What it costs that a match begins where nothing was matched before. */
+export function beginning(task: Task, match: SpeechMatch, remarks: Float64Array): number {
+  const { cues, speech, costs } = task;
+  const first = cues[match.cueFrom];
+  const slow = task.tempo(first.startSeconds);
+  const off = Math.abs(match.onset - first.startSeconds * slow);
+  const room = (match.onset - speech[0].startSeconds) / slow;
+  let timeFor = 0;
+  while (timeFor < match.cueFrom && first.startSeconds - cues[match.cueFrom - 1 - timeFor].startSeconds < room)
+    timeFor++;
+  return unsaid(task, match.cueFrom, timeFor) + remarks[match.from] + Math.min(costs.gapAtMost, off / 20);
+}
+
+/** What it costs that nothing is matched after a match. */
+export function ending(task: Task, match: SpeechMatch, remarks: Float64Array): number {
+  const { cues, speech } = task;
+  const last = cues[match.cueTo - 1];
+  const room = (speech[speech.length - 1].endSeconds - match.lastOnset) / task.tempo(last.startSeconds);
+  let timeFor = 0;
+  while (match.cueTo + timeFor < cues.length && cues[match.cueTo + timeFor].startSeconds - last.startSeconds < room)
+    timeFor++;
+  return unsaid(task, cues.length - match.cueTo, timeFor) + remarks[speech.length] - remarks[match.to];
+}
+
+/**
+ * Every match that may come before another, with what lies between them: cues passed over, remarks, and the gap
+ * against the planned one. `byEnd` holds, for each number of cues, the matches that end there, in order of `to`.
+ */
+export function eachBefore(
+  task: Task,
+  match: SpeechMatch,
+  byEnd: readonly (readonly SpeechMatch[])[],
+  remarks: Float64Array,
+  visit: (before: SpeechMatch, cost: number) => void,
+): void {
+  const { cues, costs } = task;
+  const first = cues[match.cueFrom];
+  const slow = task.tempo(first.startSeconds);
+  for (let cueEnd = match.cueFrom; cueEnd >= Math.max(1, match.cueFrom - CUES_BACK); cueEnd--) {
+    const gap = (first.startSeconds - cues[cueEnd - 1].startSeconds) * slow;
+    const passed = costs.skip * (match.cueFrom - cueEnd) + remarks[match.from];
+    const allowed = costs.gapSeconds + costs.gapShare * gap;
+    const earlier = byEnd[cueEnd];
+    for (let at = countUpTo(earlier, match.from) - 1; at >= 0; at--) {
+      const before = earlier[at];
+      if (remarks[match.from] - remarks[before.to] > PASSED_COST) break;
+      const stray = Math.abs(match.onset - before.lastOnset - gap) / allowed;
+      visit(before, passed - remarks[before.to] + Math.min(costs.gapAtMost, stray));
+    }
+  }
+}
+
+/** How many of the matches, ordered by where they end, end at or before stretch `to`. */
+function countUpTo(matches: readonly SpeechMatch[], to: number): number {
+  let low = 0;
+  let high = matches.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (matches[middle].to <= to) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** All matches whose last cue is the one before `cueTo`, in order of `to`, that may be part of the cheapest way. */
+export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array): SpeechMatch[] {
+  const { cues, speech, costs, fixed } = task;
+  const last = cues[cueTo - 1];
+  const set = fixed.get(last.id);
+  if (set !== undefined) return [setMatch(task, cueTo - 1, set)];
+  const made: SpeechMatch[] = [];
+  const keep = (match: SpeechMatch): void => {
+    // Dearer than passing over its cues and stretches: never part of the best way.
+    const instead = costs.skip * (match.cueTo - match.cueFrom) + remarks[match.to] - remarks[match.from];
+    if (match.own <= instead) made.push(match);
+  };
+  const { centre, reach } = task.place(last.startSeconds);
+  const end = centre + reach;
+  for (let from = firstFrom(speech, centre - reach); from < speech.length && speech[from].startSeconds < end; from++) {
+    const led = leadsIn(speech, from);
+    for (let to = from + 1; to <= Math.min(speech.length, from + STRETCHES_A_CUE); to++) {
+      if (to > from + 1 && speech[to - 1].startSeconds - speech[to - 2].endSeconds > WITHIN_CUE_GAP) break;
+      keep(matchOf(task, cueTo - 1, cueTo, from, to));
+      if (led && to > from + 1) keep(matchOf(task, cueTo - 1, cueTo, from, to, 1));
+    }
+    for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
+      if (fixed.has(cues[cueFrom].id) || cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
+      keep(matchOf(task, cueFrom, cueTo, from, from + 1));
+    }
+  }
+  return made.sort((a, b) => a.to - b.to);
+}
+
+/** A cue whose time was set by hand: it takes the stretches that begin about there for as long as it lasts. */
+function setMatch({ cues, speech, rate }: Task, cueFrom: number, onset: Seconds): SpeechMatch {
+  const from = firstFrom(speech, onset - 0.3);
+  const end = onset + plannedLength(cues, cueFrom, cueFrom + 1) * rate * 0.8;
+  let to = from;
+  while (to < speech.length && speech[to].startSeconds < end) to++;
+  return {
+    cueFrom,
+    cueTo: cueFrom + 1,
+    from,
+    to,
+    led: 0,
+    own: BY_HAND,
+    onset,
+    lastOnset: onset,
+    cost: Infinity,
+    before: null,
+  };
+}
+
+/** Whether a stretch is short and close before the next. */
+function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
+  const { startSeconds, endSeconds } = speech[at];
+  if (endSeconds - startSeconds > LEAD_IN.longest || at + 1 >= speech.length) return false;
+  return speech[at + 1].startSeconds - endSeconds <= LEAD_IN.gap;
+}
+
+/** `led` of the stretches only lead in: they belong to the cue, but are not its words. */
+function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led = 0): SpeechMatch {
+  const { cues, speech, likeness, rate, costs } = task;
+  const onset = speech[from].startSeconds;
+  const end = speech[to - 1].endSeconds;
+  const spoken = end - speech[from + led].startSeconds;
+  const planned = plannedLength(cues, cueFrom, cueTo);
+  const joins = to - from - 1 + (cueTo - cueFrom - 1);
+  let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
+  own += costs.joined * (joins - led) + costs.leadIn * led;
+  if (likeness) {
+    // Of several cues in one stretch no text can be told.
+    const unlike =
+      cueTo - cueFrom === 1 ? (likeness.unlikeness(from + led, to, cues[cueFrom].text) ?? LIKENESS.unlikest) : 0;
+    own += LIKENESS.cost * (Math.max(LIKENESS.likest, Math.min(LIKENESS.unlikest, unlike)) + LIKENESS.from);
+  }
+  const share = (cues[cueTo - 1].startSeconds - cues[cueFrom].startSeconds) / planned;
+  const lastOnset = onset + (end - onset) * share;
+  return { cueFrom, cueTo, from, to, led, own, onset, lastOnset, cost: Infinity, before: null };
+}
+
+/** From the start of the first to the end of the last, as planned. */
+export function plannedLength(cues: readonly Cue[], cueFrom: number, cueTo: number): Seconds {
+  return Math.max(0.1, cues[cueTo - 1].endSeconds - cues[cueFrom].startSeconds);
+}
+
+function firstFrom(speech: readonly SpeechStretch[], seconds: Seconds): number {
+  let low = 0;
+  let high = speech.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (speech[middle].startSeconds < seconds) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { expandPlan } from '@/core/timeline';
+import { demoClasses } from '@/demo/classes';
+import { linesInRecording, linesShown, LOG_FORMAT, readPerformanceLog, startInRecording, type PerformanceLog } from '.';
+
+const timeline = expandPlan(demoClasses()[0].plan);
+const [first, second, third] = timeline.cues;
+const log = (...events: PerformanceLog['events']): PerformanceLog => ({
+  format: LOG_FORMAT,
+  version: 1,
+  title: 'x',
+  events,
+});
+const start = { event: 'start', atSeconds: 0, placeSeconds: 0 } as const;
+
+describe('a performance log', () => {
+  it('tells when lines came up, through a hold and a jump', () => {
+    const lines = linesShown(
+      timeline,
+      log(
+        start,
+        { event: 'hold', atSeconds: second.startSeconds - 1, placeSeconds: second.startSeconds - 1 },
+        { event: 'mark', atSeconds: second.startSeconds + 3, placeSeconds: second.startSeconds - 1 },
+        { event: 'go-on', atSeconds: second.startSeconds + 9, placeSeconds: second.startSeconds - 1 },
+        { event: 'next-step', atSeconds: second.startSeconds + 12, placeSeconds: timeline.cues[8].startSeconds },
+      ),
+    );
+    expect(lines[0]).toEqual({ startSeconds: first.startSeconds, endSeconds: first.endSeconds, text: first.text });
+    expect(lines[1].startSeconds).toBeCloseTo(second.startSeconds + 10, 3);
+    expect(lines[2].text).toBe(timeline.cues[8].text);
+    expect(lines.some(({ text, startSeconds }) => text === third.text && startSeconds < 60)).toBe(false);
+    expect(lines.length).toBe(timeline.cues.length - 6);
+  });
+
+  it('is read from a file; what is none is refused', () => {
+    const good = log(start, { event: 'mark', atSeconds: 4, placeSeconds: 4 });
+    const read = readPerformanceLog(JSON.stringify(good));
+    expect(read).toEqual({ ok: true, value: good });
+    for (const bad of ['', '{', '[]', JSON.stringify({ ...good, events: [] }), JSON.stringify({ ...good, version: 2 })])
+      expect(readPerformanceLog(bad)).toMatchObject({ ok: false, problem: { code: 'bad-log' } });
+    expect(readPerformanceLog(JSON.stringify(log({ ...start, atSeconds: 9 }, start))).ok).toBe(false);
+  });
+
+  it('is laid on a recording by where speech begins, also where some of it is something else', () => {
+    const lines = linesShown(timeline, log(start));
+    const speech = lines.flatMap(({ startSeconds, endSeconds }, at) => [
+      ...(at % 6 === 0 ? [] : [{ startSeconds: startSeconds + 41.3, endSeconds: endSeconds + 41.3 }]),
+      { startSeconds: 37 * at + 3.2, endSeconds: 37 * at + 4 },
+    ]);
+    expect(Math.abs(startInRecording(lines, speech) - 41.3)).toBeLessThan(0.15);
+    const before = speech.map((one) => ({ startSeconds: one.startSeconds - 80, endSeconds: one.endSeconds - 80 }));
+    expect(Math.abs(startInRecording(lines, before) + 38.7)).toBeLessThan(0.15);
+    expect(startInRecording(lines, [])).toBe(0);
+    const placed = linesInRecording(timeline, log(start), before);
+    expect(placed.length).toBeLessThan(lines.length);
+    expect(placed[0].startSeconds).toBeGreaterThanOrEqual(0);
+    expect(placed.at(-1)?.text).toBe(lines.at(-1)?.text);
+  });
+});

@@ -1,0 +1,136 @@
+import { array, number, object, string, ValidationError } from 'yup';
+import type { Timeline } from '@/core/timeline';
+import { failed, ok, wholeMilliseconds, type Interval, type Issue, type Result, type Seconds } from '@/core/units';
+import type { PerformanceEvent } from './conductor';
+
+export const LOG_FORMAT = 'calm-count/performance-log';
+export const LOG_VERSION = 1;
+const EVENTS_AT_MOST = 50_000;
+const LONGEST: Seconds = 8 * 3600;
+
+const LOGGED = [
+  'start',
+  'hold',
+  'go-on',
+  'next-line',
+  'line-back',
+  'next-step',
+  'step-back',
+  'tick',
+  'end',
+  'mark',
+] as const satisfies readonly LoggedEvent['event'][];
+
+/** One thing that was done while performing; `mark` is the sync mark, a sound made so that a recording holds it. */
+export interface LoggedEvent {
+  readonly event: PerformanceEvent['kind'] | 'mark';
+  /** From the start of the performance. */
+  readonly atSeconds: Seconds;
+  /** Where the guide stood in the class from then on. */
+  readonly placeSeconds: Seconds;
+}
+
+/** What was done when, as the guide was performed from. */
+export interface PerformanceLog {
+  readonly format: typeof LOG_FORMAT;
+  readonly version: typeof LOG_VERSION;
+  readonly title: string;
+  readonly events: readonly LoggedEvent[];
+}
+
+const seconds = () => number().strict().min(0).max(LONGEST).required();
+const schema = object({
+  format: string().strict().oneOf([LOG_FORMAT]).required(),
+  version: number().strict().oneOf([LOG_VERSION]).required(),
+  title: string().strict().max(500).defined(),
+  events: array()
+    .of(
+      object({
+        event: string()
+          .strict()
+          .oneOf([...LOGGED])
+          .required(),
+        atSeconds: seconds(),
+        placeSeconds: seconds(),
+      }).noUnknown(),
+    )
+    .max(EVENTS_AT_MOST)
+    .required(),
+}).noUnknown();
+
+/** Reads a performance log; its events have to be in order of time. */
+export function readPerformanceLog(text: string): Result<PerformanceLog, Issue> {
+  try {
+    const log = schema.validateSync(JSON.parse(text), { strict: true }) as PerformanceLog;
+    const { events } = log;
+    const ordered = events.every(({ atSeconds }, at) => at === 0 || atSeconds >= events[at - 1].atSeconds);
+    if (ordered && events.length > 0) return ok(log);
+  } catch (error) {
+    if (!(error instanceof ValidationError) && !(error instanceof SyntaxError)) throw error;
+  }
+  return failed({ code: 'bad-log', at: '', facts: {} });
+}
+
+/** A line as the guide showed it. */
+interface ShownLine extends Interval {
+  readonly text: string;
+}
+
+/** The lines that came up while the guide ran, when they did; what was jumped over is not among them. */
+export function linesShown(timeline: Timeline, { events }: PerformanceLog): ShownLine[] {
+  const lines: ShownLine[] = [];
+  let running = false;
+  events.forEach(({ event, atSeconds, placeSeconds }, index) => {
+    if (event === 'hold' || event === 'end') running = false;
+    else if (event === 'start' || event === 'go-on') running = true;
+    if (!running) return;
+    const until = placeSeconds + (events.at(index + 1)?.atSeconds ?? Infinity) - atSeconds;
+    for (const { startSeconds, endSeconds, text } of timeline.cues) {
+      if (startSeconds < placeSeconds - 0.001 || startSeconds >= until - 0.001) continue;
+      const start = wholeMilliseconds(atSeconds + startSeconds - placeSeconds);
+      lines.push({ startSeconds: start, endSeconds: wholeMilliseconds(start + endSeconds - startSeconds), text });
+    }
+  });
+  return lines;
+}
+
+/** What the guide showed, on a recording's clock; what was shown before the recording began is not in it. */
+export function linesInRecording(timeline: Timeline, log: PerformanceLog, speech: readonly Interval[]): ShownLine[] {
+  const lines = linesShown(timeline, log);
+  const start = startInRecording(lines, speech);
+  return lines.flatMap(({ startSeconds, endSeconds, text }) =>
+    startSeconds + start < 0
+      ? []
+      : [
+          {
+            startSeconds: wholeMilliseconds(startSeconds + start),
+            endSeconds: wholeMilliseconds(endSeconds + start),
+            text,
+          },
+        ],
+  );
+}
+
+/** A performance may have begun so long before its recording, or after. */
+const BEFORE: Seconds = 600;
+const BIN: Seconds = 0.1;
+
+/**
+ * When the performance began on a recording's clock, by the stretches of speech in it: the shift at which most lines
+ * begin where speech does, within 0.3 s. 0 where there is nothing to go by.
+ */
+export function startInRecording(lines: readonly ShownLine[], speech: readonly Interval[]): Seconds {
+  const most = Math.max(0, ...speech.map(({ endSeconds }) => endSeconds));
+  const votes = new Float32Array(Math.ceil((BEFORE + most) / BIN) + 8);
+  for (const line of lines)
+    for (const { startSeconds } of speech) {
+      const bin = Math.round((startSeconds - line.startSeconds + BEFORE) / BIN);
+      for (let by = -3; by <= 3; by++)
+        if (bin + by >= 0 && bin + by < votes.length) votes[bin + by] += 4 - Math.abs(by);
+    }
+  let best = Math.round(BEFORE / BIN);
+  votes.forEach((vote, bin) => {
+    if (vote > votes[best]) best = bin;
+  });
+  return wholeMilliseconds(best * BIN - BEFORE);
+}

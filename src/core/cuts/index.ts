@@ -1,0 +1,5 @@
+export { cutReading, cutTime, keptSeconds, keptStretches, onFrames } from './cut-times';
+export { withCut, withCutAt, withDeadAirOf } from './edit';
+export { writeCutList, type CutList } from './edl';
+export { DEAD_AIR, proposeCuts } from './propose';
+export { FRAME_RATES, frameAt, frameSeconds, timecodeOf, type FrameRate } from './timecode';

@@ -1,0 +1,1 @@
+export { isTimedText, readTimedText } from './read';

@@ -1,0 +1,9 @@
+export { addBackground, BACKGROUNDS, TAKE_RATE, type Background } from './backgrounds';
+export {
+  practiceSchedule,
+  practiceTake,
+  type PracticeRecipe,
+  type PracticeTake,
+  type SaidTruth,
+  type Shares,
+} from './practice-take';

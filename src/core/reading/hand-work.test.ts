@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { expandPlan } from '@/core/timeline';
+import { demoClasses } from '@/demo/classes';
+import {
+  leastCertain,
+  NO_HAND_WORK,
+  readAgain,
+  readTake,
+  withCue,
+  withoutRemark,
+  withRemarkSplit,
+  withRemarkText,
+  withSureTaken,
+} from '.';
+
+const { plan } = demoClasses()[1];
+const timeline = expandPlan(plan);
+/** Said as planned, two seconds late. */
+const speech = timeline.cues.map((cue) => ({
+  startSeconds: cue.startSeconds + 2,
+  endSeconds: cue.endSeconds + 2,
+  likely: 1,
+}));
+const evidence = { captions: null, speech, lengthSeconds: 320 };
+const reading = readTake(timeline, evidence);
+const [, second, third] = reading.cues;
+
+describe('work by hand', () => {
+  it('sets when a cue was said, to the millisecond, never before the start', () => {
+    expect(withCue(NO_HAND_WORK, 'a', 1.23456).corrections).toEqual({ a: { saidAtSeconds: 1.235 } });
+    expect(withCue(NO_HAND_WORK, 'a', -3).corrections.a.saidAtSeconds).toBe(0);
+    expect(withCue(NO_HAND_WORK, 'a', null).corrections.a.saidAtSeconds).toBeNull();
+  });
+
+  it('holds, and pulls the cues about it into place', () => {
+    // Somebody says that the second line is where the third was found: the third cannot be there any more.
+    const work = withCue(NO_HAND_WORK, second.id, third.saidAtSeconds);
+    const again = readAgain(timeline, evidence, work);
+    expect(again.cues[1]).toMatchObject({ saidAtSeconds: third.saidAtSeconds, corrected: true, confidence: 1 });
+    expect(again.cues[2].saidAtSeconds).not.toBe(third.saidAtSeconds);
+    const later = again.cues.slice(8).map((cue) => cue.saidAtSeconds);
+    expect(later).toEqual(reading.cues.slice(8).map((cue) => cue.saidAtSeconds));
+  });
+
+  it('takes the sure ones as found and leaves the others to be looked at, the least sure first', () => {
+    const doubtful = {
+      ...reading,
+      cues: reading.cues.map((cue, at) => ({ ...cue, confidence: at === 3 ? 0.2 : at === 1 ? 0.5 : 0.9 })),
+    };
+    expect(leastCertain(doubtful, 0.8).map(({ id }) => id)).toEqual([reading.cues[3].id, second.id]);
+    const { corrections } = withSureTaken(NO_HAND_WORK, doubtful, 0.8);
+    expect(Object.keys(corrections).length).toBe(reading.cues.length - 2);
+    expect(corrections[third.id]).toEqual({ saidAtSeconds: third.saidAtSeconds });
+  });
+
+  it('splits a remark off a cue, gives it words, and takes it away again', () => {
+    const at = (second.saidAtSeconds ?? 0) + 0.5;
+    const split = withRemarkSplit(NO_HAND_WORK, reading, second.id, at);
+    if (!split) throw new Error('not split');
+    const once = readAgain(timeline, evidence, split);
+    expect(once.cues[1].endSeconds).toBeCloseTo(at, 3);
+    expect(once.remarks).toContainEqual({ startSeconds: at, endSeconds: second.endSeconds, text: null });
+    const place = once.remarks.findIndex(({ startSeconds }) => startSeconds === at);
+    const named = readAgain(timeline, evidence, withRemarkText(split, once, place, '  Only the kettle. '));
+    expect(named.remarks[place].text).toBe('Only the kettle.');
+    expect(readAgain(timeline, evidence, withoutRemark(split, once, place)).remarks.length).toBe(
+      once.remarks.length - 1,
+    );
+    expect(withRemarkSplit(NO_HAND_WORK, reading, second.id, 0)).toBeNull();
+    expect(withRemarkSplit(NO_HAND_WORK, reading, 'nobody', at)).toBeNull();
+  });
+
+  it('is undone by reading without it', () => {
+    expect(readAgain(timeline, evidence, NO_HAND_WORK)).toEqual(reading);
+  });
+});

@@ -1,0 +1,83 @@
+import { useEffect, useRef, useState } from 'react';
+import { BACKGROUNDS, type Background, type PracticeRecipe } from '@/core/practice';
+import type { ClassPlan } from '@/core/plan';
+import { fileNameFor } from '@/core/publish';
+import { Choice } from '@/ui/parts/Choice';
+import { NumberField } from '@/ui/parts/NumberField';
+import { saveFile } from '@/ui/parts/save-file';
+import { PlainSpeaker } from '@/workers/plain-speaker/client';
+
+const BEHIND: Readonly<Record<Background, string>> = {
+  clean: 'a quiet room',
+  birds: 'birds',
+  music: 'music',
+  surf: 'surf',
+};
+const TEMPI = [
+  { value: 'steady', label: 'a little slow, steady' },
+  { value: 'wandering', label: 'wandering, interrupted' },
+] as const;
+
+/** Makes a recording of the class as somebody might give it, to try a reading on, with the truth about it beside it. */
+export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
+  const [tempo, setTempo] = useState<PracticeRecipe['tempo']>('steady');
+  const [background, setBackground] = useState<Background>('clean');
+  const [seed, setSeed] = useState(1);
+  const [share, setShare] = useState<number | null>(null);
+  const [failed, setFailed] = useState(false);
+  const speaker = useRef<PlainSpeaker | null>(null);
+  useEffect(() => () => speaker.current?.end(), []);
+  const make = async (): Promise<void> => {
+    setFailed(false);
+    setShare(0);
+    speaker.current = new PlainSpeaker();
+    const made = await speaker.current.practice({ plan, tempo, background, seed }, setShare);
+    speaker.current.end();
+    speaker.current = null;
+    setShare(null);
+    if (!made) return setFailed(true);
+    saveFile(fileNameFor(plan.title, '.practice.wav'), made.wav, made.wav.type);
+    saveFile(fileNameFor(plan.title, '.practice.json'), `${JSON.stringify(made.truth, null, 2)}\n`, 'application/json');
+  };
+  const cancel = (): void => {
+    speaker.current?.end();
+    speaker.current = null;
+    setShare(null);
+  };
+  return (
+    <section aria-label="Practice take" className="bg-base-100 border-base-300 mt-6 rounded border p-5">
+      <h2 className="text-lg font-semibold">Practice take</h2>
+      <p className="mb-2">
+        A recording of this class as somebody might give it: some lines skipped or said otherwise, remarks between them.
+        Bring it as a take to try how one is read; what was really said is saved beside it.
+      </p>
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+        <Choice label="Tempo" value={tempo} options={TEMPI} onChange={setTempo} />
+        <Choice
+          label="Behind the voice"
+          value={background}
+          options={BACKGROUNDS.map((value) => ({ value, label: BEHIND[value] }))}
+          onChange={setBackground}
+        />
+        <NumberField label="Number of the take" value={seed} least={1} most={9999} onChange={setSeed} />
+        {share === null ? (
+          <button type="button" className="btn btn-sm btn-primary" onClick={() => void make()}>
+            Make a practice take
+          </button>
+        ) : (
+          <span className="flex items-center gap-3" role="status">
+            <progress className="progress progress-primary w-40" value={share} max={1} aria-label="Making the take" />
+            <button type="button" className="btn btn-sm" onClick={cancel}>
+              Cancel
+            </button>
+          </span>
+        )}
+        {failed && (
+          <span role="alert" className="text-error font-semibold">
+            It could not be made: the voice could not be loaded. Reload the page and try again.
+          </span>
+        )}
+      </div>
+    </section>
+  );
+}

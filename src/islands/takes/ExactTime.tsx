@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { formatExactClock, parseClock, type Seconds } from '@/core/units';
+
+const LONGEST_TAKE_SECONDS = 14_400;
+
+interface Props {
+  readonly label: string;
+  readonly seconds: Seconds;
+  readonly onSet: (seconds: Seconds) => void;
+}
+
+/** A time in the take, typed to the tenth and set by a button or Enter. */
+export function ExactTime({ label, seconds, onSet }: Props) {
+  const [typed, setTyped] = useState(formatExactClock(seconds));
+  const read = readExact(typed);
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (read !== null) onSet(read);
+      }}
+    >
+      <label className="flex items-center gap-2">
+        {label}
+        <input
+          className="input input-sm w-24 text-right"
+          value={typed}
+          aria-invalid={read === null}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn btn-sm btn-primary" disabled={read === null}>
+        Set<span className="sr-only"> {label}</span>
+      </button>
+      {read === null && (
+        <span role="alert" className="text-error text-sm">
+          As m:ss.t, up to 4 hours
+        </span>
+      )}
+    </form>
+  );
+}
+
+function readExact(text: string): Seconds | null {
+  const seconds = text.includes(':') ? parseClock(text) : null;
+  return seconds !== null && seconds <= LONGEST_TAKE_SECONDS ? seconds : null;
+}

@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { withCut, withCutAt } from '@/core/cuts';
+import {
+  withCue,
+  withoutRemark,
+  withRemarkSplit,
+  withRemarkText,
+  type Cut,
+  type HandWork,
+  type Reading,
+} from '@/core/reading';
+import { formatClock, formatExactClock, type Interval, type Seconds } from '@/core/units';
+import { CutDock } from './cuts/CutDock';
+import { ExactTime } from './ExactTime';
+import type { Row } from './rows';
+
+interface Props {
+  readonly row: Row | null;
+  readonly reading: Reading;
+  readonly work: HandWork;
+  readonly playSeconds: Seconds;
+  readonly onChange: (work: HandWork) => void;
+}
+
+const NUDGES: readonly { readonly by: Seconds; readonly says: string }[] = [
+  { by: -1, says: '1 s earlier' },
+  { by: -0.1, says: '0.1 s earlier' },
+  { by: 0.1, says: '0.1 s later' },
+  { by: 1, says: '1 s later' },
+];
+
+/** Puts the chosen line or remark right. */
+export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
+  if (!row || row.kind === 'step') {
+    return <p className="quiet-ink py-3">Choose a line to hear it and put it right. Keys: press ? for the list.</p>;
+  }
+  if (row.kind === 'cut') {
+    const put = (changed: Cut | null): void => onChange({ ...work, cuts: withCutAt(work.cuts ?? [], row.at, changed) });
+    return <CutDock cut={row.cut} playSeconds={playSeconds} onChange={put} />;
+  }
+  const cutOut = ({ startSeconds, endSeconds }: Interval): void => {
+    const cut: Cut = { startSeconds, endSeconds, reason: row.kind === 'remark' ? 'remark' : 'fluff', on: true };
+    onChange({ ...work, cuts: withCut(work.cuts ?? [], cut) });
+  };
+  if (row.kind === 'remark') {
+    return (
+      <section aria-label="The remark" className="py-3">
+        <h2 className="font-semibold">Remark at {formatClock(row.remark.startSeconds)}</h2>
+        <RemarkWords
+          key={row.key}
+          text={row.remark.text ?? ''}
+          onSet={(text) => onChange(withRemarkText(work, reading, row.at, text))}
+        />
+        <button
+          type="button"
+          className="btn btn-sm mt-2"
+          onClick={() => onChange(withoutRemark(work, reading, row.at))}
+        >
+          Not a remark
+        </button>
+        <button type="button" className="btn btn-sm mt-2 ml-2" onClick={() => cutOut(row.remark)}>
+          Cut it out
+        </button>
+      </section>
+    );
+  }
+  const { cue } = row;
+  const set = (seconds: Seconds | null): void => onChange(withCue(work, cue.id, seconds));
+  const base = cue.saidAtSeconds ?? cue.plannedSeconds;
+  const split = withRemarkSplit(work, reading, cue.id, playSeconds);
+  return (
+    <section aria-label="The line" className="py-3">
+      <p className="font-serif text-xl">{cue.text}</p>
+      <p className="quiet-ink mb-2 text-sm">
+        {cue.corrected
+          ? 'Set by hand'
+          : `${cue.saidAtSeconds === null ? 'Not found in the take' : 'As found'}, ${Math.round(cue.confidence * 100)} % sure`}
+      </p>
+      <ExactTime key={`${cue.id} ${base}`} label="Said at" seconds={base} onSet={set} />
+      <div className="mt-2 flex flex-wrap gap-2">
+        {NUDGES.map(({ by, says }) => (
+          <button key={by} type="button" className="btn btn-sm" onClick={() => set(base + by)}>
+            {says}
+          </button>
+        ))}
+      </div>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <button type="button" className="btn btn-sm" onClick={() => set(playSeconds)}>
+          Set to {formatExactClock(playSeconds)}
+        </button>
+        {cue.saidAtSeconds === null ? (
+          !cue.corrected && (
+            <button type="button" className="btn btn-sm" onClick={() => set(null)}>
+              Right, not said
+            </button>
+          )
+        ) : (
+          <>
+            {!cue.corrected && (
+              <button type="button" className="btn btn-sm" onClick={() => set(cue.saidAtSeconds)}>
+                Right
+              </button>
+            )}
+            <button type="button" className="btn btn-sm" onClick={() => set(null)}>
+              Not said
+            </button>
+            <button
+              type="button"
+              className="btn btn-sm"
+              onClick={() => cutOut({ startSeconds: base, endSeconds: cue.endSeconds ?? base })}
+            >
+              Cut it out
+            </button>
+          </>
+        )}
+        {split && (
+          <button type="button" className="btn btn-sm" onClick={() => onChange(split)}>
+            The rest is a remark
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function RemarkWords({ text, onSet }: { readonly text: string; readonly onSet: (text: string) => void }) {
+  const [typed, setTyped] = useState(text);
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onSet(typed);
+      }}
+    >
+      <label className="flex flex-1 flex-col">
+        Its words, for the captions
+        <input
+          className="input input-sm w-full font-serif"
+          value={typed}
+          maxLength={5000}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn btn-sm btn-primary" disabled={typed.trim() === text}>
+        Keep
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,72 @@
+import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import type { Prediction } from '@/core/learn';
+import { formatClock, formatDifference } from '@/core/units';
+import { Drawing } from '@/ui/parts/Drawing';
+import { AXIS, GRID, TOOLTIP } from '../report/chart-looks';
+
+interface Props {
+  readonly names: readonly string[];
+  readonly predictions: readonly Prediction[];
+}
+
+/** How long each take was planned, what was foretold from those before it, and how long it was. */
+export function PredictionChart({ names, predictions }: Props) {
+  const points = predictions.map((one, index) => ({ take: `Take ${index + 1}`, ...one }));
+  const last = predictions.at(-1);
+  const off = last?.predictedSeconds && last.takenSeconds ? last.predictedSeconds - last.takenSeconds : null;
+  const words =
+    off === null
+      ? 'Each further take is foretold from those before it, and shown here beside what then happened.'
+      : `The last take was foretold ${off === 0 ? 'to the second' : `${formatDifference(off)} off`}, from ${predictions.length - 1} before it; planned, it was ${formatDifference((last?.plannedSeconds ?? 0) - (last?.takenSeconds ?? 0))} off.`;
+  const clock = (seconds: number | null): string => (seconds === null ? '–' : formatClock(seconds));
+  return (
+    <Drawing
+      title="Foretold and taken"
+      words={words}
+      heads={['Take', 'Planned', 'Foretold', 'Taken']}
+      rows={predictions.map(({ plannedSeconds, predictedSeconds, takenSeconds }, index) => [
+        names[index] ?? '',
+        clock(plannedSeconds),
+        clock(predictedSeconds),
+        clock(takenSeconds),
+      ])}
+    >
+      <ResponsiveContainer width="100%" height={240}>
+        <LineChart data={points} margin={{ top: 8, right: 16, bottom: 4, left: 0 }} accessibilityLayer={false}>
+          <CartesianGrid {...GRID} vertical={false} />
+          <XAxis dataKey="take" padding={{ left: 40, right: 40 }} {...AXIS} />
+          <YAxis
+            width={56}
+            domain={[(least: number) => Math.floor(least * 0.97), (most: number) => Math.ceil(most * 1.03)]}
+            tickFormatter={(value: number) => formatClock(value)}
+            {...AXIS}
+          />
+          <Tooltip formatter={(value) => formatClock(Number(value))} contentStyle={TOOLTIP} />
+          <Legend verticalAlign="top" align="left" height={26} />
+          <Line
+            dataKey="plannedSeconds"
+            name="planned"
+            stroke="var(--quiet-ink)"
+            strokeDasharray="2 4"
+            isAnimationActive={false}
+          />
+          <Line
+            dataKey="predictedSeconds"
+            name="foretold"
+            stroke="var(--color-primary)"
+            strokeDasharray="7 4"
+            strokeWidth={2}
+            isAnimationActive={false}
+          />
+          <Line
+            dataKey="takenSeconds"
+            name="taken"
+            stroke="var(--color-accent)"
+            strokeWidth={2}
+            isAnimationActive={false}
+          />
+        </LineChart>
+      </ResponsiveContainer>
+    </Drawing>
+  );
+}

@@ -1,0 +1,67 @@
+import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import type { Reading } from '@/core/reading';
+import { formatClock, formatDifference } from '@/core/units';
+import { Drawing } from '@/ui/parts/Drawing';
+import { AXIS, GRID, TOOLTIP } from './chart-looks';
+
+/** Drift over the class: above the line the take is late, below it early. */
+export function DriftChart({ reading }: { readonly reading: Reading }) {
+  const points = reading.cues.flatMap((cue) =>
+    cue.saidAtSeconds === null
+      ? []
+      : [
+          {
+            text: cue.text,
+            planned: cue.plannedSeconds,
+            said: cue.saidAtSeconds,
+            drift: Math.round((cue.saidAtSeconds - cue.plannedSeconds) * 10) / 10,
+          },
+        ],
+  );
+  const drifts = points.map((point) => point.drift);
+  const words =
+    points.length === 0
+      ? 'No line was found, so there is no drift to draw.'
+      : `Between ${formatDifference(Math.min(...drifts))} and ${formatDifference(Math.max(...drifts))} over ${points.length} lines; ${formatDifference(drifts[drifts.length - 1])} at the last. Above zero is late.`;
+  return (
+    <Drawing
+      title="Drift"
+      words={words}
+      heads={['Line', 'Planned', 'Said', 'Drift']}
+      rows={points.map(({ text, planned, said, drift }) => [
+        text,
+        formatClock(planned),
+        formatClock(said),
+        `${drift > 0 ? '+' : ''}${drift.toFixed(1)} s`,
+      ])}
+    >
+      <ResponsiveContainer width="100%" height={220}>
+        <LineChart data={points} margin={{ top: 8, right: 8, bottom: 4, left: 0 }} accessibilityLayer={false}>
+          <CartesianGrid {...GRID} vertical={false} />
+          <XAxis
+            dataKey="planned"
+            type="number"
+            domain={[0, 'dataMax']}
+            tickFormatter={(value: number) => formatClock(value)}
+            {...AXIS}
+          />
+          <YAxis width={52} tickFormatter={(value: number) => formatDifference(value)} {...AXIS} />
+          <ReferenceLine y={0} stroke="var(--color-base-content)" />
+          <Tooltip
+            formatter={(value) => [`${Number(value).toFixed(1)} s`, 'drift']}
+            labelFormatter={(label) => `planned ${formatClock(Number(label))}`}
+            contentStyle={TOOLTIP}
+          />
+          <Line
+            dataKey="drift"
+            stroke="var(--color-accent)"
+            strokeWidth={2}
+            dot={false}
+            isAnimationActive={false}
+            type="linear"
+          />
+        </LineChart>
+      </ResponsiveContainer>
+    </Drawing>
+  );
+}

@@ -1,0 +1,116 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { expect, type Page } from '@playwright/test';
+import { origin, test } from './desk-page';
+
+const file = (ending: string): string =>
+  fileURLToPath(new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url));
+
+const line = (page: Page) => page.getByRole('region', { name: 'The line' });
+const saidAt = (page: Page) => page.getByRole('textbox', { name: 'Said at' });
+const lines = (page: Page) => page.getByRole('group', { name: 'Lines of the take' });
+const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'Saving' })).toHaveCount(0);
+
+async function openDemoTake(page: Page): Promise<void> {
+  await page.goto(origin());
+  await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
+  await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
+  await expect(lines(page)).toBeVisible();
+}
+
+test('lines are put right with the keyboard alone, and undo takes each step back', async ({ page }) => {
+  await openDemoTake(page);
+  // Keys are bound a moment after the page is drawn.
+  await expect(async () => {
+    if (!(await line(page).isVisible())) await page.keyboard.press('j');
+    await expect(line(page)).toContainText('Good morning', { timeout: 1000 });
+  }).toPass();
+  await page.keyboard.press('j');
+  await page.keyboard.press('j');
+  await expect(line(page)).toContainText('Rest when you like');
+  await page.keyboard.press('k');
+  await expect(line(page)).toContainText('Stay within about seventy');
+  const before = await saidAt(page).inputValue();
+  await page.keyboard.press('ArrowRight');
+  await expect(saidAt(page)).not.toHaveValue(before);
+  await expect(line(page)).toContainText('Set by hand');
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('x');
+  await expect(page.getByLabel('Figures of the take')).toContainText('83 of 86');
+  for (let step = 0; step < 3; step++) await page.keyboard.press('Control+z');
+  await expect(saidAt(page)).toHaveValue(before);
+  await expect(page.getByLabel('Figures of the take')).toContainText('84 of 86');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await saved(page);
+});
+
+test('a remark gets its words, a noise is thrown out, and the captions have what was set', async ({ page }) => {
+  await openDemoTake(page);
+  // The sure ones are taken as found; the others stay to be looked at.
+  const rest = page.getByRole('button', { name: 'The rest looks right' });
+  await rest.click();
+  await expect(rest).toBeDisabled();
+  await expect(page.getByText(/lines are not sure/)).toBeVisible();
+  const remark = lines(page)
+    .getByRole('button', { name: /^remark at/ })
+    .first();
+  for (let tries = 0; tries < 40 && !(await remark.isVisible()); tries++) await page.keyboard.press('j');
+  await remark.click();
+  await page.getByLabel('Its words, for the captions').fill('There goes the milk boat & <all> her gulls');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(lines(page)).toContainText('her gulls');
+  await saved(page);
+  await page.getByRole('button', { name: 'Publish' }).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save Captions (WebVTT)' }).click();
+  expect(readFileSync(await (await saving).path(), 'utf8')).toContain('milk boat &amp; &lt;all&gt;');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Not a remark' }).click();
+  await expect(lines(page)).not.toContainText('her gulls');
+  await expect(page.getByLabel('Figures of the take')).toContainText(/remarks2/);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Figures of the take')).toContainText(/remarks2/);
+});
+
+test('the recording is attached again; another file is refused and the take says what it was read from', async ({
+  page,
+}) => {
+  await openDemoTake(page);
+  const other = { name: 'other.webm', mimeType: 'video/webm', buffer: readFileSync(file('.webm')).subarray(0, 90_000) };
+  await page.getByLabel('Attach the recording').setInputFiles(other);
+  await expect(page.getByRole('alert')).toContainText('before-the-first-ferry.webm');
+  await page.getByLabel('Attach the recording').setInputFiles(file('.webm'));
+  await lines(page)
+    .getByRole('button', { name: /Stay within about seventy/ })
+    .click();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
+  await page.getByRole('button', { name: 'Loop the line' }).click();
+  await expect(page.getByRole('button', { name: 'Looping' })).toHaveAttribute('aria-pressed', 'true');
+  await page.waitForTimeout(1200);
+  const place = await page.getByLabel('Place in the recording').textContent();
+  expect(Number(place?.split(':')[1])).toBeGreaterThan(9);
+});
+
+test('while the server is away corrections wait, and are saved when it is back; a second window is told', async ({
+  page,
+  context,
+}) => {
+  await openDemoTake(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(lines(other)).toBeVisible();
+  await page.keyboard.press('j');
+  await context.setOffline(true);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('alert')).toContainText('saved when it is back');
+  await page.keyboard.press('ArrowRight');
+  await context.setOffline(false);
+  await expect(page.getByRole('alert')).toHaveCount(0, { timeout: 15_000 });
+  await other.keyboard.press('j');
+  await other.keyboard.press('ArrowLeft');
+  await expect(other.getByRole('alert')).toContainText('corrected in another window');
+});
