@@ -18,13 +18,17 @@ async function openDemoTake(page: Page): Promise<void> {
   await expect(lines(page)).toBeVisible();
 }
 
-test('lines are put right with the keyboard alone, and undo takes each step back', async ({ page }) => {
-  await openDemoTake(page);
-  // Keys are bound a moment after the page is drawn.
+/** By its key, which is bound a moment after the page is drawn. */
+async function chooseFirstLine(page: Page): Promise<void> {
   await expect(async () => {
     if (!(await line(page).isVisible())) await page.keyboard.press('j');
     await expect(line(page)).toContainText('Good morning', { timeout: 1000 });
   }).toPass();
+}
+
+test('lines are put right with the keyboard alone, and undo takes each step back', async ({ page }) => {
+  await openDemoTake(page);
+  await chooseFirstLine(page);
   await page.keyboard.press('j');
   await page.keyboard.press('j');
   await expect(line(page)).toContainText('Rest when you like');
@@ -103,14 +107,14 @@ test('while the server is away corrections wait, and are saved when it is back; 
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(lines(other)).toBeVisible();
-  await page.keyboard.press('j');
+  await chooseFirstLine(page);
   await context.setOffline(true);
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('alert')).toContainText('saved when it is back');
   await page.keyboard.press('ArrowRight');
   await context.setOffline(false);
   await expect(page.getByRole('alert')).toHaveCount(0, { timeout: 15_000 });
-  await other.keyboard.press('j');
+  await chooseFirstLine(other);
   await other.keyboard.press('ArrowLeft');
   await expect(other.getByRole('alert')).toContainText('corrected in another window');
 });
