@@ -1,20 +1,14 @@
-import { spawn } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
+import { withApplication } from './application';
 import { ms, spread } from './measure';
 import { wordyHour } from './wordy-hour';
 
-const START = fileURLToPath(new URL('../start', import.meta.url));
-
 /**
  * An edit on an hour's class in Chromium: script time from the key press to the end of its task, by the browser's own
- * performance counters. Uses the application at CALM_URL, or one started here on a port of its own.
+ * performance counters. Uses `withApplication`.
  */
 export async function measureReplan(): Promise<void> {
-  const given = process.env.CALM_URL;
-  const started = given ? null : spawn(START, [], { stdio: ['ignore', 'pipe', 'inherit'], detached: true });
-  try {
-    const url = given ?? (await addressOf(started));
+  await withApplication(async (url) => {
     const browser = await chromium.launch({
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -44,9 +38,7 @@ export async function measureReplan(): Promise<void> {
     );
     await measureTyping(page, url, scriptSeconds);
     await browser.close();
-  } finally {
-    if (started?.pid) process.kill(-started.pid, 'SIGTERM');
-  }
+  });
 }
 
 /** Letters typed into a line of an hour with 1 500 lines whose words are kept fitted, its checks run after each. */
@@ -81,14 +73,4 @@ async function measureTyping(page: Page, url: string, scriptSeconds: () => Promi
   } finally {
     await page.request.delete(`${url}/api/classes/${id}`, { headers: { origin: url } });
   }
-}
-
-function addressOf(started: ReturnType<typeof spawn> | null): Promise<string> {
-  return new Promise((done, fail) => {
-    started?.stdout?.on('data', (data: Buffer) => {
-      const found = /http:\/\/localhost:\d+/.exec(data.toString())?.[0];
-      if (found) done(found);
-    });
-    started?.on('exit', () => fail(new Error('./start ended before it served')));
-  });
 }

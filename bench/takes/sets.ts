@@ -50,7 +50,8 @@ export function takeSets(): NamedRecipe[] {
   );
 }
 
-function planOf(name: string, minutes: number | null): ClassPlan {
+/** A demo class, fitted to so many minutes where they are given. */
+export function planOf(name: string, minutes: number | null): ClassPlan {
   const found = demoClasses().find((demo) => demo.name === name);
   if (!found) throw new Error(`no class ${name}`);
   if (minutes === null) return found.plan;

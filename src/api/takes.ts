@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
-import type { KeptLikeness } from '@/core/align';
+import type { KeptLikeness, KeptWay } from '@/core/align';
 import { CUT_REASONS, type CutReason, type Reading } from '@/core/reading';
 import { UUID } from './classes';
 
@@ -22,6 +22,18 @@ function isKeptLikeness(value: unknown): value is KeptLikeness {
   );
 }
 
+/** Judged by hand too. Whether it fits the cues and the speech is seen where it is used. */
+function isKeptWay(value: unknown): value is KeptWay {
+  if (typeof value !== 'object' || value === null || Object.keys(value).length !== 3) return false;
+  const { slowness, matches, confidences } = value as Partial<Record<keyof KeptWay, unknown>>;
+  const whole = (list: unknown, longest: number, most: number): boolean =>
+    Array.isArray(list) &&
+    list.length <= longest &&
+    list.every((one) => Number.isInteger(one) && Math.abs(one as number) <= most);
+  const paced = typeof slowness === 'number' && slowness >= 0.1 && slowness <= 10;
+  return paced && whole(matches, 120_000, 100_000) && whole(confidences, 20_000, 100);
+}
+
 /** What is known of a take, as it is sent and stored. */
 const evidenceSchema = object({
   captions: array().of(caption).strict().max(20_000).nullable().defined(),
@@ -32,6 +44,7 @@ const evidenceSchema = object({
     .nullable()
     .defined(),
   likeness: mixed<KeptLikeness>(isKeptLikeness).nullable(),
+  way: mixed<KeptWay>(isKeptWay).nullable(),
   lengthSeconds: number().strict().min(0).max(14_400).nullable().defined(),
 })
   .noUnknown()

@@ -42,7 +42,7 @@ export async function listen(
 }
 
 /** Sound is measured and handed on in pieces of about this length. */
-const PIECE: Seconds = 0.5;
+const PIECE: Seconds = 2;
 /** A recording that lacks more than this share of what its index promises was cut short. */
 const MISSING = 0.02;
 /** A hole in the sound longer than this is filled with silence, so that times stay those of the recording. */

@@ -1,4 +1,5 @@
 import { UUID, type NewTakeRequest, type SavedReading } from '@/api/takes';
+import { correctable } from '@/core/align';
 import { checkReading, correct, readAgain, type HandWork } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { allTerms } from '@/core/words';
@@ -70,7 +71,8 @@ export async function correctTake(
 ): Promise<SavedReading> {
   const take = await openTake(who, id);
   const terms = allTerms((await spelling(who)).own);
-  const reading = readAgain(expandPlan(take.plan), take.evidence, work, terms);
+  const timeline = expandPlan(take.plan);
+  const reading = readAgain(timeline, take.evidence, correctable(timeline, take.evidence, { terms }), work);
   const revision = await updateReading(who.db, who.studio.id, id, baseRevision, { reading, ...work });
   if (revision === null) throw new Refusal(409, 'newer-revision', undefined, { current: { revision: take.revision } });
   return { revision, reading };

@@ -2,9 +2,10 @@ import type { Timeline } from '@/core/timeline';
 import { TERMS, type Term } from '@/core/words';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import { alignCaptions } from './captions';
-import type { Alignment, Evidence, FoundCue } from './model';
+import type { Alignment, Evidence, FoundCue, SpeechStretch } from './model';
 import { likenessKept, type Likeness } from './likeness';
-import { alignSound } from './sound';
+import { ByHand, type SetByHand } from './by-hand';
+import { alignKept, alignSound } from './sound';
 
 /** A caption's onset is moved to the start of speech when that lies this near. */
 const SNAP_SECONDS: Seconds = 0.6;
@@ -15,8 +16,6 @@ export interface Hearing {
   readonly terms?: readonly Term[];
   /** How the speech of the evidence is like the texts of the class; as it was kept with the evidence when left out. */
   readonly likeness?: Likeness | null;
-  /** What somebody set by hand: when a cue was said, or that it was not (`null`). Sound puts the others about it. */
-  readonly set?: ReadonlyMap<string, Seconds | null>;
 }
 
 /**
@@ -25,14 +24,47 @@ export interface Hearing {
  */
 export function alignTake(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Alignment {
   const { captions } = evidence;
-  const { terms = TERMS, likeness = null, set } = hearing;
-  const kept = likeness ?? (evidence.likeness ? likenessKept(evidence.likeness) : null);
-  const speech = evidence.speech?.map((stretch) => ({ likely: 1, ...stretch })) ?? null;
+  const { terms = TERMS, likeness = null } = hearing;
+  const speech = evidence.speech && stretchesOf(evidence.speech);
   if (captions && captions.length > 0) {
     const aligned = alignCaptions(timeline.cues, captions, terms);
     return speech ? { ...aligned, found: snapOnsets(aligned.found, speech) } : aligned;
   }
-  return alignSound(timeline.cues, speech ?? [], kept, set);
+  const kept = evidence.likeness ? likenessKept(evidence.likeness) : null;
+  const before = !likeness && evidence.way && alignKept(timeline.cues, speech ?? [], kept, evidence.way);
+  return before || alignSound(timeline.cues, speech ?? [], likeness ?? kept);
+}
+
+/**
+ * A take's alignment that can be put right by hand. Where sound decided it puts the cues about those that are set into
+ * place; where words decided, they stay where they were heard.
+ */
+export interface Correctable {
+  /** As it was found, before any work by hand. */
+  readonly found: Alignment;
+  withSet(set: SetByHand): Alignment;
+}
+
+/** See `Correctable`. Worked out when it is first asked for, and then kept. */
+export function correctable(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Correctable {
+  let made: { readonly found: Alignment; readonly byHand: ByHand | null } | null = null;
+  const make = (): NonNullable<typeof made> => {
+    const found = alignTake(timeline, evidence, hearing);
+    return { found, byHand: ByHand.of(timeline.cues, stretchesOf(evidence.speech ?? []), found) };
+  };
+  return {
+    get found() {
+      return (made ??= make()).found;
+    },
+    withSet: (set) => {
+      const { found, byHand } = (made ??= make());
+      return byHand?.withSet(set) ?? found;
+    },
+  };
+}
+
+function stretchesOf(speech: NonNullable<Evidence['speech']>): SpeechStretch[] {
+  return speech.map((stretch) => ({ likely: 1, ...stretch }));
 }
 
 function snapOnsets(found: readonly FoundCue[], speech: readonly Interval[]): FoundCue[] {

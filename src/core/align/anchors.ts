@@ -37,7 +37,7 @@ function once(words: readonly string[]): Map<string, number> {
 }
 
 /** The longest chain of anchors whose times in the take rise; O(n log n). */
-function longestRising(pairs: readonly Anchor[]): Anchor[] {
+export function longestRising(pairs: readonly Anchor[]): Anchor[] {
   const tails: number[] = [];
   const before = new Int32Array(pairs.length).fill(-1);
   pairs.forEach((pair, index) => {

@@ -33,7 +33,7 @@ export function alignCaptions(cues: readonly Cue[], captions: readonly Caption[]
   const found = [...spans.map((span) => foundCue(cues, span)), ...rescued];
   const place = new Map(cues.map((cue, index) => [cue.id, index]));
   found.sort((a, b) => (place.get(a.cueId) ?? 0) - (place.get(b.cueId) ?? 0));
-  return { found, unsaid: [], remarks: remarksIn(captions, heard, used), likeness: null };
+  return { found, unsaid: [], remarks: remarksIn(captions, heard, used), likeness: null, way: null };
 }
 
 interface Span {

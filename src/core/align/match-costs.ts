@@ -11,12 +11,12 @@ import type { Tempo } from './tempo';
  * costs are robust: an interruption is paid once and no more.
  */
 
-/** Cues passed over between two matches at most. */
-const CUES_BACK = 8;
+/** Cues passed over between two matches at most; for more see `farCost`. */
+export const CUES_BACK = 10;
 /** What stretches passed over between two matches may cost: a long quiet outdoors holds dozens of noises. */
 const PASSED_COST = 30;
 const STRETCHES_A_CUE = 5;
-const CUES_A_STRETCH = 3;
+export const CUES_A_STRETCH = 3;
 /** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
 const WITHIN_CUE_GAP: Seconds = 0.9;
 const SHARED_GAP: Seconds = 0.7;
@@ -70,10 +70,10 @@ export const BY_LIKENESS: Costs = {
 
 /** Of a unit of unlikeness, counted from here and held between bounds. */
 export const LIKENESS = { cost: 1.93, from: 0.58, likest: -4.35, unlikest: 0.4 };
-/** Of cues not said at an end of the class: a take that begins late or breaks off is one event. */
-const EDGE = { most: 12, each: 0.3 };
-/** What somebody set by hand is part of every way. */
-const BY_HAND = -60;
+/** Of many cues not said in a row: a take that begins late or breaks off, and a step left out, are one event. */
+const EVENT = { most: 12, each: 0.3 };
+/** What is held is part of every way. */
+export const HELD = -1e6;
 
 /** Cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
 export interface SpeechMatch {
@@ -91,6 +91,8 @@ export interface SpeechMatch {
   /** Of the whole way to it. */
   cost: number;
   before: SpeechMatch | null;
+  /** The cheapest match that lies too many cues before it, and what lies between. */
+  far: { readonly before: SpeechMatch; readonly cost: number } | null;
 }
 
 export interface Task {
@@ -98,8 +100,8 @@ export interface Task {
   readonly speech: readonly SpeechStretch[];
   readonly likeness: Likeness | null;
   readonly costs: Costs;
-  /** When cues are said that somebody set by hand. */
-  readonly fixed: ReadonlyMap<string, Seconds>;
+  /** What every way goes through, by the last cue of each match; `null` for a cue that ends none. */
+  readonly held?: ReadonlyMap<number, SpeechMatch | null>;
   /** Length of what is said over what is expected. */
   readonly rate: number;
   readonly tempo: Tempo;
@@ -123,7 +125,7 @@ export function remarkSums({ speech, costs }: Task): Float64Array {
  */
 function unsaid({ costs }: Task, cues: number, timeFor: number): number {
   const outside = cues - timeFor;
-  return costs.skip * timeFor + Math.min(costs.skip * outside, EDGE.most + EDGE.each * outside);
+  return costs.skip * timeFor + Math.min(costs.skip * outside, EVENT.most + EVENT.each * outside);
 }
 
 /** What it costs that a match begins where nothing was matched before. */
@@ -166,7 +168,7 @@ export function eachBefore(
   const slow = task.tempo(first.startSeconds);
   for (let cueEnd = match.cueFrom; cueEnd >= Math.max(1, match.cueFrom - CUES_BACK); cueEnd--) {
     const gap = (first.startSeconds - cues[cueEnd - 1].startSeconds) * slow;
-    const passed = costs.skip * (match.cueFrom - cueEnd) + remarks[match.from];
+    const passed = passedOver(task, match.cueFrom - cueEnd) + remarks[match.from];
     const allowed = costs.gapSeconds + costs.gapShare * gap;
     const earlier = byEnd[cueEnd];
     for (let at = countUpTo(earlier, match.from) - 1; at >= 0; at--) {
@@ -176,6 +178,26 @@ export function eachBefore(
       visit(before, passed - remarks[before.to] + Math.min(costs.gapAtMost, stray));
     }
   }
+  if (match.far) visit(match.far.before, match.far.cost);
+}
+
+/** What it costs to pass over so many cues in a row. */
+function passedOver({ costs }: Task, cues: number): number {
+  return Math.min(costs.skip * cues, EVENT.most + EVENT.each * cues);
+}
+
+/**
+ * What it costs to go on from a match many cues before, in two parts, so that the cheapest can be found among all of
+ * them: what leaving the one costs, and what coming to the other. The gap is off by as much as can be.
+ */
+export function farCost(
+  { costs }: Task,
+  remarks: Float64Array,
+): { readonly leaving: (before: SpeechMatch) => number; readonly coming: (match: SpeechMatch) => number } {
+  return {
+    leaving: (before) => before.cost - remarks[before.to] - EVENT.each * before.cueTo,
+    coming: (match) => remarks[match.from] + EVENT.most + EVENT.each * match.cueFrom + costs.gapAtMost,
+  };
 }
 
 /** How many of the matches, ordered by where they end, end at or before stretch `to`. */
@@ -192,10 +214,10 @@ function countUpTo(matches: readonly SpeechMatch[], to: number): number {
 
 /** All matches whose last cue is the one before `cueTo`, in order of `to`, that may be part of the cheapest way. */
 export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array): SpeechMatch[] {
-  const { cues, speech, costs, fixed } = task;
+  const { cues, speech, costs } = task;
   const last = cues[cueTo - 1];
-  const set = fixed.get(last.id);
-  if (set !== undefined) return [setMatch(task, cueTo - 1, set)];
+  const held = task.held?.get(cueTo - 1);
+  if (held !== undefined) return held ? [{ ...held, cost: Infinity, before: null, far: null }] : [];
   const made: SpeechMatch[] = [];
   const keep = (match: SpeechMatch): void => {
     // Dearer than passing over its cues and stretches: never part of the best way.
@@ -212,31 +234,26 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
       if (led && to > from + 1) keep(matchOf(task, cueTo - 1, cueTo, from, to, 1));
     }
     for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
-      if (fixed.has(cues[cueFrom].id) || cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
+      if (task.held?.has(cueFrom)) break;
+      if (cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
       keep(matchOf(task, cueFrom, cueTo, from, from + 1));
     }
   }
   return made.sort((a, b) => a.to - b.to);
 }
 
-/** A cue whose time was set by hand: it takes the stretches that begin about there for as long as it lasts. */
-function setMatch({ cues, speech, rate }: Task, cueFrom: number, onset: Seconds): SpeechMatch {
+/** A cue said at a time whatever was heard: it takes the stretches that begin about there for as long as it lasts. */
+export function matchAt(
+  { cues, speech, rate }: Pick<Task, 'cues' | 'speech' | 'rate'>,
+  cue: number,
+  onset: Seconds,
+): SpeechMatch {
   const from = firstFrom(speech, onset - 0.3);
-  const end = onset + plannedLength(cues, cueFrom, cueFrom + 1) * rate * 0.8;
+  const end = onset + plannedLength(cues, cue, cue + 1) * rate * 0.8;
   let to = from;
   while (to < speech.length && speech[to].startSeconds < end) to++;
-  return {
-    cueFrom,
-    cueTo: cueFrom + 1,
-    from,
-    to,
-    led: 0,
-    own: BY_HAND,
-    onset,
-    lastOnset: onset,
-    cost: Infinity,
-    before: null,
-  };
+  const times = { onset, lastOnset: onset, cost: Infinity, before: null, far: null };
+  return { cueFrom: cue, cueTo: cue + 1, from, to, led: 0, own: HELD, ...times };
 }
 
 /** Whether a stretch is short and close before the next. */
@@ -249,9 +266,7 @@ function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
 /** `led` of the stretches only lead in: they belong to the cue, but are not its words. */
 function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led = 0): SpeechMatch {
   const { cues, speech, likeness, rate, costs } = task;
-  const onset = speech[from].startSeconds;
-  const end = speech[to - 1].endSeconds;
-  const spoken = end - speech[from + led].startSeconds;
+  const spoken = speech[to - 1].endSeconds - speech[from + led].startSeconds;
   const planned = plannedLength(cues, cueFrom, cueTo);
   const joins = to - from - 1 + (cueTo - cueFrom - 1);
   let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
@@ -262,9 +277,19 @@ function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: n
       cueTo - cueFrom === 1 ? (likeness.unlikeness(from + led, to, cues[cueFrom].text) ?? LIKENESS.unlikest) : 0;
     own += LIKENESS.cost * (Math.max(LIKENESS.likest, Math.min(LIKENESS.unlikest, unlike)) + LIKENESS.from);
   }
-  const share = (cues[cueTo - 1].startSeconds - cues[cueFrom].startSeconds) / planned;
-  const lastOnset = onset + (end - onset) * share;
-  return { cueFrom, cueTo, from, to, led, own, onset, lastOnset, cost: Infinity, before: null };
+  return placed(task, { cueFrom, cueTo, from, to, led, own });
+}
+
+/** A match with its times, before any way leads to it. */
+export function placed(
+  { cues, speech }: Pick<Task, 'cues' | 'speech'>,
+  match: Pick<SpeechMatch, 'cueFrom' | 'cueTo' | 'from' | 'to' | 'led' | 'own'>,
+): SpeechMatch {
+  const { cueFrom, cueTo, from, to } = match;
+  const onset = speech[from].startSeconds;
+  const share = (cues[cueTo - 1].startSeconds - cues[cueFrom].startSeconds) / plannedLength(cues, cueFrom, cueTo);
+  const lastOnset = onset + (speech[to - 1].endSeconds - onset) * share;
+  return { ...match, onset, lastOnset, cost: Infinity, before: null, far: null };
 }
 
 /** From the start of the first to the end of the last, as planned. */

@@ -6,14 +6,18 @@ import {
   beginning,
   BY_LENGTH,
   BY_LIKENESS,
+  CUES_A_STRETCH,
+  CUES_BACK,
   eachBefore,
   ending,
+  farCost,
   matchesEnding,
   plannedLength,
   remarkSums,
   type SpeechMatch,
   type Task,
 } from './match-costs';
+import { CheapestSoFar } from './cheapest-so-far';
 import { oddsOf, type Odds } from './match-odds';
 import type { SpeechStretch } from './model';
 import { tempoAlong } from './tempo';
@@ -21,6 +25,7 @@ import { tempoAlong } from './tempo';
 /** Where a cue is looked for: this far to either side of its place at the guessed tempo, and a share of the time so far. */
 const REACH: Seconds = 45;
 const REACH_SHARE = 0.2;
+const LEFT_OUT: Seconds = 300;
 /** The same once a way has been found, about it; and a share of the time to the nearest anchor. */
 const REACH_ABOUT: Seconds = 25;
 const REACH_AWAY = 0.3;
@@ -37,26 +42,31 @@ export interface MatchedSpeech {
   readonly odds: Odds;
   /** The likeness as learned from the take. */
   readonly likeness: Likeness | null;
+  /** Seconds taken for one planned, where nothing nearer is known. */
+  readonly slowness: number;
 }
 
 /**
  * The cheapest order-preserving match of cues with stretches of speech. Several passes: the later ones know how fast
  * the voice is, the tempo of each part of the take, and how the voice sounds. Cues and stretches are in order of time;
- * neither may be empty. `fixed` tells when cues were said that somebody set by hand.
+ * neither may be empty.
  */
 export function matchSpeech(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   likeness: Likeness | null,
-  fixed: ReadonlyMap<string, Seconds> = new Map(),
 ): MatchedSpeech {
   const costs = likeness ? BY_LIKENESS : BY_LENGTH;
   const tries = slownessGuesses(cues, speech).map((slowness) => {
-    const place: Task['place'] = (planned) => {
-      const centre = planned * slowness;
-      return { centre, reach: REACH + REACH_SHARE * centre };
+    const task: Task = {
+      cues,
+      speech,
+      likeness,
+      costs,
+      rate: 1,
+      tempo: () => slowness,
+      place: placeAt(slowness, leftOut(cues, speech, slowness)),
     };
-    const task: Task = { cues, speech, likeness, costs, fixed, rate: 1, tempo: () => slowness, place };
     return { slowness, task, way: cheapestWay(task) };
   });
   const {
@@ -75,7 +85,38 @@ export function matchSpeech(
     way = next;
     if (settled) break;
   }
-  return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness };
+  return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness, slowness };
+}
+
+/** The cheapest way of a task, and its odds. Nothing is learned. */
+export function matchOnce(task: Task): Pick<MatchedSpeech, 'path' | 'odds'> {
+  const { path, byEnd, remarks } = cheapestWay(task);
+  return { path, odds: oddsOf(task, byEnd, remarks) };
+}
+
+/** The task that a way tells of: how fast the voice is, the tempo of each part, and about where each cue is. */
+export function taskAbout(
+  given: Pick<Task, 'cues' | 'speech' | 'likeness'>,
+  path: readonly SpeechMatch[],
+  slowness: number,
+): Task {
+  const costs = given.likeness ? BY_LIKENESS : BY_LENGTH;
+  const whole = { ...given, costs, rate: 1, tempo: () => slowness, place: placeAt(slowness) };
+  return { ...whole, ...learnedFrom(whole, path, slowness) };
+}
+
+/** Where a cue is looked for while nothing but a guess of the tempo is known, and `further` away than usual. */
+function placeAt(slowness: number, further: Seconds = 0): Task['place'] {
+  return (planned) => {
+    const centre = planned * slowness;
+    return { centre, reach: Math.max(further, REACH_SHARE * centre) + REACH };
+  };
+}
+
+/** What the take lacks of its class at a tempo: a step may be left out. No more is looked for than a few minutes. */
+function leftOut(cues: readonly Cue[], speech: readonly SpeechStretch[], slowness: number): Seconds {
+  const lacking = cues[cues.length - 1].endSeconds * slowness - speech[speech.length - 1].endSeconds;
+  return Math.min(LEFT_OUT, Math.max(0, lacking));
 }
 
 interface Way {
@@ -89,11 +130,17 @@ function cheapestWay(task: Task): Way {
   const { cues } = task;
   const remarks = remarkSums(task);
   const byEnd: SpeechMatch[][] = [[]];
+  const farBefore = new CheapestSoFar<SpeechMatch>(task.speech.length + 1);
+  const { leaving, coming } = farCost(task, remarks);
   let best: SpeechMatch | null = null;
   let bestCost = Infinity;
   for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
     const matches = matchesEnding(task, cueTo, remarks);
+    for (const before of byEnd[cueTo - CUES_A_STRETCH - CUES_BACK] ?? [])
+      farBefore.put(before.to, leaving(before), before);
     for (const match of matches) {
+      const far = farBefore.upTo(match.from);
+      if (far) match.far = { before: far.item, cost: far.cost - far.item.cost + coming(match) };
       let cost = beginning(task, match, remarks);
       eachBefore(task, match, byEnd, remarks, (before, between) => {
         if (before.cost + between >= cost) return;
@@ -124,21 +171,28 @@ function learnedFrom(
   path: readonly SpeechMatch[],
   slowness: number,
 ): Pick<Task, 'rate' | 'tempo' | 'place'> {
-  const anchors: Anchor[] = path
-    .filter((match) => match.own < ANCHOR_COST)
-    .map(({ cueFrom, onset }) => ({ plannedSeconds: task.cues[cueFrom].startSeconds, takenSeconds: onset }));
-  const expected = expectation(anchors);
+  const anchors = anchorsOf(task.cues, path);
   return {
     rate: rateOf(task, path),
     tempo: tempoAlong(anchors, slowness),
-    place:
-      anchors.length >= ANCHORS_AT_LEAST
-        ? (planned) => ({
-            centre: expected(planned),
-            reach: REACH_ABOUT + REACH_AWAY * toNearest(anchors, planned),
-          })
-        : task.place,
+    place: anchors.length >= ANCHORS_AT_LEAST ? placeAbout(anchors) : task.place,
   };
+}
+
+/** The matches that are good enough to tell the tempo by. */
+export function anchorsOf(cues: readonly Cue[], path: readonly SpeechMatch[]): Anchor[] {
+  return path
+    .filter((match) => match.own < ANCHOR_COST)
+    .map(({ cueFrom, onset }) => ({ plannedSeconds: cues[cueFrom].startSeconds, takenSeconds: onset }));
+}
+
+/** Where a cue is looked for between anchors, and `further` away than usual. */
+export function placeAbout(anchors: readonly Anchor[], further: Seconds = 0): Task['place'] {
+  const expected = expectation(anchors);
+  return (planned) => ({
+    centre: expected(planned),
+    reach: REACH_ABOUT + further + REACH_AWAY * toNearest(anchors, planned),
+  });
 }
 
 /** From a planned time to the anchor before or after it, whichever is nearer. */

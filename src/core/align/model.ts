@@ -7,6 +7,19 @@ export interface SpeechStretch extends Interval {
   readonly likely: number;
 }
 
+/** The way that was found through a take's speech, and how sure each cue is. */
+export interface KeptWay {
+  /** Seconds taken for one planned, where nothing nearer is known. */
+  readonly slowness: number;
+  /**
+   * By sixes, a match each, in order: its first cue and how many, its first stretch and how many, how many of those
+   * only lead in, and what it costs by itself, in hundredths.
+   */
+  readonly matches: readonly number[];
+  /** For each cue, in hundredths: that it was said where it was found, or that it was not said. */
+  readonly confidences: readonly number[];
+}
+
 /** What is known of a take: a machine's captions, the stretches of speech in its sound, or both. */
 export interface Evidence {
   readonly captions: readonly Caption[] | null;
@@ -14,6 +27,8 @@ export interface Evidence {
   readonly speech: readonly (Interval & { readonly likely?: number })[] | null;
   /** What the speech was found to be like, so that it can be read again without the sound. */
   readonly likeness?: KeptLikeness | null;
+  /** What was found by sound, so that a correction need not find it anew. */
+  readonly way?: KeptWay | null;
   /** Length of the recording, when known. */
   readonly lengthSeconds: Seconds | null;
 }
@@ -40,4 +55,6 @@ export interface Alignment {
   readonly remarks: readonly Remark[];
   /** How its speech is like its texts, as learned from the take; `null` where words decided, or lengths alone. */
   readonly likeness: Likeness | null;
+  /** See `KeptWay`; `null` where words decided. */
+  readonly way: KeptWay | null;
 }

@@ -1,29 +1,60 @@
 import type { Cue } from '@/core/timeline';
 import { wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Likeness } from './likeness';
+import { keepWay, wayKept, type FoundWay } from './kept-way';
 import { plannedLength, type SpeechMatch } from './match-costs';
+import type { Odds } from './match-odds';
 import { matchSpeech } from './match-speech';
-import type { Alignment, FoundCue, Remark, SpeechStretch } from './model';
+import type { Alignment, FoundCue, KeptWay, Remark, SpeechStretch } from './model';
 
 const WITHIN_REMARK_GAP: Seconds = 0.6;
 /** What is left over and hardly a voice, or shorter, is a noise and no remark. */
 const REMARK_LIKELY = 0.4;
 const REMARK_SECONDS: Seconds = 0.25;
 
-/**
- * Aligns cues with stretches of speech alone. Without a `likeness` they are told apart by length and time only. `set`
- * holds what somebody set by hand: when a cue was said, or that it was not (`null`).
- */
+/** Aligns cues with stretches of speech alone. Without a `likeness` they are told apart by length and time only. */
 export function alignSound(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   likeness: Likeness | null = null,
-  set: ReadonlyMap<string, Seconds | null> = new Map(),
 ): Alignment {
-  const left = cues.filter((cue) => set.get(cue.id) !== null);
-  if (left.length === 0 || speech.length === 0) return { found: [], unsaid: [], remarks: remarksOf(speech), likeness };
-  const fixed = new Map([...set].filter((one): one is [string, Seconds] => one[1] !== null));
-  const { path, odds, likeness: learned } = matchSpeech(left, speech, likeness, fixed);
+  if (cues.length === 0 || speech.length === 0) return nothingFound(speech, likeness);
+  const { path, odds, likeness: learned, slowness } = matchSpeech(cues, speech, likeness);
+  const confidences = confidencesOf(cues.length, path, odds);
+  return alignmentOf(cues, speech, { path, confidences, slowness }, learned);
+}
+
+/** What was found before, without finding it anew; `null` where it does not fit. */
+export function alignKept(
+  cues: readonly Cue[],
+  speech: readonly SpeechStretch[],
+  likeness: Likeness | null,
+  kept: KeptWay,
+): Alignment | null {
+  const way = wayKept(kept, cues, speech);
+  return way && alignmentOf(cues, speech, way, likeness);
+}
+
+export function nothingFound(speech: readonly SpeechStretch[], likeness: Likeness | null): Alignment {
+  return { found: [], unsaid: [], remarks: remarksOf(speech), likeness, way: null };
+}
+
+/** How sure each cue is, by the odds: of where it was found, or of that it was not said. */
+export function confidencesOf(cues: number, path: readonly SpeechMatch[], odds: Odds): number[] {
+  const confidences = Array.from({ length: cues }, (_, cue) => odds.skipped(cue));
+  for (const match of path)
+    for (let cue = match.cueFrom; cue < match.cueTo; cue++) confidences[cue] = odds.said(cue, match);
+  return confidences.map(confidenceOf);
+}
+
+/** What a way gives: each cue found or not, and what was left over as remarks. */
+export function alignmentOf(
+  cues: readonly Cue[],
+  speech: readonly SpeechStretch[],
+  way: FoundWay,
+  likeness: Likeness | null,
+): Alignment {
+  const { path, confidences } = way;
   const used = new Uint8Array(speech.length);
   const said = new Set<number>();
   for (const match of path) {
@@ -31,12 +62,11 @@ export function alignSound(
     for (let cue = match.cueFrom; cue < match.cueTo; cue++) said.add(cue);
   }
   return {
-    found: path.flatMap((match) => foundIn(left, speech, match, (cue) => confidenceOf(odds.said(cue, match)))),
-    unsaid: left.flatMap(({ id }, at) =>
-      said.has(at) ? [] : [{ cueId: id, confidence: confidenceOf(odds.skipped(at)) }],
-    ),
+    found: path.flatMap((match) => foundIn(cues, speech, match, confidences)),
+    unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: confidences[at] }])),
     remarks: remarksOf(speech.filter((_, index) => !used[index])),
-    likeness: learned,
+    likeness,
+    way: keepWay(way),
   };
 }
 
@@ -66,7 +96,7 @@ function foundIn(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   match: SpeechMatch,
-  confidence: (cue: number) => number,
+  confidences: readonly number[],
 ): FoundCue[] {
   const start = match.onset;
   const planned = plannedLength(cues, match.cueFrom, match.cueTo);
@@ -77,6 +107,6 @@ function foundIn(
     cueId: cue.id,
     startSeconds: wholeMilliseconds(start + (cue.startSeconds - from) * scale),
     endSeconds: wholeMilliseconds(start + (cue.endSeconds - from) * scale),
-    confidence: confidence(match.cueFrom + at),
+    confidence: confidences[match.cueFrom + at],
   }));
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { correctable } from '@/core/align';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import {
@@ -11,6 +12,7 @@ import {
   withRemarkSplit,
   withRemarkText,
   withSureTaken,
+  type HandWork,
 } from '.';
 
 const { plan } = demoClasses()[1];
@@ -23,6 +25,8 @@ const speech = timeline.cues.map((cue) => ({
 }));
 const evidence = { captions: null, speech, lengthSeconds: 320 };
 const reading = readTake(timeline, evidence);
+const again = (work: Pick<HandWork, 'corrections' | 'remarks'>) =>
+  readAgain(timeline, evidence, correctable(timeline, evidence), work);
 const [, second, third] = reading.cues;
 
 describe('work by hand', () => {
@@ -35,10 +39,10 @@ describe('work by hand', () => {
   it('holds, and pulls the cues about it into place', () => {
     // Somebody says that the second line is where the third was found: the third cannot be there any more.
     const work = withCue(NO_HAND_WORK, second.id, third.saidAtSeconds);
-    const again = readAgain(timeline, evidence, work);
-    expect(again.cues[1]).toMatchObject({ saidAtSeconds: third.saidAtSeconds, corrected: true, confidence: 1 });
-    expect(again.cues[2].saidAtSeconds).not.toBe(third.saidAtSeconds);
-    const later = again.cues.slice(8).map((cue) => cue.saidAtSeconds);
+    const pulled = again(work);
+    expect(pulled.cues[1]).toMatchObject({ saidAtSeconds: third.saidAtSeconds, corrected: true, confidence: 1 });
+    expect(pulled.cues[2].saidAtSeconds).not.toBe(third.saidAtSeconds);
+    const later = pulled.cues.slice(8).map((cue) => cue.saidAtSeconds);
     expect(later).toEqual(reading.cues.slice(8).map((cue) => cue.saidAtSeconds));
   });
 
@@ -57,20 +61,18 @@ describe('work by hand', () => {
     const at = (second.saidAtSeconds ?? 0) + 0.5;
     const split = withRemarkSplit(NO_HAND_WORK, reading, second.id, at);
     if (!split) throw new Error('not split');
-    const once = readAgain(timeline, evidence, split);
+    const once = again(split);
     expect(once.cues[1].endSeconds).toBeCloseTo(at, 3);
     expect(once.remarks).toContainEqual({ startSeconds: at, endSeconds: second.endSeconds, text: null });
     const place = once.remarks.findIndex(({ startSeconds }) => startSeconds === at);
-    const named = readAgain(timeline, evidence, withRemarkText(split, once, place, '  Only the kettle. '));
+    const named = again(withRemarkText(split, once, place, '  Only the kettle. '));
     expect(named.remarks[place].text).toBe('Only the kettle.');
-    expect(readAgain(timeline, evidence, withoutRemark(split, once, place)).remarks.length).toBe(
-      once.remarks.length - 1,
-    );
+    expect(again(withoutRemark(split, once, place)).remarks.length).toBe(once.remarks.length - 1);
     expect(withRemarkSplit(NO_HAND_WORK, reading, second.id, 0)).toBeNull();
     expect(withRemarkSplit(NO_HAND_WORK, reading, 'nobody', at)).toBeNull();
   });
 
   it('is undone by reading without it', () => {
-    expect(readAgain(timeline, evidence, NO_HAND_WORK)).toEqual(reading);
+    expect(again(NO_HAND_WORK)).toEqual(reading);
   });
 });

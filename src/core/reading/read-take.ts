@@ -1,7 +1,6 @@
-import { alignTake, type Alignment, type Evidence, type Hearing } from '@/core/align';
+import { correctable, type Alignment, type Correctable, type Evidence, type Hearing } from '@/core/align';
 import type { Timeline } from '@/core/timeline';
 import { wholeMilliseconds, type Interval } from '@/core/units';
-import type { Term } from '@/core/words';
 import {
   READING_FORMAT,
   READING_VERSION,
@@ -19,8 +18,7 @@ export function readTake(
   corrections: Corrections = {},
   hearing: Hearing = {},
 ): Reading {
-  const set = new Map(Object.entries(corrections).map(([id, { saidAtSeconds }]) => [id, saidAtSeconds]));
-  return readingOf(timeline, evidence, alignTake(timeline, evidence, { ...hearing, set }), corrections);
+  return readAgain(timeline, evidence, correctable(timeline, evidence, hearing), { corrections, remarks: null });
 }
 
 /** The reading that an alignment gives. */
@@ -112,10 +110,11 @@ export function withTimes(
 export function readAgain(
   timeline: Timeline,
   evidence: Evidence,
+  take: Correctable,
   { corrections, remarks }: Omit<HandWork, 'cuts'>,
-  terms?: readonly Term[],
 ): Reading {
-  const read = readTake(timeline, evidence, corrections, { terms });
+  const set = new Map(Object.entries(corrections).map(([id, { saidAtSeconds }]) => [id, saidAtSeconds]));
+  const read = readingOf(timeline, evidence, take.withSet(set), corrections);
   if (remarks === null) return read;
   return { ...read, remarks, totals: totalsOf(timeline, read.cues, remarks, evidence.lengthSeconds) };
 }

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { send } from '@/api/client';
 import type { SavedReading } from '@/api/takes';
-import type { Evidence } from '@/core/align';
+import { correctable, type Evidence } from '@/core/align';
 import type { ClassPlan } from '@/core/plan';
 import { readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
@@ -42,12 +42,13 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
   const { corrections, remarks } = work;
   const timeline = useMemo(() => expandPlan(take.plan), [take.plan]);
   const terms = useMemo(() => allTerms(spelling.own), [spelling.own]);
+  const found = useMemo(() => correctable(timeline, take.evidence, { terms }), [timeline, take.evidence, terms]);
   const reading = useMemo(
     () =>
       corrections === take.corrections && remarks === take.remarks
         ? take.reading
-        : readAgain(timeline, take.evidence, { corrections, remarks }, terms),
-    [take.corrections, take.remarks, take.reading, take.evidence, timeline, corrections, remarks, terms],
+        : readAgain(timeline, take.evidence, found, { corrections, remarks }),
+    [take.corrections, take.remarks, take.reading, take.evidence, timeline, corrections, remarks, found],
   );
   const saving = useSaving(take, work);
   return {

@@ -1,10 +1,10 @@
 import type { Recording } from '@/core/reading';
-import { clearnessOf, envelopeOf, HumFinder, Resampler, SoundTrace, speechSegments } from '@/core/signal';
+import { clearnessOf, envelopeOf, HumFinder, SoundTrace, speechSegments } from '@/core/signal';
 import { failed, ok, type Interval, type Issue, type Result, type Seconds } from '@/core/units';
 import { fingerprint } from '@/files/fingerprint';
-import { listen } from '@/files/listen';
 import { SoundCopy } from '@/files/sound-copy';
 import { HEARING_RATE, VoiceHearing } from '@/hearing/hear-voice';
+import { listenElsewhere } from '../sound-listener/client';
 import { voiceJudge } from '../voice-judge/client';
 import { KeptSound, soundIdOf } from './kept-sound';
 
@@ -38,7 +38,6 @@ export async function hearFile(
   const judge = await voiceJudge().catch(() => null);
   const hearing = judge && new VoiceHearing(judge);
   const hum = new HumFinder();
-  let resampler: Resampler | null = null;
   const print = await fingerprint(file);
   const kept = new KeptSound(soundIdOf(print));
   const copy = keep ? await SoundCopy.begin(kept.sink).catch(() => null) : null;
@@ -48,14 +47,17 @@ export async function hearFile(
     copied = false;
     kept.giveUp();
   };
-  const heard = await listen(file, goOn, async (samples, rate) => {
-    const slow = (resampler ??= new Resampler(rate, HEARING_RATE)).push(samples);
+  let asked = 0;
+  const heard = await listenElsewhere(file, HEARING_RATE, async (samples, share) => {
     // The copy is encoded elsewhere meanwhile; a take is read without one too.
-    const encoding = copied ? copy?.push(slow, HEARING_RATE).catch(lostCopy) : undefined;
-    hum.push(slow);
-    trace?.push(slow);
-    await hearing?.push(slow);
+    const encoding = copied ? copy?.push(samples, HEARING_RATE).catch(lostCopy) : undefined;
+    hum.push(samples);
+    trace?.push(samples);
+    await hearing?.push(samples);
     await encoding;
+    if (share === asked) return true;
+    asked = share;
+    return goOn(share);
   });
   if (!heard?.ok) {
     lostCopy();

@@ -55,7 +55,7 @@ async function read({ id, plan, captions: brought, log, sound, second, ownTerms 
     kind: 'done',
     id,
     read: {
-      evidence: { ...evidence, likeness: aligned.likeness?.kept() ?? null },
+      evidence: { ...evidence, likeness: aligned.likeness?.kept() ?? null, way: aligned.way },
       reading,
       recording: heard?.recording ?? null,
       soundId: kept ? (heard?.kept?.id ?? null) : null,
