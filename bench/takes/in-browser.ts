@@ -49,16 +49,16 @@ function recordingOf(
   return { file, plan };
 }
 
-/** The most anonymous memory the processes that draw pages have held, in megabytes, read four times a second. */
+/** The most anonymous memory that the page's process has held, in megabytes, by what was done; read four times a second. */
 class PageMemory {
-  most = 0;
+  doing = 'nothing yet';
+  readonly most = new Map<string, number>();
   private readonly timer = setInterval(() => void this.read(), 250);
 
   constructor(private readonly browser: Browser) {}
 
-  end(): number {
+  end(): void {
     clearInterval(this.timer);
-    return this.most;
   }
 
   private async read(): Promise<void> {
@@ -68,7 +68,7 @@ class PageMemory {
     const sum = processInfo
       .filter(({ type }) => type === 'renderer')
       .reduce((total, { id }) => total + anonymousMegabytes(id), 0);
-    this.most = Math.max(this.most, sum);
+    this.most.set(this.doing, Math.max(this.most.get(this.doing) ?? 0, sum));
   }
 }
 
@@ -82,7 +82,13 @@ function anonymousMegabytes(process: number): number {
 }
 
 /** Brings a file as a person would; `setInputFiles` fails on large ones. How long each thing took, in milliseconds. */
-async function bring(page: Page, url: string, classId: string, file: string): Promise<Map<string, number>> {
+async function bring(
+  page: Page,
+  url: string,
+  classId: string,
+  file: string,
+  memory: PageMemory,
+): Promise<Map<string, number>> {
   await page.goto(`${url}/classes/${classId}/takes`);
   const session = await page.context().newCDPSession(page);
   const { root } = await session.send('DOM.getDocument');
@@ -100,6 +106,7 @@ async function bring(page: Page, url: string, classId: string, file: string): Pr
     await page.waitForTimeout(500);
     const now = performance.now();
     if (doing) times.set(doing, (times.get(doing) ?? 0) + now - last);
+    if (doing) memory.doing = doing;
     last = now;
     const refused = page.getByRole('alert');
     if (!doing && (await refused.isVisible())) throw new Error((await refused.textContent()) ?? 'refused');
@@ -167,12 +174,15 @@ async function measure(url: string, minutes: number, script: readonly [string, n
     const memory = new PageMemory(browser);
     await page.goto(`${url}/classes/${id}/takes`);
     await page.waitForTimeout(1000);
-    const before = memory.most;
     const began = performance.now();
-    const times = await bring(page, url, id, file);
+    const times = await bring(page, url, id, file, memory);
     const whole = performance.now() - began - 1500;
-    const most = memory.end();
-    const parts = [...times].map(([doing, time]) => `${doing.toLowerCase()} ${(time / 1000).toFixed(1)} s`);
+    memory.end();
+    const before = memory.most.get('nothing yet') ?? 0;
+    const most = Math.max(...memory.most.values());
+    const parts = [...times].map(([doing, time]) => {
+      return `${doing.toLowerCase()} ${(time / 1000).toFixed(1)} s and ${memory.most.get(doing)?.toFixed(0) ?? '?'} MB`;
+    });
     console.log(
       `a recording of about ${minutes} minutes: ${(whole / 1000).toFixed(1)} s from file to reading; page ${before.toFixed(0)} MB before, ${most.toFixed(0)} MB at most\n  ${parts.join(', ')}`,
     );

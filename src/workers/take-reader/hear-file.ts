@@ -3,7 +3,7 @@ import { clearnessOf, envelopeOf, HumFinder, SoundTrace, speechSegments } from '
 import { failed, ok, type Interval, type Issue, type Result, type Seconds } from '@/core/units';
 import { fingerprint } from '@/files/fingerprint';
 import { SoundCopy } from '@/files/sound-copy';
-import { HEARING_RATE, VoiceHearing } from '@/hearing/hear-voice';
+import { HEARING_RATE, VoiceHearing, type VoiceJudge } from '@/hearing/hear-voice';
 import { listenElsewhere } from '../sound-listener/client';
 import { voiceJudge } from '../voice-judge/client';
 import { KeptSound, soundIdOf } from './kept-sound';
@@ -24,6 +24,13 @@ export interface HeardFile {
   readonly notes: readonly Issue[];
 }
 
+interface Wanted {
+  /** Whether a copy of the sound is kept. */
+  readonly keep: boolean;
+  /** Whether it is compared with another recording. */
+  readonly traced: boolean;
+}
+
 /**
  * Listens to a file once: finds where somebody speaks, measures how it sounds, and makes the copy that is kept.
  * `goOn` is asked on the way and told how far it got; when it says no, the result is `null`.
@@ -31,11 +38,25 @@ export interface HeardFile {
 export async function hearFile(
   file: File,
   goOn: (share: number) => Promise<boolean>,
-  { keep, traced }: { readonly keep: boolean; readonly traced: boolean },
+  wanted: Wanted,
 ): Promise<Result<HeardFile, Issue> | null> {
   if (file.size === 0) return failed({ code: 'empty-file', at: '', facts: {} });
   // Without the model speech is told by level: enough in a quiet room.
   const judge = await voiceJudge().catch(() => null);
+  try {
+    return await hearWith(judge, file, goOn, wanted);
+  } finally {
+    // Its memory is wanted for what comes next.
+    judge?.end();
+  }
+}
+
+async function hearWith(
+  judge: VoiceJudge | null,
+  file: File,
+  goOn: (share: number) => Promise<boolean>,
+  { keep, traced }: Wanted,
+): Promise<Result<HeardFile, Issue> | null> {
   const hearing = judge && new VoiceHearing(judge);
   const hum = new HumFinder();
   const print = await fingerprint(file);
