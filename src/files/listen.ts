@@ -33,7 +33,9 @@ export async function listen(
     if (!(await track.canDecode())) return refused('no-decoder');
     const duration = await track.computeDuration();
     if (duration > LONGEST_SECONDS) return refused('too-long-take');
-    return await measure(new AudioSampleSink(track), duration, goOn, alsoHeard);
+    const heard = await measure(new AudioSampleSink(track), duration, goOn, alsoHeard);
+    if (!heard?.ok || heard.value.notes.length > 0 || !(await isWavCutShort(file))) return heard;
+    return ok({ ...heard.value, notes: [brokenAt(heard.value.lengthSeconds)] });
   } catch {
     return refused('not-media');
   } finally {
@@ -73,15 +75,32 @@ async function measure(
     }
   } catch {
     if (!sound || sound.seconds < 1) return refused('not-media');
-    notes.push({ code: 'broken-media', at: '', facts: { until: formatClock(sound.seconds) } });
+    notes.push(brokenAt(sound.seconds));
   }
   if (!sound) return refused('no-sound-track');
   await sound.handOn();
   // A decoder may end quietly where the data does: the index then says that there was more.
   if (notes.length === 0 && duration - sound.seconds > Math.max(1, MISSING * duration))
-    notes.push({ code: 'broken-media', at: '', facts: { until: formatClock(sound.seconds) } });
+    notes.push(brokenAt(sound.seconds));
   return ok({ ...sound.read(), notes });
 }
+
+function brokenAt(seconds: Seconds): Issue {
+  return { code: 'broken-media', at: '', facts: { until: formatClock(seconds) } };
+}
+
+/** Whether a WAV says that it is longer than it is: its reader takes the length from the bytes that are there. */
+async function isWavCutShort(file: Blob): Promise<boolean> {
+  const head = new DataView(await file.slice(0, 12).arrayBuffer());
+  if (head.byteLength < 12 || head.getUint32(0) !== RIFF || head.getUint32(8) !== WAVE) return false;
+  const told = head.getUint32(4, true);
+  // A recorder that was never ended says nothing, or the most there is.
+  return told < 0xffffffff && told + 8 > file.size + 1;
+}
+
+/** The letters at the head of a WAV. */
+const RIFF = 0x52494646;
+const WAVE = 0x57415645;
 
 /** Sound of one rate as it is decoded, gathered into pieces, measured and handed on. */
 class Gathered {

@@ -1,4 +1,5 @@
 import { AudioSample, AudioSampleSource, canEncodeAudio, OggOutputFormat, Output, StreamTarget } from 'mediabunny';
+import { OggSerial } from './ogg-serial';
 
 /** Speech and music in mono, well enough to put cues right by ear. */
 const BITS_A_SECOND = 24_000;
@@ -12,11 +13,12 @@ export type PieceSink = (piece: number, bytes: Uint8Array<ArrayBuffer>) => Promi
 
 /**
  * Makes a compact mono copy of sound as it streams by: Opus in Ogg, about 24 kbit/s, handed on piece by piece so that
- * it is never held whole.
+ * it is never held whole. The same sound gives the same bytes.
  */
 export class SoundCopy {
   private readonly source: AudioSampleSource;
   private readonly output: Output;
+  private readonly serial = new OggSerial(1);
   private seconds = 0;
   private held = new Uint8Array(PIECE_BYTES);
   private filled = 0;
@@ -29,7 +31,9 @@ export class SoundCopy {
       // Half of the browser's work for a copy that only has to be heard well enough.
       onEncoderConfig: (config) => Object.assign(config, { opus: { complexity: COMPLEXITY, application: 'audio' } }),
     });
-    const written = new WritableStream<{ data: Uint8Array<ArrayBuffer> }>({ write: ({ data }) => this.keep(data) });
+    const written = new WritableStream<{ data: Uint8Array<ArrayBuffer> }>({
+      write: ({ data }) => this.keep(this.serial.push(data)),
+    });
     this.output = new Output({ format: new OggOutputFormat(), target: new StreamTarget(written) });
     this.output.addAudioTrack(this.source);
   }

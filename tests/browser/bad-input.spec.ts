@@ -188,7 +188,9 @@ test('a recording cut short is read as far as it goes, and said so', async ({ pa
   const cut = join(folder, 'cut.wav');
   writeFileSync(cut, readFileSync(wav).subarray(0, 900_000));
   await bring(page, 'sound', cut);
-  await expect(page.getByRole('heading', { name: 'cut.wav' })).toBeVisible({ timeout: 60_000 });
+  const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
+  await expect(dialog).toContainText('broken or cut short', { timeout: 60_000 });
+  await dialog.getByRole('link', { name: 'Open the reading' }).click();
   await expect(page.getByLabel('Figures of the take')).toContainText('0:28');
 });
 
@@ -232,6 +234,8 @@ const KINDS: readonly (readonly [name: string, ...options: string[]])[] = [
   ['take.m4a', '-c:a', 'aac', '-b:a', '64k'],
   ['take.webm', '-c:a', 'copy'],
   ['take.mp4', '-f', 'lavfi', '-i', 'color=c=gray:s=64x64:r=5', '-shortest', '-c:a', 'aac', '-b:a', '64k'],
+  ['take.mov', '-f', 'lavfi', '-i', 'color=c=gray:s=64x64:r=5', '-shortest', '-c:a', 'aac', '-b:a', '64k'],
+  ['vorbis.webm', '-c:a', 'libvorbis'],
   ['take.flac', '-sample_fmt', 's16'],
   ['take.ogg', '-c:a', 'libvorbis'],
   ['variable.mp3', '-q:a', '6'],

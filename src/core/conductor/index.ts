@@ -4,6 +4,7 @@ export {
   LOG_FORMAT,
   LOG_VERSION,
   readPerformanceLog,
+  startByMarks,
   startInRecording,
   type LoggedEvent,
   type PerformanceLog,

@@ -1,7 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { linesInRecording, linesShown, LOG_FORMAT, readPerformanceLog, startInRecording, type PerformanceLog } from '.';
+import {
+  linesInRecording,
+  linesShown,
+  LOG_FORMAT,
+  readPerformanceLog,
+  startByMarks,
+  startInRecording,
+  type PerformanceLog,
+} from '.';
 
 const timeline = expandPlan(demoClasses()[0].plan);
 const [first, second, third] = timeline.cues;
@@ -51,9 +59,27 @@ describe('a performance log', () => {
     const before = speech.map((one) => ({ startSeconds: one.startSeconds - 80, endSeconds: one.endSeconds - 80 }));
     expect(Math.abs(startInRecording(lines, before) + 38.7)).toBeLessThan(0.15);
     expect(startInRecording(lines, [])).toBe(0);
-    const placed = linesInRecording(timeline, log(start), before);
+    const placed = linesInRecording(timeline, log(start), { speech: before, marks: [] });
     expect(placed.length).toBeLessThan(lines.length);
     expect(placed[0].startSeconds).toBeGreaterThanOrEqual(0);
     expect(placed.at(-1)?.text).toBe(lines.at(-1)?.text);
+  });
+
+  it('is laid on a recording by its sync marks before anything else', () => {
+    const marked = log(
+      start,
+      { event: 'mark', atSeconds: 4, placeSeconds: 4 },
+      { event: 'mark', atSeconds: 300, placeSeconds: 300 },
+    );
+    const lines = linesShown(timeline, marked);
+    // Speech says one thing, the marks another; a third mark is of something else.
+    const speech = lines.map((line) => ({ startSeconds: line.startSeconds + 7, endSeconds: line.endSeconds + 7 }));
+    const placed = linesInRecording(timeline, marked, { speech, marks: [25.02, 90, 320.98] });
+    expect(placed[0].startSeconds).toBeCloseTo(lines[0].startSeconds + 21, 1);
+    expect(startByMarks(marked, [25, 321], 7)).toBe(21);
+    // One mark alone could be either: it is the one that speech is nearer to.
+    expect(startByMarks(marked, [311], 7)).toBe(11);
+    expect(startByMarks(marked, [], 7)).toBeNull();
+    expect(startByMarks(log(start), [25], 7)).toBeNull();
   });
 });

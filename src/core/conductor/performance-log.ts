@@ -94,10 +94,18 @@ export function linesShown(timeline: Timeline, { events }: PerformanceLog): Show
   return lines;
 }
 
-/** What the guide showed, on a recording's clock; what was shown before the recording began is not in it. */
-export function linesInRecording(timeline: Timeline, log: PerformanceLog, speech: readonly Interval[]): ShownLine[] {
+/**
+ * What the guide showed, on a recording's clock, by the sync marks that were found in it, or by its speech where there
+ * are none. What was shown before the recording began is not in it.
+ */
+export function linesInRecording(
+  timeline: Timeline,
+  log: PerformanceLog,
+  { speech, marks }: { readonly speech: readonly Interval[]; readonly marks: readonly Seconds[] },
+): ShownLine[] {
   const lines = linesShown(timeline, log);
-  const start = startInRecording(lines, speech);
+  const bySpeech = startInRecording(lines, speech);
+  const start = startByMarks(log, marks, bySpeech) ?? bySpeech;
   return lines.flatMap(({ startSeconds, endSeconds, text }) =>
     startSeconds + start < 0
       ? []
@@ -109,6 +117,26 @@ export function linesInRecording(timeline: Timeline, log: PerformanceLog, speech
           },
         ],
   );
+}
+
+/** Marks this near are the same. */
+const SAME_MARK: Seconds = 0.3;
+
+/**
+ * When the performance began on a recording's clock, by the marks that were logged and those found in the recording:
+ * the shift at which most of them meet, the one nearest to `about` where several do. `null` where either has none.
+ */
+export function startByMarks({ events }: PerformanceLog, marks: readonly Seconds[], about: Seconds): Seconds | null {
+  const logged = events.filter(({ event }) => event === 'mark').map(({ atSeconds }) => atSeconds);
+  const shifts = logged.flatMap((at) => marks.map((mark) => mark - at));
+  const met = (shift: Seconds): number =>
+    logged.filter((at) => marks.some((mark) => Math.abs(mark - at - shift) < SAME_MARK)).length;
+  const best = shifts.reduce<{ shift: Seconds; met: number } | null>((chosen, shift) => {
+    const count = met(shift);
+    const nearer = chosen && count === chosen.met && Math.abs(shift - about) < Math.abs(chosen.shift - about);
+    return !chosen || count > chosen.met || nearer ? { shift, met: count } : chosen;
+  }, null);
+  return best && wholeMilliseconds(best.shift);
 }
 
 /** A performance may have begun so long before its recording, or after. */

@@ -10,5 +10,6 @@ export { speechSegments } from './speech-segments';
 export { voiceStretches, type VoiceStretch } from './voice-stretches';
 export { pcm16, readWav, wavHeader, type MonoSound } from './wav';
 export { clearnessOf, noiseFloor, type SoundFigures } from './sound-figures';
+export { SYNC_TONE_SECONDS, SYNC_TONES, SyncMarkFinder } from './sync-mark';
 export { SoundTrace } from './sound-trace';
 export { matchRecordings, onFirstClock, type RecordingsMatch } from './two-recordings';

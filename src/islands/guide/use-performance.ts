@@ -9,6 +9,7 @@ import {
   type PerformanceEvent,
   type PerformanceLog,
 } from '@/core/conductor';
+import { SYNC_TONE_SECONDS, SYNC_TONES } from '@/core/signal';
 import type { Timeline } from '@/core/timeline';
 import { keepLog, logOf } from './kept-log';
 
@@ -85,14 +86,15 @@ export function usePerformance(
   return { state, send, mark, log: () => logOf(title, events.current) };
 }
 
-/** Three short tones. */
+/** The sync mark, as a recording is searched for it. */
 function sound(): void {
   const context = new AudioContext();
-  for (const at of [0, 0.2, 0.4]) {
-    const tone = new OscillatorNode(context, { frequency: 1000 });
+  const now = context.currentTime;
+  for (const { atSeconds, hertz } of SYNC_TONES) {
+    const tone = new OscillatorNode(context, { frequency: hertz });
     tone.connect(context.destination);
-    tone.start(context.currentTime + at);
-    tone.stop(context.currentTime + at + 0.1);
+    tone.start(now + atSeconds);
+    tone.stop(now + atSeconds + SYNC_TONE_SECONDS);
   }
   setTimeout(() => void context.close(), 1500);
 }

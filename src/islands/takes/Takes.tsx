@@ -1,7 +1,7 @@
 import { FileAudio } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
-import { send } from '@/api/client';
+import { send, type Answer } from '@/api/client';
 import { CAPTION_LIMITS, readCaptions, type CaptionsRead } from '@/core/interchange';
 import { readPerformanceLog, type PerformanceLog } from '@/core/conductor';
 import type { Term } from '@/core/words';
@@ -35,7 +35,10 @@ const DOING = {
   matching: 'Finding the lines',
   sending: 'Keeping the sound',
   keeping: 'Keeping the reading',
+  waiting: 'The server does not answer. The reading is kept when it is back',
 } as const;
+
+const TRY_AGAIN_MILLISECONDS = 4000;
 
 /** The takes of a class, and a place to bring one. */
 export function Takes({ studio, stored, takes, ownTerms }: Props) {
@@ -47,8 +50,36 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   const [problem, setProblem] = useState<{ title: string; issues: readonly Issue[] } | null>(null);
   const [kept, setKept] = useState<{ id: string; notes: readonly Issue[] } | null>(null);
   const job = useRef<TakeJob | null>(null);
+  const cancelled = useRef(false);
+  const done = useRef(false);
+
+  useEffect(() => {
+    if (!progress) return;
+    const warn = (event: BeforeUnloadEvent): void => {
+      if (!done.current) event.preventDefault();
+    };
+    addEventListener('beforeunload', warn);
+    return () => removeEventListener('beforeunload', warn);
+  }, [progress]);
+
+  /** Sends a reading until somebody answers: listening again would take longer. `null` when it was cancelled. */
+  const keepTake = async (taken: object): Promise<Answer<{ id: string }> | null> => {
+    while (!cancelled.current) {
+      const answer = await send<{ id: string }>('POST', `/api/classes/${stored.id}/takes`, taken);
+      if (answer.ok || !answer.away) return answer;
+      setProgress({ doing: 'waiting', share: 1 });
+      await new Promise((done) => setTimeout(done, TRY_AGAIN_MILLISECONDS));
+    }
+    return null;
+  };
+
+  const cancel = (): void => {
+    cancelled.current = true;
+    job.current?.cancel();
+  };
 
   const read = async (): Promise<void> => {
+    cancelled.current = false;
     setProblem(null);
     if (!captionFile && !soundFile) {
       setProblem({ title: issueSentence({ code: 'nothing-brought', at: '', facts: {} }), issues: [] });
@@ -85,16 +116,10 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
     setProgress({ doing: 'keeping', share: 1 });
     const { evidence, reading, recording, soundId, envelope, notes } = result.value;
     const name = (soundFile ?? captionFile)?.name.slice(0, 200) ?? 'Take';
-    const answer = await send<{ id: string }>('POST', `/api/classes/${stored.id}/takes`, {
-      name,
-      plan: stored.plan,
-      evidence,
-      recording,
-      soundId,
-      envelope: envelope && base64(envelope),
-      reading,
-    });
+    const taken = { name, plan: stored.plan, evidence, recording, soundId, reading };
+    const answer = await keepTake({ ...taken, envelope: envelope && base64(envelope) });
     setProgress(null);
+    if (!answer) return;
     if (!answer.ok) {
       setProblem({
         title: `${answer.problem.detail} Press “Read the take” to try again.`,
@@ -104,7 +129,10 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
     }
     const all = [...(words?.value.oddities ?? []), ...notes];
     if (all.length > 0) setKept({ id: answer.value.id, notes: all });
-    else location.assign(`/classes/${stored.id}/takes/${answer.value.id}`);
+    else {
+      done.current = true;
+      location.assign(`/classes/${stored.id}/takes/${answer.value.id}`);
+    }
   };
 
   return (
@@ -173,7 +201,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
                 aria-label={DOING[progress.doing]}
               />
               {DOING[progress.doing]}
-              <button type="button" className="btn btn-sm" onClick={() => job.current?.cancel()}>
+              <button type="button" className="btn btn-sm" onClick={cancel}>
                 Cancel
               </button>
             </div>

@@ -1,5 +1,5 @@
 import type { Recording } from '@/core/reading';
-import { clearnessOf, envelopeOf, HumFinder, SoundTrace, speechSegments } from '@/core/signal';
+import { clearnessOf, envelopeOf, HumFinder, SoundTrace, speechSegments, SyncMarkFinder } from '@/core/signal';
 import { failed, ok, type Interval, type Issue, type Result, type Seconds } from '@/core/units';
 import { fingerprint } from '@/files/fingerprint';
 import { SoundCopy } from '@/files/sound-copy';
@@ -19,6 +19,8 @@ export interface HeardFile {
   readonly kept: KeptSound | null;
   /** See `SoundTrace`; of two recordings of one class only. */
   readonly trace: Int16Array | null;
+  /** When sync marks were sounded; see `SyncMarkFinder`. */
+  readonly marks: readonly Seconds[];
   /** In decibels; see `clearnessOf`. */
   readonly clearness: number;
   readonly notes: readonly Issue[];
@@ -59,6 +61,7 @@ async function hearWith(
 ): Promise<Result<HeardFile, Issue> | null> {
   const hearing = judge && new VoiceHearing(judge);
   const hum = new HumFinder();
+  const marks = new SyncMarkFinder();
   const print = await fingerprint(file);
   const kept = new KeptSound(soundIdOf(print));
   const copy = keep ? await SoundCopy.begin(kept.sink).catch(() => null) : null;
@@ -73,6 +76,7 @@ async function hearWith(
     // The copy is encoded elsewhere meanwhile; a take is read without one too.
     const encoding = copied ? copy?.push(samples, HEARING_RATE).catch(lostCopy) : undefined;
     hum.push(samples);
+    marks.push(samples);
     trace?.push(samples);
     await hearing?.push(samples);
     await encoding;
@@ -100,6 +104,7 @@ async function hearWith(
     envelope: envelopeOf(levels),
     kept: copied ? kept : null,
     trace: trace?.read() ?? null,
+    marks: marks.read(),
     clearness: clearnessOf(levels, speech, figures.noiseFloor),
     notes: voice ? notes : [...notes, { code: 'no-voice-model', at: '', facts: {} }],
   });

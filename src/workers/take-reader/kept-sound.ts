@@ -1,8 +1,11 @@
 import { sha256 } from '@/files/sha256';
 import type { PieceSink } from '@/files/sound-copy';
 
-/** Between tries to send a piece, in milliseconds; after the last the copy is given up. */
-const PAUSES = [500, 1000, 2000, 4000, 8000, 15_000];
+/**
+ * Between tries to send a piece, in milliseconds. After the last the copy is given up, unless nobody answers at all:
+ * then the last is waited for again and again.
+ */
+const PAUSES = [500, 1000, 2000, 4000, 4000, 4000];
 /** More than this waits for a server that is away, and the rest of the copy is let go. */
 const WAITING_BYTES = 64 * 1024 * 1024;
 
@@ -25,6 +28,7 @@ export class KeptSound {
   private waitingBytes = 0;
   private sending: Promise<void> | null = null;
   private lost = false;
+  private unanswered = false;
   private there: Promise<ReadonlyMap<number, string>> | null = null;
 
   constructor(readonly id: string) {}
@@ -43,6 +47,11 @@ export class KeptSound {
   /** The copy has so many pieces and no more. */
   finish(pieces: number): void {
     this.pieces = pieces;
+  }
+
+  /** Whether the server does not answer just now. */
+  get away(): boolean {
+    return this.unanswered && this.sending !== null;
   }
 
   /** Whether all of it is kept, once nothing waits any more. */
@@ -77,14 +86,16 @@ export class KeptSound {
   }
 
   private async ask(method: 'PUT' | 'DELETE', piece: number, bytes?: Uint8Array<ArrayBuffer>): Promise<boolean> {
-    for (const pause of PAUSES) {
+    for (let tries = 0; tries < PAUSES.length; tries++) {
       const headers = bytes && { 'content-type': 'application/octet-stream' };
       const answer = await fetch(`/api/sounds/${this.id}/${piece}`, { method, headers, body: bytes }).catch(() => null);
+      this.unanswered = answer === null;
       if (answer?.ok) return true;
       // Refused for good: out of bounds, or no room.
       if (answer && (answer.status < 500 || answer.status === 507)) return false;
-      await new Promise((done) => setTimeout(done, pause));
+      await new Promise((done) => setTimeout(done, PAUSES[tries]));
       if (this.lost) return false;
+      if (!answer && tries === PAUSES.length - 1) tries--;
     }
     return false;
   }

@@ -36,8 +36,8 @@ export interface TakeRead {
   readonly notes: readonly Issue[];
 }
 
-/** What the worker is at. */
-export type Doing = 'listening' | 'saying' | 'matching' | 'sending';
+/** What the worker is at; `waiting` for a server that does not answer. */
+export type Doing = 'listening' | 'saying' | 'matching' | 'sending' | 'waiting';
 
 export type TakeReply =
   | {

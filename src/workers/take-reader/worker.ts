@@ -5,6 +5,7 @@ import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Issue } from '@/core/units';
 import { allTerms } from '@/core/words';
 import { hearBoth } from './hear-both';
+import type { KeptSound } from './kept-sound';
 import type { Doing, TakeReply, TakeRequest } from './protocol';
 import { textsAsSaid } from './texts-as-said';
 
@@ -36,7 +37,8 @@ async function read({ id, plan, captions: brought, log, sound, second, ownTerms 
     notes.push(issue);
   }
   const timeline = expandPlan(plan);
-  const captions = brought ?? (log && linesInRecording(timeline, log, heard?.speech ?? []));
+  const captions =
+    brought ?? (log && linesInRecording(timeline, log, { speech: heard?.speech ?? [], marks: heard?.marks ?? [] }));
   const texts = heard?.cepstra && !captions ? await sayAll(timeline, (share) => goOn('saying', share)) : NONE_SAID;
   if (texts === null || !(await goOn('matching', 1))) return stopped;
   const evidence = {
@@ -47,8 +49,8 @@ async function read({ id, plan, captions: brought, log, sound, second, ownTerms 
   const likeness = heard?.cepstra && texts.size > 0 ? likenessOf(heard.cepstra, heard.speech, texts) : null;
   const aligned = alignTake(timeline, evidence, { terms: allTerms(ownTerms), likeness });
   const reading = readingOf(timeline, evidence, aligned);
-  if (!(await goOn('sending', 1))) return stopped;
-  const kept = (await heard?.kept?.done()) ?? false;
+  const kept = heard?.kept ? await settled(heard.kept, goOn) : false;
+  if (kept === null) return stopped;
   if (heard && !kept) notes.push({ code: 'sound-not-kept', at: '', facts: {} });
   if (cancelled >= id) return stopped;
   return {
@@ -63,6 +65,23 @@ async function read({ id, plan, captions: brought, log, sound, second, ownTerms 
       notes,
     },
   };
+}
+
+/** Whether all of the sound is kept, when that is known; `null` when it was cancelled before. */
+async function settled(
+  sound: KeptSound,
+  goOn: (doing: Doing, share: number) => Promise<boolean>,
+): Promise<boolean | null> {
+  let kept: boolean | null = null;
+  const done = sound.done().then((all) => (kept = all));
+  while (kept === null) {
+    if (!(await goOn(sound.away ? 'waiting' : 'sending', 1))) {
+      sound.giveUp();
+      return null;
+    }
+    await Promise.race([done, new Promise((later) => setTimeout(later, 500))]);
+  }
+  return kept;
 }
 
 const NONE_SAID: ReadonlyMap<string, SaidCepstra> = new Map();
