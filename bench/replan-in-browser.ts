@@ -1,6 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { withApplication } from './application';
 import { ms, spread } from './measure';
+import { scriptTimeOf } from './script-time';
 import { wordyHour } from './wordy-hour';
 
 /**
@@ -18,31 +19,26 @@ export async function measureReplan(): Promise<void> {
     await page.getByRole('link', { name: 'Thursday Live', exact: true }).click();
     await page.getByRole('navigation').getByRole('button', { name: 'Raising the lamp', exact: true }).first().click();
     await page.route('**/api/classes/*', (route) => route.abort());
-    const session = await page.context().newCDPSession(page);
-    await session.send('Performance.enable');
-    const scriptSeconds = async (): Promise<number> => {
-      const { metrics } = await session.send('Performance.getMetrics');
-      return metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0;
-    };
+    const scriptTime = await scriptTimeOf(page);
     const times: number[] = [];
     for (let press = 0; press < 40; press++) {
-      const before = await scriptSeconds();
+      const before = await scriptTime();
       await page.keyboard.press(press % 2 ? '-' : '+');
       await page.waitForTimeout(60);
-      times.push(1000 * ((await scriptSeconds()) - before));
+      times.push((await scriptTime()) - before);
     }
     times.splice(0, 5);
     times.sort((a, b) => a - b);
     console.log(
       `an edit's replan on an hour's class in the browser, script of the whole press: median ${times[17].toFixed(1)} ms, 95th percentile ${times[33].toFixed(1)} ms`,
     );
-    await measureTyping(page, url, scriptSeconds);
+    await measureTyping(page, url, scriptTime);
     await browser.close();
   });
 }
 
 /** Letters typed into a line of an hour with 1 500 lines whose words are kept fitted, its checks run after each. */
-async function measureTyping(page: Page, url: string, scriptSeconds: () => Promise<number>): Promise<void> {
+async function measureTyping(page: Page, url: string, scriptTime: () => Promise<number>): Promise<void> {
   const plan = { ...wordyHour(), keepWordsFitted: true };
   const made = await page.request.post(`${url}/api/classes`, {
     data: { from: 'plan', plan },
@@ -61,10 +57,10 @@ async function measureTyping(page: Page, url: string, scriptSeconds: () => Promi
     await page.getByRole('button', { name: 'In, and the arms rise.', exact: true }).first().click();
     const times: number[] = [];
     for (const letter of ' and they rise like water up the wall'.repeat(2)) {
-      const before = await scriptSeconds();
+      const before = await scriptTime();
       await page.keyboard.type(letter);
       await page.waitForTimeout(80);
-      times.push(1000 * ((await scriptSeconds()) - before));
+      times.push((await scriptTime()) - before);
     }
     const { median, p95 } = spread(times.slice(5));
     console.log(

@@ -30,6 +30,7 @@ export async function hearTake(recipe: TakeRecipe): Promise<{ take: PracticeTake
   const programs = [
     'core/signal/denoiser.ts',
     'core/signal/cepstra.ts',
+    'core/signal/voice-stretches.ts',
     'hearing/hear-voice.ts',
     'hearing/voice-activity.ts',
   ];

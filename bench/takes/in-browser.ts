@@ -13,6 +13,7 @@ import { pcm16, wavHeader } from '../../src/core/signal';
 import { makeTake } from '../../tests/support/takes/make-take';
 import { withApplication } from '../application';
 import { ms, spread } from '../measure';
+import { scriptTimeOf } from '../script-time';
 import { planOf } from './sets';
 
 const LENGTHS = new Map([
@@ -120,20 +121,15 @@ async function bring(
 /** Nudges of one line after the other: script of the whole press; then the long tasks while the strip is scrolled. */
 async function correctAndScroll(page: Page): Promise<void> {
   await page.waitForTimeout(1500);
-  const session = await page.context().newCDPSession(page);
-  await session.send('Performance.enable');
-  const scriptSeconds = async (): Promise<number> => {
-    const { metrics } = await session.send('Performance.getMetrics');
-    return metrics.find((metric) => metric.name === 'ScriptDuration')?.value ?? 0;
-  };
+  const scriptTime = await scriptTimeOf(page);
   const times: number[] = [];
   for (let press = 0; press < 30; press++) {
     await page.keyboard.press('j');
     await page.waitForTimeout(150);
-    const before = await scriptSeconds();
+    const before = await scriptTime();
     await page.keyboard.press('ArrowRight');
     await page.waitForTimeout(400);
-    times.push(1000 * ((await scriptSeconds()) - before));
+    times.push((await scriptTime()) - before);
   }
   const { median, p95 } = spread(times.slice(5));
   console.log(`  a line nudged, script of the whole press: median ${ms(median)}, 95th percentile ${ms(p95)}`);

@@ -12,16 +12,16 @@ import type { Tempo } from './tempo';
  */
 
 /** Cues passed over between two matches at most; for more see `farCost`. */
-export const CUES_BACK = 10;
+export const CUES_BACK = 8;
 /** What stretches passed over between two matches may cost: a long quiet outdoors holds dozens of noises. */
 const PASSED_COST = 30;
 const STRETCHES_A_CUE = 5;
-export const CUES_A_STRETCH = 3;
+const CUES_A_STRETCH = 3;
 /** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
 const WITHIN_CUE_GAP: Seconds = 0.9;
 const SHARED_GAP: Seconds = 0.7;
 /** A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. */
-const LEAD_IN = { longest: 0.8, gap: 0.45 };
+const LEAD_IN = { longest: 0.95, gap: 0.45 };
 
 export interface Costs {
   readonly skip: number;
@@ -100,6 +100,8 @@ export interface Task {
   readonly speech: readonly SpeechStretch[];
   readonly likeness: Likeness | null;
   readonly costs: Costs;
+  /** Whether many cues in a row may be passed over. */
+  readonly jumps: boolean;
   /** What every way goes through, by the last cue of each match; `null` for a cue that ends none. */
   readonly held?: ReadonlyMap<number, SpeechMatch | null>;
   /** Length of what is said over what is expected. */
@@ -168,7 +170,7 @@ export function eachBefore(
   const slow = task.tempo(first.startSeconds);
   for (let cueEnd = match.cueFrom; cueEnd >= Math.max(1, match.cueFrom - CUES_BACK); cueEnd--) {
     const gap = (first.startSeconds - cues[cueEnd - 1].startSeconds) * slow;
-    const passed = passedOver(task, match.cueFrom - cueEnd) + remarks[match.from];
+    const passed = costs.skip * (match.cueFrom - cueEnd) + remarks[match.from];
     const allowed = costs.gapSeconds + costs.gapShare * gap;
     const earlier = byEnd[cueEnd];
     for (let at = countUpTo(earlier, match.from) - 1; at >= 0; at--) {
@@ -181,22 +183,21 @@ export function eachBefore(
   if (match.far) visit(match.far.before, match.far.cost);
 }
 
-/** What it costs to pass over so many cues in a row. */
-function passedOver({ costs }: Task, cues: number): number {
-  return Math.min(costs.skip * cues, EVENT.most + EVENT.each * cues);
-}
-
 /**
  * What it costs to go on from a match many cues before, in two parts, so that the cheapest can be found among all of
- * them: what leaving the one costs, and what coming to the other. The gap is off by as much as can be.
+ * them: what leaving the one costs, and what coming to the other. A step left out is one event; time of the take that
+ * is passed over with it costs what skipping the cues would that it has time for. The gap is off by as much as can be.
  */
 export function farCost(
-  { costs }: Task,
+  { cues, costs, tempo }: Task,
   remarks: Float64Array,
 ): { readonly leaving: (before: SpeechMatch) => number; readonly coming: (match: SpeechMatch) => number } {
+  const planned = Math.max(1, cues[cues.length - 1].endSeconds - cues[0].startSeconds);
+  const second = (costs.skip * cues.length) / (planned * tempo(cues[0].startSeconds));
   return {
-    leaving: (before) => before.cost - remarks[before.to] - EVENT.each * before.cueTo,
-    coming: (match) => remarks[match.from] + EVENT.most + EVENT.each * match.cueFrom + costs.gapAtMost,
+    leaving: (before) => before.cost - remarks[before.to] - EVENT.each * before.cueTo - second * before.lastOnset,
+    coming: (match) =>
+      remarks[match.from] + EVENT.most + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
   };
 }
 

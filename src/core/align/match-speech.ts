@@ -6,7 +6,6 @@ import {
   beginning,
   BY_LENGTH,
   BY_LIKENESS,
-  CUES_A_STRETCH,
   CUES_BACK,
   eachBefore,
   ending,
@@ -49,33 +48,45 @@ export interface MatchedSpeech {
 /**
  * The cheapest order-preserving match of cues with stretches of speech. Several passes: the later ones know how fast
  * the voice is, the tempo of each part of the take, and how the voice sounds. Cues and stretches are in order of time;
- * neither may be empty.
+ * neither may be empty. Where many cues in a row were not found, a step may be left out: it is matched again with leave
+ * to jump, and the cheaper of the two stands. A first pass with that leave goes astray in noise: it knows no voice yet.
  */
 export function matchSpeech(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   likeness: Likeness | null,
 ): MatchedSpeech {
+  const plain = matchedIn(cues, speech, likeness, false);
+  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, true) : plain;
+  const { way, task, slowness } = jumped.way.cost < plain.way.cost ? jumped : plain;
+  return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness, slowness };
+}
+
+/** So many cues in a row are more than anybody skips one by one. */
+const MANY = 5;
+
+function lacksMany(cues: readonly Cue[], path: readonly SpeechMatch[]): boolean {
+  const ends = [0, ...path.map(({ cueTo }) => cueTo)];
+  const starts = [...path.map(({ cueFrom }) => cueFrom), cues.length];
+  return starts.some((start, at) => start - ends[at] >= MANY);
+}
+
+function matchedIn(
+  cues: readonly Cue[],
+  speech: readonly SpeechStretch[],
+  likeness: Likeness | null,
+  jumps: boolean,
+): { readonly way: Way; readonly task: Task; readonly slowness: number } {
   const costs = likeness ? BY_LIKENESS : BY_LENGTH;
   const tries = slownessGuesses(cues, speech).map((slowness) => {
-    const task: Task = {
-      cues,
-      speech,
-      likeness,
-      costs,
-      rate: 1,
-      tempo: () => slowness,
-      place: placeAt(slowness, leftOut(cues, speech, slowness)),
-    };
+    const place = placeAt(slowness, jumps ? leftOut(cues, speech, slowness) : 0);
+    const task: Task = { cues, speech, likeness, costs, jumps, rate: 1, tempo: () => slowness, place };
     return { slowness, task, way: cheapestWay(task) };
   });
-  const {
-    slowness,
-    task: guess,
-    way: first,
-  } = tries.reduce((best, one) => (one.way.cost < best.way.cost ? one : best));
-  let way = first;
-  let task: Task = { ...guess, ...learnedFrom(guess, first.path, slowness) };
+  const first = tries.reduce((best, one) => (one.way.cost < best.way.cost ? one : best));
+  const { slowness } = first;
+  let { way } = first;
+  let task: Task = { ...first.task, ...learnedFrom(first.task, way.path, slowness) };
   for (let pass = 0; pass < LEARNING_PASSES; pass++) {
     const adapted = task.likeness?.adaptedTo(heardTexts(task, way.path)) ?? null;
     if (pass > 0 && adapted === task.likeness) break;
@@ -85,7 +96,7 @@ export function matchSpeech(
     way = next;
     if (settled) break;
   }
-  return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness, slowness };
+  return { way, task, slowness };
 }
 
 /** The cheapest way of a task, and its odds. Nothing is learned. */
@@ -101,7 +112,7 @@ export function taskAbout(
   slowness: number,
 ): Task {
   const costs = given.likeness ? BY_LIKENESS : BY_LENGTH;
-  const whole = { ...given, costs, rate: 1, tempo: () => slowness, place: placeAt(slowness) };
+  const whole = { ...given, costs, jumps: true, rate: 1, tempo: () => slowness, place: placeAt(slowness) };
   return { ...whole, ...learnedFrom(whole, path, slowness) };
 }
 
@@ -136,7 +147,7 @@ function cheapestWay(task: Task): Way {
   let bestCost = Infinity;
   for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
     const matches = matchesEnding(task, cueTo, remarks);
-    for (const before of byEnd[cueTo - CUES_A_STRETCH - CUES_BACK] ?? [])
+    for (const before of (task.jumps && byEnd[cueTo - 1 - CUES_BACK]) || [])
       farBefore.put(before.to, leaving(before), before);
     for (const match of matches) {
       const far = farBefore.upTo(match.from);

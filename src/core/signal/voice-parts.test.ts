@@ -106,15 +106,16 @@ describe('cepstra', () => {
 });
 
 describe('stretches of voice', () => {
-  it('bridge the gaps inside a word, leave out clicks, and tell how likely they are', () => {
+  it('bridge the gaps inside a word, leave out clicks and what is hardly a voice, and tell how likely they are', () => {
     const likely = new Float32Array(100);
     likely.fill(0.9, 10, 20);
     likely.fill(0.5, 22, 30);
     likely[60] = 1;
-    likely.fill(0.2, 80, 100);
+    likely.fill(0.2, 62, 76);
+    likely.fill(0.4, 80, 100);
     expect(voiceStretches(likely, 0.032)).toEqual([
       { startSeconds: 0.32, endSeconds: 0.96, likely: 0.65 },
-      { startSeconds: 2.56, endSeconds: 3.2, likely: 0.2 },
+      { startSeconds: 2.56, endSeconds: 3.2, likely: 0.4 },
     ]);
     expect(voiceStretches(new Float32Array(0), 0.032)).toEqual([]);
   });

@@ -1,7 +1,7 @@
 import { wholeMilliseconds, type Seconds } from '@/core/units';
 
-/** Likelier than this is a voice; low, since the match throws out what is none. */
-const LIKELY = 0.1;
+/** Likelier than this is a voice; found on the tuned half of the takes of `docs/alignment.md`. */
+const LIKELY = 0.25;
 /** Gaps shorter than this lie inside a word. */
 const BRIDGED: Seconds = 0.1;
 const SHORTEST: Seconds = 0.1;
