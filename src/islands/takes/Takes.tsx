@@ -35,7 +35,7 @@ const DOING = {
   matching: 'Finding the lines',
   sending: 'Keeping the sound',
   keeping: 'Keeping the reading',
-  waiting: 'The server does not answer. The reading is kept when it is back',
+  waiting: 'The server does not answer. The reading is kept when it is back.',
 } as const;
 
 const TRY_AGAIN_MILLISECONDS = 4000;
