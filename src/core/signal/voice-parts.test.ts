@@ -119,4 +119,21 @@ describe('stretches of voice', () => {
     ]);
     expect(voiceStretches(new Float32Array(0), 0.032)).toEqual([]);
   });
+
+  it('take what is soft for a voice where nothing else is heard, and not where much is hardly a voice', () => {
+    const soft = (noises: number): Float32Array => {
+      const likely = new Float32Array(2000);
+      for (let at = 0; at < 40; at++) likely.fill(0.9, at * 30, at * 30 + 10);
+      // One that begins and ends softly, and noises.
+      likely.fill(0.15, 1300, 1303).fill(0.9, 1303, 1320).fill(0.15, 1320, 1323);
+      for (let at = 0; at < noises; at++) likely.fill(0.2, 1400 + at * 30, 1412 + at * 30);
+      return likely;
+    };
+    const quiet = voiceStretches(soft(1), 0.01);
+    expect(quiet.length).toBe(42);
+    expect(quiet[40]).toMatchObject({ startSeconds: 13, endSeconds: 13.23 });
+    const noisy = voiceStretches(soft(4), 0.01);
+    expect(noisy.length).toBe(41);
+    expect(noisy[40]).toMatchObject({ startSeconds: 13.03, endSeconds: 13.2 });
+  });
 });

@@ -1,7 +1,13 @@
 import { wholeMilliseconds, type Seconds } from '@/core/units';
 
-/** Likelier than this is a voice; found on the tuned half of the takes of `docs/alignment.md`. */
-const LIKELY = 0.25;
+/**
+ * Likelier than this is a voice: in a quiet recording, and in one where much is hardly a voice, which noises are. Found,
+ * with the share below, on the tuned half of the takes of `docs/alignment.md`.
+ */
+const LIKELY = { inQuiet: 0.1, inNoise: 0.25 };
+/** A stretch less likely than this on the whole is hardly a voice; with more of them than this share it is noisy. */
+const HARDLY = 0.35;
+const NOISY_SHARE = 0.04;
 /** Gaps shorter than this lie inside a word. */
 const BRIDGED: Seconds = 0.1;
 const SHORTEST: Seconds = 0.1;
@@ -15,10 +21,16 @@ export interface VoiceStretch {
 
 /** Stretches of voice from the likelihood of each step of `stepSeconds`, the first of which begins the sound. */
 export function voiceStretches(likely: Float32Array, stepSeconds: Seconds): VoiceStretch[] {
+  const quiet = likelierThan(LIKELY.inQuiet, likely, stepSeconds);
+  const hardly = quiet.filter((stretch) => stretch.likely < HARDLY).length;
+  return hardly < NOISY_SHARE * quiet.length ? quiet : likelierThan(LIKELY.inNoise, likely, stepSeconds);
+}
+
+function likelierThan(least: number, likely: Float32Array, stepSeconds: Seconds): VoiceStretch[] {
   const bridged = Math.round(BRIDGED / stepSeconds);
   const found: { from: number; to: number }[] = [];
   for (let step = 0; step < likely.length; step++) {
-    if (likely[step] < LIKELY) continue;
+    if (likely[step] < least) continue;
     const last = found.at(-1);
     if (last && step - last.to <= bridged) last.to = step + 1;
     else found.push({ from: step, to: step + 1 });
