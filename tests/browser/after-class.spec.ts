@@ -1,11 +1,10 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, type Download, type Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
-import { copyOf, openDesk, origin, saveBehind, storedClass, test } from './desk-page';
+import { copyOf, openDesk, origin, ownFolder, saveBehind, storedClass, test } from './desk-page';
 
 /* What a take gives back: its report, its cut version, everything in one file, and a better plan; and the class heard
    before it is recorded. With CALM_SCREENSHOTS set the pictures go to docs/screenshots. */
@@ -14,8 +13,7 @@ const shots = process.env.CALM_SCREENSHOTS;
 const shot = async (page: Page, name: string): Promise<void> => {
   if (shots) await page.screenshot({ path: `${shots}/${name}.png` });
 };
-const folder = mkdtempSync(join(tmpdir(), 'calm-after-'));
-test.afterAll(() => rmSync(folder, { recursive: true }));
+const folder = ownFolder();
 const demo = (ending: string): string =>
   fileURLToPath(new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url));
 const view = (page: Page, name: string) =>

@@ -1,17 +1,15 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
-import { copyOf, expectSaved, openDesk, origin, runtime, saveBehind, storedClass, test } from './desk-page';
+import { copyOf, expectSaved, openDesk, origin, ownFolder, runtime, saveBehind, storedClass, test } from './desk-page';
 
 /* For each bad thing: a clear message where the person is looking, nothing changed, nothing lost. */
 
 const take = (ending: string): string =>
   fileURLToPath(new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url));
-const folder = mkdtempSync(join(tmpdir(), 'calm-bad-'));
-test.afterAll(() => rmSync(folder, { recursive: true }));
+const folder = ownFolder();
 
 function ffmpeg(name: string, ...options: string[]): string {
   const out = join(folder, name);

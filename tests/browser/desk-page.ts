@@ -1,3 +1,6 @@
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
 import type { ClassResponse, ShelfClass } from '@/api/classes';
 import type { ClassPlan } from '@/core/plan';
@@ -90,4 +93,12 @@ export async function expectSaved(page: Page): Promise<void> {
 
 export function runtime(page: Page): ReturnType<Page['getByRole']> {
   return page.getByRole('region', { name: 'Runtime' });
+}
+
+/** A folder for what the tests of a file make: there before they run and gone after, each time a worker comes to them. */
+export function ownFolder(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'calm-browser-'));
+  test.beforeAll(() => void mkdirSync(folder, { recursive: true }));
+  test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  return folder;
 }

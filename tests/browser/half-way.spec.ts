@@ -1,15 +1,13 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
-import { copyOf, origin, saveBehind, test } from './desk-page';
+import { copyOf, origin, ownFolder, saveBehind, test } from './desk-page';
 
 /* What happens to a take half-way: the tab is closed, the server is away or full, another is brought beside it. */
 
-const folder = mkdtempSync(join(tmpdir(), 'calm-half-way-'));
-test.afterAll(() => rmSync(folder, { recursive: true }));
+const folder = ownFolder();
 const demo = (ending: string): string =>
   fileURLToPath(new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url));
 
