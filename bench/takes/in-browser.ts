@@ -18,7 +18,7 @@ import { planOf } from './sets';
 
 const LENGTHS = new Map([
   [5, ['evening-ebb', 5]],
-  [20, ['evening-ebb', 20]],
+  [20, ['evening-ebb', null]],
   [60, ['thursday-live', null]],
 ] as const);
 /** Of the video, in bits a second: an hour is half a gigabyte. */
