@@ -40,8 +40,6 @@ export function alignTake(timeline: Timeline, evidence: Evidence, hearing: Heari
  * place; where words decided, they stay where they were heard.
  */
 export interface Correctable {
-  /** As it was found, before any work by hand. */
-  readonly found: Alignment;
   withSet(set: SetByHand): Alignment;
 }
 
@@ -53,9 +51,6 @@ export function correctable(timeline: Timeline, evidence: Evidence, hearing: Hea
     return { found, byHand: ByHand.of(timeline.cues, stretchesOf(evidence.speech ?? []), found) };
   };
   return {
-    get found() {
-      return (made ??= make()).found;
-    },
     withSet: (set) => {
       const { found, byHand } = (made ??= make());
       return byHand?.withSet(set) ?? found;
