@@ -1,3 +1,4 @@
+export { breathsTaken, type StepBreaths } from './breaths';
 export {
   leastCertain,
   NO_HAND_WORK,

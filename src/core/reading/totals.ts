@@ -2,6 +2,7 @@ import type { Remark } from '@/core/align';
 import { lungsAfter } from '@/core/breath';
 import type { Timeline } from '@/core/timeline';
 import { middle, wholeMilliseconds, type Seconds } from '@/core/units';
+import { breathsTaken } from './breaths';
 import type { CueReading, ReadingTotals } from './model';
 
 /** Fewer measured breaths than this say nothing about the breath. */
@@ -40,43 +41,25 @@ export function totalsOf(
   };
 }
 
-/**
- * The breath as it was taken: between two cues of one step that lead the same phase of neighbouring rounds, the
- * planned breath times how much longer the gap was than planned.
- */
+/** How many breaths were planned, how many were led aloud, and how long they were. */
 function breathsOf(
   timeline: Timeline,
   cues: readonly CueReading[],
 ): Pick<ReadingTotals, 'breathsPlanned' | 'breathsHeard' | 'breathPlannedSeconds' | 'breathTakenSeconds'> {
   const readings = new Map(cues.map((cue) => [cue.id, cue]));
-  const breathOfStep = new Map(timeline.steps.map((step) => [step.step, step.breathSeconds]));
-  const planned: number[] = [];
-  const taken: number[] = [];
-  let previous: { step: string; phase: string; planned: Seconds; said: Seconds } | null = null;
-  let heard = 0;
-  for (const cue of timeline.cues) {
-    if (cue.source.part !== 'phase' || !cue.id.endsWith('.0')) continue;
-    const reading = readings.get(cue.id);
-    if (reading?.saidAtSeconds === undefined || reading.saidAtSeconds === null) {
-      previous = null;
-      continue;
-    }
-    heard++;
-    const now = { step: cue.step, phase: cue.source.phaseId, planned: cue.startSeconds, said: reading.saidAtSeconds };
-    if (previous && previous.step === now.step && previous.phase === now.phase && now.planned - previous.planned > 1) {
-      const breath = breathOfStep.get(cue.step) ?? 0;
-      planned.push(breath);
-      taken.push((breath * (now.said - previous.said)) / (now.planned - previous.planned));
-    }
-    previous = now;
-  }
+  const heard = timeline.cues.filter(
+    ({ id, source }) => source.part === 'phase' && id.endsWith('.0') && readings.get(id)?.status === 'said',
+  );
   const breathsPlanned = timeline.phases.filter(
     (phase) => phase.kind !== 'spoken' && lungsAfter(phase.kind, 0) === 1,
   ).length;
+  const steps = breathsTaken(timeline, cues);
+  const taken = steps.flatMap(({ takenSeconds }) => takenSeconds);
+  const planned = steps.flatMap(({ plannedSeconds, takenSeconds }) => takenSeconds.map(() => plannedSeconds));
   const enough = taken.length >= FEWEST_BREATHS;
   return {
     breathsPlanned,
-    breathsHeard: heard,
+    breathsHeard: heard.length,
     breathPlannedSeconds: enough ? wholeMilliseconds(middle(planned)) : null,
     breathTakenSeconds: enough ? wholeMilliseconds(middle(taken)) : null,
   };

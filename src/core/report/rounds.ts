@@ -14,14 +14,10 @@ interface Stretch extends Interval {
 export interface CountedRounds {
   readonly rounds: readonly SideRounds[];
   readonly differences: readonly Difference[];
-  readonly breathTakenSeconds: Seconds | null;
 }
 
 /** Fewer gaps than this tell no tempo of their own. */
 const FEWEST_GAPS = 3;
-/** Fewer pairs than this tell no breath; one further off the tempo than this share is no breath. */
-const FEWEST_BREATHS = 2;
-const UNEVEN = 0.25;
 /** A gap says something of a round only if it differs by this share of one, */
 const LEAST_OF_A_ROUND = 0.6;
 /** and counts as rounds only this near to a whole number of them; else it is an interruption. */
@@ -44,7 +40,7 @@ export function countRounds(
   said: readonly SaidCue[],
   reading: Reading,
 ): CountedRounds {
-  if (step.rounds === 0 || step.roundSeconds === 0) return { rounds: [], differences: [], breathTakenSeconds: null };
+  if (step.rounds === 0 || step.roundSeconds === 0) return { rounds: [], differences: [] };
   const stretches = stretchesOf(timeline, step);
   const gaps = stretches.map((stretch) => gapsOf(stretch, step, said));
   const ratios = gaps
@@ -69,25 +65,7 @@ export function countRounds(
     }
     return { side, planned: step.rounds, found };
   });
-  return { rounds, differences, breathTakenSeconds: tempo === null ? null : breathOf(step, said, tempo) };
-}
-
-/**
- * The breath as it was taken: between lines that lead the same phase of rounds that follow each other, the planned
- * breath times how much longer the gap was. Gaps that hold more than a breath's unevenness are left out.
- */
-function breathOf(step: TimedStep, said: readonly SaidCue[], tempo: number): Seconds | null {
-  const before = new Map<string, SaidCue>();
-  const ratios: number[] = [];
-  for (const one of said) {
-    if (one.cue.step !== step.step || one.cue.source.part !== 'phase') continue;
-    const last = before.get(one.cue.source.phaseId);
-    before.set(one.cue.source.phaseId, one);
-    if (!last) continue;
-    const ratio = (one.saidSeconds - last.saidSeconds) / (one.cue.startSeconds - last.cue.startSeconds);
-    if (Math.abs(ratio - tempo) < UNEVEN * tempo) ratios.push(ratio);
-  }
-  return ratios.length >= FEWEST_BREATHS ? step.breathSeconds * middle(ratios) : null;
+  return { rounds, differences };
 }
 
 interface Gap {

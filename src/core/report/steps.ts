@@ -1,6 +1,6 @@
-import type { Reading } from '@/core/reading';
+import { breathsTaken, type Reading } from '@/core/reading';
 import type { TimedStep, Timeline } from '@/core/timeline';
-import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { middle, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Difference, StepReading } from './model';
 import { countRounds } from './rounds';
 import type { SaidCue } from './said';
@@ -15,12 +15,14 @@ export function readSteps(
   reading: Reading,
 ): { readonly steps: readonly StepReading[]; readonly differences: readonly Difference[] } {
   const differences: Difference[] = [];
+  const breaths = new Map(breathsTaken(timeline, reading.cues).map((one) => [one.step, middle(one.takenSeconds)]));
   const steps = timeline.steps.map((step): StepReading => {
     const [from, to] = step.cueRange;
     const own = said.filter(({ at }) => at >= from && at < to);
     const counted = countRounds(timeline, step, said, reading);
     differences.push(...counted.differences);
     const first = own.at(0);
+    const breath = breaths.get(step.step);
     const teaching = teachingOf(step, own);
     return {
       step: step.step,
@@ -32,7 +34,7 @@ export function readSteps(
       plannedStartSeconds: step.startSeconds,
       rounds: counted.rounds,
       breathPlannedSeconds: step.breathSeconds > 0 && step.rounds > 0 ? step.breathSeconds : null,
-      breathTakenSeconds: counted.breathTakenSeconds === null ? null : wholeMilliseconds(counted.breathTakenSeconds),
+      breathTakenSeconds: breath === undefined ? null : wholeMilliseconds(breath),
       teachPlannedSeconds: step.teachSeconds >= LEAST_TEACHING ? step.teachSeconds : null,
       teachTakenSeconds: teaching === null ? null : wholeMilliseconds(teaching),
     };
