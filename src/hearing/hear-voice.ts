@@ -20,6 +20,19 @@ export interface HeardVoice {
   readonly cepstra: Float32Array;
 }
 
+/** Steps of a take as they were judged. */
+export interface JudgedSteps {
+  /** How likely each step of `STEP_SAMPLES` holds a voice. */
+  readonly likely: Float32Array;
+  /** How loud it is, before it is denoised. */
+  readonly decibels: Float32Array;
+  readonly cepstra: Float32Array;
+}
+
+export function heardVoice({ likely, decibels, cepstra }: JudgedSteps): HeardVoice {
+  return { stretches: voiceStretches({ likely, decibels, stepSeconds: STEP_SAMPLES / JUDGED_RATE }), cepstra };
+}
+
 /**
  * Sound that is judged block by block, one block at a time while the next is gathered. Steps that hold no voice by far,
  * and lie by none that may, are not judged: they are as likely as nothing.
@@ -128,10 +141,15 @@ export class VoiceHearing {
   }
 
   async finish(): Promise<HeardVoice> {
+    return heardVoice(await this.finishSteps());
+  }
+
+  /** What `finish` gives, before it is known from which likelihood on a step is a voice. */
+  async finishSteps(): Promise<JudgedSteps> {
     await this.takeClean(this.denoiser.finish());
     await this.judged.add(this.toJudged.finish(), this.may.steps);
     const likely = await this.judged.finish(this.may.steps);
-    return { stretches: voiceStretches(likely, STEP_SAMPLES / JUDGED_RATE), cepstra: this.cepstra.read() };
+    return { likely, decibels: Float32Array.from(this.may.decibels), cepstra: this.cepstra.read() };
   }
 
   private async takeClean(samples: Float32Array): Promise<void> {
@@ -150,6 +168,7 @@ export class VoiceHearing {
 /** Whether each step of sound at `HEARING_RATE` may hold a voice, by what denoising left of it. */
 class MayBeVoice {
   readonly steps: boolean[] = [];
+  readonly decibels: number[] = [];
   private clean = 0;
   private raw = 0;
   private count = 0;
@@ -159,6 +178,7 @@ class MayBeVoice {
     this.raw += raw * raw;
     if (++this.count < MayBeVoice.SAMPLES) return;
     this.steps.push(this.clean > MAY_LEAVE * this.raw && this.clean > MAY_MEAN * this.count);
+    this.decibels.push(10 * Math.log10(1e-12 + this.raw / this.count));
     this.clean = this.raw = this.count = 0;
   }
 

@@ -1,14 +1,18 @@
 import type { Timeline } from '@/core/timeline';
 import { TERMS, type Term } from '@/core/words';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
-import { alignCaptions } from './captions';
+import type { Anchor } from './anchors';
+import { readCaptions } from './captions';
 import type { Alignment, Evidence, FoundCue, SpeechStretch } from './model';
 import { likenessKept, type Likeness } from './likeness';
 import { ByHand, type SetByHand } from './by-hand';
 import { alignKept, alignSound } from './sound';
+import { wordedPieces, wordedSpeech, type WordedSpeech } from './word-likeness';
 
 /** A caption's onset is moved to the start of speech when that lies this near. */
 const SNAP_SECONDS: Seconds = 0.6;
+/** Captions in which less than this share of the cues was found are not of this class, or hardly. */
+const OF_THE_CLASS = 0.2;
 
 /** What helps to hear a take rightly. */
 export interface Hearing {
@@ -19,25 +23,54 @@ export interface Hearing {
 }
 
 /**
- * Finds the cues of a timeline in a take. Words decide where there are captions, and sound then gives their exact
- * onsets; sound decides alone where there are none. What machines write for a term counts as the term.
+ * Finds the cues of a timeline in a take. Where there are captions and sound, the words of the captions are laid in the
+ * stretches of speech, and tell what was said in each; without sound the captions are cut into pieces, and those are the
+ * stretches. Sound alone is read by what it is like. What machines write for a term counts as the term.
  */
 export function alignTake(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Alignment {
+  const { cues } = timeline;
+  const heard = heardSpeech(timeline, evidence, hearing);
+  if ('found' in heard) return heard;
+  const before = !hearing.likeness && evidence.way && alignKept(cues, heard.speech, heard.likeness, evidence.way);
+  return heard.worded(before || alignSound(cues, heard.speech, heard.likeness, heard.anchors));
+}
+
+/** Stretches of speech, what they are like, what is known of the tempo, and how remarks come by the words of captions. */
+interface HeardSpeech {
+  readonly speech: readonly SpeechStretch[];
+  readonly likeness: Likeness | null;
+  readonly anchors: readonly Anchor[];
+  readonly worded: (alignment: Alignment) => Alignment;
+}
+
+/** Captions that hardly speak of the class, or whose words lie in no speech, are read by themselves. */
+function heardSpeech({ cues }: Timeline, evidence: Evidence, hearing: Hearing): HeardSpeech | Alignment {
   const { captions } = evidence;
-  const { terms = TERMS, likeness = null } = hearing;
-  const speech = evidence.speech && stretchesOf(evidence.speech);
-  if (captions && captions.length > 0) {
-    const aligned = alignCaptions(timeline.cues, captions, terms);
-    return speech ? { ...aligned, found: snapOnsets(aligned.found, speech) } : aligned;
+  const speech = stretchesOf(evidence.speech ?? []);
+  if (!captions || captions.length === 0) {
+    const kept = evidence.likeness ? likenessKept(evidence.likeness) : null;
+    return { speech, likeness: hearing.likeness ?? kept, anchors: [], worded: (alignment) => alignment };
   }
-  const kept = evidence.likeness ? likenessKept(evidence.likeness) : null;
-  const before = !likeness && evidence.way && alignKept(timeline.cues, speech ?? [], kept, evidence.way);
-  return before || alignSound(timeline.cues, speech ?? [], likeness ?? kept);
+  const terms = hearing.terms ?? TERMS;
+  const { alignment, heard, pieces, anchors } = readCaptions(cues, captions, terms);
+  if (alignment.found.length < OF_THE_CLASS * cues.length) return snapped(alignment, speech);
+  const worded =
+    speech.length > 0
+      ? wordedSpeech(cues, captions, heard, speech, terms)
+      : wordedPieces(cues, captions, heard, pieces, terms);
+  return worded ? { ...worded, anchors, worded: (alone) => withWords(alone, worded) } : snapped(alignment, speech);
+}
+
+function withWords(alignment: Alignment, { wordsIn }: WordedSpeech): Alignment {
+  return { ...alignment, remarks: alignment.remarks.map((remark) => ({ ...remark, text: wordsIn(remark) })) };
+}
+
+function snapped(alignment: Alignment, speech: readonly SpeechStretch[]): Alignment {
+  return speech.length > 0 ? { ...alignment, found: snapOnsets(alignment.found, speech) } : alignment;
 }
 
 /**
- * A take's alignment that can be put right by hand. Where sound decided it puts the cues about those that are set into
- * place; where words decided, they stay where they were heard.
+ * A take's alignment that can be put right by hand: the cues about those that are set find their places anew.
  */
 export interface Correctable {
   withSet(set: SetByHand): Alignment;
@@ -45,17 +78,15 @@ export interface Correctable {
 
 /** See `Correctable`. Worked out when it is first asked for, and then kept. */
 export function correctable(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Correctable {
-  let made: { readonly found: Alignment; readonly byHand: ByHand | null } | null = null;
-  const make = (): NonNullable<typeof made> => {
+  const make = (): ((set: SetByHand) => Alignment) => {
     const found = alignTake(timeline, evidence, hearing);
-    return { found, byHand: ByHand.of(timeline.cues, stretchesOf(evidence.speech ?? []), found) };
+    const heard = heardSpeech(timeline, evidence, hearing);
+    if ('found' in heard) return () => found;
+    const byHand = ByHand.of(timeline.cues, heard.speech, found);
+    return byHand ? (set) => heard.worded(byHand.withSet(set)) : () => found;
   };
-  return {
-    withSet: (set) => {
-      const { found, byHand } = (made ??= make());
-      return byHand?.withSet(set) ?? found;
-    },
-  };
+  let made: ReturnType<typeof make> | null = null;
+  return { withSet: (set) => (made ??= make())(set) };
 }
 
 function stretchesOf(speech: NonNullable<Evidence['speech']>): SpeechStretch[] {

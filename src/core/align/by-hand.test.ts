@@ -75,11 +75,18 @@ describe('putting a take right by hand', () => {
     }
   });
 
-  it('keeps to words where words decided', () => {
-    const captions = cues.map(({ startSeconds, endSeconds, text }) => ({ startSeconds, endSeconds, text }));
-    const heard = { captions, speech, lengthSeconds: 320 };
-    const worded = alignTake(timeline, heard);
-    expect(worded.way).toBeNull();
-    expect(correctable(timeline, heard).withSet(new Map([[cues[3].id, 44]]))).toEqual(worded);
+  it('goes by the words of captions too, with their speech and without', () => {
+    const captions = cues
+      .filter((_, at) => !skippedAt.has(at))
+      .map(({ startSeconds, endSeconds, text }) => ({ startSeconds: startSeconds + 2, endSeconds: endSeconds + 2, text }));
+    for (const heard of [{ ...evidence, captions }, { ...evidence, captions, speech: null }]) {
+      const worded = alignTake(timeline, heard);
+      expect(worded.unsaid.map(({ cueId }) => cueId)).toEqual([...skippedAt].map((at) => cues[at].id));
+      const before = times(worded);
+      const to = wholeMilliseconds((before.get(cues[30].id) ?? 0) + 1.2);
+      const pulled = times(correctable(timeline, heard).withSet(new Map([[cues[30].id, to]])));
+      expect(pulled.get(cues[30].id)).toBe(to);
+      for (const far of [0, 5, 44, 48]) expect(pulled.get(cues[far].id)).toBe(before.get(cues[far].id));
+    }
   });
 });

@@ -2,7 +2,7 @@ import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
 import { wholeMilliseconds, type Seconds } from '@/core/units';
-import { expectation, findAnchors } from './anchors';
+import { expectation, findAnchors, type Anchor } from './anchors';
 import { matchWords } from './match-words';
 import type { Alignment, FoundCue, Remark } from './model';
 import { TermHearing } from './term-hearing';
@@ -12,11 +12,23 @@ import { heardWords, likeness, plannedWords, type HeardWord, type PlannedWord } 
 const SAID_SHARE = 0.45;
 /** A short cue is looked for this near its expected time when its words were misheard. */
 const RESCUE_SECONDS: Seconds = 2.5;
+/** Words of one piece are parted by less than this. */
+const PIECE_GAP: Seconds = 0.3;
 /** Words of a remark are parted by less than this. */
 const REMARK_GAP: Seconds = 1.5;
 
+/** What captions tell by their words alone. */
+export interface ReadCaptions {
+  readonly alignment: Alignment;
+  readonly heard: readonly HeardWord[];
+  /** The places `[from, to)` of words that belong together: of one cue, or of none and said in a row. */
+  readonly pieces: readonly (readonly [number, number])[];
+  /** Cues of which enough was heard to know the tempo by. */
+  readonly anchors: readonly Anchor[];
+}
+
 /** Aligns cues with a machine's captions by their words, in order; tolerant of mishearings, skips and remarks. */
-export function alignCaptions(cues: readonly Cue[], captions: readonly Caption[], terms: readonly Term[]): Alignment {
+export function readCaptions(cues: readonly Cue[], captions: readonly Caption[], terms: readonly Term[]): ReadCaptions {
   const hearing = new TermHearing(terms, cues);
   const planned = plannedWords(cues, hearing);
   const heard = heardWords(captions, hearing);
@@ -33,7 +45,22 @@ export function alignCaptions(cues: readonly Cue[], captions: readonly Caption[]
   const found = [...spans.map((span) => foundCue(cues, span)), ...rescued];
   const place = new Map(cues.map((cue, index) => [cue.id, index]));
   found.sort((a, b) => (place.get(a.cueId) ?? 0) - (place.get(b.cueId) ?? 0));
-  return { found, unsaid: [], remarks: remarksIn(captions, heard, used), likeness: null, way: null };
+  const remarks = remarksIn(captions, heard, used);
+  const alignment = { found, unsaid: [], remarks, likeness: null, way: null };
+  return { alignment, heard, pieces: piecesOf(spans, heard), anchors: surer };
+}
+
+/** Heard words cut where a caption ends, where nobody speaks, and where a cue begins or ends. */
+function piecesOf(spans: readonly Span[], heard: readonly HeardWord[]): (readonly [number, number])[] {
+  const cuts = new Set(spans.flatMap(({ firstHeard, lastHeard }) => [firstHeard, lastHeard + 1]));
+  const pieces: [number, number][] = [];
+  heard.forEach((word, at) => {
+    const before = heard[at - 1];
+    const apart = at === 0 || before.caption !== word.caption || word.startSeconds - before.endSeconds > PIECE_GAP;
+    if (apart || cuts.has(at)) pieces.push([at, at + 1]);
+    else pieces[pieces.length - 1][1] = at + 1;
+  });
+  return pieces;
 }
 
 interface Span {
@@ -197,7 +224,7 @@ function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], us
 }
 
 /** The wording of heard words `[from, to)`: whole captions as they are written, parts word by word. */
-function wording(captions: readonly Caption[], heard: readonly HeardWord[], from: number, to: number): string {
+export function wording(captions: readonly Caption[], heard: readonly HeardWord[], from: number, to: number): string {
   const parts: string[] = [];
   for (let at = from; at < to;) {
     const { caption } = heard[at];

@@ -1,5 +1,5 @@
 import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
-import type { Interval, Seconds } from '@/core/units';
+import { middle, type Interval, type Seconds } from '@/core/units';
 import { IDENTITY, VoiceLearner, type VoiceMap } from './voice-map';
 import { ORDERS, warpDistance, warpPath } from './warp';
 
@@ -13,10 +13,10 @@ import { ORDERS, warpDistance, warpPath } from './warp';
 const STRIDE = 6;
 /** A stretch is compared with texts of a length between these shares of its own. */
 const LENGTHS = { least: 0.45, most: 2 };
-/** One unit of unlikeness is this share of the middle distance. */
-const UNIT = 0.06;
-/** With so many texts the middle is found. */
-const COMPARED = 12;
+/** The distances of a stretch to texts are taken to be spread by this share of their middle, before any is known. */
+const SPREAD = 0.06;
+/** With so many texts their middle and their spread are found. */
+const COMPARED = 30;
 /** The voice of a take is learned in so many rounds, each on the warps of the one before. */
 const ADAPTATIONS = 2;
 
@@ -32,11 +32,15 @@ export interface HeardText {
 
 /** How speech is like the texts of a class. */
 export interface Likeness {
+  /** No text is taken to be more unlike than this; where it is left out, than sound can tell. */
+  readonly unlikest?: number;
   /**
    * How unlike a text the stretches `[from, to)` of speech are: 0 for one as near as the middle of the class's texts,
    * about -4 for the right one in quiet, `null` where the lengths rule it out.
    */
   unlikeness(from: number, to: number, text: string): number | null;
+  /** The same of their end, as long as the text is: where words before it run into it. */
+  unlikenessOfEnd(from: number, to: number, text: string): number | null;
   /** The same, after the voice of the take was learned from what it said; itself where that is too little. */
   adaptedTo(heard: readonly HeardText[]): Likeness;
   /** What was asked of it so far, to be asked again without the sound. */
@@ -46,26 +50,32 @@ export interface Likeness {
 /** What a take's speech was found to be like, without its sound. */
 export interface KeptLikeness {
   readonly texts: readonly string[];
-  /** By fours: the first stretch, how many, the place of the text, and the unlikeness in hundredths. */
+  /** By fours: the first stretch, how many (32 more for their end), the place of the text, the unlikeness in hundredths. */
   readonly found: readonly number[];
 }
 
 /** More unlike than this is not kept: it is as good as anything. */
 const KEPT_BELOW = 0.6;
 
+/** Stretches `[from, to)` as one number, and what is added for their end. No more than 31 are ever taken together. */
+const keyOfStretches = (from: number, to: number): number => from * 64 + (to - from);
+const END = 32;
+
 /** Likeness as it was kept. What was not asked then is unknown, and nothing more is learned. */
 export function likenessKept({ texts, found }: KeptLikeness): Likeness {
   const place = new Map(texts.map((text, index) => [text, index]));
-  const keyOf = (from: number, count: number, text: number): number => (from * 64 + count) * texts.length + text;
+  const keyOf = (stretches: number, text: number): number => stretches * texts.length + text;
   const known = new Map<number, number>();
   for (let at = 0; at + 3 < found.length; at += 4) {
-    known.set(keyOf(found[at], found[at + 1], found[at + 2]), found[at + 3] / 100);
+    known.set(keyOf(64 * found[at] + found[at + 1], found[at + 2]), found[at + 3] / 100);
   }
+  const ask = (stretches: number, text: string): number | null => {
+    const index = place.get(text);
+    return index === undefined ? null : (known.get(keyOf(stretches, index)) ?? null);
+  };
   const likeness: Likeness = {
-    unlikeness: (from, to, text) => {
-      const index = place.get(text);
-      return index === undefined ? null : (known.get(keyOf(from, to - from, index)) ?? null);
-    },
+    unlikeness: (from, to, text) => ask(keyOfStretches(from, to), text),
+    unlikenessOfEnd: (from, to, text) => ask(keyOfStretches(from, to) + END, text),
     adaptedTo: () => likeness,
     kept: () => ({ texts, found }),
   };
@@ -121,6 +131,8 @@ class Texts {
 interface Judged {
   readonly shape: Float32Array;
   readonly middle: number;
+  /** One unit of unlikeness. */
+  readonly unit: number;
   /** By the place of the text; less than 0 where it was not asked. */
   readonly distances: Float32Array;
 }
@@ -132,6 +144,8 @@ class Heard implements Likeness {
     private readonly speech: Speech,
     private readonly texts: Texts,
     private readonly map: VoiceMap,
+    /** How much longer a text is said here than by the plain voice. */
+    private readonly pace = 1,
   ) {}
 
   unlikeness(from: number, to: number, text: string): number | null {
@@ -144,10 +158,25 @@ class Heard implements Likeness {
     return inUnits(judged, place);
   }
 
+  unlikenessOfEnd(from: number, to: number, text: string): number | null {
+    const place = this.texts.place(text);
+    if (place === null) return null;
+    const whole = this.judged(from, to);
+    const wanted = this.texts.shapes[place];
+    const frames = Math.max(1, Math.round((this.pace * wanted.length) / ORDERS));
+    if (frames * ORDERS >= whole.shape.length) return null;
+    const key = keyOfStretches(from, to) + END;
+    const judged = this.known.get(key) ?? { ...whole, distances: new Float32Array(whole.distances.length).fill(-1) };
+    this.known.set(key, judged);
+    if (judged.distances[place] < 0)
+      judged.distances[place] = warpDistance(whole.shape.subarray(whole.shape.length - frames * ORDERS), wanted);
+    return inUnits(judged, place);
+  }
+
   adaptedTo(heard: readonly HeardText[]): Likeness {
     let map = IDENTITY;
     for (let pass = 0; pass < ADAPTATIONS; pass++) map = this.learn(heard, map) ?? map;
-    return map === IDENTITY ? this : new Heard(this.speech, this.texts, map);
+    return map === IDENTITY ? this : new Heard(this.speech, this.texts, map, this.paceOf(heard));
   }
 
   kept(): KeptLikeness {
@@ -160,13 +189,21 @@ class Heard implements Likeness {
     return { texts: this.texts.names, found };
   }
 
+  private paceOf(heard: readonly HeardText[]): number {
+    const paces = heard.flatMap(({ from, to, text }) => {
+      const place = this.texts.place(text);
+      return place === null ? [] : [this.speech.shape(from, to).length / this.texts.shapes[place].length];
+    });
+    return paces.length === 0 ? 1 : middle(paces);
+  }
+
   private judged(from: number, to: number): Judged {
-    const key = from * 64 + (to - from);
+    const key = keyOfStretches(from, to);
     let judged = this.known.get(key);
     if (!judged) {
       const { shapes } = this.texts;
       const shape = this.map.apply(this.speech.shape(from, to));
-      judged = { shape, middle: middleDistance(shape, shapes), distances: new Float32Array(shapes.length).fill(-1) };
+      judged = { shape, ...usual(shape, shapes), distances: new Float32Array(shapes.length).fill(-1) };
       this.known.set(key, judged);
     }
     return judged;
@@ -185,21 +222,26 @@ class Heard implements Likeness {
   }
 }
 
-function inUnits({ distances, middle }: Judged, place: number): number {
-  return (distances[place] - middle) / (UNIT * middle);
+function inUnits({ distances, middle, unit }: Judged, place: number): number {
+  return (distances[place] - middle) / unit;
 }
 
 function comparable(shape: Float32Array, model: Float32Array): boolean {
   return model.length >= shape.length * LENGTHS.least && model.length <= shape.length * LENGTHS.most;
 }
 
-/** The middle of the distances to the class's texts, or to some of them where there are many. */
-function middleDistance(shape: Float32Array, models: readonly Float32Array[]): number {
+/**
+ * The middle of the distances to the class's texts, or to some of them where there are many, and a unit to count from
+ * it: their spread about it, half believed.
+ */
+function usual(shape: Float32Array, models: readonly Float32Array[]): Pick<Judged, 'middle' | 'unit'> {
   const fitting = models.filter((model) => comparable(shape, model));
   const step = Math.max(1, fitting.length / COMPARED);
   const distances: number[] = [];
   for (let at = 0; at < fitting.length; at += step) distances.push(warpDistance(shape, fitting[Math.floor(at)]));
-  return distances.sort((a, b) => a - b)[distances.length >> 1] ?? 1;
+  const centre = distances.length > 0 ? middle(distances) : 1;
+  const spread = distances.reduce((sum, one) => sum + (one - centre) ** 2, 0) / Math.max(1, distances.length - 1);
+  return { middle: centre, unit: Math.sqrt(((SPREAD * centre) ** 2 + spread) / 2) };
 }
 
 interface Scale {

@@ -21,7 +21,7 @@ const CUES_A_STRETCH = 3;
 const WITHIN_CUE_GAP: Seconds = 0.9;
 const SHARED_GAP: Seconds = 0.7;
 /** A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. */
-const LEAD_IN = { longest: 0.95, gap: 0.45 };
+export const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.25, withinMost: 1.1, within: 1.2 };
 
 export interface Costs {
   readonly skip: number;
@@ -75,13 +75,16 @@ const EVENT = { most: 12, each: 0.3 };
 /** What is held is part of every way. */
 export const HELD = -1e6;
 
+/** Words that lead in run into the cue within one stretch. */
+export const PART = 0.5;
+
 /** Cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
 export interface SpeechMatch {
   readonly cueFrom: number;
   readonly cueTo: number;
   readonly from: number;
   readonly to: number;
-  /** How many of the stretches only lead in. */
+  /** How many of the stretches only lead in; `PART` where the beginning of the first does. */
   readonly led: number;
   /** Of its length and its likeness. */
   readonly own: number;
@@ -234,6 +237,7 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
       keep(matchOf(task, cueTo - 1, cueTo, from, to));
       if (led && to > from + 1) keep(matchOf(task, cueTo - 1, cueTo, from, to, 1));
     }
+    if (task.likeness && leadsWithin(task, cueTo - 1, from)) keep(matchOf(task, cueTo - 1, cueTo, from, from + 1, PART));
     for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
       if (task.held?.has(cueFrom)) break;
       if (cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
@@ -243,14 +247,23 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
   return made.sort((a, b) => a.to - b.to);
 }
 
-/** A cue said at a time whatever was heard: it takes the stretches that begin about there for as long as it lasts. */
+/**
+ * A cue said at a time whatever was heard: it takes the stretches that begin about there for as long as it lasts, and
+ * the one before where most of that lies in its time.
+ */
 export function matchAt(
   { cues, speech, rate }: Pick<Task, 'cues' | 'speech' | 'rate'>,
   cue: number,
   onset: Seconds,
 ): SpeechMatch {
-  const from = firstFrom(speech, onset - 0.3);
-  const end = onset + plannedLength(cues, cue, cue + 1) * rate * 0.8;
+  const lasts = plannedLength(cues, cue, cue + 1) * rate;
+  let from = firstFrom(speech, onset - 0.3);
+  const before = speech.at(from - 1);
+  if (before && from > 0) {
+    const shared = Math.min(before.endSeconds, onset + lasts) - onset;
+    if (shared > 0.5 * Math.min(lasts, before.endSeconds - before.startSeconds)) from--;
+  }
+  const end = onset + lasts * 0.8;
   let to = from;
   while (to < speech.length && speech[to].startSeconds < end) to++;
   const times = { onset, lastOnset: onset, cost: Infinity, before: null, far: null };
@@ -264,19 +277,29 @@ function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
   return speech[at + 1].startSeconds - endSeconds <= LEAD_IN.gap;
 }
 
+/** Whether a stretch is longer than a cue by about a word or two. */
+function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boolean {
+  const longer = speech[at].endSeconds - speech[at].startSeconds - plannedLength(cues, cue, cue + 1) * rate;
+  return longer > LEAD_IN.withinLeast && longer < LEAD_IN.withinMost;
+}
+
 /** `led` of the stretches only lead in: they belong to the cue, but are not its words. */
 function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led = 0): SpeechMatch {
   const { cues, speech, likeness, rate, costs } = task;
-  const spoken = speech[to - 1].endSeconds - speech[from + led].startSeconds;
+  const within = led === PART;
+  const words = within ? from : from + led;
   const planned = plannedLength(cues, cueFrom, cueTo);
-  const joins = to - from - 1 + (cueTo - cueFrom - 1);
+  const spoken = within ? planned * rate : speech[to - 1].endSeconds - speech[words].startSeconds;
+  const joins = to - words - 1 + (cueTo - cueFrom - 1);
   let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
-  own += costs.joined * (joins - led) + costs.leadIn * led;
+  own += costs.joined * joins + (within ? LEAD_IN.within : costs.leadIn * led);
   if (likeness) {
+    const { text } = cues[cueFrom];
+    const asked = within ? likeness.unlikenessOfEnd(from, to, text) : likeness.unlikeness(words, to, text);
     // Of several cues in one stretch no text can be told.
-    const unlike =
-      cueTo - cueFrom === 1 ? (likeness.unlikeness(from + led, to, cues[cueFrom].text) ?? LIKENESS.unlikest) : 0;
-    own += LIKENESS.cost * (Math.max(LIKENESS.likest, Math.min(LIKENESS.unlikest, unlike)) + LIKENESS.from);
+    const unlikest = likeness.unlikest ?? LIKENESS.unlikest;
+    const unlike = cueTo - cueFrom === 1 ? (asked ?? LIKENESS.unlikest) : 0;
+    own += LIKENESS.cost * (Math.max(LIKENESS.likest, Math.min(unlikest, unlike)) + LIKENESS.from);
   }
   return placed(task, { cueFrom, cueTo, from, to, led, own });
 }

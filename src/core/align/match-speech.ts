@@ -11,6 +11,7 @@ import {
   ending,
   farCost,
   matchesEnding,
+  PART,
   plannedLength,
   remarkSums,
   type SpeechMatch,
@@ -31,6 +32,8 @@ const REACH_AWAY = 0.3;
 /** A match that costs less by itself is an anchor for the tempo. */
 const ANCHOR_COST = 0.5;
 const ANCHORS_AT_LEAST = 6;
+/** So many that are known before are believed. */
+const KNOWN_AT_LEAST = 2;
 /** The voice is learned from matches that cost less by themselves, in so many passes. */
 const LEARNED_COST = 2.5;
 const LEARNING_PASSES = 3;
@@ -55,9 +58,10 @@ export function matchSpeech(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   likeness: Likeness | null,
+  known: readonly Anchor[] = [],
 ): MatchedSpeech {
-  const plain = matchedIn(cues, speech, likeness, false);
-  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, true) : plain;
+  const plain = matchedIn(cues, speech, likeness, known, false);
+  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, known, true) : plain;
   const { way, task, slowness } = jumped.way.cost < plain.way.cost ? jumped : plain;
   return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness, slowness };
 }
@@ -75,12 +79,15 @@ function matchedIn(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   likeness: Likeness | null,
+  known: readonly Anchor[],
   jumps: boolean,
 ): { readonly way: Way; readonly task: Task; readonly slowness: number } {
   const costs = likeness ? BY_LIKENESS : BY_LENGTH;
-  const tries = slownessGuesses(cues, speech).map((slowness) => {
-    const place = placeAt(slowness, jumps ? leftOut(cues, speech, slowness) : 0);
-    const task: Task = { cues, speech, likeness, costs, jumps, rate: 1, tempo: () => slowness, place };
+  const slownesses = known.length < KNOWN_AT_LEAST ? slownessGuesses(cues, speech) : [slownessBy(known)];
+  const tries = slownesses.map((slowness) => {
+    const further = jumps ? leftOut(cues, speech, slowness) : 0;
+    const place = known.length < KNOWN_AT_LEAST ? placeAt(slowness, further) : placeAbout(known, further + 30);
+    const task: Task = { cues, speech, likeness, costs, jumps, rate: 1, tempo: tempoAlong(known, slowness), place };
     return { slowness, task, way: cheapestWay(task) };
   });
   const first = tries.reduce((best, one) => (one.way.cost < best.way.cost ? one : best));
@@ -137,7 +144,7 @@ interface Way {
   readonly remarks: Float64Array;
 }
 
-function cheapestWay(task: Task): Way {
+export function cheapestWay(task: Task): Way {
   const { cues } = task;
   const remarks = remarkSums(task);
   const byEnd: SpeechMatch[][] = [[]];
@@ -216,7 +223,9 @@ function toNearest(anchors: readonly Anchor[], planned: Seconds): Seconds {
 /** Which texts were said where, by a way so far: of matches with one cue. */
 function heardTexts({ cues }: Task, path: readonly SpeechMatch[]): HeardText[] {
   return path
-    .filter(({ cueFrom, cueTo, from, to, own }) => cueTo - cueFrom === 1 && to > from && own < LEARNED_COST)
+    .filter(({ cueFrom, cueTo, from, to, led, own }) => {
+      return cueTo - cueFrom === 1 && to > from && led !== PART && own < LEARNED_COST;
+    })
     .map(({ cueFrom, from, to, led }) => ({ from: from + led, to, text: cues[cueFrom].text }));
 }
 
@@ -229,6 +238,13 @@ function slownessGuesses(cues: readonly Cue[], speech: readonly SpeechStretch[])
   const takenEnd = speech[speech.length - 1].endSeconds;
   const whole = Math.min(1.7, Math.max(0.6, takenEnd / Math.max(1, plannedEnd)));
   return whole < 0.8 || whole > 1.4 ? [whole, 1] : [whole];
+}
+
+/** The tempo from the first to the last of anchors, which are in order; held between 0.6 and 1.7. */
+function slownessBy(anchors: readonly Anchor[]): number {
+  const [first, last] = [anchors[0], anchors[anchors.length - 1]];
+  const planned = last.plannedSeconds - first.plannedSeconds;
+  return planned > 0 ? Math.min(1.7, Math.max(0.6, (last.takenSeconds - first.takenSeconds) / planned)) : 1;
 }
 
 /** The middle of how much longer cues were said than expected. */

@@ -1,5 +1,6 @@
 import type { Cue } from '@/core/timeline';
 import { wholeMilliseconds, type Seconds } from '@/core/units';
+import type { Anchor } from './anchors';
 import type { Likeness } from './likeness';
 import { keepWay, wayKept, type FoundWay } from './kept-way';
 import { plannedLength, type SpeechMatch } from './match-costs';
@@ -9,17 +10,20 @@ import type { Alignment, FoundCue, KeptWay, Remark, SpeechStretch } from './mode
 
 const WITHIN_REMARK_GAP: Seconds = 0.6;
 /** What is left over and hardly a voice, or shorter, is a noise and no remark. */
-const REMARK_LIKELY = 0.4;
-const REMARK_SECONDS: Seconds = 0.25;
+export const TELL = { likely: 0.4, seconds: 0.25 };
 
-/** Aligns cues with stretches of speech alone. Without a `likeness` they are told apart by length and time only. */
+/**
+ * Aligns cues with stretches of speech. Without a `likeness` they are told apart by length and time only; `anchors` are
+ * cues of which it is known about when they were said.
+ */
 export function alignSound(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   likeness: Likeness | null = null,
+  anchors: readonly Anchor[] = [],
 ): Alignment {
   if (cues.length === 0 || speech.length === 0) return nothingFound(speech, likeness);
-  const { path, odds, likeness: learned, slowness } = matchSpeech(cues, speech, likeness);
+  const { path, odds, likeness: learned, slowness } = matchSpeech(cues, speech, likeness, anchors);
   const confidences = confidencesOf(cues.length, path, odds);
   return alignmentOf(cues, speech, { path, confidences, slowness }, learned);
 }
@@ -87,7 +91,7 @@ function remarksOf(stretches: readonly SpeechStretch[]): Remark[] {
   }
   return joined
     .filter(({ startSeconds, endSeconds, likely }) => {
-      return likely >= REMARK_LIKELY && endSeconds - startSeconds >= REMARK_SECONDS;
+      return likely >= TELL.likely && endSeconds - startSeconds >= TELL.seconds;
     })
     .map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds, text: null }));
 }

@@ -3,6 +3,7 @@ export {
   practiceSchedule,
   practiceTake,
   type PracticeRecipe,
+  type PracticeSchedule,
   type PracticeTake,
   type SaidTruth,
   type Shares,

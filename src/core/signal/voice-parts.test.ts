@@ -113,27 +113,31 @@ describe('stretches of voice', () => {
     likely[60] = 1;
     likely.fill(0.2, 62, 76);
     likely.fill(0.4, 80, 100);
-    expect(voiceStretches(likely, 0.032)).toEqual([
+    const decibels = new Float32Array(100).fill(-40);
+    expect(voiceStretches({ likely, decibels, stepSeconds: 0.032 })).toEqual([
       { startSeconds: 0.32, endSeconds: 0.96, likely: 0.65 },
       { startSeconds: 2.56, endSeconds: 3.2, likely: 0.4 },
     ]);
-    expect(voiceStretches(new Float32Array(0), 0.032)).toEqual([]);
+    const nothing = new Float32Array(0);
+    expect(voiceStretches({ likely: nothing, decibels: nothing, stepSeconds: 0.032 })).toEqual([]);
   });
 
-  it('take what is soft for a voice where nothing else is heard, and not where much is hardly a voice', () => {
-    const soft = (noises: number): Float32Array => {
-      const likely = new Float32Array(2000);
-      for (let at = 0; at < 40; at++) likely.fill(0.9, at * 30, at * 30 + 10);
-      // One that begins and ends softly, and noises.
-      likely.fill(0.15, 1300, 1303).fill(0.9, 1303, 1320).fill(0.15, 1320, 1323);
-      for (let at = 0; at < noises; at++) likely.fill(0.2, 1400 + at * 30, 1412 + at * 30);
-      return likely;
-    };
-    const quiet = voiceStretches(soft(1), 0.01);
+  it('take what is soft for a voice where voices stand far out, and not where they do not', () => {
+    // Forty lines, then one that begins and ends softly, and a noise.
+    const likely = new Float32Array(2000);
+    for (let at = 0; at < 40; at++) likely.fill(0.9, at * 30, at * 30 + 10);
+    likely.fill(0.15, 1300, 1303).fill(0.9, 1303, 1320).fill(0.15, 1320, 1323);
+    likely.fill(0.2, 1400, 1412);
+    const over = (background: number) =>
+      voiceStretches({ likely, decibels: likely.map((one) => (one > 0.8 ? -20 : background)), stepSeconds: 0.01 });
+    const quiet = over(-62);
     expect(quiet.length).toBe(42);
     expect(quiet[40]).toMatchObject({ startSeconds: 13, endSeconds: 13.23 });
-    const noisy = voiceStretches(soft(4), 0.01);
+    const noisy = over(-32);
     expect(noisy.length).toBe(41);
     expect(noisy[40]).toMatchObject({ startSeconds: 13.03, endSeconds: 13.2 });
+    // Nothing but a voice: nothing tells how quiet it is.
+    const alone = { likely: new Float32Array(50).fill(0.9), decibels: new Float32Array(50).fill(-20), stepSeconds: 0.01 };
+    expect(voiceStretches(alone)).toEqual([{ startSeconds: 0, endSeconds: 0.5, likely: 0.9 }]);
   });
 });

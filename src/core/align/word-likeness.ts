@@ -1,0 +1,171 @@
+import type { Caption } from '@/core/interchange';
+import type { Cue } from '@/core/timeline';
+import type { Term } from '@/core/words';
+import { overlapSeconds, type Interval } from '@/core/units';
+import { wording } from './captions';
+import type { Likeness } from './likeness';
+import type { SpeechStretch } from './model';
+import { plainWords } from './plain-words';
+import { TermHearing } from './term-hearing';
+import { LikenessTable, type HeardWord } from './words';
+import { wordsInSpeech, type WordsInSpeech } from './words-in-speech';
+
+/*
+ * How stretches of speech are like the texts of a class by the words that a machine wrote for them, on the scale of
+ * `Likeness`: so that one match in order serves both.
+ */
+
+/** Words less alike than this are different words. */
+const LEAST_LIKENESS = 0.5;
+/** Letters shared, of those of both, from which on a text is as likely as not, and what all of them are worth. */
+const SHARED = { from: 0.3, all: -4.35 };
+/** One word that is shared by neither is easily misheard; of several, one is always heard rightly. */
+const NONE = { one: 0.4, more: 0.6, most: 2.8 };
+/** A stretch without words is hardly a voice, where a machine wrote the others down. */
+const WORDLESS = 0.4;
+/** Where more of the words than this lie in no stretch, the stretches are not to be relied on. */
+const INVENTED_AT_MOST = 0.3;
+
+/** Stretches of speech with the words that were said in them. */
+export interface WordedSpeech {
+  readonly likeness: Likeness;
+  /** The same stretches, those without words less likely. */
+  readonly speech: readonly SpeechStretch[];
+  /** What was said in an interval, as the captions have it; `null` where that is nothing. */
+  wordsIn(interval: Interval): string | null;
+}
+
+/** `null` where the captions' words do not lie in the stretches of speech: then words alone are the better evidence. */
+export function wordedSpeech(
+  cues: readonly Cue[],
+  captions: readonly Caption[],
+  heard: readonly HeardWord[],
+  speech: readonly SpeechStretch[],
+  terms: readonly Term[],
+): WordedSpeech | null {
+  const { ranges, invented } = wordsInSpeech(heard, speech);
+  if (heard.length === 0 || invented > INVENTED_AT_MOST * heard.length) return null;
+  const less = speech.map((stretch, at) =>
+    ranges[at][1] > ranges[at][0] ? stretch : { ...stretch, likely: WORDLESS * stretch.likely },
+  );
+  return worded(cues, captions, heard, less, ranges, terms);
+}
+
+/** Pieces of captions as if they were stretches of speech, where there is no sound; see `readCaptions`. */
+export function wordedPieces(
+  cues: readonly Cue[],
+  captions: readonly Caption[],
+  heard: readonly HeardWord[],
+  pieces: WordsInSpeech['ranges'],
+  terms: readonly Term[],
+): WordedSpeech {
+  let last = 0;
+  const speech = pieces.map(([from, to]): SpeechStretch => {
+    const startSeconds = Math.max(last, heard[from].startSeconds);
+    last = Math.max(startSeconds + 0.05, heard[to - 1].endSeconds);
+    return { startSeconds, endSeconds: last, likely: 1 };
+  });
+  return worded(cues, captions, heard, speech, pieces, terms);
+}
+
+function worded(
+  cues: readonly Cue[],
+  captions: readonly Caption[],
+  heard: readonly HeardWord[],
+  speech: readonly SpeechStretch[],
+  ranges: WordsInSpeech['ranges'],
+  terms: readonly Term[],
+): WordedSpeech {
+  const hearing = new TermHearing(terms, cues);
+  const texts = new Map(cues.map(({ text }) => [text, hearing.planned(plainWords(text))]));
+  return {
+    likeness: new Worded(heard, ranges, texts),
+    speech,
+    wordsIn: (interval) => {
+      const within = ranges.filter(([from, to], at) => to > from && overlapSeconds(speech[at], interval) > 0);
+      return within.length === 0 ? null : wording(captions, heard, within[0][0], within[within.length - 1][1]);
+    },
+  };
+}
+
+class Worded implements Likeness {
+  readonly unlikest = NONE.most;
+  private readonly table = new LikenessTable();
+  private readonly heard: readonly number[];
+  private readonly lengths: readonly number[];
+  private readonly texts: ReadonlyMap<string, { readonly words: readonly number[]; readonly letters: number }>;
+  private readonly known = new Map<string, number>();
+
+  constructor(
+    heard: readonly HeardWord[],
+    private readonly ranges: WordsInSpeech['ranges'],
+    texts: ReadonlyMap<string, readonly string[]>,
+  ) {
+    this.heard = heard.map(({ word }) => this.table.numberOf(word));
+    this.lengths = heard.map(({ word }) => word.length);
+    this.texts = new Map(
+      [...texts].map(([text, words]) => [
+        text,
+        {
+          words: words.map((word) => this.table.numberOf(word)),
+          letters: words.reduce((sum, word) => sum + word.length, 0),
+        },
+      ]),
+    );
+  }
+
+  unlikeness(from: number, to: number, text: string): number | null {
+    return this.ask(this.ranges[from][0], this.ranges[to - 1][1], text);
+  }
+
+  unlikenessOfEnd(from: number, to: number, text: string): number | null {
+    const end = this.ranges[to - 1][1];
+    const begin = end - (this.texts.get(text)?.words.length ?? 0);
+    return begin <= this.ranges[from][0] ? null : this.ask(begin, end, text);
+  }
+
+  /** Words are the same in every voice. */
+  adaptedTo(): Likeness {
+    return this;
+  }
+
+  /** Nothing: captions are kept, and are asked again. */
+  kept(): { readonly texts: readonly string[]; readonly found: readonly number[] } {
+    return { texts: [], found: [] };
+  }
+
+  private ask(begin: number, end: number, text: string): number | null {
+    const wanted = this.texts.get(text);
+    if (!wanted) return null;
+    if (end <= begin) return 0;
+    const key = `${begin} ${end} ${text}`;
+    let value = this.known.get(key);
+    if (value === undefined) {
+      let letters = wanted.letters;
+      for (let at = begin; at < end; at++) letters += this.lengths[at];
+      const share = (2 * this.shared(begin, end, wanted.words)) / Math.max(1, letters);
+      const none = Math.min(NONE.most, NONE.one + NONE.more * (Math.min(end - begin, wanted.words.length) - 1));
+      value =
+        share > SHARED.from
+          ? (SHARED.all * (share - SHARED.from)) / (1 - SHARED.from)
+          : (none * (SHARED.from - share)) / SHARED.from;
+      this.known.set(key, value);
+    }
+    return value;
+  }
+
+  /** Letters of the longest run of words, in order and with gaps, that both have; nearly alike counts in part. */
+  private shared(begin: number, end: number, words: readonly number[]): number {
+    let row = new Float64Array(words.length + 1);
+    for (let at = begin; at < end; at++) {
+      const next = new Float64Array(words.length + 1);
+      words.forEach((word, place) => {
+        const alike = this.table.of(this.heard[at], word);
+        const both = alike >= LEAST_LIKENESS ? row[place] + alike * this.lengths[at] : 0;
+        next[place + 1] = Math.max(row[place + 1], next[place], both);
+      });
+      row = next;
+    }
+    return row[words.length];
+  }
+}
