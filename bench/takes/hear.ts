@@ -5,7 +5,7 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { env } from 'onnxruntime-web/wasm';
-import { VoiceHearing, type HeardVoice } from '../../src/hearing/hear-voice';
+import { heardVoice, VoiceHearing, type HeardVoice, type JudgedSteps } from '../../src/hearing/hear-voice';
 import { VoiceActivity } from '../../src/hearing/voice-activity';
 import { makeTake, type TakeRecipe } from '../../tests/support/takes/make-take';
 
@@ -23,33 +23,52 @@ function loaded(): Promise<VoiceActivity> {
   return (model ??= VoiceActivity.load(packaged('@ricky0123/vad-web/dist/silero_vad_v5.onnx')));
 }
 
-/** What was heard of a take, with its truth; kept in the temporary folder by its recipe and the programs that hear it. */
+/** The programs that make sound into steps; what comes after them is quick. */
+const PROGRAMS = [
+  'core/signal/denoiser.ts',
+  'core/signal/cepstra.ts',
+  'hearing/hear-voice.ts',
+  'hearing/voice-activity.ts',
+];
+
+/**
+ * What was heard of a take, with its truth. Its steps are kept in the temporary folder by its recipe and the programs
+ * that make them.
+ */
 export async function hearTake(recipe: TakeRecipe): Promise<{ take: PracticeTake; heard: HeardVoice }> {
-  mkdirSync(cache, { recursive: true });
-  const { plan, ...rest } = recipe;
-  const programs = [
-    'core/signal/denoiser.ts',
-    'core/signal/cepstra.ts',
-    'core/signal/voice-stretches.ts',
-    'hearing/hear-voice.ts',
-    'hearing/voice-activity.ts',
-  ];
-  const name = createHash('sha256').update(JSON.stringify([plan, rest]));
-  for (const program of programs) name.update(readFileSync(new URL(`../../src/${program}`, import.meta.url)));
-  const kept = join(cache, name.digest('hex').slice(0, 24));
   const take = makeTake(recipe);
-  if (existsSync(`${kept}.json`)) {
-    const bytes = readFileSync(`${kept}.f32`);
-    const cepstra = new Float32Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
-    return { take, heard: { ...(JSON.parse(readFileSync(`${kept}.json`, 'utf8')) as HeardVoice), cepstra } };
-  }
+  const kept = keptAt(recipe);
+  const steps = existsSync(`${kept}.cepstra`) ? readSteps(kept) : await judgedSteps(take.samples);
+  if (!existsSync(`${kept}.cepstra`)) keepSteps(kept, steps);
+  return { take, heard: heardVoice(steps) };
+}
+
+function keptAt({ plan, ...rest }: TakeRecipe): string {
+  mkdirSync(cache, { recursive: true });
+  const name = createHash('sha256').update(JSON.stringify([plan, rest]));
+  for (const program of PROGRAMS) name.update(readFileSync(new URL(`../../src/${program}`, import.meta.url)));
+  return join(cache, name.digest('hex').slice(0, 24));
+}
+
+async function judgedSteps(samples: Float32Array): Promise<JudgedSteps> {
   const hearing = new VoiceHearing(await loaded());
-  for (let at = 0; at < take.samples.length; at += TAKE_RATE)
-    await hearing.push(take.samples.subarray(at, at + TAKE_RATE));
-  const heard = await hearing.finish();
-  const { cepstra, ...others } = heard;
-  writeFileSync(`${kept}.f32`, new Uint8Array(cepstra.buffer, cepstra.byteOffset, cepstra.byteLength));
-  writeFileSync(`${kept}.new`, JSON.stringify(others));
-  renameSync(`${kept}.new`, `${kept}.json`);
-  return { take, heard };
+  for (let at = 0; at < samples.length; at += TAKE_RATE) await hearing.push(samples.subarray(at, at + TAKE_RATE));
+  return hearing.finishSteps();
+}
+
+function readSteps(kept: string): JudgedSteps {
+  const read = (part: keyof JudgedSteps): Float32Array => {
+    const bytes = readFileSync(`${kept}.${part}`);
+    return new Float32Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength));
+  };
+  return { likely: read('likely'), decibels: read('decibels'), cepstra: read('cepstra') };
+}
+
+/** The cepstra last: where they are, all is. */
+function keepSteps(kept: string, steps: JudgedSteps): void {
+  for (const part of ['likely', 'decibels', 'cepstra'] as const) {
+    const { buffer, byteOffset, byteLength } = steps[part];
+    writeFileSync(`${kept}.new`, new Uint8Array(buffer, byteOffset, byteLength));
+    renameSync(`${kept}.new`, `${kept}.${part}`);
+  }
 }

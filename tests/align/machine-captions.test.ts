@@ -17,7 +17,9 @@ function given(name: string, tempo: 'steady' | 'wandering', seed: number): Pract
   const plan = demoClasses().find((demo) => demo.name === name)?.plan;
   if (!plan) throw new Error(`no class ${name}`);
   const chance = new Chance(seed);
-  const lengths = new Map(expandPlan(plan).cues.map(({ text, startSeconds, endSeconds }) => [text, endSeconds - startSeconds]));
+  const lengths = new Map(
+    expandPlan(plan).cues.map(({ text, startSeconds, endSeconds }) => [text, endSeconds - startSeconds]),
+  );
   const saying = practiceSchedule({ plan, tempo, seed });
   let next = saying.next();
   while (!next.done) {

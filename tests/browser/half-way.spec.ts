@@ -168,3 +168,34 @@ test('what a take teaches goes into my voice and the library too', async ({ page
   const data = { baseRevision: changed.revision, movement: before.movement };
   expect((await page.request.put(url, { data, headers: { origin: origin() } })).ok()).toBe(true);
 });
+
+test('files are dropped anywhere on the page, each goes where its kind belongs, and none opens in its place', async ({
+  page,
+}) => {
+  const id = await opening();
+  await page.goto(`${origin()}/classes/${id}/takes`);
+  const words = await page.evaluateHandle(
+    (text) => {
+      const carried = new DataTransfer();
+      carried.items.add(new File([text], 'dropped.vtt', { type: 'text/vtt' }));
+      carried.items.add(new File([new Uint8Array(2000)], 'camera.mp4', { type: 'video/mp4' }));
+      carried.items.add(new File([new Uint8Array(2000)], 'microphone.wav', { type: 'audio/wav' }));
+      return carried;
+    },
+    readFileSync(demo('.vtt'), 'utf8').split('\n\n').slice(0, 20).join('\n\n'),
+  );
+  await expect(async () => {
+    await page.dispatchEvent('h1', 'drop', { dataTransfer: words });
+    await expect(page.getByLabel('The same class from another microphone')).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  const chosen = (label: string): Promise<string | undefined> =>
+    page.getByLabel(label).evaluate((input: HTMLInputElement) => input.files?.[0]?.name);
+  expect(await chosen('Sound or video')).toBe('camera.mp4');
+  expect(await chosen('The same class from another microphone')).toBe('microphone.wav');
+  expect(await chosen('Captions, text with times')).toBe('dropped.vtt');
+  // Without the two that are no recordings it is read.
+  await page.getByLabel('Sound or video').setInputFiles([]);
+  await expect(page.getByLabel('The same class from another microphone')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Read the take' }).click();
+  await expect(figures(page)).toBeVisible();
+});

@@ -58,7 +58,9 @@ function misheard(text: string, errors: number, chance: Chance): string {
       if (!chance.yes(errors)) return [word];
       const kind = chance.whole(1, 4);
       if (kind === 1) return [];
-      return kind === 2 ? [word, chance.pick(OTHER_WORDS)] : [chance.yes(0.5) ? nearly(word, chance) : chance.pick(OTHER_WORDS)];
+      return kind === 2
+        ? [word, chance.pick(OTHER_WORDS)]
+        : [chance.yes(0.5) ? nearly(word, chance) : chance.pick(OTHER_WORDS)];
     })
     .join(' ');
 }

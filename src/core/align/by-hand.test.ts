@@ -78,8 +78,15 @@ describe('putting a take right by hand', () => {
   it('goes by the words of captions too, with their speech and without', () => {
     const captions = cues
       .filter((_, at) => !skippedAt.has(at))
-      .map(({ startSeconds, endSeconds, text }) => ({ startSeconds: startSeconds + 2, endSeconds: endSeconds + 2, text }));
-    for (const heard of [{ ...evidence, captions }, { ...evidence, captions, speech: null }]) {
+      .map(({ startSeconds, endSeconds, text }) => ({
+        startSeconds: startSeconds + 2,
+        endSeconds: endSeconds + 2,
+        text,
+      }));
+    for (const heard of [
+      { ...evidence, captions },
+      { ...evidence, captions, speech: null },
+    ]) {
       const worded = alignTake(timeline, heard);
       expect(worded.unsaid.map(({ cueId }) => cueId)).toEqual([...skippedAt].map((at) => cues[at].id));
       const before = times(worded);

@@ -21,7 +21,7 @@ const CUES_A_STRETCH = 3;
 const WITHIN_CUE_GAP: Seconds = 0.9;
 const SHARED_GAP: Seconds = 0.7;
 /** A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. */
-export const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.25, withinMost: 1.1, within: 1.2 };
+export const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.44, withinMost: 1.1, within: 1.59 };
 
 export interface Costs {
   readonly skip: number;
@@ -56,20 +56,20 @@ export const BY_LENGTH: Costs = {
 
 /** Where texts are heard; found on one half of the synthetic takes of `docs/alignment.md`. */
 export const BY_LIKENESS: Costs = {
-  skip: 2.4,
-  remark: 1.2,
-  remarkSecond: 0,
-  gapAtMost: 7,
-  gapSeconds: 0.7,
+  skip: 2.04,
+  remark: 1.59,
+  remarkSecond: 0.05,
+  gapAtMost: 5.06,
+  gapSeconds: 0.51,
   gapShare: 0.11,
-  length: 0.6,
+  length: 0.79,
   lengthAtMost: 3,
-  joined: 0.5,
-  leadIn: 0.85,
+  joined: 0.49,
+  leadIn: 0.52,
 };
 
 /** Of a unit of unlikeness, counted from here and held between bounds. */
-export const LIKENESS = { cost: 1.93, from: 0.58, likest: -4.35, unlikest: 0.4 };
+export const LIKENESS = { cost: 2.22, from: 0.58, likest: -3.14, unlikest: 0.39 };
 /** Of many cues not said in a row: a take that begins late or breaks off, and a step left out, are one event. */
 const EVENT = { most: 12, each: 0.3 };
 /** What is held is part of every way. */
@@ -237,7 +237,8 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
       keep(matchOf(task, cueTo - 1, cueTo, from, to));
       if (led && to > from + 1) keep(matchOf(task, cueTo - 1, cueTo, from, to, 1));
     }
-    if (task.likeness && leadsWithin(task, cueTo - 1, from)) keep(matchOf(task, cueTo - 1, cueTo, from, from + 1, PART));
+    if (task.likeness && leadsWithin(task, cueTo - 1, from))
+      keep(matchOf(task, cueTo - 1, cueTo, from, from + 1, PART));
     for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
       if (task.held?.has(cueFrom)) break;
       if (cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;

@@ -10,7 +10,7 @@ import type { Alignment, FoundCue, KeptWay, Remark, SpeechStretch } from './mode
 
 const WITHIN_REMARK_GAP: Seconds = 0.6;
 /** What is left over and hardly a voice, or shorter, is a noise and no remark. */
-export const TELL = { likely: 0.4, seconds: 0.25 };
+export const TELL = { likely: 0.46, seconds: 0.29 };
 
 /**
  * Aligns cues with stretches of speech. Without a `likeness` they are told apart by length and time only; `anchors` are

@@ -137,7 +137,11 @@ describe('stretches of voice', () => {
     expect(noisy.length).toBe(41);
     expect(noisy[40]).toMatchObject({ startSeconds: 13.03, endSeconds: 13.2 });
     // Nothing but a voice: nothing tells how quiet it is.
-    const alone = { likely: new Float32Array(50).fill(0.9), decibels: new Float32Array(50).fill(-20), stepSeconds: 0.01 };
+    const alone = {
+      likely: new Float32Array(50).fill(0.9),
+      decibels: new Float32Array(50).fill(-20),
+      stepSeconds: 0.01,
+    };
     expect(voiceStretches(alone)).toEqual([{ startSeconds: 0, endSeconds: 0.5, likely: 0.9 }]);
   });
 });

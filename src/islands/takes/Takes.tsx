@@ -9,6 +9,7 @@ import { failed, ok, type Issue, type Result } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { issueSentence } from '@/messages/issues';
 import { keptLog } from '../guide/kept-log';
+import { BringFiles, NOTHING_BROUGHT } from './BringFiles';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
@@ -42,10 +43,8 @@ const TRY_AGAIN_MILLISECONDS = 4000;
 
 /** The takes of a class, and a place to bring one. */
 export function Takes({ studio, stored, takes, ownTerms }: Props) {
-  const [captionFile, setCaptionFile] = useState<File | null>(null);
-  const [soundFile, setSoundFile] = useState<File | null>(null);
+  const [brought, setBrought] = useState(NOTHING_BROUGHT);
   const [lastLog] = useState(() => keptLog(stored.plan.title));
-  const [secondFile, setSecondFile] = useState<File | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);
   const [problem, setProblem] = useState<{ title: string; issues: readonly Issue[] } | null>(null);
   const [kept, setKept] = useState<{ id: string; notes: readonly Issue[] } | null>(null);
@@ -79,6 +78,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   };
 
   const read = async (): Promise<void> => {
+    const { sound: soundFile, second: secondFile, words: captionFile } = brought;
     cancelled.current = false;
     setProblem(null);
     if (!captionFile && !soundFile) {
@@ -151,47 +151,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
             A recording, a machine’s captions of it or the log of the guide, or both. The recording stays on this
             computer: kept are what was found in it and a small copy of its sound, to put cues right by ear.
           </p>
-          <div className="flex flex-wrap gap-6">
-            <label className="flex flex-col gap-1">
-              Sound or video
-              <input
-                type="file"
-                className="file-input"
-                accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac"
-                onChange={(event) => setSoundFile(event.target.files?.[0] ?? null)}
-              />
-            </label>
-            {soundFile && (
-              <label className="flex flex-col gap-1">
-                The same class from another microphone, if there is one
-                <input
-                  type="file"
-                  className="file-input"
-                  accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac"
-                  onChange={(event) => setSecondFile(event.target.files?.[0] ?? null)}
-                />
-              </label>
-            )}
-            <label className="flex flex-col gap-1">
-              Captions, text with times, or the guide’s log
-              <input
-                type="file"
-                className="file-input"
-                accept=".vtt,.srt,.txt,.json,text/vtt,text/plain"
-                onChange={(event) => setCaptionFile(event.target.files?.[0] ?? null)}
-              />
-            </label>
-          </div>
-          {lastLog !== null && !captionFile && (
-            <button
-              type="button"
-              className="btn btn-sm mt-3"
-              onClick={() => setCaptionFile(new File([lastLog], 'performance.json'))}
-            >
-              Use the log of the last time it was performed here
-            </button>
-          )}
-          {captionFile && <p className="mt-2">With {captionFile.name}.</p>}
+          <BringFiles brought={brought} onChange={setBrought} lastLog={lastLog} />
           {progress ? (
             <div className="mt-4 flex items-center gap-4" role="status">
               <progress

@@ -1,0 +1,138 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** What an instructor brings of a class. */
+export interface Brought {
+  readonly sound: File | null;
+  /** The same class from another microphone. */
+  readonly second: File | null;
+  /** Captions, text with times, or the guide's log. */
+  readonly words: File | null;
+}
+
+export const NOTHING_BROUGHT: Brought = { sound: null, second: null, words: null };
+
+const MEDIA = 'audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac';
+const WORDS = '.vtt,.srt,.txt,.json,text/vtt,text/plain';
+
+/** Chooses the files of a take; they may be dropped anywhere on the page too. */
+export function BringFiles({
+  brought,
+  onChange,
+  lastLog,
+}: {
+  readonly brought: Brought;
+  readonly onChange: (brought: Brought) => void;
+  /** The log of the last time that the class was performed here. */
+  readonly lastLog: string | null;
+}) {
+  const over = useDroppedFiles((files) => onChange(files.reduce(withDropped, brought)));
+  const { sound, second, words } = brought;
+  return (
+    <div className={`rounded border-2 border-dashed p-3 ${over ? 'border-primary' : 'border-base-300'}`}>
+      <p className="quiet-ink mb-3">Choose the files, or drop them anywhere on this page.</p>
+      <div className="flex flex-wrap gap-6">
+        <FileChoice
+          label="Sound or video"
+          accept={MEDIA}
+          file={sound}
+          onChange={(file) => onChange({ ...brought, sound: file, second: file && second })}
+        />
+        {sound && (
+          <FileChoice
+            label="The same class from another microphone, if there is one"
+            accept={MEDIA}
+            file={second}
+            onChange={(file) => onChange({ ...brought, second: file })}
+          />
+        )}
+        <FileChoice
+          label="Captions, text with times, or the guide’s log"
+          accept={WORDS}
+          file={words}
+          onChange={(file) => onChange({ ...brought, words: file })}
+        />
+      </div>
+      {lastLog !== null && !words && (
+        <button
+          type="button"
+          className="btn btn-sm mt-3"
+          onClick={() => onChange({ ...brought, words: new File([lastLog], 'performance.json') })}
+        >
+          Use the log of the last time it was performed here
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** A dropped file goes where its kind belongs: words, the first recording, or the second. */
+function withDropped(brought: Brought, file: File): Brought {
+  if (/\.(vtt|srt|txt|json)$/i.test(file.name) || file.type.startsWith('text/')) return { ...brought, words: file };
+  return brought.sound ? { ...brought, second: file } : { ...brought, sound: file };
+}
+
+/** A file input that shows its file, wherever that came from. */
+function FileChoice({
+  label,
+  accept,
+  file,
+  onChange,
+}: {
+  readonly label: string;
+  readonly accept: string;
+  readonly file: File | null;
+  readonly onChange: (file: File | null) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (!input.current || (input.current.files?.[0] ?? null) === file) return;
+    const carried = new DataTransfer();
+    if (file) carried.items.add(file);
+    input.current.files = carried.files;
+  }, [file]);
+  return (
+    <label className="flex flex-col gap-1">
+      {label}
+      <input
+        ref={input}
+        type="file"
+        className="file-input"
+        accept={accept}
+        onChange={(event) => onChange(event.target.files?.[0] ?? null)}
+      />
+    </label>
+  );
+}
+
+/** Files dropped anywhere on the page, which would open in its place otherwise. Tells whether some are held over it. */
+function useDroppedFiles(take: (files: readonly File[]) => void): boolean {
+  const [over, setOver] = useState(false);
+  const latest = useRef(take);
+  useEffect(() => {
+    latest.current = take;
+  });
+  useEffect(() => {
+    const gone = new AbortController();
+    const { signal } = gone;
+    const holdsFiles = (event: DragEvent): boolean => event.dataTransfer?.types.includes('Files') ?? false;
+    const hold = (event: DragEvent): void => {
+      if (!holdsFiles(event)) return;
+      event.preventDefault();
+      setOver(true);
+    };
+    const leave = (event: DragEvent): void => {
+      if (event.relatedTarget === null) setOver(false);
+    };
+    const drop = (event: DragEvent): void => {
+      if (!holdsFiles(event)) return;
+      event.preventDefault();
+      setOver(false);
+      latest.current([...(event.dataTransfer?.files ?? [])]);
+    };
+    document.addEventListener('dragover', hold, { signal });
+    document.addEventListener('dragleave', leave, { signal });
+    document.addEventListener('drop', drop, { signal });
+    return () => gone.abort();
+  }, []);
+  return over;
+}
