@@ -32,8 +32,8 @@ export interface HeardText {
 
 /** How speech is like the texts of a class. */
 export interface Likeness {
-  /** No text is taken to be more unlike than this; where it is left out, than sound can tell. */
-  readonly unlikest?: number;
+  /** What it goes by. */
+  readonly by: 'sound' | 'words';
   /**
    * How unlike a text the stretches `[from, to)` of speech are: 0 for one as near as the middle of the class's texts,
    * about -4 for the right one in quiet, `null` where the lengths rule it out.
@@ -74,6 +74,7 @@ export function likenessKept({ texts, found }: KeptLikeness): Likeness {
     return index === undefined ? null : (known.get(keyOf(stretches, index)) ?? null);
   };
   const likeness: Likeness = {
+    by: 'sound',
     unlikeness: (from, to, text) => ask(keyOfStretches(from, to), text),
     unlikenessOfEnd: (from, to, text) => ask(keyOfStretches(from, to) + END, text),
     adaptedTo: () => likeness,
@@ -138,6 +139,7 @@ interface Judged {
 }
 
 class Heard implements Likeness {
+  readonly by = 'sound';
   private readonly known = new Map<number, Judged>();
 
   constructor(

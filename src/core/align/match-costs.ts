@@ -20,8 +20,11 @@ const CUES_A_STRETCH = 3;
 /** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
 const WITHIN_CUE_GAP: Seconds = 0.9;
 const SHARED_GAP: Seconds = 0.7;
-/** A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. */
-export const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.44, withinMost: 1.1, within: 1.59 };
+/**
+ * A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. Where it runs into its cue,
+ * the stretch of both is longer than the cue by something between these.
+ */
+const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.44, withinMost: 1.1 };
 
 export interface Costs {
   readonly skip: number;
@@ -36,12 +39,17 @@ export interface Costs {
   readonly length: number;
   readonly lengthAtMost: number;
   readonly joined: number;
-  /** Of a word or two that only lead in. */
+  /** Of a word or two that only lead in, as a stretch of their own or within the first of the cue. */
   readonly leadIn: number;
+  readonly leadWithin: number;
+  /** So much dearer is a way one e-th as likely. */
+  readonly warmth: number;
+  /** Of a unit of unlikeness, counted from here and held between bounds. */
+  readonly unlike: { readonly cost: number; readonly from: number; readonly likest: number; readonly unlikest: number };
 }
 
 /** Where length and time alone tell cues apart; found on synthetic takes in quiet rooms. */
-export const BY_LENGTH: Costs = {
+const BY_LENGTH: Costs = {
   skip: 2.6,
   remark: 1.5,
   remarkSecond: 0.25,
@@ -52,10 +60,13 @@ export const BY_LENGTH: Costs = {
   lengthAtMost: 4,
   joined: 0.3,
   leadIn: 0.8,
+  leadWithin: 0.8,
+  warmth: 1.5,
+  unlike: { cost: 0, from: 0, likest: 0, unlikest: 0 },
 };
 
 /** Where texts are heard; found on one half of the synthetic takes of `docs/alignment.md`. */
-export const BY_LIKENESS: Costs = {
+const BY_LIKENESS: Costs = {
   skip: 2.04,
   remark: 1.59,
   remarkSecond: 0.05,
@@ -66,10 +77,35 @@ export const BY_LIKENESS: Costs = {
   lengthAtMost: 3,
   joined: 0.49,
   leadIn: 0.52,
+  leadWithin: 1.59,
+  warmth: 2,
+  unlike: { cost: 2.22, from: 0.58, likest: -3.14, unlikest: 0.39 },
 };
 
-/** Of a unit of unlikeness, counted from here and held between bounds. */
-export const LIKENESS = { cost: 2.22, from: 0.58, likest: -3.14, unlikest: 0.39 };
+/** Where words are known: several that share nothing with a text are surely another. */
+const BY_WORDS: Costs = {
+  skip: 2.4,
+  remark: 1.2,
+  remarkSecond: 0,
+  gapAtMost: 7,
+  gapSeconds: 0.7,
+  gapShare: 0.11,
+  length: 0.6,
+  lengthAtMost: 3,
+  joined: 0.5,
+  leadIn: 0.85,
+  leadWithin: 1.2,
+  warmth: 1.5,
+  unlike: { cost: 1.93, from: 0.58, likest: -4.35, unlikest: 2.8 },
+};
+
+export function costsFor(likeness: Likeness | null): Costs {
+  if (!likeness) return BY_LENGTH;
+  return likeness.by === 'words' ? BY_WORDS : BY_LIKENESS;
+}
+
+/** A text that the lengths rule out is as unlike as sound can tell. */
+const UNASKED = 0.4;
 /** Of many cues not said in a row: a take that begins late or breaks off, and a step left out, are one event. */
 const EVENT = { most: 12, each: 0.3 };
 /** What is held is part of every way. */
@@ -293,14 +329,14 @@ function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: n
   const spoken = within ? planned * rate : speech[to - 1].endSeconds - speech[words].startSeconds;
   const joins = to - words - 1 + (cueTo - cueFrom - 1);
   let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
-  own += costs.joined * joins + (within ? LEAD_IN.within : costs.leadIn * led);
+  own += costs.joined * joins + (within ? costs.leadWithin : costs.leadIn * led);
   if (likeness) {
     const { text } = cues[cueFrom];
     const asked = within ? likeness.unlikenessOfEnd(from, to, text) : likeness.unlikeness(words, to, text);
-    // Of several cues in one stretch no text can be told.
-    const unlikest = likeness.unlikest ?? LIKENESS.unlikest;
-    const unlike = cueTo - cueFrom === 1 ? (asked ?? LIKENESS.unlikest) : 0;
-    own += LIKENESS.cost * (Math.max(LIKENESS.likest, Math.min(unlikest, unlike)) + LIKENESS.from);
+    const { cost, from: counted, likest, unlikest } = costs.unlike;
+    // Of several cues in one stretch no text can be told, nor of lengths that rule it out.
+    const unlike = cueTo - cueFrom === 1 ? (asked ?? UNASKED) : 0;
+    own += cost * (Math.max(likest, Math.min(unlikest, unlike)) + counted);
   }
   return placed(task, { cueFrom, cueTo, from, to, led, own });
 }

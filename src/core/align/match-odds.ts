@@ -5,8 +5,6 @@ import { beginning, eachBefore, ending, type SpeechMatch, type Task } from './ma
  * costs (forward and backward sums; Rabiner 1989, from memory).
  */
 
-/** So much dearer is a way one e-th as likely; found on the tuned half of the takes of `docs/alignment.md`. */
-export const WARMTH = { cost: 1.5 };
 /** Onsets this near are the same place. */
 const SAME_ONSET = 0.4;
 
@@ -23,7 +21,7 @@ export function oddsOf(task: Task, byEnd: readonly (readonly SpeechMatch[])[], r
   const place = new Map(ordered.map((match, at) => [match, at]));
   const forward = new Float64Array(ordered.length);
   const backward = new Float64Array(ordered.length);
-  const cold = 1 / WARMTH.cost;
+  const cold = 1 / task.costs.warmth;
   ordered.forEach((match, at) => {
     let sum = -cold * beginning(task, match, remarks);
     eachBefore(task, match, byEnd, remarks, (before, cost) => {

@@ -4,8 +4,7 @@ import { expectation, type Anchor } from './anchors';
 import type { HeardText, Likeness } from './likeness';
 import {
   beginning,
-  BY_LENGTH,
-  BY_LIKENESS,
+  costsFor,
   CUES_BACK,
   eachBefore,
   ending,
@@ -82,7 +81,7 @@ function matchedIn(
   known: readonly Anchor[],
   jumps: boolean,
 ): { readonly way: Way; readonly task: Task; readonly slowness: number } {
-  const costs = likeness ? BY_LIKENESS : BY_LENGTH;
+  const costs = costsFor(likeness);
   const slownesses = known.length < KNOWN_AT_LEAST ? slownessGuesses(cues, speech) : [slownessBy(known)];
   const tries = slownesses.map((slowness) => {
     const further = jumps ? leftOut(cues, speech, slowness) : 0;
@@ -118,7 +117,7 @@ export function taskAbout(
   path: readonly SpeechMatch[],
   slowness: number,
 ): Task {
-  const costs = given.likeness ? BY_LIKENESS : BY_LENGTH;
+  const costs = costsFor(given.likeness);
   const whole = { ...given, costs, jumps: true, rate: 1, tempo: () => slowness, place: placeAt(slowness) };
   return { ...whole, ...learnedFrom(whole, path, slowness) };
 }
@@ -144,7 +143,7 @@ interface Way {
   readonly remarks: Float64Array;
 }
 
-export function cheapestWay(task: Task): Way {
+function cheapestWay(task: Task): Way {
   const { cues } = task;
   const remarks = remarkSums(task);
   const byEnd: SpeechMatch[][] = [[]];

@@ -10,7 +10,8 @@ import type { Alignment, FoundCue, KeptWay, Remark, SpeechStretch } from './mode
 
 const WITHIN_REMARK_GAP: Seconds = 0.6;
 /** What is left over and hardly a voice, or shorter, is a noise and no remark. */
-export const TELL = { likely: 0.46, seconds: 0.29 };
+const REMARK_LIKELY = 0.46;
+const REMARK_SECONDS: Seconds = 0.29;
 
 /**
  * Aligns cues with stretches of speech. Without a `likeness` they are told apart by length and time only; `anchors` are
@@ -91,7 +92,7 @@ function remarksOf(stretches: readonly SpeechStretch[]): Remark[] {
   }
   return joined
     .filter(({ startSeconds, endSeconds, likely }) => {
-      return likely >= TELL.likely && endSeconds - startSeconds >= TELL.seconds;
+      return likely >= REMARK_LIKELY && endSeconds - startSeconds >= REMARK_SECONDS;
     })
     .map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds, text: null }));
 }

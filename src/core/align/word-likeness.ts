@@ -32,7 +32,7 @@ export interface WordedSpeech {
   /** The same stretches, those without words less likely. */
   readonly speech: readonly SpeechStretch[];
   /** What was said in an interval, as the captions have it; `null` where that is nothing. */
-  wordsIn(interval: Interval): string | null;
+  readonly wordsIn: (interval: Interval) => string | null;
 }
 
 /** `null` where the captions' words do not lie in the stretches of speech: then words alone are the better evidence. */
@@ -89,7 +89,7 @@ function worded(
 }
 
 class Worded implements Likeness {
-  readonly unlikest = NONE.most;
+  readonly by = 'words';
   private readonly table = new LikenessTable();
   private readonly heard: readonly number[];
   private readonly lengths: readonly number[];

@@ -106,16 +106,17 @@ describe('cepstra', () => {
 });
 
 describe('stretches of voice', () => {
-  it('bridge the gaps inside a word, leave out clicks and what is hardly a voice, and tell how likely they are', () => {
+  it('bridge the gaps inside a word, leave out clicks, and tell how likely they are', () => {
     const likely = new Float32Array(100);
     likely.fill(0.9, 10, 20);
     likely.fill(0.5, 22, 30);
-    likely[60] = 1;
+    likely[50] = 1;
     likely.fill(0.2, 62, 76);
     likely.fill(0.4, 80, 100);
     const decibels = new Float32Array(100).fill(-40);
     expect(voiceStretches({ likely, decibels, stepSeconds: 0.032 })).toEqual([
       { startSeconds: 0.32, endSeconds: 0.96, likely: 0.65 },
+      { startSeconds: 1.984, endSeconds: 2.432, likely: 0.2 },
       { startSeconds: 2.56, endSeconds: 3.2, likely: 0.4 },
     ]);
     const nothing = new Float32Array(0);
@@ -136,6 +137,13 @@ describe('stretches of voice', () => {
     const noisy = over(-32);
     expect(noisy.length).toBe(41);
     expect(noisy[40]).toMatchObject({ startSeconds: 13.03, endSeconds: 13.2 });
+    // The noise stands out by 15 dB: it may be half a word, and is taken with all that is as loud.
+    const decibels = likely.map((one, at) => (one > 0.8 ? -20 : at >= 1390 && at < 1420 ? -17 : -32));
+    expect(voiceStretches({ likely, decibels, stepSeconds: 0.01 })[41]).toMatchObject({
+      startSeconds: 13.9,
+      endSeconds: 14.2,
+      likely: 0.2,
+    });
     // Nothing but a voice: nothing tells how quiet it is.
     const alone = {
       likely: new Float32Array(50).fill(0.9),

@@ -1,14 +1,20 @@
-import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { lastStartedAt, overlapSeconds, wholeMilliseconds, type Seconds } from '@/core/units';
 
 /**
  * Likelier than this is a voice: in a recording where voices stand far out of what is else heard, and in any other.
  * Found on the tuned half of the takes of `docs/alignment.md`.
  */
-export const LIKELY = { inQuiet: 0.1, inNoise: 0.25 };
+const LIKELY = { inQuiet: 0.1, inNoise: 0.25, faint: 0.06 };
 /** A voice so much louder than what lies between is said in quiet; the takes of the tuned half have 43 or 6 to 16. */
 const QUIET_DECIBELS = 25;
 /** Steps likelier than this are surely a voice, and less likely than this surely none. */
 const SURELY = { voice: 0.8, none: 0.02 };
+/**
+ * A stretch no longer than this may be part of a word. It stands out by so many decibels from the quarter of what is
+ * about it that is the quietest, and holds what is no more below its loudest step and no less above that quarter; it
+ * grows by so much at most, and leaves a gap to its neighbours.
+ */
+const SHORT = { longest: 0.3, about: 1.28, standsOut: 10, below: 12, above: 5, grows: 0.256, gap: 0.128 };
 /** Gaps shorter than this lie inside a word. */
 const BRIDGED: Seconds = 0.1;
 const SHORTEST: Seconds = 0.1;
@@ -27,10 +33,53 @@ export interface VoiceSteps {
   readonly stepSeconds: Seconds;
 }
 
-/** Stretches of voice from the likelihood of each step. */
+/**
+ * Stretches of voice from the likelihood of each step. In noise a short word is often half taken for it: where it stands
+ * out of what is about it, its ends are told by how loud it is, and it may be faint.
+ */
 export function voiceStretches(steps: VoiceSteps): VoiceStretch[] {
-  const least = standsOutBy(steps) > QUIET_DECIBELS ? LIKELY.inQuiet : LIKELY.inNoise;
-  return likelierThan(least, steps);
+  if (standsOutBy(steps) > QUIET_DECIBELS) return likelierThan(LIKELY.inQuiet, steps);
+  const clear = likelierThan(LIKELY.inNoise, steps);
+  const faint = likelierThan(LIKELY.faint, steps).filter((one) => apartFromAll(one, clear));
+  const all = [...clear, ...faint].sort((a, b) => a.startSeconds - b.startSeconds);
+  return all.flatMap((one, at) => {
+    if (one.endSeconds - one.startSeconds > SHORT.longest) return [one];
+    const grown = grownByLevel(one, all[at - 1], all[at + 1], steps);
+    return grown ?? (faint.includes(one) ? [] : [one]);
+  });
+}
+
+function apartFromAll(one: VoiceStretch, others: readonly VoiceStretch[]): boolean {
+  const at = lastStartedAt(others, one.startSeconds);
+  return [others[at], others[at + 1]].every((other) => !other || overlapSeconds(one, other) === 0);
+}
+
+/** A stretch with the steps on either side that are nearly as loud; `null` where it does not stand out. */
+function grownByLevel(
+  one: VoiceStretch,
+  before: VoiceStretch | undefined,
+  after: VoiceStretch | undefined,
+  { likely, decibels, stepSeconds }: VoiceSteps,
+): VoiceStretch | null {
+  const stepAt = (seconds: Seconds): number => Math.round(seconds / stepSeconds);
+  const count = Math.min(decibels.length, likely.length);
+  let from = stepAt(one.startSeconds);
+  let to = stepAt(one.endSeconds);
+  const about = stepAt(SHORT.about);
+  const around = decibels.slice(Math.max(0, from - about), Math.min(count, to + about)).sort();
+  const floor = around[around.length >> 2] ?? 0;
+  const loudest = decibels.subarray(from, to).reduce((most, level) => Math.max(most, level), -Infinity);
+  if (loudest - floor < SHORT.standsOut) return null;
+  const least = Math.max(loudest - SHORT.below, floor + SHORT.above);
+  const first = Math.max(before ? stepAt(before.endSeconds + SHORT.gap) : 0, from - stepAt(SHORT.grows));
+  const last = Math.min(after ? stepAt(after.startSeconds - SHORT.gap) : count, to + stepAt(SHORT.grows));
+  while (from > first && decibels[from - 1] >= least) from--;
+  while (to < last && decibels[to] >= least) to++;
+  return {
+    startSeconds: wholeMilliseconds(from * stepSeconds),
+    endSeconds: wholeMilliseconds(to * stepSeconds),
+    likely: one.likely,
+  };
 }
 
 /** Decibels between the middle of what is surely a voice and of what is surely none; 0 where either is missing. */
