@@ -28,11 +28,21 @@ export interface Hearing {
  * stretches. Sound alone is read by what it is like. What machines write for a term counts as the term.
  */
 export function alignTake(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Alignment {
+  return foundIn(timeline, evidence, hearing).found;
+}
+
+/** What is found, and in what; `null` where captions were read by themselves. */
+function foundIn(
+  timeline: Timeline,
+  evidence: Evidence,
+  hearing: Hearing,
+): { readonly found: Alignment; readonly heard: HeardSpeech | null } {
   const { cues } = timeline;
   const heard = heardSpeech(timeline, evidence, hearing);
-  if ('found' in heard) return heard;
+  if ('found' in heard) return { found: heard, heard: null };
   const before = !hearing.likeness && evidence.way && alignKept(cues, heard.speech, heard.likeness, evidence.way);
-  return heard.worded(before || alignSound(cues, heard.speech, heard.likeness, heard.anchors));
+  const found = before || alignSound(cues, heard.speech, heard.likeness, heard.anchors);
+  return { found: heard.worded(found), heard };
 }
 
 /** Stretches of speech, what they are like, what is known of the tempo, and how remarks come by the words of captions. */
@@ -79,10 +89,8 @@ export interface Correctable {
 /** See `Correctable`. Worked out when it is first asked for, and then kept. */
 export function correctable(timeline: Timeline, evidence: Evidence, hearing: Hearing = {}): Correctable {
   const make = (): ((set: SetByHand) => Alignment) => {
-    const found = alignTake(timeline, evidence, hearing);
-    const heard = heardSpeech(timeline, evidence, hearing);
-    if ('found' in heard) return () => found;
-    const byHand = ByHand.of(timeline.cues, heard.speech, found);
+    const { found, heard } = foundIn(timeline, evidence, hearing);
+    const byHand = heard && ByHand.of(timeline.cues, heard.speech, found);
     return byHand ? (set) => heard.worded(byHand.withSet(set)) : () => found;
   };
   let made: ReturnType<typeof make> | null = null;

@@ -155,7 +155,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
                 <span>
                   {unsure.length === 0
                     ? 'Every line is sure or was set by hand.'
-                    : `${unsure.length} lines are not sure.`}
+                    : `${unsure.length} ${unsure.length === 1 ? 'line is' : 'lines are'} not sure.`}
                 </span>
                 <button type="button" className="btn btn-sm" disabled={unsure.length === 0} onClick={nextUnsure}>
                   Next least sure
