@@ -166,14 +166,13 @@ async function measure(url: string, minutes: number, script: readonly [string, n
   const made = await page.request.post(`${url}/api/classes`, { data: { from: 'plan', plan }, headers });
   if (!made.ok()) throw new Error(`the class was not made: ${made.status()} ${await made.text()}`);
   const { id } = (await made.json()) as { id: string };
+  const memory = new PageMemory(browser);
   try {
-    const memory = new PageMemory(browser);
     await page.goto(`${url}/classes/${id}/takes`);
     await page.waitForTimeout(1000);
     const began = performance.now();
     const times = await bring(page, url, id, file, memory);
     const whole = performance.now() - began - 1500;
-    memory.end();
     const before = memory.most.get('nothing yet') ?? 0;
     const most = Math.max(...memory.most.values());
     const parts = [...times].map(([doing, time]) => {
@@ -184,6 +183,7 @@ async function measure(url: string, minutes: number, script: readonly [string, n
     );
     await correctAndScroll(page);
   } finally {
+    memory.end();
     await page.request.delete(`${url}/api/classes/${id}`, { headers });
     await browser.close();
   }

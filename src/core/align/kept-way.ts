@@ -1,5 +1,5 @@
 import type { Cue } from '@/core/timeline';
-import { placed, type SpeechMatch } from './match-costs';
+import { PART, placed, type SpeechMatch } from './match-costs';
 import type { KeptWay, SpeechStretch } from './model';
 
 /** A way through a take's speech with how sure each cue is, 0 to 1. */
@@ -11,6 +11,8 @@ export interface FoundWay {
 }
 
 const NUMBERS = 6;
+/** Whole numbers are kept: this one for `PART`. */
+const PART_KEPT = -1;
 
 export function keepWay({ path, confidences, slowness }: FoundWay): KeptWay {
   return {
@@ -20,7 +22,7 @@ export function keepWay({ path, confidences, slowness }: FoundWay): KeptWay {
       cueTo - cueFrom,
       from,
       to - from,
-      led,
+      led === PART ? PART_KEPT : led,
       Math.round(100 * own),
     ]),
     confidences: confidences.map((confidence) => Math.round(100 * confidence)),
@@ -36,7 +38,8 @@ export function wayKept(
   if (confidences.length !== cues.length || matches.length % NUMBERS > 0) return null;
   const path: SpeechMatch[] = [];
   for (let at = 0; at < matches.length; at += NUMBERS) {
-    const [cueFrom, cueCount, from, count, led, own] = matches.slice(at, at + NUMBERS);
+    const [cueFrom, cueCount, from, count, leading, own] = matches.slice(at, at + NUMBERS);
+    const led = leading === PART_KEPT ? PART : leading;
     const last = path.at(-1);
     const inOrder = cueFrom >= (last?.cueTo ?? 0) && from >= (last?.to ?? 0);
     const whole = cueCount > 0 && count > 0 && led >= 0 && led < count;

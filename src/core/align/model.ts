@@ -13,7 +13,7 @@ export interface KeptWay {
   readonly slowness: number;
   /**
    * By sixes, a match each, in order: its first cue and how many, its first stretch and how many, how many of those
-   * only lead in, and what it costs by itself, in hundredths.
+   * only lead in (-1: the beginning of the first), and what it costs by itself, in hundredths. Whole numbers all.
    */
   readonly matches: readonly number[];
   /** For each cue, in hundredths: that it was said where it was found, or that it was not said. */

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { expandPlan } from '@/core/timeline';
+import { demoClasses } from '@/demo/classes';
+import { keepWay, wayKept } from './kept-way';
+import { PART, placed } from './match-costs';
+
+const cues = expandPlan(demoClasses()[1].plan).cues.slice(0, 6);
+const speech = cues.map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds, likely: 0.9 }));
+const match = (cue: number, to: number, led: number) =>
+  placed({ cues, speech }, { cueFrom: cue, cueTo: cue + 1, from: cue, to, led, own: -1.234 });
+/** The third is led in by a stretch of its own, the fifth within its one stretch; the fourth is not said. */
+const way = {
+  path: [match(0, 1, 0), match(2, 4, 1), match(4, 5, PART)],
+  confidences: [0.98, 0.4, 0.77, 0.6, 0.9, 0.05],
+  slowness: 1.0834,
+};
+
+describe('a way through a take’s speech', () => {
+  it('is kept in whole numbers and comes back as it was, to a hundredth', () => {
+    const kept = keepWay(way);
+    for (const one of [...kept.matches, ...kept.confidences]) expect(Number.isInteger(one)).toBe(true);
+    const back = wayKept(JSON.parse(JSON.stringify(kept)) as typeof kept, cues, speech);
+    expect(back?.confidences).toEqual(way.confidences);
+    expect(back?.slowness).toBe(1.083);
+    expect(back?.path).toEqual(way.path.map((one) => ({ ...one, own: -1.23 })));
+  });
+
+  it('is refused where it leads in with more than it has, or with what is no number of stretches', () => {
+    const kept = keepWay(way);
+    const with4 = (led: number) => kept.matches.map((one, at) => (at === 4 ? led : one));
+    for (const led of [1, 2, -2]) expect(wayKept({ ...kept, matches: with4(led) }, cues, speech)).toBeNull();
+    expect(wayKept({ ...kept, matches: with4(-1) }, cues, speech)?.path[0].led).toBe(PART);
+  });
+});
