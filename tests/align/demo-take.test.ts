@@ -40,6 +40,8 @@ const cases: readonly (readonly [string, Omit<Evidence, 'lengthSeconds'>, number
   ['captions and sound', { captions: captions.value.captions, speech }, 0.98],
 ];
 
+const plainWords = (text: string): string[] => text.toLowerCase().split(/[^a-z]+/);
+
 describe('the demo take', () => {
   it('is as small as promised and tells its truth', () => {
     expect(statSync(file('.webm')).size).toBeLessThan(3_000_000);
@@ -60,6 +62,14 @@ describe('the demo take', () => {
     );
     expect(near.length / onsets.size).toBeGreaterThanOrEqual(share);
     expect(reading.cues.filter((cue) => cue.status === 'skipped').map((cue) => cue.id)).toEqual([...truth.skipped]);
+    // Each line says what it was found by: the words heard there, or its length, as no likeness is asked here.
+    const by = evidence.captions ? 'words' : 'length';
+    for (const { evidence: found, status, text } of reading.cues) {
+      if (status === 'skipped') expect(found).toBeNull();
+      else expect(found).toMatchObject({ by, nearer: null, heard: by === 'words' ? expect.any(String) : null });
+      if (status === 'said' && by === 'words' && text.length > 30)
+        expect(found?.heard?.toLowerCase()).toContain(plainWords(text)[1]);
+    }
     const remarks = truth.said.filter((line) => line.cueId === null);
     expect(reading.remarks.length).toBe(remarks.length);
     // A remark inside a merged caption is timed by the caption's length shared out.

@@ -38,6 +38,11 @@ describe('a take outdoors, read by sound alone', () => {
         .map(({ cueId, startSeconds }) => Math.abs((at.get(cueId ?? '') ?? Infinity) - startSeconds));
       const near = errors.filter((error) => error <= 0.3).length / errors.length;
       expect(near).toBeGreaterThanOrEqual(bar);
+      // Each line says what it was found by: its sound, which is nearer to it than to other lines.
+      const nearer = reading.cues.flatMap(({ evidence }) => evidence?.nearer ?? []);
+      expect(nearer.length).toBeGreaterThan(0.8 * reading.totals.said);
+      expect(nearer.filter((by) => by > 1).length / nearer.length).toBeGreaterThan(0.65);
+      for (const { evidence } of reading.cues) if (evidence) expect(evidence.by).toBe('sound');
       const planned = take.said
         .filter(({ cueId }) => cueId !== null)
         .map(({ cueId, startSeconds }) => {

@@ -72,7 +72,11 @@ function heardSpeech({ cues }: Timeline, evidence: Evidence, hearing: Hearing): 
 }
 
 function withWords(alignment: Alignment, { wordsIn }: WordedSpeech): Alignment {
-  return { ...alignment, remarks: alignment.remarks.map((remark) => ({ ...remark, text: wordsIn(remark) })) };
+  return {
+    ...alignment,
+    found: alignment.found.map((cue) => ({ ...cue, evidence: { ...cue.evidence, heard: wordsIn(cue) } })),
+    remarks: alignment.remarks.map((remark) => ({ ...remark, text: wordsIn(remark) })),
+  };
 }
 
 function snapped(alignment: Alignment, speech: readonly SpeechStretch[]): Alignment {

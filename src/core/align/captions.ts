@@ -41,8 +41,8 @@ export function readCaptions(cues: readonly Cue[], captions: readonly Caption[],
   const matched = surer.length >= 2 ? matchWords(planned, heard, expected, true) : first;
   const spans = cueSpans(cues, planned, heard, matched).filter((span) => span.share >= SAID_SHARE);
   const used = usedWords(spans, heard);
-  const rescued = rescueShortCues(cues, spans, heard, used, expected);
-  const found = [...spans.map((span) => foundCue(cues, span)), ...rescued];
+  const rescued = rescueShortCues(cues, captions, spans, heard, used, expected);
+  const found = [...spans.map((span) => foundCue(cues, captions, heard, span)), ...rescued];
   const place = new Map(cues.map((cue, index) => [cue.id, index]));
   found.sort((a, b) => (place.get(a.cueId) ?? 0) - (place.get(b.cueId) ?? 0));
   const remarks = remarksIn(captions, heard, used);
@@ -157,6 +157,7 @@ function absorb(used: Uint8Array, heard: readonly HeardWord[], from: number, ste
 /** Short cues whose one or two words were misheard, found by when they were said. */
 function rescueShortCues(
   cues: readonly Cue[],
+  captions: readonly Caption[],
   spans: readonly Span[],
   heard: readonly HeardWord[],
   used: Uint8Array,
@@ -180,6 +181,7 @@ function rescueShortCues(
       startSeconds: heard[at].startSeconds,
       endSeconds: heard[last].endSeconds,
       confidence: 0.4,
+      evidence: { by: 'length', heard: wording(captions, heard, at, last + 1), nearer: null },
     });
   });
   return rescued;
@@ -192,7 +194,12 @@ function runLength(heard: readonly HeardWord[], used: Uint8Array, at: number): n
   return end - at;
 }
 
-function foundCue(cues: readonly Cue[], span: Span): FoundCue {
+function foundCue(
+  cues: readonly Cue[],
+  captions: readonly Caption[],
+  heard: readonly HeardWord[],
+  span: Span,
+): FoundCue {
   const cue = cues[span.cue];
   // One short word is easily taken for another; several that agree are not.
   const many = Math.min(1, 0.55 + span.words * 0.12);
@@ -201,6 +208,7 @@ function foundCue(cues: readonly Cue[], span: Span): FoundCue {
     startSeconds: wholeMilliseconds(span.startSeconds),
     endSeconds: wholeMilliseconds(Math.max(span.endSeconds, span.startSeconds + 0.05)),
     confidence: Math.round(100 * Math.min(1, span.share) * many) / 100,
+    evidence: { by: 'words', heard: wording(captions, heard, span.firstHeard, span.lastHeard + 1), nearer: null },
   };
 }
 

@@ -33,6 +33,19 @@ export interface Evidence {
   readonly lengthSeconds: Seconds | null;
 }
 
+/** What a cue was found by. */
+export interface CueEvidence {
+  /** The words of captions; what its speech sounds like; or length and place alone. */
+  readonly by: 'words' | 'sound' | 'length';
+  /** The words that captions have there, where they decided. */
+  readonly heard: string | null;
+  /**
+   * How much nearer its speech is to it than to the middle of the class's lines, in spreads of their distances, where
+   * sound decided; less than 0 where it is further. `null` where several cues share one stretch.
+   */
+  readonly nearer: number | null;
+}
+
 /** One cue as found in the take. */
 export interface FoundCue {
   readonly cueId: string;
@@ -40,6 +53,7 @@ export interface FoundCue {
   readonly endSeconds: Seconds;
   /** 0 (a guess) to 1 (sure). */
   readonly confidence: number;
+  readonly evidence: CueEvidence;
 }
 
 /** Something said that is not in the plan; `text` only where captions tell it. */

@@ -3,10 +3,10 @@ import { wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Anchor } from './anchors';
 import type { Likeness } from './likeness';
 import { keepWay, wayKept, type FoundWay } from './kept-way';
-import { plannedLength, type SpeechMatch } from './match-costs';
+import { PART, plannedLength, type SpeechMatch } from './match-costs';
 import type { Odds } from './match-odds';
 import { matchSpeech } from './match-speech';
-import type { Alignment, FoundCue, KeptWay, Remark, SpeechStretch } from './model';
+import type { Alignment, CueEvidence, FoundCue, KeptWay, Remark, SpeechStretch } from './model';
 
 const WITHIN_REMARK_GAP: Seconds = 0.6;
 /** What is left over and hardly a voice, or shorter, is a noise and no remark. */
@@ -67,7 +67,7 @@ export function alignmentOf(
     for (let cue = match.cueFrom; cue < match.cueTo; cue++) said.add(cue);
   }
   return {
-    found: path.flatMap((match) => foundIn(cues, speech, match, confidences)),
+    found: path.flatMap((match) => foundIn(cues, speech, match, confidences, likeness)),
     unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: confidences[at] }])),
     remarks: remarksOf(speech.filter((_, index) => !used[index])),
     likeness,
@@ -102,6 +102,7 @@ function foundIn(
   speech: readonly SpeechStretch[],
   match: SpeechMatch,
   confidences: readonly number[],
+  likeness: Likeness | null,
 ): FoundCue[] {
   const start = match.onset;
   const planned = plannedLength(cues, match.cueFrom, match.cueTo);
@@ -113,5 +114,16 @@ function foundIn(
     startSeconds: wholeMilliseconds(start + (cue.startSeconds - from) * scale),
     endSeconds: wholeMilliseconds(start + (cue.endSeconds - from) * scale),
     confidence: confidences[match.cueFrom + at],
+    evidence: evidenceOf(cue, match, likeness),
   }));
+}
+
+/** What a cue was found by; the words of captions are added by who knows them. */
+function evidenceOf({ text }: Cue, match: SpeechMatch, likeness: Likeness | null): CueEvidence {
+  const { cueFrom, cueTo, from, to, led } = match;
+  const by = likeness?.by ?? 'length';
+  // What was set by hand may have no speech at all.
+  if (!likeness || by !== 'sound' || cueTo - cueFrom > 1 || to <= from) return { by, heard: null, nearer: null };
+  const unlike = led === PART ? likeness.unlikenessOfEnd(from, to, text) : likeness.unlikeness(from + led, to, text);
+  return { by, heard: null, nearer: unlike === null ? null : Math.round(-10 * unlike) / 10 };
 }

@@ -1,4 +1,4 @@
-import type { Remark } from '@/core/align';
+import type { CueEvidence, Remark } from '@/core/align';
 import type { RecordingsMatch, SoundFigures } from '@/core/signal';
 import type { Interval, Seconds } from '@/core/units';
 
@@ -16,6 +16,8 @@ export interface CueReading {
   /** 0 (a guess) to 1 (sure); 1 where somebody corrected it by hand. */
   readonly confidence: number;
   readonly corrected: boolean;
+  /** What it was found by; readings of before have none. `null` where it was not found. */
+  readonly evidence?: CueEvidence | null;
 }
 
 /** The whole take in figures. */

@@ -41,6 +41,7 @@ export function readingOf(
       endSeconds: match?.endSeconds ?? null,
       confidence: match?.confidence ?? sure.get(cue.id) ?? 0.5,
       corrected: false,
+      evidence: match?.evidence ?? null,
     };
   });
   return correct(
@@ -77,6 +78,7 @@ export function correct(
       endSeconds: saidAtSeconds === null ? null : wholeMilliseconds(saidAtSeconds + length),
       confidence: 1,
       corrected: true,
+      evidence: null,
     };
   });
   return { ...reading, cues, totals: totalsOf(timeline, cues, reading.remarks, lengthSeconds) };

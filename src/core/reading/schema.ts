@@ -19,6 +19,13 @@ const readingSchema = object({
         endSeconds: seconds().nullable().defined(),
         confidence: number().strict().min(0).max(1).required(),
         corrected: boolean().strict().required(),
+        evidence: object({
+          by: string().strict().oneOf(['words', 'sound', 'length']).required(),
+          heard: string().strict().max(20_000).nullable().defined(),
+          nearer: number().strict().min(-1000).max(1000).nullable().defined(),
+        })
+          .nullable()
+          .default(undefined),
       }),
     )
     .max(20_000)

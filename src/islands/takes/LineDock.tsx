@@ -11,6 +11,7 @@ import {
 } from '@/core/reading';
 import { formatClock, formatExactClock, type Interval, type Seconds } from '@/core/units';
 import { CutDock } from './cuts/CutDock';
+import { evidenceSentence } from '@/messages/evidence';
 import { ExactTime } from './ExactTime';
 import type { Row } from './rows';
 
@@ -75,6 +76,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
         {cue.corrected
           ? 'Set by hand'
           : `${cue.saidAtSeconds === null ? 'Not found in the take' : 'As found'}, ${Math.round(cue.confidence * 100)} % sure`}
+        {cue.evidence && <span className="block">{evidenceSentence(cue.evidence)}</span>}
       </p>
       <ExactTime key={`${cue.id} ${base}`} label="Said at" seconds={base} onSet={set} />
       <div className="mt-2 flex flex-wrap gap-2">
