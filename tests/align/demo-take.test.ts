@@ -66,7 +66,12 @@ describe('the demo take', () => {
     const by = evidence.captions ? 'words' : 'length';
     for (const { evidence: found, status, text } of reading.cues) {
       if (status === 'skipped') expect(found).toBeNull();
-      else expect(found).toMatchObject({ by, nearer: null, heard: by === 'words' ? expect.any(String) : null });
+      else
+        expect([found?.by, found?.nearer, typeof found?.heard]).toEqual([
+          by,
+          null,
+          by === 'words' ? 'string' : 'object',
+        ]);
       if (status === 'said' && by === 'words' && text.length > 30)
         expect(found?.heard?.toLowerCase()).toContain(plainWords(text)[1]);
     }

@@ -34,6 +34,7 @@ test('lines are put right with the keyboard alone, and undo takes each step back
   await expect(line(page)).toContainText('Rest when you like');
   await page.keyboard.press('k');
   await expect(line(page)).toContainText('Stay within about seventy');
+  await expect(line(page)).toContainText(/Heard there: “|By its (sound|length)/);
   const before = await saidAt(page).inputValue();
   await page.keyboard.press('ArrowRight');
   await expect(saidAt(page)).not.toHaveValue(before);
