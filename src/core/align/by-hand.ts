@@ -43,7 +43,7 @@ export class ByHand {
   private readonly starts: readonly (Seconds | null)[];
   private readonly known = new Map<string, Placed>();
 
-  /** `null` where words decided, or nothing was found. */
+  /** `null` where captions were read by themselves, or nothing was found. */
   static of(cues: readonly Cue[], speech: readonly SpeechStretch[], found: Alignment): ByHand | null {
     const way = found.way && wayKept(found.way, cues, speech);
     return way && new ByHand(cues, speech, found, way);

@@ -67,8 +67,8 @@ export interface Alignment {
   /** Of cues that were not found, how sure that is, 0 to 1, where it can be told. */
   readonly unsaid: readonly { readonly cueId: string; readonly confidence: number }[];
   readonly remarks: readonly Remark[];
-  /** How its speech is like its texts, as learned from the take; `null` where words decided, or lengths alone. */
+  /** How its speech is like its texts, as learned from the take; `null` where lengths alone decided, or words in order. */
   readonly likeness: Likeness | null;
-  /** See `KeptWay`; `null` where words decided. */
+  /** See `KeptWay`; `null` where captions were read by themselves. */
   readonly way: KeptWay | null;
 }
