@@ -48,7 +48,7 @@ describe('what is learned from takes', () => {
     );
     // Without learning they would be far off, else the bar says nothing.
     expect(Math.max(...blind)).toBeGreaterThan(0.08);
-  });
+  }, 240_000);
 
   it('measures voice, breath and teaching, and proposes them one by one', () => {
     const [plan] = plans;

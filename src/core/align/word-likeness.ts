@@ -88,13 +88,19 @@ function worded(
   };
 }
 
+interface WordedText {
+  readonly words: readonly number[];
+  readonly letters: number;
+  /** By the places of the words that it was compared with. */
+  readonly known: Map<number, number>;
+}
+
 class Worded implements Likeness {
   readonly by = 'words';
   private readonly table = new LikenessTable();
   private readonly heard: readonly number[];
   private readonly lengths: readonly number[];
-  private readonly texts: ReadonlyMap<string, { readonly words: readonly number[]; readonly letters: number }>;
-  private readonly known = new Map<string, number>();
+  private readonly texts: ReadonlyMap<string, WordedText>;
 
   constructor(
     heard: readonly HeardWord[],
@@ -109,6 +115,7 @@ class Worded implements Likeness {
         {
           words: words.map((word) => this.table.numberOf(word)),
           letters: words.reduce((sum, word) => sum + word.length, 0),
+          known: new Map(),
         },
       ]),
     );
@@ -138,8 +145,8 @@ class Worded implements Likeness {
     const wanted = this.texts.get(text);
     if (!wanted) return null;
     if (end <= begin) return 0;
-    const key = `${begin} ${end} ${text}`;
-    let value = this.known.get(key);
+    const key = begin * (this.heard.length + 1) + end;
+    let value = wanted.known.get(key);
     if (value === undefined) {
       let letters = wanted.letters;
       for (let at = begin; at < end; at++) letters += this.lengths[at];
@@ -149,22 +156,22 @@ class Worded implements Likeness {
         share > SHARED.from
           ? (SHARED.all * (share - SHARED.from)) / (1 - SHARED.from)
           : (none * (SHARED.from - share)) / SHARED.from;
-      this.known.set(key, value);
+      wanted.known.set(key, value);
     }
     return value;
   }
 
   /** Letters of the longest run of words, in order and with gaps, that both have; nearly alike counts in part. */
   private shared(begin: number, end: number, words: readonly number[]): number {
-    let row = new Float64Array(words.length + 1);
+    const row = new Float64Array(words.length + 1);
     for (let at = begin; at < end; at++) {
-      const next = new Float64Array(words.length + 1);
-      words.forEach((word, place) => {
-        const alike = this.table.of(this.heard[at], word);
-        const both = alike >= LEAST_LIKENESS ? row[place] + alike * this.lengths[at] : 0;
-        next[place + 1] = Math.max(row[place + 1], next[place], both);
-      });
-      row = next;
+      let before = 0;
+      for (let place = 0; place < words.length; place++) {
+        const alike = this.table.of(this.heard[at], words[place]);
+        const both = alike >= LEAST_LIKENESS ? before + alike * this.lengths[at] : 0;
+        before = row[place + 1];
+        row[place + 1] = Math.max(before, row[place], both);
+      }
     }
     return row[words.length];
   }
