@@ -2,7 +2,7 @@ import type { Timeline } from '@/core/timeline';
 import { TERMS, type Term } from '@/core/words';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import type { Anchor } from './anchors';
-import { readCaptions } from './captions';
+import { readByWords } from './captions';
 import type { Alignment, Evidence, FoundCue, SpeechStretch } from './model';
 import { likenessKept, type Likeness } from './likeness';
 import { ByHand, type SetByHand } from './by-hand';
@@ -62,7 +62,7 @@ function heardSpeech({ cues }: Timeline, evidence: Evidence, hearing: Hearing): 
     return { speech, likeness: hearing.likeness ?? kept, anchors: [], worded: (alignment) => alignment };
   }
   const terms = hearing.terms ?? TERMS;
-  const { alignment, heard, pieces, anchors } = readCaptions(cues, captions, terms);
+  const { alignment, heard, pieces, anchors } = readByWords(cues, captions, terms);
   if (alignment.found.length < OF_THE_CLASS * cues.length) return snapped(alignment, speech);
   const worded =
     speech.length > 0

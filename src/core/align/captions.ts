@@ -18,7 +18,7 @@ const PIECE_GAP: Seconds = 0.3;
 const REMARK_GAP: Seconds = 1.5;
 
 /** What captions tell by their words alone. */
-export interface ReadCaptions {
+export interface ReadByWords {
   readonly alignment: Alignment;
   readonly heard: readonly HeardWord[];
   /** The places `[from, to)` of words that belong together: of one cue, or of none and said in a row. */
@@ -28,7 +28,7 @@ export interface ReadCaptions {
 }
 
 /** Aligns cues with a machine's captions by their words, in order; tolerant of mishearings, skips and remarks. */
-export function readCaptions(cues: readonly Cue[], captions: readonly Caption[], terms: readonly Term[]): ReadCaptions {
+export function readByWords(cues: readonly Cue[], captions: readonly Caption[], terms: readonly Term[]): ReadByWords {
   const hearing = new TermHearing(terms, cues);
   const planned = plannedWords(cues, hearing);
   const heard = heardWords(captions, hearing);

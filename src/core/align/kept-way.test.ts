@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { keepWay, wayKept } from './kept-way';
+import { likenessKept } from './likeness';
 import { PART, placed } from './match-costs';
+import { alignKept } from './sound';
 
 const cues = expandPlan(demoClasses()[1].plan).cues.slice(0, 6);
 const speech = cues.map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds, likely: 0.9 }));
@@ -30,5 +32,15 @@ describe('a way through a take’s speech', () => {
     const with4 = (led: number) => kept.matches.map((one, at) => (at === 4 ? led : one));
     for (const led of [1, 2, -2]) expect(wayKept({ ...kept, matches: with4(led) }, cues, speech)).toBeNull();
     expect(wayKept({ ...kept, matches: with4(-1) }, cues, speech)?.path[0].led).toBe(PART);
+  });
+
+  it('gives each cue what it was found by, as the likeness was kept', () => {
+    const texts = [cues[0].text, cues[2].text, cues[4].text];
+    // The first by its stretch, the third behind the one that leads in; of the fifth nothing near was kept.
+    const likeness = likenessKept({ texts, found: [0, 1, 0, -315, 3, 1, 1, 20] });
+    const found = alignKept(cues, speech, likeness, keepWay(way))?.found.map(({ evidence }) => evidence.nearer);
+    expect(found).toEqual([3.2, 0, 0]);
+    const byLength = alignKept(cues, speech, null, keepWay(way))?.found ?? [];
+    for (const { evidence } of byLength) expect(evidence).toEqual({ by: 'length', heard: null, nearer: null });
   });
 });

@@ -33,6 +33,8 @@ const ANCHOR_COST = 0.5;
 const ANCHORS_AT_LEAST = 6;
 /** So many that are known before are believed. */
 const KNOWN_AT_LEAST = 2;
+/** A cue may lie as much further from where they have it: one of them may be wrong. */
+const KNOWN_REACH: Seconds = 30;
 /** The voice is learned from matches that cost less by themselves, in so many passes. */
 const LEARNED_COST = 2.5;
 const LEARNING_PASSES = 3;
@@ -85,7 +87,7 @@ function matchedIn(
   const slownesses = known.length < KNOWN_AT_LEAST ? slownessGuesses(cues, speech) : [slownessBy(known)];
   const tries = slownesses.map((slowness) => {
     const further = jumps ? leftOut(cues, speech, slowness) : 0;
-    const place = known.length < KNOWN_AT_LEAST ? placeAt(slowness, further) : placeAbout(known, further + 30);
+    const place = known.length < KNOWN_AT_LEAST ? placeAt(slowness, further) : placeAbout(known, further + KNOWN_REACH);
     const task: Task = { cues, speech, likeness, costs, jumps, rate: 1, tempo: tempoAlong(known, slowness), place };
     return { slowness, task, way: cheapestWay(task) };
   });

@@ -41,7 +41,7 @@ export interface CueEvidence {
   readonly heard: string | null;
   /**
    * How much nearer its speech is to it than to the middle of the class's lines, in spreads of their distances, where
-   * sound decided; less than 0 where it is further. `null` where several cues share one stretch.
+   * sound decided; 0 where it is no nearer. `null` where several cues share one stretch.
    */
   readonly nearer: number | null;
 }

@@ -125,5 +125,7 @@ function evidenceOf({ text }: Cue, match: SpeechMatch, likeness: Likeness | null
   // What was set by hand may have no speech at all.
   if (!likeness || by !== 'sound' || cueTo - cueFrom > 1 || to <= from) return { by, heard: null, nearer: null };
   const unlike = led === PART ? likeness.unlikenessOfEnd(from, to, text) : likeness.unlikeness(from + led, to, text);
-  return { by, heard: null, nearer: unlike === null ? null : Math.round(-10 * unlike) / 10 };
+  // In hundredths first, as likeness is kept, so that it is the same when it is read again.
+  const nearer = Math.round(Math.round(-100 * (unlike ?? 0)) / 10) / 10;
+  return { by, heard: null, nearer: Math.max(0, nearer) };
 }

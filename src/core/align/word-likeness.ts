@@ -51,7 +51,7 @@ export function wordedSpeech(
   return worded(cues, captions, heard, less, ranges, terms);
 }
 
-/** Pieces of captions as if they were stretches of speech, where there is no sound; see `readCaptions`. */
+/** Pieces of captions as if they were stretches of speech, where there is no sound; see `readByWords`. */
 export function wordedPieces(
   cues: readonly Cue[],
   captions: readonly Caption[],

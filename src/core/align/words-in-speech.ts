@@ -19,6 +19,10 @@ const LETTERS_A_SECOND = { least: 6, most: 22, usual: 13 };
 /** No stretch holds more words. */
 const WORDS_AT_MOST = 60;
 
+/** Instead of where a stretch's words begin: it has none, or the last of them so far was said nowhere. */
+const NO_WORD = -1;
+const SAID_NOWHERE = -2;
+
 /** For each stretch the places `[from, to)` of its words; `invented` of them lie in none. */
 export interface WordsInSpeech {
   readonly ranges: readonly (readonly [number, number])[];
@@ -41,7 +45,7 @@ export function wordsInSpeech(heard: readonly HeardWord[], speech: readonly Spee
     let high = low;
     while (high < heard.length && heard[high].startSeconds < stretch.endSeconds + REACH) high++;
     const next = best.map((cost) => cost + WORDLESS * stretch.likely);
-    const begin = new Int32Array(high - low + 1).fill(-1);
+    const begin = new Int32Array(high - low + 1).fill(NO_WORD);
     const away = heard.slice(low, high).map((word) => apart(word, stretch));
     const length = stretch.endSeconds - stretch.startSeconds;
     for (let from = low; from < high; from++) {
@@ -59,7 +63,7 @@ export function wordsInSpeech(heard: readonly HeardWord[], speech: readonly Spee
     for (let words = low + 1; words < next.length; words++) {
       if (next[words - 1] + INVENTED >= next[words]) continue;
       next[words] = next[words - 1] + INVENTED;
-      if (words <= high) begin[words - low] = -2;
+      if (words <= high) begin[words - low] = SAID_NOWHERE;
     }
     begins.push(begin);
     firsts.push(low);
@@ -76,11 +80,11 @@ function walkBack(words: number, begins: readonly Int32Array[], firsts: readonly
   for (let at = begins.length - 1; at >= 0; at--) {
     const last = firsts[at] + begins[at].length - 1;
     // Beyond what this stretch could hold, and marked so: said nowhere.
-    while (left > last || (left > firsts[at] && begins[at][left - firsts[at]] === -2)) {
+    while (left > last || (left > firsts[at] && begins[at][left - firsts[at]] === SAID_NOWHERE)) {
       left--;
       invented++;
     }
-    const from = left >= firsts[at] ? begins[at][left - firsts[at]] : -1;
+    const from = left >= firsts[at] ? begins[at][left - firsts[at]] : NO_WORD;
     ranges.push(from >= 0 ? [from, left] : [left, left]);
     if (from >= 0) left = from;
   }

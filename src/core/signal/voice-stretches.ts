@@ -2,7 +2,7 @@ import { lastStartedAt, overlapSeconds, wholeMilliseconds, type Seconds } from '
 
 /**
  * Likelier than this is a voice: in a recording where voices stand far out of what is else heard, and in any other.
- * Found on the tuned half of the takes of `docs/alignment.md`.
+ * Found on the tuned half of the takes of `docs/alignment.md`; there is told how `faint` and `SHORT` were found.
  */
 const LIKELY = { inQuiet: 0.1, inNoise: 0.25, faint: 0.06 };
 /** A voice so much louder than what lies between is said in quiet; the takes of the tuned half have 43 or 6 to 16. */
@@ -41,11 +41,12 @@ export function voiceStretches(steps: VoiceSteps): VoiceStretch[] {
   if (standsOutBy(steps) > QUIET_DECIBELS) return likelierThan(LIKELY.inQuiet, steps);
   const clear = likelierThan(LIKELY.inNoise, steps);
   const faint = likelierThan(LIKELY.faint, steps).filter((one) => apartFromAll(one, clear));
+  const mayGo = new Set(faint);
   const all = [...clear, ...faint].sort((a, b) => a.startSeconds - b.startSeconds);
   return all.flatMap((one, at) => {
     if (one.endSeconds - one.startSeconds > SHORT.longest) return [one];
     const grown = grownByLevel(one, all[at - 1], all[at + 1], steps);
-    return grown ?? (faint.includes(one) ? [] : [one]);
+    return grown ?? (mayGo.has(one) ? [] : [one]);
   });
 }
 
