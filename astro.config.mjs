@@ -3,11 +3,34 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { build } from 'vite';
+
+const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
+
+/** What the server's threads run, as one file of its own beside the build. */
+const judgingWorker = {
+  name: 'judging-worker',
+  hooks: {
+    'astro:build:done': () =>
+      build({
+        configFile: false,
+        publicDir: false,
+        logLevel: 'warn',
+        resolve: { alias },
+        ssr: { noExternal: true },
+        build: {
+          ssr: 'src/server/judging/worker.ts',
+          outDir: 'dist/worker',
+          rollupOptions: { output: { entryFileNames: 'judging.mjs' } },
+        },
+      }),
+  },
+};
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), judgingWorker],
   devToolbar: { enabled: false },
   security: { allowedDomains: [{ hostname: 'localhost' }, { hostname: '127.0.0.1' }] },
   // Scripts and styles by hash; everything else from here only. API answers get a stricter policy in server.mjs.
@@ -22,12 +45,13 @@ export default defineConfig({
         "worker-src 'self'",
         "form-action 'self'",
         "base-uri 'none'",
+        "frame-ancestors 'none'",
       ],
     },
   },
   vite: {
     plugins: [tailwindcss()],
-    resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+    resolve: { alias },
     worker: { format: 'es' },
     build: { assetsInlineLimit: 0 },
   },

@@ -1,19 +1,28 @@
 /**
  * The door of the application: an HTTP server around the build, with security headers, compression, body limits, an
- * origin check on everything that changes something, no trust in forwarded headers, one JSON log line a request, and
- * a stop that lets running requests end. Settings: HOST (127.0.0.1), PORT (4321; 0 takes a free one), DATABASE_URL.
+ * origin check on everything that changes something, a check of the name it is asked under, no trust in forwarded
+ * headers, one JSON log line a request, and a stop that lets running requests end. Settings: HOST (127.0.0.1), PORT
+ * (4321; 0 takes a free one), DATABASE_URL, CALM_ORIGIN (the address it is known under beside loopback, such as
+ * https://classes.example).
  */
 import { createServer } from 'node:http';
+import { fileURLToPath } from 'node:url';
 import compression from 'compression';
 import helmet from 'helmet';
 import pino from 'pino';
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
+process.env.CALM_JUDGING_WORKER ??= fileURLToPath(new URL('./dist/worker/judging.mjs', import.meta.url));
 const { handler } = await import('./dist/server/entry.mjs');
 
 const MEGABYTE = 1024 * 1024;
 const BODY_LIMIT = 16 * MEGABYTE;
 const CHANGING = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
+/** What there is here at all; TRACE and the like are refused. */
+const METHODS = new Set(['GET', 'HEAD', 'OPTIONS', ...CHANGING]);
+/** Names of this very machine: whoever asks under another was led here by a name that somebody else owns. */
+const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
+const KNOWN_ORIGIN = process.env.CALM_ORIGIN ? new URL(process.env.CALM_ORIGIN) : null;
 const STOP_WITHIN_MILLISECONDS = 10_000;
 
 const log = pino({ base: null, timestamp: pino.stdTimeFunctions.isoTime });
@@ -32,11 +41,38 @@ function refuse(response, status, title, detail) {
   response.end(JSON.stringify({ type: 'about:blank', title, status, detail }));
 }
 
+/** Whether the application is known under a name: loopback at any port, or the one it was told. */
+function isKnownHost(host) {
+  if (host === undefined) return false;
+  return LOOPBACK.has(host.replace(/:\d{1,5}$/, '').toLowerCase()) || host.toLowerCase() === KNOWN_ORIGIN?.host;
+}
+
+function isOwnOrigin(origin, host) {
+  return origin === `http://${host}` || origin === `https://${host}`;
+}
+
+/** Whether an address can be read at all. */
+function isReadable(url) {
+  try {
+    const path = decodeURIComponent(url.split('?')[0]);
+    return path.startsWith('/') && !path.includes('\0');
+  } catch {
+    return false;
+  }
+}
+
 /** Why a request may not pass, or null. */
 function objection(request) {
-  if (!CHANGING.has(request.method)) return null;
   const { origin, host } = request.headers;
-  if (origin !== `http://${host}` && origin !== `https://${host}`) {
+  if (!isKnownHost(host)) {
+    return [421, 'Another name', 'This application is not known under the name it was asked for. See CALM_ORIGIN.'];
+  }
+  if (!METHODS.has(request.method)) return [405, 'No such method', 'There is nothing here to be asked that way.'];
+  if (!isReadable(request.url)) return [400, 'No such address', 'The address cannot be read.'];
+  // Pictures are served as they are; nothing here is made smaller on demand.
+  if (request.url.startsWith('/_image')) return [404, 'No such address', 'There is nothing here.'];
+  if (!CHANGING.has(request.method)) return null;
+  if (!isOwnOrigin(origin, host)) {
     return [403, 'Another origin', 'The request did not come from a page of this application. Nothing was changed.'];
   }
   const length = request.headers['content-length'];
@@ -47,6 +83,20 @@ function objection(request) {
     return [413, 'Too large', `The request is larger than ${BODY_LIMIT / MEGABYTE} MB. Nothing was changed.`];
   }
   return null;
+}
+
+/** What no page here needs; the microphone is for measuring a voice. */
+const PERMISSIONS =
+  'accelerometer=(), browsing-topics=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), hid=(), magnetometer=(), microphone=(self), midi=(), payment=(), serial=(), usb=(), screen-wake-lock=(self), fullscreen=(self)';
+
+/** Pages and answers hold what is the studio's own, so nothing on the way keeps them; files of the build never change. */
+function setHeaders(request, response) {
+  response.setHeader('permissions-policy', PERMISSIONS);
+  if (request.url.startsWith('/_astro/')) return;
+  response.setHeader('cache-control', 'no-store');
+  if (request.url.startsWith('/api/') || request.url === '/healthz' || request.url === '/readyz') {
+    response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
+  }
 }
 
 function handle(request, response) {
@@ -68,10 +118,7 @@ function handle(request, response) {
       refuse(response, ...refused);
       return;
     }
-    if (request.url?.startsWith('/api/') || request.url === '/healthz') {
-      response.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
-      response.setHeader('cache-control', 'no-store');
-    }
+    setHeaders(request, response);
     compress(request, response, () => handler(request, response));
   });
 }

@@ -1,26 +1,22 @@
-import { mixed, number, object, string, type InferType } from 'yup';
+import { mixed, type InferType } from 'yup';
+import { oneOf, shape, text, title, within } from '@/core/document';
 import { LIMITS, type ClassPlan } from '@/core/plan';
-
-/** Ids in addresses and bodies. */
-export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+import { saveBaseFields, uuid } from './saves';
 
 /** The body of `POST /api/classes`: a class from nothing, a copy of another, a template, or a plan file. */
-export const newClassSchema = object({
-  from: string().strict().oneOf(['nothing', 'class', 'plan', 'template']).required(),
-  title: string().strict().max(LIMITS.titleCharacters),
-  targetSeconds: number().strict().min(LIMITS.targetSeconds.least).max(LIMITS.targetSeconds.most),
-  breathSeconds: number().strict().min(LIMITS.breathSeconds.least).max(LIMITS.breathSeconds.most),
-  classId: string().strict().matches(UUID),
-  templateId: string().strict().max(40),
-  plan: mixed(),
-}).noUnknown();
+export const newClassSchema = shape({
+  from: oneOf(['nothing', 'class', 'plan', 'template'] as const),
+  title: title(LIMITS.titleCharacters).optional(),
+  targetSeconds: within(LIMITS.targetSeconds).optional(),
+  breathSeconds: within(LIMITS.breathSeconds).optional(),
+  classId: uuid().optional(),
+  templateId: text(40).optional(),
+  plan: mixed().optional(),
+});
 export type NewClassRequest = InferType<typeof newClassSchema>;
 
 /** The body of `PUT /api/classes/:id`. The plan is judged by the plan's own door. */
-export const saveClassSchema = object({
-  baseRevision: number().strict().integer().min(1).required(),
-  plan: mixed().required(),
-}).noUnknown();
+export const saveClassSchema = shape({ ...saveBaseFields, plan: mixed().defined('missing') });
 
 export interface ClassResponse {
   readonly id: string;
@@ -46,4 +42,11 @@ export interface ShelfClass {
   readonly seriesOrder: number | null;
   /** ISO 8601. */
   readonly updatedAt: string;
+}
+
+/** A part of the list of classes, in its order. */
+export interface ClassesPage {
+  readonly classes: readonly ShelfClass[];
+  /** Whether there are more after the last of them. */
+  readonly more: boolean;
 }

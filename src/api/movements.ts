@@ -1,17 +1,16 @@
-import { boolean, mixed, number, object } from 'yup';
+import { mixed } from 'yup';
+import { shape, yesNo } from '@/core/document';
 import type { Movement, MovementSummary } from '@/core/movement';
+import { saveBaseFields } from './saves';
 
 /** The body of `POST /api/movements`. The movement is judged by its own door. */
-export const newMovementSchema = object({ movement: mixed().required() }).noUnknown();
+export const newMovementSchema = shape({ movement: mixed().defined('missing') });
 
 /** The body of `PUT /api/movements/:id`. */
-export const saveMovementSchema = object({
-  baseRevision: number().strict().integer().min(1).required(),
-  movement: mixed().required(),
-}).noUnknown();
+export const saveMovementSchema = shape({ ...saveBaseFields, movement: mixed().defined('missing') });
 
 /** The body of `PUT /api/movements/:id/archived`. */
-export const archiveMovementSchema = object({ archived: boolean().strict().required() }).noUnknown();
+export const archiveMovementSchema = shape({ archived: yesNo() });
 
 export interface LibraryEntry {
   readonly id: string;

@@ -1,22 +1,22 @@
-import { array, object, string } from 'yup';
+import { list, shape, title } from '@/core/document';
 import { LIMITS } from '@/core/plan';
-import { UUID } from './classes';
+import { saveBaseFields, uuid } from './saves';
 
 /** Classes in one series at most. */
 export const SERIES_CLASSES_AT_MOST = 500;
 
-const title = string().strict().trim().min(1).max(LIMITS.titleCharacters).required();
-
 /** The body of `POST /api/series`. */
-export const newSeriesSchema = object({ title }).noUnknown();
+export const newSeriesSchema = shape({ title: title(LIMITS.titleCharacters) });
 
 /** The body of `PUT /api/series/:id`: its title and its classes in order. */
-export const saveSeriesSchema = object({
-  title,
-  classIds: array().of(string().strict().matches(UUID).required()).max(SERIES_CLASSES_AT_MOST).required(),
-}).noUnknown();
+export const saveSeriesSchema = shape({
+  ...saveBaseFields,
+  title: title(LIMITS.titleCharacters),
+  classIds: list(uuid().defined('missing'), SERIES_CLASSES_AT_MOST),
+});
 
 export interface ShelfSeries {
   readonly id: string;
   readonly title: string;
+  readonly revision: number;
 }

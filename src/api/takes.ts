@@ -1,15 +1,20 @@
-import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
+import { mixed, string, type InferType } from 'yup';
 import type { KeptLikeness, KeptWay } from '@/core/align';
-import { CUT_REASONS, type CutReason, type Reading } from '@/core/reading';
-import { UUID } from './classes';
+import { list, ONE_LINE, oneOf, record, shape, text, title, whole, within, yesNo } from '@/core/document';
+import { CUT_REASONS } from '@/core/reading';
+import { saveBaseFields, uuid } from './saves';
 
 /** Four hours, a byte for each 20 ms, in base 64. */
 const ENVELOPE_CHARACTERS = 970_000;
+/** What a take may hold of each: lines, captions, remarks, cuts. */
+export const TAKE_LIMITS = { captions: 20_000, captionCharacters: 5_000, stretches: 60_000, changes: 20_000 } as const;
+/** A cue's id is made of ids with signs between them. */
+const CUE_ID = /^[\x20-\x7E]{1,200}$/;
+const FOUR_HOURS = { least: 0, most: 14_400 };
 
-const seconds = () => number().strict().min(0).max(14_400).required();
+const seconds = () => within(FOUR_HOURS);
 
-const stretch = object({ startSeconds: seconds(), endSeconds: seconds() }).noUnknown().required();
-const caption = stretch.shape({ text: string().strict().max(5_000).defined() });
+const stretch = { startSeconds: seconds(), endSeconds: seconds() };
 
 /** Judged by hand: an hour has tens of thousands of numbers. */
 function isKeptLikeness(value: unknown): value is KeptLikeness {
@@ -35,125 +40,89 @@ function isKeptWay(value: unknown): value is KeptWay {
 }
 
 /** What is known of a take, as it is sent and stored. */
-const evidenceSchema = object({
-  captions: array().of(caption).strict().max(20_000).nullable().defined(),
-  speech: array()
-    .of(stretch.shape({ likely: number().strict().min(0).max(1) }))
-    .strict()
-    .max(60_000)
-    .nullable()
-    .defined(),
-  likeness: mixed<KeptLikeness>(isKeptLikeness).nullable(),
-  way: mixed<KeptWay>(isKeptWay).nullable(),
-  lengthSeconds: number().strict().min(0).max(14_400).nullable().defined(),
-})
-  .noUnknown()
-  .required();
+const evidenceSchema = shape({
+  captions: list(shape({ ...stretch, text: text(TAKE_LIMITS.captionCharacters) }), TAKE_LIMITS.captions).nullable(),
+  speech: list(
+    shape({ ...stretch, likely: within({ least: 0, most: 1 }).optional() }),
+    TAKE_LIMITS.stretches,
+  ).nullable(),
+  likeness: mixed<KeptLikeness>(isKeptLikeness).nullable().typeError('not-object'),
+  way: mixed<KeptWay>(isKeptWay).nullable().typeError('not-object'),
+  lengthSeconds: seconds().nullable(),
+});
 
-const decibels = () => number().strict().min(-200).max(60);
+const decibels = () => within({ least: -200, most: 60 });
 
-const recordedFile = object({
-  name: string().strict().max(255).required(),
-  bytes: number().strict().integer().min(1).max(1e12).required(),
+const recordedFile = shape({
+  name: text(255, ONE_LINE).test('empty', 'empty', (value) => value !== ''),
+  bytes: whole(1, 1e12),
   print: string()
     .strict()
-    .matches(/^[0-9a-f]{64}$/)
-    .required(),
-}).noUnknown();
+    .defined('missing')
+    .typeError('not-text')
+    .matches(/^[0-9a-f]{64}$/, 'bad-id'),
+});
 
 /** What is known of a recording. */
-const recordingSchema = object({
-  file: recordedFile.nullable().defined(),
-  second: object({
-    file: recordedFile.required(),
-    offsetSeconds: number().strict().min(-14_400).max(14_400).required(),
-    driftPpm: number().strict().min(-1000).max(1000).required(),
-    confidence: number().strict().min(0).max(1).required(),
-    used: string<'first' | 'second'>().strict().oneOf(['first', 'second']).required(),
+const recordingSchema = shape({
+  file: recordedFile.nullable(),
+  second: shape({
+    file: recordedFile,
+    offsetSeconds: within({ least: -14_400, most: 14_400 }),
+    driftPpm: within({ least: -1000, most: 1000 }),
+    confidence: within({ least: 0, most: 1 }),
+    used: oneOf(['first', 'second'] as const),
   })
-    .noUnknown()
     .nullable()
-    .optional()
-    .default(undefined),
-  figures: object({
-    integrated: decibels().nullable().defined(),
-    shortTermMost: decibels().nullable().defined(),
-    truePeak: decibels().nullable().defined(),
-    noiseFloor: decibels().nullable().defined(),
-    clippedShare: number().strict().min(0).max(1).required(),
-    hum: object({ hertz: number<50 | 60>().strict().oneOf([50, 60]).required(), overDecibels: decibels().required() })
-      .noUnknown()
-      .nullable()
-      .defined(),
-  })
-    .noUnknown()
-    .nullable()
-    .defined(),
-}).noUnknown();
+    .optional(),
+  figures: shape({
+    integrated: decibels().nullable(),
+    shortTermMost: decibels().nullable(),
+    truePeak: decibels().nullable(),
+    noiseFloor: decibels().nullable(),
+    clippedShare: within({ least: 0, most: 1 }),
+    hum: shape({ hertz: oneOf([50, 60] as const), overDecibels: decibels() }).nullable(),
+  }).nullable(),
+});
 
 /** The body of `POST /api/classes/:id/takes`. Plan and reading are judged by their own doors. */
-export const newTakeSchema = object({
-  name: string().strict().trim().min(1).max(200).required(),
-  plan: mixed().required(),
+export const newTakeSchema = shape({
+  name: title(200),
+  plan: mixed().defined('missing'),
   evidence: evidenceSchema,
-  recording: recordingSchema.nullable().optional().default(undefined),
+  recording: recordingSchema.nullable().optional(),
   /** The copy of its sound, kept before; see `PUT /api/sounds/:id/:piece`. */
-  soundId: string().strict().matches(UUID).nullable(),
+  soundId: uuid().nullable().optional(),
   /** Base 64. */
   envelope: string()
     .strict()
-    .max(ENVELOPE_CHARACTERS)
-    .matches(/^[A-Za-z0-9+/]*={0,2}$/)
-    .nullable(),
-  reading: mixed().required(),
-}).noUnknown();
+    .typeError('not-text')
+    .max(ENVELOPE_CHARACTERS, `too-long:${ENVELOPE_CHARACTERS}`)
+    .matches(/^[A-Za-z0-9+/]*={0,2}$/, 'bad-characters')
+    .nullable()
+    .optional(),
+  reading: mixed().defined('missing'),
+});
 export type NewTakeRequest = InferType<typeof newTakeSchema>;
 
-/** The body of `PUT /api/takes/:id`: all that was done by hand so far, corrections by cue id. */
-export const correctionsSchema = object({
-  baseRevision: number().strict().integer().min(1).required(),
-  corrections: lazy((value: object | undefined) =>
-    object(
-      Object.fromEntries(
-        Object.keys(value ?? {}).map((key) => [
-          key,
-          object({
-            saidAtSeconds: number().strict().min(0).max(14_400).nullable().defined(),
-            lengthSeconds: number().strict().min(0).max(14_400),
-          })
-            .noUnknown()
-            .required(),
-        ]),
-      ),
-    )
-      .test('size', 'too many corrections', (all) => Object.keys(all).length <= 20_000)
-      .required(),
+/**
+ * The body of `PUT /api/takes/:id`: all that was done by hand so far, corrections by cue id, and the reading that the
+ * page worked out from it. The reading is judged by its own door.
+ */
+export const correctionsSchema = shape({
+  ...saveBaseFields,
+  corrections: record(
+    shape({ saidAtSeconds: seconds().nullable(), lengthSeconds: seconds().optional() }),
+    TAKE_LIMITS.changes,
+    CUE_ID,
   ),
   /** Remarks as somebody left them; `null` or left out where they are as they were found. */
-  remarks: array()
-    .of(stretch.shape({ text: string().strict().max(5_000).nullable().defined() }))
-    .strict()
-    .max(20_000)
-    .nullable(),
+  remarks: list(shape({ ...stretch, text: text(TAKE_LIMITS.captionCharacters).nullable() }), TAKE_LIMITS.changes)
+    .nullable()
+    .optional(),
   /** What is cut out, in any order; `null` or left out where nobody has cut. */
-  cuts: array()
-    .of(
-      stretch.shape({
-        reason: string<CutReason>()
-          .strict()
-          .oneOf([...CUT_REASONS])
-          .required(),
-        on: boolean().strict().required(),
-      }),
-    )
-    .strict()
-    .max(20_000)
-    .nullable(),
-}).noUnknown();
-
-export { UUID };
-
-export interface SavedReading {
-  readonly revision: number;
-  readonly reading: Reading;
-}
+  cuts: list(shape({ ...stretch, reason: oneOf(CUT_REASONS), on: yesNo() }), TAKE_LIMITS.changes)
+    .nullable()
+    .optional(),
+  reading: mixed().defined('missing'),
+});

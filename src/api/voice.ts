@@ -1,23 +1,12 @@
-import { mixed, number, object } from 'yup';
+import { oneOf, shape, within } from '@/core/document';
 import { VOICE_LIMITS, VOICE_SOURCES, type VoiceSource } from '@/core/voice';
 
 /** The body of `POST /api/voice`: one measure, or a rate as typed. */
-export const newVoiceSchema = object({
-  syllablesPerMinute: number()
-    .strict()
-    .min(VOICE_LIMITS.syllablesPerMinute.least)
-    .max(VOICE_LIMITS.syllablesPerMinute.most)
-    .required(),
-  pauseSeconds: number()
-    .strict()
-    .min(VOICE_LIMITS.pauseSeconds.least)
-    .max(VOICE_LIMITS.pauseSeconds.most)
-    .nullable()
-    .defined(),
-  how: mixed<VoiceSource>()
-    .oneOf([...VOICE_SOURCES])
-    .required(),
-}).noUnknown();
+export const newVoiceSchema = shape({
+  syllablesPerMinute: within(VOICE_LIMITS.syllablesPerMinute),
+  pauseSeconds: within(VOICE_LIMITS.pauseSeconds).nullable(),
+  how: oneOf(VOICE_SOURCES),
+});
 
 /** Measures of one studio at most. */
 export const VOICE_MEASURES_AT_MOST = 50;

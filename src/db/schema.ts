@@ -13,6 +13,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
 import type { Evidence, Remark } from '@/core/align';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
@@ -25,7 +26,14 @@ const bytes = customType<{ data: Uint8Array; driverData: Buffer }>({
   toDriver: (value) => Buffer.from(value.buffer, value.byteOffset, value.byteLength),
 });
 
-const at = () => timestamp({ withTimezone: true }).notNull().defaultNow();
+/** The name that a browser gave to the save that is stored; the same save may come twice, when its answer was lost. */
+const saveId = () => uuid();
+
+/** The clock and not the beginning of the transaction, so that what is made in one keeps its order. */
+const at = () =>
+  timestamp({ withTimezone: true })
+    .notNull()
+    .default(sql`clock_timestamp()`);
 
 /** The tenant: every other row belongs to one. */
 export const studios = pgTable('studios', {
@@ -35,6 +43,9 @@ export const studios = pgTable('studios', {
   spelling: jsonb().$type<Spelling['chosen']>().notNull().default({}),
   /** Terms of its own beside the house list. */
   ownTerms: jsonb().$type<readonly Term[]>().notNull().default([]),
+  /** Of spelling and own terms together; each save adds one. */
+  spellingRevision: integer().notNull().default(1),
+  spellingSaveId: saveId(),
   createdAt: at(),
 });
 
@@ -65,6 +76,8 @@ export const series = pgTable(
     id: uuid().primaryKey().defaultRandom(),
     studioId: studioId(),
     title: text().notNull(),
+    revision: integer().notNull().default(1),
+    lastSaveId: saveId(),
     createdAt: at(),
     removedAt: timestamp({ withTimezone: true }),
   },
@@ -81,9 +94,11 @@ export const movements = pgTable(
     summary: jsonb().$type<MovementSummary>().notNull(),
     document: jsonb().$type<Movement>().notNull(),
     revision: integer().notNull().default(1),
+    lastSaveId: saveId(),
     createdAt: at(),
     updatedAt: at(),
     archivedAt: timestamp({ withTimezone: true }),
+    removedAt: timestamp({ withTimezone: true }),
   },
   (table) => [index('movements_by_name').on(table.studioId, table.name)],
 );
@@ -99,6 +114,7 @@ export const classes = pgTable(
     runtimeSeconds: real().notNull(),
     plan: jsonb().$type<ClassPlan>().notNull(),
     revision: integer().notNull().default(1),
+    lastSaveId: saveId(),
     createdAt: at(),
     updatedAt: at(),
     removedAt: timestamp({ withTimezone: true }),
@@ -123,9 +139,13 @@ export const classRevisions = pgTable(
       .references(() => classes.id, { onDelete: 'cascade' }),
     revision: integer().notNull(),
     plan: jsonb().$type<ClassPlan>().notNull(),
+    saveId: saveId(),
     createdAt: at(),
   },
-  (table) => [uniqueIndex('class_revisions_once').on(table.classId, table.revision)],
+  (table) => [
+    uniqueIndex('class_revisions_once').on(table.classId, table.revision),
+    uniqueIndex('class_revisions_of_save').on(table.classId, table.saveId),
+  ],
 );
 
 /** A compact copy of the sound of a recording; it comes piece by piece, under an id made from its file. */
@@ -184,6 +204,7 @@ export const readings = pgTable(
       .notNull()
       .references(() => takes.id, { onDelete: 'cascade' }),
     revision: integer().notNull().default(1),
+    lastSaveId: saveId(),
     reading: jsonb().$type<Reading>().notNull(),
     corrections: jsonb().$type<Corrections>().notNull(),
     /** Remarks as somebody left them; null where they are as they were found. */

@@ -2,20 +2,22 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { BufferSource, BufferTarget, Conversion, Input, OggOutputFormat, Output, WEBM } from 'mediabunny';
+import type { Evidence } from '@/core/align';
 import { readCaptions } from '@/core/interchange';
 import { summaryOf } from '@/core/movement';
 import type { ClassPlan, MovementStep } from '@/core/plan';
 import { practiceSchedule } from '@/core/practice';
 import { readTake, type Recording } from '@/core/reading';
 import { speakingSeconds } from '@/core/speech';
-import { expandPlan } from '@/core/timeline';
+import { expandPlan, type Timeline } from '@/core/timeline';
 import type { Interval } from '@/core/units';
 import { insertMovement } from '@/db/queries/movements';
-import { insertClass } from '@/db/queries/classes';
+import { insertClass, type PlanRow } from '@/db/queries/classes';
 import { insertSeries, updateSeries } from '@/db/queries/series';
 import { insertStudio } from '@/db/queries/studios';
 import { keepPiece } from '@/db/queries/sounds';
-import { insertTake } from '@/db/queries/takes';
+import { insertTake, type TakeRow } from '@/db/queries/takes';
+import { onRevision } from '@/db/queries/save-base';
 import type { Database } from '@/db/database';
 import { demoClasses } from './classes';
 import { demoLibrary } from './library';
@@ -50,8 +52,12 @@ function takeFile(ending: '.vtt' | '.truth.json' | '.heard.json' | '.webm'): Buf
   return readFileSync(fileURLToPath(new URL(`../../demo/take/${TAKE_OF}${ending}`, import.meta.url)));
 }
 
-/** Puts the invented studio, its classes and its take into an empty database. */
-export async function seedDemo(db: Database): Promise<void> {
+/** Puts the invented studio, its classes and its takes into a database: all of it, or nothing when it is broken off. */
+export async function seedDemo(database: Database): Promise<void> {
+  await database.transaction((db) => seedIn(db));
+}
+
+async function seedIn(db: Database): Promise<void> {
   const studio = await insertStudio(db, DEMO_STUDIO);
   const inSeries: string[] = [];
   const sources = new Map<string, NonNullable<MovementStep['source']>>();
@@ -62,7 +68,7 @@ export async function seedDemo(db: Database): Promise<void> {
   for (const { name, plan: unlinked } of demoClasses()) {
     const plan = withSources(unlinked, sources);
     const timeline = expandPlan(plan);
-    const stored = await insertClass(db, studio.id, { plan, runtimeSeconds: timeline.runtimeSeconds });
+    const stored = await insertClass(db, studio.id, planRow(plan, timeline));
     if (IN_SERIES.includes(name)) inSeries.push(stored.id);
     if (name !== TAKE_OF) continue;
     await seedEarlierTakes(db, studio.id, stored.id, plan);
@@ -73,18 +79,17 @@ export async function seedDemo(db: Database): Promise<void> {
     if (!captions.ok) throw new Error(`the demo captions cannot be read: ${captions.problem.code}`);
     const evidence = { captions: captions.value.captions, speech: truth.speech, lengthSeconds: truth.lengthSeconds };
     await insertTake(db, studio.id, {
-      classId: stored.id,
-      name: 'Monday, before the ferry',
-      plan,
-      evidence,
-      reading: readTake(timeline, evidence),
-      recording: heard.recording,
+      ...takeRow(stored.id, 'Monday, before the ferry', plan, evidence),
+      recordingText: JSON.stringify(heard.recording),
       envelope: Buffer.from(heard.envelope, 'base64'),
       soundId,
     });
   }
   const series = await insertSeries(db, studio.id, 'Weekday mornings');
-  await updateSeries(db, studio.id, series.id, series.title, inSeries);
+  await updateSeries(db, studio.id, series.id, onRevision(series.revision), {
+    title: series.title,
+    classIds: inSeries,
+  });
 }
 
 /** Takes from before the one that has a recording: known by their captions alone, as somebody might give the class. */
@@ -96,11 +101,29 @@ async function seedEarlierTakes(db: Database, studioId: string, classId: string,
     const saying = practiceSchedule({ plan, tempo: 'steady', seed, shares: FEW_SLIPS });
     let next = saying.next();
     while (!next.done) next = saying.next(speakingSeconds(next.value, plan.voice));
-    const { timeline, said, lengthSeconds } = next.value;
+    const { said, lengthSeconds } = next.value;
     const captions = said.map(({ text, startSeconds, endSeconds }) => ({ text, startSeconds, endSeconds }));
     const evidence = { captions, speech: null, lengthSeconds };
-    await insertTake(db, studioId, { classId, name, plan, evidence, reading: readTake(timeline, evidence) });
+    await insertTake(db, studioId, takeRow(classId, name, plan, evidence));
   }
+}
+
+function planRow(plan: ClassPlan, { runtimeSeconds }: Timeline): PlanRow {
+  return { planText: JSON.stringify(plan), title: plan.title, targetSeconds: plan.targetSeconds, runtimeSeconds };
+}
+
+/** A take as it is stored that has captions alone. */
+function takeRow(classId: string, name: string, plan: ClassPlan, evidence: Evidence): TakeRow {
+  return {
+    classId,
+    name,
+    planText: JSON.stringify(plan),
+    evidenceText: JSON.stringify(evidence),
+    recordingText: null,
+    soundId: null,
+    envelope: null,
+    readingText: JSON.stringify(readTake(expandPlan(plan), evidence)),
+  };
 }
 
 const FEW_SLIPS = { skipped: 0.03, paraphrased: 0.05, remarked: 0.04 };

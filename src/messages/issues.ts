@@ -93,6 +93,10 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'no-sound-track': () => 'The file has no sound track.',
   'no-index': () =>
     'The file is broken or cut short: its index is missing, so nothing in it can be read. Copy it again from where it was recorded.',
+  'too-deep': ({ most }) => `Lists and objects inside each other go deeper than ${most}.`,
+  'too-many-values': ({ most }) => `It holds more than ${most} values.`,
+  'not-once': () => 'Each term has its own name, and each spelling belongs to one term.',
+  'not-a-spelling': () => 'A spelling can only be chosen out of those that its term has.',
   'no-decoder': () => 'This browser cannot decode the sound in this file. Convert it to WAV or MP3 and bring it again.',
   'broken-media': (f) => `The file is broken or cut short; it could be read up to ${f.until}.`,
   'no-speech': () => 'No speech could be found in the sound. Is it the right file, and is it loud enough?',

@@ -5,6 +5,14 @@ export const REFUSALS = {
     title: 'Values out of bounds',
     detail: 'Some values are missing or out of bounds. Nothing was changed.',
   },
+  'too-large': {
+    title: 'Too large',
+    detail: 'The request is larger than this part of the application takes. Nothing was changed.',
+  },
+  busy: {
+    title: 'Too much at once',
+    detail: 'The server has too much to do at the moment. Nothing was changed; it is tried again by itself.',
+  },
   'bad-plan': { title: 'The plan cannot be saved', detail: 'The plan has values out of bounds. Nothing was changed.' },
   'bad-reading': { title: 'The reading cannot be saved', detail: 'The reading is not in order. Nothing was changed.' },
   'no-class': { title: 'No such class', detail: 'There is no such class on the shelf. It may have been removed.' },
@@ -15,6 +23,7 @@ export const REFUSALS = {
     title: 'The movement cannot be saved',
     detail: 'The movement has values out of bounds. Nothing was changed.',
   },
+  'not-in-bin': { title: 'Not in the bin', detail: 'There is no such thing in the bin.' },
   'no-voice': { title: 'No such measure', detail: 'There is no such measure of a voice. It may have been removed.' },
   'too-many-voices': {
     title: 'Enough measures',

@@ -1,16 +1,41 @@
 import { randomUUID } from 'node:crypto';
-import { UUID, type ClassResponse, type NewClassRequest, type ShelfClass } from '@/api/classes';
-import { copyPlan, emptyPlan, readPlan, type ClassPlan } from '@/core/plan';
-import { expandPlan } from '@/core/timeline';
-import { findClass, insertClass, listClasses, setClassRemoved, updateClass, type NewClass } from '@/db/queries/classes';
+import type { ClassesPage, ClassResponse } from '@/api/classes';
+import { UUID, type Saved } from '@/api/saves';
+import { emptyPlan } from '@/core/plan';
+import type { Result } from '@/core/units';
+import {
+  findClass,
+  findPlanText,
+  hasClass,
+  insertClass,
+  listClasses,
+  setClassRemoved,
+  updateClass,
+  type PlanRow,
+} from '@/db/queries/classes';
+import type { SaveBase } from '@/db/queries/save-base';
 import { planFromTemplate, TEMPLATES } from '@/templates';
+import type { Bodies } from './judging/bodies';
+import { judgePlan } from './judging/documents';
+import { run } from './judging/run';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
 
-/** The classes on the studio's shelf, oldest first. */
-export async function shelf({ db, studio }: Asking): Promise<ShelfClass[]> {
-  const listed = await listClasses(db, studio.id);
-  return listed.map((entry) => ({ ...entry, updatedAt: entry.updatedAt.toISOString() }));
+/** Classes in one part of the list: more than a screen shows. */
+const CLASSES_A_PAGE = 60;
+/** Of the parts that a page asks for after it is shown. */
+export const CLASSES_LATER = 500;
+
+/** A part of the studio's classes in the order of the list: series first, then those of no series, oldest first. */
+export async function shelf(
+  { db, studio }: Asking,
+  after?: string,
+  most: number = CLASSES_A_PAGE,
+): Promise<ClassesPage> {
+  const known = after !== undefined && UUID.test(after) ? after : undefined;
+  const listed = await listClasses(db, studio.id, { after: known, most: most + 1 });
+  const classes = listed.slice(0, most).map((entry) => ({ ...entry, updatedAt: entry.updatedAt.toISOString() }));
+  return { classes, more: listed.length > most };
 }
 
 /** One class. @throws Refusal 404. */
@@ -20,59 +45,57 @@ export async function openClass({ db, studio }: Asking, id: string): Promise<Cla
   return found;
 }
 
-/** Judges a plan and works out the columns beside it. @throws Refusal 422 with every problem at its place. */
-export function judged(raw: unknown): NewClass {
-  const plan = readPlan(raw);
-  if (!plan.ok) throw new Refusal(422, 'bad-plan', plan.problem);
-  return { plan: plan.value, runtimeSeconds: expandPlan(plan.value).runtimeSeconds };
+/** @throws Refusal 404 where there is no such class. */
+export async function needClass({ db, studio }: Asking, id: string): Promise<void> {
+  if (!UUID.test(id) || !(await hasClass(db, studio.id, id))) throw new Refusal(404, 'no-class');
+}
+
+/** A plan of our own making as it is stored. @throws Refusal 422 with every problem at its place. */
+export function judgedPlan(raw: unknown): PlanRow {
+  const judged: Result<PlanRow, Refusal['issues']> = judgePlan(raw);
+  if (!judged.ok) throw new Refusal(422, 'bad-plan', judged.problem);
+  return judged.value;
 }
 
 /** Adds a class: from nothing, from a template, as a copy of another (with ids of its own), or from a plan as it is. */
-export async function addClass(who: Asking, request: NewClassRequest): Promise<ClassResponse> {
-  return insertClass(who.db, who.studio.id, judged(await planFor(who, request)));
+export async function addClass(who: Asking, request: Bodies['new-class']): Promise<ClassResponse> {
+  return insertClass(who.db, who.studio.id, await planFor(who, request));
 }
 
-/** The plan under the title typed, where one was. */
-function titled(plan: unknown, title: string | undefined): unknown {
-  return title === undefined || typeof plan !== 'object' || plan === null ? plan : { ...plan, title };
-}
-
-async function planFor(who: Asking, request: NewClassRequest): Promise<unknown> {
-  if (request.from === 'plan') return titled(request.plan, request.title);
+async function planFor(who: Asking, request: Bodies['new-class']): Promise<PlanRow> {
+  if (request.from === 'plan' && request.plan) return request.plan;
+  if (request.from === 'class') return copyOfClass(who, request.classId ?? '', (title) => request.title ?? title);
   if (request.from === 'template') {
     const template = TEMPLATES.find((one) => one.id === request.templateId);
     if (!template) throw new Refusal(422, 'bad-request', [{ code: 'bad-value', at: 'templateId', facts: {} }]);
-    return planFromTemplate(randomUUID, template, request.title ?? template.title);
+    return judgedPlan(planFromTemplate(randomUUID, template, request.title ?? template.title));
   }
-  if (request.from === 'nothing') {
-    return emptyPlan(
-      randomUUID,
-      request.title ?? 'New class',
-      request.targetSeconds ?? 600,
-      request.breathSeconds ?? 9,
-    );
-  }
-  const { plan } = await openClass(who, request.classId ?? '');
-  const copy: ClassPlan = copyPlan(randomUUID, plan);
-  return { ...copy, title: request.title ?? `${plan.title.slice(0, 190)}, again` };
+  const { title = 'New class', targetSeconds = 600, breathSeconds = 9 } = request;
+  return judgedPlan(emptyPlan(randomUUID, title, targetSeconds, breathSeconds));
 }
 
-/** Saves a plan on top of the revision it started from. @throws Refusal 409 with what is stored when that is newer. */
-export async function saveClass(
+/** A copy of a class under a title made from its own. @throws Refusal 404. */
+export async function copyOfClass(
   who: Asking,
   id: string,
-  baseRevision: number,
-  raw: unknown,
-): Promise<{ revision: number }> {
-  const saved = judged(raw);
-  await openClass(who, id);
-  const stored = await updateClass(who.db, who.studio.id, id, baseRevision, saved);
-  if (stored) return { revision: stored.revision };
-  const { revision, plan } = await openClass(who, id);
-  throw new Refusal(409, 'newer-revision', undefined, { current: { revision, plan } });
+  titleFrom: (again: string, title: string) => string,
+): Promise<PlanRow> {
+  const found = UUID.test(id) ? await findPlanText(who.db, who.studio.id, id) : null;
+  if (!found) throw new Refusal(404, 'no-class');
+  const { planText, title } = found;
+  return run('copy', { planText, title: titleFrom(`${title.slice(0, 190)}, again`, title) }, planText.length);
 }
 
-/** Takes a class off the shelf, or puts it back. @throws Refusal 404. */
+/** Saves a plan on top of what it builds on. @throws Refusal 404, or 409 with what is stored when that is newer. */
+export async function saveClass(who: Asking, id: string, base: SaveBase, plan: PlanRow): Promise<Saved> {
+  await needClass(who, id);
+  const revision = await updateClass(who.db, who.studio.id, id, base, plan);
+  if (revision !== null) return { revision };
+  const stored = await openClass(who, id);
+  throw new Refusal(409, 'newer-revision', undefined, { current: { revision: stored.revision, plan: stored.plan } });
+}
+
+/** Puts a class into the bin, or takes it out. @throws Refusal 404. */
 export async function shelve({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
   const done = UUID.test(id) && (await setClassRemoved(db, studio.id, id, removed));
   if (!done) throw new Refusal(404, 'no-class');

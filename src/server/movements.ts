@@ -1,14 +1,15 @@
-import { UUID } from '@/api/classes';
 import type { LibraryEntry, MovementResponse } from '@/api/movements';
-import { readMovement, summaryOf } from '@/core/movement';
+import { UUID, type Saved } from '@/api/saves';
 import {
   findMovement,
   insertMovement,
   listMovements,
   setMovementArchived,
+  setMovementRemoved,
   updateMovement,
-  type NewMovement,
 } from '@/db/queries/movements';
+import type { SaveBase } from '@/db/queries/save-base';
+import type { JudgedMovement } from './judging/documents';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
 
@@ -24,33 +25,26 @@ export async function openMovement({ db, studio }: Asking, id: string): Promise<
   return found;
 }
 
-/** Judges a movement. @throws Refusal 422 with every problem at its place. */
-function judged(raw: unknown): NewMovement {
-  const read = readMovement(raw);
-  if (!read.ok) throw new Refusal(422, 'bad-movement', read.problem);
-  return { movement: read.value, summary: summaryOf(read.value) };
+export async function addMovement({ db, studio }: Asking, judged: JudgedMovement): Promise<MovementResponse> {
+  return insertMovement(db, studio.id, judged);
 }
 
-export async function addMovement({ db, studio }: Asking, raw: unknown): Promise<MovementResponse> {
-  return insertMovement(db, studio.id, judged(raw));
-}
-
-/** Saves on top of the revision it started from. @throws Refusal 409 with what is stored when that is newer. */
-export async function saveMovement(
-  who: Asking,
-  id: string,
-  baseRevision: number,
-  raw: unknown,
-): Promise<{ revision: number }> {
-  const saved = judged(raw);
+/** Saves on top of what it builds on. @throws Refusal 409 with what is stored when that is newer. */
+export async function saveMovement(who: Asking, id: string, base: SaveBase, judged: JudgedMovement): Promise<Saved> {
   await openMovement(who, id);
-  const stored = await updateMovement(who.db, who.studio.id, id, baseRevision, saved);
-  if (stored) return { revision: stored.revision };
+  const revision = await updateMovement(who.db, who.studio.id, id, base, judged);
+  if (revision !== null) return { revision };
   throw new Refusal(409, 'newer-revision', undefined, { current: await openMovement(who, id) });
 }
 
-/** Puts a movement into the archive or takes it out; nothing is ever deleted, since classes may use it. */
+/** Puts a movement into the archive or takes it out. */
 export async function archiveMovement(who: Asking, id: string, archived: boolean): Promise<void> {
   await openMovement(who, id);
   await setMovementArchived(who.db, who.studio.id, id, archived);
+}
+
+/** Puts a movement into the bin, or takes it out; classes keep their own copies. @throws Refusal 404. */
+export async function removeMovement({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
+  const done = UUID.test(id) && (await setMovementRemoved(db, studio.id, id, removed));
+  if (!done) throw new Refusal(404, 'no-movement');
 }

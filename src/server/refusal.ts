@@ -1,7 +1,9 @@
-import { ValidationError, type Schema } from 'yup';
 import { PROBLEM_TYPE, type Problem } from '@/api/problem';
 import type { Issue } from '@/core/units';
 import { REFUSALS, type RefusalCode } from '@/messages/refusals';
+
+/** When to come again while the database is away or there is too much to do. */
+export const RETRY_AFTER_SECONDS = '3';
 
 /** A request that is refused for a reason the person can act on; becomes an RFC 9457 answer. */
 export class Refusal extends Error {
@@ -28,7 +30,10 @@ export class Refusal extends Error {
     };
     return Response.json(
       { ...problem, ...this.extra },
-      { status: this.status, headers: { 'content-type': PROBLEM_TYPE } },
+      {
+        status: this.status,
+        headers: { 'content-type': PROBLEM_TYPE, ...(this.status === 503 && { 'retry-after': RETRY_AFTER_SECONDS }) },
+      },
     );
   }
 }
@@ -71,14 +76,22 @@ const CONNECTION_CODES = new Set([
   '08006',
   '08003',
   '08001',
+  // A statement or a lock that took too long, and a connection cut because it stood in the middle of something.
+  '57014',
+  '55P03',
+  '25P03',
 ]);
 
-/** Whether an error, or what caused it, is a lost connection to PostgreSQL. */
+/** Whether an error, or what caused it, is a lost connection to PostgreSQL, or one that does not answer in time. */
 export function isDatabaseAway(error: unknown): boolean {
   for (let at: unknown = error; at instanceof Error; at = at.cause) {
     const { code } = at as { code?: string };
     if (code !== undefined && CONNECTION_CODES.has(code)) return true;
-    if (/Connection terminated|connection timeout|timeout exceeded when trying to connect/i.test(at.message))
+    if (
+      /Connection terminated|connection timeout|timeout exceeded when trying to connect|Query read timeout|not queryable/i.test(
+        at.message,
+      )
+    )
       return true;
     if (at instanceof AggregateError && at.errors.some(isDatabaseAway)) return true;
   }
@@ -91,26 +104,4 @@ export function isDiskFull(error: unknown): boolean {
     if (['53100', 'ENOSPC'].includes((at as { code?: string }).code ?? '')) return true;
   }
   return false;
-}
-
-/** Reads and judges a JSON body. */
-export async function readBody<Value>(request: Request, schema: Schema<Value>): Promise<Value> {
-  if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) throw new Refusal(415, 'not-json');
-  let raw: unknown;
-  try {
-    raw = JSON.parse(await request.text());
-  } catch {
-    throw new Refusal(400, 'not-json');
-  }
-  try {
-    return schema.validateSync(raw, { strict: true, abortEarly: false });
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    const inner = error.inner.length > 0 ? error.inner : [error];
-    throw new Refusal(
-      422,
-      'bad-request',
-      inner.slice(0, 50).map((one) => ({ code: 'bad-value', at: one.path ?? '', facts: {} })),
-    );
-  }
 }

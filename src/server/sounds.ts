@@ -1,4 +1,4 @@
-import { UUID } from '@/api/takes';
+import { UUID } from '@/api/saves';
 import {
   dropPiecesFrom,
   dropStraySounds,
@@ -32,7 +32,7 @@ export async function keepSoundPiece(
   const place = placeOf(soundId, piece);
   const bytes = new Uint8Array(await request.arrayBuffer());
   if (bytes.length === 0 || bytes.length > PIECE_BYTES) throw new Refusal(422, 'bad-piece');
-  if (place === 0) await dropStraySounds(db, new Date(Date.now() - STRAY_DAYS * 86_400_000));
+  if (place === 0) await dropStraySounds(db, studio.id, new Date(Date.now() - STRAY_DAYS * 86_400_000));
   await keepPiece(db, studio.id, soundId, place, bytes);
 }
 

@@ -8,10 +8,16 @@ export interface Asking {
   readonly studio: Studio;
 }
 
+/** Which studio is served is asked once in this time and not by every request; a new demo is seen that soon. */
+const KNOWN_FOR_MILLISECONDS = 1_000;
+let known: { readonly studio: Studio; readonly db: Database; readonly until: number } | null = null;
+
 /** @throws Refusal 503 when no studio has been set up. */
 export async function asking(): Promise<Asking> {
   const db = openDatabase();
+  if (known && known.db === db && known.until > Date.now()) return { db, studio: known.studio };
   const studio = await firstStudio(db);
   if (!studio) throw new Refusal(503, 'no-studio');
+  known = { studio, db, until: Date.now() + KNOWN_FOR_MILLISECONDS };
   return { db, studio };
 }

@@ -1,26 +1,27 @@
-import { UUID, type NewTakeRequest, type SavedReading } from '@/api/takes';
-import { correctable } from '@/core/align';
-import { checkReading, correct, readAgain, type HandWork } from '@/core/reading';
-import { expandPlan } from '@/core/timeline';
-import { allTerms } from '@/core/words';
+import { UUID, type Saved } from '@/api/saves';
 import {
   findEnvelope,
   findTake,
+  findTakenPlan,
   insertTake,
   listTakes,
-  removeTake,
+  revisionOfTake,
+  setTakeRemoved,
   updateReading,
+  type HandWorkRow,
   type StoredTake,
+  type TakeRow,
   type TakeSummary,
 } from '@/db/queries/takes';
-import { judged, openClass } from './classes';
+import type { SaveBase } from '@/db/queries/save-base';
+import { needClass } from './classes';
+import { run } from './judging/run';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
-import { spelling } from './terms';
 
 /** The takes of a class, newest first. @throws Refusal 404. */
 export async function takesOf(who: Asking, classId: string): Promise<TakeSummary[]> {
-  await openClass(who, classId);
+  await needClass(who, classId);
   return listTakes(who.db, who.studio.id, classId);
 }
 
@@ -38,47 +39,34 @@ export async function envelopeOf({ db, studio }: Asking, id: string): Promise<Ui
   return found;
 }
 
-/** Keeps a take that was read in the browser. @throws Refusal 404, or 422 when plan or reading are not in order. */
-export async function addTake(
-  who: Asking,
-  classId: string,
-  { name, plan, evidence, recording, soundId, envelope, reading }: NewTakeRequest,
-): Promise<{ id: string }> {
-  await openClass(who, classId);
-  const checked = checkReading(reading);
-  if (!checked.ok) throw new Refusal(422, 'bad-reading', checked.problem);
-  const { plan: judgedPlan } = judged(plan);
-  const counted = correct(checked.value, expandPlan(judgedPlan), {}, evidence.lengthSeconds);
-  const taken = {
-    classId,
-    name,
-    plan: judgedPlan,
-    evidence,
-    recording,
-    soundId,
-    envelope: typeof envelope === 'string' ? new Uint8Array(Buffer.from(envelope, 'base64')) : null,
-    reading: counted,
-  };
-  return { id: await insertTake(who.db, who.studio.id, taken) };
+/** Keeps a take that was read in the browser. @throws Refusal 404. */
+export async function addTake(who: Asking, classId: string, take: Omit<TakeRow, 'classId'>): Promise<{ id: string }> {
+  await needClass(who, classId);
+  return { id: await insertTake(who.db, who.studio.id, { classId, ...take }) };
 }
 
-/** Replaces what was done to a take by hand and reads it again about it. @throws Refusal 409 when another save came first. */
+/**
+ * Saves what was done to a take by hand with the reading that the page worked out from it; only its figures are worked
+ * out again here. @throws Refusal 404, or 409 when another save came first.
+ */
 export async function correctTake(
-  who: Asking,
+  { db, studio }: Asking,
   id: string,
-  baseRevision: number,
-  work: HandWork,
-): Promise<SavedReading> {
-  const take = await openTake(who, id);
-  const terms = allTerms((await spelling(who)).own);
-  const timeline = expandPlan(take.plan);
-  const reading = readAgain(timeline, take.evidence, correctable(timeline, take.evidence, { terms }), work);
-  const revision = await updateReading(who.db, who.studio.id, id, baseRevision, { reading, ...work });
-  if (revision === null) throw new Refusal(409, 'newer-revision', undefined, { current: { revision: take.revision } });
-  return { revision, reading };
+  base: SaveBase,
+  work: HandWorkRow,
+): Promise<Saved> {
+  const taken = UUID.test(id) ? await findTakenPlan(db, studio.id, id) : null;
+  if (!taken) throw new Refusal(404, 'no-take');
+  const { readingText } = work;
+  const counted = await run('recount', { readingText, ...taken }, readingText.length + taken.planText.length);
+  const revision = await updateReading(db, studio.id, id, base, { ...work, readingText: counted });
+  if (revision !== null) return { revision };
+  const current = await revisionOfTake(db, studio.id, id);
+  if (current === null) throw new Refusal(404, 'no-take');
+  throw new Refusal(409, 'newer-revision', undefined, { current: { revision: current } });
 }
 
-/** @throws Refusal 404. */
-export async function dropTake({ db, studio }: Asking, id: string): Promise<void> {
-  if (!UUID.test(id) || !(await removeTake(db, studio.id, id))) throw new Refusal(404, 'no-take');
+/** Puts a take into the bin, or takes it out. @throws Refusal 404. */
+export async function dropTake({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
+  if (!UUID.test(id) || !(await setTakeRemoved(db, studio.id, id, removed))) throw new Refusal(404, 'no-take');
 }

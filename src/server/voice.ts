@@ -1,4 +1,4 @@
-import { UUID } from '@/api/classes';
+import { UUID } from '@/api/saves';
 import { VOICE_MEASURES_AT_MOST, type KeptVoice } from '@/api/voice';
 import { middleVoice, type UsedVoice, type VoiceSource } from '@/core/voice';
 import { deleteVoice, insertVoice, listVoices, type VoiceRow } from '@/db/queries/voices';

@@ -2,7 +2,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
-import type { ClassResponse, ShelfClass } from '@/api/classes';
+import type { ClassesPage, ClassResponse } from '@/api/classes';
 import type { ClassPlan } from '@/core/plan';
 import { seedDemo } from '@/demo/seed';
 import { freshDatabase, serve } from '../support/application';
@@ -60,8 +60,8 @@ async function api<Value>(method: string, path: string, body?: unknown, at = ori
 
 /** A copy of a demo class for one test alone; its id. */
 export async function copyOf(title: string, at = origin()): Promise<string> {
-  const shelf = await api<ShelfClass[]>('GET', '/api/classes', undefined, at);
-  const entry = shelf.find((one) => one.title === title);
+  const { classes } = await api<ClassesPage>('GET', '/api/classes', undefined, at);
+  const entry = classes.find((one) => one.title === title);
   if (!entry) throw new Error(`no class ${title}`);
   const { id } = await api<ClassResponse>(
     'POST',

@@ -1,5 +1,6 @@
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { ClassesPage } from '@/api/classes';
 import { demoClasses } from '@/demo/classes';
 import { seedDemo } from '@/demo/seed';
 import { freshDatabase, serve, shutDatabase, type Served } from '../support/application';
@@ -27,7 +28,8 @@ const post = (body: unknown, more?: Record<string, string>): Promise<Response> =
 
 describe('the door', () => {
   it('answers for its health and its pages', async () => {
-    expect(await (await fetch(`${served.origin}/healthz`)).json()).toEqual({ ok: true, database: true });
+    expect(await (await fetch(`${served.origin}/healthz`)).json()).toEqual({ ok: true });
+    expect(await (await fetch(`${served.origin}/readyz`)).json()).toEqual({ ok: true, database: true });
     const page = await fetch(served.origin);
     expect(page.status).toBe(200);
     expect(await page.text()).toContain('Slack Water Hall');
@@ -124,7 +126,10 @@ describe('the door', () => {
       const response = await fetch(`${away.origin}/api/classes`);
       expect(response.status).toBe(503);
       expect(await response.json()).toMatchObject({ code: 'database-away' });
-      expect((await fetch(`${away.origin}/healthz`)).status).toBe(503);
+      expect((await fetch(`${away.origin}/healthz`)).status).toBe(200);
+      expect((await fetch(`${away.origin}/readyz`)).status).toBe(503);
+      expect(response.headers.get('retry-after')).toBe('3');
+      expect((await fetch(away.origin)).headers.get('retry-after')).toBe('3');
       expect(await (await fetch(away.origin)).text()).toContain('The database is away');
     } finally {
       expect(await away.stop()).toBe(0);
@@ -149,8 +154,8 @@ describe('the door', () => {
 });
 
 async function firstId(): Promise<string> {
-  const [first] = (await (await fetch(`${served.origin}/api/classes`)).json()) as { id: string }[];
-  return first.id;
+  const { classes } = (await (await fetch(`${served.origin}/api/classes`)).json()) as ClassesPage;
+  return classes[0].id;
 }
 
 function rawAnswer(request: string): Promise<string> {

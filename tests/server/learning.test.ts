@@ -7,6 +7,8 @@ import { soundOfTake } from '@/server/sounds';
 import { asking, type Asking } from '@/server/studio';
 import { correctTake, openTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
+import { onRevision } from '@/db/queries/save-base';
+import { asSent } from '../support/as-sent';
 import { refusal } from '../support/refusal';
 
 let who: Asking;
@@ -18,7 +20,7 @@ beforeAll(async () => {
   drop = fresh.drop;
   await seedDemo(fresh.db);
   who = await asking();
-  const found = (await shelf(who)).find(({ title }) => title === 'Before the First Ferry');
+  const found = (await shelf(who)).classes.find(({ title }) => title === 'Before the First Ferry');
   ferry = found?.id ?? '';
 }, 60_000);
 afterAll(() => drop());
@@ -39,7 +41,7 @@ describe('what the takes of a class teach', () => {
   });
 
   it('is nothing for a class without takes, and refused for one that is not there', async () => {
-    const other = (await shelf(who)).find(({ title }) => title === 'Evening Ebb');
+    const other = (await shelf(who)).classes.find(({ title }) => title === 'Evening Ebb');
     expect(await learningOf(who, other?.id ?? '')).toMatchObject({ takes: [], predictions: [], proposals: [] });
     expect((await refusal(learningOf(who, 'nobody'))).code).toBe('no-class');
   });
@@ -53,7 +55,8 @@ describe('a take of the demo', () => {
     const answer = await soundOfTake(who, latest.id, 'bytes=0-3');
     expect(Buffer.from(await answer.arrayBuffer()).toString()).toBe('OggS');
     const cuts = [{ startSeconds: 0, endSeconds: 4, reason: 'fluff', on: true }] as const;
-    await correctTake(who, latest.id, take.revision, { ...NO_HAND_WORK, cuts });
+    const { work } = asSent('correct-take', { baseRevision: 1, ...NO_HAND_WORK, cuts, reading: take.reading });
+    await correctTake(who, latest.id, onRevision(take.revision), work);
     const again = await openTake(who, latest.id);
     expect(again.cuts).toEqual(cuts);
     expect(again.reading.totals.said).toBe(take.reading.totals.said);

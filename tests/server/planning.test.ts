@@ -4,16 +4,18 @@ import { makeContent, makeLibraryMovement } from '@/core/movement';
 import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { classes, classRevisions } from '@/db/schema';
+import { onRevision } from '@/db/queries/save-base';
 import { insertStudio } from '@/db/queries/studios';
 import { demoLibrary } from '@/demo/library';
 import { seedDemo } from '@/demo/seed';
-import { addClass, openClass, saveClass, shelf } from '@/server/classes';
+import { addClass, judgedPlan, openClass, saveClass, shelf } from '@/server/classes';
 import { historyOf, openRevision, sittings } from '@/server/history';
 import { addMovement, archiveMovement, library, openMovement, saveMovement } from '@/server/movements';
 import { addSeries, dropSeries, nextInSeries, saveSeries, seriesOnShelf } from '@/server/series';
 import { asking, type Asking } from '@/server/studio';
 import { TEMPLATES } from '@/templates';
 import { freshDatabase } from '../support/application';
+import { asSent } from '../support/as-sent';
 import { refusal } from '../support/refusal';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -42,17 +44,22 @@ describe('the movement library', () => {
         .map((movement) => movement.name)
         .sort((a, b) => (a < b ? -1 : 1)),
     );
-    const [first] = await shelf(who);
+    const [first] = (await shelf(who)).classes;
     const { plan } = await openClass(who, first.id);
     const sources = stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? [step.source] : []));
     expect(sources.every((source) => source !== null && source.revision === 1)).toBe(true);
   });
 
   it('adds, saves on top of a revision, refuses a stale save with what is stored, and archives', async () => {
-    const made = await addMovement(who, makeLibraryMovement(makeContent(newId, 'Splicing the rope')));
+    const made = await addMovement(
+      who,
+      asSent('new-movement', { movement: makeLibraryMovement(makeContent(newId, 'Splicing the rope')) }),
+    );
     const changed = { ...made.movement, preferredRounds: 5 };
-    expect(await saveMovement(who, made.id, 1, changed)).toEqual({ revision: 2 });
-    const stale = await refusal(saveMovement(who, made.id, 1, made.movement));
+    const saved = asSent('new-movement', { movement: changed });
+    expect(await saveMovement(who, made.id, onRevision(1), saved)).toEqual({ revision: 2 });
+    const older = asSent('new-movement', { movement: made.movement });
+    const stale = await refusal(saveMovement(who, made.id, onRevision(1), older));
     expect(stale).toMatchObject({ status: 409, code: 'newer-revision' });
     expect(stale.extra).toMatchObject({ current: { revision: 2, movement: { preferredRounds: 5 } } });
     await archiveMovement(who, made.id, true);
@@ -62,7 +69,8 @@ describe('the movement library', () => {
   });
 
   it('refuses what is no movement, and what is another studio’s', async () => {
-    const bad = await refusal(addMovement(who, { format: 'calm-count/movement', version: 1, name: '' }));
+    const nameless = { format: 'calm-count/movement', version: 1, name: '' };
+    const bad = await refusal((async () => addMovement(who, asSent('new-movement', { movement: nameless })))());
     expect(bad).toMatchObject({ status: 422, code: 'bad-movement' });
     expect(bad.issues?.some((issue) => issue.at === 'name')).toBe(true);
     const others = await strangers();
@@ -70,7 +78,8 @@ describe('the movement library', () => {
     expect(await library(others)).toEqual([]);
     for (const id of [entry.id, NOBODY, 'no-id']) {
       expect((await refusal(openMovement(others, id))).status).toBe(404);
-      expect((await refusal(saveMovement(others, id, 1, demoLibrary()[0]))).status).toBe(404);
+      const theirs = asSent('new-movement', { movement: demoLibrary()[0] });
+      expect((await refusal(saveMovement(others, id, onRevision(1), theirs))).status).toBe(404);
       expect((await refusal(archiveMovement(others, id, true))).status).toBe(404);
     }
   });
@@ -118,7 +127,8 @@ describe('the history of a class', () => {
   it('tells what each sitting changed, page by page, and opens any save', async () => {
     const made = await addClass(who, { from: 'nothing', title: 'Told' });
     const titles = Array.from({ length: 60 }, (_, at) => `Told ${at + 1}`);
-    for (const [at, title] of titles.entries()) await saveClass(who, made.id, at + 1, { ...made.plan, title });
+    for (const [at, title] of titles.entries())
+      await saveClass(who, made.id, onRevision(at + 1), judgedPlan({ ...made.plan, title }));
     await who.db
       .update(classRevisions)
       .set({ createdAt: sql`timestamptz '2026-01-01 09:00Z' + revision * interval '10 minutes'` })
@@ -149,26 +159,28 @@ describe('a series', () => {
     expect(second.plan.title).toBe('Evenings 2');
     const ids = new Set(stepsInOrder(first.plan).map(({ step }) => step.id));
     expect(stepsInOrder(second.plan).some(({ step }) => ids.has(step.id))).toBe(false);
-    await saveSeries(who, made.id, 'Quiet evenings', [second.id, first.id]);
-    const members = (await shelf(who)).filter((entry) => entry.seriesId === made.id);
+    await saveSeries(who, made.id, onRevision(3), { title: 'Quiet evenings', classIds: [second.id, first.id] });
+    const members = (await shelf(who)).classes.filter((entry) => entry.seriesId === made.id);
     expect(new Map(members.map((entry) => [entry.id, entry.seriesOrder]))).toEqual(new Map([[second.id, 1], [first.id, 2]])); // prettier-ignore
     expect((await seriesOnShelf(who)).map((series) => series.title)).toContain('Quiet evenings');
     // The last is "Evenings 1" now.
     expect((await nextInSeries(who, made.id)).plan.title).toBe('Evenings 2');
-    await dropSeries(who, made.id);
-    expect((await shelf(who)).filter((entry) => entry.seriesId === made.id)).toEqual([]);
-    expect((await shelf(who)).some((entry) => entry.id === second.id)).toBe(true);
+    await dropSeries(who, made.id, true);
+    expect((await shelf(who)).classes.filter((entry) => entry.seriesId === made.id)).toEqual([]);
+    expect((await shelf(who)).classes.some((entry) => entry.id === second.id)).toBe(true);
   });
 
   it('takes no class of another studio, and is not theirs to change', async () => {
     const made = await addSeries(who, 'Ours');
     const others = await strangers();
     const theirs = await addClass(others, { from: 'nothing', title: 'Theirs' });
-    await saveSeries(who, made.id, 'Ours', [theirs.id]);
-    expect((await shelf(others)).find((entry) => entry.id === theirs.id)?.seriesId).toBeNull();
+    await saveSeries(who, made.id, onRevision(1), { title: 'Ours', classIds: [theirs.id] });
+    expect((await shelf(others)).classes.find((entry) => entry.id === theirs.id)?.seriesId).toBeNull();
     for (const id of [made.id, NOBODY, 'x']) {
-      expect((await refusal(saveSeries(others, id, 'Mine', []))).code).toBe('no-series');
-      expect((await refusal(dropSeries(others, id))).code).toBe('no-series');
+      expect((await refusal(saveSeries(others, id, onRevision(1), { title: 'Mine', classIds: [] }))).code).toBe(
+        'no-series',
+      );
+      expect((await refusal(dropSeries(others, id, true))).code).toBe('no-series');
       expect((await refusal(nextInSeries(others, id))).code).toBe('no-series');
     }
   });

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from '@/demo/seed';
 import { sql } from 'drizzle-orm';
 import { dropStraySounds } from '@/db/queries/sounds';
+import { insertStudio } from '@/db/queries/studios';
 import { insertTake } from '@/db/queries/takes';
 import { isDiskFull } from '@/server/refusal';
 import { endSound, keepSoundPiece, piecesOf, soundOfTake } from '@/server/sounds';
@@ -30,15 +31,16 @@ beforeAll(async () => {
   drop = fresh.drop;
   await seedDemo(fresh.db);
   who = await asking();
-  const [ferry] = await shelf(who);
+  const [ferry] = (await shelf(who)).classes;
   const [seeded] = await takesOf(who, ferry.id);
   const { plan, evidence, reading } = await openTake(who, seeded.id);
   const taken = {
     classId: ferry.id,
     name: 'With sound',
-    plan,
-    evidence,
-    reading,
+    planText: JSON.stringify(plan),
+    evidenceText: JSON.stringify(evidence),
+    recordingText: null,
+    readingText: JSON.stringify(reading),
     soundId: SOUND,
     envelope: filled(9, 7),
   };
@@ -109,8 +111,11 @@ describe('the sound of a take', () => {
     const stray = SOUND.replace('abcd', 'dead');
     await keepSoundPiece(who, stray, '0', piece(filled(5, 1)));
     const soon = new Date(Date.now() + 60_000);
-    expect(await dropStraySounds(who.db, new Date(0))).toBe(0);
-    expect(await dropStraySounds(who.db, soon)).toBe(2);
+    expect(await dropStraySounds(who.db, who.studio.id, new Date(0))).toBe(0);
+    const others = { db: who.db, studio: await insertStudio(who.db, 'Another hall') };
+    await keepSoundPiece(others, stray, '0', piece(filled(5, 1)));
+    expect(await dropStraySounds(who.db, who.studio.id, soon)).toBe(2);
+    expect((await piecesOf(others, stray)).length).toBe(1);
     expect((await piecesOf(who, stray)).length).toBe(0);
     expect((await piecesOf(who, SOUND)).length).toBe(3);
   });

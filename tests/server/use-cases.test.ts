@@ -1,16 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sameDocument } from '@/core/document';
-import { NO_HAND_WORK, readTake } from '@/core/reading';
+import { readTake } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { classes, classRevisions, readings, studios, takes } from '@/db/schema';
+import { onRevision } from '@/db/queries/save-base';
 import { insertStudio } from '@/db/queries/studios';
 import { seedDemo } from '@/demo/seed';
 import { demoClasses } from '@/demo/classes';
-import { addClass, openClass, saveClass, shelf, shelve } from '@/server/classes';
+import { addClass, judgedPlan, openClass, saveClass, shelf, shelve } from '@/server/classes';
 import { asking, type Asking } from '@/server/studio';
 import { addTake, correctTake, dropTake, openTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
+import { asSent } from '../support/as-sent';
 import { refusal } from '../support/refusal';
 
 let database: Awaited<ReturnType<typeof freshDatabase>>;
@@ -25,7 +27,7 @@ afterAll(() => database.drop());
 
 describe('the shelf', () => {
   it('holds the demo studio with its takes counted', async () => {
-    const listed = await shelf(who);
+    const listed = (await shelf(who)).classes;
     expect(listed.map((entry) => [entry.title, entry.targetSeconds, entry.takes])).toEqual([
       ['Before the First Ferry', 600, 3],
       ['Net Menders’ Break', 300, 0],
@@ -50,33 +52,34 @@ describe('a class', () => {
   it('is made from nothing, from another with ids of its own, or from a plan as it is', async () => {
     const nothing = await addClass(who, { from: 'nothing', title: 'Mine', targetSeconds: 420, breathSeconds: 8 });
     expect(nothing.plan).toMatchObject({ title: 'Mine', targetSeconds: 420, pace: { breathSeconds: 8 } });
-    const [ferry] = await shelf(who);
+    const [ferry] = (await shelf(who)).classes;
     const copy = await addClass(who, { from: 'class', classId: ferry.id });
     expect(copy.plan.title).toBe('Before the First Ferry, again');
     expect(copy.plan.sections[0].id).not.toBe((await openClass(who, ferry.id)).plan.sections[0].id);
     const { plan } = demoClasses()[2];
-    const brought = await addClass(who, { from: 'plan', plan });
+    const brought = await addClass(who, asSent('new-class', { from: 'plan', plan }));
     expect(sameDocument((await openClass(who, brought.id)).plan, plan)).toBe(true);
   });
 
   it('is refused whole when its plan is bad, and nothing is stored', async () => {
-    const before = (await shelf(who)).length;
-    const refused = await refusal(addClass(who, { from: 'plan', plan: { ...demoClasses()[0].plan, title: '' } }));
+    const before = (await shelf(who)).classes.length;
+    const bad = { from: 'plan', plan: { ...demoClasses()[0].plan, title: '' } };
+    const refused = await refusal((async () => addClass(who, asSent('new-class', bad)))());
     expect([refused.status, refused.code, refused.issues?.[0].at]).toEqual([422, 'bad-plan', 'title']);
-    expect((await shelf(who)).length).toBe(before);
+    expect((await shelf(who)).classes.length).toBe(before);
   });
 
   it('keeps odd text from people as it was typed', async () => {
     const title = `Robert'); drop table classes;-- <script>alert(1)</script> 🌊 مرحبا`;
     const made = await addClass(who, { from: 'nothing', title });
     expect((await openClass(who, made.id)).plan.title).toBe(title);
-    expect((await shelf(who)).some((entry) => entry.title === title)).toBe(true);
+    expect((await shelf(who)).classes.some((entry) => entry.title === title)).toBe(true);
   });
 
   it('keeps every save and never overwrites a newer one', async () => {
     const { id, plan } = await addClass(who, { from: 'nothing', title: 'Two windows' });
-    expect(await saveClass(who, id, 1, { ...plan, title: 'First' })).toEqual({ revision: 2 });
-    const stale = await refusal(saveClass(who, id, 1, { ...plan, title: 'Second' }));
+    expect(await saveClass(who, id, onRevision(1), judgedPlan({ ...plan, title: 'First' }))).toEqual({ revision: 2 });
+    const stale = await refusal(saveClass(who, id, onRevision(1), judgedPlan({ ...plan, title: 'Second' })));
     expect([stale.status, stale.code]).toEqual([409, 'newer-revision']);
     expect(stale.extra).toMatchObject({ current: { revision: 2, plan: { title: 'First' } } });
     const rows = await database.db.select().from(classRevisions);
@@ -86,7 +89,7 @@ describe('a class', () => {
   it('lets one of two savers win when both come at once', async () => {
     const { id, plan } = await addClass(who, { from: 'nothing', title: 'Race' });
     const results = await Promise.allSettled(
-      ['A', 'B', 'C', 'D'].map((title) => saveClass(who, id, 1, { ...plan, title })),
+      ['A', 'B', 'C', 'D'].map((title) => saveClass(who, id, onRevision(1), judgedPlan({ ...plan, title }))),
     );
     expect(results.filter((result) => result.status === 'fulfilled').length).toBe(1);
     expect((await openClass(who, id)).revision).toBe(2);
@@ -99,7 +102,7 @@ describe('a class', () => {
 
 describe('a take', () => {
   it('is kept, corrected, corrected again on top of that, and dropped', async () => {
-    const [ferry] = await shelf(who);
+    const [ferry] = (await shelf(who)).classes;
     const { plan } = await openClass(who, ferry.id);
     const timeline = expandPlan(plan);
     const captions = timeline.cues.map(({ startSeconds, endSeconds, text }) => ({
@@ -108,45 +111,47 @@ describe('a take', () => {
       text,
     }));
     const evidence = { captions, speech: null, lengthSeconds: 610 };
-    const { id } = await addTake(who, ferry.id, {
-      name: 'Tuesday',
-      plan,
-      evidence,
-      reading: readTake(timeline, evidence),
-    });
+    const { id } = await addTake(
+      who,
+      ferry.id,
+      asSent('new-take', { name: 'Tuesday', plan, evidence, reading: readTake(timeline, evidence) }),
+    );
     const names = (await takesOf(who, ferry.id)).map((take) => take.name);
     expect(names.slice(0, 2)).toEqual(['Tuesday', 'Monday, before the ferry']);
     const cue = timeline.cues[3].id;
-    const corrected = await correctTake(who, id, 1, {
-      corrections: { [cue]: { saidAtSeconds: 33 } },
-      remarks: null,
-      cuts: null,
+    const corrections = { [cue]: { saidAtSeconds: 33 } };
+    const { work } = asSent('correct-take', {
+      baseRevision: 1,
+      corrections,
+      reading: readTake(timeline, evidence, corrections),
     });
-    expect(corrected.revision).toBe(2);
+    expect(await correctTake(who, id, onRevision(1), work)).toEqual({ revision: 2 });
+    const corrected = await openTake(who, id);
     expect(corrected.reading.cues[3]).toMatchObject({ saidAtSeconds: 33, corrected: true });
-    expect((await refusal(correctTake(who, id, 1, NO_HAND_WORK))).status).toBe(409);
-    expect((await openTake(who, id)).corrections).toEqual({ [cue]: { saidAtSeconds: 33 } });
-    await dropTake(who, id);
+    expect(corrected.corrections).toEqual(corrections);
+    expect((await refusal(correctTake(who, id, onRevision(1), work))).status).toBe(409);
+    await dropTake(who, id, true);
     expect((await refusal(openTake(who, id))).code).toBe('no-take');
   });
 
   it('is refused when its reading is not in order', async () => {
-    const [ferry] = await shelf(who);
+    const [ferry] = (await shelf(who)).classes;
     const { plan } = await openClass(who, ferry.id);
     const evidence = { captions: null, speech: [], lengthSeconds: 5 };
-    expect((await refusal(addTake(who, ferry.id, { name: 'Bad', plan, evidence, reading: { cues: [] } }))).code).toBe(
-      'bad-reading',
-    );
+    const bad = { name: 'Bad', plan, evidence, reading: { cues: [] } };
+    expect((await refusal((async () => addTake(who, ferry.id, asSent('new-take', bad)))())).code).toBe('bad-reading');
   });
 });
 
 describe('studios', () => {
   it('do not see each other', async () => {
     const other = { db: who.db, studio: await insertStudio(who.db, 'Another hall') };
-    const [ferry] = await shelf(who);
-    expect(await shelf(other)).toEqual([]);
+    const [ferry] = (await shelf(who)).classes;
+    expect(await shelf(other)).toEqual({ classes: [], more: false });
     expect((await refusal(openClass(other, ferry.id))).status).toBe(404);
-    expect((await refusal(saveClass(other, ferry.id, 1, demoClasses()[0].plan))).status).toBe(404);
+    expect((await refusal(saveClass(other, ferry.id, onRevision(1), judgedPlan(demoClasses()[0].plan)))).status).toBe(
+      404,
+    );
     const [take] = await takesOf(who, ferry.id);
     expect((await refusal(openTake(other, take.id))).status).toBe(404);
   });

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { spellingSchema } from '@/api/terms';
 import { newVoiceSchema } from '@/api/voice';
 import { NO_SPELLING, type Term } from '@/core/words';
+import { onRevision } from '@/db/queries/save-base';
 import { insertStudio } from '@/db/queries/studios';
 import { asking, type Asking } from '@/server/studio';
 import { chooseSpelling, spelling } from '@/server/terms';
@@ -23,18 +24,20 @@ afterAll(() => database.drop());
 
 describe('the spelling of a studio', () => {
   it('is as written until it is chosen, whole, and by itself', async () => {
-    expect(await spelling(who)).toEqual(NO_SPELLING);
+    expect(await spelling(who)).toEqual({ ...NO_SPELLING, revision: 1 });
     const mine = { chosen: { 'breath-energy': 'chi', 'own-1': 'loo' }, own: [OWN] };
-    await chooseSpelling(who, mine);
-    expect(await spelling(who)).toEqual(mine);
+    expect(await chooseSpelling(who, onRevision(1), mine)).toEqual({ revision: 2 });
+    expect(await spelling(who)).toEqual({ ...mine, revision: 2 });
     const stranger: Asking = { db: who.db, studio: await insertStudio(who.db, 'A third hall') };
-    expect(await spelling(stranger)).toEqual(NO_SPELLING);
-    await chooseSpelling(who, NO_SPELLING);
-    expect(await spelling(who)).toEqual(NO_SPELLING);
+    expect(await spelling(stranger)).toEqual({ ...NO_SPELLING, revision: 1 });
+    const stale = await refusal(chooseSpelling(who, onRevision(1), NO_SPELLING));
+    expect(stale).toMatchObject({ status: 409, extra: { current: { ...mine, revision: 2 } } });
+    await chooseSpelling(who, onRevision(2), NO_SPELLING);
+    expect(await spelling(who)).toEqual({ ...NO_SPELLING, revision: 3 });
   });
 
   it('takes spellings of the house and of its own terms', () => {
-    const valid = (body: unknown): boolean => spellingSchema.isValidSync(body, { strict: true });
+    const valid = (body: object): boolean => spellingSchema.isValidSync({ baseRevision: 1, ...body }, { strict: true });
     expect(valid(NO_SPELLING)).toBe(true);
     expect(valid({ chosen: { 'own-1': 'lu', 'breath-energy': 'ki' }, own: [OWN] })).toBe(true);
   });
@@ -51,7 +54,7 @@ describe('the spelling of a studio', () => {
     ['two lines', { chosen: {}, own: [{ ...OWN, variants: ['lu\nlu'] }] }],
     ['a name that is not ours', { chosen: {}, own: [{ ...OWN, term: 'breath-energy' }] }],
   ])('refuses %s', (_, body) => {
-    expect(spellingSchema.isValidSync(body, { strict: true })).toBe(false);
+    expect(spellingSchema.isValidSync({ baseRevision: 1, ...body }, { strict: true })).toBe(false);
   });
 });
 

@@ -1,4 +1,20 @@
-export { id, list, ONE_LINE, oneOf, oneOfOrNone, shape, text, title, whole, within, yesNo } from './fields';
-export { ISSUES_AT_MOST, judge, readJson } from './judge';
+export {
+  ID,
+  id,
+  ISSUES_AT_MOST,
+  list,
+  ONE_LINE,
+  oneOf,
+  oneOfOrNone,
+  record,
+  shape,
+  text,
+  title,
+  whole,
+  within,
+  yesNo,
+} from './fields';
+export { judge, readJson } from './judge';
+export { tooBig, type BodyLimits } from './size';
 export { type Json, type NewId } from './json';
 export { sameDocument } from './same';

@@ -1,13 +1,11 @@
 import { ValidationError, type AnySchema } from 'yup';
 import { failed, ok, type Issue, type Result } from '@/core/units';
-
-/** Problems told at most; a document with more is wrong as a whole. */
-export const ISSUES_AT_MOST = 200;
+import { ISSUES_AT_MOST, JUDGING } from './fields';
 
 /** Judges a value by a schema made of the fields here: the value itself, or every problem at its place. */
 export function judge(raw: unknown, schema: AnySchema): Result<unknown, readonly Issue[]> {
   try {
-    schema.validateSync(raw, { strict: true, abortEarly: false });
+    schema.validateSync(raw, JUDGING);
   } catch (error) {
     if (error instanceof ValidationError) return failed(issuesOf(error));
     throw error;

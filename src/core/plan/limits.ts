@@ -3,7 +3,8 @@ import { MOVEMENT_LIMITS } from '@/core/movement';
 /** The door's limits on a plan. Each is named where it is used; the interface and the schema read them from here. */
 export const LIMITS = {
   ...MOVEMENT_LIMITS,
-  documentBytes: 10 * 1024 * 1024,
+  /** An hour's class is some 60 KB. */
+  documentBytes: 2 * 1024 * 1024,
   idCharacters: 64,
   sections: 60,
   stepsInSection: 200,

@@ -2,6 +2,7 @@ import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { movementUpToDate, type Movement, type MovementSummary } from '@/core/movement';
 import type { Database } from '../database';
 import { movements } from '../schema';
+import { buildsOn, type SaveBase } from './save-base';
 
 /** A movement as the library lists it. */
 export interface ListedMovement {
@@ -28,7 +29,7 @@ const archived = sql<boolean>`${movements.archivedAt} is not null`;
 const columns = { id: movements.id, revision: movements.revision, archived, movement: movements.document };
 
 function one(studioId: string, id: string) {
-  return and(eq(movements.studioId, studioId), eq(movements.id, id));
+  return and(eq(movements.studioId, studioId), eq(movements.id, id), isNull(movements.removedAt));
 }
 
 /** Every movement by name, archived ones too; the index on studio and name gives the order. */
@@ -36,7 +37,7 @@ export async function listMovements(db: Database, studioId: string): Promise<Lis
   return db
     .select({ id: movements.id, revision: movements.revision, archived, summary: movements.summary })
     .from(movements)
-    .where(eq(movements.studioId, studioId))
+    .where(and(eq(movements.studioId, studioId), isNull(movements.removedAt)))
     .orderBy(asc(movements.name));
 }
 
@@ -57,20 +58,26 @@ export async function insertMovement(db: Database, studioId: string, added: NewM
   return made;
 }
 
-/** Saves on top of `baseRevision`; `null`, and nothing changed, when another save came first. */
+/** Saves on top of what it builds on; `null`, and nothing changed, when another save came first. */
 export async function updateMovement(
   db: Database,
   studioId: string,
   id: string,
-  baseRevision: number,
+  base: SaveBase,
   saved: NewMovement,
-): Promise<StoredMovement | null> {
+): Promise<number | null> {
+  const { saveId = null } = base;
   const [made] = await db
     .update(movements)
-    .set({ ...stored(saved), revision: baseRevision + 1, updatedAt: sql`now()` })
-    .where(and(one(studioId, id), eq(movements.revision, baseRevision)))
-    .returning(columns);
-  return made ?? null;
+    .set({ ...stored(saved), revision: sql`${movements.revision} + 1`, lastSaveId: saveId, updatedAt: sql`now()` })
+    .where(and(one(studioId, id), buildsOn(movements, base)))
+    .returning({ revision: movements.revision });
+  if (made || saveId === null) return made?.revision ?? null;
+  const [same] = await db
+    .select({ revision: movements.revision })
+    .from(movements)
+    .where(and(one(studioId, id), eq(movements.lastSaveId, saveId)));
+  return same?.revision ?? null;
 }
 
 /** Puts a movement into the archive, or takes it out; whether that changed anything. */
@@ -79,6 +86,27 @@ export async function setMovementArchived(db: Database, studioId: string, id: st
     .update(movements)
     .set({ archivedAt: away ? sql`now()` : null })
     .where(and(one(studioId, id), away ? isNull(movements.archivedAt) : isNotNull(movements.archivedAt)))
+    .returning({ id: movements.id });
+  return changed.length > 0;
+}
+
+/** Puts a movement into the bin, or takes it out; whether that changed anything. */
+export async function setMovementRemoved(
+  db: Database,
+  studioId: string,
+  id: string,
+  removed: boolean,
+): Promise<boolean> {
+  const changed = await db
+    .update(movements)
+    .set({ removedAt: removed ? sql`now()` : null })
+    .where(
+      and(
+        eq(movements.studioId, studioId),
+        eq(movements.id, id),
+        removed ? isNull(movements.removedAt) : isNotNull(movements.removedAt),
+      ),
+    )
     .returning({ id: movements.id });
   return changed.length > 0;
 }

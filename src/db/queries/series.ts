@@ -1,13 +1,15 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database';
 import { classes, series } from '../schema';
+import { buildsOn, type SaveBase } from './save-base';
 
 export interface StoredSeries {
   readonly id: string;
   readonly title: string;
+  readonly revision: number;
 }
 
-const columns = { id: series.id, title: series.title };
+const columns = { id: series.id, title: series.title, revision: series.revision };
 
 function present(studioId: string, id: string) {
   return and(eq(series.studioId, studioId), eq(series.id, id), isNull(series.removedAt));
@@ -21,31 +23,34 @@ export async function listSeries(db: Database, studioId: string): Promise<Stored
     .orderBy(asc(series.createdAt));
 }
 
-export async function findSeries(db: Database, studioId: string, id: string): Promise<StoredSeries | null> {
-  const [found] = await db.select(columns).from(series).where(present(studioId, id));
-  return found ?? null;
-}
-
 export async function insertSeries(db: Database, studioId: string, title: string): Promise<StoredSeries> {
   const [made] = await db.insert(series).values({ studioId, title }).returning(columns);
   return made;
 }
 
-/** Sets a series' title and exactly which classes stand in it, in this order. Classes of other studios stay out. */
+/**
+ * Sets a series' title and exactly which classes stand in it, in this order; `null`, and nothing changed, when another
+ * save came first. Classes of other studios stay out; those in the bin keep their place.
+ */
 export async function updateSeries(
   db: Database,
   studioId: string,
   id: string,
-  title: string,
-  classIds: readonly string[],
-): Promise<boolean> {
+  base: SaveBase,
+  { title, classIds }: { readonly title: string; readonly classIds: readonly string[] },
+): Promise<number | null> {
+  const { saveId = null } = base;
   return db.transaction(async (tx) => {
-    const changed = await tx.update(series).set({ title }).where(present(studioId, id)).returning({ id: series.id });
-    if (changed.length === 0) return false;
+    const [changed] = await tx
+      .update(series)
+      .set({ title, revision: sql`${series.revision} + 1`, lastSaveId: saveId })
+      .where(and(present(studioId, id), buildsOn(series, base)))
+      .returning({ revision: series.revision });
+    if (!changed) return saveId === null ? null : revisionOfSave(tx, studioId, id, saveId);
     await tx
       .update(classes)
       .set({ seriesId: null, seriesOrder: null })
-      .where(and(eq(classes.studioId, studioId), eq(classes.seriesId, id)));
+      .where(and(eq(classes.studioId, studioId), eq(classes.seriesId, id), isNull(classes.removedAt)));
     if (classIds.length > 0) {
       const place = sql`array_position(array[${sql.join(
         classIds.map((one) => sql`${one}::uuid`),
@@ -56,51 +61,67 @@ export async function updateSeries(
         .set({ seriesId: id, seriesOrder: place })
         .where(and(eq(classes.studioId, studioId), inArray(classes.id, [...classIds])));
     }
-    return true;
+    return changed.revision;
   });
 }
 
-/** Takes a series off the shelf; its classes stay. Whether there was one. */
-export async function removeSeries(db: Database, studioId: string, id: string): Promise<boolean> {
-  return db.transaction(async (tx) => {
-    const changed = await tx
-      .update(series)
-      .set({ removedAt: sql`now()` })
-      .where(present(studioId, id))
-      .returning({ id: series.id });
-    if (changed.length === 0) return false;
-    await tx
-      .update(classes)
-      .set({ seriesId: null, seriesOrder: null })
-      .where(and(eq(classes.studioId, studioId), eq(classes.seriesId, id)));
-    return true;
-  });
+async function revisionOfSave(db: Database, studioId: string, id: string, saveId: string): Promise<number | null> {
+  const [same] = await db
+    .select({ revision: series.revision })
+    .from(series)
+    .where(and(present(studioId, id), eq(series.lastSaveId, saveId)));
+  return same?.revision ?? null;
 }
 
-/** The last class of a series with its place; `null` while it is empty. */
-export async function lastOfSeries(
-  db: Database,
+/** Puts a series into the bin, or takes it out, with its classes as they stood in it; whether there was one. */
+export async function setSeriesRemoved(db: Database, studioId: string, id: string, removed: boolean): Promise<boolean> {
+  const changed = await db
+    .update(series)
+    .set({ removedAt: removed ? sql`now()` : null })
+    .where(
+      and(
+        eq(series.studioId, studioId),
+        eq(series.id, id),
+        removed ? isNull(series.removedAt) : isNotNull(series.removedAt),
+      ),
+    )
+    .returning({ id: series.id });
+  return changed.length > 0;
+}
+
+/**
+ * Holds a series for a transaction, so that nobody else adds to it meanwhile; its last class with its place is then the
+ * last (`null` while it is empty). `null` where there is no such series.
+ */
+export async function holdSeries(
+  tx: Database,
   studioId: string,
   id: string,
-): Promise<{ readonly id: string; readonly order: number } | null> {
-  const [last] = await db
+): Promise<{ readonly title: string; readonly last: { readonly id: string; readonly order: number } | null } | null> {
+  const [held] = await tx.select(columns).from(series).where(present(studioId, id)).for('update');
+  if (!held) return null;
+  const [last] = await tx
     .select({ id: classes.id, order: sql<number>`coalesce(${classes.seriesOrder}, 0)` })
     .from(classes)
     .where(and(eq(classes.studioId, studioId), eq(classes.seriesId, id), isNull(classes.removedAt)))
     .orderBy(desc(classes.seriesOrder))
     .limit(1);
-  return last ?? null;
+  return { title: held.title, last: last ?? null };
 }
 
-/** Puts a class at the end of a series. */
+/** Puts a class at the end of a series, which is thereby saved anew. */
 export async function appendToSeries(
-  db: Database,
+  tx: Database,
   studioId: string,
   seriesId: string,
   classId: string,
   order: number,
 ): Promise<void> {
-  await db
+  await tx
+    .update(series)
+    .set({ revision: sql`${series.revision} + 1`, lastSaveId: null })
+    .where(present(studioId, seriesId));
+  await tx
     .update(classes)
     .set({ seriesId, seriesOrder: order })
     .where(and(eq(classes.studioId, studioId), eq(classes.id, classId)));

@@ -1,4 +1,4 @@
-import { and, asc, eq, gte, inArray, lt, lte, notExists, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, lt, lte, notExists, sql } from 'drizzle-orm';
 import type { Database } from '../database';
 import { soundPieces, sounds, takes } from '../schema';
 
@@ -79,22 +79,15 @@ export async function dropPiecesFrom(db: Database, studioId: string, soundId: st
     .where(and(eq(soundPieces.studioId, studioId), eq(soundPieces.soundId, soundId), gte(soundPieces.piece, piece)));
 }
 
-/** Throws away sounds that no take has and that were begun before a time: readings that were never ended. */
-export async function dropStraySounds(db: Database, begunBefore: Date): Promise<number> {
-  const stray = db
-    .select({ id: sounds.id })
-    .from(sounds)
-    .where(
-      and(
-        lt(sounds.createdAt, begunBefore),
-        notExists(
-          db
-            .select({ one: sql`1` })
-            .from(takes)
-            .where(and(eq(takes.studioId, sounds.studioId), eq(takes.soundId, sounds.id))),
-        ),
-      ),
-    );
-  const gone = await db.delete(sounds).where(inArray(sounds.id, stray)).returning({ id: sounds.id });
+/** Throws away a studio's sounds that no take has and that were begun before a time: readings that were never ended. */
+export async function dropStraySounds(db: Database, studioId: string, begunBefore: Date): Promise<number> {
+  const taken = db
+    .select({ one: sql`1` })
+    .from(takes)
+    .where(and(eq(takes.studioId, sounds.studioId), eq(takes.soundId, sounds.id)));
+  const gone = await db
+    .delete(sounds)
+    .where(and(eq(sounds.studioId, studioId), lt(sounds.createdAt, begunBefore), notExists(taken)))
+    .returning({ id: sounds.id });
   return gone.length;
 }

@@ -1,7 +1,8 @@
-import { asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import { NO_SPELLING, type Spelling } from '@/core/words';
 import type { Database } from '../database';
 import { studios } from '../schema';
+import { buildsOn, type SaveBase } from './save-base';
 
 export interface Studio {
   readonly id: string;
@@ -23,17 +24,40 @@ export async function insertStudio(db: Database, name: string): Promise<Studio> 
   return studio;
 }
 
-/** What a studio keeps about its terms. */
-export async function spellingOf(db: Database, id: string): Promise<Spelling> {
+/** What a studio keeps about its terms, and the number of its latest save. */
+export async function spellingOf(db: Database, id: string): Promise<Spelling & { readonly revision: number }> {
   const [found] = await db
-    .select({ chosen: studios.spelling, own: studios.ownTerms })
+    .select({ chosen: studios.spelling, own: studios.ownTerms, revision: studios.spellingRevision })
     .from(studios)
     .where(eq(studios.id, id));
-  return found ?? NO_SPELLING;
+  return found ?? { ...NO_SPELLING, revision: 1 };
 }
 
-export async function setSpelling(db: Database, id: string, { chosen, own }: Spelling): Promise<void> {
-  await db.update(studios).set({ spelling: chosen, ownTerms: own }).where(eq(studios.id, id));
+/** Saves on top of what it builds on; `null`, and nothing changed, when another save came first. */
+export async function setSpelling(
+  db: Database,
+  id: string,
+  base: SaveBase,
+  { chosen, own }: Spelling,
+): Promise<number | null> {
+  const { saveId = null } = base;
+  const columns = { revision: studios.spellingRevision, lastSaveId: studios.spellingSaveId };
+  const [changed] = await db
+    .update(studios)
+    .set({
+      spelling: chosen,
+      ownTerms: own,
+      spellingRevision: sql`${studios.spellingRevision} + 1`,
+      spellingSaveId: saveId,
+    })
+    .where(and(eq(studios.id, id), buildsOn(columns, base)))
+    .returning({ revision: studios.spellingRevision });
+  if (changed || saveId === null) return changed?.revision ?? null;
+  const [same] = await db
+    .select({ revision: studios.spellingRevision })
+    .from(studios)
+    .where(and(eq(studios.id, id), eq(studios.spellingSaveId, saveId)));
+  return same?.revision ?? null;
 }
 
 /** Removes a studio and all of its rows. */
@@ -41,12 +65,15 @@ export async function deleteStudio(db: Database, id: string): Promise<void> {
   await db.delete(studios).where(eq(studios.id, id));
 }
 
-/** Whether the database answers. */
-export async function answers(db: Database): Promise<boolean> {
-  try {
-    await db.execute(sql`select 1`);
-    return true;
-  } catch {
-    return false;
-  }
+/** Whether the database answers within `milliseconds`. */
+export async function answers(db: Database, milliseconds: number): Promise<boolean> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<boolean>((done) => {
+    timer = setTimeout(() => done(false), milliseconds);
+  });
+  const asked = db.execute(sql`select 1`).then(
+    () => true,
+    () => false,
+  );
+  return Promise.race([asked, late]).finally(() => clearTimeout(timer));
 }

@@ -1,9 +1,10 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { Evidence } from '@/core/align';
 import { upToDate, type ClassPlan } from '@/core/plan';
 import type { Corrections, HandWork, Reading, Recording } from '@/core/reading';
 import type { Database } from '../database';
 import { readings, takes } from '../schema';
+import { buildsOn, type SaveBase } from './save-base';
 
 export interface TakeSummary {
   readonly id: string;
@@ -25,16 +26,27 @@ export interface StoredTake extends TakeSummary {
   readonly revision: number;
 }
 
-export interface NewTake {
+/** A judged take as it is stored: documents as the JSON that whoever judged them wrote. */
+export interface TakeRow {
   readonly classId: string;
   readonly name: string;
-  readonly plan: ClassPlan;
-  readonly evidence: Evidence;
-  readonly recording?: Recording | null;
-  readonly soundId?: string | null;
-  readonly envelope?: Uint8Array | null;
-  readonly reading: Reading;
+  readonly planText: string;
+  readonly evidenceText: string;
+  readonly recordingText: string | null;
+  readonly soundId: string | null;
+  readonly envelope: Uint8Array | null;
+  readonly readingText: string;
 }
+
+/** What somebody did to a take, with the reading that it gives, as JSON. */
+export interface HandWorkRow {
+  readonly readingText: string;
+  readonly correctionsText: string;
+  readonly remarksText: string | null;
+  readonly cutsText: string | null;
+}
+
+const json = (text: string) => sql`${text}::jsonb`;
 
 export async function listTakes(db: Database, studioId: string, classId: string): Promise<TakeSummary[]> {
   return db
@@ -101,38 +113,92 @@ export async function findEnvelope(db: Database, studioId: string, id: string): 
   return found?.envelope ?? null;
 }
 
-export async function insertTake(db: Database, studioId: string, { reading, ...take }: NewTake): Promise<string> {
+export async function insertTake(db: Database, studioId: string, take: TakeRow): Promise<string> {
   return db.transaction(async (tx) => {
+    const { planText, evidenceText, recordingText, readingText, ...row } = take;
+    const documents = {
+      plan: json(planText),
+      evidence: json(evidenceText),
+      recording: recordingText === null ? null : json(recordingText),
+    };
     const [stored] = await tx
       .insert(takes)
-      .values({ studioId, ...take })
+      .values({ studioId, ...row, ...documents })
       .returning({ id: takes.id });
-    await tx.insert(readings).values({ studioId, takeId: stored.id, reading, corrections: {} });
+    await tx.insert(readings).values({ studioId, takeId: stored.id, reading: json(readingText), corrections: {} });
     return stored.id;
   });
 }
 
-/** Saves a corrected reading on top of `baseRevision`; the new revision, or `null` when another save came first. */
+/** Saves work by hand on top of what it builds on; the new revision, or `null` when another save came first. */
 export async function updateReading(
   db: Database,
   studioId: string,
   takeId: string,
-  baseRevision: number,
-  saved: { readonly reading: Reading } & HandWork,
+  base: SaveBase,
+  work: HandWorkRow,
 ): Promise<number | null> {
+  const { saveId = null } = base;
+  const one = and(eq(readings.studioId, studioId), eq(readings.takeId, takeId));
   const [stored] = await db
     .update(readings)
-    .set({ ...saved, revision: baseRevision + 1, updatedAt: sql`now()` })
-    .where(and(eq(readings.studioId, studioId), eq(readings.takeId, takeId), eq(readings.revision, baseRevision)))
+    .set({
+      reading: json(work.readingText),
+      corrections: json(work.correctionsText),
+      remarks: work.remarksText === null ? null : json(work.remarksText),
+      cuts: work.cutsText === null ? null : json(work.cutsText),
+      revision: sql`${readings.revision} + 1`,
+      lastSaveId: saveId,
+      updatedAt: sql`now()`,
+    })
+    .where(and(one, buildsOn(readings, base)))
     .returning({ revision: readings.revision });
-  return stored?.revision ?? null;
+  if (stored || saveId === null) return stored?.revision ?? null;
+  const [same] = await db
+    .select({ revision: readings.revision })
+    .from(readings)
+    .where(and(one, eq(readings.lastSaveId, saveId)));
+  return same?.revision ?? null;
 }
 
-export async function removeTake(db: Database, studioId: string, id: string): Promise<boolean> {
-  const removed = await db
+/** The plan of a take as JSON, and how long its recording is. */
+export async function findTakenPlan(
+  db: Database,
+  studioId: string,
+  id: string,
+): Promise<{ readonly planText: string; readonly lengthSeconds: number | null } | null> {
+  const [found] = await db
+    .select({
+      planText: sql<string>`${takes.plan}::text`,
+      lengthSeconds: sql<number | null>`(${takes.evidence}->>'lengthSeconds')::float8`,
+    })
+    .from(takes)
+    .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
+  return found ?? null;
+}
+
+/** The number of the latest save of a take; `null` where it is not there. */
+export async function revisionOfTake(db: Database, studioId: string, id: string): Promise<number | null> {
+  const [found] = await db
+    .select({ revision: readings.revision })
+    .from(takes)
+    .innerJoin(readings, eq(readings.takeId, takes.id))
+    .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
+  return found?.revision ?? null;
+}
+
+/** Puts a take into the bin, or takes it out; whether there was one. */
+export async function setTakeRemoved(db: Database, studioId: string, id: string, removed: boolean): Promise<boolean> {
+  const changed = await db
     .update(takes)
-    .set({ removedAt: sql`now()` })
-    .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)))
+    .set({ removedAt: removed ? sql`now()` : null })
+    .where(
+      and(
+        eq(takes.studioId, studioId),
+        eq(takes.id, id),
+        removed ? isNull(takes.removedAt) : isNotNull(takes.removedAt),
+      ),
+    )
     .returning({ id: takes.id });
-  return removed.length > 0;
+  return changed.length > 0;
 }

@@ -1,5 +1,5 @@
 import { useCombobox } from 'downshift';
-import { memo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
 import { LIMITS, makeStep, stepOf, type Section, type Step, type StepKind } from '@/core/plan';
 import { findMovements } from '../library/find-movements';
@@ -18,6 +18,10 @@ const KIND_WORDS: Readonly<Record<StepKind, string>> = {
   transition: 'Transition',
 };
 const KINDS: readonly StepKind[] = ['movement', 'talk', 'quiet', 'transition'];
+const TAKING: ReadonlySet<unknown> = new Set([
+  useCombobox.stateChangeTypes.ItemClick,
+  useCombobox.stateChangeTypes.InputKeyDownEnter,
+]);
 const newId = (): string => crypto.randomUUID();
 
 /** Adds steps at the end of a section: type a name, take it from the library or make it new. */
@@ -26,7 +30,9 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
   const library = useLibrary();
   const [typed, setTyped] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
-  const offers = offersFor(library, typed);
+  // Looking through a long library takes longer than a key: the list follows what is typed, it does not hold it up.
+  const searched = useDeferredValue(typed);
+  const offers = useMemo(() => offersFor(library, searched), [library, searched]);
   const insert = (step: Step): void => {
     const index = desk.getState().plan.sections.find((one) => one.id === section.id)?.steps.length ?? 0;
     desk.edit({ kind: 'insert-step', sectionId: section.id, index, step });
@@ -46,11 +52,16 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
     selectedItem: null,
     defaultHighlightedIndex: 0,
     itemToString: (offer) => (offer?.kind === 'library' ? offer.entry.summary.name : (offer?.name ?? '')),
-    onInputValueChange: ({ inputValue }) => setTyped(inputValue),
-    stateReducer: (_, { type, changes }) => {
-      const taken =
-        type === useCombobox.stateChangeTypes.ItemClick || type === useCombobox.stateChangeTypes.InputKeyDownEnter;
-      return taken ? { ...changes, inputValue: '' } : changes;
+    stateReducer: (state, { type, changes }) => {
+      // Leaving the field adds nothing; it takes a press or Enter.
+      if (type === useCombobox.stateChangeTypes.InputBlur) {
+        return { ...changes, selectedItem: null, inputValue: state.inputValue };
+      }
+      return TAKING.has(type) ? { ...changes, selectedItem: changes.selectedItem, inputValue: '' } : changes;
+    },
+    onStateChange: ({ type }) => {
+      // What is typed is kept where it is typed, at once: told afterwards it would overwrite the next key.
+      if (TAKING.has(type) || type === useCombobox.stateChangeTypes.InputKeyDownEscape) setTyped('');
     },
     onSelectedItemChange: ({ selectedItem }) => {
       if (selectedItem) void take(selectedItem);
@@ -69,7 +80,16 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
         className="input input-sm w-64"
         maxLength={LIMITS.titleCharacters}
         placeholder="Add a step: type its name"
-        {...getInputProps()}
+        {...getInputProps({
+          onChange: (event) => setTyped((event.target).value),
+          onKeyDown: (event) => {
+            if (event.key !== 'Enter' || typed === searched || event.nativeEvent.isComposing) return;
+            // The list has not caught up: what is taken is what was typed, not what it showed a key before.
+            Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
+            void take(offersFor(library, typed)[0]);
+            setTyped('');
+          },
+        })}
       />
       {KINDS.map((kind) => (
         <button key={kind} type="button" className="btn btn-xs btn-ghost" onClick={() => insert(makeStep(newId, kind))}>

@@ -3,18 +3,16 @@ import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { Dialog } from '@/ui/parts/Dialog';
-import { dropDraft } from './drafts';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk } from './use-desk';
 
 /** Two places changed one class: keep mine, take theirs, or look at both. Nothing is lost until one is chosen. */
-export function ConflictDialog({ onKept }: { readonly onKept: () => void }) {
-  const desk = useDeskStore();
+export function ConflictDialog({ onSettle }: { readonly onSettle: (keep: 'ours' | 'theirs') => void }) {
   const save = useDesk((state) => state.save);
   const mine = useDesk((state) => state.plan);
   const [later, setLater] = useState(false);
   const [both, setBoth] = useState(false);
   if (save.kind !== 'conflict') return null;
-  const { theirs } = save;
+  const { document: theirs } = save.theirs;
   if (later) {
     return (
       <button type="button" className="btn btn-sm btn-accent" onClick={() => setLater(false)}>
@@ -28,34 +26,20 @@ export function ConflictDialog({ onKept }: { readonly onKept: () => void }) {
         This class was saved in another window or by somebody else since you opened it. Both versions are safe. Which
         one should stand?
       </p>
-      {both && (
+      {both && theirs && (
         <div className="my-3 grid grid-cols-2 gap-4">
-          <Version title="Mine" plan={mine} other={theirs.plan} />
-          <Version title="Theirs" plan={theirs.plan} other={mine} />
+          <Version title="Mine" plan={mine} other={theirs} />
+          <Version title="Theirs" plan={theirs} other={mine} />
         </div>
       )}
       <div className="mt-4 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-primary"
-          onClick={() => {
-            desk.setSave({ kind: 'waiting' }, theirs.revision);
-            onKept();
-          }}
-        >
+        <button type="button" className="btn btn-primary" onClick={() => onSettle('ours')}>
           Keep mine
         </button>
-        <button
-          type="button"
-          className="btn"
-          onClick={() => {
-            void dropDraft(desk.getState().classId);
-            desk.replace(theirs.plan, theirs.revision, { kind: 'saved' });
-          }}
-        >
+        <button type="button" className="btn" onClick={() => onSettle('theirs')}>
           Take theirs
         </button>
-        {!both && (
+        {!both && theirs && (
           <button type="button" className="btn" onClick={() => setBoth(true)}>
             Look at both
           </button>

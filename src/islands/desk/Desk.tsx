@@ -2,6 +2,7 @@ import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
+import type { Saving } from '@/editing/saving';
 import { expandPlan, spellTimeline } from '@/core/timeline';
 import { Guide } from '../guide/Guide';
 import { PublishDialog } from '../publish/PublishDialog';
@@ -19,7 +20,7 @@ import { StudioContext, type StudioSettings } from './studio-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
 import { WordsDialog } from './words/WordsDialog';
-import { startSaving, takeUpDraft, type SaveLoop } from './save-loop';
+import { startSavingDesk } from './save-loop';
 import { Strip } from './Strip';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
@@ -35,23 +36,29 @@ interface Props {
 /** The class desk: one class, to be read, changed, fitted, performed and published. */
 export function Desk({ studio, stored, takes, library, settings }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
-  const loop = useRef<SaveLoop | null>(null);
+  const saving = useRef<Saving<ClassPlan> | null>(null);
   const [ready, setReady] = useState(false);
   const fitter = useFitter();
   useEffect(() => {
     return keepOnTarget(desk, fitter);
   }, [desk, fitter]);
   useEffect(() => {
-    loop.current = startSaving(desk);
-    void takeUpDraft(desk).finally(() => setReady(true));
-    return () => loop.current?.stop();
+    const started = startSavingDesk(desk);
+    saving.current = started;
+    void started.takeUp().finally(() => setReady(true));
+    return started.stop;
   }, [desk]);
   if (!ready) return null;
   return (
     <DeskContext.Provider value={desk}>
       <LibraryContext.Provider value={library}>
         <StudioContext.Provider value={settings}>
-          <DeskView studio={studio} takes={takes} flush={async () => (await loop.current?.flush()) ?? true} />
+          <DeskView
+            studio={studio}
+            takes={takes}
+            flush={async () => (await saving.current?.flush()) ?? true}
+            onSettle={(keep) => saving.current?.settle(keep)}
+          />
         </StudioContext.Provider>
       </LibraryContext.Provider>
     </DeskContext.Provider>
@@ -71,9 +78,10 @@ interface ViewProps {
   readonly studio: string;
   readonly takes: number;
   readonly flush: () => Promise<boolean>;
+  readonly onSettle: (keep: 'ours' | 'theirs') => void;
 }
 
-function DeskView({ studio, takes, flush }: ViewProps) {
+function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const classId = useDesk((state) => state.classId);
@@ -117,6 +125,7 @@ function DeskView({ studio, takes, flush }: ViewProps) {
           checking={checking && view === 'strip'}
           onChecks={toggleChecks}
           flush={flush}
+          onSettle={onSettle}
           onView={setView}
           onKeys={() => setOver('keys')}
           onPublish={() => setShown({ as: 'publish', plan })}

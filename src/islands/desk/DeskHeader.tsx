@@ -14,6 +14,7 @@ interface Props {
   readonly checking: boolean;
   readonly onChecks: () => void;
   readonly flush: () => Promise<boolean>;
+  readonly onSettle: (keep: 'ours' | 'theirs') => void;
   readonly onView: (view: 'strip' | 'lengths') => void;
   readonly onKeys: () => void;
   readonly onPublish: () => void;
@@ -28,6 +29,7 @@ export function DeskHeader({
   findings,
   checking,
   flush,
+  onSettle,
   onView,
   onChecks,
   onKeys,
@@ -55,7 +57,7 @@ export function DeskHeader({
       <PageLinks studio={studio} />
       <h1 className="truncate">{title}</h1>
       <SaveMark />
-      <ConflictDialog onKept={() => void flush()} />
+      <ConflictDialog onSettle={onSettle} />
       <span className="no-print ml-auto flex flex-wrap items-center gap-2">
         <UndoRedo />
         <ThemeSwitch />

@@ -43,11 +43,11 @@ describe('the desk’s state', () => {
 
   it('stays in conflict until one version is chosen', () => {
     const store = desk();
-    const conflict = { kind: 'conflict' as const, theirs: { revision: 9, plan: { ...plan, title: 'Theirs' } } };
+    const conflict = { kind: 'conflict' as const, theirs: { revision: 9, document: { ...plan, title: 'Theirs' } } };
     store.setSave(conflict);
     store.edit({ kind: 'set-plan', field: 'title', value: 'Mine' });
     expect(store.getState().save).toBe(conflict);
-    store.replace(conflict.theirs.plan, 9, { kind: 'saved' });
+    store.replace(conflict.theirs.document, 9, { kind: 'saved' });
     expect(store.getState()).toMatchObject({ revision: 9, save: { kind: 'saved' }, done: [], undone: [] });
   });
 

@@ -3,13 +3,7 @@ import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
 import { applyFitted } from '@/core/script';
 import { applyEdit, stepsInOrder, type ClassPlan, type Edit } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import type { Issue } from '@/core/units';
-
-/** How the plan on the screen stands to the one on the server. */
-export type SaveState =
-  | { readonly kind: 'saved' | 'waiting' | 'saving' | 'away' }
-  | { readonly kind: 'refused'; readonly issues: readonly Issue[] }
-  | { readonly kind: 'conflict'; readonly theirs: { readonly revision: number; readonly plan: ClassPlan } };
+import type { SaveState } from '@/editing/saving';
 
 /** How keeping on target stands: off or landed, being worked out, not worked out by a fault of ours, or not possible with what was just set. */
 export type Landing =
@@ -28,7 +22,7 @@ export interface DeskState {
   readonly reach: Reach;
   /** The stored revision that the plan here builds on. */
   readonly revision: number;
-  readonly save: SaveState;
+  readonly save: SaveState<ClassPlan>;
   readonly undone: readonly Undoable[];
   readonly done: readonly Undoable[];
   readonly selectedId: string | null;
@@ -53,8 +47,8 @@ export interface DeskStore {
   /** Chooses every step from the selected one to this, or puts this one in or out of what is chosen. */
   readonly selectMore: (stepId: string, how: 'up-to' | 'this-too') => void;
   /** Replaces the whole plan and what it builds on: a draft found, or the other version taken. */
-  readonly replace: (plan: ClassPlan, revision: number, save: SaveState) => void;
-  readonly setSave: (save: SaveState, revision?: number) => void;
+  readonly replace: (plan: ClassPlan, revision: number, save: SaveState<ClassPlan>) => void;
+  readonly setSave: (save: SaveState<ClassPlan>, revision?: number) => void;
 }
 
 function derived(plan: ClassPlan): Pick<DeskState, 'plan' | 'timeline' | 'reach'> {
@@ -75,7 +69,8 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     landing: { kind: 'still' },
   }));
   const listeners = new Set<(edit: Edit) => void>();
-  const waiting = (save: SaveState): SaveState => (save.kind === 'conflict' ? save : { kind: 'waiting' });
+  const waiting = (save: SaveState<ClassPlan>): SaveState<ClassPlan> =>
+    save.kind === 'conflict' ? save : { kind: 'waiting' };
   const shift = (from: 'done' | 'undone', to: 'done' | 'undone'): void => {
     const state = store.getState();
     const last = state[from].at(-1);

@@ -1,100 +1,48 @@
-import type { ConflictResponse } from '@/api/classes';
-import { send } from '@/api/client';
-import { sameDocument } from '@/core/document';
+import type { ClassResponse } from '@/api/classes';
+import { readPlan, type ClassPlan } from '@/core/plan';
+import { startSaving, type Saving } from '@/editing/saving';
 import type { DeskStore } from './desk-store';
-import { dropDraft, findDraft, keepDraft } from './drafts';
 
-/** A pause in typing after which a save is sent, and how long to wait when nobody answered. */
-const SAVE_AFTER_MILLISECONDS = 600;
-const TRY_AGAIN_MILLISECONDS = 2_500;
-
-export interface SaveLoop {
-  /** Sends what is waiting at once; whether everything is on the server. */
-  readonly flush: () => Promise<boolean>;
-  readonly stop: () => void;
-}
-
-/**
- * Saves a desk by itself: each change goes to the browser's own store at once and to the server after a pause, one
- * save at a time. When the server is away it tries again until it is back; when another place has saved meanwhile
- * the desk is told and nothing is overwritten.
- */
-export function startSaving(desk: DeskStore): SaveLoop {
-  const { classId } = desk.getState();
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let running: Promise<void> | null = null;
-
-  const later = (milliseconds: number): void => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void run(), milliseconds);
-  };
-
-  const run = (): Promise<void> => {
-    running ??= save().finally(() => {
-      running = null;
-    });
-    return running;
-  };
-
-  const save = async (): Promise<void> => {
-    const { plan, revision, save: state } = desk.getState();
-    if (state.kind === 'saved' || state.kind === 'conflict') return;
-    desk.setSave({ kind: 'saving' });
-    const answer = await send<{ revision: number }>('PUT', `/api/classes/${classId}`, { baseRevision: revision, plan });
-    const changed = desk.getState().plan !== plan;
-    if (answer.ok) {
-      desk.setSave({ kind: changed ? 'waiting' : 'saved' }, answer.value.revision);
-      if (changed) {
-        await keepDraft(classId, { baseRevision: answer.value.revision, plan: desk.getState().plan });
-        later(SAVE_AFTER_MILLISECONDS);
-      } else await dropDraft(classId);
-    } else if (answer.status === 409) {
-      const theirs = (answer.problem as unknown as ConflictResponse).current;
-      if (sameDocument(theirs.plan, plan) && !changed) {
-        // Our own save had arrived and only its answer was lost.
-        desk.setSave({ kind: 'saved' }, theirs.revision);
-        await dropDraft(classId);
-      } else desk.setSave({ kind: 'conflict', theirs });
-    } else if (answer.away) {
-      desk.setSave({ kind: 'away' });
-      later(TRY_AGAIN_MILLISECONDS);
-    } else {
-      const issues = answer.problem.issues ?? [];
-      desk.setSave({
-        kind: 'refused',
-        issues: issues.length > 0 ? issues : [{ code: answer.problem.code, at: '', facts: {} }],
-      });
-    }
-  };
-
-  const unsubscribe = desk.subscribe((state, before) => {
-    if (state.plan === before.plan || state.save.kind === 'saved') return;
-    void keepDraft(classId, { baseRevision: state.revision, plan: state.plan });
-    if (state.save.kind !== 'conflict') later(SAVE_AFTER_MILLISECONDS);
+/** Saves a desk by itself, and tells it how that goes. */
+export function startSavingDesk(desk: DeskStore): Saving<ClassPlan> {
+  const { classId, plan, revision } = desk.getState();
+  const saving = startSaving<ClassPlan>({
+    kind: 'class',
+    id: classId,
+    path: `/api/classes/${classId}`,
+    revision,
+    stored: plan,
+    bodyOf: (now) => ({ plan: now }),
+    theirsOf: (current) => {
+      const theirs = current as Pick<ClassResponse, 'revision' | 'plan'>;
+      return { revision: theirs.revision, document: theirs.plan };
+    },
+    read: (raw) => {
+      const read = readPlan(raw);
+      return read.ok ? read.value : null;
+    },
+    onState: desk.setSave,
   });
-  const online = (): void => later(0);
-  window.addEventListener('online', online);
-
+  const unsubscribe = desk.subscribe((state, before) => {
+    if (state.plan !== before.plan) saving.changed(state.plan);
+  });
   return {
-    flush: async () => {
-      clearTimeout(timer);
-      await running;
-      if (desk.getState().save.kind !== 'saved') await run();
-      return desk.getState().save.kind === 'saved';
+    ...saving,
+    takeUp: async () => {
+      const draft = await saving.takeUp();
+      const { revision: base, save } = desk.getState();
+      if (draft) desk.replace(draft, base, save);
+      return draft;
+    },
+    settle: (keep) => {
+      const { save } = desk.getState();
+      saving.settle(keep);
+      if (keep === 'ours' || save.kind !== 'conflict' || save.theirs.document === null) return;
+      desk.replace(save.theirs.document, save.theirs.revision, { kind: 'saved' });
     },
     stop: () => {
-      clearTimeout(timer);
       unsubscribe();
-      window.removeEventListener('online', online);
+      saving.stop();
     },
   };
-}
-
-/** Goes on with a draft that never reached the server, if there is one. */
-export async function takeUpDraft(desk: DeskStore): Promise<void> {
-  const { classId, revision } = desk.getState();
-  const draft = await findDraft(classId);
-  if (!draft) return;
-  // A stale base is found out by the save itself, which then offers the choice.
-  desk.replace(draft.plan, Math.min(draft.baseRevision, revision), { kind: 'waiting' });
 }

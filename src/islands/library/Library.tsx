@@ -24,6 +24,7 @@ export function Library({ studio, entries }: Props) {
   const all = useStore(store, (state) => state.entries);
   const openId = useStore(store, (state) => state.open?.id ?? null);
   const trouble = useStore(store, (state) => state.trouble);
+  const removed = useStore(store, (state) => state.removed);
   const [typed, setTyped] = useState('');
   const [filter, setFilter] = useState<MovementFilter>({});
   const [archived, setArchived] = useState(false);
@@ -32,9 +33,6 @@ export function Library({ studio, entries }: Props) {
   useEffect(() => {
     const id = location.hash.slice(1);
     if (id !== '') void store.open(id);
-    const leave = (): void => void store.flush();
-    window.addEventListener('pagehide', leave);
-    return () => window.removeEventListener('pagehide', leave);
   }, [store]);
   useEffect(() => {
     history.replaceState(null, '', openId === null ? location.pathname : `#${openId}`);
@@ -59,6 +57,14 @@ export function Library({ studio, entries }: Props) {
       {trouble && (
         <p role="alert" className="text-error px-5 py-2">
           {trouble}
+        </p>
+      )}
+      {removed && (
+        <p role="status" className="bg-secondary flex items-center gap-3 px-5 py-2">
+          {removed.name} was moved to the bin.
+          <button type="button" className="btn btn-sm" onClick={() => void store.restore()}>
+            Undo
+          </button>
         </p>
       )}
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[230px_1fr_430px]">

@@ -1,4 +1,4 @@
-import { Archive, ArchiveRestore, Copy, Undo2 } from 'lucide-react';
+import { Archive, ArchiveRestore, Copy, Trash2, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
 import type { Json } from '@/core/document';
 import {
@@ -71,6 +71,10 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         <button type="button" className="btn btn-sm" onClick={() => void store.archive(id, !archived)}>
           {archived ? <ArchiveRestore size={14} aria-hidden /> : <Archive size={14} aria-hidden />}
           {archived ? 'Take out of the archive' : 'Archive'}
+        </button>
+        <button type="button" className="btn btn-sm" onClick={() => void store.remove(id)}>
+          <Trash2 size={14} aria-hidden />
+          Remove
         </button>
         <button type="button" className="btn btn-sm ml-auto lg:hidden" onClick={() => void store.close()}>
           Close

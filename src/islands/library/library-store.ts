@@ -1,22 +1,16 @@
-import type { LibraryEntry, MovementConflict, MovementResponse } from '@/api/movements';
+import type { LibraryEntry, MovementResponse } from '@/api/movements';
 import { send } from '@/api/client';
-import { sameDocument, type Json } from '@/core/document';
-import { summaryOf, type Movement } from '@/core/movement';
-import type { Issue } from '@/core/units';
-import { del, get, set as keep } from 'idb-keyval';
+import type { Json } from '@/core/document';
+import { readMovement, summaryOf, type Movement } from '@/core/movement';
+import { takeOlderMovementDraft } from '@/editing/drafts';
+import { startSaving, type SaveState, type Saving } from '@/editing/saving';
 import { createStore } from 'zustand/vanilla';
-
-/** How the open movement stands to the one on the server. */
-export type MovementSave =
-  | { readonly kind: 'saved' | 'waiting' | 'saving' | 'away' }
-  | { readonly kind: 'refused'; readonly issues: readonly Issue[] }
-  | { readonly kind: 'conflict'; readonly theirs: MovementResponse };
 
 interface Open {
   readonly id: string;
   readonly revision: number;
   readonly movement: Movement;
-  readonly save: MovementSave;
+  readonly save: SaveState<Movement>;
   /** Earlier states in this session, the newest last. */
   readonly before: readonly Movement[];
 }
@@ -26,38 +20,24 @@ export interface LibraryState {
   readonly open: Open | null;
   /** Why the last request was refused, in words. */
   readonly trouble: string | null;
+  /** What was put into the bin last, until something else is done. */
+  readonly removed: { readonly id: string; readonly name: string } | null;
 }
 
-const SAVE_AFTER_MILLISECONDS = 600;
-const TRY_AGAIN_MILLISECONDS = 2_500;
 const UNDO_AT_MOST = 200;
-
-/** What was typed and is not yet on the server stays in the browser, so that neither a crash nor a closed tab loses it. */
-interface Draft {
-  readonly baseRevision: number;
-  readonly movement: Movement;
-}
-const draftKey = (id: string): string => `movement draft ${id}`;
-/** A browser that keeps nothing still edits movements. */
-const quietly = async <Value>(work: () => Promise<Value>): Promise<Value | undefined> => {
-  try {
-    return await work();
-  } catch {
-    return undefined;
-  }
-};
 
 export type LibraryStore = ReturnType<typeof createLibrary>;
 
+const readDraft = (raw: unknown): Movement | null => {
+  const read = readMovement(raw);
+  return read.ok ? read.value : null;
+};
+
 /** The library as one view holds it: the list, and one movement open to be changed, which saves itself. */
 export function createLibrary(entries: readonly LibraryEntry[]) {
-  const store = createStore<LibraryState>(() => ({ entries, open: null, trouble: null }));
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const store = createStore<LibraryState>(() => ({ entries, open: null, trouble: null, removed: null }));
+  let saving: Saving<Movement> | null = null;
   let lastField: string | null = null;
-  const later = (milliseconds: number): void => {
-    clearTimeout(timer);
-    timer = setTimeout(() => void save(), milliseconds);
-  };
   const setOpen = (part: Partial<Open>): void => {
     const { open } = store.getState();
     if (open) store.setState({ open: { ...open, ...part } });
@@ -68,94 +48,72 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     const next = [...others, entry].sort((a, b) => a.summary.name.localeCompare(b.summary.name, 'en'));
     store.setState({ entries: next });
   };
+  const isArchived = (id: string): boolean =>
+    store.getState().entries.find((entry) => entry.id === id)?.archived ?? false;
 
-  const save = async (): Promise<void> => {
-    clearTimeout(timer);
-    const { open } = store.getState();
-    if (!open || open.save.kind === 'saved' || open.save.kind === 'saving' || open.save.kind === 'conflict') return;
-    setOpen({ save: { kind: 'saving' } });
-    const { id, movement, revision } = open;
-    const answer = await send<{ revision: number }>('PUT', `/api/movements/${id}`, {
-      baseRevision: revision,
-      movement,
+  /** Shows a movement as it is stored, and saves what is done to it from now on. */
+  const show = async ({ id, revision, movement }: MovementResponse): Promise<void> => {
+    saving?.stop();
+    lastField = null;
+    store.setState({ open: { id, revision, movement, save: { kind: 'saved' }, before: [] }, trouble: null });
+    const started = startSaving<Movement>({
+      kind: 'movement',
+      id,
+      path: `/api/movements/${id}`,
+      revision,
+      stored: movement,
+      bodyOf: (now) => ({ movement: now }),
+      theirsOf: (current) => {
+        const theirs = current as MovementResponse;
+        return { revision: theirs.revision, document: theirs.movement };
+      },
+      read: readDraft,
+      onState: (save, base) => {
+        const { open } = store.getState();
+        if (open?.id !== id) return;
+        setOpen({ save, revision: base });
+        if (save.kind === 'saved') listed({ id, revision: base, archived: isArchived(id), movement: open.movement });
+      },
     });
-    const now = store.getState().open;
-    if (now?.id !== id) return;
-    if (answer.ok) {
-      const changed = now.movement !== movement;
-      setOpen({ revision: answer.value.revision, save: { kind: changed ? 'waiting' : 'saved' } });
-      listed({ id, revision: answer.value.revision, archived: false, movement });
-      if (changed) later(SAVE_AFTER_MILLISECONDS);
-      else await quietly(() => del(draftKey(id)));
-    } else if (answer.status === 409) {
-      const theirs = (answer.problem as unknown as MovementConflict).current;
-      if (sameDocument(theirs.movement, movement)) setOpen({ revision: theirs.revision, save: { kind: 'saved' } });
-      else setOpen({ save: { kind: 'conflict', theirs } });
-    } else if (answer.away) {
-      setOpen({ save: { kind: 'away' } });
-      later(TRY_AGAIN_MILLISECONDS);
-    } else {
-      setOpen({ save: { kind: 'refused', issues: answer.problem.issues ?? [] } });
-    }
+    saving = started;
+    const draft = await started.takeUp();
+    if (draft) return setOpen({ movement: draft });
+    const older = await takeOlderMovementDraft(id);
+    const kept = older && readDraft(older.document);
+    if (kept) change(kept);
+    return undefined;
   };
-
   const change = (movement: Movement): void => {
-    const { open } = store.getState();
-    if (!open) return;
-    const conflict = open.save.kind === 'conflict';
-    setOpen({ movement, save: conflict ? open.save : { kind: 'waiting' } });
-    const draft: Draft = { baseRevision: open.revision, movement };
-    void quietly(() => keep(draftKey(open.id), draft));
-    if (!conflict) later(SAVE_AFTER_MILLISECONDS);
+    setOpen({ movement });
+    saving?.changed(movement);
   };
+  const flush = async (): Promise<boolean> => (await saving?.flush()) ?? true;
 
   return {
     getState: store.getState,
     getInitialState: store.getInitialState,
     subscribe: store.subscribe,
     /** Sends what waits; whether everything is on the server. */
-    flush: async (): Promise<boolean> => {
-      await save();
-      const { open } = store.getState();
-      return !open || open.save.kind === 'saved';
-    },
+    flush,
     open: async (id: string): Promise<void> => {
-      await save();
+      await flush();
       const answer = await send<MovementResponse>('GET', `/api/movements/${id}`);
-      lastField = null;
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
-      const { revision, movement } = answer.value;
-      const draft = await quietly(() => get<Draft>(draftKey(id)));
-      const kept = draft && !sameDocument(draft.movement, movement) ? draft : null;
-      const standing: MovementSave =
-        kept === null
-          ? { kind: 'saved' }
-          : kept.baseRevision === revision
-            ? { kind: 'waiting' }
-            : { kind: 'conflict', theirs: answer.value };
-      store.setState({
-        open: { id, revision, movement: kept?.movement ?? movement, save: standing, before: [] },
-        trouble: null,
-      });
-      if (standing.kind === 'waiting') later(0);
+      return show(answer.value);
     },
     close: async (): Promise<void> => {
-      await save();
+      await flush();
+      saving?.stop();
+      saving = null;
       store.setState({ open: null });
     },
     /** Adds a movement and opens it. */
     add: async (movement: Movement): Promise<void> => {
-      await save();
+      await flush();
       const answer = await send<MovementResponse>('POST', '/api/movements', { movement });
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
-      const made = answer.value;
-      listed(made);
-      lastField = null;
-      const { id, revision } = made;
-      store.setState({
-        open: { id, revision, movement: made.movement, save: { kind: 'saved' }, before: [] },
-        trouble: null,
-      });
+      listed(answer.value);
+      return show(answer.value);
     },
     set: (field: keyof Movement, value: Json): void => {
       const { open } = store.getState();
@@ -174,24 +132,42 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       change(last);
     },
     archive: async (id: string, archived: boolean): Promise<void> => {
-      await save();
+      await flush();
       const answer = await send('PUT', `/api/movements/${id}/archived`, { archived });
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
+      if (archived) saving?.stop();
       const entries = store.getState().entries.map((entry) => (entry.id === id ? { ...entry, archived } : entry));
-      store.setState({ entries, open: archived ? null : store.getState().open, trouble: null });
+      return store.setState({ entries, open: archived ? null : store.getState().open, trouble: null });
+    },
+    /** Puts a movement into the bin. Classes keep their own copies. */
+    remove: async (id: string): Promise<void> => {
+      await flush();
+      const answer = await send('DELETE', `/api/movements/${id}`);
+      if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
+      saving?.stop();
+      saving = null;
+      const gone = store.getState().entries.find((entry) => entry.id === id);
+      const entries = store.getState().entries.filter((entry) => entry !== gone);
+      const removed = gone ? { id, name: gone.summary.name } : null;
+      return store.setState({ entries, open: null, trouble: null, removed });
+    },
+    /** Takes the movement that was put into the bin last out of it again. */
+    restore: async (): Promise<void> => {
+      const { removed } = store.getState();
+      if (!removed) return;
+      const answer = await send('POST', `/api/bin/movement/${removed.id}/restore`, {});
+      if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
+      store.setState({ removed: null });
+      const found = await send<MovementResponse>('GET', `/api/movements/${removed.id}`);
+      if (found.ok) listed(found.value);
     },
     /** After a conflict: ours on top of theirs, or theirs. */
     settle: (keep: 'ours' | 'theirs'): void => {
       const { open } = store.getState();
       if (open?.save.kind !== 'conflict') return;
-      const { theirs } = open.save;
-      if (keep === 'theirs') {
-        setOpen({ revision: theirs.revision, movement: theirs.movement, save: { kind: 'saved' }, before: [] });
-        void quietly(() => del(draftKey(open.id)));
-        return;
-      }
-      setOpen({ revision: theirs.revision, save: { kind: 'waiting' } });
-      later(0);
+      const { document: theirs } = open.save.theirs;
+      if (keep === 'theirs' && theirs) setOpen({ movement: theirs, before: [] });
+      saving?.settle(keep);
     },
   };
 }

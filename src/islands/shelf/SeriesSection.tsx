@@ -49,7 +49,7 @@ export function SeriesSection({ series, classes, actions, onSave, onNext, onRemo
           {classes.length === 0 ? 'First class' : 'Next, from the last'}
         </button>
         <button type="button" className="btn btn-sm" onClick={onRemove} title="Its classes stay on the shelf">
-          Take apart
+          Ungroup
         </button>
       </div>
       {classes.length > 0 && <ShelfTable label={series.title} classes={classes} {...actions} onMove={move} />}

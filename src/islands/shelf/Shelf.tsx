@@ -1,87 +1,32 @@
-import { BookOpen, Mic, Plus, SpellCheck } from 'lucide-react';
+import { BookOpen, Mic, Plus, SpellCheck, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { ClassResponse, ShelfClass } from '@/api/classes';
-import { send } from '@/api/client';
+import type { ClassesPage, ShelfClass } from '@/api/classes';
 import type { ShelfSeries } from '@/api/series';
-import type { Issue } from '@/core/units';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 import { SeriesDialog } from './SeriesDialog';
 import { SeriesSection } from './SeriesSection';
 import { ShelfTable } from './ShelfTable';
+import { useShelf } from './use-shelf';
 
 interface Props {
   readonly studio: string;
-  readonly classes: readonly ShelfClass[];
+  /** What is seen first; the rest comes after it. */
+  readonly first: ClassesPage;
   readonly series: readonly ShelfSeries[];
 }
 
-interface Trouble {
-  readonly title: string;
-  readonly issues: readonly Issue[];
-}
-
 /** The classes of the studio, by series and by themselves, to open, to begin, to bring in. */
-export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
-  const [classes, setClasses] = useState(first);
-  const [series, setSeries] = useState(firstSeries);
+export function Shelf({ studio, first, series: firstSeries }: Props) {
+  const shelf = useShelf(first, firstSeries);
+  const { classes, series, removed, trouble, membersOf } = shelf;
   const [placing, setPlacing] = useState<ShelfClass | null>(null);
-  const [removed, setRemoved] = useState<ShelfClass | null>(null);
-  const [trouble, setTrouble] = useState<Trouble | null>(null);
-
-  const ask = async <Value,>(...request: Parameters<typeof send>): Promise<Value | null> => {
-    const answer = await send<Value>(...request);
-    if (answer.ok) return answer.value;
-    setTrouble({ title: answer.problem.detail, issues: answer.problem.issues ?? [] });
-    return null;
-  };
-  const copy = async (entry: ShelfClass): Promise<void> => {
-    const made = await ask<ClassResponse>('POST', '/api/classes', { from: 'class', classId: entry.id });
-    if (made) location.assign(`/classes/${made.id}`);
-  };
-  const remove = async (entry: ShelfClass): Promise<void> => {
-    const answer = await send('DELETE', `/api/classes/${entry.id}`);
-    if (!answer.ok) return setTrouble({ title: answer.problem.detail, issues: [] });
-    setClasses(classes.filter((one) => one.id !== entry.id));
-    return setRemoved(entry);
-  };
-  const putBack = async (entry: ShelfClass): Promise<void> => {
-    const answer = await send('POST', `/api/classes/${entry.id}/put-back`, {});
-    if (answer.ok) location.reload();
-    else setTrouble({ title: answer.problem.detail, issues: [] });
-  };
-  const membersOf = (id: string): ShelfClass[] =>
-    classes.filter((entry) => entry.seriesId === id).sort((a, b) => (a.seriesOrder ?? 0) - (b.seriesOrder ?? 0));
-  /** Saves a series' title and the order of its classes, and shows it so. */
-  const save = async (one: ShelfSeries, classIds: readonly string[]): Promise<void> => {
-    const answer = await send('PUT', `/api/series/${one.id}`, { title: one.title, classIds });
-    if (!answer.ok) return setTrouble({ title: answer.problem.detail, issues: [] });
-    setSeries((before) => before.map((kept) => (kept.id === one.id ? one : kept)));
-    return setClasses((before) =>
-      before.map((entry) => {
-        const at = classIds.indexOf(entry.id);
-        if (at >= 0) return { ...entry, seriesId: one.id, seriesOrder: at + 1 };
-        return entry.seriesId === one.id ? { ...entry, seriesId: null, seriesOrder: null } : entry;
-      }),
-    );
-  };
-  const place = async (entry: ShelfClass, target: ShelfSeries | null): Promise<void> => {
-    setPlacing(null);
-    const home = series.find((one) => one.id === entry.seriesId);
-    if (target) return save(target, [...membersOf(target.id).map((one) => one.id), entry.id]);
-    if (home) return save(home, membersOf(home.id).flatMap((one) => (one.id === entry.id ? [] : [one.id]))); // prettier-ignore
-    return undefined;
-  };
-  const begin = async (entry: ShelfClass, title: string): Promise<void> => {
-    const made = await ask<ShelfSeries>('POST', '/api/series', { title });
-    if (!made) return;
-    setSeries([...series, made]);
-    await place(entry, made);
-  };
+  const [ungrouping, setUngrouping] = useState<ShelfSeries | null>(null);
   const actions = {
-    onCopy: (entry: ShelfClass) => void copy(entry),
-    onRemove: (entry: ShelfClass) => void remove(entry),
+    unsaved: shelf.unsaved,
+    onCopy: (entry: ShelfClass) => void shelf.copy(entry),
+    onRemove: (entry: ShelfClass) => void shelf.remove(entry),
     onSeries: setPlacing,
   };
   const alone = classes.filter((entry) => entry.seriesId === null);
@@ -103,6 +48,10 @@ export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
             <BookOpen size={14} aria-hidden />
             Movement library
           </a>
+          <a className="btn btn-sm" href="/bin">
+            <Trash2 size={14} aria-hidden />
+            Bin
+          </a>
           <a className="btn btn-sm btn-primary" href="/new">
             <Plus size={14} aria-hidden />
             New class
@@ -113,9 +62,9 @@ export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
         <h1 className="mb-3 text-2xl font-semibold">Shelf</h1>
         {removed && (
           <p role="status" className="bg-secondary mb-3 flex items-center justify-between rounded px-3 py-2">
-            {removed.title} was taken off the shelf.
-            <button type="button" className="btn btn-sm" onClick={() => void putBack(removed)}>
-              Put it back
+            {removed.words}
+            <button type="button" className="btn btn-sm" onClick={() => void shelf.undoRemove()}>
+              Undo
             </button>
           </p>
         )}
@@ -133,18 +82,9 @@ export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
             series={one}
             classes={membersOf(one.id)}
             actions={actions}
-            onSave={(title, ids) => void save({ ...one, title }, ids)}
-            onNext={() =>
-              void ask<ClassResponse>('POST', `/api/series/${one.id}/next`, {}).then((made) => {
-                if (made) location.assign(`/classes/${made.id}`);
-              })
-            }
-            onRemove={() =>
-              void send('DELETE', `/api/series/${one.id}`).then((answer) => {
-                if (answer.ok) location.reload();
-                else setTrouble({ title: answer.problem.detail, issues: [] });
-              })
-            }
+            onSave={(title, ids) => void shelf.saveSeries({ ...one, title }, ids)}
+            onNext={() => void shelf.next(one)}
+            onRemove={() => setUngrouping(one)}
           />
         ))}
         {alone.length > 0 && (
@@ -158,13 +98,43 @@ export function Shelf({ studio, classes: first, series: firstSeries }: Props) {
         <SeriesDialog
           entry={placing}
           series={series}
-          onPut={(id) => void place(placing, series.find((one) => one.id === id) ?? null)}
-          onNew={(title) => void begin(placing, title)}
+          onPut={(id) => {
+            setPlacing(null);
+            void shelf.place(placing, series.find((one) => one.id === id) ?? null);
+          }}
+          onNew={(title) => {
+            setPlacing(null);
+            void shelf.begin(placing, title);
+          }}
           onClose={() => setPlacing(null)}
         />
       )}
+      {ungrouping && (
+        <Dialog title={`Ungroup ${ungrouping.title}?`} onClose={() => setUngrouping(null)}>
+          <p>
+            Its{' '}
+            {membersOf(ungrouping.id).length === 1 ? 'class stays' : `${membersOf(ungrouping.id).length} classes stay`}{' '}
+            in the list, without their order. You can undo this, and the series lies in the bin for 30 days.
+          </p>
+          <div className="mt-4 flex gap-2">
+            <button
+              type="button"
+              className="btn btn-primary"
+              onClick={() => {
+                setUngrouping(null);
+                void shelf.ungroup(ungrouping);
+              }}
+            >
+              Ungroup
+            </button>
+            <button type="button" className="btn" onClick={() => setUngrouping(null)}>
+              Cancel
+            </button>
+          </div>
+        </Dialog>
+      )}
       {trouble && (
-        <Dialog title="Not done" onClose={() => setTrouble(null)}>
+        <Dialog title="Not done" onClose={shelf.forgetTrouble}>
           <p>{trouble.title}</p>
           <IssueList issues={trouble.issues} />
         </Dialog>

@@ -5,6 +5,8 @@ import type { ShelfClass } from '@/api/classes';
 import { formatClock, formatDifference } from '@/core/units';
 
 export interface RowActions {
+  /** Classes with edits that are in this browser alone. */
+  readonly unsaved: ReadonlySet<string>;
   readonly onCopy: (entry: ShelfClass) => void;
   readonly onRemove: (entry: ShelfClass) => void;
   readonly onSeries: (entry: ShelfClass) => void;
@@ -92,7 +94,18 @@ interface RowProps extends RowActions {
 }
 
 /** Drawn again only when it changes, so that scrolling draws the rows that come into sight and no others. */
-const Row = memo(function Row({ entry, place, top, first, last, onCopy, onRemove, onSeries, onMove }: RowProps) {
+const Row = memo(function Row({
+  entry,
+  place,
+  top,
+  first,
+  last,
+  unsaved,
+  onCopy,
+  onRemove,
+  onSeries,
+  onMove,
+}: RowProps) {
   const off = Math.round(entry.runtimeSeconds) - Math.round(entry.targetSeconds);
   const style = top === null ? { height: ROW_HEIGHT } : { height: ROW_HEIGHT, transform: `translateY(${top}px)` };
   return (
@@ -106,6 +119,9 @@ const Row = memo(function Row({ entry, place, top, first, last, onCopy, onRemove
         <a className="link link-hover block truncate" href={`/classes/${entry.id}`}>
           {entry.title}
         </a>
+        {unsaved.has(entry.id) && (
+          <span className="text-accent block text-xs">Edits not saved yet: open to choose</span>
+        )}
       </span>
       <span role="cell" className="text-right">
         {formatClock(entry.runtimeSeconds)}

@@ -26,17 +26,18 @@ interface Props {
   readonly spelling: Spelling;
 }
 
-const SAVING: Readonly<Record<NonNullable<TakeWork['saving']>, string>> = {
+const SAVING = {
+  saved: 'Saved',
+  waiting: 'Saving',
   saving: 'Saving',
-  waiting: 'The server does not answer. What you set is kept here and saved when it is back.',
-  conflict:
-    'This take was corrected in another window meanwhile. Reload the page to see it; what you set since is not saved.',
-  refused: 'What you set was refused and is not saved. Take back the last step, or reload the page.',
-};
+  away: 'Kept in this browser; the server is away',
+  refused: 'Not saved',
+  conflict: 'Not saved',
+} as const;
 
 /** A take read against its plan: heard, put right by ear line by line, and published. */
 export function TakeDesk({ studio, take, spelling }: Props) {
-  const { timeline, reading, work, saving, change, undo } = useTakeWork(take, spelling);
+  const { timeline, reading, work, save, settle, change, undo } = useTakeWork(take, spelling);
   const names = useMemo(() => new Map(stepsInOrder(take.plan).map(({ step }) => [step.id, step.name])), [take.plan]);
   const rows = useMemo(() => rowsOf(reading, timeline, names, work.cuts ?? []), [reading, timeline, names, work.cuts]);
   const captions = useMemo(() => captionsOf(timeline, reading, spelling), [timeline, reading, spelling]);
@@ -96,7 +97,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         <h1 className="truncate">{take.name}</h1>
         <span className="no-print ml-auto flex items-center gap-2">
           <span role="status" className="quiet-ink text-sm">
-            {saving === 'saving' ? SAVING.saving : ''}
+            {SAVING[save.kind]}
           </span>
           <button type="button" className="btn btn-sm" disabled={!undo} onClick={() => undo?.()}>
             Undo
@@ -111,11 +112,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         </span>
       </header>
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
-      {saving && saving !== 'saving' && (
-        <p role="alert" className="bg-base-100 text-error border-error border-l-4 px-5 py-2 font-semibold">
-          {SAVING[saving]}
-        </p>
-      )}
+      <SaveTrouble save={save} onSettle={settle} />
       <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[1fr_400px]">
         <main className="bg-base-100 flex min-h-0 min-w-0 flex-col">
           <ViewChoice view={view} onChoose={setView} />
@@ -216,6 +213,35 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         />
       )}
       {keys && <TakeKeys onClose={() => setKeys(false)} />}
+    </div>
+  );
+}
+
+interface TroubleProps {
+  readonly save: TakeWork['save'];
+  readonly onSettle: TakeWork['settle'];
+}
+
+/** Why what was set is not on the server, and what to do. */
+function SaveTrouble({ save, onSettle }: TroubleProps) {
+  if (save.kind !== 'conflict' && save.kind !== 'refused') return null;
+  return (
+    <div role="alert" className="bg-base-100 text-error border-error border-l-4 px-5 py-2 font-semibold">
+      {save.kind === 'refused' ? (
+        'What you set was refused and is not saved. Undo the last step, or reload the page.'
+      ) : (
+        <>
+          This take was corrected in another window meanwhile. Both versions are safe. Which one should stand?
+          <span className="mt-1 flex gap-2">
+            <button type="button" className="btn btn-sm" onClick={() => onSettle('ours')}>
+              Keep mine
+            </button>
+            <button type="button" className="btn btn-sm" onClick={() => onSettle('theirs')}>
+              Use the other
+            </button>
+          </span>
+        </>
+      )}
     </div>
   );
 }

@@ -179,22 +179,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
           )}
         </section>
         <h2 className="mb-2 text-lg font-semibold">Takes so far</h2>
-        {takes.length === 0 ? (
-          <p>None yet. Bring one above, and it is read against the plan as it stands now.</p>
-        ) : (
-          <ul>
-            {takes.map((take) => (
-              <li key={take.id} className="border-base-300 flex justify-between gap-4 border-b py-2">
-                <a className="link link-hover truncate font-semibold" href={`/classes/${stored.id}/takes/${take.id}`}>
-                  {take.name}
-                </a>
-                <span className="quiet-ink shrink-0">
-                  {new Date(take.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
-                </span>
-              </li>
-            ))}
-          </ul>
-        )}
+        <TakeList classId={stored.id} takes={takes} />
       </main>
       {kept && (
         <Dialog title="Read, with remarks" onClose={() => location.assign(`/classes/${stored.id}/takes/${kept.id}`)}>
@@ -206,6 +191,69 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
         </Dialog>
       )}
     </div>
+  );
+}
+
+interface ListProps {
+  readonly classId: string;
+  readonly takes: Props['takes'];
+}
+
+/** The takes so far, to open and to remove. */
+function TakeList({ classId, takes: first }: ListProps) {
+  const [takes, setTakes] = useState(first);
+  const [removed, setRemoved] = useState<Props['takes'][number] | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const remove = async (take: Props['takes'][number]): Promise<void> => {
+    const answer = await send('DELETE', `/api/takes/${take.id}`);
+    if (!answer.ok) return setTrouble(answer.problem.detail);
+    setTrouble(null);
+    setTakes((before) => before.filter((one) => one !== take));
+    return setRemoved(take);
+  };
+  const restore = async (): Promise<void> => {
+    const answer = removed && (await send('POST', `/api/bin/take/${removed.id}/restore`, {}));
+    if (answer?.ok) location.reload();
+    else if (answer) setTrouble(answer.problem.detail);
+  };
+  return (
+    <>
+      {removed && (
+        <p role="status" className="bg-secondary mb-3 flex items-center justify-between rounded px-3 py-2">
+          {removed.name} was moved to the bin.
+          <button type="button" className="btn btn-sm" onClick={() => void restore()}>
+            Undo
+          </button>
+        </p>
+      )}
+      {trouble && (
+        <p role="alert" className="text-error mb-3">
+          {trouble}
+        </p>
+      )}
+      {takes.length === 0 ? (
+        <p>None yet. Bring one above, and it is read against the plan as it stands now.</p>
+      ) : (
+        <ul>
+          {takes.map((take) => (
+            <li key={take.id} className="border-base-300 flex items-center justify-between gap-4 border-b py-2">
+              <a
+                className="link link-hover min-w-0 flex-1 truncate font-semibold"
+                href={`/classes/${classId}/takes/${take.id}`}
+              >
+                {take.name}
+              </a>
+              <span className="quiet-ink shrink-0">
+                {new Date(take.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+              </span>
+              <button type="button" className="btn btn-sm" onClick={() => void remove(take)}>
+                Remove<span className="sr-only"> {take.name}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
   );
 }
 

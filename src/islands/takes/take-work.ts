@@ -1,11 +1,11 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { send } from '@/api/client';
-import type { SavedReading } from '@/api/takes';
+import { useEffect, useEffectEvent, useMemo, useRef, useState, type RefObject } from 'react';
+import type { Saved } from '@/api/saves';
 import { correctable, type Evidence } from '@/core/align';
 import type { ClassPlan } from '@/core/plan';
 import { readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import { allTerms, type Spelling } from '@/core/words';
+import { startSaving, type SaveState, type Saving } from '@/editing/saving';
 
 /** A take as the page is given it. */
 export interface Take extends HandWork {
@@ -25,71 +25,83 @@ export interface TakeWork {
   readonly timeline: Timeline;
   readonly reading: Reading;
   readonly work: HandWork;
-  /** `null` when all of it is saved. */
-  readonly saving: 'saving' | 'waiting' | 'conflict' | 'refused' | null;
+  readonly save: SaveState<HandWork>;
+  /** After a conflict: mine on top of what another window did, or that. */
+  readonly settle: (keep: 'ours' | 'theirs') => void;
   readonly change: (next: HandWork) => void;
   readonly undo: (() => void) | null;
 }
 
-const TRY_AGAIN_MILLISECONDS = 4000;
-
 /** What is done to a take by hand: shown at once, read again about it, saved behind it, and taken back step by step. */
 export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
-  const [steps, setSteps] = useState<readonly HandWork[]>([
-    { corrections: take.corrections, remarks: take.remarks, cuts: take.cuts },
-  ]);
+  const stored = useMemo(
+    (): HandWork => ({ corrections: take.corrections, remarks: take.remarks, cuts: take.cuts }),
+    [take.corrections, take.remarks, take.cuts],
+  );
+  const [steps, setSteps] = useState<readonly HandWork[]>([stored]);
   const work = steps[steps.length - 1];
-  const { corrections, remarks } = work;
   const timeline = useMemo(() => expandPlan(take.plan), [take.plan]);
   const terms = useMemo(() => allTerms(spelling.own), [spelling.own]);
   const found = useMemo(() => correctable(timeline, take.evidence, { terms }), [timeline, take.evidence, terms]);
-  const reading = useMemo(
-    () =>
-      corrections === take.corrections && remarks === take.remarks
-        ? take.reading
-        : readAgain(timeline, take.evidence, found, { corrections, remarks }),
-    [take.corrections, take.remarks, take.reading, take.evidence, timeline, corrections, remarks, found],
-  );
-  const saving = useSaving(take, work);
+  const readingOf = useMemo(() => {
+    let last: { readonly work: HandWork; readonly reading: Reading } = { work: stored, reading: take.reading };
+    return (now: HandWork): Reading => {
+      const same = now.corrections === last.work.corrections && now.remarks === last.work.remarks;
+      if (!same) last = { work: now, reading: readAgain(timeline, take.evidence, found, now) };
+      return last.reading;
+    };
+  }, [stored, take.reading, take.evidence, timeline, found]);
+  const { save, saving } = useSaving(take, stored, readingOf, (draft) => setSteps([stored, draft]));
+  useEffect(() => saving.current?.changed(work), [work, saving]);
   return {
     timeline,
-    reading,
+    reading: readingOf(work),
     work,
-    saving,
+    save,
+    settle: (keep) => {
+      saving.current?.settle(keep);
+      // What another window did is not at hand here: the page is loaded again with it.
+      if (keep === 'theirs') location.reload();
+    },
     change: (next) => setSteps((before) => [...before, next]),
     undo: steps.length > 1 ? () => setSteps((before) => before.slice(0, -1)) : null,
   };
 }
 
-/** Saves whatever stands, one request at a time; while nobody answers it is tried again. */
-function useSaving(take: Take, work: HandWork): TakeWork['saving'] {
-  const [saved, setSaved] = useState({ work, revision: take.revision });
-  const [problem, setProblem] = useState<{ readonly kind: Exclude<TakeWork['saving'], null>; readonly of: HandWork }>();
-  const [turn, setTurn] = useState(0);
-  const busy = useRef(false);
-  const stopped = problem?.kind === 'conflict' || (problem?.kind === 'refused' && problem.of === work);
+/** Saves whatever stands by itself, and takes up what was left. */
+function useSaving(
+  take: Take,
+  stored: HandWork,
+  readingOf: (work: HandWork) => Reading,
+  onDraft: (draft: HandWork) => void,
+): { readonly save: SaveState<HandWork>; readonly saving: RefObject<Saving<HandWork> | null> } {
+  const [save, setSave] = useState<SaveState<HandWork>>({ kind: 'saved' });
+  const saving = useRef<Saving<HandWork> | null>(null);
+  const found = useEffectEvent(onDraft);
   useEffect(() => {
-    if (busy.current || stopped || saved.work === work) return;
-    busy.current = true;
-    void send<SavedReading>('PUT', `/api/takes/${take.id}`, { baseRevision: saved.revision, ...work }).then(
-      (answer) => {
-        busy.current = false;
-        if (answer.ok) {
-          setSaved({ work, revision: answer.value.revision });
-          setProblem(undefined);
-        } else if (answer.away) {
-          setProblem({ kind: 'waiting', of: work });
-          setTimeout(() => setTurn((before) => before + 1), TRY_AGAIN_MILLISECONDS);
-        } else setProblem({ kind: answer.status === 409 ? 'conflict' : 'refused', of: work });
-      },
-    );
-  }, [take.id, work, saved, stopped, problem, turn]);
-  const state = problem?.kind === 'conflict' ? 'conflict' : saved.work === work ? null : (problem?.kind ?? 'saving');
-  useEffect(() => {
-    if (state === null) return;
-    const warn = (event: BeforeUnloadEvent): void => event.preventDefault();
-    addEventListener('beforeunload', warn);
-    return () => removeEventListener('beforeunload', warn);
-  }, [state]);
-  return state;
+    const started = startSaving<HandWork>({
+      kind: 'take',
+      id: take.id,
+      path: `/api/takes/${take.id}`,
+      revision: take.revision,
+      stored,
+      bodyOf: (work) => ({ ...work, reading: readingOf(work) }),
+      theirsOf: (current) => ({ revision: (current as Saved).revision, document: null }),
+      read: asHandWork,
+      onState: setSave,
+    });
+    saving.current = started;
+    void started.takeUp().then((draft) => draft && found(draft));
+    return started.stop;
+  }, [take.id, take.revision, stored, readingOf]);
+  return { save, saving };
+}
+
+/** A draft of our own making; whether its values are in bounds is seen by the server. */
+function asHandWork(raw: unknown): HandWork | null {
+  if (typeof raw !== 'object' || raw === null) return null;
+  const { corrections, remarks, cuts } = raw as Partial<Record<keyof HandWork, unknown>>;
+  const isList = (value: unknown): boolean => value === null || Array.isArray(value);
+  const isWork = typeof corrections === 'object' && corrections !== null && isList(remarks) && isList(cuts);
+  return isWork ? (raw as HandWork) : null;
 }

@@ -3,21 +3,21 @@ import { takenSpelling, TERM_LIMITS, type Term } from '@/core/words';
 
 interface Props {
   readonly own: readonly Term[];
-  /** Gives back why it was not kept, or `null`. */
-  readonly onKeep: (own: readonly Term[]) => Promise<string | null>;
+  readonly onKeep: (own: readonly Term[]) => void;
 }
 
 /** The studio's own terms, beside the house list. */
 export function OwnTerms({ own, onKeep }: Props) {
   const [editing, setEditing] = useState<string | null>(null);
-  const keep = async (term: Term): Promise<string | null> => {
+  /** Why it cannot be kept, or `null` once it is. */
+  const keep = (term: Term): string | null => {
     const known = own.some((one) => one.term === term.term);
     const next = known ? own.map((one) => (one.term === term.term ? term : one)) : [...own, term];
     const taken = takenSpelling(next);
     if (taken !== null) return `“${taken}” is a spelling of another term already.`;
-    const problem = await onKeep(next);
-    if (problem === null) setEditing(null);
-    return problem;
+    onKeep(next);
+    setEditing(null);
+    return null;
   };
   const fresh: Term = { term: `own-${crypto.randomUUID()}`, variants: [], misheard: [], known: false };
   return (
@@ -38,11 +38,7 @@ export function OwnTerms({ own, onKeep }: Props) {
                 <button type="button" className="btn btn-xs" onClick={() => setEditing(term.term)}>
                   Change<span className="sr-only"> {term.variants[0]}</span>
                 </button>
-                <button
-                  type="button"
-                  className="btn btn-xs"
-                  onClick={() => void onKeep(own.filter((one) => one !== term))}
-                >
+                <button type="button" className="btn btn-xs" onClick={() => onKeep(own.filter((one) => one !== term))}>
                   Remove<span className="sr-only"> {term.variants[0]}</span>
                 </button>
               </>
@@ -68,7 +64,7 @@ export function OwnTerms({ own, onKeep }: Props) {
 
 interface FormProps {
   readonly term: Term;
-  readonly onKeep: (term: Term) => Promise<string | null>;
+  readonly onKeep: (term: Term) => string | null;
   readonly onLeave: () => void;
 }
 
@@ -93,7 +89,7 @@ function TermForm({ term, onKeep, onLeave }: FormProps) {
       onSubmit={(event) => {
         event.preventDefault();
         if (wrong !== null) setProblem(wrong);
-        else void onKeep({ ...first, variants: written, misheard: heard, known }).then(setProblem);
+        else setProblem(onKeep({ ...first, variants: written, misheard: heard, known }));
       }}
     >
       <label className="block">

@@ -1,5 +1,6 @@
-import { useState } from 'react';
-import { send } from '@/api/client';
+import { useEffect, useRef, useState } from 'react';
+import { startSaving, type SaveState, type Saving } from '@/editing/saving';
+import { IssueList } from '@/ui/parts/IssueList';
 import { hasSpelling, SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
 import { OwnTerms } from './OwnTerms';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
@@ -7,39 +8,85 @@ import { PageLinks } from '@/ui/parts/PageLinks';
 
 interface Props {
   readonly studio: string;
-  readonly first: Spelling;
+  readonly first: Spelling & { readonly revision: number };
 }
+
+const SAVING = {
+  saved: 'Saved',
+  waiting: 'Saving',
+  saving: 'Saving',
+  away: 'Kept in this browser; the server is away',
+  refused: 'Not saved',
+  conflict: 'Not saved',
+} as const;
 
 /** The house list: each term with the schools' spellings, one chosen; captions, chapters, guide and print follow it. */
 export function Terms({ studio, first }: Props) {
-  const [spelling, setSpelling] = useState(first);
-  const [said, setSaid] = useState('');
-  const save = async (next: Spelling): Promise<string | null> => {
-    const before = spelling;
+  const [spelling, setSpelling] = useState<Spelling>({ chosen: first.chosen, own: first.own });
+  const [state, setState] = useState<SaveState<Spelling>>({ kind: 'saved' });
+  const saving = useRef<Saving<Spelling> | null>(null);
+  useEffect(() => {
+    const started = startSaving<Spelling>({
+      kind: 'spelling',
+      id: 'studio',
+      path: '/api/terms',
+      revision: first.revision,
+      stored: { chosen: first.chosen, own: first.own },
+      bodyOf: ({ chosen, own }) => ({ chosen, own }),
+      theirsOf: (current) => {
+        const { revision, chosen, own } = current as Props['first'];
+        return { revision, document: { chosen, own } };
+      },
+      read: asSpelling,
+      onState: setState,
+    });
+    saving.current = started;
+    void started.takeUp().then((draft) => draft && setSpelling(draft));
+    return started.stop;
+  }, [first]);
+  const save = (next: Spelling): void => {
     setSpelling(next);
-    const answer = await send('PUT', '/api/terms', next);
-    if (!answer.ok) setSpelling(before);
-    setSaid(answer.ok ? 'Saved' : answer.problem.detail);
-    return answer.ok ? null : answer.problem.detail;
+    saving.current?.changed(next);
+  };
+  const settle = (keep: 'ours' | 'theirs'): void => {
+    if (keep === 'theirs' && state.kind === 'conflict' && state.theirs.document) setSpelling(state.theirs.document);
+    saving.current?.settle(keep);
   };
   const choose = (term: string, variant: string | null): void => {
     const { [term]: _, ...others } = spelling.chosen;
-    void save({ ...spelling, chosen: variant === null ? others : { ...others, [term]: variant } });
+    save({ ...spelling, chosen: variant === null ? others : { ...others, [term]: variant } });
   };
-  const keepOwn = (own: readonly Term[]): Promise<string | null> =>
-    save({ chosen: stillThere(spelling.chosen, own), own });
+  const keepOwn = (own: readonly Term[]): void => save({ chosen: stillThere(spelling.chosen, own), own });
   return (
     <div className="mx-auto max-w-3xl px-5 py-4">
       <header className="mb-6 flex flex-wrap items-center gap-4">
         <PageLinks studio={studio} />
         <span role="status" className="quiet-ink text-sm">
-          {said}
+          {SAVING[state.kind]}
         </span>
         <span className="ml-auto">
           <ThemeSwitch />
         </span>
       </header>
       <main>
+        {state.kind === 'conflict' && (
+          <div role="alert" className="border-accent mb-4 border-l-4 px-3 py-2">
+            The spelling was changed in another window meanwhile. Both versions are safe. Which one should stand?
+            <span className="mt-1 flex gap-2">
+              <button type="button" className="btn btn-sm" onClick={() => settle('ours')}>
+                Keep mine
+              </button>
+              <button type="button" className="btn btn-sm" onClick={() => settle('theirs')}>
+                Use the other
+              </button>
+            </span>
+          </div>
+        )}
+        {state.kind === 'refused' && (
+          <div role="alert" className="border-error mb-4 border-l-4 px-3 py-2">
+            Not saved. <IssueList issues={state.issues} />
+          </div>
+        )}
         <h1 className="mb-1 text-2xl font-semibold">Spelling</h1>
         <p className="mb-4">
           One spelling for each term: the guide, captions, chapters and the printed script follow it. What you write
@@ -57,6 +104,13 @@ export function Terms({ studio, first }: Props) {
       </main>
     </div>
   );
+}
+
+/** A draft of our own making; whether its terms are in order is seen by the server. */
+function asSpelling(raw: unknown): Spelling | null {
+  if (typeof raw !== 'object' || raw === null) return null;
+  const { chosen, own } = raw as Partial<Spelling>;
+  return typeof chosen === 'object' && chosen !== null && Array.isArray(own) ? { chosen, own } : null;
 }
 
 /** What is chosen of terms and spellings that there still are. */

@@ -1,10 +1,12 @@
 import type { APIRoute } from 'astro';
-import { newClassSchema } from '@/api/classes';
-import { addClass, shelf } from '@/server/classes';
-import { answer, readBody } from '@/server/refusal';
+import { readBody } from '@/server/body';
+import { addClass, CLASSES_LATER, shelf } from '@/server/classes';
+import { answer } from '@/server/refusal';
 import { asking } from '@/server/studio';
 
-export const GET: APIRoute = () => answer(async () => shelf(await asking()));
+/** A part of the list, after the class named in `after`. */
+export const GET: APIRoute = ({ url }) =>
+  answer(async () => shelf(await asking(), url.searchParams.get('after') ?? undefined, CLASSES_LATER));
 
 export const POST: APIRoute = ({ request }) =>
-  answer(async () => addClass(await asking(), await readBody(request, newClassSchema)), 201);
+  answer(async () => addClass(await asking(), await readBody(request, 'new-class')), 201);

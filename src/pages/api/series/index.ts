@@ -1,10 +1,10 @@
 import type { APIRoute } from 'astro';
-import { newSeriesSchema } from '@/api/series';
-import { answer, readBody } from '@/server/refusal';
+import { readBody } from '@/server/body';
+import { answer } from '@/server/refusal';
 import { addSeries, seriesOnShelf } from '@/server/series';
 import { asking } from '@/server/studio';
 
 export const GET: APIRoute = () => answer(async () => seriesOnShelf(await asking()));
 
 export const POST: APIRoute = ({ request }) =>
-  answer(async () => addSeries(await asking(), (await readBody(request, newSeriesSchema)).title), 201);
+  answer(async () => addSeries(await asking(), (await readBody(request, 'new-series')).title), 201);

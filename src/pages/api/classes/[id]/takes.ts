@@ -1,10 +1,10 @@
 import type { APIRoute } from 'astro';
-import { newTakeSchema } from '@/api/takes';
-import { answer, readBody } from '@/server/refusal';
+import { readBody } from '@/server/body';
+import { answer } from '@/server/refusal';
 import { asking } from '@/server/studio';
 import { addTake, takesOf } from '@/server/takes';
 
 export const GET: APIRoute = ({ params }) => answer(async () => takesOf(await asking(), params.id ?? ''));
 
 export const POST: APIRoute = ({ params, request }) =>
-  answer(async () => addTake(await asking(), params.id ?? '', await readBody(request, newTakeSchema)), 201);
+  answer(async () => addTake(await asking(), params.id ?? '', await readBody(request, 'new-take')), 201);

@@ -1,11 +1,11 @@
 import type { APIRoute } from 'astro';
-import { archiveMovementSchema } from '@/api/movements';
+import { readBody } from '@/server/body';
 import { archiveMovement } from '@/server/movements';
-import { answer, readBody } from '@/server/refusal';
+import { answer } from '@/server/refusal';
 import { asking } from '@/server/studio';
 
 export const PUT: APIRoute = ({ params, request }) =>
   answer(async () => {
-    const { archived } = await readBody(request, archiveMovementSchema);
+    const { archived } = await readBody(request, 'archive-movement');
     return archiveMovement(await asking(), params.id ?? '', archived);
   });

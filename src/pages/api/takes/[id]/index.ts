@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
-import { correctionsSchema } from '@/api/takes';
-import { answer, readBody } from '@/server/refusal';
+import { readBody } from '@/server/body';
+import { answer } from '@/server/refusal';
 import { asking } from '@/server/studio';
 import { correctTake, dropTake, openTake } from '@/server/takes';
 
@@ -8,8 +8,8 @@ export const GET: APIRoute = ({ params }) => answer(async () => openTake(await a
 
 export const PUT: APIRoute = ({ params, request }) =>
   answer(async () => {
-    const { baseRevision, corrections, remarks = null, cuts = null } = await readBody(request, correctionsSchema);
-    return correctTake(await asking(), params.id ?? '', baseRevision, { corrections, remarks, cuts });
+    const { work, ...base } = await readBody(request, 'correct-take');
+    return correctTake(await asking(), params.id ?? '', base, work);
   });
 
-export const DELETE: APIRoute = ({ params }) => answer(async () => dropTake(await asking(), params.id ?? ''));
+export const DELETE: APIRoute = ({ params }) => answer(async () => dropTake(await asking(), params.id ?? '', true));

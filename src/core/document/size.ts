@@ -1,0 +1,52 @@
+import type { Issue } from '@/core/units';
+
+/** What a parsed document may hold before anything else walks through it. */
+export interface BodyLimits {
+  /** Values of any kind, those inside lists and objects too. */
+  readonly values: number;
+  /** Lists and objects inside each other. */
+  readonly depth: number;
+}
+
+/** Deeper than any of our documents. */
+const DEPTH = 24;
+
+/**
+ * One cheap pass over parsed JSON, before a schema sees it: too many values, too deep, or text that neither files nor
+ * the database can hold (NUL, halves of characters). It keeps a list of its own instead of calling itself, so that
+ * depth costs nothing, and gives up at the first problem.
+ */
+export function tooBig(document: unknown, { values, depth }: Partial<BodyLimits> = {}): Issue | null {
+  const most = values ?? 20_000;
+  const deepest = depth ?? DEPTH;
+  const waiting: unknown[] = [document];
+  const depths: number[] = [0];
+  let seen = 0;
+  while (waiting.length > 0) {
+    const value = waiting.pop();
+    const at = depths.pop() ?? 0;
+    if (typeof value === 'string' && !isClean(value)) return { code: 'bad-characters', at: '', facts: {} };
+    if (typeof value !== 'object' || value === null) continue;
+    if (at >= deepest) return { code: 'too-deep', at: '', facts: { most: deepest } };
+    const inside: unknown[] = Array.isArray(value) ? value : Object.values(value);
+    seen += inside.length;
+    if (seen > most) return { code: 'too-many-values', at: '', facts: { most } };
+    if (!Array.isArray(value) && !Object.keys(value).every(isClean)) {
+      return { code: 'bad-characters', at: '', facts: {} };
+    }
+    for (const one of inside) {
+      // Numbers, truths and nothing need no look of their own.
+      if (typeof one !== 'object' && typeof one !== 'string') continue;
+      waiting.push(one);
+      depths.push(at + 1);
+    }
+  }
+  return null;
+}
+
+/** Whether text has neither NUL nor half a character. */
+function isClean(text: string): boolean {
+  return !text.includes('\u0000') && !LONE_SURROGATE.test(text);
+}
+
+const LONE_SURROGATE = /[\uD800-\uDFFF]/u;

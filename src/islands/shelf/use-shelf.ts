@@ -1,0 +1,186 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ClassesPage, ClassResponse, ShelfClass } from '@/api/classes';
+import { send } from '@/api/client';
+import type { Saved } from '@/api/saves';
+import type { ShelfSeries } from '@/api/series';
+import { planMilliseconds, readPlan } from '@/core/plan';
+import { toSeconds, type Issue } from '@/core/units';
+import { saveLeftDrafts } from '@/editing/left-drafts';
+
+export interface Trouble {
+  readonly title: string;
+  readonly issues: readonly Issue[];
+}
+
+/** What was put into the bin last, to be taken out again by one press. */
+export interface Removed {
+  readonly kind: 'class' | 'series';
+  readonly id: string;
+  readonly words: string;
+}
+
+export interface ShelfState {
+  readonly classes: readonly ShelfClass[];
+  readonly series: readonly ShelfSeries[];
+  /** Classes with edits that are in this browser alone. */
+  readonly unsaved: ReadonlySet<string>;
+  readonly removed: Removed | null;
+  readonly trouble: Trouble | null;
+  readonly forgetTrouble: () => void;
+  readonly membersOf: (seriesId: string) => ShelfClass[];
+  readonly copy: (entry: ShelfClass) => Promise<void>;
+  readonly remove: (entry: ShelfClass) => Promise<void>;
+  readonly undoRemove: () => Promise<void>;
+  readonly saveSeries: (one: ShelfSeries, classIds: readonly string[]) => Promise<void>;
+  readonly ungroup: (one: ShelfSeries) => Promise<void>;
+  readonly next: (one: ShelfSeries) => Promise<void>;
+  /** Into a series, or out of the one it is in. */
+  readonly place: (entry: ShelfClass, target: ShelfSeries | null) => Promise<void>;
+  readonly begin: (entry: ShelfClass, title: string) => Promise<void>;
+}
+
+/** The list of classes as a view holds it; what the page did not bring comes after it, part by part. */
+export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]): ShelfState {
+  const [series, setSeries] = useState(firstSeries);
+  const [removed, setRemoved] = useState<Removed | null>(null);
+  const [trouble, setTrouble] = useState<Trouble | null>(null);
+  const { classes, setClasses, whole, unsaved } = useClasses(first);
+
+  const membersOf = (id: string): ShelfClass[] =>
+    classes.filter((entry) => entry.seriesId === id).sort((a, b) => (a.seriesOrder ?? 0) - (b.seriesOrder ?? 0));
+  const ask = async <Value>(...request: Parameters<typeof send>): Promise<{ readonly value: Value } | null> => {
+    const answer = await send<Value>(...request);
+    if (answer.ok) return { value: answer.value };
+    setTrouble({ title: answer.problem.detail, issues: answer.problem.issues ?? [] });
+    return null;
+  };
+  const copy = async (entry: ShelfClass): Promise<void> => {
+    const made = await ask<ClassResponse>('POST', '/api/classes', { from: 'class', classId: entry.id });
+    if (made) location.assign(`/classes/${made.value.id}`);
+  };
+  const remove = async (entry: ShelfClass): Promise<void> => {
+    if (!(await ask('DELETE', `/api/classes/${entry.id}`))) return;
+    setClasses((before) => before.filter((one) => one.id !== entry.id));
+    setRemoved({ kind: 'class', id: entry.id, words: `${entry.title} was moved to the bin.` });
+  };
+  const undoRemove = async (): Promise<void> => {
+    if (removed && (await ask('POST', `/api/bin/${removed.kind}/${removed.id}/restore`, {}))) location.reload();
+  };
+  const saveSeries = async (one: ShelfSeries, classIds: readonly string[]): Promise<void> => {
+    // Classes that are not here yet would fall out of it.
+    if (!(await whole())) return setTrouble({ title: 'The list is not whole yet. Try again in a moment.', issues: [] });
+    const body = { baseRevision: one.revision, saveId: crypto.randomUUID(), title: one.title, classIds };
+    const answer = await send<Saved>('PUT', `/api/series/${one.id}`, body);
+    if (!answer.ok) return setTrouble(seriesTrouble(answer.status, answer.problem.detail));
+    const saved = { ...one, revision: answer.value.revision };
+    setSeries((before) => before.map((kept) => (kept.id === one.id ? saved : kept)));
+    return setClasses((before) => before.map((entry) => placedIn(entry, one.id, classIds)));
+  };
+  const ungroup = async (one: ShelfSeries): Promise<void> => {
+    if (!(await ask('DELETE', `/api/series/${one.id}`))) return;
+    setSeries((before) => before.filter((kept) => kept.id !== one.id));
+    setClasses((before) => before.map((entry) => placedIn(entry, one.id, [])));
+    setRemoved({ kind: 'series', id: one.id, words: `The series ${one.title} was ungrouped.` });
+  };
+  const next = async (one: ShelfSeries): Promise<void> => {
+    const made = await ask<ClassResponse>('POST', `/api/series/${one.id}/next`, {});
+    if (made) location.assign(`/classes/${made.value.id}`);
+  };
+  const place = async (entry: ShelfClass, target: ShelfSeries | null): Promise<void> => {
+    await whole();
+    if (target) return saveSeries(target, [...membersOf(target.id).map((one) => one.id), entry.id]);
+    const home = series.find((one) => one.id === entry.seriesId);
+    const others = home ? membersOf(home.id).filter((one) => one.id !== entry.id) : [];
+    return home ? saveSeries(home, others.map((one) => one.id)) : undefined; // prettier-ignore
+  };
+  const begin = async (entry: ShelfClass, title: string): Promise<void> => {
+    const made = await ask<ShelfSeries>('POST', '/api/series', { title });
+    if (!made) return;
+    setSeries((before) => [...before, made.value]);
+    await place(entry, made.value);
+  };
+  const forgetTrouble = (): void => setTrouble(null);
+  return { classes, series, unsaved, removed, trouble, forgetTrouble, membersOf, copy, remove, undoRemove, saveSeries, ungroup, next, place, begin }; // prettier-ignore
+}
+
+function seriesTrouble(status: number, detail: string): Trouble {
+  const title =
+    status === 409
+      ? 'This series was changed in another window meanwhile. Nothing was overwritten. Reload the page to see it, then try again.'
+      : detail;
+  return { title, issues: [] };
+}
+
+/** A class as it stands once a series holds exactly these. */
+function placedIn(entry: ShelfClass, seriesId: string, classIds: readonly string[]): ShelfClass {
+  const at = classIds.indexOf(entry.id);
+  if (at >= 0) return { ...entry, seriesId, seriesOrder: at + 1 };
+  return entry.seriesId === seriesId ? { ...entry, seriesId: null, seriesOrder: null } : entry;
+}
+
+type SetClasses = (change: (before: readonly ShelfClass[]) => readonly ShelfClass[]) => void;
+
+/** The rest of a list after the part that is here; `null` when the server does not answer. */
+async function restAfter({ classes, more }: ClassesPage): Promise<readonly ShelfClass[] | null> {
+  const rest: ShelfClass[] = [];
+  let last = more ? classes.at(-1) : undefined;
+  while (last) {
+    const answer = await send<ClassesPage>('GET', `/api/classes?after=${last.id}`);
+    if (!answer.ok) return null;
+    rest.push(...answer.value.classes);
+    last = answer.value.more ? answer.value.classes.at(-1) : undefined;
+  }
+  return rest;
+}
+
+function useClasses(first: ClassesPage): {
+  readonly classes: readonly ShelfClass[];
+  readonly setClasses: SetClasses;
+  /** Whether all of them are here, once that is known. */
+  readonly whole: () => Promise<boolean>;
+  readonly unsaved: ReadonlySet<string>;
+} {
+  const [classes, setClasses] = useState(first.classes);
+  const [unsaved, setUnsaved] = useState<ReadonlySet<string>>(new Set());
+  const loading = useRef<Promise<boolean> | null>(null);
+  useEffect(() => {
+    const load = async (): Promise<boolean> => {
+      const rest = await restAfter(first);
+      if (!rest) return false;
+      setClasses((before) => {
+        const known = new Set(before.map((entry) => entry.id));
+        return [...before, ...rest.filter((entry) => !known.has(entry.id))];
+      });
+      return true;
+    };
+    loading.current = load();
+    // What was typed a moment before this page was opened is in the list too.
+    void loading.current.then(async () => {
+      const left = await saveLeftDrafts('class', (id) => `/api/classes/${id}`, (plan) => ({ plan })); // prettier-ignore
+      if (left.length === 0) return;
+      const drafts = new Map(left.map((edit) => [edit.id, edit]));
+      setClasses((before) => before.map((entry) => withDraft(entry, drafts.get(entry.id)?.document)));
+      setUnsaved(new Set(left.filter((edit) => !edit.saved).map((edit) => edit.id)));
+    });
+    // Come back to by the browser's own button, the page is as it was left: the list may have changed since.
+    const back = (event: PageTransitionEvent): void => {
+      if (event.persisted) location.reload();
+    };
+    addEventListener('pageshow', back);
+    return () => removeEventListener('pageshow', back);
+  }, [first]);
+  const whole = useMemo(() => async () => (await loading.current) ?? true, []);
+  return { classes, setClasses, whole, unsaved };
+}
+
+/** A row as its draft has it. */
+function withDraft(entry: ShelfClass, document: unknown): ShelfClass {
+  const read = document === undefined ? null : readPlan(document);
+  if (!read?.ok) return entry;
+  return {
+    ...entry,
+    title: read.value.title,
+    targetSeconds: read.value.targetSeconds,
+    runtimeSeconds: toSeconds(planMilliseconds(read.value)),
+  };
+}
