@@ -33,7 +33,7 @@ test('a plan file that is none is refused in words, and the shelf is as it was',
     ['list.json', '[1, 2, 3]', 'not a class plan'],
     ['newer.json', '{"format": "calm-count/class-plan", "version": 99}', 'newer version'],
     ['picture.json', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]), 'not readable JSON'],
-    ['large.json', Buffer.alloc(11 * 1024 * 1024, 32), 'larger than 10 MB'],
+    ['large.json', Buffer.alloc(3 * 1024 * 1024, 32), 'larger than 2 MB'],
   ];
   await page.goto(`${origin()}/new#file`);
   for (const [name, content, words] of cases) {

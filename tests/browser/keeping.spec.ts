@@ -120,7 +120,7 @@ test('a class taken off the shelf can be put back', async ({ page }) => {
   const row = page.getByRole('row').filter({ hasText: 'Evening Ebb, copy' });
   await page.getByRole('button', { name: 'Remove Evening Ebb, copy' }).click();
   await expect(row).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toHaveCount(1);
 });
 

@@ -294,7 +294,17 @@ test('a series has its own row; the next class starts from its last', async ({ p
   await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
   await page.reload();
   await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
-  await evenings.getByRole('button', { name: 'Take apart' }).click();
+  await evenings.getByRole('button', { name: 'Ungroup' }).click();
+  const question = page.getByRole('dialog', { name: 'Ungroup Evenings?' });
+  await question.getByRole('button', { name: 'Cancel' }).click();
+  await expect(evenings.getByRole('row')).toHaveCount(3);
+  await evenings.getByRole('button', { name: 'Ungroup' }).click();
+  await question.getByRole('button', { name: 'Ungroup' }).click();
+  await expect(evenings).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
+  await evenings.getByRole('button', { name: 'Ungroup' }).click();
+  await question.getByRole('button', { name: 'Ungroup' }).click();
   await expect(evenings).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Evening Ebb 2', exact: true })).toBeVisible();
 });

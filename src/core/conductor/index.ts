@@ -18,3 +18,4 @@ export {
   type Performance,
   type PerformanceEvent,
 } from './conductor';
+export { resumed, type BrokenOff } from './resume';

@@ -13,6 +13,8 @@ export interface Reading {
 const ITEM = /^\s*(?:\d{1,3}[.)]|[-*•–])\s+/;
 const BREATH = /^(?:and |then |now )*(?:(in|out)(?::| -|,)|(inhale|exhale)\b|breathe (in|out)\b|breath (in|out)\b)/i;
 const NAME_AT_MOST = 90;
+/** A longer line is a paragraph that somebody says; no pattern looks through it. */
+const PATTERNS_UP_TO = 500;
 /** A line that is only the name of a part of a class. */
 const PART =
   /^(?:welcome|introduction|intro|arrival|arriving|grounding|warm[- ]?up|loosening|(?:the )?main (?:set|part|section|practice)|practice|settling|cool[- ]?down|stillness|closing|ending)$/i;
@@ -36,9 +38,10 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
  * One reading, or an in and an out.
  */
 export function readNatural(line: string, under: LineKind, underlined = false): readonly Reading[] {
-  const text = line.trim();
+  const text = line.trim().replace(/\s+/g, ' ');
   if (text === '' || /^[-=_*~\s]{3,}$/.test(text)) return [reading('nothing', '')];
-  const heading = underlined ? text : headingOf(line);
+  if (text.length > PATTERNS_UP_TO) return [reading('said', text, {}, true)];
+  const heading = underlined ? text : headingOf(text);
   if (heading !== null) return [reading('section', heading)];
   const pause = pauseOf(text);
   if (pause !== null) return [reading('pause', '', { seconds: [pause, pause, pause] })];

@@ -1,4 +1,4 @@
-import { placeName, stepsInOrder, textsOf, type ClassPlan, type Reworded } from '@/core/plan';
+import { LIMITS, placeName, stepsInOrder, textsOf, type ClassPlan, type Reworded } from '@/core/plan';
 
 /** What to look for in the lines of a class. */
 export interface Search {
@@ -22,7 +22,8 @@ export function findAndReplace(plan: ClassPlan, search: Search): readonly Reword
 
 /** A text with everything found replaced, word for word as typed; `null` where nothing is found. */
 function replacer({ find, replace, matchCase, wholeWords }: Search): ((text: string) => string | null) | null {
-  if (find === '') return null;
+  // What is longer than any line stands in none.
+  if (find === '' || find.length > LIMITS.lineCharacters) return null;
   const plain = find.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
   const edge = '[\\p{L}\\p{N}]';
   const source = wholeWords ? `(?<!${edge})${plain}(?!${edge})` : plain;

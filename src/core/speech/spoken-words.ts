@@ -58,7 +58,8 @@ const ABBREVIATIONS: readonly (readonly [RegExp, string])[] = [
  * written out as English words. Punctuation stays.
  */
 export function spokenText(text: string): string {
-  let said = text.slice(0, 20_000);
+  // One space for many: patterns that look for space around a sign then never look far.
+  let said = text.slice(0, 20_000).replace(/\s+/g, ' ');
   for (const [pattern, words] of ABBREVIATIONS) said = said.replace(pattern, words);
   return said
     .replace(/\b(\d{1,2}):([0-5]\d)\b/g, (_, minutes: string, seconds: string) => clockWords(Number(minutes), seconds))

@@ -23,6 +23,10 @@ const TERMS: ReadonlyMap<string, number> = new Map([
   ['baduanjin', 3],
 ]);
 
+/** Longer than any word; by the list of words a syllable has about three letters. */
+const LONGEST_WORD = 100;
+const LETTERS_A_SYLLABLE = 3;
+
 /**
  * Syllables of one English word. A letter carries a syllable when the widest known window of letters around it says
  * so; the windows are learnt from the CMU Pronouncing Dictionary by `scripts/learn-syllables.ts`, which prints the
@@ -36,6 +40,7 @@ export function countSyllables(word: string): number {
   if (letters === '') return /\p{L}/u.test(word) ? Math.max(1, Math.round([...word].length / 2)) : 0;
   const term = TERMS.get(letters);
   if (term !== undefined) return term;
+  if (letters.length > LONGEST_WORD) return Math.round(letters.length / LETTERS_A_SYLLABLE);
   let total = 0;
   for (let at = 0; at < letters.length; at++) {
     if (CARRIERS.includes(letters[at]) && carriesSyllable(letters, at)) total++;

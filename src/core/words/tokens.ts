@@ -120,29 +120,35 @@ export function usualText(text: string): string {
 
 function replaceTokens(text: string, value: (token: Token) => string | number): string {
   if (!text.includes('{')) return text;
-  let filled = '';
+  const parts: string[] = [];
+  let tail = '';
   let from = 0;
+  const put = (part: string): void => {
+    parts.push(part);
+    tail = (tail + part).slice(-ENDING);
+  };
   for (const match of text.matchAll(PATTERN)) {
     const token = tokenOf(match[1]);
     if (!token) continue;
-    filled += text.slice(from, match.index);
+    put(text.slice(from, match.index));
     from = match.index + match[0].length;
     const found = value(token);
     const words = typeof found === 'number' ? (found > 0 ? cardinal(found) : '') : found;
-    filled += capitalised(words, filled, match[1]);
+    const begins = match.index === 0 || BEGINS.test(tail) || /^\p{Lu}/u.test(match[1]);
+    put(begins ? words.slice(0, 1).toUpperCase() + words.slice(1) : words);
     if (found === 1) {
-      const plural = /^( )([a-z]+)\b/i.exec(text.slice(from));
-      const single = plural && SINGULAR[plural[2].toLowerCase()];
+      const plural = /^ ([a-z]{1,12})\b/i.exec(text.slice(from, from + 16));
+      const single = plural && SINGULAR[plural[1].toLowerCase()];
       if (plural && single) {
-        filled += ` ${single}`;
+        put(` ${single}`);
         from += plural[0].length;
       }
     }
   }
-  return filled + text.slice(from);
+  put(text.slice(from));
+  return parts.join('');
 }
 
-function capitalised(words: string, before: string, name: string): string {
-  const begins = /(?:^|[.?!…]["’”)]?\s+)$/.test(before) || /^\p{Lu}/u.test(name);
-  return begins ? words.slice(0, 1).toUpperCase() + words.slice(1) : words;
-}
+/** Signs that can tell a sentence's beginning: its stop, a closing quote and the space behind it. */
+const ENDING = 12;
+const BEGINS = /[.?!…]["’”)]?\s+$/;

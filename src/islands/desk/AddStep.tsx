@@ -81,7 +81,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
         maxLength={LIMITS.titleCharacters}
         placeholder="Add a step: type its name"
         {...getInputProps({
-          onChange: (event) => setTyped((event.target).value),
+          onChange: (event) => setTyped(event.target.value),
           onKeyDown: (event) => {
             if (event.key !== 'Enter' || typed === searched || event.nativeEvent.isComposing) return;
             // The list has not caught up: what is taken is what was typed, not what it showed a key before.

@@ -113,7 +113,9 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const timeline = useMemo(() => (shown ? expandPlan(shown.plan) : null), [shown]);
   const { spelling } = useContext(StudioContext);
   const spoken = useMemo(() => timeline && spellTimeline(timeline, spelling), [timeline, spelling]);
-  if (performed && spoken) return <Guide plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
+  if (performed && spoken) {
+    return <Guide classId={classId} plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
+  }
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
       <div className="max-lg:sticky max-lg:top-0 max-lg:z-30 max-lg:bg-base-200">

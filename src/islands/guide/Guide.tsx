@@ -9,9 +9,11 @@ import { fileNameFor } from '@/core/publish';
 import { saveFile } from '@/ui/parts/save-file';
 import { instructorSide, sideWord, wayWord } from '@/core/words';
 import { Tide } from './Tide';
+import { runToResume, type KeptRun } from './kept-runs';
 import { clockSeconds, usePerformance } from './use-performance';
 
 interface Props {
+  readonly classId: string;
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
   readonly onLeave: () => void;
@@ -20,8 +22,9 @@ interface Props {
 const TICK_MILLISECONDS = 100;
 
 /** Full screen, to perform from at three metres: the line now, the line next, the tide, the count, what is left. */
-export function Guide({ plan, timeline, onLeave }: Props) {
-  const { state, send, mark, log } = usePerformance(timeline, plan.title);
+export function Guide({ classId, plan, timeline, onLeave }: Props) {
+  const { state, send, resume, mark, log } = usePerformance(timeline, { classId, title: plan.title });
+  const [broken] = useState(() => runToResume(classId, timeline.runtimeSeconds, Date.now()));
   const saveLog = (): void =>
     saveFile(fileNameFor(plan.title, '.performance.json'), `${JSON.stringify(log(), null, 2)}\n`, 'application/json');
   const [now, setNow] = useState(clockSeconds);
@@ -80,11 +83,25 @@ export function Guide({ plan, timeline, onLeave }: Props) {
               </>
             )}
           </p>
+          {state.mode === 'ready' && broken?.brokenOff && (
+            <p className="flex flex-wrap items-center gap-4 text-2xl">
+              <button type="button" className="btn h-14 text-xl" onClick={() => resume(broken)}>
+                Resume at {formatClock(broken.brokenOff.placeSeconds)}
+              </button>
+              It stopped {agoOf(broken)} ago.
+            </p>
+          )}
         </main>
         <Controls mode={state.mode} onToggle={toggle} send={send} onMark={mark} onSaveLog={saveLog} />
       </div>
     </div>
   );
+}
+
+/** How long ago a run broke off. */
+function agoOf({ startedAt, brokenOff }: KeptRun): string {
+  const stopped = startedAt + (brokenOff?.atSeconds ?? 0) * 1000;
+  return formatClock(Math.max(0, (Date.now() - stopped) / 1000));
 }
 
 interface HeadProps {

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import {
   placeAt,
   READY,
+  resumed,
   transition,
   type Effect,
   type LoggedEvent,
@@ -11,20 +12,24 @@ import {
 } from '@/core/conductor';
 import { SYNC_TONE_SECONDS, SYNC_TONES } from '@/core/signal';
 import type { Timeline } from '@/core/timeline';
-import { keepLog, logOf } from './kept-log';
+import { forgetOldRuns, keepPulse, keepRun, logOf, type KeptRun } from './kept-runs';
 
 /** A steady clock in seconds. */
 export function clockSeconds(): number {
   return performance.now() / 1000;
 }
 
+const PULSE_MILLISECONDS = 1_000;
+
 /** Runs the conductor: keeps its state, gives it the clock, and does what it asks for. */
 export function usePerformance(
   timeline: Timeline,
-  title: string,
+  { classId, title }: { readonly classId: string; readonly title: string },
 ): {
   readonly state: Performance;
   readonly send: (kind: PerformanceEvent['kind']) => void;
+  /** Goes on with a run that broke off, paused where it stood. */
+  readonly resume: (run: KeptRun) => void;
   /** Makes a sound that a recording holds, and logs it. */
   readonly mark: () => void;
   /** What was done so far. */
@@ -33,15 +38,41 @@ export function usePerformance(
   const [state, setState] = useState<Performance>(READY);
   const current = useRef(state);
   const lock = useRef<WakeLockSentinel | null>(null);
-  const events = useRef<LoggedEvent[]>([]);
+  const events = useRef<readonly LoggedEvent[]>([]);
+  const kept = useRef<Pick<KeptRun, 'runId' | 'startedAt'> | null>(null);
+  const { runtimeSeconds } = timeline;
+  /** Where the run stands, noted beside its log. */
+  const pulse = useCallback((): void => {
+    const { mode, startedSeconds } = current.current;
+    if (!kept.current || mode === 'ready' || mode === 'done') return;
+    const now = clockSeconds();
+    const placeSeconds = placeAt(current.current, timeline, now);
+    keepPulse({ classId, runId: kept.current.runId }, { atSeconds: now - startedSeconds, placeSeconds });
+  }, [classId, timeline]);
+  const write = useCallback((): void => {
+    if (kept.current) keepRun({ classId, ...kept.current, runtimeSeconds, log: logOf(title, events.current) });
+  }, [classId, runtimeSeconds, title]);
   const keep = useCallback(
     (event: LoggedEvent['event'], now: number, placeSeconds: number): void => {
-      if (event === 'start') events.current = [];
-      events.current.push({ event, atSeconds: now - current.current.startedSeconds, placeSeconds });
-      keepLog(title, events.current);
+      if (event === 'start') {
+        events.current = [];
+        kept.current = { runId: crypto.randomUUID(), startedAt: Date.now() };
+      }
+      const atSeconds = now - current.current.startedSeconds;
+      events.current = [...events.current, { event, atSeconds, placeSeconds }];
+      write();
+      if (event === 'start') forgetOldRuns(classId);
     },
-    [title],
+    [classId, write],
   );
+  useEffect(() => {
+    const timer = setInterval(pulse, PULSE_MILLISECONDS);
+    addEventListener('pagehide', pulse);
+    return () => {
+      clearInterval(timer);
+      removeEventListener('pagehide', pulse);
+    };
+  }, [pulse]);
   const run = useCallback(
     (effect: Effect): void => {
       if (effect.kind === 'log') keep(effect.event, effect.now, effect.placeSeconds);
@@ -77,13 +108,24 @@ export function usePerformance(
       void lock.current?.release().catch(() => undefined);
     };
   }, [run]);
+  const resume = (broken: KeptRun): void => {
+    if (!broken.brokenOff) return;
+    const elapsed = (Date.now() - broken.startedAt) / 1000;
+    const next = resumed(broken.log.events, broken.brokenOff, elapsed, clockSeconds());
+    kept.current = { runId: broken.runId, startedAt: broken.startedAt };
+    events.current = next.events;
+    current.current = next.state;
+    setState(next.state);
+    write();
+    run({ kind: 'keep-awake', on: true });
+  };
   const mark = (): void => {
     const now = clockSeconds();
     if (current.current.mode === 'ready') return;
     sound();
     keep('mark', now, placeAt(current.current, timeline, now));
   };
-  return { state, send, mark, log: () => logOf(title, events.current) };
+  return { state, send, resume, mark, log: () => logOf(title, events.current) };
 }
 
 /** The sync mark, as a recording is searched for it. */

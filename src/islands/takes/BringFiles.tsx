@@ -1,4 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
+import { formatClock } from '@/core/units';
+import type { KeptRun } from '../guide/kept-runs';
 
 /** What an instructor brings of a class. */
 export interface Brought {
@@ -18,12 +20,12 @@ const WORDS = '.vtt,.srt,.txt,.json,text/vtt,text/plain';
 export function BringFiles({
   brought,
   onChange,
-  lastLog,
+  runs,
 }: {
   readonly brought: Brought;
   readonly onChange: (brought: Brought) => void;
-  /** The log of the last time that the class was performed here. */
-  readonly lastLog: string | null;
+  /** The times that the class was performed in this browser, the newest first. */
+  readonly runs: readonly KeptRun[];
 }) {
   const over = useDroppedFiles((files) => onChange(files.reduce(withDropped, brought)));
   const { sound, second, words } = brought;
@@ -52,17 +54,38 @@ export function BringFiles({
           onChange={(file) => onChange({ ...brought, words: file })}
         />
       </div>
-      {lastLog !== null && !words && (
-        <button
-          type="button"
-          className="btn btn-sm mt-3"
-          onClick={() => onChange({ ...brought, words: new File([lastLog], 'performance.json') })}
-        >
-          Use the log of the last time it was performed here
-        </button>
+      {runs.length > 0 && !words && (
+        <div className="mt-3">
+          <p>Or use the log of a time you performed it in this browser:</p>
+          <ul aria-label="Performed in this browser" className="mt-1 flex flex-wrap gap-2">
+            {runs.slice(0, RUNS_SHOWN).map((run) => (
+              <li key={run.runId}>
+                <button
+                  type="button"
+                  className="btn btn-sm"
+                  onClick={() => onChange({ ...brought, words: logFile(run) })}
+                >
+                  Use the log of {whenOf(run)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
     </div>
   );
+}
+
+const RUNS_SHOWN = 6;
+
+function logFile({ log }: KeptRun): File {
+  return new File([JSON.stringify(log)], 'performance.json');
+}
+
+/** When a run began, and how far it came where it broke off. */
+function whenOf({ startedAt, brokenOff }: KeptRun): string {
+  const began = new Date(startedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+  return brokenOff ? `${began}, stopped at ${formatClock(brokenOff.placeSeconds)}` : began;
 }
 
 /** A dropped file goes where its kind belongs: words, the first recording, or the second. */

@@ -8,7 +8,7 @@ import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { issueSentence } from '@/messages/issues';
-import { keptLog } from '../guide/kept-log';
+import { keptRuns } from '../guide/kept-runs';
 import { BringFiles, NOTHING_BROUGHT } from './BringFiles';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
@@ -44,7 +44,7 @@ const TRY_AGAIN_MILLISECONDS = 4000;
 /** The takes of a class, and a place to bring one. */
 export function Takes({ studio, stored, takes, ownTerms }: Props) {
   const [brought, setBrought] = useState(NOTHING_BROUGHT);
-  const [lastLog] = useState(() => keptLog(stored.plan.title));
+  const [runs] = useState(() => keptRuns(stored.id));
   const [progress, setProgress] = useState<Progress | null>(null);
   const [problem, setProblem] = useState<{ title: string; issues: readonly Issue[] } | null>(null);
   const [kept, setKept] = useState<{ id: string; notes: readonly Issue[] } | null>(null);
@@ -151,7 +151,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
             A recording, a machine’s captions of it or the log of the guide, or both. The recording stays on this
             computer: kept are what was found in it and a small copy of its sound, to put cues right by ear.
           </p>
-          <BringFiles brought={brought} onChange={setBrought} lastLog={lastLog} />
+          <BringFiles brought={brought} onChange={setBrought} runs={runs} />
           {progress ? (
             <div className="mt-4 flex items-center gap-4" role="status">
               <progress

@@ -135,7 +135,7 @@ function timeOf(match: RegExpExecArray, from: number, line: number, reading: Rea
 }
 
 function plainText(raw: string, line: number, reading: Reading): string {
-  const untagged = raw.replace(TAG, '').replace(/\{\\[a-z]+\d*[^}]*\}/gi, '');
+  const untagged = raw.replace(TAG, '').replace(/\{\\[a-z][^{}]*\}/gi, '');
   if (untagged !== raw) note(reading, 'tags-removed', line);
   return reading.dialect
     .decode(untagged)
