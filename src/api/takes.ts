@@ -1,13 +1,19 @@
 import { mixed, string, type InferType } from 'yup';
 import type { KeptLikeness, KeptWay } from '@/core/align';
 import { list, ONE_LINE, oneOf, record, shape, text, title, whole, within, yesNo } from '@/core/document';
+import { CAPTION_LIMITS } from '@/core/interchange';
 import { CUT_REASONS } from '@/core/reading';
 import { saveBaseFields, uuid } from './saves';
 
 /** Four hours, a byte for each 20 ms, in base 64. */
 const ENVELOPE_CHARACTERS = 970_000;
 /** What a take may hold of each: lines, captions, remarks, cuts. */
-export const TAKE_LIMITS = { captions: 20_000, captionCharacters: 5_000, stretches: 60_000, changes: 20_000 } as const;
+export const TAKE_LIMITS = {
+  captions: CAPTION_LIMITS.captions,
+  captionCharacters: CAPTION_LIMITS.characters,
+  stretches: 60_000,
+  changes: 20_000,
+} as const;
 /** A cue's id is made of ids with signs between them. */
 const CUE_ID = /^[\x20-\x7E]{1,200}$/;
 const FOUR_HOURS = { least: 0, most: 14_400 };

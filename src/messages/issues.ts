@@ -93,6 +93,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'no-sound-track': () => 'The file has no sound track.',
   'no-index': () =>
     'The file is broken or cut short: its index is missing, so nothing in it can be read. Copy it again from where it was recorded.',
+  'caption-too-long': ({ most }) =>
+    `This caption is longer than ${most} characters. Cut it into captions as they are shown, and choose the file again.`,
   'too-deep': ({ most }) => `Lists and objects inside each other go deeper than ${most}.`,
   'too-many-values': ({ most }) => `It holds more than ${most} values.`,
   'not-once': () => 'Each term has its own name, and each spelling belongs to one term.',

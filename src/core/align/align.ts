@@ -1,5 +1,6 @@
 import type { Timeline } from '@/core/timeline';
 import { TERMS, type Term } from '@/core/words';
+import type { Caption } from '@/core/interchange';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import type { Anchor } from './anchors';
 import { readByWords } from './captions';
@@ -55,21 +56,54 @@ interface HeardSpeech {
 
 /** Captions that hardly speak of the class, or whose words lie in no speech, are read by themselves. */
 function heardSpeech({ cues }: Timeline, evidence: Evidence, hearing: Hearing): HeardSpeech | Alignment {
-  const { captions } = evidence;
+  const captions = joinedWords(evidence.captions ?? []);
   const speech = stretchesOf(evidence.speech ?? []);
-  if (!captions || captions.length === 0) {
+  if (captions.length === 0) {
     const kept = evidence.likeness ? likenessKept(evidence.likeness) : null;
     return { speech, likeness: hearing.likeness ?? kept, anchors: [], worded: (alignment) => alignment };
   }
   const terms = hearing.terms ?? TERMS;
   const { alignment, heard, pieces, anchors } = readByWords(cues, captions, terms);
   if (alignment.found.length < OF_THE_CLASS * cues.length) return snapped(alignment, speech);
+  if (speech.length === 0 && tooManyPieces(pieces.length, cues.length, anchors.length)) return alignment;
   const worded =
     speech.length > 0
       ? wordedSpeech(cues, captions, heard, speech, terms)
       : wordedPieces(cues, captions, heard, pieces, terms);
   return worded ? { ...worded, anchors, worded: (alone) => withWords(alone, worded) } : snapped(alignment, speech);
 }
+
+/** Captions of so many pieces beside their cues, or of so many whose tempo is not known, are read by their words alone. */
+function tooManyPieces(pieces: number, cues: number, anchors: number): boolean {
+  return pieces > PIECES_A_CUE * cues + PIECES_ANYWAY || (anchors < ANCHORS_NEEDED && pieces > PIECES_WITHOUT_ANCHORS);
+}
+
+const PIECES_A_CUE = 4;
+const PIECES_ANYWAY = 400;
+const ANCHORS_NEEDED = 3;
+const PIECES_WITHOUT_ANCHORS = 1_000;
+
+/** Some machines write a caption a word. Joined while they follow each other closely, they are captions as others write them. */
+function joinedWords(captions: readonly Caption[]): readonly Caption[] {
+  if (captions.length < WORD_CAPTIONS.least) return captions;
+  const total = captions.reduce((sum, { startSeconds, endSeconds }) => sum + endSeconds - startSeconds, 0);
+  if (total / captions.length > WORD_CAPTIONS.meanSeconds) return captions;
+  const joined: Caption[] = [];
+  for (const caption of captions) {
+    const last = joined.at(-1);
+    const follows = last && caption.startSeconds - last.endSeconds <= WORD_CAPTIONS.gapSeconds;
+    if (follows && caption.endSeconds - last.startSeconds <= WORD_CAPTIONS.joinedSeconds) {
+      joined[joined.length - 1] = {
+        startSeconds: last.startSeconds,
+        endSeconds: Math.max(last.endSeconds, caption.endSeconds),
+        text: `${last.text} ${caption.text}`,
+      };
+    } else joined.push(caption);
+  }
+  return joined;
+}
+
+const WORD_CAPTIONS = { least: 200, meanSeconds: 0.9, gapSeconds: 0.3, joinedSeconds: 3.5 } as const;
 
 function withWords(alignment: Alignment, { wordsIn }: WordedSpeech): Alignment {
   return {

@@ -1,12 +1,13 @@
 import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
-import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { lastStartedAt, wholeMilliseconds, type Seconds } from '@/core/units';
 import { expectation, findAnchors, type Anchor } from './anchors';
 import { matchWords } from './match-words';
 import type { Alignment, FoundCue, Remark } from './model';
 import { TermHearing } from './term-hearing';
-import { heardWords, likeness, plannedWords, type HeardWord, type PlannedWord } from './words';
+import { plainWords } from './plain-words';
+import { areOpposite, heardWords, likeness, plannedWords, type HeardWord, type PlannedWord } from './words';
 
 /** Of a cue's letters, the share that must have been heard for it to count as said. */
 const SAID_SHARE = 0.45;
@@ -166,15 +167,15 @@ function rescueShortCues(
   const said = new Set(spans.map((span) => span.cue));
   const rescued: FoundCue[] = [];
   cues.forEach((cue, index) => {
-    const length = cue.text.split(/\s+/).length;
+    const words = plainWords(cue.text);
+    const { length } = words;
     if (said.has(index) || length > 2) return;
     const when = expected(cue.startSeconds);
-    const at = heard.findIndex(
-      (word, place) =>
-        !used[place] && Math.abs(word.startSeconds - when) < RESCUE_SECONDS && runLength(heard, used, place) <= length,
-    );
+    const at = placeNear(heard, when, (place) => !used[place] && runLength(heard, used, place) <= length);
     if (at < 0 || (at > 0 && !used[at - 1] && heard[at].startSeconds - heard[at - 1].endSeconds < REMARK_GAP)) return;
     const last = at + runLength(heard, used, at) - 1;
+    const other = heard.slice(at, last + 1).some(({ word }) => words.some((own) => areOpposite(own, word)));
+    if (other) return;
     used.fill(1, at, last + 1);
     rescued.push({
       cueId: cue.id,
@@ -186,6 +187,18 @@ function rescueShortCues(
   });
   return rescued;
 }
+
+/** The first word said about a time that will do; `-1` where none will. Words are in order of their starts, nearly. */
+function placeNear(heard: readonly HeardWord[], when: Seconds, does: (place: number) => boolean): number {
+  const first = Math.max(0, lastStartedAt(heard, when - RESCUE_SECONDS) - NEARLY);
+  for (let at = first; at < heard.length && heard[at].startSeconds < when + RESCUE_SECONDS + NEARLY; at++) {
+    if (Math.abs(heard[at].startSeconds - when) < RESCUE_SECONDS && does(at)) return at;
+  }
+  return -1;
+}
+
+/** Captions may overlap: so many words, or seconds, out of order. */
+const NEARLY = 20;
 
 /** How many unused words follow each other from `at` without a pause. */
 function runLength(heard: readonly HeardWord[], used: Uint8Array, at: number): number {

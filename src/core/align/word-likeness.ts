@@ -152,13 +152,20 @@ class Worded implements Likeness {
       for (let at = begin; at < end; at++) letters += this.lengths[at];
       const share = (2 * this.shared(begin, end, wanted.words)) / Math.max(1, letters);
       const none = Math.min(NONE.most, NONE.one + NONE.more * (Math.min(end - begin, wanted.words.length) - 1));
-      value =
-        share > SHARED.from
+      value = this.opposed(begin, end, wanted.words, share)
+        ? NONE.most
+        : share > SHARED.from
           ? (SHARED.all * (share - SHARED.from)) / (1 - SHARED.from)
           : (none * (SHARED.from - share)) / SHARED.from;
       wanted.known.set(key, value);
     }
     return value;
+  }
+
+  /** Whether little is shared, and what was heard leads the breath the other way: a bare "in" is no "out" misheard. */
+  private opposed(begin: number, end: number, words: readonly number[], share: number): boolean {
+    if (share > SHARED.from) return false;
+    return words.some((word) => this.heard.slice(begin, end).some((heard) => this.table.opposite(heard, word)));
   }
 
   /** Letters of the longest run of words, in order and with gaps, that both have; nearly alike counts in part. */

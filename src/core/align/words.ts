@@ -56,9 +56,21 @@ export function heardWords(captions: readonly Caption[], hearing: TermHearing): 
  */
 export function likeness(a: string, b: string): number {
   if (a === b) return 1;
+  if (areOpposite(a, b)) return 0;
   const longer = Math.max(a.length, b.length);
   if (longer === 0 || Math.abs(a.length - b.length) > longer / 2) return 0;
   return 1 - editDistance(a, b) / longer;
+}
+
+/** Whether two words lead opposite ways of the breath, however alike they are written: one is never heard for the other. */
+export function areOpposite(a: string, b: string): boolean {
+  const way = wayOf(a);
+  return way !== null && wayOf(b) !== null && way !== wayOf(b);
+}
+
+function wayOf(word: string): 'in' | 'out' | null {
+  if (word.startsWith('inhal') || word === 'in') return 'in';
+  return word.startsWith('exhal') || word === 'out' ? 'out' : null;
 }
 
 function editDistance(a: string, b: string): number {
@@ -95,5 +107,10 @@ export class LikenessTable {
       this.known.set(key, value);
     }
     return value;
+  }
+
+  /** Whether two words lead opposite ways of the breath. */
+  opposite(a: number, b: number): boolean {
+    return areOpposite(this.words[a], this.words[b]);
   }
 }

@@ -15,6 +15,8 @@ export type Checker = (plan: ClassPlan, timeline: Timeline) => Finding[];
 
 interface Kept {
   readonly sign: string;
+  /** What was said: it changes with the minutes left and with the movement that follows. */
+  readonly said: string;
   readonly findings: readonly Finding[];
 }
 
@@ -37,8 +39,12 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
     for (const step of context.steps) {
       const sign = signOf(step, generation);
       let found = kept.get(step.step);
-      if (found?.sign !== sign) {
-        found = { sign, findings: stepChecks.flatMap((check) => finish(check, check.find(step, plan))) };
+      if (found?.sign !== sign || found.said !== step.said) {
+        found = {
+          sign,
+          said: step.said,
+          findings: stepChecks.flatMap((check) => finish(check, check.find(step, plan))),
+        };
         kept.set(step.step, found);
       }
       for (const one of found.findings) findings.push(one);
@@ -49,11 +55,10 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
 }
 
 /** Everything of a step's place in time that its own checks can see. */
-function signOf({ timed, said }: StepContext, generation: number): string {
+function signOf({ timed }: StepContext, generation: number): string {
   const { rounds, breathSeconds, inShare, teachSeconds } = timed;
   const length = timed.endSeconds - timed.startSeconds;
-  // What is said changes with the minutes left and with the movement that follows.
-  return [generation, rounds, breathSeconds, inShare, teachSeconds, length.toFixed(3), said.length].join(' ');
+  return [generation, rounds, breathSeconds, inShare, teachSeconds, length.toFixed(3)].join(' ');
 }
 
 function finish(check: Check, found: readonly Found[]): Finding[] {

@@ -10,7 +10,7 @@ export const EYES_OPEN = /\bopen (?:your|the) eyes\b|\beyes (?:may )?open\b/;
 export const WATCH = /\b(?:watch (?:me|one|how|the|my)|look at (?:me|my|the)|see (?:me|how i|my)|let me show)\b/;
 export const LAST = /\blast (?:one|round|time|breath|circle|pull)\b|\bone last\b|\bfinal (?:one|round|time)\b/;
 export const THANKS = /\bthanks?\b|\bthank you\b|\bgrateful\b/;
-export const SEATED = /\bsit\b|\bseated\b|\bsitting\b|\bchair\b|\bstool\b|\bon your seat\b/;
+const SEATED = /\bsit\b|\bseated\b|\bsitting\b|\bchair\b|\bstool\b|\bon your seat\b/;
 export const SUPPORT =
   /\bwall\b|\bchair\b|\brail\b|\btable\b|\bsupport\b|\btoes? (?:may |can )?(?:stay|stays|rest) (?:down|on)/;
 export const SEEN_FROM = /\bas seen from\b|\bas you (?:look|see)\b|\bin (?:a|the) mirror\b|\bfrom above\b|\bas i see\b/;
@@ -21,6 +21,27 @@ export const HEAD_LOW =
   /\bhead (?:hangs?|hang|drops?|low|lower|below|towards? the floor)\b|\bhang the head\b|\bhead down\b/;
 export const BREATH_FORCED =
   /\bhold (?:your|the) breath\b|\bforce(?:d|fully)?\b(?=.*\bbreath)|\bbreathe (?:fast|quickly|hard)\b|\bpump\b/;
+/** What is told not to be done, up to the end of its clause: "never force the breath" is a caution and no fault. */
+const NEGATED = /\b(?:never|not|no|don['’]t|without|avoid)\b[^,.;:!?]*/g;
+
+/** A text without what it tells people not to do. */
+export function withoutNegated(text: string): string {
+  return text.replace(NEGATED, ' ');
+}
+
+/** Sinking into a stance, which offers nobody a seat. */
+const SINKING =
+  /\bsit(?:ting|s)?(?: back| down| deep(?:er)?| low(?:er)?)*(?: in(?:to)?| to| on)? (?:the |your |this |that |a |one |each )?(?:wide |low |left |right |front |back |horse |supporting )*(?:stance|hips?|legs?|kua|kwa|knees?|posture|squat|heels?|pelvis|foot|feet)\b/g;
+
+/** Whether a text offers a seat, or is for people who sit. */
+export function offersSeat(text: string): boolean {
+  return SEATED.test(withoutSinking(text));
+}
+
+export function withoutSinking(text: string): string {
+  return text.replace(SINKING, ' ');
+}
+
 export const RISING = /\b(?:come|coming|roll|rolling|rise|rising|straighten) (?:slowly )?up\b/;
 export const EASIER =
   /\bsmall(?:er)?\b|\beasier\b|\bless\b|\bonly (?:a little|as far)\b|\blower\b|\bhigher is fine\b|\btoes? (?:may )?stay\b/;
@@ -28,7 +49,7 @@ export const EASIER =
 /** `left` and `right` where they mean a side: not "all right", "right now", "what is left". */
 const SIDE_WORD = /\b(left|right)\b/g;
 const NO_SIDE =
-  /(?:\ball right|\bright (?:now|away|up|down|through|there|here)\b|\b(?:rounds?|is|are|what|breaths?|minutes?) left\b|\bleft (?:over|out|behind|alone)\b)/g;
+  /(?:\ball right|(?<!\b(?:the|your|my|to) )\bright (?:now|away|up|down|through|there|here|in front|in the middle|in the cent(?:re|er)|at|behind|beside|before|next to|under|over|above|below|on top|into)\b|\b(?:rounds?|is|are|what|breaths?|minutes?|nobody|no one|nothing|anything|time|energy) left\b|\bleft (?:over|out|behind|alone)\b)/g;
 
 /** The sides that a text names by itself, tokens set apart: each once. */
 export function sidesNamed(text: string): ('left' | 'right')[] {

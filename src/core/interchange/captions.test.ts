@@ -210,9 +210,9 @@ describe('chapters', () => {
   });
 
   it('are listed as m:ss and title, and read again', () => {
-    expect(writeChapterList(chapters)).toBe('0:00 Arrival & welcome\n0:30 Raising the lamp\n1:01:40 Closing\n');
+    expect(writeChapterList(chapters)).toBe('0:00 Arrival & welcome\n0:31 Raising the lamp\n1:01:40 Closing\n');
     const read = readChapterList(`${writeChapterList(chapters)}not a chapter\n`);
-    expect(read.ok && read.value.chapters.map((chapter) => chapter.startSeconds)).toEqual([0, 30, 3700]);
+    expect(read.ok && read.value.chapters.map((chapter) => chapter.startSeconds)).toEqual([0, 31, 3700]);
     expect(read.ok && read.value.oddities.map((oddity) => oddity.at)).toEqual(['line 4']);
     expect(readChapterList('nothing').ok).toBe(false);
   });

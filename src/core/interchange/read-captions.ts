@@ -1,5 +1,5 @@
-import type { Issue, Result } from '@/core/units';
-import type { CaptionsRead } from './caption';
+import { failed, type Issue, type Result } from '@/core/units';
+import { CAPTION_LIMITS, type CaptionsRead } from './caption';
 import { readSrt } from './srt';
 import { isTimedText, readTimedText } from './timed-text';
 import { readWebvtt } from './webvtt';
@@ -9,6 +9,13 @@ import { readWebvtt } from './webvtt';
  * times where no line has an arrow.
  */
 export function readCaptions(text: string): Result<CaptionsRead, Issue> {
+  const read = readAnyCaptions(text);
+  const long = read.ok ? read.value.captions.findIndex((one) => one.text.length > CAPTION_LIMITS.characters) : -1;
+  if (long < 0) return read;
+  return failed({ code: 'caption-too-long', at: `caption ${long + 1}`, facts: { most: CAPTION_LIMITS.characters } });
+}
+
+function readAnyCaptions(text: string): Result<CaptionsRead, Issue> {
   const start = text.replace(/^\uFEFF/, '').slice(0, 4000);
   if (/^WEBVTT/.test(start)) return readWebvtt(text);
   if (!/-{1,2}>/.test(text.slice(0, 100_000)) && isTimedText(text)) return readTimedText(text);

@@ -22,6 +22,8 @@ const ACCEPTABLE = {
   mostRounds: 18,
   leastTime: 10,
   mostTime: 600,
+  /** A step at many times its length is another class. */
+  timesAsLong: 2,
   leastTempo: 0.85,
   mostTempo: 1.25,
 };
@@ -84,10 +86,19 @@ function slackOfStep(step: Step, tooLong: boolean): Slack[] {
       'time',
       field,
       step[field],
-      between(step[field], tooLong ? ACCEPTABLE.leastTime : ACCEPTABLE.mostTime, 5),
+      between(step[field], tooLong ? leastTime(step[field]) : mostTime(step[field]), 5),
     );
   }
   return [];
+}
+
+/** As short, and as long, as a stretch of time may become that is bounded by `now` seconds. */
+function leastTime(now: number): number {
+  return Math.min(now, Math.max(ACCEPTABLE.leastTime, now / ACCEPTABLE.timesAsLong));
+}
+
+function mostTime(now: number): number {
+  return Math.max(now, Math.min(ACCEPTABLE.mostTime, now * ACCEPTABLE.timesAsLong));
 }
 
 function bound(

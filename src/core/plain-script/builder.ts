@@ -15,7 +15,7 @@ import {
   type Step,
 } from '@/core/plan';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
-import { readNatural, roleOf, type Reading } from './natural';
+import { isItem, readNatural, roleOf, type Reading } from './natural';
 import { lengthOf } from './plan-fields';
 import { setAsideOf, themeOf } from './plan-lists';
 import { readTidy, type Tidy } from './tidy';
@@ -42,7 +42,7 @@ export class ScriptBuilder {
       this.takeTidy(line, tidy);
       return;
     }
-    const found = readNatural(line, this.current()?.kind ?? 'nothing', underlined);
+    const found = this.maybeTitled(readNatural(line, this.current()?.kind ?? 'nothing', underlined), line);
     const readings =
       put === null ? found : [{ ...found[0], kind: put, words: wordsFor(put, line, found[0]), unsure: false }];
     for (const reading of readings) this.takeNatural(reading);
@@ -125,7 +125,8 @@ export class ScriptBuilder {
 
   private takeNatural({ kind, words, counts, unsure }: Reading): void {
     if (kind === 'title' || this.mayBeTitle(kind, unsure)) {
-      this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title };
+      const targetSeconds = counts.seconds?.[0] ?? this.plan.targetSeconds;
+      this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title, targetSeconds };
       this.titled = true;
       this.titleKind = 'title';
     } else if (kind === 'section') this.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) });
@@ -138,6 +139,15 @@ export class ScriptBuilder {
     else if (kind === 'in' || kind === 'out' || kind === 'rest') this.breathe(kind, words, counts);
     else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'setting') this.count(counts);
+  }
+
+  /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
+  private maybeTitled(found: readonly Reading[], line: string): readonly Reading[] {
+    const [{ kind, words, counts }] = found;
+    const atTop = !this.titled && this.sections.length === 0 && this.read.every((one) => one.kind === 'nothing');
+    const isLength = kind === 'movement' && counts.seconds !== undefined && counts.rounds === undefined;
+    if (!atTop || !isLength || isItem(line) || words === '') return found;
+    return [{ kind: 'title', words, counts, unsure: true }];
   }
 
   /** The first heading, or a short line without a full stop at the very top, names the class. */

@@ -3,8 +3,11 @@ import type { Counts } from './model';
 const NUMBER_WORDS = [
   'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve',
 ]; // prettier-ignore
-const NUMBER = `(\\d{1,3}|${NUMBER_WORDS.slice(1).join('|')}|a couple of|a few|half a|an|a)`;
-const TIME = '(minutes?|mins?|min|m|seconds?|secs?|sec|s)';
+const COUNTED = `${NUMBER_WORDS.slice(1).join('|')}|a couple of|a few`;
+const ROUNDS = 'times?|rounds?|reps?|repetitions?|circles?|breaths?';
+/** How many of a time, with its unit: a bare letter is a unit only behind a figure, and "as" is no second. */
+const FIGURES = '(\\d{1,3}) ?(minutes?|mins?|m|seconds?|secs?|s)\\b';
+const IN_WORDS = `(${NUMBER_WORDS.slice(1).join('|')}|a couple of|a few|half a) (minutes?|mins?|seconds?|secs?)\\b`;
 const MOST_ROUNDS = 200;
 const MOST_SECONDS = 3600;
 
@@ -15,24 +18,12 @@ export function findCounts(text: string): { readonly counts: Counts; readonly re
   const take: Take = (pattern, found) => {
     const match = pattern.exec(rest);
     const made = match && found(match);
-    if (!match || !made) return;
+    if (!match || !made || (made.seconds && counts.seconds)) return;
     counts = { ...counts, ...made };
     rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
   };
-  take(new RegExp(`\\(?\\bhold(?:ing)?\\b(?: (?:it )?(?:for )?${NUMBER} ?${TIME})?\\)?`, 'i'), ([, count, unit]) => ({
-    hold: count === undefined ? 3 : (secondsOf(count, unit) ?? 3),
-  }));
-  take(
-    new RegExp(`\\b(?:for )?(?:about |around )?${NUMBER}(?: ?(?:-|–|to|or) ?${NUMBER})? ?${TIME}\\b(?: or so)?`, 'i'),
-    ([, first, second, unit]) => {
-      const least = secondsOf(first, unit);
-      const most = second === undefined ? least : secondsOf(second, unit);
-      if (least === null || most === null || most < least) return null;
-      const asked = Math.round((least + most) / 2);
-      const range = second === undefined ? [Math.round(least * 0.75), Math.round(least * 1.5)] : [least, most];
-      return { seconds: [asked, Math.max(1, range[0]), Math.min(MOST_SECONDS, range[1])] };
-    },
-  );
+  takeHold(take);
+  takeTime(take);
   take(
     /\b(?:start(?:ing|s)?|begin(?:ning|s)?)(?: on| with| to)?(?: the| your)? (left|right)(?: side| foot)?\b|\b(left|right) (?:side |foot )?first\b/i,
     (match) => ({
@@ -41,13 +32,13 @@ export function findCounts(text: string): { readonly counts: Counts; readonly re
   );
   take(
     new RegExp(
-      `\\b${NUMBER} ?(?:x|×|times?|rounds?|reps?|repetitions?|circles?|breaths?)(?![a-z])|(?:^|\\s|\\()[x×] ?(\\d{1,3})\\b`,
+      `\\b(?:(\\d{1,3}) ?(?:x|×|${ROUNDS})|(${COUNTED}) (?:${ROUNDS}))(?![a-z])|(?:^|\\s|\\()[x×] ?(\\d{1,3})\\b`,
       'i',
     ),
-    (match) => roundsOf(match[1] ?? match[2]),
+    (match) => roundsOf(match[1] ?? match[2] ?? match[3]),
   );
   take(
-    new RegExp(`\\b${NUMBER} (?=each (?:way|side|direction)|(?:on|to) each side|a side|per side)`, 'i'),
+    new RegExp(`\\b(\\d{1,3}|${COUNTED}) (?=each (?:way|side|direction)|(?:on|to) each side|a side|per side)`, 'i'),
     ([, count]) => (counts.rounds === undefined ? roundsOf(count) : {}),
   );
   takeSides(take, () => counts);
@@ -55,6 +46,45 @@ export function findCounts(text: string): { readonly counts: Counts; readonly re
 }
 
 type Take = (pattern: RegExp, found: (match: RegExpExecArray) => Counts | null) => void;
+
+/** A rest in the breath: "hold 3 s", "holding for two seconds", "(hold)", ", hold" at the end. "Holding up the lamp" is a name. */
+function takeHold(take: Take): void {
+  const length = `(?: (?:it )?(?:for )?(?:${FIGURES}|${IN_WORDS}))`;
+  take(new RegExp(`\\(?\\bhold(?:ing)?${length}\\)?`, 'i'), ([, figures, unit, words, named]) => ({
+    hold: secondsOf(figures ?? words, unit ?? named) ?? 3,
+  }));
+  take(/\(hold\)|[,;–-] ?(?:and )?hold\.?$/i, () => ({ hold: 3 }));
+}
+
+/** How long something goes on, as one time or a range of it. */
+function takeTime(take: Take): void {
+  const lead = '\\b(?:for )?(?:about |around )?';
+  const first = `(\\d{1,3}|${NUMBER_WORDS.slice(1).join('|')})`;
+  take(new RegExp(`${lead}${first} ?(?:-|–|to|or) ?(?:${FIGURES}|${IN_WORDS})(?: or so)?`, 'i'), (match) => {
+    const [, least, figures, unit, words, named] = match;
+    return rangeOf(secondsOf(least, unit ?? named), secondsOf(figures ?? words, unit ?? named));
+  });
+  take(new RegExp(`${lead}(?:${FIGURES}|${IN_WORDS})(?: or so)?`, 'i'), ([, figures, unit, words, named]) =>
+    timeOf(secondsOf(figures ?? words, unit ?? named)),
+  );
+  // An article is a number only where a length is plainly meant.
+  take(
+    /\b(?:for )?(?:about|around) an? minute\b(?: or so)?|\bfor an? minute\b(?: or so)?|\ba minute(?: or so)?[.)]?$/i,
+    () => timeOf(60),
+  );
+}
+
+function timeOf(seconds: number | null): Counts | null {
+  if (seconds === null) return null;
+  return {
+    seconds: [seconds, Math.max(1, Math.round(seconds * 0.75)), Math.min(MOST_SECONDS, Math.round(seconds * 1.5))],
+  };
+}
+
+function rangeOf(least: number | null, most: number | null): Counts | null {
+  if (least === null || most === null || most < least) return null;
+  return { seconds: [Math.round((least + most) / 2), Math.max(1, least), Math.min(MOST_SECONDS, most)] };
+}
 
 /** Sides and pace: each way before each side, since a way is also a side. */
 function takeSides(take: Take, sofar: () => Counts): void {

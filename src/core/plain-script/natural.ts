@@ -73,6 +73,11 @@ function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = fa
   return { kind, words, counts, unsure };
 }
 
+/** Whether a line is one of a list: numbered, or behind a dash or a dot. */
+export function isItem(line: string): boolean {
+  return ITEM.test(line);
+}
+
 /** A heading: with `#`, in capitals, the name of a part of a class, or short with a colon at its end. */
 function headingOf(line: string): string | null {
   const text = line.trim();
@@ -90,7 +95,7 @@ function headingOf(line: string): string | null {
 /** "(pause 20 s)", "pause 20 seconds", "silence for a minute". */
 export function pauseOf(text: string): number | null {
   const match =
-    /^\(?(?:pause|silence|wait)(?: for)?:? ?(?:(\d{1,4}(?:\.\d+)?)|(half a|an?|one|two|three|five|ten)) ?(minutes?|mins?|m|seconds?|secs?|s)?\.?\)?$/i.exec(
+    /^\(?(?:pause|silence|wait)(?: for)?:? ?(?:(\d{1,4}(?:\.\d+)?)|(half a|an?|one|two|three|five|ten)(?= |$)) ?(minutes?|mins?|m|seconds?|secs?|s)?\.?\)?$/i.exec(
       text.trim(),
     );
   if (!match) return null;

@@ -34,7 +34,8 @@ const readingSchema = shape({
     shape({ startSeconds: seconds(), endSeconds: seconds(), text: text(20_000).nullable() }).noUnknown(false),
     20_000,
   ),
-});
+  // A reading as it is published says more of itself.
+}).noUnknown(false);
 
 /** The door for readings: any value in, a reading out, or every problem at its place. */
 export function checkReading(raw: unknown): Result<Reading, readonly Issue[]> {

@@ -20,7 +20,7 @@ export function findAndReplace(plan: ClassPlan, search: Search): readonly Reword
   );
 }
 
-/** A text with everything found replaced, word for word as typed; `null` where nothing is found. */
+/** A text with everything found replaced; `null` where nothing is found. As typed where capitals count, else in the capitals of what it replaces. */
 function replacer({ find, replace, matchCase, wholeWords }: Search): ((text: string) => string | null) | null {
   // What is longer than any line stands in none.
   if (find === '' || find.length > LIMITS.lineCharacters) return null;
@@ -30,6 +30,17 @@ function replacer({ find, replace, matchCase, wholeWords }: Search): ((text: str
   const pattern = new RegExp(source, matchCase ? 'gu' : 'giu');
   return (text) => {
     pattern.lastIndex = 0;
-    return pattern.test(text) ? text.replace(pattern, () => replace) : null;
+    return pattern.test(text)
+      ? text.replace(pattern, (found) => (matchCase ? replace : inCapitalsOf(found, replace)))
+      : null;
   };
+}
+
+/** Words in the capitals of those that they stand for: all of them, the first, or as they were typed. */
+function inCapitalsOf(found: string, words: string): string {
+  const letters = found.replace(/[^\p{L}]/gu, '');
+  const hasCase = letters.toUpperCase() !== letters.toLowerCase();
+  if (letters.length > 1 && hasCase && letters === letters.toUpperCase()) return words.toUpperCase();
+  const begins = /^[^\p{L}]*\p{Lu}/u.test(found);
+  return begins ? words.replace(/\p{L}/u, (first) => first.toUpperCase()) : words;
 }

@@ -24,8 +24,14 @@ export interface FittedWords {
 /** From the fullest to none. */
 const FULLEST: readonly Form[] = ['full', 'short', 'breath', 'silent'];
 
+/** What fitting does: the fullest words that fit everywhere, or shorter ones only where those that stand do not fit. */
+export type FitManner = 'fullest' | 'shorten';
+
 /**
- * Chooses round by round the fullest form whose every line ends before the next is due, and which leaves at least
+ * Shortens only what does not fit: a round whose lines end in time keeps its form, one whose lines do not takes the
+ * fullest form that does. The share of silence is not asked for here: it shortens what could be said in time.
+ *
+ * Or, as `fullest`, chooses round by round the fullest form whose every line ends before the next is due, and which leaves at least
  * the wanted share of the round without words. A round never has a fuller form than the one before it, so that words
  * thin out; held rounds stay as they are and do not thin out what follows. Where even silence is broken by the
  * announcement alone, the round is silent. Deterministic; a `stepId` does one movement alone.
@@ -33,7 +39,7 @@ const FULLEST: readonly Form[] = ['full', 'short', 'breath', 'silent'];
 export function fitWords(
   plan: ClassPlan,
   timeline: Pick<Timeline, 'steps'>,
-  stepId: string | null = null,
+  { stepId = null, manner = 'shorten' }: { readonly stepId?: string | null; readonly manner?: FitManner } = {},
 ): FittedWords {
   const timed = new Map(timeline.steps.map((step) => [step.step, step]));
   const wording = new Wording(plan);
@@ -43,7 +49,8 @@ export function fitWords(
     const place = timed.get(step.id);
     if (step.kind !== 'movement' || step.leftOut || step.lead === 'own' || !place) continue;
     if (stepId !== null && step.id !== stepId) continue;
-    const fade = fittedFade(plan, step, place, wording);
+    const fade =
+      manner === 'fullest' ? fullestFade(plan, step, place, wording) : shortenedFade(plan, step, place, wording);
     const rounds = Math.min(place.rounds, LIMITS.fade);
     let changed = false;
     for (let round = 1; round <= rounds; round++) {
@@ -58,7 +65,21 @@ export function fitWords(
   return { edit: edits.length === 0 ? null : { kind: 'together', edits }, changes };
 }
 
-function fittedFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, wording: Wording): Form[] {
+/** Each round as it stands where its lines end in time, else in the fullest form that does. */
+function shortenedFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, wording: Wording): Form[] {
+  const rounds = Math.min(timed.rounds, LIMITS.fade);
+  const held = new Set(step.fadePins);
+  const fade = Array.from({ length: rounds }, (_, index): Form => {
+    const round = index + 1;
+    let at = FULLEST.indexOf(formOn(step.fade, round));
+    if (held.has(round)) return FULLEST[at];
+    while (at < FULLEST.length - 1 && !ends(plan, step, timed, round, FULLEST[at], wording)) at++;
+    return FULLEST[at];
+  });
+  return shortest(fade.length === 0 ? step.fade : fade);
+}
+
+function fullestFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, wording: Wording): Form[] {
   const rounds = Math.min(timed.rounds, LIMITS.fade);
   const held = new Set(step.fadePins);
   const fade: Form[] = [];
@@ -78,13 +99,20 @@ function fittedFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, wordi
 }
 
 /** Whether a form's lines end in time on every side of a round, and leave the silence that is wanted. */
-function fits(
+function fits(...given: Parameters<typeof ends>): boolean {
+  const [plan, step, timed, round, form, wording] = given;
+  return ends(plan, step, timed, round, form, wording, plan.silenceShare);
+}
+
+/** Whether a form's lines end in time on every side of a round, and leave a share of it without words. */
+function ends(
   plan: ClassPlan,
   step: MovementStep,
   timed: TimedStep,
   round: number,
   form: Form,
   wording: Wording,
+  silenceShare = 0,
 ): boolean {
   const pace = { breathSeconds: timed.breathSeconds, inShare: timed.inShare };
   const length = step.pattern.reduce((total, phase) => total + phaseSeconds(phase, pace), 0);
@@ -107,7 +135,7 @@ function fits(
           const lead = phase.leadSeconds ?? plan.voice.leadSeconds;
           return said <= phaseSeconds(phase, pace) - plan.voice.leadSeconds + lead + TOLERANCE;
         }) &&
-        (form === 'silent' || spoken <= (1 - plan.silenceShare) * length + TOLERANCE)
+        (form === 'silent' || silenceShare === 0 || spoken <= (1 - silenceShare) * length + TOLERANCE)
       );
     });
 }

@@ -14,7 +14,7 @@ export function applyFitted(plan: ClassPlan, edit: Edit): Result<Applied, EditPr
   let { plan: after, inverse } = applied.value;
   const timeline = expandPlan(after);
   for (const stepId of touched(plan, after)) {
-    const fitted = fitWords(after, timeline, stepId).edit;
+    const fitted = fitWords(after, timeline, { stepId, manner: 'fullest' }).edit;
     const next = fitted && applyEdit(after, fitted);
     if (!next?.ok) continue;
     after = next.value.plan;

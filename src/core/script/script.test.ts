@@ -27,7 +27,8 @@ function planWith(part: Partial<MovementStep>, change: Partial<ClassPlan> = {}):
 }
 
 const stepOf = (plan: ClassPlan): MovementStep => plan.sections[0].steps[0] as MovementStep;
-const fitted = (plan: ClassPlan): ClassPlan => planAfter(plan, fitWords(plan, expandPlan(plan)).edit);
+const fitted = (plan: ClassPlan): ClassPlan =>
+  planAfter(plan, fitWords(plan, expandPlan(plan), { manner: 'fullest' }).edit);
 
 describe('a fade', () => {
   it('holds its last form, and is written no longer than it differs', () => {
@@ -42,7 +43,7 @@ describe('a fade', () => {
 describe('fitting the words', () => {
   it('takes the fullest form that fits, and says what it changes', () => {
     const plan = planWith({});
-    const { changes } = fitWords(plan, expandPlan(plan));
+    const { changes } = fitWords(plan, expandPlan(plan), { manner: 'fullest' });
     expect(changes.map(({ round, from, to }) => `${round} ${from} ${to}`)).toEqual([
       '1 full short',
       '2 full short',
@@ -56,7 +57,7 @@ describe('fitting the words', () => {
 
   it('changes nothing the second time', () => {
     const plan = fitted(planWith({}));
-    expect(fitWords(plan, expandPlan(plan))).toEqual({ edit: null, changes: [] });
+    expect(fitWords(plan, expandPlan(plan), { manner: 'fullest' })).toEqual({ edit: null, changes: [] });
   });
 
   it('keeps the silence that is wanted, up to no words at all', () => {

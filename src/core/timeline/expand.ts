@@ -64,6 +64,8 @@ interface CueManner {
 
 const PLAIN: CueManner = {};
 type QuietPart = 'openingLine' | 'reassuranceLine' | 'callBackLine';
+/** From the last word of the call back to the end of a stretch at everybody's own pace; common practice, no published source. */
+const OWN_PACE_CALL_BACK: Milliseconds = 8000;
 /** Silence kept between the last reassurance and the call back. */
 const REASSURANCE_GAP: Milliseconds = 5000;
 
@@ -173,7 +175,9 @@ class Writer {
       this.phase({ step: step.id, round: 1, side, kind: 'free', action: action?.action ?? '' }, from, to);
       this.now = to;
       if (said === 0) continue;
-      const start = Math.max(from, to - said);
+      // Called back with time to come back: not in the last instant, nor before half of the stretch has passed.
+      const lead = Math.min(OWN_PACE_CALL_BACK, Math.max(0, Math.floor((to - from - said) / 2)));
+      const start = Math.max(from, to - said - lead);
       const text = this.wording.filled(step.lastRoundLine, step, { at: start, turn, rounds: 1 });
       const id = `${step.id}.${side ?? 'both'}.call`;
       const source: CueSource = { part: 'lastRoundLine' };

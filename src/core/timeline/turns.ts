@@ -62,6 +62,8 @@ export function announcementOf(step: MovementStep, schools: Schools, turn: Turn,
   if (!turn.counted) return '';
   const counting = step.counting ?? schools.counting;
   if (counting === 'none') return '';
+  // One round alone is no last one, and nothing is left of it to count down.
+  if (rounds === 1) return counting === 'up' || counting === 'nines' ? '{Count}.' : '';
   if (turn.last) return lineIn(step, 'lastRound', form).text || (counting === 'end' ? '' : '{Count}.');
   const roundsLeft = lineIn(step, 'roundsLeft', form).text;
   if (counting === 'end') return rounds > 2 && turn.round === rounds - 1 ? roundsLeft : '';

@@ -26,11 +26,21 @@ export function formatExactClock(seconds: Seconds): string {
   return `${Math.floor(tenths / 600)}:${((tenths % 600) / 10).toFixed(1).padStart(4, '0')}`;
 }
 
-/** Reads `m:ss`, `h:mm:ss` or plain seconds ("90"); `null` when it is none of them. Fractions of a second are kept. */
-export function parseClock(text: string): Seconds | null {
+/** What a number without a colon or a unit is: a class is thought of in minutes, a pause in seconds. */
+export type BareUnit = 'minutes' | 'seconds';
+
+/**
+ * Reads `m:ss`, `h:mm:ss`, a number with its unit ("90 s", "7.5 min"), or a bare number in `bare`; `null` when it is
+ * none of them. Fractions of a second are kept.
+ */
+export function parseClock(text: string, bare: BareUnit = 'seconds'): Seconds | null {
   const trimmed = text.trim();
-  if (/^\d{1,6}(\.\d+)?$/.test(trimmed)) return Number(trimmed);
-  const match = /^(?:(\d{1,3}):)?(\d{1,3}):([0-5]\d(?:\.\d+)?)$/.exec(trimmed);
+  const plain = /^(\d{1,6}(?:\.\d{1,6})?) ?(?:(m|mins?|minutes?)|(s|secs?|seconds?))?$/i.exec(trimmed);
+  if (plain) {
+    const minutes = plain[2] !== undefined || (plain[3] === undefined && bare === 'minutes');
+    return Number(plain[1]) * (minutes ? 60 : 1);
+  }
+  const match = /^(?:(\d{1,3}):)?(\d{1,3}):([0-5]\d(?:\.\d{1,6})?)$/.exec(trimmed);
   if (!match) return null;
   const hours = Number(match[1] ?? 0);
   const minutes = Number(match[2]);

@@ -1,6 +1,6 @@
 export { mean, middle } from './averages';
 export { Chance } from './chance';
 export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';
-export { formatClock, formatDifference, formatExactClock, parseClock } from './clock-text';
+export { formatClock, formatDifference, formatExactClock, parseClock, type BareUnit } from './clock-text';
 export { lastStartedAt, overlapSeconds, type Interval } from './interval';
 export { failed, ok, type Issue, type Result } from './result';

@@ -47,6 +47,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
       />
       <div className="my-1">
         <ClockField
+          bare="minutes"
           label="Target"
           seconds={plan.targetSeconds}
           least={LIMITS.targetSeconds.least}

@@ -4,14 +4,14 @@ import { fitWords, type FormChange } from '@/core/script';
 import { FORM_WORDS } from '@/messages/movement';
 import { useDesk, useDeskStore } from './use-desk';
 
-/** Chooses the fullest form for each round that fits its breath, of one movement or of all, and says what changed. */
+/** Shortens the words of rounds whose lines do not fit their breath, of one movement or of all, and says what changed. */
 export function FitWords({ stepId }: { readonly stepId: string | null }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const [said, setSaid] = useState<{ readonly of: typeof plan; readonly changes: readonly FormChange[] } | null>(null);
   const fit = (): void => {
     const state = desk.getState();
-    const { edit, changes } = fitWords(state.plan, state.timeline, stepId);
+    const { edit, changes } = fitWords(state.plan, state.timeline, { stepId });
     if (edit) desk.edit(edit);
     setSaid({ of: desk.getState().plan, changes });
   };
@@ -23,7 +23,7 @@ export function FitWords({ stepId }: { readonly stepId: string | null }) {
         {stepId === null ? 'Fit the words of the class' : 'Fit the words'}
       </button>
       <div role="status" className="text-sm">
-        {told && told.length === 0 && <p>Every round has the fullest words that fit. Nothing changed.</p>}
+        {told && told.length === 0 && <p>Every line fits its breath. Nothing changed.</p>}
         {told && told.length > 0 && (
           <ul className="mt-1">
             {told.map(({ stepId: id, round, from, to }) => (

@@ -20,6 +20,7 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
     >
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
+        bare="minutes"
         label="target"
         className="hover:bg-base-200 w-28! border-0! px-0! py-0! text-3xl leading-8"
         seconds={plan.targetSeconds}

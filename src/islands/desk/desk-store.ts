@@ -82,6 +82,8 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
       [from]: state[from].slice(0, -1),
       [to]: [...state[to], { inverse: applied.value.inverse, key: null }],
       save: waiting(state.save),
+      // What was said of an edit that is taken back is no longer true.
+      landing: { kind: 'still' },
     });
   };
   return {

@@ -16,7 +16,7 @@ const LONG = 'Breathe in, and let the wrists carry the lamp all the way up past 
 /** The plan with its words fitted, and kept so. */
 function kept(): ClassPlan {
   const on = planAfter(demo, { kind: 'set-plan', field: 'keepWordsFitted', value: true });
-  return planAfter(on, fitWords(on, expandPlan(on)).edit);
+  return planAfter(on, fitWords(on, expandPlan(on), { manner: 'fullest' }).edit);
 }
 
 const saying = (plan: ClassPlan, full: string): Edit => {

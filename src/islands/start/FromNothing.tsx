@@ -11,6 +11,7 @@ export function FromNothing({ begin, busy }: { readonly begin: Begin; readonly b
   return (
     <div className="flex max-w-sm flex-col gap-3">
       <ClockField
+        bare="minutes"
         label="Target"
         seconds={targetSeconds}
         least={LIMITS.targetSeconds.least}

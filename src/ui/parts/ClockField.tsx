@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { formatClock, parseClock } from '@/core/units';
+import { formatClock, parseClock, type BareUnit } from '@/core/units';
 
 interface Props {
   readonly label: string;
@@ -8,18 +8,23 @@ interface Props {
   readonly most: number;
   readonly className?: string;
   readonly hideLabel?: boolean;
+  /** What a number alone means here; seconds when left out. */
+  readonly bare?: BareUnit;
   readonly onChange: (seconds: number) => void;
 }
 
 /** A time as `m:ss`, edited in place. */
-export function ClockField({ label, seconds, least, most, className = '', hideLabel, onChange }: Props) {
+export function ClockField({ label, seconds, least, most, className = '', hideLabel, bare, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const id = useId();
   const read = (text: string): number | null => {
-    const found = parseClock(text);
+    const found = parseClock(text, bare);
     return found !== null && found >= least && found <= most ? found : null;
   };
-  const problem = typed !== null && read(typed) === null;
+  const understood = typed === null ? null : read(typed);
+  const problem = typed !== null && understood === null;
+  // Until it is left, a number alone is shown as it will be taken.
+  const told = understood !== null && typed !== null && !typed.includes(':') ? formatClock(understood) : null;
   return (
     <span className="inline-flex flex-col">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'quiet-ink text-sm'}>
@@ -31,7 +36,7 @@ export function ClockField({ label, seconds, least, most, className = '', hideLa
         autoComplete="off"
         value={typed ?? formatClock(seconds)}
         aria-invalid={problem}
-        aria-describedby={problem ? `${id}-problem` : undefined}
+        aria-describedby={problem ? `${id}-problem` : told ? `${id}-told` : undefined}
         onChange={(event) => {
           setTyped(event.target.value);
           const next = read(event.target.value);
@@ -47,6 +52,11 @@ export function ClockField({ label, seconds, least, most, className = '', hideLa
           if (event.key === 'Escape') setTyped(null);
         }}
       />
+      {told && (
+        <span id={`${id}-told`} role="status" className="quiet-ink text-sm">
+          = {told}
+        </span>
+      )}
       {problem && (
         <span id={`${id}-problem`} role="alert" className="text-error text-sm">
           As m:ss, from {formatClock(least)} to {formatClock(most)}

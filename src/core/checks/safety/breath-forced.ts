@@ -1,6 +1,6 @@
 import { phaseSeconds, RESTING_AT_MOST } from '@/core/breath';
 import { setField } from '../fixes';
-import { BREATH_FORCED } from '../language';
+import { BREATH_FORCED, withoutNegated } from '../language';
 import { isMovement, type StepCheck } from '../model';
 
 /** A breath held beyond this many seconds is more than a rest; common practice, no published source. */
@@ -18,7 +18,7 @@ export const breathForced: StepCheck = {
     if (step.cautions.includes('breath-held')) return [];
     const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'rest' ? phaseSeconds(phase, timed) : 0)));
     const fast = timed.breathSeconds > 0 && 60 / timed.breathSeconds > RESTING_AT_MOST;
-    if (held <= HELD && !fast && !BREATH_FORCED.test(said)) return [];
+    if (held <= HELD && !fast && !BREATH_FORCED.test(withoutNegated(said))) return [];
     return [
       { stepId: step.id, facts: { held }, fix: setField(step.id, 'cautions', [...step.cautions, 'breath-held']) },
     ];

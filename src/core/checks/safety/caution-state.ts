@@ -1,3 +1,4 @@
+import { withoutSinking } from '../language';
 import type { Caution } from '@/core/movement';
 import { saidBefore, saidDuring } from '../context';
 import type { MovementContext, StepContext } from '../model';
@@ -18,13 +19,13 @@ export function cautionState(
 ): CautionState {
   if (caution === 'balance') return 'said';
   const { known } = CAUTION_LINES[caution];
-  if (known.test(saidBefore(context))) return 'said';
+  if (known.test(withoutSinking(saidBefore(context)))) return 'said';
   for (let before = at - 1; before >= 0 && steps[before].step.kind !== 'movement'; before--) {
-    if (known.test(steps[before].said)) return 'said';
+    if (known.test(withoutSinking(steps[before].said))) return 'said';
   }
-  if (known.test(saidDuring(context))) return 'late';
+  if (known.test(withoutSinking(saidDuring(context)))) return 'late';
   for (let after = at + 1; after < steps.length && steps[after].step.kind !== 'movement'; after++) {
-    if (known.test(steps[after].said)) return 'late';
+    if (known.test(withoutSinking(steps[after].said))) return 'late';
   }
   return 'missing';
 }

@@ -1,3 +1,4 @@
+import { offersSeat } from '../language';
 import type { NewId } from '@/core/document';
 import { makeTalk, type Edit } from '@/core/plan';
 import type { ClassCheck, ClassContext } from '../model';
@@ -6,16 +7,20 @@ import type { ClassCheck, ClassContext } from '../model';
 const PARTS = [
   {
     part: 'effort',
-    known: /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/,
+    known: (said: string) => /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/.test(said),
     line: 'Stay within about seventy per cent of what you could do.',
   },
   {
     part: 'pain',
-    known: /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/,
+    known: (said: string) => /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/.test(said),
     line: 'Nothing should hurt.',
   },
-  { part: 'rest', known: /\brest (?:when|whenever|if|as)\b|\bpause when\b/, line: 'Rest when you like.' },
-  { part: 'sit', known: /\bsit\b|\bseated\b|\bstool\b/, line: 'Sit if you like.' },
+  {
+    part: 'rest',
+    known: (said: string) => /\brest (?:when|whenever|if|as)\b|\bpause when\b/.test(said),
+    line: 'Rest when you like.',
+  },
+  { part: 'sit', known: offersSeat, line: 'Sit if you like.' },
 ] as const;
 
 /** Part of the caution for the whole class is missing. One finding, with the parts. */
@@ -27,7 +32,7 @@ export const classCaution: ClassCheck = {
   find: (context) => {
     const { steps } = context;
     if (steps.length === 0) return [];
-    const missing = PARTS.filter(({ known }) => !steps.some(({ said }) => known.test(said)));
+    const missing = PARTS.filter(({ known }) => !steps.some(({ said }) => known(said)));
     if (missing.length === 0) return [];
     const edit = sayingEdit(context, missing.map(({ line }) => line).join(' '));
     return [{ stepId: null, facts: { parts: missing.map(({ part }) => part).join(' ') }, fix: { kind: 'edit', edit } }];

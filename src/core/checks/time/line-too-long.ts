@@ -17,6 +17,6 @@ export const lineTooLong: StepCheck = {
       cueId: cue.id,
       detail,
       facts: { text: cue.text, over: by + HEARD },
-      fix: cue.source.part === 'phase' ? fixBy(fitWords(plan, { steps: [timed] }, step.id).edit) : null,
+      fix: cue.source.part === 'phase' ? fixBy(fitWords(plan, { steps: [timed] }, { stepId: step.id }).edit) : null,
     })),
 };

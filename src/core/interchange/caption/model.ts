@@ -20,6 +20,8 @@ export interface CaptionsLaidOut {
 export const CAPTION_LIMITS = {
   fileCharacters: 8 * 1024 * 1024,
   captions: 20_000,
+  /** Of one caption: a minute of quick speech is a fifth of it. */
+  characters: 5_000,
   /** A take is four hours at most. */
   seconds: 4 * 3600,
   oddities: 500,

@@ -5,7 +5,7 @@ import type { Chapter } from '../chapters';
 export function writeChapterList(chapters: readonly Chapter[]): string {
   const lines = new Map<string, string>();
   chapters.forEach((chapter, index) => {
-    const at = index === 0 ? '0:00' : formatClock(Math.floor(Math.max(0, chapter.startSeconds)));
+    const at = index === 0 ? '0:00' : formatClock(Math.max(0, chapter.startSeconds));
     lines.set(at, `${at} ${chapter.title.replace(/\s+/g, ' ').trim()}`);
   });
   return [...lines.values()].map((line) => `${line}\n`).join('');

@@ -44,6 +44,7 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onGuid
       />
       <div className="flex items-end justify-end gap-3 text-right">
         <ClockField
+          bare="minutes"
           label="target"
           className="w-20! px-0! text-right"
           seconds={length.targetSeconds}

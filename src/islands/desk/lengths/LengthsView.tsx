@@ -23,6 +23,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
+  const reach = useDesk((state) => state.reach);
   const { fits, failed } = useLengthFits();
   const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string | null } | null>(null);
   const timelines = useMemo(() => new Map(fits.map((fit) => [fit.lengthId, expandPlan(fit.plan)])), [fits]);
@@ -34,8 +35,16 @@ export function LengthsView({ onGuide, onPublish }: Props) {
     set([...plan.lengths, made].sort((a, b) => a.targetSeconds - b.targetSeconds));
   };
   const full = plan.lengths.length >= LIMITS.lengths;
+  // Only what the class can be is offered: a length that is refused at once helps nobody.
+  const can = (seconds: number): boolean => seconds >= reach.shortestSeconds && seconds <= reach.longestSeconds;
   const offered = OFTEN.filter(
-    (seconds) => seconds !== plan.targetSeconds && !plan.lengths.some((length) => length.targetSeconds === seconds),
+    (seconds) =>
+      can(seconds) &&
+      seconds !== plan.targetSeconds &&
+      !plan.lengths.some((length) => length.targetSeconds === seconds),
+  );
+  const another = Math.round(
+    Math.min(reach.longestSeconds, Math.max(reach.shortestSeconds, plan.targetSeconds / 2, LIMITS.targetSeconds.least)),
   );
   const adding = (
     <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Add a length">
@@ -45,12 +54,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
           {formatClock(seconds)}
         </button>
       ))}
-      <button
-        type="button"
-        className="btn btn-sm"
-        disabled={full}
-        onClick={() => add(Math.min(LIMITS.targetSeconds.most, Math.round(plan.targetSeconds / 2)))}
-      >
+      <button type="button" className="btn btn-sm" disabled={full} onClick={() => add(another)}>
         <Plus size={14} aria-hidden />
         Another
       </button>

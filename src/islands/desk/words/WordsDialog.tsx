@@ -28,6 +28,13 @@ function FindReplace({ onClose }: { readonly onClose: () => void }) {
   const [matchCase, setMatchCase] = useState(false);
   const [wholeWords, setWholeWords] = useState(true);
   const found = findAndReplace(plan, { find, replace, matchCase, wholeWords });
+  const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
+  const chosen = found.filter((change) => !skipped.has(keyOf(change)));
+  const toggle = (change: Reworded): void => {
+    const next = new Set(skipped);
+    if (!next.delete(keyOf(change))) next.add(keyOf(change));
+    setSkipped(next);
+  };
   const field = (label: string, value: string, change: (text: string) => void) => (
     <label className="flex flex-1 flex-col text-sm">
       {label}
@@ -44,7 +51,7 @@ function FindReplace({ onClose }: { readonly onClose: () => void }) {
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        const edit = rewordEdit(desk.getState().plan, found);
+        const edit = rewordEdit(desk.getState().plan, chosen);
         if (!edit) return;
         desk.edit(edit);
         onClose();
@@ -61,16 +68,25 @@ function FindReplace({ onClose }: { readonly onClose: () => void }) {
       <p role="status" className="text-sm">
         {find === '' ? 'Looks in every line that is said.' : `${found.length} ${found.length === 1 ? 'line' : 'lines'}`}
       </p>
-      {found.length > 0 && <Changes changes={found} />}
-      <button type="submit" className="btn btn-sm btn-primary mt-2" disabled={found.length === 0}>
-        Replace in {found.length === 1 ? 'this line' : `${found.length} lines`}
+      {found.length > 0 && <Changes changes={found} skipped={skipped} onToggle={toggle} />}
+      <button type="submit" className="btn btn-sm btn-primary mt-2" disabled={chosen.length === 0}>
+        Replace in {chosen.length === 1 ? '1 line' : `${chosen.length} lines`}
       </button>
     </form>
   );
 }
 
+const keyOf = ({ stepId, place }: Reworded): string => `${stepId} ${place}`;
+
+interface ChangesProps {
+  readonly changes: readonly Reworded[];
+  /** Those that are left as they are, by their keys; with it each line can be left out by itself. */
+  readonly skipped?: ReadonlySet<string>;
+  readonly onToggle?: (change: Reworded) => void;
+}
+
 /** Lines as they are and as they would be. */
-function Changes({ changes }: { readonly changes: readonly Reworded[] }) {
+function Changes({ changes, skipped, onToggle }: ChangesProps) {
   const plan = useDesk((state) => state.plan);
   return (
     <ul
@@ -80,8 +96,18 @@ function Changes({ changes }: { readonly changes: readonly Reworded[] }) {
     >
       {changes.map((change) => (
         <li key={`${change.stepId} ${change.place}`} className="border-base-300 border-b py-1 font-serif">
-          <span className="quiet-ink font-sans text-sm">{findStep(plan, change.stepId)?.step.name}</span>
-          <br />
+          {onToggle ? (
+            <CheckBox
+              label={`Replace in ${findStep(plan, change.stepId)?.step.name ?? ''}`}
+              checked={!skipped?.has(keyOf(change))}
+              onChange={() => onToggle(change)}
+            />
+          ) : (
+            <>
+              <span className="quiet-ink font-sans text-sm">{findStep(plan, change.stepId)?.step.name}</span>
+              <br />
+            </>
+          )}
           <del className="quiet-ink">{change.from}</del>
           <br />
           <ins className="no-underline">{change.to === '' ? <em>nothing</em> : change.to}</ins>

@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest';
+import { checkPlan, createChecker } from '@/core/checks';
+import { emptyPlan, makeMovement, makeSection, makeTalk, makeTransition, type ClassPlan, type Step } from '@/core/plan';
+import { expandPlan } from '@/core/timeline';
+import { countingIds } from '../support/chance';
+
+const newId = countingIds('c');
+const planOf = (...steps: Step[]): ClassPlan => ({
+  ...emptyPlan(newId, 'Class', 600),
+  sections: [makeSection(newId, 'main', steps)],
+});
+const found = (plan: ClassPlan, check: string): number => checkPlan(plan).filter((one) => one.check === check).length;
+const saying = (text: string): Step => ({
+  ...makeMovement(newId, 'Raising the lamp'),
+  teach: [{ id: newId(), text, pauseSeconds: 1, layer: null }],
+});
+
+describe('what is told not to be done', () => {
+  it.each([
+    'Never force the breath.',
+    'Do not hold your breath.',
+    "Don't hold the breath at the top.",
+    'Without force in the breath.',
+  ])('%j is a caution and no forced breath', (text) => expect(found(planOf(saying(text)), 'breath-forced')).toBe(0));
+
+  it.each(['Hold your breath.', 'Now force it out with the breath.', 'Never mind the gulls; hold the breath.'])(
+    '%j still is one',
+    (text) => expect(found(planOf(saying(text)), 'breath-forced')).toBe(1),
+  );
+});
+
+describe('left and right', () => {
+  const sided = (text: string): ClassPlan =>
+    planOf({ ...(saying(text) as ReturnType<typeof makeMovement>), sides: 'alternate' });
+  it.each([
+    'Look right in front of you.',
+    'Nobody left behind.',
+    'Right at the top, soften.',
+    'The hands meet right before you.',
+  ])('%j names no side', (text) => expect(found(sided(text), 'side-wrong')).toBe(0));
+
+  it('a side in the words of a round is still found on the other side', () => {
+    const step = makeMovement(newId, 'Turning', { sides: 'alternate' });
+    const [first, ...others] = step.pattern;
+    const wrong = { ...step, pattern: [{ ...first, full: 'Turn to the right in one breath.' }, ...others] };
+    expect(found(planOf(wrong), 'side-wrong')).toBe(1);
+  });
+});
+
+describe('a seat', () => {
+  const parts = (text: string): string => {
+    const one = checkPlan(planOf(makeTalk(newId, 'Talk', [text]), makeMovement(newId, 'Lamp'))).find(
+      ({ check }) => check === 'class-caution',
+    );
+    return String(one?.facts.parts);
+  };
+  it.each(['Sit into the stance.', 'Sit back into your hips.', 'Sit down into the left leg.'])(
+    '%j offers none',
+    (text) => {
+      expect(parts(text)).toContain('sit');
+    },
+  );
+  it.each(['Sit if you like.', 'All of this may be done seated.', 'Sit down whenever you want.'])(
+    '%j offers one',
+    (text) => {
+      expect(parts(text)).not.toContain('sit');
+    },
+  );
+});
+
+describe('a checker that remembers', () => {
+  it('judges a step again when a neighbour takes a name of as many letters', () => {
+    // What is said of the next step is its name, and a name can promise what nobody may promise.
+    const plan = planOf(
+      { ...makeTransition(newId, 'Feet apart', 5, 'And now {next}.') },
+      makeMovement(newId, 'Slowly wave at gulls'),
+    );
+    const renamed = (name: string): ClassPlan => ({
+      ...plan,
+      sections: plan.sections.map((section) => ({
+        ...section,
+        steps: section.steps.map((step) => (step.kind === 'movement' ? { ...step, name } : step)),
+      })),
+    });
+    const checker = createChecker();
+    const checked = (of: ClassPlan): string[] => checker(of, expandPlan(of)).map(({ check }) => check);
+    expect(checked(plan)).not.toContain('health-promise');
+    const promising = renamed('This cures your knees');
+    expect(promising.sections[0].steps[1].name.length).toBe('Slowly wave at gulls!'.length);
+    for (const of of [plan, renamed('Slowly wave at gulls'), promising]) {
+      expect(checked(of)).toEqual(checkPlan(of).map(({ check }) => check));
+    }
+  });
+});
