@@ -60,11 +60,15 @@ export interface Served {
 }
 
 /** The built application behind its real door, on a free port or on one that it had before. */
-export async function serve(databaseUrl: string, wantedPort?: number): Promise<Served> {
+export async function serve(
+  databaseUrl: string,
+  wantedPort?: number,
+  env: Readonly<Record<string, string>> = {},
+): Promise<Served> {
   const port = wantedPort ?? (await freePort());
   const child = spawn(process.execPath, ['server.mjs'], {
     cwd: ROOT,
-    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), HOST: '127.0.0.1' },
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), HOST: '127.0.0.1', ...env },
   });
   const log: string[] = [];
   const listening = new Promise<void>((done, fail) => {
