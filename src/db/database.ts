@@ -23,6 +23,8 @@ const WAIT_IN_TRANSACTION = 10_000;
 class PatientClient extends Client {
   constructor(config?: PoolConfig) {
     super(config);
+    // One that dies in the middle of a transaction tells its query; nobody else need end because of it.
+    this.on('error', () => undefined);
     const ask = this.query.bind(this) as (...given: unknown[]) => unknown;
     const patient = (...given: unknown[]): unknown => {
       const asked = ask(...given);

@@ -110,6 +110,48 @@ describe('the door', () => {
     expect(await rawAnswer(chunked)).toMatch(/^HTTP\/1\.1 411/);
   });
 
+  it('answers under its own names alone, whatever port they name', async () => {
+    const asked = (host: string, path = '/api/classes'): Promise<string> =>
+      rawAnswer(`GET ${path} HTTP/1.1\r\nHost: ${host}\r\nConnection: close\r\n\r\n`);
+    for (const host of ['localhost', '127.0.0.1:9', '[::1]:80', 'LOCALHOST:1'])
+      expect(await asked(host)).toMatch(/^HTTP\/1\.1 200/);
+    for (const host of [
+      'elsewhere.example',
+      'localhost.elsewhere.example',
+      '127.0.0.1.elsewhere.example',
+      '169.254.1.1',
+    ])
+      expect(await asked(host)).toMatch(/^HTTP\/1\.1 421/);
+    expect(await asked('elsewhere.example', '/')).toMatch(/^HTTP\/1\.1 421/);
+    const named = await serve(database.url, undefined, { CALM_ORIGIN: 'https://classes.example' });
+    try {
+      const { port } = new URL(named.origin);
+      const head = `GET /healthz HTTP/1.1\r\nHost: classes.example\r\nConnection: close\r\n\r\n`;
+      expect(await rawAnswer(head, Number(port))).toMatch(/^HTTP\/1\.1 200/);
+    } finally {
+      await named.stop();
+    }
+  });
+
+  it('keeps nothing on the way, is framed nowhere, and asks for no more of the browser than it needs', async () => {
+    for (const path of ['/', '/library', '/bin', '/api/classes']) {
+      const { headers } = await fetch(`${served.origin}${path}`);
+      expect(headers.get('cache-control'), path).toBe('no-store');
+      expect(headers.get('content-security-policy'), path).toContain("frame-ancestors 'none'");
+      expect(headers.get('permissions-policy'), path).toMatch(/camera=\(\).*geolocation=\(\)/);
+    }
+    const page = await (await fetch(served.origin)).text();
+    const [, script] = /"(\/_astro\/[^"]+\.js)"/.exec(page) ?? [];
+    expect((await fetch(`${served.origin}${script}`)).headers.get('cache-control')).toContain('immutable');
+  });
+
+  it.each(['TRACE', 'PROPFIND'])('has no %s', async (method) => {
+    const { host } = new URL(served.origin);
+    expect(await rawAnswer(`${method} / HTTP/1.1\r\nHost: ${host}\r\nConnection: close\r\n\r\n`)).toMatch(
+      /^HTTP\/1\.1 405/,
+    );
+  });
+
   it('logs one line of JSON a request, without what was asked in the address', async () => {
     await fetch(`${served.origin}/healthz?secret=1`);
     await new Promise((done) => setTimeout(done, 100));
@@ -158,10 +200,9 @@ async function firstId(): Promise<string> {
   return classes[0].id;
 }
 
-function rawAnswer(request: string): Promise<string> {
-  const { hostname, port } = new URL(served.origin);
+function rawAnswer(request: string, at = Number(new URL(served.origin).port)): Promise<string> {
   return new Promise((done, fail) => {
-    const socket = connect(Number(port), hostname, () => socket.write(request));
+    const socket = connect(at, '127.0.0.1', () => socket.write(request));
     socket.once('data', (data) => {
       done(data.toString());
       socket.destroy();
