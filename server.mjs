@@ -130,7 +130,14 @@ server.on('error', (error) => {
 });
 server.listen(Number(process.env.PORT ?? 4321), process.env.HOST ?? '127.0.0.1', () => {
   const { address, port } = server.address();
-  log.info({ message: 'listening', address, port });
+  // What the first people would wait for is read in before it is said that we listen.
+  const first = [`/`, '/api/classes', '/api/classes/none', '/classes/none'];
+  const host = address.includes(':') ? `[${address}]` : address;
+  const headers = { host: 'localhost' };
+  const asked = first.map((path) =>
+    fetch(`http://${host}:${port}${path}`, { headers }).then((answer) => answer.text()),
+  );
+  void Promise.allSettled(asked).then(() => log.info({ message: 'listening', address, port }));
 });
 
 let stopping = false;

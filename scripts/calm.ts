@@ -1,12 +1,13 @@
 /** The core at the command line: a thin layer over the functions that the application uses. */
 import { readFileSync, statSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { readJson } from '../src/core/document';
 import { CAPTION_LIMITS, readCaptions } from '../src/core/interchange';
 import { fitPlan } from '../src/core/pacing';
 import { applyEdit, FIT_WAYS, LIMITS, readPlan, readPlanText, writePlanText, type ClassPlan } from '../src/core/plan';
 import { readScript, SCRIPT_LIMITS } from '../src/core/plain-script';
 import { publish, PUBLISH_FORMATS, type PublishFormat } from '../src/core/publish';
-import { checkReading, readTake } from '../src/core/reading';
+import { checkReading, correct, readTake } from '../src/core/reading';
 import { LevelMeter, readWav, speechSegments } from '../src/core/signal';
 import { expandPlan } from '../src/core/timeline';
 import { formatClock, parseClock, type Issue } from '../src/core/units';
@@ -15,7 +16,7 @@ import { decodeText } from '../src/files/decode-text';
 import { issueText } from '../src/messages/issues';
 
 const USAGE = `usage:
-  ./calm fit PLAN.json [--target m:ss] [--way ${FIT_WAYS.join('|')}]
+  ./calm fit PLAN.json [--target m:ss, or minutes] [--way ${FIT_WAYS.join('|')}]
   ./calm timeline PLAN.json
   ./calm export PLAN.json --format ${PUBLISH_FORMATS.filter((format) => format !== 'plan').join('|')} [--reading READING.json]
   ./calm read PLAN.json [--captions FILE] [--sound FILE.wav]
@@ -25,6 +26,7 @@ const USAGE = `usage:
   ./calm demo NAME       prints one as a plan
 Results on standard output, errors on standard error. Status 1: bad input, or no fit. Status 2: bad usage.`;
 
+const READING_BYTES_AT_MOST = 16 * 1024 ** 2;
 const SOUND_BYTES_AT_MOST = 2 * 1024 ** 3;
 
 /** Bad input: said on standard error, status 1. */
@@ -61,8 +63,8 @@ function fit(path: string, target: string | undefined, wanted: string | undefine
   if (!way) throw new BadUsage('--way has to be one of those listed');
   const plan = readPlanFile(path);
   const { least, most } = LIMITS.targetSeconds;
-  const seconds = target === undefined ? plan.targetSeconds : parseClock(target);
-  if (seconds === null) throw new BadUsage(`--target takes m:ss, not “${target}”`);
+  const seconds = target === undefined ? plan.targetSeconds : parseClock(target, 'minutes');
+  if (seconds === null) throw new BadUsage(`--target takes m:ss or minutes, not “${target}”`);
   if (seconds < least || seconds > most)
     throw new BadInput(`the target has to lie between ${formatClock(least)} and ${formatClock(most)}`);
   const fitted = fitPlan({ ...plan, targetSeconds: seconds }, seconds, { way });
@@ -106,14 +108,11 @@ function exportPlan(path: string, format: string | undefined, readingPath: strin
   const plan = readPlanFile(path);
   let reading = null;
   if (readingPath !== undefined) {
-    let raw: unknown;
-    try {
-      raw = JSON.parse(decodeText(readBytes(readingPath, LIMITS.documentBytes)).text);
-    } catch (error) {
-      throw error instanceof BadInput ? error : new BadInput(`${readingPath}: not readable JSON`);
-    }
-    const checked = checkReading(raw);
-    reading = checked.ok ? checked.value : refuse(readingPath, checked.problem);
+    const json = readJson(decodeText(readBytes(readingPath, READING_BYTES_AT_MOST)).text, READING_BYTES_AT_MOST);
+    const checked = json.ok ? checkReading(json.value) : refuse(readingPath, [json.problem]);
+    const whole = checked.ok ? checked.value : refuse(readingPath, checked.problem);
+    // Figures are worked out anew: a file may hold others, or none.
+    reading = correct(whole, expandPlan(plan), {}, null);
   }
   const published = publish(plan, expandPlan(plan), format as PublishFormat, reading);
   process.stdout.write(published.text);
@@ -212,11 +211,18 @@ function run(): void {
   }
 }
 
+// Whoever reads our output may have seen enough of it (`| head`): that is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit(0);
+});
+
 try {
   run();
 } catch (error) {
-  if (!(error instanceof BadInput) && !(error instanceof BadUsage)) throw error;
-  process.stderr.write(`${error.message}\n`);
+  const known = error instanceof BadInput || error instanceof BadUsage;
+  const words = error instanceof Error ? error.message : String(error);
+  process.stderr.write(known ? `${words}\n` : `something went wrong that should not: ${words}\n`);
   if (error instanceof BadUsage) process.stderr.write(`${USAGE}\n`);
   process.exitCode = error instanceof BadUsage ? 2 : 1;
 }

@@ -102,24 +102,48 @@ data_home() {
   if [ "$(id -u)" = 0 ]; then echo "/var/lib/calm-count/$mark"; else echo "${XDG_DATA_HOME:-$HOME/.local/share}/calm-count/$mark"; fi
 }
 
-# make_cluster DIR: an empty PostgreSQL cluster, unless there is one.
+# make_cluster DIR: an empty PostgreSQL cluster, unless there is one. It is made beside and moved there once it is whole,
+# so that a start that is killed meanwhile leaves none that is half made.
 make_cluster() {
   local dir=$1 bin
   bin=$(postgres_bin)
-  [ -s "$dir/PG_VERSION" ] && return 0
-  mkdir -p "$dir"
-  if [ "$(id -u)" = 0 ]; then chmod 755 "$(dirname "$dir")" && chown postgres "$dir" && chmod 700 "$dir"; fi
+  if [ -s "$dir/PG_VERSION" ]; then
+    [ -s "$dir/global/pg_control" ] || fail "the database folder $dir is damaged: parts of it are missing. Nothing in it was changed. Put back a copy of it, or move it away; the next start then makes a new one"
+    [ "$(cat "$dir/PG_VERSION")" = "$(basename "$(dirname "$bin")")" ] ||
+      fail "the database folder $dir was made by PostgreSQL $(cat "$dir/PG_VERSION"), and this machine has $(basename "$(dirname "$bin")"). Nothing in it was changed; bring it over with pg_upgrade"
+    return 0
+  fi
+  if [ -e "$dir" ] && [ -n "$(as_root ls -A "$dir" 2>/dev/null || ls -A "$dir")" ]; then
+    fail "the database folder $dir is damaged: it holds files and no database. Nothing in it was changed. Put back a copy of it, or move it away; the next start then makes a new one"
+  fi
+  rm -rf "$dir.new" && mkdir -p "$dir.new" || fail "cannot write to $(dirname "$dir")"
+  if [ "$(id -u)" = 0 ]; then chmod 755 "$(dirname "$dir")" && chown postgres "$dir.new" && chmod 700 "$dir.new"; fi
   say "making a private database in $dir"
-  as_database_user "$bin/initdb" -D "$dir" -E UTF8 --locale=C.UTF-8 -A trust >"$ROOT/.calm/initdb.log" 2>&1 ||
+  as_database_user "$bin/initdb" -D "$dir.new" -E UTF8 --locale=C.UTF-8 --auth-local=trust --auth-host="${CALM_HOST_AUTH:-reject}" >"$ROOT/.calm/initdb.log" 2>&1 ||
     { tail -20 "$ROOT/.calm/initdb.log" >&2; fail "the private database could not be made (see above)"; }
+  [ -e "$dir" ] && rmdir "$dir"
+  mv "$dir.new" "$dir" || fail "the private database could not be moved to $dir"
 }
 
-# start_cluster DIR PORT [SETTING ...]: starts it on loopback only.
+# make_socket_folder DIR: where the private database listens: only its owner (and root) can reach it. Nothing listens on
+# the network, so no other user of this machine gets to the door at all.
+make_socket_folder() {
+  local dir=$1
+  [ "${#dir}" -le 90 ] || fail "the path of $dir is too long for a socket; set XDG_DATA_HOME to a shorter one"
+  mkdir -p "$dir" || fail "cannot make $dir"
+  if [ "$(id -u)" = 0 ]; then chown postgres "$dir"; fi
+  chmod 700 "$dir" || fail "cannot keep $dir from others"
+}
+
+# start_cluster DIR WHERE [SETTING ...]: starts it on loopback at a port, or in a folder for its socket.
 start_cluster() {
-  local dir=$1 port=$2 bin options setting
+  local dir=$1 where=$2 bin options setting
   shift 2
   bin=$(postgres_bin)
-  options="-c listen_addresses=127.0.0.1 -c port=$port -c unix_socket_directories=''"
+  case $where in
+    /*) options="-c listen_addresses='' -c unix_socket_directories='$where' -c unix_socket_permissions=0700" ;;
+    *) options="-c listen_addresses=127.0.0.1 -c port=$where -c unix_socket_directories=''" ;;
+  esac
   for setting in "$@"; do options="$options -c $setting"; done
   # 8 and 9 hold our locks; the server must not inherit them.
   as_database_user "$bin/pg_ctl" -D "$dir" -w -t 60 -l "$dir/server.log" -o "$options" start >"$ROOT/.calm/pg_ctl.log" 2>&1 7>&- 8>&- 9>&- ||
@@ -130,16 +154,20 @@ stop_cluster() { as_database_user "$(postgres_bin)/pg_ctl" -D "$1" -m fast -w st
 
 cluster_runs() { as_database_user "$(postgres_bin)/pg_ctl" -D "$1" status >/dev/null 2>&1; }
 
-# The port a running cluster listens on: the fourth line of its pid file.
-cluster_port() { as_database_user sed -n 4p "$1/postmaster.pid"; }
-
-# need_database PORT NAME: the database NAME on the cluster at PORT, made when missing.
+# need_database SOCKET NAME: the database NAME on the cluster that listens in SOCKET, made when missing; the address of its
+# owner, who migrates it.
 need_database() {
-  local port=$1 name=$2 bin user
+  local socket=$1 name=$2 bin user
   bin=$(postgres_bin)
   user=$(database_user)
-  if ! "$bin/psql" -h 127.0.0.1 -p "$port" -U "$user" -d postgres -Atc "select 1 from pg_database where datname = '$name'" | grep -q 1; then
-    "$bin/psql" -h 127.0.0.1 -p "$port" -U "$user" -d postgres -qc "create database $name" || return 1
+  if ! as_database_user "$bin/psql" -h "$socket" -U "$user" -d postgres -Atc "select 1 from pg_database where datname = '$name'" | grep -q 1; then
+    as_database_user "$bin/psql" -h "$socket" -U "$user" -d postgres -qc "create database $name" || return 1
   fi
-  echo "postgres://$user@127.0.0.1:$port/$name"
+  echo "postgres://$user@/$name?host=$socket"
+}
+
+# need_writable: a folder that cannot be written to is said before anything is made.
+need_writable() {
+  mkdir -p "$ROOT/.calm" 2>/dev/null && touch "$ROOT/.calm/writable" 2>/dev/null ||
+    fail "$ROOT cannot be written to (read-only, or another's). Nothing was made; copy it to a folder of yours and start there"
 }

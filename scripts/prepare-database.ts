@@ -1,8 +1,13 @@
-/** Migrates the database at DATABASE_URL and puts the demo studio in where there is none; `--fresh-demo` replaces it. */
+/**
+ * Migrates the database at DATABASE_URL, as its owner, and puts the demo studio in where there is none; `--fresh-demo`
+ * replaces it. With `--grant` the application's own role gets what it needs and no more.
+ */
 import { fileURLToPath } from 'node:url';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { drizzle } from 'drizzle-orm/node-postgres';
 import { Client } from 'pg';
 import { closeDatabase, openDatabase } from '../src/db/database';
+import { grantLeastRights } from '../src/db/least-rights';
 import { deleteStudio, firstStudio } from '../src/db/queries/studios';
 import { seedDemo } from '../src/demo/seed';
 
@@ -16,7 +21,8 @@ try {
   const db = openDatabase();
   await lock.connect();
   await lock.query('select pg_advisory_lock($1)', [PREPARING]);
-  await migrate(db, { migrationsFolder });
+  await migrate(drizzle({ client: lock }), { migrationsFolder });
+  if (process.argv.includes('--grant')) await grantLeastRights(db);
   const studio = await firstStudio(db);
   if (studio && fresh) await deleteStudio(db, studio.id);
   if (!studio || fresh) {

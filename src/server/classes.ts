@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ClassesPage, ClassResponse } from '@/api/classes';
 import { UUID, type Saved } from '@/api/saves';
+import { LRUCache } from 'lru-cache';
 import { emptyPlan } from '@/core/plan';
 import type { Result } from '@/core/units';
 import {
@@ -9,6 +10,7 @@ import {
   hasClass,
   insertClass,
   listClasses,
+  revisionOfClass,
   setClassRemoved,
   updateClass,
   type PlanRow,
@@ -43,6 +45,27 @@ export async function openClass({ db, studio }: Asking, id: string): Promise<Cla
   const found = UUID.test(id) ? await findClass(db, studio.id, id) : null;
   if (!found) throw new Refusal(404, 'no-class');
   return found;
+}
+
+/** A saved revision never changes, so what it is as JSON is kept for a while: characters kept in all. */
+const KEPT_CHARACTERS = 32 * 1024 * 1024;
+const kept = new LRUCache<string, string>({ maxSize: KEPT_CHARACTERS, sizeCalculation: (json) => json.length + 1 });
+
+/** One class as the JSON of a `ClassResponse`. @throws Refusal 404. */
+export async function classJson({ db, studio }: Asking, id: string): Promise<string> {
+  const revision = UUID.test(id) ? await revisionOfClass(db, studio.id, id) : null;
+  if (revision === null) throw new Refusal(404, 'no-class');
+  return keptClassJson({ db, studio }, id, revision);
+}
+
+/** The same of a class that is known to be there, in that revision or a later one. @throws Refusal 404. */
+export async function keptClassJson({ db, studio }: Asking, id: string, revision: number): Promise<string> {
+  const known = kept.get(`${studio.id} ${id} ${revision}`);
+  if (known !== undefined) return known;
+  const found = await openClass({ db, studio }, id);
+  const json = JSON.stringify(found);
+  kept.set(`${studio.id} ${id} ${found.revision}`, json);
+  return json;
 }
 
 /** @throws Refusal 404 where there is no such class. */

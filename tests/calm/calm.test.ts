@@ -28,6 +28,45 @@ describe('./calm', () => {
     expect(JSON.parse(calm('validate', ferry).out)).toMatchObject({ valid: true, title: 'Before the First Ferry' });
   });
 
+  it('ends quietly when nobody reads on', () => {
+    const { status, stderr } = spawnSync(
+      'bash',
+      ['-c', `set -o pipefail; "${join(ROOT, 'calm')}" timeline ferry.json | head -1`],
+      {
+        encoding: 'utf8',
+        cwd: folder,
+      },
+    );
+    expect([status, stderr]).toEqual([0, '']);
+  });
+
+  it.each([
+    [
+      'validate',
+      'deep',
+      `{"format":"calm-count/class-plan","sections":${'['.repeat(50_000)}${']'.repeat(50_000)}}`,
+      'deeper',
+    ],
+    ['validate', 'wide', `[${'0,'.repeat(1_000_050)}0]`, 'more than 1000000 values'],
+    ['validate', 'nul', '{"format":"calm-count/class-plan","title":"a\\u0000b"}', 'characters that cannot be kept'],
+  ])('%s says what is wrong with a file that is too %s', (command, name, text, words) => {
+    const { err, status } = calm(command, keep(`${name}.json`, text));
+    expect(status).toBe(1);
+    expect(err).toContain(words);
+  });
+
+  it.each([
+    ['no reading', '{"cues": []}', 'missing'],
+    ['no JSON', '{"cues": ', 'not readable JSON'],
+    ['a list', '[]', 'reading.json'],
+    ['deep', `{"cues":${'['.repeat(50_000)}${']'.repeat(50_000)}}`, 'deeper'],
+  ])('export says what is wrong with a --reading that is %s', (_, text, words) => {
+    const { err, status } = calm('export', ferry, '--format', 'webvtt', '--reading', keep('reading.json', text));
+    expect(status).toBe(1);
+    expect(err).toContain(words);
+    expect(err).not.toMatch(/\bat .*:\d+:\d+/);
+  });
+
   it('prints the timeline in the promised shape', () => {
     const timeline = JSON.parse(calm('timeline', ferry).out) as {
       runtimeSeconds: number;

@@ -15,6 +15,6 @@ export {
   yesNo,
 } from './fields';
 export { judge, readJson } from './judge';
-export { tooBig, type BodyLimits } from './size';
+export { tooBig } from './size';
 export { type Json, type NewId } from './json';
 export { sameDocument } from './same';

@@ -1,6 +1,10 @@
 import { ValidationError, type AnySchema } from 'yup';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { ISSUES_AT_MOST, JUDGING } from './fields';
+import { tooBig } from './size';
+
+/** Values in one file; the largest plan has a fifth of it. */
+const FILE_VALUES = 1_000_000;
 
 /** Judges a value by a schema made of the fields here: the value itself, or every problem at its place. */
 export function judge(raw: unknown, schema: AnySchema): Result<unknown, readonly Issue[]> {
@@ -17,11 +21,14 @@ export function judge(raw: unknown, schema: AnySchema): Result<unknown, readonly
 export function readJson(text: string, most: number): Result<unknown, Issue> {
   if (text.length > most) return failed({ code: 'too-large', at: '', facts: { megabytes: most / 1024 / 1024 } });
   if (text.trim() === '') return failed({ code: 'empty-file', at: '', facts: {} });
+  let document: unknown;
   try {
-    return ok(JSON.parse(text.replace(/^\uFEFF/, '')));
+    document = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     return failed({ code: 'not-json', at: '', facts: {} });
   }
+  const crowded = tooBig(document, { values: FILE_VALUES });
+  return crowded ? failed(crowded) : ok(document);
 }
 
 function issuesOf(error: ValidationError): Issue[] {

@@ -1,7 +1,7 @@
 import type { Issue } from '@/core/units';
 
 /** What a parsed document may hold before anything else walks through it. */
-export interface BodyLimits {
+interface DocumentLimits {
   /** Values of any kind, those inside lists and objects too. */
   readonly values: number;
   /** Lists and objects inside each other. */
@@ -16,7 +16,7 @@ const DEPTH = 24;
  * the database can hold (NUL, halves of characters). It keeps a list of its own instead of calling itself, so that
  * depth costs nothing, and gives up at the first problem.
  */
-export function tooBig(document: unknown, { values, depth }: Partial<BodyLimits> = {}): Issue | null {
+export function tooBig(document: unknown, { values, depth }: Partial<DocumentLimits> = {}): Issue | null {
   const most = values ?? 20_000;
   const deepest = depth ?? DEPTH;
   const waiting: unknown[] = [document];

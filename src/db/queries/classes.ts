@@ -98,6 +98,12 @@ export async function findClass(db: Database, studioId: string, id: string): Pro
   return found ? { ...found, plan: upToDate(found.plan) } : null;
 }
 
+/** The number of the latest save of a class; `null` where there is none. Far cheaper than its plan. */
+export async function revisionOfClass(db: Database, studioId: string, id: string): Promise<number | null> {
+  const [found] = await db.select({ revision: classes.revision }).from(classes).where(present(studioId, id));
+  return found?.revision ?? null;
+}
+
 /** Whether a class is there, without its plan. */
 export async function hasClass(db: Database, studioId: string, id: string): Promise<boolean> {
   const found = await db.select({ id: classes.id }).from(classes).where(present(studioId, id));

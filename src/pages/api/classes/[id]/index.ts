@@ -1,10 +1,14 @@
 import type { APIRoute } from 'astro';
 import { readBody } from '@/server/body';
-import { openClass, saveClass, shelve } from '@/server/classes';
+import { classJson, saveClass, shelve } from '@/server/classes';
 import { answer } from '@/server/refusal';
 import { asking } from '@/server/studio';
 
-export const GET: APIRoute = ({ params }) => answer(async () => openClass(await asking(), params.id ?? ''));
+export const GET: APIRoute = ({ params }) =>
+  answer(async () => {
+    const json = await classJson(await asking(), params.id ?? '');
+    return new Response(json, { headers: { 'content-type': 'application/json' } });
+  });
 
 export const PUT: APIRoute = ({ params, request }) =>
   answer(async () => {
