@@ -41,6 +41,9 @@ for (const theme of ['day', 'night'] as const) {
     await page.goto(`${origin()}/voice`);
     await expect(page.getByRole('heading', { name: 'My voice' })).toBeVisible();
     await expectAccessible(page, 'my voice');
+    await page.goto(`${origin()}/bin`);
+    await expect(page.getByRole('heading', { name: 'Bin' })).toBeVisible();
+    await expectAccessible(page, 'bin');
     await page.goto(`${origin()}/terms`);
     await expect(page.getByRole('heading', { name: 'Spelling' })).toBeVisible();
     await expectAccessible(page, 'spelling');

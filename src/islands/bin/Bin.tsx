@@ -53,7 +53,7 @@ export function Bin({ studio, first }: Props) {
           <h1 className="text-2xl font-semibold">Bin</h1>
           <button
             type="button"
-            className="btn btn-sm ml-auto"
+            className="btn btn-sm btn-outline ml-auto"
             disabled={entries.length === 0}
             onClick={() => setAsking(true)}
           >
@@ -78,12 +78,12 @@ export function Bin({ studio, first }: Props) {
                 key={`${entry.kind} ${entry.id}`}
                 className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-4 py-2"
               >
-                <span className="quiet-ink w-24 shrink-0 text-sm">{KIND_WORDS[entry.kind]}</span>
-                <span className="min-w-0 flex-1">
-                  <span className="block truncate font-semibold">{entry.name}</span>
-                  {entry.of !== null && <span className="quiet-ink block truncate text-sm">of {entry.of}</span>}
+                <span className="quiet-ink w-20 shrink-0 text-sm">{KIND_WORDS[entry.kind]}</span>
+                <span className="min-w-0 flex-1 max-sm:order-first max-sm:basis-full">
+                  <span className="block font-semibold sm:truncate">{entry.name}</span>
+                  {entry.of !== null && <span className="quiet-ink block text-sm sm:truncate">of {entry.of}</span>}
                 </span>
-                <span className="quiet-ink text-sm">{daysLeft(entry)}</span>
+                <span className="quiet-ink text-sm max-sm:flex-1">{daysLeft(entry)}</span>
                 <button type="button" className="btn btn-sm" onClick={() => void restore(entry)}>
                   Restore<span className="sr-only"> {entry.name}</span>
                 </button>

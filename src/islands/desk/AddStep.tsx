@@ -83,6 +83,9 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
         {...getInputProps({
           onChange: (event) => setTyped(event.target.value),
           onKeyDown: (event) => {
+            // These move the caret, as in any field.
+            if (event.key === 'Home' || event.key === 'End')
+              Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
             if (event.key !== 'Enter' || typed === searched || event.nativeEvent.isComposing) return;
             // The list has not caught up: what is taken is what was typed, not what it showed a key before.
             Object.assign(event.nativeEvent, { preventDownshiftDefault: true });

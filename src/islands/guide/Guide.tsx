@@ -88,7 +88,7 @@ export function Guide({ classId, plan, timeline, onLeave }: Props) {
               <button type="button" className="btn h-14 text-xl" onClick={() => resume(broken)}>
                 Resume at {formatClock(broken.brokenOff.placeSeconds)}
               </button>
-              It stopped {agoOf(broken)} ago.
+              The last performance stopped {agoOf(broken)} ago.
             </p>
           )}
         </main>

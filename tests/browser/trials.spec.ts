@@ -1,0 +1,37 @@
+import { test } from '@playwright/test';
+import { Chance } from '@/core/units';
+import { seedDemo } from '@/demo/seed';
+import { freshDatabase } from '../support/application';
+import { DISASTERS, Ground, round } from '../support/trials';
+
+/*
+ * Sixty rounds in all; `npm run trials` does five hundred. A round that fails names its seed, and CALM_TRIAL_SEED does
+ * it again by itself.
+ */
+const ROUNDS = Number(process.env.CALM_TRIALS ?? 60);
+const ONLY = process.env.CALM_TRIAL_SEED === undefined ? null : Number(process.env.CALM_TRIAL_SEED);
+const LANES = 2;
+
+for (let lane = 0; lane < LANES; lane++) {
+  test(`nothing typed is lost, whatever breaks: lane ${lane + 1} of ${LANES}`, async ({ browser }) => {
+    test.setTimeout(120_000 + (ROUNDS / LANES) * 30_000);
+    const database = await freshDatabase(`calm_trials_${lane}`);
+    await seedDemo(database.db);
+    const ground = new Ground(database.url, browser);
+    await ground.start();
+    const done = new Map<string, number>();
+    try {
+      for (let seed = lane; seed < ROUNDS; seed += LANES) {
+        if (ONLY !== null && seed !== ONLY) continue;
+        const chance = new Chance(9_000 + seed);
+        const disaster = DISASTERS[(seed >> 1) % DISASTERS.length];
+        await round(ground, seed, disaster, chance);
+        done.set(disaster, (done.get(disaster) ?? 0) + 1);
+      }
+    } finally {
+      console.log([...done].map(([disaster, rounds]) => `${disaster}: ${rounds}`).join(', '));
+      await ground.kill('SIGTERM');
+      await database.drop();
+    }
+  });
+}
