@@ -69,8 +69,8 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
   let unanswered: readonly string[] = [];
   let timer: ReturnType<typeof setTimeout> | undefined;
   let running: Promise<void> | null = null;
-  /** The save that is on its way. */
-  let onItsWay: { readonly saveId: string; readonly sent: Doc } | null = null;
+  /** What a save that is on its way holds. */
+  let onItsWay: Doc | null = null;
 
   const set = (next: SaveState<Doc>): void => {
     state = next;
@@ -107,7 +107,10 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
     const sent = document;
     const saveId = crypto.randomUUID();
     const body = { baseRevision: revision, saveId, unanswered, ...bodyOf(sent) };
-    onItsWay = { saveId, sent };
+    onItsWay = sent;
+    // Written down before it is sent: a page that crashes meanwhile knows what stands stored for its own.
+    remember(saveId);
+    keepDraft();
     set({ kind: 'saving' });
     const answer = await send<Saved>('PUT', path, body);
     onItsWay = null;
@@ -118,8 +121,6 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
       return set({ kind: 'conflict', theirs });
     }
     if (answer.away) {
-      remember(saveId);
-      keepDraft();
       set({ kind: 'away' });
       return later(TRY_AGAIN_MILLISECONDS);
     }
@@ -133,8 +134,7 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
   /** The page is hidden or left: what is not on the server is written down, and sent as far as a browser lets it. */
   const leave = (): void => {
     if (state.kind === 'saved') return;
-    if (onItsWay) remember(onItsWay.saveId);
-    if (state.kind !== 'conflict' && state.kind !== 'refused' && onItsWay?.sent !== document) {
+    if (state.kind !== 'conflict' && state.kind !== 'refused' && onItsWay !== document) {
       const saveId = crypto.randomUUID();
       const body = JSON.stringify({ baseRevision: revision, saveId, unanswered, ...bodyOf(document) });
       if (body.length < LEAVING_BYTES) {
@@ -157,6 +157,8 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
     takeUp: async () => {
       const draft = await drafts.find(read);
       if (!draft) return null;
+      // A save of it may still be under way: what it leaves stored is known for the tab's own.
+      unanswered = draft.unanswered;
       if (sameDocument(draft.document, options.stored)) {
         await drafts.drop();
         return null;
@@ -164,7 +166,6 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
       document = draft.document;
       // A base that is stale is found out by the save itself, which then offers the choice.
       revision = Math.min(draft.baseRevision, revision);
-      unanswered = draft.unanswered;
       set({ kind: 'waiting' });
       later(SAVE_AFTER_MILLISECONDS);
       return document;

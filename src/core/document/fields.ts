@@ -24,7 +24,7 @@ export const ONE_LINE = /^[^\u0000-\u001F\uD800-\uDFFF]*$/u;
 export const ISSUES_AT_MOST = 20;
 /** How every schema here is asked. Making a stack trace costs far more than the rest of an error. */
 export const JUDGING = { strict: true, abortEarly: false, disableStackTrace: true } as const;
-export const ID = /^[A-Za-z0-9_-]{1,64}$/;
+const ID = /^[A-Za-z0-9_-]{1,64}$/;
 
 /** Tests are asked about a field that may be left out too, and about one that may be `null`. */
 function isAbsent(value: unknown): value is null | undefined {

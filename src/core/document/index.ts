@@ -1,5 +1,4 @@
 export {
-  ID,
   id,
   ISSUES_AT_MOST,
   list,

@@ -89,10 +89,6 @@ function isAfter(db: Database, studioId: string, id: string): SQL {
   return sql`(${placing.seriesAt}, ${placing.seriesId}, ${placing.order}, ${classes.createdAt}, ${classes.id}) > (${place})`;
 }
 
-export async function countClasses(db: Database, studioId: string): Promise<number> {
-  return db.$count(classes, and(eq(classes.studioId, studioId), isNull(classes.removedAt)));
-}
-
 export async function findClass(db: Database, studioId: string, id: string): Promise<StoredClass | null> {
   const [found] = await db.select(columns).from(classes).where(present(studioId, id));
   return found ? { ...found, plan: upToDate(found.plan) } : null;
