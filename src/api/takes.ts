@@ -93,6 +93,8 @@ const recordingSchema = shape({
 
 /** The body of `POST /api/classes/:id/takes`. Plan and reading are judged by their own doors. */
 export const newTakeSchema = shape({
+  /** Its id, given by the page: sent again when an answer was lost, it is the same take. */
+  id: uuid().optional(),
   name: title(200),
   plan: mixed().defined('missing'),
   evidence: evidenceSchema,

@@ -39,10 +39,15 @@ export async function envelopeOf({ db, studio }: Asking, id: string): Promise<Ui
   return found;
 }
 
-/** Keeps a take that was read in the browser. @throws Refusal 404. */
+/** Keeps a take that was read in the browser; one that comes again under its id is kept once. @throws Refusal 404 or 422. */
 export async function addTake(who: Asking, classId: string, take: Omit<TakeRow, 'classId'>): Promise<{ id: string }> {
   await needClass(who, classId);
-  return { id: await insertTake(who.db, who.studio.id, { classId, ...take }) };
+  try {
+    return { id: await insertTake(who.db, who.studio.id, { classId, ...take }) };
+  } catch (error) {
+    if (error instanceof RangeError) throw new Refusal(422, 'bad-request', [{ code: 'id-twice', at: 'id', facts: {} }]);
+    throw error;
+  }
 }
 
 /**

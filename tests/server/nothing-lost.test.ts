@@ -11,7 +11,7 @@ import { historyOf } from '@/server/history';
 import { addMovement, library, openMovement, removeMovement, saveMovement } from '@/server/movements';
 import { addSeries, dropSeries, nextInSeries, saveSeries, seriesOnShelf } from '@/server/series';
 import { asking, type Asking } from '@/server/studio';
-import { dropTake, takesOf } from '@/server/takes';
+import { addTake, dropTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
 import { asSent } from '../support/as-sent';
 import { countingIds } from '../support/chance';
@@ -66,6 +66,20 @@ describe('a save whose answer was lost', () => {
     expect(await saveSeries(who, series.id, again, { title: 'Twice told', classIds: [] })).toEqual({ revision: 2 });
     const stale = await refusal(saveSeries(who, series.id, onRevision(1), { title: 'Over it', classIds: [] }));
     expect(stale).toMatchObject({ status: 409, extra: { current: { title: 'Twice told', revision: 2 } } });
+  });
+});
+
+describe('a take that is sent again', () => {
+  it('is kept once, and an id of another class is refused', async () => {
+    const [ferry, other] = (await shelf(who)).classes;
+    const { plan } = await openClass(who, ferry.id);
+    const evidence = { captions: [], speech: null, lengthSeconds: 5 };
+    const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
+    const sent = asSent('new-take', { id: randomUUID(), name: 'Once', plan, evidence, reading });
+    const [first, second] = [await addTake(who, ferry.id, sent), await addTake(who, ferry.id, sent)];
+    expect(first).toEqual(second);
+    expect((await takesOf(who, ferry.id)).filter(({ name }) => name === 'Once').length).toBe(1);
+    expect((await refusal(addTake(who, other.id, sent))).status).toBe(422);
   });
 });
 

@@ -28,6 +28,8 @@ export interface StoredTake extends TakeSummary {
 
 /** A judged take as it is stored: documents as the JSON that whoever judged them wrote. */
 export interface TakeRow {
+  /** Made here when left out. */
+  readonly id?: string;
   readonly classId: string;
   readonly name: string;
   readonly planText: string;
@@ -124,10 +126,22 @@ export async function insertTake(db: Database, studioId: string, take: TakeRow):
     const [stored] = await tx
       .insert(takes)
       .values({ studioId, ...row, ...documents })
+      .onConflictDoNothing({ target: takes.id })
       .returning({ id: takes.id });
+    if (!stored) return sameTake(tx, studioId, take);
     await tx.insert(readings).values({ studioId, takeId: stored.id, reading: json(readingText), corrections: {} });
     return stored.id;
   });
+}
+
+/** A take that was sent again is there already. @throws RangeError when its id is another's. */
+async function sameTake(db: Database, studioId: string, { id = '', classId }: TakeRow): Promise<string> {
+  const [same] = await db
+    .select({ id: takes.id })
+    .from(takes)
+    .where(and(eq(takes.studioId, studioId), eq(takes.classId, classId), eq(takes.id, id)));
+  if (!same) throw new RangeError(`insertTake: ${id} is the id of another take`);
+  return same.id;
 }
 
 /** Saves work by hand on top of what it builds on; the new revision, or `null` when another save came first. */

@@ -116,7 +116,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
     setProgress({ doing: 'keeping', share: 1 });
     const { evidence, reading, recording, soundId, envelope, notes } = result.value;
     const name = (soundFile ?? captionFile)?.name.slice(0, 200) ?? 'Take';
-    const taken = { name, plan: stored.plan, evidence, recording, soundId, reading };
+    const taken = { id: crypto.randomUUID(), name, plan: stored.plan, evidence, recording, soundId, reading };
     const answer = await keepTake({ ...taken, envelope: envelope && base64(envelope) });
     setProgress(null);
     if (!answer) return;

@@ -45,9 +45,10 @@ export function judgeTake(
   if (!checked.ok) return failed({ plan: false, issues: checked.problem });
   const read = readPlan(request.plan);
   if (!read.ok) return failed({ plan: true, issues: read.problem });
-  const { name, evidence, recording, soundId, envelope } = request;
+  const { id, name, evidence, recording, soundId, envelope } = request;
   const reading = correct(checked.value, expandPlan(read.value), {}, evidence.lengthSeconds ?? null);
   return ok({
+    ...(id !== undefined && { id }),
     name,
     planText: JSON.stringify(read.value),
     evidenceText: JSON.stringify(evidence),
