@@ -177,8 +177,11 @@ test('one source, several lengths: an edit reaches all, a cell is pinned, a leng
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(heron.getByRole('button', { name: /in 5 minutes: \d.*pinned/ })).toBeVisible();
   await expect(table.getByRole('columnheader').nth(2)).toContainText('on target');
-  await page.getByRole('button', { name: '20:00' }).click();
+  // Twenty minutes are more than this class can be: they are not offered.
+  await expect(page.getByRole('button', { name: '20:00' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Another' }).click();
   await expect(table.getByRole('columnheader')).toHaveCount(5);
+  await expect(table.getByRole('columnheader').nth(3)).toContainText('on target');
   await expectSaved(page);
   await page.reload();
   await expect(table.getByRole('columnheader')).toHaveCount(5);

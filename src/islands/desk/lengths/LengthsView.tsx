@@ -12,6 +12,8 @@ import { BreathPinDialog, PinDialog } from './PinDialog';
 
 /** Lengths that are often wanted, in seconds (recorded classes run from 4 to 25 minutes; common practice). */
 const OFTEN = [300, 600, 1200];
+/** Of the class's own length, what another one begins as; the first that it can be and has not. */
+const SHARES = [0.5, 0.75, 1.5, 1.25, 0.9];
 
 interface Props {
   readonly onGuide: (plan: LengthFit['plan']) => void;
@@ -43,8 +45,9 @@ export function LengthsView({ onGuide, onPublish }: Props) {
       seconds !== plan.targetSeconds &&
       !plan.lengths.some((length) => length.targetSeconds === seconds),
   );
-  const another = Math.round(
-    Math.min(reach.longestSeconds, Math.max(reach.shortestSeconds, plan.targetSeconds / 2, LIMITS.targetSeconds.least)),
+  const taken = [plan.targetSeconds, ...plan.lengths.map((length) => length.targetSeconds)];
+  const another = SHARES.map((share) => Math.round(plan.targetSeconds * share)).find(
+    (seconds) => can(seconds) && !taken.includes(seconds),
   );
   const adding = (
     <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Add a length">
