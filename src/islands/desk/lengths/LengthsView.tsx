@@ -57,7 +57,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
           {formatClock(seconds)}
         </button>
       ))}
-      <button type="button" className="btn btn-sm" disabled={full} onClick={() => add(another)}>
+      <button type="button" className="btn btn-sm" disabled={full} onClick={() => add(another ?? plan.targetSeconds)}>
         <Plus size={14} aria-hidden />
         Another
       </button>
