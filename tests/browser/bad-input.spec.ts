@@ -107,6 +107,18 @@ test('titles and lines of any text are kept as text; what is too long is said an
   await expect(page.getByLabel('The file')).toContainText('a --&gt; b');
 });
 
+test('a bare number for a target is minutes, and is shown as it is understood', async ({ page }) => {
+  const id = await copyOf('Net Menders’ Break');
+  await openDesk(page, id);
+  const target = page.getByRole('region', { name: 'Runtime' }).getByLabel('target', { exact: true });
+  await target.fill('20');
+  await expect(page.getByRole('region', { name: 'Runtime' })).toContainText('= 20:00');
+  await target.press('Enter');
+  await expect(target).toHaveValue('20:00');
+  await target.fill('90 s');
+  await expect(page.getByRole('region', { name: 'Runtime' })).toContainText('= 1:30');
+});
+
 test('a target shorter than any fit is told with the shortest and the longest', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);

@@ -41,6 +41,19 @@ describe('the desk’s state', () => {
     expect(store.getState().undone).toEqual([]);
   });
 
+  it('says nothing more of an edit that was taken back', () => {
+    const store = desk();
+    store.edit({ kind: 'set-plan', field: 'targetSeconds', value: 60 });
+    const range = { shortestSeconds: 300, longestSeconds: 900, feasible: false as const };
+    const why = { ...range, reason: 'below-reach' as const, nearestSeconds: null, loosen: [], enough: false };
+    store.setLanding({ kind: 'cannot', why });
+    store.undo();
+    expect(store.getState().landing).toEqual({ kind: 'still' });
+    store.setLanding({ kind: 'cannot', why });
+    store.redo();
+    expect(store.getState().landing).toEqual({ kind: 'still' });
+  });
+
   it('stays in conflict until one version is chosen', () => {
     const store = desk();
     const conflict = { kind: 'conflict' as const, theirs: { revision: 9, document: { ...plan, title: 'Theirs' } } };
