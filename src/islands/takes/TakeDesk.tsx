@@ -4,6 +4,7 @@ import { stepsInOrder } from '@/core/plan';
 import { leastCertain, withSureTaken, type Reading } from '@/core/reading';
 import { formatClock, formatDifference } from '@/core/units';
 import type { Spelling } from '@/core/words';
+import { SAVE_WORDS } from '@/messages/saving';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 import { PageLinks } from '@/ui/parts/PageLinks';
 import { PublishDialog } from '../publish/PublishDialog';
@@ -25,15 +26,6 @@ interface Props {
   readonly take: Take;
   readonly spelling: Spelling;
 }
-
-const SAVING = {
-  saved: 'Saved',
-  waiting: 'Saving',
-  saving: 'Saving',
-  away: 'Kept in this browser; the server is away',
-  refused: 'Not saved',
-  conflict: 'Not saved',
-} as const;
 
 /** A take read against its plan: heard, put right by ear line by line, and published. */
 export function TakeDesk({ studio, take, spelling }: Props) {
@@ -97,7 +89,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         <h1 className="truncate">{take.name}</h1>
         <span className="no-print ml-auto flex items-center gap-2">
           <span role="status" className="quiet-ink text-sm">
-            {SAVING[save.kind]}
+            {SAVE_WORDS[save.kind]}
           </span>
           <button type="button" className="btn btn-sm" disabled={!undo} onClick={() => undo?.()}>
             Undo

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { startSaving, type SaveState, type Saving } from '@/editing/saving';
+import { SAVE_WORDS } from '@/messages/saving';
 import { IssueList } from '@/ui/parts/IssueList';
 import { hasSpelling, SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
 import { OwnTerms } from './OwnTerms';
@@ -10,15 +11,6 @@ interface Props {
   readonly studio: string;
   readonly first: Spelling & { readonly revision: number };
 }
-
-const SAVING = {
-  saved: 'Saved',
-  waiting: 'Saving',
-  saving: 'Saving',
-  away: 'Kept in this browser; the server is away',
-  refused: 'Not saved',
-  conflict: 'Not saved',
-} as const;
 
 /** The house list: each term with the schools' spellings, one chosen; captions, chapters, guide and print follow it. */
 export function Terms({ studio, first }: Props) {
@@ -62,7 +54,7 @@ export function Terms({ studio, first }: Props) {
       <header className="mb-6 flex flex-wrap items-center gap-4">
         <PageLinks studio={studio} />
         <span role="status" className="quiet-ink text-sm">
-          {SAVING[state.kind]}
+          {SAVE_WORDS[state.kind]}
         </span>
         <span className="ml-auto">
           <ThemeSwitch />

@@ -1,0 +1,9 @@
+/** How a document on the screen stands to the one on the server, in a word or two. */
+export const SAVE_WORDS = {
+  saved: 'Saved',
+  waiting: 'Saving',
+  saving: 'Saving',
+  away: 'Kept in this browser; the server is away',
+  refused: 'Not saved',
+  conflict: 'Not saved',
+} as const;
