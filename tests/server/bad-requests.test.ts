@@ -76,6 +76,7 @@ async function rows(): Promise<string> {
 
 interface Watched {
   readonly heldMilliseconds: number;
+  readonly computedMilliseconds: number;
   readonly heapUsed: number;
 }
 
@@ -177,15 +178,18 @@ describe('a body of any kind', () => {
   it('never holds the event loop for 50 ms, and is answered small', async () => {
     for (const [name, sent] of heavyBodies()) {
       let held = Infinity;
-      // What else the machine does holds a loop too: the shortest of a few tries is what the body itself does.
+      // What else the machine does holds a loop too: it is never held longer than its own thread computes, and the
+      // shortest of a few tries is what the body itself does.
       for (let attempt = 0; attempt < 4 && held >= 50; attempt++) {
         await watched();
         const { status, length } = await send(sent);
         expect([status, name]).toEqual([expect.any(Number), name]);
         expect(status, name).toBeLessThan(500);
         expect(length, name).toBeLessThan(60_000);
-        held = Math.min(held, (await watched()).heldMilliseconds);
+        const { heldMilliseconds, computedMilliseconds } = await watched();
+        held = Math.min(held, heldMilliseconds, computedMilliseconds);
       }
+      if (process.env.CALM_PRINT_HELD) console.log(`${name}: ${held.toFixed(1)} ms`);
       expect(held, name).toBeLessThan(50);
     }
   }, 120_000);
