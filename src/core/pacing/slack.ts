@@ -86,17 +86,13 @@ function slackOfStep(step: Step, tooLong: boolean): Slack[] {
       'time',
       field,
       step[field],
-      between(step[field], tooLong ? leastTime(step[field]) : mostTime(step[field]), 5),
+      between(step[field], tooLong ? ACCEPTABLE.leastTime : mostTime(step[field]), 5),
     );
   }
   return [];
 }
 
-/** As short, and as long, as a stretch of time may become that is bounded by `now` seconds. */
-function leastTime(now: number): number {
-  return Math.min(now, Math.max(ACCEPTABLE.leastTime, now / ACCEPTABLE.timesAsLong));
-}
-
+/** As long as a stretch of time may become that is bounded by `now` seconds. */
 function mostTime(now: number): number {
   return Math.max(now, Math.min(ACCEPTABLE.mostTime, now * ACCEPTABLE.timesAsLong));
 }
