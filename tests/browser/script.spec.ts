@@ -222,7 +222,6 @@ test('a spelling is chosen for the studio; captions and the printed script follo
   const term = page.getByRole('group', { name: /^dantian/ });
   await term.getByLabel('dan tien').check();
   await expect(page.getByRole('status')).toHaveText('Saved');
-  await shot(page, 'spelling');
   await page.goto(`${origin()}/classes/${id}/script`);
   await expect(page.getByText('Hands to the dan tien, the lower belly.')).toBeVisible();
   await openDesk(page, id);
