@@ -34,6 +34,8 @@ export interface HeardText {
 export interface Likeness {
   /** What it goes by. */
   readonly by: 'sound' | 'words';
+  /** Matches of one cue that are worth comparing with each other; all of them where left out. */
+  readonly matchesAtMost?: number;
   /**
    * How unlike a text the stretches `[from, to)` of speech are: 0 for one as near as the middle of the class's texts,
    * about -4 for the right one in quiet, `null` where the lengths rule it out.

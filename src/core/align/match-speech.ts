@@ -177,22 +177,13 @@ function cheapestWay(task: Task): Way {
   return { path: path.reverse(), cost: bestCost, byEnd, remarks };
 }
 
-/**
- * Of matches of one cue no more than what the whole take has time for, those that fit best by themselves. Captions as
- * dense as a word each, of another class at that, would else be compared with each other by the thousand; an ordinary
- * take has fewer matches than that.
- */
-function likeliest(matches: SpeechMatch[], { cues, likeness }: Task): SpeechMatch[] {
-  if (likeness?.by !== 'words') return matches;
-  const most = Math.max(MATCHES_AT_LEAST, Math.floor(Math.sqrt(COMPARED_AT_MOST / (cues.length * CUES_BACK))));
+/** Of matches of one cue no more than are worth comparing, those that fit best by themselves; in order of `to`. */
+function likeliest(matches: SpeechMatch[], { likeness }: Task): SpeechMatch[] {
+  const most = likeness?.matchesAtMost ?? Infinity;
   if (matches.length <= most) return matches;
   const kept = [...matches].sort((a, b) => a.own - b.own).slice(0, most);
   return kept.sort((a, b) => a.to - b.to);
 }
-
-/** Pairs of matches compared in one pass over a take, about; and matches of a cue that are always kept. */
-const COMPARED_AT_MOST = 1e7;
-const MATCHES_AT_LEAST = 40;
 
 function sameWay(one: readonly SpeechMatch[], other: readonly SpeechMatch[]): boolean {
   return (

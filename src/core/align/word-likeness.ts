@@ -4,6 +4,7 @@ import type { Term } from '@/core/words';
 import { overlapSeconds, type Interval } from '@/core/units';
 import { wording } from './captions';
 import type { Likeness } from './likeness';
+import { CUES_BACK } from './match-costs';
 import type { SpeechStretch } from './model';
 import { plainWords } from './plain-words';
 import { TermHearing } from './term-hearing';
@@ -65,8 +66,16 @@ export function wordedPieces(
     last = Math.max(startSeconds + 0.05, heard[to - 1].endSeconds);
     return { startSeconds, endSeconds: last, likely: 1 };
   });
-  return worded(cues, captions, heard, speech, pieces, terms);
+  const most = Math.max(MATCHES_AT_LEAST, Math.floor(Math.sqrt(COMPARED_AT_MOST / (cues.length * CUES_BACK))));
+  return worded(cues, captions, heard, speech, pieces, terms, most);
 }
+
+/**
+ * Pairs of matches compared in one pass over captions without sound, about; and matches of a cue that are always kept.
+ * Captions of a class have some thirty of a cue; dense ones of something else would be compared by the thousand.
+ */
+const COMPARED_AT_MOST = 1e7;
+const MATCHES_AT_LEAST = 40;
 
 function worded(
   cues: readonly Cue[],
@@ -75,11 +84,12 @@ function worded(
   speech: readonly SpeechStretch[],
   ranges: WordsInSpeech['ranges'],
   terms: readonly Term[],
+  matchesAtMost?: number,
 ): WordedSpeech {
   const hearing = new TermHearing(terms, cues);
   const texts = new Map(cues.map(({ text }) => [text, hearing.planned(plainWords(text))]));
   return {
-    likeness: new Worded(heard, ranges, texts),
+    likeness: new Worded(heard, ranges, texts, matchesAtMost),
     speech,
     wordsIn: (interval) => {
       const within = ranges.filter(([from, to], at) => to > from && overlapSeconds(speech[at], interval) > 0);
@@ -106,6 +116,7 @@ class Worded implements Likeness {
     heard: readonly HeardWord[],
     private readonly ranges: WordsInSpeech['ranges'],
     texts: ReadonlyMap<string, readonly string[]>,
+    readonly matchesAtMost?: number,
   ) {
     this.heard = heard.map(({ word }) => this.table.numberOf(word));
     this.lengths = heard.map(({ word }) => word.length);

@@ -10,7 +10,7 @@ export const EYES_OPEN = /\bopen (?:your|the) eyes\b|\beyes (?:may )?open\b/;
 export const WATCH = /\b(?:watch (?:me|one|how|the|my)|look at (?:me|my|the)|see (?:me|how i|my)|let me show)\b/;
 export const LAST = /\blast (?:one|round|time|breath|circle|pull)\b|\bone last\b|\bfinal (?:one|round|time)\b/;
 export const THANKS = /\bthanks?\b|\bthank you\b|\bgrateful\b/;
-const SEATED = /\bsit\b|\bseated\b|\bsitting\b|\bchair\b|\bstool\b|\bon your seat\b/;
+export const SEATED = /\bsit\b|\bseated\b|\bsitting\b|\bchair\b|\bstool\b|\bon your seat\b/;
 export const SUPPORT =
   /\bwall\b|\bchair\b|\brail\b|\btable\b|\bsupport\b|\btoes? (?:may |can )?(?:stay|stays|rest) (?:down|on)/;
 export const SEEN_FROM = /\bas seen from\b|\bas you (?:look|see)\b|\bin (?:a|the) mirror\b|\bfrom above\b|\bas i see\b/;
@@ -33,11 +33,7 @@ export function withoutNegated(text: string): string {
 const SINKING =
   /\bsit(?:ting|s)?(?: back| down| deep(?:er)?| low(?:er)?)*(?: in(?:to)?| to| on)? (?:the |your |this |that |a |one |each )?(?:wide |low |left |right |front |back |horse |supporting )*(?:stance|hips?|legs?|kua|kwa|knees?|posture|squat|heels?|pelvis|foot|feet)\b/g;
 
-/** Whether a text offers a seat, or is for people who sit. */
-export function offersSeat(text: string): boolean {
-  return SEATED.test(withoutSinking(text));
-}
-
+/** A text without sinking into a stance: what is left of sitting in it is a seat. */
 export function withoutSinking(text: string): string {
   return text.replace(SINKING, ' ');
 }

@@ -27,7 +27,7 @@ export function readJson(text: string, most: number): Result<unknown, Issue> {
   } catch {
     return failed({ code: 'not-json', at: '', facts: {} });
   }
-  const crowded = tooBig(document, { values: FILE_VALUES });
+  const crowded = tooBig(document, FILE_VALUES);
   return crowded ? failed(crowded) : ok(document);
 }
 

@@ -1,24 +1,14 @@
 import type { Issue } from '@/core/units';
 
-/** What a parsed document may hold before anything else walks through it. */
-interface DocumentLimits {
-  /** Values of any kind, those inside lists and objects too. */
-  readonly values: number;
-  /** Lists and objects inside each other. */
-  readonly depth: number;
-}
-
 /** Deeper than any of our documents. */
 const DEPTH = 24;
 
 /**
- * One cheap pass over parsed JSON, before a schema sees it: too many values, too deep, or text that neither files nor
+ * One cheap pass over parsed JSON, before a schema sees it: more than `most` values, too deep, or text that neither files nor
  * the database can hold (NUL, halves of characters). It keeps a list of its own instead of calling itself, so that
  * depth costs nothing, and gives up at the first problem.
  */
-export function tooBig(document: unknown, { values, depth }: Partial<DocumentLimits> = {}): Issue | null {
-  const most = values ?? 20_000;
-  const deepest = depth ?? DEPTH;
+export function tooBig(document: unknown, most: number): Issue | null {
   const waiting: unknown[] = [document];
   const depths: number[] = [0];
   let seen = 0;
@@ -27,7 +17,7 @@ export function tooBig(document: unknown, { values, depth }: Partial<DocumentLim
     const at = depths.pop() ?? 0;
     if (typeof value === 'string' && !isClean(value)) return { code: 'bad-characters', at: '', facts: {} };
     if (typeof value !== 'object' || value === null) continue;
-    if (at >= deepest) return { code: 'too-deep', at: '', facts: { most: deepest } };
+    if (at >= DEPTH) return { code: 'too-deep', at: '', facts: { most: DEPTH } };
     const inside: unknown[] = Array.isArray(value) ? value : Object.values(value);
     seen += inside.length;
     if (seen > most) return { code: 'too-many-values', at: '', facts: { most } };

@@ -8,7 +8,7 @@ import { planSchema } from './schema';
 
 /**
  * The door for plans: any value in, a valid plan of the current version out, or every problem at its place (at most
- * 200). Nothing is coerced or dropped.
+ * 20). Nothing is coerced or dropped.
  */
 export function readPlan(raw: unknown): Result<ClassPlan, readonly Issue[]> {
   const migrated = migrate(raw);

@@ -91,17 +91,11 @@ function fullestFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, word
       continue;
     }
     let at = thinnest;
-    while (at < FULLEST.length - 1 && !fits(plan, step, timed, round, FULLEST[at], wording)) at++;
+    while (at < FULLEST.length - 1 && !ends(plan, step, timed, round, FULLEST[at], wording, plan.silenceShare)) at++;
     thinnest = at;
     fade.push(FULLEST[at]);
   }
   return shortest(fade.length === 0 ? step.fade : fade);
-}
-
-/** Whether a form's lines end in time on every side of a round, and leave the silence that is wanted. */
-function fits(...given: Parameters<typeof ends>): boolean {
-  const [plan, step, timed, round, form, wording] = given;
-  return ends(plan, step, timed, round, form, wording, plan.silenceShare);
 }
 
 /** Whether a form's lines end in time on every side of a round, and leave a share of it without words. */

@@ -138,6 +138,6 @@ export function judgeBody<Kind extends BodyKind>(kind: Kind, bytes: Uint8Array):
   } catch {
     return failed({ status: 400, code: 'not-json' });
   }
-  const crowded = tooBig(raw, { values });
+  const crowded = tooBig(raw, values);
   return crowded ? failed({ status: 422, code: 'bad-request', issues: [crowded] }) : JUDGES[kind](raw);
 }

@@ -1,6 +1,6 @@
-import { withoutSinking } from '../language';
 import type { Caution } from '@/core/movement';
 import { saidBefore, saidDuring } from '../context';
+import { withoutSinking } from '../language';
 import type { MovementContext, StepContext } from '../model';
 import { CAUTION_LINES } from './caution-lines';
 
@@ -18,14 +18,14 @@ export function cautionState(
   caution: Caution,
 ): CautionState {
   if (caution === 'balance') return 'said';
-  const { known } = CAUTION_LINES[caution];
-  if (known.test(withoutSinking(saidBefore(context)))) return 'said';
+  const known = (said: string): boolean => CAUTION_LINES[caution].known.test(withoutSinking(said));
+  if (known(saidBefore(context))) return 'said';
   for (let before = at - 1; before >= 0 && steps[before].step.kind !== 'movement'; before--) {
-    if (known.test(withoutSinking(steps[before].said))) return 'said';
+    if (known(steps[before].said)) return 'said';
   }
-  if (known.test(withoutSinking(saidDuring(context)))) return 'late';
+  if (known(saidDuring(context))) return 'late';
   for (let after = at + 1; after < steps.length && steps[after].step.kind !== 'movement'; after++) {
-    if (known.test(withoutSinking(steps[after].said))) return 'late';
+    if (known(steps[after].said)) return 'late';
   }
   return 'missing';
 }

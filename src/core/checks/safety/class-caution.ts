@@ -1,26 +1,22 @@
-import { offersSeat } from '../language';
 import type { NewId } from '@/core/document';
 import { makeTalk, type Edit } from '@/core/plan';
+import { withoutSinking } from '../language';
 import type { ClassCheck, ClassContext } from '../model';
 
 /** What is said once in every class (common practice, no published source), how it is known, and words for it. */
 const PARTS = [
   {
     part: 'effort',
-    known: (said: string) => /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/.test(said),
+    known: /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/,
     line: 'Stay within about seventy per cent of what you could do.',
   },
   {
     part: 'pain',
-    known: (said: string) => /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/.test(said),
+    known: /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/,
     line: 'Nothing should hurt.',
   },
-  {
-    part: 'rest',
-    known: (said: string) => /\brest (?:when|whenever|if|as)\b|\bpause when\b/.test(said),
-    line: 'Rest when you like.',
-  },
-  { part: 'sit', known: offersSeat, line: 'Sit if you like.' },
+  { part: 'rest', known: /\brest (?:when|whenever|if|as)\b|\bpause when\b/, line: 'Rest when you like.' },
+  { part: 'sit', known: /\bsit\b|\bseated\b|\bstool\b/, line: 'Sit if you like.' },
 ] as const;
 
 /** Part of the caution for the whole class is missing. One finding, with the parts. */
@@ -32,7 +28,8 @@ export const classCaution: ClassCheck = {
   find: (context) => {
     const { steps } = context;
     if (steps.length === 0) return [];
-    const missing = PARTS.filter(({ known }) => !steps.some(({ said }) => known(said)));
+    const told = steps.map(({ said }) => withoutSinking(said));
+    const missing = PARTS.filter(({ known }) => !told.some((said) => known.test(said)));
     if (missing.length === 0) return [];
     const edit = sayingEdit(context, missing.map(({ line }) => line).join(' '));
     return [{ stepId: null, facts: { parts: missing.map(({ part }) => part).join(' ') }, fix: { kind: 'edit', edit } }];
