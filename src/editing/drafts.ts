@@ -1,4 +1,4 @@
-import { del, entries, get, set } from 'idb-keyval';
+import { del, entries, set } from 'idb-keyval';
 import { isTabAlive, thisTab } from './tab';
 
 /**
@@ -44,16 +44,15 @@ export class Drafts<Doc> {
    * `read` cannot read are left where they are.
    */
   async find(read: (raw: unknown) => Doc | null): Promise<Draft<Doc> | null> {
-    const own = await this.#claim();
-    for (const { tab, draft } of await draftsOf(this.#key, own)) {
+    const own = keyOf(this.#key, await this.#claim());
+    for (const { name, draft } of await draftsOf(this.#key, await thisTab())) {
       const document = read(draft.document);
       if (document === null) continue;
       const found = { ...draft, document };
       this.#last = Math.max(this.#last, draft.at);
-      if (tab !== own) {
+      if (name !== own) {
         this.keep(found);
-        await forget(keyOf(this.#key, tab));
-        await forgetOlderForm(this.#key, tab);
+        await forget(name);
       }
       return found;
     }
@@ -99,62 +98,68 @@ export async function leftDrafts(kind: DraftKind): Promise<LeftDraft[]> {
   for (const id of ids) {
     const [first] = await draftsOf({ kind, id }, own);
     if (!first) continue;
-    const drop = async (): Promise<void> => {
-      await forget(keyOf({ kind, id }, first.tab));
-      await forgetOlderForm({ kind, id }, first.tab);
+    const { name, draft } = first;
+    const keep = (next: Draft): void => {
+      writeAhead(name, next, true);
+      void quietly(() => set(name, next));
     };
-    const key = keyOf({ kind, id }, first.tab);
-    const keep = (draft: Draft): void => {
-      writeAhead(key, draft, true);
-      void quietly(() => set(key, draft));
-    };
-    found.push({ id, draft: first.draft, keep, drop });
+    found.push({ id, draft, keep, drop: () => forget(name) });
   }
   return found;
 }
 
 interface Found {
   readonly key: Key;
-  readonly tab: string;
+  /** `null` where it was kept without one, once. */
+  readonly tab: string | null;
+  /** What it is kept under. */
+  readonly name: string;
   readonly draft: Draft;
 }
 
 /** The drafts of a document that no other open tab writes: this tab's own first, the newest of the others next. */
-async function draftsOf({ kind, id }: Key, own: string): Promise<{ readonly tab: string; readonly draft: Draft }[]> {
+async function draftsOf({ kind, id }: Key, own: string): Promise<Found[]> {
   const left: Found[] = [];
   for (const one of await allDrafts()) {
     if (one.key.kind !== kind || one.key.id !== id) continue;
-    if (one.tab === own || !(await isTabAlive(one.tab))) left.push(one);
+    if (one.tab === own || one.tab === null || !(await isTabAlive(one.tab))) left.push(one);
   }
   return left.sort((a, b) => Number(b.tab === own) - Number(a.tab === own) || b.draft.at - a.draft.at);
 }
 
-/** All drafts of this browser, of the two that may be kept of each the newer one. */
+/** All drafts of this browser; of the two that may be kept under one name the newer one. */
 async function allDrafts(): Promise<Found[]> {
   const newest = new Map<string, Found>();
   const kept = (await quietly(() => entries<string, Draft>())) ?? [];
-  for (const [name, draft] of [...kept, ...writtenAhead()]) {
-    const found = foundUnder(String(name), draft);
-    if (!found) continue;
-    const at = keyOf(found.key, found.tab);
-    if (found.draft.at >= (newest.get(at)?.draft.at ?? -1)) newest.set(at, found);
+  for (const [key, draft] of [...kept, ...writtenAhead()]) {
+    const name = String(key);
+    const found = foundUnder(name, draft);
+    if (found && found.draft.at >= (newest.get(name)?.draft.at ?? -1)) newest.set(name, found);
   }
   return [...newest.values()];
 }
 
 function foundUnder(name: string, raw: unknown): Found | null {
+  if (typeof raw !== 'object' || raw === null) return null;
   const [prefix, first, second, third] = name.split('/');
-  if (prefix !== PREFIX || typeof raw !== 'object' || raw === null) return null;
-  if (third !== undefined) return { key: { kind: first as DraftKind, id: second }, tab: third, draft: raw as Draft };
-  // Drafts of classes from before other documents had some: `draft/<class>/<tab>`, with the plan by its name.
-  const older = raw as { readonly baseRevision: number; readonly plan?: unknown };
-  if (second === undefined || older.plan === undefined) return null;
-  const draft = { baseRevision: older.baseRevision, unanswered: [], document: older.plan, at: 0 };
-  return { key: { kind: 'class', id: first }, tab: second, draft };
+  if (prefix === PREFIX && third !== undefined) {
+    return { key: { kind: first as DraftKind, id: second }, tab: third, name, draft: raw as Draft };
+  }
+  // From before other documents had drafts: classes under `draft/<class>/<tab>`, movements without a tab.
+  const { baseRevision, plan, movement } = raw as OlderDraft;
+  const older = { baseRevision, unanswered: [], at: 0 };
+  if (prefix === PREFIX && second !== undefined && plan !== undefined) {
+    return { key: { kind: 'class', id: first }, tab: second, name, draft: { ...older, document: plan } };
+  }
+  const id = /^movement draft (.+)$/.exec(name)?.[1];
+  if (id === undefined || movement === undefined) return null;
+  return { key: { kind: 'movement', id }, tab: null, name, draft: { ...older, document: movement } };
 }
 
-async function forgetOlderForm({ kind, id }: Key, tab: string): Promise<void> {
-  if (kind === 'class') await quietly(() => del(`${PREFIX}/${id}/${tab}`));
+interface OlderDraft {
+  readonly baseRevision: number;
+  readonly plan?: unknown;
+  readonly movement?: unknown;
 }
 
 function writeAhead(key: string, draft: Draft, leaving: boolean): void {
@@ -191,15 +196,6 @@ async function forget(key: string): Promise<void> {
     // It was never written there.
   }
   await quietly(() => del(key));
-}
-
-/** Drafts of movements were once kept without a tab; such a one is taken over and moved. */
-export async function takeOlderMovementDraft(id: string): Promise<Draft | null> {
-  const key = `movement draft ${id}`;
-  const older = await quietly(() => get<{ readonly baseRevision: number; readonly movement: unknown }>(key));
-  if (!older) return null;
-  await quietly(() => del(key));
-  return { baseRevision: older.baseRevision, unanswered: [], document: older.movement, at: 0 };
 }
 
 /** A browser that keeps nothing still edits. */

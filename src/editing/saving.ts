@@ -49,9 +49,8 @@ export interface Saving<Doc> {
   readonly changed: (document: Doc) => void;
   /** Sends what is waiting at once; whether everything is on the server. */
   readonly flush: () => Promise<boolean>;
-  /** After a conflict: ours on top of theirs, or theirs, which the caller then shows. */
-  readonly settle: (keep: 'ours' | 'theirs') => void;
-  readonly isSaved: () => boolean;
+  /** After a conflict: ours on top of theirs, or theirs, which the caller then shows; ends when our draft is gone. */
+  readonly settle: (keep: 'ours' | 'theirs') => Promise<void>;
   readonly stop: () => void;
 }
 
@@ -87,7 +86,7 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
     return running;
   };
   const remember = (saveId: string): void => {
-    if (!unanswered.includes(saveId)) unanswered = [...unanswered, saveId].slice(-UNANSWERED_AT_MOST);
+    unanswered = [...unanswered, saveId].slice(-UNANSWERED_AT_MOST);
   };
   const settled = async (next: number, sent: Doc): Promise<void> => {
     revision = next;
@@ -179,7 +178,7 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
       later(SAVE_AFTER_MILLISECONDS);
     },
     flush,
-    settle: (keep) => {
+    settle: async (keep) => {
       if (state.kind !== 'conflict') return;
       const { theirs } = state;
       revision = theirs.revision;
@@ -191,9 +190,8 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
       }
       if (theirs.document !== null) document = theirs.document;
       set({ kind: 'saved' });
-      void drafts.drop();
+      await drafts.drop();
     },
-    isSaved: () => state.kind === 'saved',
     stop: () => {
       clearTimeout(timer);
       forgetLinks();

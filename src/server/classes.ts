@@ -3,7 +3,6 @@ import type { ClassesPage, ClassResponse } from '@/api/classes';
 import { UUID, type Saved } from '@/api/saves';
 import { LRUCache } from 'lru-cache';
 import { emptyPlan } from '@/core/plan';
-import type { Result } from '@/core/units';
 import {
   findClass,
   findPlanText,
@@ -11,10 +10,10 @@ import {
   insertClass,
   listClasses,
   revisionOfClass,
-  setClassRemoved,
   updateClass,
   type PlanRow,
 } from '@/db/queries/classes';
+import { setRemoved } from '@/db/queries/bin';
 import type { SaveBase } from '@/db/queries/save-base';
 import { planFromTemplate, TEMPLATES } from '@/templates';
 import type { Bodies } from './judging/bodies';
@@ -75,7 +74,7 @@ export async function needClass({ db, studio }: Asking, id: string): Promise<voi
 
 /** A plan of our own making as it is stored. @throws Refusal 422 with every problem at its place. */
 export function judgedPlan(raw: unknown): PlanRow {
-  const judged: Result<PlanRow, Refusal['issues']> = judgePlan(raw);
+  const judged = judgePlan(raw);
   if (!judged.ok) throw new Refusal(422, 'bad-plan', judged.problem);
   return judged.value;
 }
@@ -120,6 +119,6 @@ export async function saveClass(who: Asking, id: string, base: SaveBase, plan: P
 
 /** Puts a class into the bin, or takes it out. @throws Refusal 404. */
 export async function shelve({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
-  const done = UUID.test(id) && (await setClassRemoved(db, studio.id, id, removed));
+  const done = UUID.test(id) && (await setRemoved(db, 'class', studio.id, id, removed));
   if (!done) throw new Refusal(404, 'no-class');
 }

@@ -5,9 +5,9 @@ import {
   insertMovement,
   listMovements,
   setMovementArchived,
-  setMovementRemoved,
   updateMovement,
 } from '@/db/queries/movements';
+import { setRemoved } from '@/db/queries/bin';
 import type { SaveBase } from '@/db/queries/save-base';
 import type { JudgedMovement } from './judging/documents';
 import { Refusal } from './refusal';
@@ -45,6 +45,6 @@ export async function archiveMovement(who: Asking, id: string, archived: boolean
 
 /** Puts a movement into the bin, or takes it out; classes keep their own copies. @throws Refusal 404. */
 export async function removeMovement({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
-  const done = UUID.test(id) && (await setMovementRemoved(db, studio.id, id, removed));
+  const done = UUID.test(id) && (await setRemoved(db, 'movement', studio.id, id, removed));
   if (!done) throw new Refusal(404, 'no-movement');
 }

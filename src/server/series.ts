@@ -4,15 +4,9 @@ import { UUID, type Saved } from '@/api/saves';
 import type { ShelfSeries } from '@/api/series';
 import { emptyPlan, LIMITS } from '@/core/plan';
 import { insertClass } from '@/db/queries/classes';
+import { setRemoved } from '@/db/queries/bin';
 import type { SaveBase } from '@/db/queries/save-base';
-import {
-  appendToSeries,
-  holdSeries,
-  insertSeries,
-  listSeries,
-  setSeriesRemoved,
-  updateSeries,
-} from '@/db/queries/series';
+import { appendToSeries, holdSeries, insertSeries, listSeries, updateSeries } from '@/db/queries/series';
 import { copyOfClass, judgedPlan } from './classes';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
@@ -43,7 +37,7 @@ export async function saveSeries(
 
 /** Puts a series into the bin, or takes it out with its classes in their places; they stay on the shelf meanwhile. @throws Refusal 404. */
 export async function dropSeries({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
-  const done = UUID.test(id) && (await setSeriesRemoved(db, studio.id, id, removed));
+  const done = UUID.test(id) && (await setRemoved(db, 'series', studio.id, id, removed));
   if (!done) throw new Refusal(404, 'no-series');
 }
 

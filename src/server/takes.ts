@@ -6,13 +6,13 @@ import {
   insertTake,
   listTakes,
   revisionOfTake,
-  setTakeRemoved,
   updateReading,
   type HandWorkRow,
   type StoredTake,
   type TakeRow,
   type TakeSummary,
 } from '@/db/queries/takes';
+import { setRemoved } from '@/db/queries/bin';
 import type { SaveBase } from '@/db/queries/save-base';
 import { needClass } from './classes';
 import { run } from './judging/run';
@@ -73,5 +73,5 @@ export async function correctTake(
 
 /** Puts a take into the bin, or takes it out. @throws Refusal 404. */
 export async function dropTake({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
-  if (!UUID.test(id) || !(await setTakeRemoved(db, studio.id, id, removed))) throw new Refusal(404, 'no-take');
+  if (!UUID.test(id) || !(await setRemoved(db, 'take', studio.id, id, removed))) throw new Refusal(404, 'no-take');
 }

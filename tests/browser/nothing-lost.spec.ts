@@ -131,8 +131,8 @@ test('the library keeps what is typed while the server is away, over a reload, a
   await there.fill('From the other tab');
   await expect(other.getByText('Classes that use it keep their own copy')).toHaveText(/^Saved/);
   await name.fill('From this tab');
-  await expect(page.getByRole('alert')).toContainText('saved in another place meanwhile');
-  await page.getByRole('button', { name: 'Take the other' }).click();
+  await expect(page.getByRole('alert')).toContainText('This movement was changed in another window');
+  await page.getByRole('button', { name: 'Use the other' }).click();
   await expect(name).toHaveValue('From the other tab');
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByText('From the other tab was moved to the bin.')).toBeVisible();

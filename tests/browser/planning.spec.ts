@@ -326,8 +326,8 @@ test('a movement open in two tabs is never overwritten; what is typed without a 
   await panel(page).getByLabel('Rounds asked for').fill('4');
   await expect(panel(page).getByRole('status')).toContainText('Saved');
   await panel(other).getByLabel('Said at the change of side').fill('Turn about.');
-  await expect(panel(other).getByRole('alert')).toContainText('Nothing was overwritten');
-  await other.getByRole('button', { name: 'Keep this one' }).click();
+  await expect(panel(other).getByRole('alert')).toContainText('Both versions are safe');
+  await other.getByRole('button', { name: 'Keep mine' }).click();
   await expect(panel(other).getByRole('status')).toContainText('Saved');
 
   await other.route('**/api/movements/*', (route) =>

@@ -189,7 +189,6 @@ describe('a body of any kind', () => {
         const { heldMilliseconds, computedMilliseconds } = await watched();
         held = Math.min(held, heldMilliseconds, computedMilliseconds);
       }
-      if (process.env.CALM_PRINT_HELD) console.log(`${name}: ${held.toFixed(1)} ms`);
       expect(held, name).toBeLessThan(50);
     }
   }, 120_000);

@@ -1,4 +1,4 @@
-import { and, eq, isNotNull, lt, sql } from 'drizzle-orm';
+import { and, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { BIN_KINDS, type BinKind } from '@/api/bin';
 import type { Database } from '../database';
 import { classes, movements, series, takes } from '../schema';
@@ -47,6 +47,31 @@ export async function listBin(db: Database, studioId: string, most: number): Pro
       rows.map(({ removedAt, ...row }) => ({ kind: BIN_KINDS[at], ...row, removedAt: removedAt ?? new Date(0) })),
     )
     .sort((a, b) => b.removedAt.getTime() - a.removedAt.getTime());
+}
+
+const TABLES = { class: classes, take: takes, movement: movements, series } as const;
+
+/** Puts something into the bin, or takes it out; whether there was such a thing to put, or to take. */
+export async function setRemoved(
+  db: Database,
+  kind: BinKind,
+  studioId: string,
+  id: string,
+  removed: boolean,
+): Promise<boolean> {
+  const table = TABLES[kind];
+  const changed = await db
+    .update(table)
+    .set({ removedAt: removed ? sql`now()` : null })
+    .where(
+      and(
+        eq(table.studioId, studioId),
+        eq(table.id, id),
+        removed ? isNull(table.removedAt) : isNotNull(table.removedAt),
+      ),
+    )
+    .returning({ id: table.id });
+  return changed.length > 0;
 }
 
 /**

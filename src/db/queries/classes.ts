@@ -1,4 +1,4 @@
-import { and, asc, eq, isNotNull, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import { upToDate, type ClassPlan } from '@/core/plan';
 import type { Database } from '../database';
 import { classes, classRevisions, series, takes } from '../schema';
@@ -172,20 +172,4 @@ async function revisionOfSave(db: Database, studioId: string, classId: string, s
       ),
     );
   return found?.revision ?? null;
-}
-
-/** Puts a class into the bin, or takes it out; whether there was one. */
-export async function setClassRemoved(db: Database, studioId: string, id: string, removed: boolean): Promise<boolean> {
-  const changed = await db
-    .update(classes)
-    .set({ removedAt: removed ? sql`now()` : null })
-    .where(
-      and(
-        eq(classes.studioId, studioId),
-        eq(classes.id, id),
-        removed ? isNull(classes.removedAt) : isNotNull(classes.removedAt),
-      ),
-    )
-    .returning({ id: classes.id });
-  return changed.length > 0;
 }

@@ -2,7 +2,7 @@ import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { movementUpToDate, type Movement, type MovementSummary } from '@/core/movement';
 import type { Database } from '../database';
 import { movements } from '../schema';
-import { buildsOn, type SaveBase } from './save-base';
+import { buildsOn, revisionOfSave, type SaveBase } from './save-base';
 
 /** A movement as the library lists it. */
 export interface ListedMovement {
@@ -66,18 +66,17 @@ export async function updateMovement(
   base: SaveBase,
   saved: NewMovement,
 ): Promise<number | null> {
-  const { saveId = null } = base;
   const [made] = await db
     .update(movements)
-    .set({ ...stored(saved), revision: sql`${movements.revision} + 1`, lastSaveId: saveId, updatedAt: sql`now()` })
+    .set({
+      ...stored(saved),
+      revision: sql`${movements.revision} + 1`,
+      lastSaveId: base.saveId ?? null,
+      updatedAt: sql`now()`,
+    })
     .where(and(one(studioId, id), buildsOn(movements, base)))
     .returning({ revision: movements.revision });
-  if (made || saveId === null) return made?.revision ?? null;
-  const [same] = await db
-    .select({ revision: movements.revision })
-    .from(movements)
-    .where(and(one(studioId, id), eq(movements.lastSaveId, saveId)));
-  return same?.revision ?? null;
+  return made?.revision ?? revisionOfSave(db, movements, movements, one(studioId, id), base);
 }
 
 /** Puts a movement into the archive, or takes it out; whether that changed anything. */
@@ -86,27 +85,6 @@ export async function setMovementArchived(db: Database, studioId: string, id: st
     .update(movements)
     .set({ archivedAt: away ? sql`now()` : null })
     .where(and(one(studioId, id), away ? isNull(movements.archivedAt) : isNotNull(movements.archivedAt)))
-    .returning({ id: movements.id });
-  return changed.length > 0;
-}
-
-/** Puts a movement into the bin, or takes it out; whether that changed anything. */
-export async function setMovementRemoved(
-  db: Database,
-  studioId: string,
-  id: string,
-  removed: boolean,
-): Promise<boolean> {
-  const changed = await db
-    .update(movements)
-    .set({ removedAt: removed ? sql`now()` : null })
-    .where(
-      and(
-        eq(movements.studioId, studioId),
-        eq(movements.id, id),
-        removed ? isNull(movements.removedAt) : isNotNull(movements.removedAt),
-      ),
-    )
     .returning({ id: movements.id });
   return changed.length > 0;
 }

@@ -1,4 +1,6 @@
-import { and, eq, inArray, isNull, ne, or, type AnyColumn, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, isNull, ne, or, sql, type AnyColumn, type SQL } from 'drizzle-orm';
+import type { PgTable } from 'drizzle-orm/pg-core';
+import type { Database } from '../database';
 
 /**
  * What a save builds on, as the browser knows it. `saveId` names the save, so that the same one may come twice when its
@@ -25,4 +27,20 @@ export function buildsOn(
       ? eq(columns.revision, baseRevision)
       : or(eq(columns.revision, baseRevision), inArray(columns.lastSaveId, [...unanswered]));
   return saveId ? and(stands, or(isNull(columns.lastSaveId), ne(columns.lastSaveId, saveId))) : stands;
+}
+
+/** The revision that a save left, where it stands stored already: it was sent again, its answer was lost. */
+export async function revisionOfSave(
+  db: Database,
+  table: PgTable,
+  columns: { readonly revision: AnyColumn; readonly lastSaveId: AnyColumn },
+  where: SQL | undefined,
+  { saveId }: SaveBase,
+): Promise<number | null> {
+  if (!saveId) return null;
+  const [same] = await db
+    .select({ revision: sql<number>`${columns.revision}` })
+    .from(table)
+    .where(and(where, eq(columns.lastSaveId, saveId)));
+  return same?.revision ?? null;
 }

@@ -1,7 +1,7 @@
-import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database';
 import { classes, series } from '../schema';
-import { buildsOn, type SaveBase } from './save-base';
+import { buildsOn, revisionOfSave, type SaveBase } from './save-base';
 
 export interface StoredSeries {
   readonly id: string;
@@ -39,14 +39,13 @@ export async function updateSeries(
   base: SaveBase,
   { title, classIds }: { readonly title: string; readonly classIds: readonly string[] },
 ): Promise<number | null> {
-  const { saveId = null } = base;
   return db.transaction(async (tx) => {
     const [changed] = await tx
       .update(series)
-      .set({ title, revision: sql`${series.revision} + 1`, lastSaveId: saveId })
+      .set({ title, revision: sql`${series.revision} + 1`, lastSaveId: base.saveId ?? null })
       .where(and(present(studioId, id), buildsOn(series, base)))
       .returning({ revision: series.revision });
-    if (!changed) return saveId === null ? null : revisionOfSave(tx, studioId, id, saveId);
+    if (!changed) return revisionOfSave(tx, series, series, present(studioId, id), base);
     await tx
       .update(classes)
       .set({ seriesId: null, seriesOrder: null })
@@ -63,30 +62,6 @@ export async function updateSeries(
     }
     return changed.revision;
   });
-}
-
-async function revisionOfSave(db: Database, studioId: string, id: string, saveId: string): Promise<number | null> {
-  const [same] = await db
-    .select({ revision: series.revision })
-    .from(series)
-    .where(and(present(studioId, id), eq(series.lastSaveId, saveId)));
-  return same?.revision ?? null;
-}
-
-/** Puts a series into the bin, or takes it out, with its classes as they stood in it; whether there was one. */
-export async function setSeriesRemoved(db: Database, studioId: string, id: string, removed: boolean): Promise<boolean> {
-  const changed = await db
-    .update(series)
-    .set({ removedAt: removed ? sql`now()` : null })
-    .where(
-      and(
-        eq(series.studioId, studioId),
-        eq(series.id, id),
-        removed ? isNull(series.removedAt) : isNotNull(series.removedAt),
-      ),
-    )
-    .returning({ id: series.id });
-  return changed.length > 0;
 }
 
 /**

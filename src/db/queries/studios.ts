@@ -2,7 +2,7 @@ import { and, asc, eq, sql } from 'drizzle-orm';
 import { NO_SPELLING, type Spelling } from '@/core/words';
 import type { Database } from '../database';
 import { studios } from '../schema';
-import { buildsOn, type SaveBase } from './save-base';
+import { buildsOn, revisionOfSave, type SaveBase } from './save-base';
 
 export interface Studio {
   readonly id: string;
@@ -40,7 +40,6 @@ export async function setSpelling(
   base: SaveBase,
   { chosen, own }: Spelling,
 ): Promise<number | null> {
-  const { saveId = null } = base;
   const columns = { revision: studios.spellingRevision, lastSaveId: studios.spellingSaveId };
   const [changed] = await db
     .update(studios)
@@ -48,16 +47,11 @@ export async function setSpelling(
       spelling: chosen,
       ownTerms: own,
       spellingRevision: sql`${studios.spellingRevision} + 1`,
-      spellingSaveId: saveId,
+      spellingSaveId: base.saveId ?? null,
     })
     .where(and(eq(studios.id, id), buildsOn(columns, base)))
     .returning({ revision: studios.spellingRevision });
-  if (changed || saveId === null) return changed?.revision ?? null;
-  const [same] = await db
-    .select({ revision: studios.spellingRevision })
-    .from(studios)
-    .where(and(eq(studios.id, id), eq(studios.spellingSaveId, saveId)));
-  return same?.revision ?? null;
+  return changed?.revision ?? revisionOfSave(db, studios, columns, eq(studios.id, id), base);
 }
 
 /** Removes a studio and all of its rows. */

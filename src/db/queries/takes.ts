@@ -1,10 +1,10 @@
-import { and, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Evidence } from '@/core/align';
 import { upToDate, type ClassPlan } from '@/core/plan';
 import type { Corrections, HandWork, Reading, Recording } from '@/core/reading';
 import type { Database } from '../database';
 import { readings, takes } from '../schema';
-import { buildsOn, type SaveBase } from './save-base';
+import { buildsOn, revisionOfSave, type SaveBase } from './save-base';
 
 export interface TakeSummary {
   readonly id: string;
@@ -152,7 +152,6 @@ export async function updateReading(
   base: SaveBase,
   work: HandWorkRow,
 ): Promise<number | null> {
-  const { saveId = null } = base;
   const one = and(eq(readings.studioId, studioId), eq(readings.takeId, takeId));
   const [stored] = await db
     .update(readings)
@@ -162,17 +161,12 @@ export async function updateReading(
       remarks: work.remarksText === null ? null : json(work.remarksText),
       cuts: work.cutsText === null ? null : json(work.cutsText),
       revision: sql`${readings.revision} + 1`,
-      lastSaveId: saveId,
+      lastSaveId: base.saveId ?? null,
       updatedAt: sql`now()`,
     })
     .where(and(one, buildsOn(readings, base)))
     .returning({ revision: readings.revision });
-  if (stored || saveId === null) return stored?.revision ?? null;
-  const [same] = await db
-    .select({ revision: readings.revision })
-    .from(readings)
-    .where(and(one, eq(readings.lastSaveId, saveId)));
-  return same?.revision ?? null;
+  return stored?.revision ?? revisionOfSave(db, readings, readings, one, base);
 }
 
 /** The plan of a take as JSON, and how long its recording is. */
@@ -199,20 +193,4 @@ export async function revisionOfTake(db: Database, studioId: string, id: string)
     .innerJoin(readings, eq(readings.takeId, takes.id))
     .where(and(eq(takes.studioId, studioId), eq(takes.id, id), isNull(takes.removedAt)));
   return found?.revision ?? null;
-}
-
-/** Puts a take into the bin, or takes it out; whether there was one. */
-export async function setTakeRemoved(db: Database, studioId: string, id: string, removed: boolean): Promise<boolean> {
-  const changed = await db
-    .update(takes)
-    .set({ removedAt: removed ? sql`now()` : null })
-    .where(
-      and(
-        eq(takes.studioId, studioId),
-        eq(takes.id, id),
-        removed ? isNull(takes.removedAt) : isNotNull(takes.removedAt),
-      ),
-    )
-    .returning({ id: takes.id });
-  return changed.length > 0;
 }

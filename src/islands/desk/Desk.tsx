@@ -57,7 +57,7 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
             studio={studio}
             takes={takes}
             flush={async () => (await saving.current?.flush()) ?? true}
-            onSettle={(keep) => saving.current?.settle(keep)}
+            onSettle={(keep) => void saving.current?.settle(keep)}
           />
         </StudioContext.Provider>
       </LibraryContext.Provider>

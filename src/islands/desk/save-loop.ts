@@ -34,11 +34,13 @@ export function startSavingDesk(desk: DeskStore): Saving<ClassPlan> {
       if (draft) desk.replace(draft, base, save);
       return draft;
     },
-    settle: (keep) => {
+    settle: async (keep) => {
       const { save } = desk.getState();
-      saving.settle(keep);
-      if (keep === 'ours' || save.kind !== 'conflict' || save.theirs.document === null) return;
-      desk.replace(save.theirs.document, save.theirs.revision, { kind: 'saved' });
+      const done = saving.settle(keep);
+      if (keep === 'theirs' && save.kind === 'conflict' && save.theirs.document !== null) {
+        desk.replace(save.theirs.document, save.theirs.revision, { kind: 'saved' });
+      }
+      await done;
     },
     stop: () => {
       unsubscribe();

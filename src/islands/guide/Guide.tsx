@@ -9,7 +9,7 @@ import { fileNameFor } from '@/core/publish';
 import { saveFile } from '@/ui/parts/save-file';
 import { instructorSide, sideWord, wayWord } from '@/core/words';
 import { Tide } from './Tide';
-import { runToResume, type KeptRun } from './kept-runs';
+import { runToResume, secondsSinceStop } from './kept-runs';
 import { clockSeconds, usePerformance } from './use-performance';
 
 interface Props {
@@ -88,7 +88,7 @@ export function Guide({ classId, plan, timeline, onLeave }: Props) {
               <button type="button" className="btn h-14 text-xl" onClick={() => resume(broken)}>
                 Resume at {formatClock(broken.brokenOff.placeSeconds)}
               </button>
-              The last performance stopped {agoOf(broken)} ago.
+              The last performance stopped {formatClock(secondsSinceStop(broken))} ago.
             </p>
           )}
         </main>
@@ -96,12 +96,6 @@ export function Guide({ classId, plan, timeline, onLeave }: Props) {
       </div>
     </div>
   );
-}
-
-/** How long ago a run broke off. */
-function agoOf({ startedAt, brokenOff }: KeptRun): string {
-  const stopped = startedAt + (brokenOff?.atSeconds ?? 0) * 1000;
-  return formatClock(Math.max(0, (Date.now() - stopped) / 1000));
 }
 
 interface HeadProps {

@@ -34,7 +34,7 @@ const PULSES = 'performance-pulse';
 /** Runs kept of one class; with one more the oldest goes. */
 const RUNS_A_CLASS = 40;
 /** A run that broke off longer ago is not offered to be gone on with. */
-const RESUMED_WITHIN_MILLISECONDS = 12 * 3600_000;
+const RESUMED_WITHIN_SECONDS = 12 * 3600;
 
 const nameOf = (run: Pick<KeptRun, 'classId' | 'runId'>): string => `${run.classId}/${run.runId}`;
 
@@ -89,8 +89,12 @@ export function forgetOldRuns(classId: string): void {
 export function runToResume(classId: string, runtimeSeconds: number, now: number): KeptRun | null {
   const last = keptRuns(classId).at(0);
   if (!last?.brokenOff || Math.abs(last.runtimeSeconds - runtimeSeconds) > 0.5) return null;
-  const ago = now - last.startedAt - last.brokenOff.atSeconds * 1000;
-  return ago < RESUMED_WITHIN_MILLISECONDS ? last : null;
+  return secondsSinceStop(last, now) < RESUMED_WITHIN_SECONDS ? last : null;
+}
+
+/** How long ago a run broke off, by the wall clock; 0 where that was set back meanwhile. */
+export function secondsSinceStop({ startedAt, brokenOff }: KeptRun, now = Date.now()): number {
+  return Math.max(0, (now - startedAt) / 1000 - (brokenOff?.atSeconds ?? 0));
 }
 
 /** A run as it was written; `null` where that cannot be read. */

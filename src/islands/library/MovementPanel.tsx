@@ -11,6 +11,7 @@ import {
 } from '@/core/movement';
 import { issueText } from '@/messages/issues';
 import { LEAD_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
@@ -164,15 +165,7 @@ function SaveWords({ store }: { readonly store: LibraryStore }) {
   if (save.kind === 'conflict') {
     return (
       <div role="alert" className="text-accent text-sm">
-        It was saved in another place meanwhile. Nothing was overwritten.
-        <span className="mt-1 flex gap-2">
-          <button type="button" className="btn btn-xs" onClick={() => store.settle('ours')}>
-            Keep this one
-          </button>
-          <button type="button" className="btn btn-xs" onClick={() => store.settle('theirs')}>
-            Take the other
-          </button>
-        </span>
+        <ConflictChoice what="This movement was changed" onSettle={store.settle} />
       </div>
     );
   }

@@ -2,7 +2,6 @@ import type { LibraryEntry, MovementResponse } from '@/api/movements';
 import { send } from '@/api/client';
 import type { Json } from '@/core/document';
 import { readMovement, summaryOf, type Movement } from '@/core/movement';
-import { takeOlderMovementDraft } from '@/editing/drafts';
 import { startSaving, type SaveState, type Saving } from '@/editing/saving';
 import { createStore } from 'zustand/vanilla';
 
@@ -77,11 +76,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     });
     saving = started;
     const draft = await started.takeUp();
-    if (draft) return setOpen({ movement: draft });
-    const older = await takeOlderMovementDraft(id);
-    const kept = older && readDraft(older.document);
-    if (kept) change(kept);
-    return undefined;
+    if (draft) setOpen({ movement: draft });
   };
   const change = (movement: Movement): void => {
     setOpen({ movement });
@@ -167,7 +162,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       if (open?.save.kind !== 'conflict') return;
       const { document: theirs } = open.save.theirs;
       if (keep === 'theirs' && theirs) setOpen({ movement: theirs, before: [] });
-      saving?.settle(keep);
+      void saving?.settle(keep);
     },
   };
 }

@@ -4,6 +4,7 @@ import { stepsInOrder } from '@/core/plan';
 import { leastCertain, withSureTaken, type Reading } from '@/core/reading';
 import { formatClock, formatDifference } from '@/core/units';
 import type { Spelling } from '@/core/words';
+import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { SAVE_WORDS } from '@/messages/saving';
 import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
 import { PageLinks } from '@/ui/parts/PageLinks';
@@ -222,17 +223,7 @@ function SaveTrouble({ save, onSettle }: TroubleProps) {
       {save.kind === 'refused' ? (
         'What you set was refused and is not saved. Undo the last step, or reload the page.'
       ) : (
-        <>
-          This take was corrected in another window meanwhile. Both versions are safe. Which one should stand?
-          <span className="mt-1 flex gap-2">
-            <button type="button" className="btn btn-sm" onClick={() => onSettle('ours')}>
-              Keep mine
-            </button>
-            <button type="button" className="btn btn-sm" onClick={() => onSettle('theirs')}>
-              Use the other
-            </button>
-          </span>
-        </>
+        <ConflictChoice what="This take was corrected" onSettle={onSettle} />
       )}
     </div>
   );

@@ -59,9 +59,8 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
     work,
     save,
     settle: (keep) => {
-      saving.current?.settle(keep);
       // What another window did is not at hand here: the page is loaded again with it.
-      if (keep === 'theirs') location.reload();
+      void saving.current?.settle(keep).then(() => keep === 'theirs' && location.reload());
     },
     change: (next) => setSteps((before) => [...before, next]),
     undo: steps.length > 1 ? () => setSteps((before) => before.slice(0, -1)) : null,

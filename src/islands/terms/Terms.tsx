@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { startSaving, type SaveState, type Saving } from '@/editing/saving';
+import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { SAVE_WORDS } from '@/messages/saving';
 import { IssueList } from '@/ui/parts/IssueList';
 import { hasSpelling, SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
@@ -42,7 +43,7 @@ export function Terms({ studio, first }: Props) {
   };
   const settle = (keep: 'ours' | 'theirs'): void => {
     if (keep === 'theirs' && state.kind === 'conflict' && state.theirs.document) setSpelling(state.theirs.document);
-    saving.current?.settle(keep);
+    void saving.current?.settle(keep);
   };
   const choose = (term: string, variant: string | null): void => {
     const { [term]: _, ...others } = spelling.chosen;
@@ -63,15 +64,7 @@ export function Terms({ studio, first }: Props) {
       <main>
         {state.kind === 'conflict' && (
           <div role="alert" className="border-accent mb-4 border-l-4 px-3 py-2">
-            The spelling was changed in another window meanwhile. Both versions are safe. Which one should stand?
-            <span className="mt-1 flex gap-2">
-              <button type="button" className="btn btn-sm" onClick={() => settle('ours')}>
-                Keep mine
-              </button>
-              <button type="button" className="btn btn-sm" onClick={() => settle('theirs')}>
-                Use the other
-              </button>
-            </span>
+            <ConflictChoice what="The spelling was changed" onSettle={settle} />
           </div>
         )}
         {state.kind === 'refused' && (

@@ -1,6 +1,6 @@
 import { readMovement, summaryOf, type Movement, type MovementSummary } from '@/core/movement';
-import { readPlan } from '@/core/plan';
-import { checkReading, correct } from '@/core/reading';
+import { readPlan, upToDate, type ClassPlan } from '@/core/plan';
+import { checkReading, correct, type Reading } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import type { NewTakeRequest } from '@/api/takes';
@@ -78,12 +78,10 @@ export function judgeHandWork(work: {
   });
 }
 
-/** A judged reading with its figures worked out anew from the plan it belongs to; JSON in and out. */
+/** A judged reading with its figures worked out anew from the stored plan that it belongs to; JSON in and out. */
 export function recount({ readingText, planText, lengthSeconds }: RecountInput): string {
-  const read = readPlan(JSON.parse(planText));
-  const reading = checkReading(JSON.parse(readingText));
-  if (!read.ok || !reading.ok) throw new Error('recount: the plan of a stored take is not in order');
-  return JSON.stringify(correct(reading.value, expandPlan(read.value), {}, lengthSeconds));
+  const plan = upToDate(JSON.parse(planText) as ClassPlan);
+  return JSON.stringify(correct(JSON.parse(readingText) as Reading, expandPlan(plan), {}, lengthSeconds));
 }
 
 export interface RecountInput {
