@@ -1,0 +1,184 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { freshBrowser, store } from '../../tests/support/browser-store';
+import { saveLeftDrafts } from './left-drafts';
+import { startSaving, type Saving, type SaveState } from './saving';
+
+vi.mock('idb-keyval', async () => (await import('../../tests/support/browser-store')).idbKeyval);
+
+interface Doc {
+  readonly words: string;
+}
+interface Body extends Doc {
+  readonly baseRevision: number;
+  readonly saveId: string;
+  readonly unanswered: readonly string[];
+}
+
+/** A server that keeps one document as ours do; `lose` stores without an answer, `away` does not even hear. */
+function server() {
+  const kept = { revision: 1, words: 'stored', lastSaveId: '', bodies: [] as Body[], mode: 'up' as 'up' | 'lose' | 'away' | 'refuse' }; // prettier-ignore
+  const put = (body: Body): Response => {
+    kept.bodies.push(body);
+    if (kept.mode === 'refuse') return Response.json({ code: 'bad-plan', detail: 'No.', issues: [] }, { status: 422 });
+    const own = body.unanswered.includes(kept.lastSaveId);
+    if (body.baseRevision !== kept.revision && !own) {
+      const current = { revision: kept.revision, document: { words: kept.words } };
+      return Response.json({ code: 'newer-revision', detail: 'Stale.', current }, { status: 409 });
+    }
+    Object.assign(kept, { revision: kept.revision + 1, words: body.words, lastSaveId: body.saveId });
+    return Response.json({ revision: kept.revision });
+  };
+  vi.stubGlobal('fetch', (_: string, init: RequestInit) => {
+    if (kept.mode === 'away') return Promise.reject(new Error('away'));
+    const answer = put(JSON.parse(init.body as string) as Body);
+    return kept.mode === 'lose' ? Promise.reject(new Error('lost')) : Promise.resolve(answer);
+  });
+  return kept;
+}
+
+function start(revision = 1, words = 'stored'): { readonly saving: Saving<Doc>; readonly states: SaveState<Doc>[] } {
+  const states: SaveState<Doc>[] = [];
+  const saving = startSaving<Doc>({
+    kind: 'class',
+    id: 'd1',
+    path: '/api/classes/d1',
+    revision,
+    stored: { words },
+    bodyOf: (document) => document,
+    theirsOf: (current) => current as { revision: number; document: Doc },
+    read: (raw) => raw as Doc,
+    onState: (state) => states.push(state),
+  });
+  return { saving, states };
+}
+
+const kindNow = (states: readonly SaveState<Doc>[]): string | undefined => states.at(-1)?.kind;
+
+beforeEach(() => {
+  freshBrowser('this-tab');
+  vi.useFakeTimers();
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+describe('a document that saves itself', () => {
+  it('is sent once after a pause, and its draft is gone when it is stored', async () => {
+    const kept = server();
+    const { saving, states } = start();
+    await saving.takeUp();
+    for (const words of ['o', 'on', 'one']) saving.changed({ words });
+    expect(store.local.size).toBe(1);
+    await vi.advanceTimersByTimeAsync(700);
+    expect([kept.bodies.length, kept.words, kindNow(states)]).toEqual([1, 'one', 'saved']);
+    expect([store.local.size, store.idb.size]).toEqual([0, 0]);
+  });
+
+  it('takes a save whose answer was lost for its own, and typing goes on over it', async () => {
+    const kept = server();
+    const { saving, states } = start();
+    kept.mode = 'lose';
+    saving.changed({ words: 'lost' });
+    await vi.advanceTimersByTimeAsync(700);
+    expect([kept.revision, kindNow(states)]).toEqual([2, 'away']);
+    saving.changed({ words: 'lost and found' });
+    kept.mode = 'up';
+    await vi.advanceTimersByTimeAsync(3_000);
+    expect([kept.words, kindNow(states)]).toEqual(['lost and found', 'saved']);
+    expect(kept.bodies[1].unanswered).toEqual([kept.bodies[0].saveId]);
+  });
+
+  it('knows such a save also after a crash, for it was written down before it was sent', async () => {
+    const kept = server();
+    kept.mode = 'lose';
+    const crashed = start();
+    await crashed.saving.takeUp();
+    crashed.saving.changed({ words: 'typed last' });
+    await vi.advanceTimersByTimeAsync(700);
+    crashed.saving.stop();
+    kept.mode = 'up';
+    // The page is loaded again: what stands stored is our own save, and what was typed is the same.
+    const again = start(kept.revision, kept.words);
+    expect(await again.saving.takeUp()).toBeNull();
+    again.saving.changed({ words: 'typed on' });
+    await vi.advanceTimersByTimeAsync(700);
+    expect([kept.words, kindNow(again.states)]).toEqual(['typed on', 'saved']);
+  });
+
+  it('is not overwritten by a page that was rendered before a save of its own arrived', async () => {
+    const kept = server();
+    kept.mode = 'lose';
+    const left = start();
+    await left.saving.takeUp();
+    left.saving.changed({ words: 'then undone' });
+    left.saving.changed({ words: 'stored' });
+    await vi.advanceTimersByTimeAsync(700);
+    left.saving.stop();
+    kept.mode = 'up';
+    // Rendered at revision 1; the save that made it 2 came in between. The draft says what is stored, and is dropped.
+    const next = start(1, 'stored');
+    expect(await next.saving.takeUp()).toBeNull();
+    next.saving.changed({ words: 'typed here' });
+    await vi.advanceTimersByTimeAsync(700);
+    expect([kept.words, kindNow(next.states)]).toEqual(['typed here', 'saved']);
+  });
+
+  it('never overwrites what another place saved; mine or theirs is chosen', async () => {
+    for (const keep of ['ours', 'theirs'] as const) {
+      const kept = server();
+      const { saving, states } = start();
+      await saving.takeUp();
+      Object.assign(kept, { revision: 5, words: 'elsewhere', lastSaveId: 'another' });
+      saving.changed({ words: 'mine' });
+      await vi.advanceTimersByTimeAsync(700);
+      expect([kept.words, kindNow(states)]).toEqual(['elsewhere', 'conflict']);
+      saving.changed({ words: 'mine, typed on' });
+      await vi.advanceTimersByTimeAsync(5_000);
+      expect([kept.words, kept.bodies.length, store.local.size]).toEqual(['elsewhere', 1, 1]);
+      await saving.settle(keep);
+      await vi.advanceTimersByTimeAsync(700);
+      expect(kept.words).toBe(keep === 'ours' ? 'mine, typed on' : 'elsewhere');
+      expect([kindNow(states), store.local.size, store.idb.size]).toEqual(['saved', 0, 0]);
+    }
+  });
+
+  it('waits for a server that is away, and keeps what is refused', async () => {
+    const kept = server();
+    const { saving, states } = start();
+    await saving.takeUp();
+    kept.mode = 'away';
+    saving.changed({ words: 'out at sea' });
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect([kept.bodies.length, kindNow(states), store.local.size]).toEqual([0, 'away', 1]);
+    kept.mode = 'refuse';
+    await vi.advanceTimersByTimeAsync(3_000);
+    expect([kindNow(states), store.local.size]).toEqual(['refused', 1]);
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(kept.bodies.length).toBe(1);
+    kept.mode = 'up';
+    saving.changed({ words: 'home again' });
+    expect(await saving.flush()).toBe(true);
+    expect(kept.words).toBe('home again');
+  });
+});
+
+describe('what closed pages left', () => {
+  const save = () => saveLeftDrafts('class', (id) => `/api/classes/${id}`, (document) => document as Doc); // prettier-ignore
+
+  it('is saved by the list, and stays where it cannot be', async () => {
+    const kept = server();
+    const draft = { baseRevision: 1, unanswered: [], document: { words: 'left' }, at: 1 };
+    store.idb.set('draft/class/d1/gone', draft);
+    kept.mode = 'away';
+    expect(await save()).toEqual([{ id: 'd1', document: { words: 'left' }, saved: false }]);
+    expect(store.idb.size).toBe(1);
+    kept.mode = 'up';
+    expect((await save())[0].saved).toBe(true);
+    expect([kept.words, store.idb.size, store.local.size]).toEqual(['left', 0, 0]);
+    store.idb.set('draft/class/d1/gone', draft);
+    Object.assign(kept, { revision: 9, words: 'elsewhere', lastSaveId: '' });
+    expect((await save())[0].saved).toBe(false);
+    expect([kept.words, store.idb.size]).toEqual(['elsewhere', 1]);
+  });
+});
