@@ -251,3 +251,39 @@ test('the bin gives back what was removed, and is emptied only after a question'
   await question.getByRole('button', { name: /^Delete/ }).click();
   await expect(page.getByText('The bin is empty.')).toBeVisible();
 });
+
+test('a series longer than what a page brings keeps all of its classes when it is renamed at once', async ({
+  page,
+}) => {
+  const send = async <Value>(method: string, path: string, body: unknown): Promise<Value> => {
+    const headers = { 'content-type': 'application/json', origin: origin() };
+    const answer = await fetch(`${origin()}${path}`, { method, headers, body: JSON.stringify(body) });
+    return (await answer.json()) as Value;
+  };
+  const series = await send<{ id: string; revision: number }>('POST', '/api/series', { title: 'Many evenings' });
+  const classIds: string[] = [];
+  for (let at = 0; at < 64; at++) {
+    const { id } = await send<{ id: string }>('POST', '/api/classes', { from: 'nothing', title: `Evening ${at}` });
+    classIds.push(id);
+  }
+  await send('PUT', `/api/series/${series.id}`, { baseRevision: series.revision, title: 'Many evenings', classIds });
+  // The rest of the list comes late; the name is changed before it is here.
+  let late: () => void = () => undefined;
+  const held = new Promise<void>((done) => (late = done));
+  await page.route('**/api/classes?after=*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto(origin());
+  const title = page.getByLabel('Title of the series Many evenings');
+  await title.fill('All the evenings');
+  await title.press('Enter');
+  late();
+  await expect(page.getByRole('region', { name: 'Series: All the evenings' })).toContainText('64 classes');
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Series: All the evenings' })).toContainText('64 classes');
+  for (const id of classIds)
+    await fetch(`${origin()}/api/classes/${id}`, { method: 'DELETE', headers: { origin: origin() } });
+  await fetch(`${origin()}/api/series/${series.id}`, { method: 'DELETE', headers: { origin: origin() } });
+  await fetch(`${origin()}/api/bin`, { method: 'DELETE', headers: { origin: origin() } });
+});

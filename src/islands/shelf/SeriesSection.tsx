@@ -5,26 +5,28 @@ import type { ShelfSeries } from '@/api/series';
 import { LIMITS } from '@/core/plan';
 import { TextField } from '@/ui/parts/TextField';
 import { ShelfTable, type RowActions } from './ShelfTable';
+import type { Arranged } from './use-shelf';
 
 interface Props {
   readonly series: ShelfSeries;
   readonly classes: readonly ShelfClass[];
   readonly actions: RowActions;
-  readonly onSave: (title: string, classIds: readonly string[]) => void;
+  readonly onRename: (title: string) => void;
+  readonly onArrange: (arranged: Arranged) => void;
   readonly onNext: () => void;
   readonly onRemove: () => void;
 }
 
 /** A series in its own row of the shelf: its classes in order, and the next one from the last. */
-export function SeriesSection({ series, classes, actions, onSave, onNext, onRemove }: Props) {
+export function SeriesSection({ series, classes, actions, onRename, onArrange, onNext, onRemove }: Props) {
   const [title, setTitle] = useState(series.title);
-  const ids = classes.map((entry) => entry.id);
-  const move = (entry: ShelfClass, by: -1 | 1): void => {
-    const at = ids.indexOf(entry.id);
-    const moved = [...ids];
-    [moved[at], moved[at + by]] = [moved[at + by], moved[at]];
-    onSave(series.title, moved);
-  };
+  const move = (entry: ShelfClass, by: -1 | 1): void =>
+    onArrange((ids) => {
+      const at = ids.indexOf(entry.id);
+      const moved = [...ids];
+      [moved[at], moved[at + by]] = [moved[at + by], moved[at]];
+      return moved;
+    });
   return (
     <section aria-label={`Series: ${series.title}`} className="mb-6">
       <div className="mb-2 flex items-center gap-3">
@@ -39,7 +41,7 @@ export function SeriesSection({ series, classes, actions, onSave, onNext, onRemo
             most={LIMITS.titleCharacters}
             onChange={setTitle}
             onDone={() => {
-              if (title !== series.title) onSave(title, ids);
+              if (title !== series.title) onRename(title);
             }}
           />
         </div>

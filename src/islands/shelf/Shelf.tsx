@@ -82,7 +82,8 @@ export function Shelf({ studio, first, series: firstSeries }: Props) {
             series={one}
             classes={membersOf(one.id)}
             actions={actions}
-            onSave={(title, ids) => void shelf.saveSeries({ ...one, title }, ids)}
+            onRename={(title) => void shelf.saveSeries(one, title)}
+            onArrange={(arranged) => void shelf.saveSeries(one, one.title, arranged)}
             onNext={() => void shelf.next(one)}
             onRemove={() => setUngrouping(one)}
           />

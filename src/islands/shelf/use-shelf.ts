@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ClassesPage, ClassResponse, ShelfClass } from '@/api/classes';
 import { send } from '@/api/client';
 import type { Saved } from '@/api/saves';
@@ -19,6 +19,9 @@ export interface Removed {
   readonly words: string;
 }
 
+/** The classes of a series in another order, or others of them; by their ids. */
+export type Arranged = (classIds: readonly string[]) => readonly string[];
+
 export interface ShelfState {
   readonly classes: readonly ShelfClass[];
   readonly series: readonly ShelfSeries[];
@@ -31,7 +34,8 @@ export interface ShelfState {
   readonly copy: (entry: ShelfClass) => Promise<void>;
   readonly remove: (entry: ShelfClass) => Promise<void>;
   readonly undoRemove: () => Promise<void>;
-  readonly saveSeries: (one: ShelfSeries, classIds: readonly string[]) => Promise<void>;
+  /** Under a title, its classes in the order that `arranged` makes of theirs. */
+  readonly saveSeries: (one: ShelfSeries, title: string, arranged?: Arranged) => Promise<void>;
   readonly ungroup: (one: ShelfSeries) => Promise<void>;
   readonly next: (one: ShelfSeries) => Promise<void>;
   /** Into a series, or out of the one it is in. */
@@ -45,9 +49,10 @@ export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]
   const [removed, setRemoved] = useState<Removed | null>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const { classes, setClasses, whole, unsaved } = useClasses(first);
+  const membersIn = (all: readonly ShelfClass[], id: string): ShelfClass[] =>
+    all.filter((entry) => entry.seriesId === id).sort((a, b) => (a.seriesOrder ?? 0) - (b.seriesOrder ?? 0));
 
-  const membersOf = (id: string): ShelfClass[] =>
-    classes.filter((entry) => entry.seriesId === id).sort((a, b) => (a.seriesOrder ?? 0) - (b.seriesOrder ?? 0));
+  const membersOf = (id: string): ShelfClass[] => membersIn(classes, id);
   const ask = async <Value>(...request: Parameters<typeof send>): Promise<{ readonly value: Value } | null> => {
     const answer = await send<Value>(...request);
     if (answer.ok) return { value: answer.value };
@@ -66,13 +71,15 @@ export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]
   const undoRemove = async (): Promise<void> => {
     if (removed && (await ask('POST', `/api/bin/${removed.kind}/${removed.id}/restore`, {}))) location.reload();
   };
-  const saveSeries = async (one: ShelfSeries, classIds: readonly string[]): Promise<void> => {
-    // Classes that are not here yet would fall out of it.
-    if (!(await whole())) return setTrouble({ title: 'The list is not whole yet. Try again in a moment.', issues: [] });
-    const body = { baseRevision: one.revision, saveId: crypto.randomUUID(), title: one.title, classIds };
+  const saveSeries: ShelfState['saveSeries'] = async (one, title, arranged = (ids) => ids) => {
+    // What is saved is the whole of it: classes that are not here yet would fall out.
+    const all = await whole();
+    if (!all) return setTrouble({ title: 'The list is not whole yet. Try again in a moment.', issues: [] });
+    const classIds = arranged(membersIn(all, one.id).map(({ id }) => id));
+    const body = { baseRevision: one.revision, saveId: crypto.randomUUID(), title, classIds };
     const answer = await send<Saved>('PUT', `/api/series/${one.id}`, body);
     if (!answer.ok) return setTrouble(seriesTrouble(answer.status, answer.problem.detail));
-    const saved = { ...one, revision: answer.value.revision };
+    const saved = { ...one, title, revision: answer.value.revision };
     setSeries((before) => before.map((kept) => (kept.id === one.id ? saved : kept)));
     return setClasses((before) => before.map((entry) => placedIn(entry, one.id, classIds)));
   };
@@ -87,11 +94,9 @@ export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]
     if (made) location.assign(`/classes/${made.value.id}`);
   };
   const place = async (entry: ShelfClass, target: ShelfSeries | null): Promise<void> => {
-    await whole();
-    if (target) return saveSeries(target, [...membersOf(target.id).map((one) => one.id), entry.id]);
+    if (target) return saveSeries(target, target.title, (ids) => [...ids, entry.id]);
     const home = series.find((one) => one.id === entry.seriesId);
-    const others = home ? membersOf(home.id).filter((one) => one.id !== entry.id) : [];
-    return home ? saveSeries(home, others.map((one) => one.id)) : undefined; // prettier-ignore
+    return home && saveSeries(home, home.title, (ids) => ids.filter((id) => id !== entry.id));
   };
   const begin = async (entry: ShelfClass, title: string): Promise<void> => {
     const made = await ask<ShelfSeries>('POST', '/api/series', { title });
@@ -136,11 +141,17 @@ async function restAfter({ classes, more }: ClassesPage): Promise<readonly Shelf
 function useClasses(first: ClassesPage): {
   readonly classes: readonly ShelfClass[];
   readonly setClasses: SetClasses;
-  /** Whether all of them are here, once that is known. */
-  readonly whole: () => Promise<boolean>;
+  /** All of them as they stand, once they are here; `null` when the server does not answer. */
+  readonly whole: () => Promise<readonly ShelfClass[] | null>;
   readonly unsaved: ReadonlySet<string>;
 } {
-  const [classes, setClasses] = useState(first.classes);
+  const [classes, setShown] = useState(first.classes);
+  // What stands now, for work that waits for the rest: the list that a press saw may be older.
+  const latest = useRef(first.classes);
+  const setClasses = useCallback<SetClasses>((change) => {
+    latest.current = change(latest.current);
+    setShown(latest.current);
+  }, []);
   const [unsaved, setUnsaved] = useState<ReadonlySet<string>>(new Set());
   const loading = useRef<Promise<boolean> | null>(null);
   useEffect(() => {
@@ -168,8 +179,8 @@ function useClasses(first: ClassesPage): {
     };
     addEventListener('pageshow', back);
     return () => removeEventListener('pageshow', back);
-  }, [first]);
-  const whole = useMemo(() => async () => (await loading.current) ?? true, []);
+  }, [first, setClasses]);
+  const whole = useCallback(async () => ((await loading.current) === false ? null : latest.current), []);
   return { classes, setClasses, whole, unsaved };
 }
 
