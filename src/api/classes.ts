@@ -1,5 +1,6 @@
 import { mixed, type InferType } from 'yup';
-import { oneOf, shape, text, title, within } from '@/core/document';
+import { instant, list, oneOf, shape, text, title, within } from '@/core/document';
+import { SECTION_ROLES } from '@/core/movement';
 import { LIMITS, type ClassPlan } from '@/core/plan';
 import { saveBaseFields, uuid } from './saves';
 
@@ -9,6 +10,8 @@ export const newClassSchema = shape({
   title: title(LIMITS.titleCharacters).optional(),
   targetSeconds: within(LIMITS.targetSeconds).optional(),
   breathSeconds: within(LIMITS.breathSeconds).optional(),
+  /** Sections to begin with, in order, where it begins from nothing. */
+  sections: list(oneOf(SECTION_ROLES), SECTION_ROLES.length, 1).optional(),
   classId: uuid().optional(),
   templateId: text(40).optional(),
   plan: mixed().optional(),
@@ -30,13 +33,40 @@ export interface ConflictResponse {
   readonly current: { readonly revision: number; readonly plan: ClassPlan };
 }
 
-/** A class on the shelf. */
-export interface ShelfClass {
+/** Tags of a class, and live dates, at most. */
+export const LISTING_LIMITS = { tags: 12, tagCharacters: 40, liveDates: 100 } as const;
+
+const listingFields = () => ({
+  tags: list(title(LISTING_LIMITS.tagCharacters), LISTING_LIMITS.tags),
+  liveDates: list(instant(), LISTING_LIMITS.liveDates),
+});
+
+/** The body of `PUT /api/classes/:id/listing`: tags and live dates as the page knew them, and as they are to be. */
+export const listingSchema = shape({ was: shape(listingFields()), next: shape(listingFields()) });
+
+/** What is kept of a class beside its script. */
+export interface Listing {
+  readonly tags: readonly string[];
+  /** ISO 8601, in order. */
+  readonly liveDates: readonly string[];
+}
+
+/** A class in the list. */
+export interface ListedClass {
   readonly id: string;
   readonly title: string;
   readonly targetSeconds: number;
   readonly runtimeSeconds: number;
   readonly takes: number;
+  /** How far the latest take ended from its plan. */
+  readonly lastOffSeconds: number | null;
+  /** Focus and audience. */
+  readonly about: string;
+  /** Its small drawing; see `unpackShape`. */
+  readonly shape: string;
+  readonly tags: readonly string[];
+  /** The next time it is given live, ISO 8601. */
+  readonly nextLive: string | null;
   /** The series it stands in and its place there, from 1. */
   readonly seriesId: string | null;
   readonly seriesOrder: number | null;
@@ -46,7 +76,7 @@ export interface ShelfClass {
 
 /** A part of the list of classes, in its order. */
 export interface ClassesPage {
-  readonly classes: readonly ShelfClass[];
+  readonly classes: readonly ListedClass[];
   /** Whether there are more after the last of them. */
   readonly more: boolean;
 }

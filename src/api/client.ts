@@ -18,7 +18,7 @@ const AWAY: Problem = {
   code: 'no-connection',
 };
 
-/** Sends JSON and reads JSON; never throws for what a network or server does. */
+/** Sends JSON, or a file as it is, and reads JSON; never throws for what a network or server does. */
 export async function send<Value>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
@@ -28,8 +28,8 @@ export async function send<Value>(
   try {
     response = await fetch(path, {
       method,
-      headers: body === undefined ? undefined : { 'content-type': 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      headers: body === undefined || body instanceof Blob ? undefined : { 'content-type': 'application/json' },
+      body: body === undefined || body instanceof Blob ? body : JSON.stringify(body),
     });
   } catch {
     return { ok: false, away: true, status: 0, problem: { ...AWAY } };

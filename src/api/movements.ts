@@ -17,6 +17,21 @@ export interface LibraryEntry {
   readonly revision: number;
   readonly archived: boolean;
   readonly summary: MovementSummary;
+  /** Its picture or clip; left out where it is not known. */
+  readonly media?: MovementMedia | null;
+}
+
+/** The picture or clip of a movement, and the version of it to ask for. */
+export interface MovementMedia {
+  readonly contentType: string;
+  readonly version: string;
+}
+
+export const MEDIA_BYTES = 5 * 1024 * 1024;
+
+/** Where the picture or clip of a movement is fetched. */
+export function mediaPath(movementId: string, { version }: MovementMedia): string {
+  return `/api/movements/${movementId}/media?v=${version}`;
 }
 
 export interface MovementResponse {

@@ -15,7 +15,7 @@ export const saveSeriesSchema = shape({
   classIds: list(uuid().defined('missing'), SERIES_CLASSES_AT_MOST),
 });
 
-export interface ShelfSeries {
+export interface ListedSeries {
   readonly id: string;
   readonly title: string;
   readonly revision: number;

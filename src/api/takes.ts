@@ -2,7 +2,7 @@ import { mixed, string, type InferType } from 'yup';
 import type { KeptLikeness, KeptWay } from '@/core/align';
 import { list, ONE_LINE, oneOf, record, shape, text, title, whole, within, yesNo } from '@/core/document';
 import { CAPTION_LIMITS } from '@/core/interchange';
-import { CUT_REASONS } from '@/core/reading';
+import { CUT_REASONS, type TakeGlance } from '@/core/reading';
 import { saveBaseFields, uuid } from './saves';
 
 /** Four hours, a byte for each 20 ms, in base 64. */
@@ -134,3 +134,12 @@ export const correctionsSchema = shape({
     .optional(),
   reading: mixed().defined('missing'),
 });
+
+/** A take in the list of its class. */
+export interface ListedTake {
+  readonly id: string;
+  readonly name: string;
+  /** ISO 8601. */
+  readonly createdAt: string;
+  readonly glance: TakeGlance | null;
+}

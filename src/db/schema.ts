@@ -17,7 +17,7 @@ import { sql } from 'drizzle-orm';
 import type { Evidence, Remark } from '@/core/align';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
-import type { Corrections, Cut, Reading, Recording } from '@/core/reading';
+import type { Corrections, Cut, Reading, Recording, TakeGlance } from '@/core/reading';
 import type { VoiceSource } from '@/core/voice';
 import type { Spelling, Term } from '@/core/words';
 
@@ -112,6 +112,15 @@ export const classes = pgTable(
     title: text().notNull(),
     targetSeconds: real().notNull(),
     runtimeSeconds: real().notNull(),
+    /** Focus and audience in one line; null in rows from before it was kept. */
+    about: text(),
+    /** Its small drawing (`packShape`); null in rows from before it was kept. */
+    shape: text(),
+    /** The studio's own words to find it by; they are no part of its script. */
+    tags: text()
+      .array()
+      .notNull()
+      .default(sql`'{}'::text[]`),
     plan: jsonb().$type<ClassPlan>().notNull(),
     revision: integer().notNull().default(1),
     lastSaveId: saveId(),
@@ -128,6 +137,41 @@ export const classes = pgTable(
   ],
 );
 
+/** When a class is given live. */
+export const liveDates = pgTable(
+  'live_dates',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    studioId: studioId(),
+    classId: uuid()
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    startsAt: timestamp({ withTimezone: true }).notNull(),
+    createdAt: at(),
+  },
+  (table) => [uniqueIndex('live_dates_of_class').on(table.classId, table.startsAt)],
+);
+
+/** The picture or clip of a movement of the library, one each. */
+export const movementMedia = pgTable('movement_media', {
+  movementId: uuid()
+    .primaryKey()
+    .references(() => movements.id, { onDelete: 'cascade' }),
+  studioId: studioId(),
+  contentType: text().notNull(),
+  /** Where its bytes lie in the storage. */
+  storageKey: uuid().notNull(),
+  createdAt: at(),
+});
+
+/** Files by key: the storage of an installation that has nothing else. */
+export const storedFiles = pgTable('stored_files', {
+  key: uuid().primaryKey(),
+  studioId: studioId(),
+  bytes: bytes().notNull(),
+  createdAt: at(),
+});
+
 /** Every save, kept. */
 export const classRevisions = pgTable(
   'class_revisions',
@@ -139,6 +183,8 @@ export const classRevisions = pgTable(
       .references(() => classes.id, { onDelete: 'cascade' }),
     revision: integer().notNull(),
     plan: jsonb().$type<ClassPlan>().notNull(),
+    /** What somebody called this version; null where nobody did. */
+    name: text(),
     saveId: saveId(),
     createdAt: at(),
   },
@@ -211,6 +257,8 @@ export const readings = pgTable(
     remarks: jsonb().$type<readonly Remark[]>(),
     /** What is cut out; null where nobody has cut. */
     cuts: jsonb().$type<readonly Cut[]>(),
+    /** What lists show of it; null in rows from before it was kept. */
+    glance: jsonb().$type<TakeGlance>(),
     updatedAt: at(),
   },
   (table) => [uniqueIndex('readings_once').on(table.takeId)],

@@ -322,7 +322,7 @@ function eightSectionSet(): DemoClass {
   });
 }
 
-/** The invented classes of the harbour studio, in the order of the shelf. */
+/** The invented classes of the harbour studio, in the order of the list. */
 export function demoClasses(): DemoClass[] {
   return [beforeTheFirstFerry(), netMendersBreak(), eveningEbb(), stormDayIndoors(), thursdayLive(), eightSectionSet()];
 }

@@ -1,18 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { addWeeks, nextThursday, setHours, startOfDay } from 'date-fns';
 import { BufferSource, BufferTarget, Conversion, Input, OggOutputFormat, Output, WEBM } from 'mediabunny';
 import type { Evidence } from '@/core/align';
 import { readCaptions } from '@/core/interchange';
 import { summaryOf } from '@/core/movement';
 import type { ClassPlan, MovementStep } from '@/core/plan';
 import { practiceSchedule } from '@/core/practice';
-import { readTake, type Recording } from '@/core/reading';
+import { glanceOf, readTake, type Recording } from '@/core/reading';
 import { speakingSeconds } from '@/core/speech';
-import { expandPlan, type Timeline } from '@/core/timeline';
+import { expandPlan } from '@/core/timeline';
 import type { Interval } from '@/core/units';
 import { insertMovement } from '@/db/queries/movements';
-import { insertClass, type PlanRow } from '@/db/queries/classes';
+import { insertClass, planRow, setListing, type ClassListing } from '@/db/queries/classes';
 import { insertSeries, updateSeries } from '@/db/queries/series';
 import { insertStudio } from '@/db/queries/studios';
 import { keepPiece } from '@/db/queries/sounds';
@@ -57,6 +58,22 @@ export async function seedDemo(database: Database): Promise<void> {
   await database.transaction((db) => seedIn(db));
 }
 
+/** Tags of demo classes; the live one is given on the next two Thursdays. */
+const TAGS: Readonly<Record<string, readonly string[]>> = {
+  'before-the-first-ferry': ['morning', 'standing'],
+  'net-menders-break': ['break', 'seated'],
+  'thursday-live': ['live'],
+  'evening-ebb': ['evening'],
+};
+
+function listingOf(name: string): ClassListing | null {
+  const tags = TAGS[name];
+  if (!tags) return null;
+  const thursday = setHours(startOfDay(nextThursday(new Date())), 18);
+  const liveDates = name === 'thursday-live' ? [thursday, addWeeks(thursday, 1)] : [];
+  return { tags, liveDates: liveDates.map((one) => one.toISOString()) };
+}
+
 async function seedIn(db: Database): Promise<void> {
   const studio = await insertStudio(db, DEMO_STUDIO);
   const inSeries: string[] = [];
@@ -69,6 +86,8 @@ async function seedIn(db: Database): Promise<void> {
     const plan = withSources(unlinked, sources);
     const timeline = expandPlan(plan);
     const stored = await insertClass(db, studio.id, planRow(plan, timeline));
+    const listing = listingOf(name);
+    if (listing) await setListing(db, studio.id, stored.id, { tags: [], liveDates: [] }, listing);
     if (IN_SERIES.includes(name)) inSeries.push(stored.id);
     if (name !== TAKE_OF) continue;
     await seedEarlierTakes(db, studio.id, stored.id, plan);
@@ -108,12 +127,9 @@ async function seedEarlierTakes(db: Database, studioId: string, classId: string,
   }
 }
 
-function planRow(plan: ClassPlan, { runtimeSeconds }: Timeline): PlanRow {
-  return { planText: JSON.stringify(plan), title: plan.title, targetSeconds: plan.targetSeconds, runtimeSeconds };
-}
-
 /** A take as it is stored that has captions alone. */
 function takeRow(classId: string, name: string, plan: ClassPlan, evidence: Evidence): TakeRow {
+  const reading = readTake(expandPlan(plan), evidence);
   return {
     classId,
     name,
@@ -122,7 +138,8 @@ function takeRow(classId: string, name: string, plan: ClassPlan, evidence: Evide
     recordingText: null,
     soundId: null,
     envelope: null,
-    readingText: JSON.stringify(readTake(expandPlan(plan), evidence)),
+    readingText: JSON.stringify(reading),
+    glanceText: JSON.stringify(glanceOf(reading)),
   };
 }
 

@@ -6,9 +6,9 @@ import { CAUTION_WORDS, STANCE_WORDS } from './movement';
 type Facts = Finding['facts'];
 
 export const GRAVITY_WORDS: Readonly<Record<Gravity, string>> = {
-  must: 'Must be put right',
-  should: 'Should be',
-  could: 'Could be better',
+  must: 'Must fix',
+  should: 'Should fix',
+  could: 'Suggestions',
 };
 
 export const CHECK_GROUP_WORDS: Readonly<Record<CheckGroup, string>> = {
@@ -63,19 +63,19 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     why: (f) => `One breath is ${s(f.breath)}; most move with one of ${f.least} to ${f.most} s.`,
   },
   'rest-long': {
-    title: 'Rest too long',
-    why: (f) => `A rest of ${s(f.seconds)} is longer than the ${f.most} s that rests usually keep to.`,
+    title: 'Hold too long',
+    why: (f) => `A hold of ${s(f.seconds)} is longer than the usual ${f.most} s.`,
     fix: 'Shorten it',
   },
   'rest-opt-out': {
-    title: 'Rest without an opt-out',
-    why: () => 'A breath rests here, and nobody was told that the rest may be left out.',
+    title: 'Hold without an opt-out',
+    why: () => 'The breath is held here, and nobody was told that the hold may be skipped.',
     fix: 'Say it before the movement',
   },
   'off-target': {
     title: 'Off its target',
     why: (f) => `The class is ${formatDifference(Math.round(Number(f.off)))} off ${formatClock(Number(f.target))}.`,
-    fix: 'See the ways to land',
+    fix: 'Open the fit',
   },
   'teach-long': {
     title: 'Teaching takes long',
@@ -89,7 +89,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     title: 'Silence with eyes closed',
     why: (f) =>
       `Nothing is said for ${formatClock(Number(f.seconds))} while eyes are closed; after ${formatClock(Number(f.most))} people wonder whether they are alone.`,
-    fix: 'Reassure now and then',
+    fix: 'Add reassurance',
   },
   'closing-short': {
     title: 'Short closing after vigorous work',
@@ -108,12 +108,12 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'last-unannounced': {
     title: 'Last round not announced',
     why: (f) => `The last of ${f.rounds} rounds comes and nothing says so.`,
-    fix: 'Say “Last one.”',
+    fix: 'Add “Last one.”',
   },
   'last-twice': {
     title: 'Last round announced twice',
     why: (f) => `“Last” is said ${f.times} times on the last round of one side.`,
-    fix: 'Leave out the last-round line',
+    fix: 'Remove the last-round line',
   },
   'last-early': {
     title: '“Last one”, and another follows',
@@ -122,23 +122,23 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'number-wrong': {
     title: 'A number that disagrees with the plan',
     why: (f) => `${quoted(f.text)} says ${f.said}; the plan has ${f.planned}.`,
-    fix: 'Let it fill itself in',
+    fix: 'Use the plan’s number',
   },
   'odd-rounds': {
     title: 'Odd rounds, changing sides',
     why: (f) => `By its words it changes sides each round, and ${f.rounds} rounds leave one side with one more.`,
-    fix: 'Alternate the sides',
+    fix: 'Set alternating sides',
   },
   'rounds-school': {
-    title: 'Rounds outside the school’s',
+    title: 'Rounds outside the style',
     why: (f) => `${f.rounds} rounds; this class asks for multiples of ${f.multiple}.`,
-    fix: 'Round them',
+    fix: 'Change the rounds',
   },
   // side and view
   'side-wrong': {
     title: 'A side that contradicts the plan',
     why: (f) => `${quoted(f.text)} says ${f.said} while the other side moves.`,
-    fix: 'Let the side fill itself in',
+    fix: 'Use the plan’s side',
   },
   'side-unsaid': {
     title: 'Side never said at first',
@@ -159,7 +159,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'eyes-not-opened': {
     title: 'Eyes never opened',
     why: () => 'Eyes are closed here, and nothing after it asks for them to be opened.',
-    fix: 'Open them with the call back',
+    fix: 'Add it to the call back',
   },
   'eyes-balance': {
     title: 'Balance with eyes closed',
@@ -196,8 +196,8 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'bend-rise': {
     title: 'Coming up too fast',
     why: (f) =>
-      `${s(f.seconds)} to come up from a bend; a whole in-breath is ${s(Number(f.least) / 0.9)}. Head last, slowly.`,
-    fix: 'Give it a whole in-breath',
+      `${s(f.seconds)} to come up from a bend; a whole inhale is ${s(Number(f.least) / 0.9)}. Head last, slowly.`,
+    fix: 'Give it a whole inhale',
   },
   'head-low': {
     title: 'Head low without its caution',
@@ -241,7 +241,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     title: 'A promise about health',
     why: (f) =>
       `${quoted(f.words)} promises something. Plainer: ${quoted(f.plainer)}. Local rules decide what may be claimed.`,
-    fix: 'Say it plainer',
+    fix: 'Use plainer words',
   },
   'term-unexplained': {
     title: 'Term not explained',
@@ -250,18 +250,18 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'two-spellings': {
     title: 'Two spellings',
     why: (f) => `Both “${f.one}” and “${f.other}” are written.`,
-    fix: 'Write the first everywhere',
+    fix: 'Use the first everywhere',
   },
   'line-repeated': {
     title: 'Said again and again',
     why: (f) => `${quoted(f.text)} is heard ${f.count} times.`,
   },
   'breath-written': {
-    title: 'Breath of another school',
+    title: 'Breath of another style',
     why: (f) => `${quoted(f.text)} says “${f.written}”; the class is set to “${f.school}”.`,
-    fix: 'Let the words follow the class',
+    fix: 'Use the class’s words',
   },
-  filler: { title: 'A filler', why: (f) => `${quoted(f.words)} says nothing.`, fix: 'Take it out' },
+  filler: { title: 'A filler', why: (f) => `${quoted(f.words)} says nothing.`, fix: 'Remove it' },
   'sentence-long': {
     title: 'Sentence longer than a breath',
     why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; ${f.most} s are enough.`,
@@ -302,5 +302,5 @@ export function findingWords({ check, facts }: Pick<Finding, 'check' | 'facts'>)
 
 /** What its fix would do; `null` where there is none. */
 export function fixWords(check: string, fix: Fix | null): string | null {
-  return fix ? (CHECK_WORDS[check].fix ?? 'Put it right') : null;
+  return fix ? (CHECK_WORDS[check].fix ?? 'Fix it') : null;
 }

@@ -7,7 +7,7 @@ export function changeWords(
   change: FitChange,
   nameOf: (stepId: string) => string,
 ): { what: string; from: string; to: string } {
-  const what = change.stepId === null ? 'The breath, at the opening' : nameOf(change.stepId);
+  const what = change.stepId === null ? 'Breath at the start' : nameOf(change.stepId);
   const { from, to } = change;
   switch (change.what) {
     case 'breath':
@@ -17,9 +17,9 @@ export function changeWords(
     case 'tempo':
       return { what: `${what}, said`, from: tempoWords(from), to: tempoWords(to) };
     case 'left-out':
-      return { what, from: 'in', to: 'left out' };
+      return { what, from: 'in', to: 'skipped' };
     case 'brought-back':
-      return { what, from: 'left out', to: 'in' };
+      return { what, from: 'skipped', to: 'in' };
     case 'clock':
     case 'rounds':
       return { what, from: rounds(from), to: rounds(to) };
@@ -35,10 +35,10 @@ export function tempoWords(tempo: number): string {
 
 /** What each way to fit would rather do. */
 export const WAY_WORDS: Readonly<Record<FitWay, { readonly name: string; readonly says: string }>> = {
-  balance: { name: 'A balance', says: 'A little of everything, most of it where it is felt least.' },
-  'keep-rounds': { name: 'Keep the rounds', says: 'The breath and the quiets change first.' },
-  'keep-breath': { name: 'Keep the breath', says: 'Rounds and quiets change first.' },
-  'leave-out': { name: 'Leave steps out', says: 'By their priority; never arrival, cautions or closing.' },
+  balance: { name: 'Balanced', says: 'Changes a little of everything, most where it is noticed least.' },
+  'keep-rounds': { name: 'Keep rounds', says: 'Breath and silences change first.' },
+  'keep-breath': { name: 'Keep breath', says: 'Rounds and silences change first.' },
+  'leave-out': { name: 'Skip steps', says: 'Skips steps by priority; never arrival, cautions or closing.' },
 };
 
 function rounds(count: number): string {
@@ -52,9 +52,8 @@ export function whyNot(fit: NotFitted, targetSeconds: number): string {
     return `${target} is shorter than this class can be: the shortest is ${formatClock(fit.shortestSeconds)}.`;
   if (fit.reason === 'above-reach')
     return `${target} is longer than this class can be: the longest is ${formatClock(fit.longestSeconds)}.`;
-  const nearest =
-    fit.nearestSeconds === null ? '' : ` The nearest that can be had is ${formatClock(fit.nearestSeconds)}.`;
-  return `No whole rounds land on ${target}.${nearest} A quiet that may stretch, or a breath that is not pinned, would close the gap.`;
+  const nearest = fit.nearestSeconds === null ? '' : ` The nearest possible is ${formatClock(fit.nearestSeconds)}.`;
+  return `No whole rounds land on ${target}.${nearest} A silence that may change, or a breath that is not pinned, would close the gap.`;
 }
 
 /** What loosening one bound means. */
@@ -62,14 +61,14 @@ export function looseningWords(one: Loosening, nameOf: (stepId: string) => strin
   const name = one.stepId === null ? '' : nameOf(one.stepId);
   switch (one.what) {
     case 'breath':
-      return `Let the breath go to ${one.to.toFixed(1)} s (now ${one.from.toFixed(1)} s)`;
+      return `Allow a breath of ${one.to.toFixed(1)} s (now ${one.from.toFixed(1)} s)`;
     case 'rounds':
-      return `${name}: let it be ${rounds(one.to)} (now ${one.from})`;
+      return `${name}: allow ${rounds(one.to)} (now ${one.from})`;
     case 'time':
-      return `${name}: let it be ${formatClock(one.to)} (now ${formatClock(one.from)})`;
+      return `${name}: allow ${formatClock(one.to)} (now ${formatClock(one.from)})`;
     case 'tempo':
-      return `${name}: let it be said ${tempoWords(one.to)} (now ${tempoWords(one.from)})`;
+      return `${name}: allow a tempo ${tempoWords(one.to)} (now ${tempoWords(one.from)})`;
     case 'pin':
-      return one.stepId === null ? 'Take the pin out of the breath' : `${name}: take the pin out`;
+      return one.stepId === null ? 'Unpin the breath' : `${name}: unpin`;
   }
 }

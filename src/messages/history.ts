@@ -13,21 +13,21 @@ export function planChangeWords(change: PlanChange): string {
     case 'about':
       return 'Focus or audience changed';
     case 'pace':
-      return 'Pace changed: bounds, ratio or the way to the closing';
+      return 'Pace changed: limits, inhale share or breath at the end';
     case 'voice':
       return 'Voice changed';
     case 'lengths':
       return 'Lengths changed';
     case 'schools':
-      return 'Schools changed: counting, sides, breath';
+      return 'Style changed: counting, sides, breath';
     case 'themes':
       return 'Themes changed';
     case 'set-aside':
-      return 'A finding was set aside or taken up again';
+      return 'A finding was dismissed or reopened';
     case 'keep-on-target':
-      return 'Keeping on target switched';
+      return 'Keep on target switched on or off';
     case 'order':
-      return 'Steps put in another order';
+      return 'Steps reordered';
     case 'section-added':
       return `Section added: ${change.name}`;
     case 'section-removed':
@@ -39,7 +39,7 @@ export function planChangeWords(change: PlanChange): string {
     case 'step-removed':
       return `Removed: ${change.name}`;
     case 'left-out':
-      return `Left out: ${change.name}`;
+      return `Skipped: ${change.name}`;
     case 'brought-back':
       return `Brought back: ${change.name}`;
     case 'step-moved':
@@ -51,7 +51,7 @@ export function planChangeWords(change: PlanChange): string {
     case 'words':
       return `${change.name}: words changed`;
     case 'pinned':
-      return `${change.name}: pin put in or taken out`;
+      return `${change.name}: pinned or unpinned`;
     case 'step-changed':
       return `${change.name} changed`;
   }

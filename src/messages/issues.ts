@@ -14,8 +14,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'empty-file': () => 'The file is empty.',
   'script-too-long': (f) => `A script may have at most ${f.most} characters.`,
   'not-json': () => 'The file is not readable JSON. It may have been cut short.',
-  'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.most} are kept in one class.`,
-  'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.most} are kept in one class.`,
+  'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.most} fit in one class.`,
+  'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.most} fit in one class.`,
   missing: () => 'This value is missing.',
   'not-text': () => 'This has to be text.',
   'not-number': () => 'This has to be a number.',
@@ -27,7 +27,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'too-few': (f) => `There have to be at least ${f.f0}.`,
   'too-many': (f) => `There are too many; at most ${f.f0}.`,
   empty: () => 'This must not be empty.',
-  'bad-characters': () => 'This holds characters that cannot be kept, such as control characters.',
+  'bad-characters': () => 'This has characters that cannot be saved, such as control characters.',
+  'bad-instant': () => 'This has to be a date and time, as in 2026-05-14T17:00:00.000Z.',
   'bad-id': () => 'An id may have letters, digits, - and _, at most 64.',
   'out-of-range': (f) => `This has to lie between ${f.f0} and ${f.f1}.`,
   'not-one-of': (f) => `This has to be one of: ${f.f0}.`,
@@ -37,7 +38,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
   // my voice
   'voice-silent': () =>
-    'Hardly any speech was heard. Is the right microphone chosen, and is it switched on? Nothing was kept.',
+    'Hardly any speech was heard. Is the right microphone chosen, and is it switched on? Nothing was saved.',
   'voice-clipped': (f) =>
     `The sound is cut off at its loudest places (${f.percent} % of it). Move back from the microphone or turn it down, and read once more.`,
   'voice-noisy': (f) =>
@@ -45,38 +46,38 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'voice-other-words': (f) =>
     `That was ${f.seconds} s of speech, which would be ${f.rate} syllables a minute for this paragraph. Read all of it, once, as you would in a class.`,
   'microphone-refused': () =>
-    'The browser was not allowed to use the microphone. Allow it in the browser’s address bar, or bring a sound file.',
-  'microphone-none': () => 'No microphone was found. Plug one in, or bring a sound file.',
-  'microphone-failed': () => 'The microphone could not be used; another program may hold it. Or bring a sound file.',
+    'The browser was not allowed to use the microphone. Allow it in the browser’s address bar, or choose a sound file.',
+  'microphone-none': () => 'No microphone was found. Plug one in, or choose a sound file.',
+  'microphone-failed': () => 'The microphone could not be used; another program may hold it. Or choose a sound file.',
   // cue sheets
   'cue-sheet-too-large': () => 'The cue sheet is larger than that of any class kept here.',
   'not-a-cue-sheet': () =>
     'This is no cue sheet of Calm Count: its first row has to name the columns “line id” and “line”. Nothing was changed.',
-  'cue-sheet-no-line': () => 'This row names a line that the class does not have. It was passed over.',
-  'cue-sheet-line-long': (f) => `The line in this row is longer than ${f.most} characters. It was passed over.`,
+  'cue-sheet-no-line': () => 'This row names a line that the class does not have. It was ignored.',
+  'cue-sheet-line-long': (f) => `The line in this row is longer than ${f.most} characters. It was ignored.`,
   'cue-sheet-two-wordings': (f) =>
     `“${f.line}” stands in several rows with different wordings. It is left as it is; write one wording in all of them.`,
   // caption files
   'caption-file-too-large': (f) =>
     `The caption file is larger than ${f.megabytes} MB. Four hours of captions are far smaller.`,
-  'not-text-file': () => 'This is not a text file. Bring WebVTT or SRT captions.',
-  'no-captions': () => 'No captions could be found in the file. Bring WebVTT or SRT captions.',
+  'not-text-file': () => 'This is not a text file. Choose WebVTT or SRT captions.',
+  'no-captions': () => 'No captions could be found in the file. Choose WebVTT or SRT captions.',
   'too-many-captions': (f) => `The file holds more than ${f.most} captions.`,
-  'byte-order-mark': () => 'The file began with a byte order mark; it was passed over.',
+  'byte-order-mark': () => 'The file began with a byte order mark; it was ignored.',
   'no-header': () => 'The WEBVTT line at the top is missing.',
-  'text-without-time': (f) => `There are words without a time: “${f.text}”. They were left out.`,
-  'bad-time': (f) => `The time “${f.time}” cannot be read. Its words “${f.text}” were left out.`,
+  'text-without-time': (f) => `There are words without a time: “${f.text}”. They were ignored.`,
+  'bad-time': (f) => `The time “${f.time}” cannot be read. Its words “${f.text}” were ignored.`,
   'no-blank-line': () => 'A caption follows without a blank line before it.',
   'no-number': () => 'The number of the caption is missing.',
   'wrong-number': (f) => `The caption is numbered ${f.found}; ${f.expected} was expected.`,
   'end-before-start': () => 'The caption ends before it starts; it was given one second.',
-  'empty-caption': () => 'The caption has no words; it was left out.',
+  'empty-caption': () => 'The caption has no words; it was ignored.',
   'no-hours': () => 'The hours are missing in a time.',
   'no-fraction': () => 'The thousandths are missing in a time.',
   'other-decimal-mark': (f) => `A time is written with “${f.mark}”.`,
   'minutes-over-59': () => 'A time has minutes or seconds above 59.',
-  'beyond-four-hours': (f) => `The caption at ${f.time} lies beyond four hours; its words “${f.text}” were left out.`,
-  'tags-removed': () => 'Tags for looks or voices were taken out.',
+  'beyond-four-hours': (f) => `The caption at ${f.time} lies beyond four hours; its words “${f.text}” were ignored.`,
+  'tags-removed': () => 'Tags for styles or voices were removed.',
   'out-of-order': () => 'The caption starts before the one above it; they were put in order.',
   overlap: () => 'The caption starts before the one above it ends.',
   'more-oddities': (f) => `There is more of the same; the first ${f.listed} are listed.`,
@@ -84,12 +85,12 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'caption-too-fast': (f) => `This caption runs at ${f.wordsPerMinute} words a minute; ${f.most} are comfortable.`,
   'not-a-chapter-line': () => 'The line is not “m:ss title”.',
   'no-chapters': () => 'No chapters could be found in the file.',
-  'bad-reading': () => 'The reading is not in order here.',
+  'bad-reading': () => 'The analysis is not valid here.',
   // sound files
   'not-wav': () => 'This is not a WAV file.',
   'broken-wav': () => 'The WAV file is broken or cut short: no sound could be found in it.',
   'unknown-wav': (f) => `This kind of WAV (${f.bits} bit, kind ${f.kind}, ${f.channels} channels) cannot be read.`,
-  'not-media': () => 'This file could not be read as sound or video. Bring WAV, MP3, M4A, WebM or MP4.',
+  'not-media': () => 'This file could not be read as sound or video. Choose WAV, MP3, M4A, WebM or MP4.',
   'no-sound-track': () => 'The file has no sound track.',
   'no-index': () =>
     'The file is broken or cut short: its index is missing, so nothing in it can be read. Copy it again from where it was recorded.',
@@ -99,19 +100,20 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'too-many-values': ({ most }) => `It holds more than ${most} values.`,
   'not-once': () => 'Each term has its own name, and each spelling belongs to one term.',
   'not-a-spelling': () => 'A spelling can only be chosen out of those that its term has.',
-  'no-decoder': () => 'This browser cannot decode the sound in this file. Convert it to WAV or MP3 and bring it again.',
+  'no-decoder': () =>
+    'This browser cannot decode the sound in this file. Convert it to WAV or MP3 and choose it again.',
   'broken-media': (f) => `The file is broken or cut short; it could be read up to ${f.until}.`,
   'no-speech': () => 'No speech could be found in the sound. Is it the right file, and is it loud enough?',
   'no-voice-model': () =>
     'The part that tells voices from other sound could not be loaded. Speech was told by its level, which is enough in a quiet room.',
   'sound-not-kept': () =>
-    'The reading is kept, but not the copy of its sound. To hear it later, attach the recording again.',
+    'The analysis is saved, but not the audio proxy. To hear the take later, choose the recording again.',
   'too-long-take': () => 'The recording is longer than four hours.',
-  'nothing-brought': () => 'Bring a caption file, a sound file, or both.',
+  'nothing-brought': () => 'Choose a recording, captions, a log, or several of these.',
   'bad-log': () => 'This file is not the log of a performance, or it is broken.',
   'second-not-read': (f) => `${f.name} could not be read as sound or video. The first recording was read without it.`,
   'recordings-differ': (f) =>
-    `${f.name} could not be laid beside the first recording: they do not seem to be of one class. It was left out.`,
+    `${f.name} could not be matched with the first recording: they do not seem to be of one class. It was ignored.`,
 };
 
 /** The sentence for an issue, without its place. */

@@ -29,21 +29,21 @@ export const STANCE_WORDS: Readonly<Record<Stance, string>> = {
 export const SIDE_PLAN_WORDS: Readonly<Record<SidePlan, string>> = {
   none: 'both together',
   alternate: 'alternating',
-  'in-turn': 'one, then the other',
-  'each-way': 'each way (circles)',
+  'in-turn': 'one side, then the other',
+  'each-way': 'both directions',
 };
 
 export const LEAD_WORDS: Readonly<Record<Lead, string>> = {
-  breath: 'the breath (rounds)',
-  clock: 'the clock (a time)',
-  own: 'their own pace',
+  breath: 'breath (rounds)',
+  clock: 'clock (a time)',
+  own: 'own pace',
 };
 
 export const PRIORITY_WORDS: Readonly<Record<Priority, string>> = {
   always: 'always kept',
-  high: 'left out last',
-  middle: 'left out next',
-  low: 'left out first',
+  high: 'skipped last',
+  middle: 'skipped next',
+  low: 'skipped first',
 };
 
 export const ROLE_WORDS: Readonly<Record<SectionRole, string>> = {
@@ -97,14 +97,14 @@ export const CAUTION_WORDS: Readonly<Record<Caution, { readonly name: string; re
 };
 
 export const PRESET_WORDS: Readonly<Record<PresetId, string>> = {
-  'one-breath': 'One breath, the class’s ratio',
+  'one-breath': 'One breath, as in the class',
   even: 'Even',
-  'longer-out': 'Longer out',
-  'four-six': '4 s in, 6 s out',
-  'rest-after-in': 'A rest after in',
-  'slow-in-quick-out': 'Slow in, quick out',
-  'quick-in-slow-out': 'Quick in, slow out',
-  'four-breaths': 'Four breaths, a long out in the middle',
+  'longer-out': 'Longer exhale',
+  'four-six': 'Inhale 4 s, exhale 6 s',
+  'rest-after-in': 'Hold after the inhale',
+  'slow-in-quick-out': 'Slow inhale, quick exhale',
+  'quick-in-slow-out': 'Quick inhale, slow exhale',
+  'four-breaths': 'Four breaths, a long exhale in the middle',
   'natural-belly': 'Natural belly',
   'reversed-belly': 'Reversed belly',
 };
@@ -112,7 +112,7 @@ export const PRESET_WORDS: Readonly<Record<PresetId, string>> = {
 /** A remark on a breath pattern, with where its threshold comes from. */
 export function patternNoteWords(note: PatternNote): string {
   if (note.code === 'long-rest') {
-    return `The rest in phase ${note.index + 1} lasts ${note.seconds.toFixed(1)} s. Rests are usually no longer than ${LONG_REST} s (common practice, no published source); leave everyone free to breathe on.`;
+    return `The hold in phase ${note.index + 1} lasts ${note.seconds.toFixed(1)} s. Holds are usually no longer than ${LONG_REST} s (common practice, no published source); leave everyone free to breathe on.`;
   }
   const per = `${note.perMinute.toFixed(1)} breaths a minute`;
   const range = `${SLOW_BREATHING.least} to ${SLOW_BREATHING.most} a minute (Russo, Santarelli and O’Rourke 2017, Breathe 13:298–309)`;
@@ -132,19 +132,19 @@ export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
   sides: 'sides',
   startSide: 'side it starts on',
   pattern: 'breath pattern and its lines',
-  lead: 'what leads',
-  preferredRounds: 'rounds asked for',
-  leastRounds: 'least rounds',
-  mostRounds: 'most rounds',
+  lead: 'paced by',
+  preferredRounds: 'preferred rounds',
+  leastRounds: 'minimum rounds',
+  mostRounds: 'maximum rounds',
   multiple: 'multiple of rounds',
-  preferredSeconds: 'time asked for',
-  leastSeconds: 'least time',
-  mostSeconds: 'most time',
-  paceMultiplier: 'breath beside the class’s',
-  inShare: 'share that goes in',
+  preferredSeconds: 'preferred time',
+  leastSeconds: 'minimum time',
+  mostSeconds: 'maximum time',
+  paceMultiplier: 'breath, × the class’s',
+  inShare: 'inhale share',
   teach: 'what is taught first',
-  fade: 'how the words thin out',
-  fadePins: 'forms held by hand',
+  fade: 'which form is said on each round',
+  fadePins: 'locked forms',
   moments: 'what is said around it',
   shorts: 'shorter wordings',
   counting: 'counting',
@@ -176,13 +176,13 @@ export const FADE_WORDS: Readonly<Record<FadePreset['id'], string>> = {
 
 /** Lines that have a shorter wording beside the full one. */
 export const SHORTENED_WORDS: Readonly<Record<Shortened, string>> = {
-  naming: 'Naming it',
+  naming: 'Name',
   caution: 'A caution',
-  sending: 'Sending into their own pace',
+  sending: 'Starting their own pace',
   roundsLeft: 'Two rounds left',
   lastRound: 'The last round',
   sideChange: 'The change of side',
-  leaving: 'Leaving it',
+  leaving: 'Ending',
 };
 
 /** How much is said before and after the rounds. */

@@ -14,9 +14,9 @@ export function differenceSentence(one: Difference, name: string): string {
     case 'last-one':
       return `${name}: the last round was announced, and ${one.more === 1 ? 'another' : `${one.more} more`} came.`;
     case 'left-out':
-      return `${name}: left out. None of its lines was heard, and its time is missing.`;
+      return `${name}: skipped. None of its lines was heard, and its time is missing.`;
     case 'moved':
-      return `${name}: its lines seem to have been said at ${formatClock(one.atSeconds)}, not where the plan has them.`;
+      return `${name}: its lines seem to have been said at ${formatClock(one.atSeconds)}, not at the planned place.`;
     case 'interrupted':
       return `${name}: interrupted for about ${formatClock(one.seconds)}.`;
   }

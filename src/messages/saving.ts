@@ -3,7 +3,7 @@ export const SAVE_WORDS = {
   saved: 'Saved',
   waiting: 'Saving',
   saving: 'Saving',
-  away: 'Kept in this browser; the server is away',
+  away: 'Stored in this browser; the server does not answer',
   refused: 'Not saved',
   conflict: 'Not saved',
 } as const;

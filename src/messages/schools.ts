@@ -22,17 +22,17 @@ export const CIRCLE_WORDS: Readonly<Record<CircleSchool, string>> = {
 };
 
 export const BREATH_WAY_WORDS: Readonly<Record<BreathWay, string>> = {
-  nose: 'nose, in and out',
-  'nose-mouth': 'out by the mouth',
+  nose: 'nose, inhale and exhale',
+  'nose-mouth': 'exhale by the mouth',
 };
 
 export const BELLY_WORDS: Readonly<Record<Belly, string>> = {
-  natural: 'out on the in-breath',
-  reversed: 'drawn in on the in-breath',
+  natural: 'out on the inhale',
+  reversed: 'drawn in on the inhale',
 };
 
 export const OUT_BREATH_WORDS: Readonly<Record<OutBreath, string>> = {
-  even: 'as long as the in-breath',
+  even: 'as long as the inhale',
   long: 'longer, to calm',
 };
 

@@ -11,12 +11,12 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   quiet: 'quiet',
   transition: 'transition',
   said: 'said',
-  in: 'breath in',
-  out: 'breath out',
+  in: 'inhale',
+  out: 'exhale',
   rest: 'rest',
   pause: 'pause',
   setting: 'count or setting',
-  nothing: 'left out',
+  nothing: 'skipped',
 };
 
 /** The counts that were found in a line. */
@@ -28,7 +28,7 @@ export function countWords(counts: Counts): string {
     startSide === undefined ? '' : `${startSide} first`,
     seconds === undefined ? '' : formatClock(seconds[0]),
     ownPace ? 'own pace' : '',
-    hold === undefined ? '' : `rest ${hold} s`,
+    hold === undefined ? '' : `hold ${hold} s`,
   ]
     .filter((part) => part !== '')
     .join(', ');

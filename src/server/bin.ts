@@ -1,6 +1,6 @@
 import { BIN_DAYS, BIN_KINDS, type BinEntry, type BinKind } from '@/api/bin';
 import { emptyBin, listBin } from '@/db/queries/bin';
-import { shelve } from './classes';
+import { binClass } from './classes';
 import { removeMovement } from './movements';
 import { Refusal } from './refusal';
 import { dropSeries } from './series';
@@ -19,7 +19,7 @@ export async function inBin({ db, studio }: Asking): Promise<BinEntry[]> {
 }
 
 const RESTORES: Readonly<Record<BinKind, (who: Asking, id: string) => Promise<void>>> = {
-  class: (who, id) => shelve(who, id, false),
+  class: (who, id) => binClass(who, id, false),
   take: (who, id) => dropTake(who, id, false),
   movement: (who, id) => removeMovement(who, id, false),
   series: (who, id) => dropSeries(who, id, false),

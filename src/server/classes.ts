@@ -1,15 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import type { ClassesPage, ClassResponse } from '@/api/classes';
+import type { ClassesPage, ClassResponse, Listing } from '@/api/classes';
 import { UUID, type Saved } from '@/api/saves';
 import { LRUCache } from 'lru-cache';
 import { emptyPlan } from '@/core/plan';
 import {
+  fillShapes,
   findClass,
+  findListing,
   findPlanText,
   hasClass,
   insertClass,
   listClasses,
   revisionOfClass,
+  setListing,
   updateClass,
   type PlanRow,
 } from '@/db/queries/classes';
@@ -28,15 +31,45 @@ const CLASSES_A_PAGE = 60;
 export const CLASSES_LATER = 500;
 
 /** A part of the studio's classes in the order of the list: series first, then those of no series, oldest first. */
-export async function shelf(
+export async function classList(
   { db, studio }: Asking,
   after?: string,
   most: number = CLASSES_A_PAGE,
 ): Promise<ClassesPage> {
   const known = after !== undefined && UUID.test(after) ? after : undefined;
   const listed = await listClasses(db, studio.id, { after: known, most: most + 1 });
-  const classes = listed.slice(0, most).map((entry) => ({ ...entry, updatedAt: entry.updatedAt.toISOString() }));
+  const shown = listed.slice(0, most);
+  const filled = await fillShapes(
+    db,
+    studio.id,
+    shown.flatMap(({ id, shape }) => (shape === null ? [id] : [])),
+  );
+  const classes = shown.map(({ updatedAt, about, shape, ...entry }) => ({
+    ...entry,
+    about: about ?? filled.get(entry.id)?.about ?? '',
+    shape: shape ?? filled.get(entry.id)?.shape ?? '',
+    updatedAt: updatedAt.toISOString(),
+  }));
   return { classes, more: listed.length > most };
+}
+
+/** Tags and live dates of a class. @throws Refusal 404. */
+export async function listingOf({ db, studio }: Asking, id: string): Promise<Listing> {
+  const found = UUID.test(id) ? await findListing(db, studio.id, id) : null;
+  if (!found) throw new Refusal(404, 'no-class');
+  return found;
+}
+
+/** Sets tags and live dates. @throws Refusal 404, or 409 with what stands when it was changed meanwhile. */
+export async function saveListing({ db, studio }: Asking, id: string, was: Listing, next: Listing): Promise<Listing> {
+  const tidy = {
+    tags: [...new Set(next.tags.map((one) => one.trim()))],
+    liveDates: [...new Set(next.liveDates)].sort(),
+  };
+  const set = UUID.test(id) ? await setListing(db, studio.id, id, was, tidy) : null;
+  if (!set) throw new Refusal(404, 'no-class');
+  if (!set.done) throw new Refusal(409, 'newer-revision', undefined, { current: set.current });
+  return set.current;
 }
 
 /** One class. @throws Refusal 404. */
@@ -92,8 +125,8 @@ async function planFor(who: Asking, request: Bodies['new-class']): Promise<PlanR
     if (!template) throw new Refusal(422, 'bad-request', [{ code: 'bad-value', at: 'templateId', facts: {} }]);
     return judgedPlan(planFromTemplate(randomUUID, template, request.title ?? template.title));
   }
-  const { title = 'New class', targetSeconds = 600, breathSeconds = 9 } = request;
-  return judgedPlan(emptyPlan(randomUUID, title, targetSeconds, breathSeconds));
+  const { title = 'New class', targetSeconds = 600, breathSeconds = 9, sections } = request;
+  return judgedPlan(emptyPlan(randomUUID, title, targetSeconds, breathSeconds, sections));
 }
 
 /** A copy of a class under a title made from its own. @throws Refusal 404. */
@@ -118,7 +151,7 @@ export async function saveClass(who: Asking, id: string, base: SaveBase, plan: P
 }
 
 /** Puts a class into the bin, or takes it out. @throws Refusal 404. */
-export async function shelve({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
+export async function binClass({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
   const done = UUID.test(id) && (await setRemoved(db, 'class', studio.id, id, removed));
   if (!done) throw new Refusal(404, 'no-class');
 }

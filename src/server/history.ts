@@ -1,7 +1,7 @@
 import type { HistoryEntry, HistoryPage, RevisionResponse } from '@/api/history';
 import { comparePlans, planMilliseconds } from '@/core/plan';
 import { toSeconds } from '@/core/units';
-import { findRevisions, listRevisions, type RevisionMark } from '@/db/queries/revisions';
+import { findRevisions, listRevisions, nameRevision, type RevisionMark } from '@/db/queries/revisions';
 import { openClass } from './classes';
 import { Refusal } from './refusal';
 import type { Asking } from './studio';
@@ -9,6 +9,8 @@ import type { Asking } from './studio';
 /** Saves less than this apart belong to one sitting; a class saves itself with every pause in typing. */
 const SITTING_MILLISECONDS = 5 * 60_000;
 const SITTINGS_A_PAGE = 25;
+/** Saves of one session that are told one by one, the newest. */
+const SAVES_TOLD = 200;
 /** Saves looked through for one page. */
 const SAVES_AT_MOST = 2_000;
 
@@ -45,6 +47,10 @@ export async function historyOf(who: Asking, classId: string, before: number): P
         firstRevision: first.revision,
         savedAt: last.createdAt.toISOString(),
         runtimeSeconds: toSeconds(planMilliseconds(after.plan)),
+        saves: marks
+          .filter((one) => one.revision <= last.revision && one.revision >= first.revision)
+          .slice(0, SAVES_TOLD)
+          .map((one) => ({ revision: one.revision, savedAt: one.createdAt.toISOString(), name: one.name })),
         changes: was ? comparePlans(was.plan, after.plan) : [],
       },
     ];
@@ -58,5 +64,13 @@ export async function openRevision(who: Asking, classId: string, revision: numbe
   await openClass(who, classId);
   const found = (await findRevisions(who.db, who.studio.id, classId, [revision])).get(revision);
   if (!found) throw new Refusal(404, 'no-revision');
-  return { revision, savedAt: found.createdAt.toISOString(), plan: found.plan };
+  return { revision, savedAt: found.createdAt.toISOString(), name: found.name, plan: found.plan };
+}
+
+/** Calls a saved version by a name; an empty one takes the name away. @throws Refusal 404. */
+export async function callRevision(who: Asking, classId: string, revision: number, name: string): Promise<void> {
+  await openClass(who, classId);
+  const called = name.trim() === '' ? null : name.trim();
+  const done = revision > 0 && (await nameRevision(who.db, who.studio.id, classId, revision, called));
+  if (!done) throw new Refusal(404, 'no-revision');
 }

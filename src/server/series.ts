@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ClassResponse } from '@/api/classes';
 import { UUID, type Saved } from '@/api/saves';
-import type { ShelfSeries } from '@/api/series';
+import type { ListedSeries } from '@/api/series';
 import { emptyPlan, LIMITS } from '@/core/plan';
 import { insertClass } from '@/db/queries/classes';
 import { setRemoved } from '@/db/queries/bin';
@@ -12,11 +12,11 @@ import { Refusal } from './refusal';
 import type { Asking } from './studio';
 
 /** The studio's series, oldest first. */
-export async function seriesOnShelf({ db, studio }: Asking): Promise<ShelfSeries[]> {
+export async function listedSeries({ db, studio }: Asking): Promise<ListedSeries[]> {
   return listSeries(db, studio.id);
 }
 
-export async function addSeries({ db, studio }: Asking, title: string): Promise<ShelfSeries> {
+export async function addSeries({ db, studio }: Asking, title: string): Promise<ListedSeries> {
   return insertSeries(db, studio.id, title);
 }
 
@@ -35,7 +35,7 @@ export async function saveSeries(
   throw new Refusal(409, 'newer-revision', undefined, { current });
 }
 
-/** Puts a series into the bin, or takes it out with its classes in their places; they stay on the shelf meanwhile. @throws Refusal 404. */
+/** Puts a series into the bin, or takes it out with its classes in their places; they stay in the list meanwhile. @throws Refusal 404. */
 export async function dropSeries({ db, studio }: Asking, id: string, removed: boolean): Promise<void> {
   const done = UUID.test(id) && (await setRemoved(db, 'series', studio.id, id, removed));
   if (!done) throw new Refusal(404, 'no-series');

@@ -1,5 +1,5 @@
 import { openDatabase, type Database } from '@/db/database';
-import { firstStudio, type Studio } from '@/db/queries/studios';
+import { firstStudio, renameStudio, type Studio } from '@/db/queries/studios';
 import { Refusal } from './refusal';
 
 /** Who is asking, and the database they ask. There is one studio until sign-in comes. */
@@ -20,4 +20,12 @@ export async function asking(): Promise<Asking> {
   if (!studio) throw new Refusal(503, 'no-studio');
   known = { studio, db, until: Date.now() + KNOWN_FOR_MILLISECONDS };
   return { db, studio };
+}
+
+/** Gives the studio another name. @throws Refusal 409 when it was named otherwise meanwhile. */
+export async function nameStudio({ db, studio }: Asking, was: string, name: string): Promise<Studio> {
+  const done = await renameStudio(db, studio.id, was, name.trim());
+  known = null;
+  if (done) return { ...studio, name: name.trim() };
+  throw new Refusal(409, 'newer-revision', undefined, { current: await firstStudio(db) });
 }

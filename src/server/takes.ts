@@ -1,16 +1,19 @@
 import { UUID, type Saved } from '@/api/saves';
+import { glanceOf } from '@/core/reading';
 import {
   findEnvelope,
   findTake,
   findTakenPlan,
   insertTake,
   listTakes,
+  readingsWithoutGlance,
   revisionOfTake,
+  setGlance,
   updateReading,
   type HandWorkRow,
   type StoredTake,
   type TakeRow,
-  type TakeSummary,
+  type ListedTake,
 } from '@/db/queries/takes';
 import { setRemoved } from '@/db/queries/bin';
 import type { SaveBase } from '@/db/queries/save-base';
@@ -20,8 +23,13 @@ import { Refusal } from './refusal';
 import type { Asking } from './studio';
 
 /** The takes of a class, newest first. @throws Refusal 404. */
-export async function takesOf(who: Asking, classId: string): Promise<TakeSummary[]> {
+export async function takesOf(who: Asking, classId: string): Promise<ListedTake[]> {
   await needClass(who, classId);
+  const listed = await listTakes(who.db, who.studio.id, classId);
+  if (listed.every(({ glance }) => glance !== null)) return listed;
+  for (const { takeId, reading } of await readingsWithoutGlance(who.db, who.studio.id, classId)) {
+    await setGlance(who.db, who.studio.id, takeId, glanceOf(reading));
+  }
   return listTakes(who.db, who.studio.id, classId);
 }
 
@@ -64,7 +72,7 @@ export async function correctTake(
   if (!taken) throw new Refusal(404, 'no-take');
   const { readingText } = work;
   const counted = await run('recount', { readingText, ...taken }, readingText.length + taken.planText.length);
-  const revision = await updateReading(db, studio.id, id, base, { ...work, readingText: counted });
+  const revision = await updateReading(db, studio.id, id, base, { ...work, ...counted });
   if (revision !== null) return { revision };
   const current = await revisionOfTake(db, studio.id, id);
   if (current === null) throw new Refusal(404, 'no-take');

@@ -51,10 +51,10 @@ for (const theme of ['day', 'night'] as const) {
     await page.getByRole('link', { name: 'New class' }).click();
     await expect(page.getByRole('heading', { name: 'New class' })).toBeVisible();
     await expectAccessible(page, 'new class, templates');
-    await page.getByRole('button', { name: 'A pasted script' }).click();
-    await page.getByRole('button', { name: 'Try with an example' }).click();
+    await page.getByRole('button', { name: 'Pasted script' }).click();
+    await page.getByRole('button', { name: 'Use an example' }).click();
     await expectAccessible(page, 'new class, script');
-    await page.getByRole('button', { name: 'A plan file' }).click();
+    await page.getByRole('button', { name: 'Plan file' }).click();
     await expectAccessible(page, 'new class, file');
     await page.goto(`${origin()}/library`);
     await page.getByRole('button', { name: /^Heron on the piling/ }).click();
@@ -87,13 +87,13 @@ for (const theme of ['day', 'night'] as const) {
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^Lengths/ }).click();
     await page.getByRole('button', { name: 'Another' }).click();
-    await expect(page.getByRole('button', { name: 'Guide', exact: true }).first()).toBeEnabled();
+    await expect(page.getByRole('button', { name: 'Prompter', exact: true }).first()).toBeEnabled();
     await expectAccessible(page, 'lengths');
-    await page.getByRole('button', { name: 'Back to the strip' }).click();
+    await page.getByRole('button', { name: 'Back to the timeline' }).click();
     await page.getByRole('button', { name: 'Keys' }).click();
     await expectAccessible(page, 'keys');
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'Guide', exact: true }).click();
+    await page.getByRole('button', { name: 'Prompter', exact: true }).click();
     await page.keyboard.press('Space');
     await expectAccessible(page, 'guide');
 
@@ -104,7 +104,7 @@ for (const theme of ['day', 'night'] as const) {
       .getByRole('button', { name: /^Open save/ })
       .first()
       .click();
-    await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('save ');
+    await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('save ');
     await expectAccessible(page, 'history');
     await page.goto(page.url().replace('/history', '/script'));
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
@@ -112,7 +112,7 @@ for (const theme of ['day', 'night'] as const) {
     await page.goBack();
     await page.goto(origin());
     await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
-    await expect(page.getByRole('heading', { name: 'Bring a take' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Add a take' })).toBeVisible();
     await expectAccessible(page, 'takes');
     await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
     await expect(page.getByLabel('Figures of the take')).toBeVisible();
@@ -151,7 +151,7 @@ test('the desk by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('complementary', { name: 'Step: Stand at the sill' })).toBeVisible();
   await page.keyboard.press('j');
   await page.keyboard.press('+');
-  await expect(page.getByRole('article', { name: 'Coiling the line' })).toContainText('6 rounds a side');
+  await expect(page.getByRole('article', { name: 'Coiling the line' })).toContainText('6 rounds  per side');
   await page.keyboard.press('-');
   await page.keyboard.press('Alt+ArrowDown');
   const names = page.getByRole('main').getByRole('article');
@@ -225,7 +225,7 @@ for (const [width, height] of [
       .first()
       .click();
     expect(await wide(), 'step').toBeLessThanOrEqual(0);
-    await page.getByRole('button', { name: 'Guide', exact: true }).click();
+    await page.getByRole('button', { name: 'Prompter', exact: true }).click();
     await page.keyboard.press('Space');
     expect(await wide(), 'guide').toBeLessThanOrEqual(0);
     const small = await page
@@ -270,8 +270,8 @@ test('with reduced motion the tide is a bar', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.goto(origin());
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
-  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.getByRole('button', { name: 'Prompter', exact: true }).click();
   await page.keyboard.press('Space');
-  const tide = page.getByTestId('guide').locator('> div').first();
+  const tide = page.getByTestId('prompter').locator('> div').first();
   expect((await tide.boundingBox())?.width).toBeLessThan(40);
 });

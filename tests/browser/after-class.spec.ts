@@ -32,7 +32,7 @@ async function bringWords(page: Page, id: string, name: string, text: string): P
   await page
     .getByLabel('Captions, text with times, or the guide’s log')
     .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toBeVisible({ timeout: 30_000 });
 }
 
@@ -90,7 +90,7 @@ function clock(seconds: number): string {
   return `${Math.floor(tenths / 600)}:${((tenths % 600) / 10).toFixed(1).padStart(4, '0')}`;
 }
 
-test('cuts are proposed, chosen, marked and put right; the cut version is published with them, in one ZIP', async ({
+test('cuts are proposed, chosen, marked and put right; the edited version is published with them, in one ZIP', async ({
   page,
 }) => {
   await openTake(page);
@@ -98,7 +98,7 @@ test('cuts are proposed, chosen, marked and put right; the cut version is publis
   const cuts = page.getByRole('list', { name: 'Cuts' });
   await page.getByRole('button', { name: 'Use these cuts' }).click();
   await cuts.getByRole('checkbox').nth(1).check();
-  await page.getByRole('button', { name: 'Begin a cut at 0:00.0' }).click();
+  await page.getByRole('button', { name: 'Start a cut at 0:00.0' }).click();
   await page.getByRole('button', { name: 'Hear remark' }).first().click();
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: /^End it at/ }).click();
@@ -162,15 +162,15 @@ test('what takes teach is taken into the class one by one, and taken back', asyn
   await expect(proposed).toContainText('From 3 takes of this class');
   await shot(page, 'use-this-take');
   const breath = proposed.getByRole('listitem').filter({ hasText: 'opening breath' });
-  await breath.getByRole('button', { name: 'Take into the class' }).click();
-  await expect(proposed.getByRole('status')).toContainText('Taken into the class.');
+  await breath.getByRole('button', { name: 'Use in the class' }).click();
+  await expect(proposed.getByRole('status')).toContainText('Changed in the class.');
   await expect(breath).toHaveCount(0);
   expect((await storedClass(id)).plan.pace.breathSeconds).toBeGreaterThan(before.pace.breathSeconds);
   await proposed.getByRole('button', { name: 'Undo' }).click();
   await expect(breath).toHaveCount(1);
   expect((await storedClass(id)).plan).toEqual(before);
-  const told = page.getByRole('region', { name: 'Foretold and taken', exact: true });
-  await told.getByRole('button', { name: 'Foretold and taken as a table' }).click();
+  const told = page.getByRole('region', { name: 'Predicted and actual', exact: true });
+  await told.getByRole('button', { name: 'Predicted and actual as a table' }).click();
   await expect(told.getByRole('row')).toHaveCount(4);
   await expect(told.getByRole('row').nth(1)).toContainText('Thursday, a first try');
 });
@@ -179,7 +179,7 @@ test('a class is heard before it is recorded, and a practice take is made of it'
   const id = await copyOf('Before the First Ferry');
   await saveBehind(id, (plan) => ({ ...plan, sections: plan.sections.slice(0, 2) }));
   await openDesk(page, id);
-  await page.getByRole('link', { name: 'Hear it' }).click();
+  await page.getByRole('link', { name: 'Preview' }).click();
   await page.getByRole('button', { name: 'Play', exact: true }).click();
   const place = page.getByLabel('Place in the class', { exact: true });
   await expect(place).toHaveText('0:03', { timeout: 40_000 });
@@ -191,7 +191,7 @@ test('a class is heard before it is recorded, and a practice take is made of it'
   await page.getByRole('button', { name: 'Pause' }).click();
   const downloads: Download[] = [];
   page.on('download', (one) => downloads.push(one));
-  await page.getByRole('button', { name: 'Make a practice take' }).click();
+  await page.getByRole('button', { name: 'Create practice take' }).click();
   await expect.poll(() => downloads.length, { timeout: 60_000 }).toBe(2);
   const wav = downloads.find((one) => one.suggestedFilename().endsWith('.practice.wav'));
   if (!wav) throw new Error('no sound');
@@ -204,14 +204,14 @@ test('a class is heard before it is recorded, and a practice take is made of it'
 test('the guide logs what was done, and its log alone is read as a take', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
-  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.getByRole('button', { name: 'Prompter', exact: true }).click();
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Sync mark' }).click();
   for (let step = 0; step < 3; step++) await page.keyboard.press('PageDown');
   await page.waitForTimeout(1500);
   await page.keyboard.press('Space');
   const saving = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save the log' }).click();
+  await page.getByRole('button', { name: 'Save log' }).click();
   const log = JSON.parse(readFileSync(await keep(saving, 'log.json'), 'utf8')) as { events: { event: string }[] };
   expect(log.events.map(({ event }) => event)).toEqual([
     'start',
@@ -223,7 +223,7 @@ test('the guide logs what was done, and its log alone is read as a take', async 
   ]);
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByRole('button', { name: /^Use the log of .*stopped at/ }).click();
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   const said = page.getByLabel('Figures of the take');
   await expect(said).toContainText(/said[1-9] of 86/, { timeout: 30_000 });
 });
@@ -242,7 +242,7 @@ test('a second microphone is laid on the clock of the first', async ({ page }) =
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByLabel('Sound or video').setInputFiles(camera);
   await page.getByLabel('The same class from another microphone').setInputFiles(microphone);
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toContainText('1:30', { timeout: 120_000 });
   await view(page, 'Report').click();
   const two = page.getByRole('region', { name: 'Two recordings' });

@@ -58,7 +58,7 @@ test('absurd numbers stay in their field with the bounds beside them, and are no
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   const before = await storedClass(id);
-  const breath = page.getByLabel('One breath at the opening');
+  const breath = page.getByLabel('Breath at the start');
   for (const value of ['-3', '0', '1e9', 'NaN', 'slow', '']) {
     await breath.fill(value);
     await expect(page.getByRole('alert').first()).toContainText('2 to 40');
@@ -138,7 +138,7 @@ async function bring(
   await page
     .getByLabel(what === 'sound' ? 'Sound or video' : 'Captions, text with times, or the guide’s log')
     .setInputFiles(content);
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
 }
 
 /** The first three sections of the class that the demo take is of: fewer lines to learn the sound of. */
@@ -156,8 +156,8 @@ async function openingOfFerry(): Promise<string> {
 test('bad captions and bad sound are refused in words, and no take is kept', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await page.goto(`${origin()}/classes/${id}/takes`);
-  await page.getByRole('button', { name: 'Read the take' }).click();
-  await expect(page.getByRole('alert')).toContainText('Bring a caption file, a sound file, or both.');
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
+  await expect(page.getByRole('alert')).toContainText('Choose a recording, captions, a log, or several of these.');
 
   const captions: [string, string | Buffer, string][] = [
     ['empty.vtt', '', 'The file is empty.'],
@@ -222,7 +222,7 @@ test('a take can be cancelled while it is read', async ({ page }) => {
   const long = ffmpeg('long.wav', '-stream_loop', '6', '-i', take('.webm'), '-ar', '48000');
   await bring(page, 'sound', long);
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByRole('button', { name: 'Read the take' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Analyse the take' })).toBeVisible();
   await page.reload();
   await expect(page.getByText('None yet.')).toBeVisible();
 });

@@ -28,7 +28,7 @@ async function bring(page: Page, id: string, sound: string, words = false): Prom
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByLabel('Sound or video').setInputFiles(sound);
   if (words) await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(demo('.vtt'));
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
 }
 
 const figures = (page: Page) => page.getByLabel('Figures of the take');
@@ -125,7 +125,7 @@ test('the guide’s log is laid on a recording by its sync mark', async ({ page 
   await page
     .getByLabel('Captions, text with times, or the guide’s log')
     .setInputFiles({ name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(log)) });
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
   await dialog.getByRole('link', { name: 'Open the reading' }).click({ timeout: 60_000 });
   // The mark lies 7 s later in the recording than in the performance, and so does the first line.
@@ -147,14 +147,14 @@ test('what a take teaches goes into my voice and the library too', async ({ page
   await page
     .getByLabel('Captions, text with times, or the guide’s log')
     .setInputFiles({ name: 'slower.vtt', mimeType: 'text/vtt', buffer: Buffer.from(slower) });
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(figures(page)).toBeVisible({ timeout: 30_000 });
   await page.getByRole('group', { name: 'View of the take' }).getByRole('button', { name: 'Use this take' }).click();
   const proposed = page.getByRole('region', { name: 'Proposed changes' });
-  await proposed.getByRole('button', { name: 'Keep as my voice' }).click();
-  await expect(proposed.getByRole('status')).toContainText('Kept as a measure of my voice.');
+  await proposed.getByRole('button', { name: 'Save as my voice' }).click();
+  await expect(proposed.getByRole('status')).toContainText('Saved as a measurement of my voice.');
   const entry = page.waitForResponse((answer) => /\/api\/movements\/[0-9a-f-]+$/.test(answer.url()) && answer.ok());
-  await proposed.getByRole('button', { name: 'Into the library too' }).first().click();
+  await proposed.getByRole('button', { name: 'Save in the library too' }).first().click();
   const before = (await (await entry).json()) as { movement: object; revision: number };
   await expect(proposed.getByRole('status')).toContainText('was changed in the library.');
   await page.goto(`${origin()}/voice`);
@@ -196,6 +196,6 @@ test('files are dropped anywhere on the page, each goes where its kind belongs, 
   // Without the two that are no recordings it is read.
   await page.getByLabel('Sound or video').setInputFiles([]);
   await expect(page.getByLabel('The same class from another microphone')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(figures(page)).toBeVisible();
 });

@@ -9,7 +9,7 @@ test('an edit survives a reload that comes before it was saved', async ({ page }
   await openDesk(page, id);
   await page.route('**/api/classes/*', (route) => route.abort());
   await page.getByLabel('Title').fill('Typed just before the reload');
-  await expect(page.getByText('Kept in this browser; the server is away')).toBeVisible();
+  await expect(page.getByText('Stored in this browser; the server does not answer')).toBeVisible();
   await page.unroute('**/api/classes/*');
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Typed just before the reload' })).toBeVisible();
@@ -26,7 +26,7 @@ test('typing goes on while the server is away, and all of it arrives when it is 
   await first.stop();
   await page.getByLabel('Title').fill('Written on the ferry');
   await page.getByLabel('Focus').fill('No signal out here');
-  await expect(page.getByText('Kept in this browser; the server is away')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('Stored in this browser; the server does not answer')).toBeVisible({ timeout: 15_000 });
   await page.getByLabel('For whom').fill('Whoever is aboard');
   const second = await serve(database, Number(port));
   await expectSaved(page);
@@ -46,10 +46,10 @@ test('typing goes on while the database is away, and all of it arrives when it i
   await shutDatabase(database, true);
   try {
     await page.getByLabel('Title').fill('Written in the dark');
-    await expect(page.getByText('Kept in this browser; the server is away')).toBeVisible({ timeout: 15_000 });
+    await expect(page.getByText('Stored in this browser; the server does not answer')).toBeVisible({ timeout: 15_000 });
     const answer = await page.request.get(`${origin()}/`);
     expect(answer.status()).toBe(503);
-    expect(await answer.text()).toContain('The database is away');
+    expect(await answer.text()).toContain('The database is not available');
   } finally {
     await shutDatabase(database, false);
   }
@@ -63,7 +63,7 @@ test('a class closed with unsaved edits is found again in a new tab', async ({ p
   await openDesk(page, id);
   await page.route('**/api/classes/*', (route) => route.abort());
   await page.getByLabel('Title').fill('Left in a hurry');
-  await expect(page.getByText('Kept in this browser; the server is away')).toBeVisible();
+  await expect(page.getByText('Stored in this browser; the server does not answer')).toBeVisible();
   await page.close();
   const other = await context.newPage();
   await openDesk(other, id);
@@ -82,7 +82,7 @@ test('two tabs: neither overwrites the other, and each way out works', async ({ 
   await page.getByLabel('Focus').fill('From this tab');
   const dialog = page.getByRole('dialog', { name: 'Changed in two places' });
   await expect(dialog).toBeVisible();
-  await dialog.getByRole('button', { name: 'Look at both' }).click();
+  await dialog.getByRole('button', { name: 'Compare both' }).click();
   await expect(dialog.getByRole('region', { name: 'Theirs' })).toContainText('From the other tab');
   expect((await storedClass(id)).plan.title).toBe('From the other tab');
   await dialog.getByRole('button', { name: 'Keep mine' }).click();
@@ -96,7 +96,7 @@ test('two tabs: neither overwrites the other, and each way out works', async ({ 
   await other.keyboard.press('Escape');
   await other.reload();
   await expect(there).toBeVisible();
-  await there.getByRole('button', { name: 'Take theirs' }).click();
+  await there.getByRole('button', { name: 'Use theirs' }).click();
   await expectSaved(other);
   await expect(other.getByLabel('Focus')).toHaveValue('From this tab');
   await other.reload();

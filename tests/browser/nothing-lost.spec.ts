@@ -4,7 +4,7 @@ import { copyOf, expectSaved, openDesk, origin, storedClass, test } from './desk
 /* What was typed last, what was done by hand, answers that were lost, lists that were old: on every page that saves. */
 
 const saving = (page: Page): ReturnType<Page['getByRole']> => page.getByRole('banner').getByRole('status');
-const AWAY = 'Kept in this browser; the server is away';
+const AWAY = 'Stored in this browser; the server does not answer';
 
 test('the last letter before a tab is closed is there in the next', async ({ page, context }) => {
   const id = await copyOf('Net Menders’ Break');
@@ -59,7 +59,7 @@ test('leaving right after an edit or an undo, the list shows it, by its link and
   await page.goto(origin());
   await openDesk(page, id);
   await page.getByLabel('Title').fill('Left at once');
-  await page.getByRole('link', { name: 'Shelf' }).first().click();
+  await page.getByRole('link', { name: 'Classes' }).first().click();
   await expect(page.getByRole('link', { name: 'Left at once', exact: true })).toBeVisible();
   await openDesk(page, id);
   await page.getByLabel('Title').fill('Then taken back');
@@ -167,7 +167,7 @@ async function demoTake(page: Page): Promise<void> {
   await page.goto(origin());
   await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).first().click(); // prettier-ignore
   await page.getByRole('link', { name: 'Thursday, a first try' }).click();
-  await expect(page.getByRole('button', { name: 'Next least sure' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Next most uncertain' })).toBeVisible();
 }
 
 test('work by hand on a take outlives a lost server, a crash and a closed tab', async ({ page, context }) => {
@@ -177,15 +177,15 @@ test('work by hand on a take outlives a lost server, a crash and a closed tab', 
   await doomed.route('**/api/takes/*', (route) =>
     route.request().method() === 'PUT' ? route.abort() : route.fallback(),
   );
-  await doomed.getByRole('button', { name: 'The rest looks right' }).click();
+  await doomed.getByRole('button', { name: 'Confirm the rest' }).click();
   await expect(saving(doomed)).toHaveText(AWAY);
   await doomed.goto('chrome://crash').catch(() => undefined);
   await doomed.close();
   await page.goto(url);
   await expect(saving(page)).toHaveText('Saved');
-  await expect(page.getByRole('button', { name: 'The rest looks right' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Confirm the rest' })).toBeDisabled();
   await page.reload();
-  await expect(page.getByRole('button', { name: 'The rest looks right' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Confirm the rest' })).toBeDisabled();
 });
 
 test('a run of the guide goes on after a reload where it stood, and the next does not overwrite it', async ({
@@ -193,7 +193,7 @@ test('a run of the guide goes on after a reload where it stood, and the next doe
 }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
-  const perform = async (): Promise<void> => page.getByRole('button', { name: 'Guide', exact: true }).click();
+  const perform = async (): Promise<void> => page.getByRole('button', { name: 'Prompter', exact: true }).click();
   await perform();
   await page.keyboard.press('Space');
   await page.keyboard.press('PageDown');
@@ -203,10 +203,10 @@ test('a run of the guide goes on after a reload where it stood, and the next doe
   const resume = page.getByRole('button', { name: /^Resume at 0:/ });
   await expect(resume).toBeVisible();
   await resume.click();
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Resume' })).toBeVisible();
   await expect(page.getByTestId('line-now')).toHaveText(line ?? '');
   await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: 'Hold' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
   await page.keyboard.press('Escape');
   // A second run, under another title: both are there for a take.
   await page.getByLabel('Title').fill('Under another name');

@@ -28,23 +28,23 @@ test('the library is searched and narrowed; a movement is made, changed in place
   await page.getByRole('button', { name: /^Heron on the piling/ }).click();
   await expect(panel(page)).toContainText('A wall or a chair at hand');
   await shot(page, 'library');
-  await page.getByRole('button', { name: 'Show all again' }).click();
+  await page.getByRole('button', { name: 'Clear filters' }).click();
   await page.getByLabel('Without cautions').check();
   await page.getByLabel('Part').selectOption('closing');
   await expect(found).toHaveText('1 movement');
-  await page.getByRole('button', { name: 'Show all again' }).click();
+  await page.getByRole('button', { name: 'Clear filters' }).click();
 
   await page.getByRole('button', { name: 'New movement', exact: true }).click();
   await expect(panel(page)).toHaveAccessibleName('Movement: New movement');
   await panel(page).getByRole('textbox', { name: 'Name', exact: true }).fill('Splicing the rope');
-  await panel(page).getByLabel('Rounds asked for').fill('5');
+  await panel(page).getByLabel('Preferred rounds').fill('5');
   await expect(panel(page).getByRole('status')).toContainText('Saved');
   await panel(page).getByRole('button', { name: 'Duplicate' }).click();
   await expect(panel(page)).toHaveAccessibleName('Movement: Splicing the rope, copy');
   await panel(page).getByRole('button', { name: 'Archive' }).click();
   await expect(found).toHaveText('20 movements');
   await page.getByLabel('Archive').check();
-  await expect(found).toHaveText('1 movement in the archive');
+  await expect(found).toHaveText('1 movement archived');
   await page.reload();
   await expect(page.getByRole('button', { name: /^Splicing the rope/ })).toContainText('5 rounds');
 });
@@ -54,7 +54,7 @@ test('a breath pattern is shaped by keys and by pointer, with what it means for 
   await page.getByRole('button', { name: 'New movement', exact: true }).click();
   await expect(panel(page)).toHaveAccessibleName('Movement: New movement');
   const phases = panel(page).getByRole('list', { name: 'Phases of one round' }).getByRole('button');
-  await panel(page).getByRole('combobox', { name: 'Start from' }).selectOption('4 s in, 6 s out');
+  await panel(page).getByRole('combobox', { name: 'Start from' }).selectOption('Inhale 4 s, exhale 6 s');
   await expect(phases).toHaveText(['in 4.0 s', 'out 6.0 s']);
   await expect(panel(page)).toContainText('6.0 breaths a minute here');
   await phases.nth(0).focus();
@@ -100,24 +100,24 @@ test('a class takes a movement from the library by typing its name, and is told 
   await add.getByRole('combobox').fill('bell');
   await page.getByRole('option', { name: /^Bell buoy/ }).click();
   const buoy = page.getByRole('article', { name: 'Bell buoy' });
-  await expect(buoy).toContainText('4 rounds a side');
+  await expect(buoy).toContainText('4 rounds  per side');
   await expect(buoy).toContainText('In, roll to the left.');
   await expectSaved(page);
 
   const library = await context.newPage();
   await library.goto(`${origin()}/library`);
   await library.getByRole('button', { name: /^Bell buoy/ }).click();
-  await library.getByLabel('Rounds asked for').fill('6');
-  await library.getByLabel('Said with the last round').fill('Once more each side.');
+  await library.getByLabel('Preferred rounds').fill('6');
+  await library.getByLabel('On the last round').fill('Once more each side.');
   await expect(library.getByRole('complementary').getByRole('status')).toContainText('Saved');
   await library.close();
 
   await page.reload();
   await chooseStep(page, 'Bell buoy');
-  await page.getByRole('button', { name: 'See what would change' }).click();
+  await page.getByRole('button', { name: 'Show what would change' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByRole('row')).toHaveCount(3);
-  await dialog.getByLabel('rounds asked for').uncheck();
+  await dialog.getByLabel('preferred rounds').uncheck();
   await dialog.getByRole('button', { name: 'Take these 1' }).click();
   await expect(page.getByText('The library’s movement has changed')).toHaveCount(0);
   await expectSaved(page);
@@ -153,7 +153,7 @@ test('kept on target, each edit refits the rest and leaves what was just set; un
   await page.keyboard.press('Enter');
   await expect(runtime(page)).toContainText('on target');
   await expect(head).toContainText('on target');
-  await page.getByRole('button', { name: 'Back to the strip' }).click();
+  await page.getByRole('button', { name: 'Back to the timeline' }).click();
 
   // What cannot be kept is said, and nothing is moved.
   await page.getByLabel('Target').first().fill('1:00');
@@ -173,7 +173,7 @@ test('one source, several lengths: an edit reaches all, a cell is pinned, a leng
   await expect(heron).toContainText('left out');
   await shot(page, 'lengths');
   await heron.getByRole('button', { name: /in 5 minutes/ }).click();
-  await page.getByLabel('Left out of this length').uncheck();
+  await page.getByLabel('Skipped in this length').uncheck();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(heron.getByRole('button', { name: /in 5 minutes: \d.*pinned/ })).toBeVisible();
   await expect(table.getByRole('columnheader').nth(2)).toContainText('on target');
@@ -187,7 +187,7 @@ test('one source, several lengths: an edit reaches all, a cell is pinned, a leng
   await expect(table.getByRole('columnheader')).toHaveCount(5);
   await page
     .getByRole('group', { name: '5 minutes', exact: true })
-    .getByRole('button', { name: 'Make a class of it' })
+    .getByRole('button', { name: 'Save as a class' })
     .click();
   await expect(page.getByRole('heading', { name: /, 5 minutes$/ })).toBeVisible();
   await expect(runtime(page)).toContainText('on target');
@@ -199,7 +199,7 @@ test('a pasted script shows line by line how it was understood, is put right, an
   await page.goto(`${origin()}/new`);
   await expect(page.getByRole('main').getByRole('button', { name: /^Begin with/ })).toHaveCount(6);
   await shot(page, 'start-from');
-  await page.getByRole('button', { name: 'A pasted script' }).click();
+  await page.getByRole('button', { name: 'Pasted script' }).click();
   const text = [
     'Slack tide',
     '',
@@ -213,7 +213,7 @@ test('a pasted script shows line by line how it was understood, is put right, an
   await page.getByLabel('The script, as you write it').fill(text);
   const lines = page.getByRole('region', { name: 'Lines' }).getByRole('listitem');
   await expect(lines).toHaveCount(7);
-  await expect(lines.nth(3)).toContainText('4 rounds, each way (circles)');
+  await expect(lines.nth(3)).toContainText('4 rounds, both directions');
   await expect(lines.nth(4)).toContainText('a guess');
   await expect(page.getByRole('main').getByRole('status')).toContainText('1 line wants a look');
   await shot(page, 'pasted-script');
@@ -223,7 +223,7 @@ test('a pasted script shows line by line how it was understood, is put right, an
   await expect(page.getByLabel('The script, as you write it')).toHaveValue(text);
   await page.getByLabel('Line 6 is').selectOption('movement');
   await page.getByLabel('Title', { exact: true }).fill('Slack tide, first');
-  await page.getByRole('button', { name: 'Make the class' }).click();
+  await page.getByRole('button', { name: 'Create class' }).click();
   await expect(page.getByRole('heading', { name: 'Slack tide, first' })).toBeVisible();
   const articles = page.getByRole('main').getByRole('article');
   await expect(articles).toHaveCount(4);
@@ -246,7 +246,7 @@ test('saved states are told by day, opened, and restored as a new save', async (
   const id = await copyOf('Eight-Section Set');
   await openDesk(page, id);
   await chooseStep(page, 'Looking back');
-  await page.getByRole('button', { name: 'Rounds on each side: more' }).click();
+  await page.getByRole('button', { name: 'Rounds per side: more' }).click();
   await expectSaved(page);
   const before = (await storedClass(id)).revision;
   await page.getByRole('link', { name: 'History' }).click();
@@ -255,16 +255,16 @@ test('saved states are told by day, opened, and restored as a new save', async (
     .getByRole('button', { name: /^Open save/ })
     .first()
     .click();
-  await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('Looking back');
+  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('Looking back');
   await shot(page, 'history');
   await page.getByText('Each save').click();
   await page.getByRole('button', { name: 'Look at save 1', exact: true }).click();
-  await expect(page.getByRole('complementary', { name: 'Saved state' })).toContainText('save 1 ·');
-  await page.getByRole('button', { name: 'Restore this state' }).click();
+  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('save 1 ·');
+  await page.getByRole('button', { name: 'Restore this version' }).click();
   await expect(runtime(page)).toBeVisible();
   const after = await storedClass(id);
   expect(after.revision).toBe(before + 1);
-  await expect(page.getByRole('article', { name: 'Looking back' })).toContainText('3 rounds a side');
+  await expect(page.getByRole('article', { name: 'Looking back' })).toContainText('3 rounds  per side');
 });
 
 test('several steps are chosen together and moved to another section', async ({ page }) => {
@@ -289,7 +289,7 @@ test('a series has its own row; the next class starts from its last', async ({ p
   await page.getByRole('button', { name: 'Begin it' }).click();
   const evenings = page.getByRole('region', { name: 'Series: Evenings' });
   await expect(evenings.getByRole('row')).toHaveCount(2);
-  await evenings.getByRole('button', { name: 'Next, from the last' }).click();
+  await evenings.getByRole('button', { name: 'New class from the last' }).click();
   await expect(page.getByRole('heading', { name: 'Evening Ebb 2' })).toBeVisible();
   await page.goto(origin());
   await expect(evenings.getByRole('row')).toHaveCount(3);
@@ -323,9 +323,9 @@ test('a movement open in two tabs is never overwritten; what is typed without a 
   await other.getByRole('button', { name: /^Rowing home/ }).click();
   // Open in both before either changes: what is opened after a save is simply newer.
   await expect(panel(other)).toBeVisible();
-  await panel(page).getByLabel('Rounds asked for').fill('4');
+  await panel(page).getByLabel('Preferred rounds').fill('4');
   await expect(panel(page).getByRole('status')).toContainText('Saved');
-  await panel(other).getByLabel('Said at the change of side').fill('Turn about.');
+  await panel(other).getByLabel('At the change of side').fill('Turn about.');
   await expect(panel(other).getByRole('alert')).toContainText('Both versions are safe');
   await other.getByRole('button', { name: 'Keep mine' }).click();
   await expect(panel(other).getByRole('status')).toContainText('Saved');
@@ -333,14 +333,14 @@ test('a movement open in two tabs is never overwritten; what is typed without a 
   await other.route('**/api/movements/*', (route) =>
     route.request().method() === 'PUT' ? route.abort() : route.continue(),
   );
-  await panel(other).getByLabel('Said at the change of side').fill('Turn the oars about.');
+  await panel(other).getByLabel('At the change of side').fill('Turn the oars about.');
   await expect(panel(other).getByRole('status')).toContainText('No connection');
   await other.close();
   const again = await context.newPage();
   await again.goto(`${origin()}/library`);
   await again.getByRole('button', { name: /^Rowing home/ }).click();
-  await expect(panel(again).getByLabel('Said at the change of side')).toHaveValue('Turn the oars about.');
+  await expect(panel(again).getByLabel('At the change of side')).toHaveValue('Turn the oars about.');
   await expect(panel(again).getByRole('status')).toContainText('Saved');
   await again.reload();
-  await expect(panel(again).getByLabel('Said at the change of side')).toHaveValue('Turn the oars about.');
+  await expect(panel(again).getByLabel('At the change of side')).toHaveValue('Turn the oars about.');
 });

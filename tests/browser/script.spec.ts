@@ -24,7 +24,7 @@ test('the checks name each fault with its place; a fix puts it right, and undo t
   await openDesk(page, id);
   await expect(page.getByRole('button', { name: 'Checks 14' })).toBeVisible();
   await page.keyboard.press('c');
-  const must = checks(page).getByRole('region', { name: 'Must be put right' });
+  const must = checks(page).getByRole('region', { name: 'Must fix' });
   await expect(must.getByRole('listitem')).toHaveCount(6);
   await shot(page, 'checks');
   const long = must.getByRole('listitem').filter({ hasText: 'Line longer than its breath' });
@@ -49,15 +49,15 @@ test('a finding is set aside with a reason, which is kept over a reload, and tak
   await openDesk(page, id);
   await page.getByRole('button', { name: 'Checks 14' }).click();
   const thanks = checks(page).getByRole('listitem').filter({ hasText: 'No thanks' });
-  await thanks.getByRole('button', { name: 'Set aside No thanks' }).click();
+  await thanks.getByRole('button', { name: 'Dismiss No thanks' }).click();
   await page.getByLabel('Why “No thanks” is set aside').fill('I thank them at the door.');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Checks 13' })).toBeVisible();
   await expectSaved(page);
   await page.reload();
-  const aside = checks(page).getByRole('region', { name: 'Set aside' });
+  const aside = checks(page).getByRole('region', { name: 'Dismiss' });
   await expect(aside).toContainText('I thank them at the door.');
-  await aside.getByRole('button', { name: 'Take it up again No thanks' }).click();
+  await aside.getByRole('button', { name: 'Reopen No thanks' }).click();
   await expect(page.getByRole('button', { name: 'Checks 14' })).toBeVisible();
 });
 
@@ -69,8 +69,8 @@ test('forms are chosen on the strip and held; fitting the words leaves what fits
   await lamp.getByLabel('Words of round 2', { exact: true }).selectOption('full');
   await expect(lamp.getByLabel('Words of round 2, held')).toHaveValue('full');
   await expect(lamp.getByText('Breathe in, and the wrists carry the lamp up.')).toHaveCount(2);
-  await page.getByRole('combobox', { name: 'The usual ways' }).selectOption('silent after two');
-  await page.getByRole('combobox', { name: 'The usual ways' }).scrollIntoViewIfNeeded();
+  await page.getByRole('combobox', { name: 'Presets' }).selectOption('silent after two');
+  await page.getByRole('combobox', { name: 'Presets' }).scrollIntoViewIfNeeded();
   await shot(page, 'words');
   await page.getByRole('button', { name: 'Fit the words', exact: true }).click();
   // All that is said ends in time: nothing is made longer or shorter.
@@ -86,10 +86,10 @@ test('a token is picked while typing, by keys alone; an unknown one is told wher
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await chooseStep(page, 'Heron on the piling');
-  const naming = page.getByLabel('Naming it');
+  const naming = page.getByLabel('Name');
   await naming.click();
   await page.keyboard.type('Now {mo');
-  await expect(page.getByRole('listbox', { name: 'Words that fill themselves in' })).toBeVisible();
+  await expect(page.getByRole('listbox', { name: 'Placeholders' })).toBeVisible();
   await page.keyboard.press('Enter');
   await page.keyboard.type(' to the {oth');
   await page.keyboard.press('ArrowDown');
@@ -115,7 +115,7 @@ test('the schools change what is said; the guide tells which side to move and wh
   await expect(strip(page, 'Turning the lighthouse')).toContainText('turn the light to the window.');
   await expectSaved(page);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.getByRole('button', { name: 'Prompter', exact: true }).click();
   await page.keyboard.press('Space');
   const count = page.getByTestId('count');
   const line = page.getByTestId('line-now');
@@ -137,7 +137,7 @@ test('a theme renames the class as one, and plain names come back', async ({ pag
   await page.getByText('What “Theme 1” calls things').click();
   await page.getByLabel('Raising the lamp is called').fill('Lifting the lantern');
   await chooseStep(page, 'Raising the lamp');
-  await page.getByLabel('Naming it').fill('Next, {movement}.');
+  await page.getByLabel('Name').fill('Next, {movement}.');
   await expect(strip(page, 'Raising the lamp')).toContainText('Next, Lifting the lantern.');
   await page.getByRole('button', { name: 'The whole class' }).click();
   await page.getByRole('combobox', { name: 'Names and pictures' }).selectOption('plain');
@@ -149,7 +149,7 @@ test('words are found and replaced over the class, seen before they change', asy
   await openDesk(page, id);
   await page.keyboard.press('w');
   await page.getByLabel('Find').fill('home');
-  await page.getByLabel('Write instead').fill('in');
+  await page.getByLabel('Replace with').fill('in');
   await expect(page.getByRole('list', { name: 'What would change' }).getByRole('listitem')).toHaveCount(2);
   await page.getByRole('button', { name: 'Replace in 2 lines' }).click();
   await expect(strip(page, 'Turning the lighthouse')).toContainText('Breathe out, and bring it in.');
@@ -177,7 +177,7 @@ test('a cue sheet is saved, changed in a spreadsheet, and brought back after a l
   await expect(page.getByText('It has the same lines as the class.')).toBeVisible();
   await bring(sheet.replaceAll('"In, lamp up."', '"In, up it goes."'));
   await expect(page.getByText('It words 1 line differently.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take this line' }).click();
+  await page.getByRole('button', { name: 'Use this fit line' }).click();
   await expect(strip(page, 'Raising the lamp')).toContainText('In, up it goes.');
 });
 
@@ -185,7 +185,7 @@ test('a talk is written as prose with its pauses', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await chooseStep(page, 'Thanks');
-  await page.getByRole('button', { name: 'Write it as prose' }).click();
+  await page.getByRole('button', { name: 'Edit as prose' }).click();
   await page.getByLabel('A pause stands in brackets').fill('Rest the palms. (6 s) Thank you. Go gently.');
   await page.getByRole('button', { name: 'Take these 3 lines' }).click();
   await expect(strip(page, 'Thanks').getByRole('listitem')).toHaveCount(3);
@@ -216,7 +216,7 @@ test('a spelling is chosen for the studio; captions and the printed script follo
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await chooseStep(page, 'Banking the stove');
-  await page.getByLabel('Naming it').fill('Hands to the dantian, the lower belly.');
+  await page.getByLabel('Name').fill('Hands to the dantian, the lower belly.');
   await expectSaved(page);
   await page.goto(`${origin()}/terms`);
   const term = page.getByRole('group', { name: /^dantian/ });
@@ -239,7 +239,7 @@ test('words kept fitted take a shorter form as a line grows, while it is written
 }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
-  await page.getByRole('checkbox', { name: 'Keep words fitted as I edit' }).check();
+  await page.getByRole('checkbox', { name: 'Keep words fitted' }).check();
   const heron = strip(page, 'Heron on the piling');
   await heron.getByRole('button', { name: 'Breathe out, set the foot down softly.' }).first().click();
   const line = page.getByRole('textbox', { name: /^Line at/ });
@@ -274,7 +274,7 @@ test('a movement is told in short: shorter wordings, and nothing taught', async 
   await chooseStep(page, 'Coiling the line');
   const coil = strip(page, 'Coiling the line');
   await expect(coil).toContainText('Slow circles of the shoulders');
-  await page.getByRole('combobox', { name: 'Said around its rounds' }).selectOption('short');
+  await page.getByRole('combobox', { name: 'Said around the rounds' }).selectOption('short');
   await expect(coil).not.toContainText('Slow circles of the shoulders');
   await page.getByText('Shorter wordings').click();
   await page.getByRole('textbox', { name: 'The last round, in short' }).fill('Last.');

@@ -55,10 +55,10 @@ test('lines are put right with the keyboard alone, and undo takes each step back
 test('a remark gets its words, a noise is thrown out, and the captions have what was set', async ({ page }) => {
   await openDemoTake(page);
   // The sure ones are taken as found; the others stay to be looked at.
-  const rest = page.getByRole('button', { name: 'The rest looks right' });
+  const rest = page.getByRole('button', { name: 'Confirm the rest' });
   await rest.click();
   await expect(rest).toBeDisabled();
-  await expect(page.getByText(/lines? (is|are) not sure/)).toBeVisible();
+  await expect(page.getByText(/lines? (is|are) uncertain/)).toBeVisible();
   const remark = lines(page)
     .getByRole('button', { name: /^remark at/ })
     .first();
@@ -73,7 +73,7 @@ test('a remark gets its words, a noise is thrown out, and the captions have what
   await page.getByRole('button', { name: 'Save Captions (WebVTT)' }).click();
   expect(readFileSync(await (await saving).path(), 'utf8')).toContain('milk boat &amp; &lt;all&gt;');
   await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('button', { name: 'Not a remark' }).click();
+  await page.getByRole('button', { name: 'Not an ad-lib' }).click();
   await expect(lines(page)).not.toContainText('her gulls');
   await expect(page.getByLabel('Figures of the take')).toContainText(/remarks2/);
   await saved(page);
@@ -112,7 +112,7 @@ test('while the server is away corrections wait, and are saved when it is back; 
   await context.setOffline(true);
   await page.keyboard.press('ArrowRight');
   const saving = page.getByRole('banner').getByRole('status');
-  await expect(saving).toHaveText('Kept in this browser; the server is away');
+  await expect(saving).toHaveText('Stored in this browser; the server does not answer');
   await page.keyboard.press('ArrowRight');
   await context.setOffline(false);
   await expect(saving).toHaveText('Saved', { timeout: 15_000 });

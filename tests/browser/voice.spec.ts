@@ -47,7 +47,7 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
     await page.getByRole('main').innerText(),
   );
   const [measured, pause] = [Number(told?.[1]), Number(told?.[2])];
-  await page.getByLabel('Bring a sound file of it').setInputFiles(path);
+  await page.getByLabel('Choose a sound file of it').setInputFiles(path);
   await expect(page.getByRole('status')).toHaveText(/^Kept: \d+/);
   const kept = await page.getByRole('region', { name: 'Measures' }).getByRole('listitem').allInnerTexts();
   const rates = kept.map((text) => Number.parseInt(text, 10));
@@ -56,8 +56,8 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
   expect(Math.abs(rates[0] / rates[1] - 1)).toBeLessThan(0.05);
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
-  await page.getByRole('button', { name: /^Take my voice: / }).click();
-  await expect(page.getByText('This is my voice.')).toBeVisible();
+  await page.getByRole('button', { name: /^Use my voice: / }).click();
+  await expect(page.getByText('This class uses my voice.')).toBeVisible();
   await expectSaved(page);
   expect(rates).toContain((await storedClass(id)).plan.voice.syllablesPerMinute);
   expect((await storedClass(id)).plan.voice.pauseSeconds).toBeCloseTo(pause, 0);
@@ -78,12 +78,12 @@ test('a refused microphone, silence and clipped sound each say so, and nothing i
     await expect(own.getByText('was not allowed to use the microphone')).toBeVisible();
   });
   await page.goto(`${origin()}/voice`);
-  await page.getByLabel('Bring a sound file of it').setInputFiles(paragraphWav(folder, 'still.wav', { gain: 0 }).path);
+  await page.getByLabel('Choose a sound file of it').setInputFiles(paragraphWav(folder, 'still.wav', { gain: 0 }).path);
   await expect(page.getByText('Hardly any speech was heard.')).toBeVisible();
-  await page.getByLabel('Bring a sound file of it').setInputFiles(paragraphWav(folder, 'loud.wav', { gain: 12 }).path);
+  await page.getByLabel('Choose a sound file of it').setInputFiles(paragraphWav(folder, 'loud.wav', { gain: 12 }).path);
   await expect(page.getByText('cut off at its loudest places')).toBeVisible();
   await page
-    .getByLabel('Bring a sound file of it')
+    .getByLabel('Choose a sound file of it')
     .setInputFiles({ name: 'no.wav', mimeType: 'audio/wav', buffer: Buffer.from('no sound at all') });
   await expect(page.getByRole('list').getByRole('listitem')).toHaveCount(1);
   await expect(page.getByText('Nothing is measured yet')).toBeVisible();

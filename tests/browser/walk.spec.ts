@@ -76,7 +76,7 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await page.getByLabel('Sides').selectOption('alternate');
   await add.getByRole('button', { name: 'Transition' }).click();
   await add.getByRole('button', { name: 'Quiet' }).click();
-  await page.getByLabel('Said at its start').fill('Stand. I will call you back.');
+  await page.getByLabel('Said at the start').fill('Stand. I will call you back.');
   const articles = page.getByRole('main').getByRole('article');
   await expect(articles).toHaveCount(5);
 
@@ -102,7 +102,7 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await expect(articles).toHaveCount(5);
 
   await page.getByRole('button', { name: 'Fit to 4:00' }).click();
-  await page.getByRole('button', { name: /^Take this: A balance/ }).click();
+  await page.getByRole('button', { name: /^Use this fit: A balance/ }).click();
   await expect(runtime(page)).toContainText('on target');
   await expectSaved(page);
 
@@ -139,8 +139,8 @@ test('4: a fit shows what it would change, and says what to loosen where there i
   await expect(runtime(page)).toContainText('over by');
   await page.getByRole('button', { name: 'Fit to 12:00' }).click();
   const ways = page.getByRole('dialog').getByRole('table');
-  await expect(ways).toContainText('A balance');
-  await expect(ways).toContainText('Leave steps out');
+  await expect(ways).toContainText('Balanced');
+  await expect(ways).toContainText('Skip steps');
   await expect(ways.getByRole('row', { name: /^Lands on/ })).toContainText('12:00');
   await shot(page, 'fit');
   await page.keyboard.press('Escape');
@@ -151,7 +151,7 @@ test('4: a fit shows what it would change, and says what to loosen where there i
   await expect(dialog).toContainText('1:00 is shorter than this class can be: the shortest is');
   await expect(dialog).toContainText('would have to give way');
   await dialog.getByRole('button', { name: /^Loosen (it|these \d+)$/ }).click();
-  await dialog.getByRole('button', { name: /^Take this: A balance/ }).click();
+  await dialog.getByRole('button', { name: /^Use this fit: A balance/ }).click();
   await expect(runtime(page)).toContainText('on target');
 });
 
@@ -175,13 +175,13 @@ test('5: the guide is performed from by keyboard and by touch', async ({ page })
   await expect(page.getByTestId('count')).toContainText('round 1 of 3 · turn left');
   await page.waitForTimeout(1200);
   await shot(page, 'guide');
-  await page.getByRole('button', { name: 'Hold' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
   const held = await line.textContent();
   const left = await page.getByText('left', { exact: true }).locator('..').textContent();
   await page.waitForTimeout(1500);
   expect(await page.getByText('left', { exact: true }).locator('..').textContent()).toBe(left);
   expect(await line.textContent()).toBe(held);
-  await page.getByRole('button', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Resume' }).click();
   await page.getByRole('button', { name: 'Next', exact: true }).click();
   await expect(line).not.toHaveText(held ?? '');
   await page.getByRole('button', { name: 'Back', exact: true }).click();
@@ -199,7 +199,7 @@ test('6: a take is brought, read, corrected by hand and published', async ({ pag
   await page.getByRole('link', { name: /^Takes/ }).click();
   await page.getByLabel('Sound or video').setInputFiles(take('.webm'));
   await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(take('.vtt'));
-  await page.getByRole('button', { name: 'Read the take' }).click();
+  await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByRole('heading', { name: 'before-the-first-ferry.webm' })).toBeVisible({ timeout: 150_000 });
   const figures = page.getByLabel('Figures of the take');
   const lines = page.getByRole('group', { name: 'Lines of the take' });

@@ -48,7 +48,7 @@ describe('./calm', () => {
       'deeper',
     ],
     ['validate', 'wide', `[${'0,'.repeat(1_000_050)}0]`, 'more than 1000000 values'],
-    ['validate', 'nul', '{"format":"calm-count/class-plan","title":"a\\u0000b"}', 'characters that cannot be kept'],
+    ['validate', 'nul', '{"format":"calm-count/class-plan","title":"a\\u0000b"}', 'characters that cannot be saved'],
   ])('%s says what is wrong with a file that is too %s', (command, name, text, words) => {
     const { err, status } = calm(command, keep(`${name}.json`, text));
     expect(status).toBe(1);

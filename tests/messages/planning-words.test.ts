@@ -61,7 +61,7 @@ describe('the words of planning', () => {
     expect(tempoWords(0.9)).toBe('10 % quicker');
     expect(tempoWords(1)).toBe('as usual');
     expect(countWords({ rounds: 1, sides: 'each-way', seconds: [90, 60, 120], ownPace: true, hold: 3 })).toBe(
-      '1 round, each way (circles), 1:30, own pace, rest 3 s',
+      '1 round, both directions, 1:30, own pace, hold 3 s',
     );
   });
 });

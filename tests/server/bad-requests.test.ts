@@ -7,8 +7,8 @@ import { demoClasses } from '@/demo/classes';
 import { seedDemo } from '@/demo/seed';
 import { BODY_LIMITS } from '@/server/judging/bodies';
 import { library } from '@/server/movements';
-import { shelf } from '@/server/classes';
-import { seriesOnShelf } from '@/server/series';
+import { classList } from '@/server/classes';
+import { listedSeries } from '@/server/series';
 import { asking } from '@/server/studio';
 import { takesOf } from '@/server/takes';
 import { freshDatabase, serve, type Served } from '../support/application';
@@ -26,10 +26,10 @@ beforeAll(async () => {
     NODE_OPTIONS: '--expose-gc --import ./tests/support/watch-loop.mjs',
   });
   const who = await asking();
-  const [{ id: classId }] = (await shelf(who)).classes;
+  const [{ id: classId }] = (await classList(who)).classes;
   const [{ id: takeId }] = await takesOf(who, classId);
   const [{ id: movementId }] = await library(who);
-  const [{ id: seriesId }] = await seriesOnShelf(who);
+  const [{ id: seriesId }] = await listedSeries(who);
   ids = { classId, takeId, movementId, seriesId };
 }, 120_000);
 afterAll(async () => {

@@ -172,7 +172,7 @@ describe('the door', () => {
       expect((await fetch(`${away.origin}/readyz`)).status).toBe(503);
       expect(response.headers.get('retry-after')).toBe('3');
       expect((await fetch(away.origin)).headers.get('retry-after')).toBe('3');
-      expect(await (await fetch(away.origin)).text()).toContain('The database is away');
+      expect(await (await fetch(away.origin)).text()).toContain('The database is not available');
     } finally {
       expect(await away.stop()).toBe(0);
     }

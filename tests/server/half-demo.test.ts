@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { firstStudio } from '@/db/queries/studios';
 import { seedDemo } from '@/demo/seed';
-import { shelf } from '@/server/classes';
+import { classList } from '@/server/classes';
 import { freshDatabase } from '../support/application';
 
 describe('a demo that is broken off half-way', () => {
@@ -19,7 +19,7 @@ describe('a demo that is broken off half-way', () => {
       await half.db.execute(sql`drop trigger die on classes`);
       await seedDemo(half.db);
       const again = { db: half.db, studio: (await firstStudio(half.db)) ?? { id: '', name: '' } };
-      expect((await shelf(again)).classes.length).toBe(6);
+      expect((await classList(again)).classes.length).toBe(6);
     } finally {
       await half.drop();
     }

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from '@/demo/seed';
 import { NO_HAND_WORK } from '@/core/reading';
-import { shelf } from '@/server/classes';
+import { classList } from '@/server/classes';
 import { learningOf } from '@/server/learning';
 import { soundOfTake } from '@/server/sounds';
 import { asking, type Asking } from '@/server/studio';
@@ -20,7 +20,7 @@ beforeAll(async () => {
   drop = fresh.drop;
   await seedDemo(fresh.db);
   who = await asking();
-  const found = (await shelf(who)).classes.find(({ title }) => title === 'Before the First Ferry');
+  const found = (await classList(who)).classes.find(({ title }) => title === 'Before the First Ferry');
   ferry = found?.id ?? '';
 }, 60_000);
 afterAll(() => drop());
@@ -41,7 +41,7 @@ describe('what the takes of a class teach', () => {
   });
 
   it('is nothing for a class without takes, and refused for one that is not there', async () => {
-    const other = (await shelf(who)).classes.find(({ title }) => title === 'Evening Ebb');
+    const other = (await classList(who)).classes.find(({ title }) => title === 'Evening Ebb');
     expect(await learningOf(who, other?.id ?? '')).toMatchObject({ takes: [], predictions: [], proposals: [] });
     expect((await refusal(learningOf(who, 'nobody'))).code).toBe('no-class');
   });

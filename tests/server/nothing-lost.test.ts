@@ -6,10 +6,10 @@ import { onRevision } from '@/db/queries/save-base';
 import { insertStudio } from '@/db/queries/studios';
 import { seedDemo } from '@/demo/seed';
 import { clearBin, inBin, restore } from '@/server/bin';
-import { addClass, judgedPlan, openClass, saveClass, shelf, shelve } from '@/server/classes';
+import { addClass, judgedPlan, openClass, saveClass, classList, binClass } from '@/server/classes';
 import { historyOf } from '@/server/history';
 import { addMovement, library, openMovement, removeMovement, saveMovement } from '@/server/movements';
-import { addSeries, dropSeries, nextInSeries, saveSeries, seriesOnShelf } from '@/server/series';
+import { addSeries, dropSeries, nextInSeries, saveSeries, listedSeries } from '@/server/series';
 import { asking, type Asking } from '@/server/studio';
 import { addTake, dropTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
@@ -71,7 +71,7 @@ describe('a save whose answer was lost', () => {
 
 describe('a take that is sent again', () => {
   it('is kept once, and an id of another class is refused', async () => {
-    const [ferry, other] = (await shelf(who)).classes;
+    const [ferry, other] = (await classList(who)).classes;
     const { plan } = await openClass(who, ferry.id);
     const evidence = { captions: [], speech: null, lengthSeconds: 5 };
     const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
@@ -88,7 +88,7 @@ describe('a series', () => {
     const made = await addSeries(who, 'Many');
     await nextInSeries(who, made.id);
     await Promise.all(Array.from({ length: 10 }, () => nextInSeries(who, made.id)));
-    const members = (await shelf(who, undefined, 500)).classes.filter((entry) => entry.seriesId === made.id);
+    const members = (await classList(who, undefined, 500)).classes.filter((entry) => entry.seriesId === made.id);
     expect(members.map((entry) => entry.seriesOrder).sort((a, b) => (a ?? 0) - (b ?? 0))).toEqual(Array.from({ length: 11 }, (_, at) => at + 1)); // prettier-ignore
     expect(new Set(members.map((entry) => entry.title)).size).toBe(11);
   });
@@ -97,22 +97,22 @@ describe('a series', () => {
     const made = await addSeries(who, 'Grouped');
     const [first, second] = [await nextInSeries(who, made.id), await nextInSeries(who, made.id)];
     await dropSeries(who, made.id, true);
-    const alone = (await shelf(who, undefined, 500)).classes.filter(({ id }) => [first.id, second.id].includes(id));
+    const alone = (await classList(who, undefined, 500)).classes.filter(({ id }) => [first.id, second.id].includes(id));
     expect(alone.map((entry) => [entry.seriesId, entry.seriesOrder])).toEqual([[null, null], [null, null]]); // prettier-ignore
     await restore(who, 'series', made.id);
-    const back = (await shelf(who, undefined, 500)).classes.filter((entry) => entry.seriesId === made.id);
+    const back = (await classList(who, undefined, 500)).classes.filter((entry) => entry.seriesId === made.id);
     expect(back.map((entry) => [entry.id, entry.seriesOrder])).toEqual([[first.id, 1], [second.id, 2]]); // prettier-ignore
-    expect((await seriesOnShelf(who)).map(({ title }) => title)).toContain('Grouped');
+    expect((await listedSeries(who)).map(({ title }) => title)).toContain('Grouped');
   });
 });
 
 describe('the bin', () => {
   it('holds whatever was removed, gives it back, and is a studio’s own', async () => {
     const made = await addClass(who, { from: 'nothing', title: 'Thrown away' });
-    const [ferry] = (await shelf(who)).classes;
+    const [ferry] = (await classList(who)).classes;
     const [take] = await takesOf(who, ferry.id);
     const [movement] = await library(who);
-    await shelve(who, made.id, true);
+    await binClass(who, made.id, true);
     await dropTake(who, take.id, true);
     await removeMovement(who, movement.id, true);
     const entries = await inBin(who);
@@ -139,7 +139,7 @@ describe('the bin', () => {
 
   it('deletes what has lain there for 30 days, and everything when it is emptied', async () => {
     const [old, young] = await Promise.all(['Old', 'Young'].map((title) => addClass(who, { from: 'nothing', title })));
-    for (const { id } of [old, young]) await shelve(who, id, true);
+    for (const { id } of [old, young]) await binClass(who, id, true);
     await who.db.execute(sql`update classes set removed_at = now() - interval '31 days' where id = ${old.id}`);
     const names = (await inBin(who)).map(({ name }) => name);
     expect([names.includes('Old'), names.includes('Young')]).toEqual([false, true]);
@@ -151,15 +151,15 @@ describe('the bin', () => {
 
 describe('the list of classes', () => {
   it('comes part by part, each class once, in one order', async () => {
-    const whole = (await shelf(who, undefined, 500)).classes.map(({ id }) => id);
+    const whole = (await classList(who, undefined, 500)).classes.map(({ id }) => id);
     const parts: string[] = [];
     for (let after: string | undefined, more = true; more;) {
-      const page = await shelf(who, after, 4);
+      const page = await classList(who, after, 4);
       parts.push(...page.classes.map(({ id }) => id));
       after = page.classes.at(-1)?.id;
       ({ more } = page);
     }
     expect(parts).toEqual(whole);
-    expect((await shelf(who, 'nobody', 4)).classes.length).toBe(4);
+    expect((await classList(who, 'nobody', 4)).classes.length).toBe(4);
   });
 });

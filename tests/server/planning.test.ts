@@ -8,10 +8,10 @@ import { onRevision } from '@/db/queries/save-base';
 import { insertStudio } from '@/db/queries/studios';
 import { demoLibrary } from '@/demo/library';
 import { seedDemo } from '@/demo/seed';
-import { addClass, judgedPlan, openClass, saveClass, shelf } from '@/server/classes';
+import { addClass, judgedPlan, openClass, saveClass, classList } from '@/server/classes';
 import { historyOf, openRevision, sittings } from '@/server/history';
 import { addMovement, archiveMovement, library, openMovement, saveMovement } from '@/server/movements';
-import { addSeries, dropSeries, nextInSeries, saveSeries, seriesOnShelf } from '@/server/series';
+import { addSeries, dropSeries, nextInSeries, saveSeries, listedSeries } from '@/server/series';
 import { asking, type Asking } from '@/server/studio';
 import { TEMPLATES } from '@/templates';
 import { freshDatabase } from '../support/application';
@@ -44,7 +44,7 @@ describe('the movement library', () => {
         .map((movement) => movement.name)
         .sort((a, b) => (a < b ? -1 : 1)),
     );
-    const [first] = (await shelf(who)).classes;
+    const [first] = (await classList(who)).classes;
     const { plan } = await openClass(who, first.id);
     const sources = stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? [step.source] : []));
     expect(sources.every((source) => source !== null && source.revision === 1)).toBe(true);
@@ -113,6 +113,7 @@ describe('the history of a class', () => {
   it('puts saves in sittings by the time between them', () => {
     const at = (minute: number, revision: number) => ({
       revision,
+      name: null,
       createdAt: new Date(Date.UTC(2026, 0, 1, 9, minute)),
     });
     const found = sittings([at(40, 5), at(38, 4), at(20, 3), at(18, 2), at(0, 1)]);
@@ -160,14 +161,14 @@ describe('a series', () => {
     const ids = new Set(stepsInOrder(first.plan).map(({ step }) => step.id));
     expect(stepsInOrder(second.plan).some(({ step }) => ids.has(step.id))).toBe(false);
     await saveSeries(who, made.id, onRevision(3), { title: 'Quiet evenings', classIds: [second.id, first.id] });
-    const members = (await shelf(who)).classes.filter((entry) => entry.seriesId === made.id);
+    const members = (await classList(who)).classes.filter((entry) => entry.seriesId === made.id);
     expect(new Map(members.map((entry) => [entry.id, entry.seriesOrder]))).toEqual(new Map([[second.id, 1], [first.id, 2]])); // prettier-ignore
-    expect((await seriesOnShelf(who)).map((series) => series.title)).toContain('Quiet evenings');
+    expect((await listedSeries(who)).map((series) => series.title)).toContain('Quiet evenings');
     // The last is "Evenings 1" now.
     expect((await nextInSeries(who, made.id)).plan.title).toBe('Evenings 2');
     await dropSeries(who, made.id, true);
-    expect((await shelf(who)).classes.filter((entry) => entry.seriesId === made.id)).toEqual([]);
-    expect((await shelf(who)).classes.some((entry) => entry.id === second.id)).toBe(true);
+    expect((await classList(who)).classes.filter((entry) => entry.seriesId === made.id)).toEqual([]);
+    expect((await classList(who)).classes.some((entry) => entry.id === second.id)).toBe(true);
   });
 
   it('takes no class of another studio, and is not theirs to change', async () => {
@@ -175,7 +176,7 @@ describe('a series', () => {
     const others = await strangers();
     const theirs = await addClass(others, { from: 'nothing', title: 'Theirs' });
     await saveSeries(who, made.id, onRevision(1), { title: 'Ours', classIds: [theirs.id] });
-    expect((await shelf(others)).classes.find((entry) => entry.id === theirs.id)?.seriesId).toBeNull();
+    expect((await classList(others)).classes.find((entry) => entry.id === theirs.id)?.seriesId).toBeNull();
     for (const id of [made.id, NOBODY, 'x']) {
       expect((await refusal(saveSeries(others, id, onRevision(1), { title: 'Mine', classIds: [] }))).code).toBe(
         'no-series',

@@ -7,7 +7,8 @@ import { insertTake } from '@/db/queries/takes';
 import { isDiskFull } from '@/server/refusal';
 import { endSound, keepSoundPiece, piecesOf, soundOfTake } from '@/server/sounds';
 import { asking, type Asking } from '@/server/studio';
-import { shelf } from '@/server/classes';
+import { glanceOf } from '@/core/reading';
+import { classList } from '@/server/classes';
 import { envelopeOf, openTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
 import { refusal } from '../support/refusal';
@@ -31,7 +32,7 @@ beforeAll(async () => {
   drop = fresh.drop;
   await seedDemo(fresh.db);
   who = await asking();
-  const [ferry] = (await shelf(who)).classes;
+  const [ferry] = (await classList(who)).classes;
   const [seeded] = await takesOf(who, ferry.id);
   const { plan, evidence, reading } = await openTake(who, seeded.id);
   const taken = {
@@ -41,6 +42,7 @@ beforeAll(async () => {
     evidenceText: JSON.stringify(evidence),
     recordingText: null,
     readingText: JSON.stringify(reading),
+    glanceText: JSON.stringify(glanceOf(reading)),
     soundId: SOUND,
     envelope: filled(9, 7),
   };

@@ -8,7 +8,7 @@ import { onRevision } from '@/db/queries/save-base';
 import { insertStudio } from '@/db/queries/studios';
 import { seedDemo } from '@/demo/seed';
 import { demoClasses } from '@/demo/classes';
-import { addClass, judgedPlan, openClass, saveClass, shelf, shelve } from '@/server/classes';
+import { addClass, judgedPlan, openClass, saveClass, classList, binClass } from '@/server/classes';
 import { asking, type Asking } from '@/server/studio';
 import { addTake, correctTake, dropTake, openTake, takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
@@ -27,7 +27,7 @@ afterAll(() => database.drop());
 
 describe('the shelf', () => {
   it('holds the demo studio with its takes counted', async () => {
-    const listed = (await shelf(who)).classes;
+    const listed = (await classList(who)).classes;
     expect(listed.map((entry) => [entry.title, entry.targetSeconds, entry.takes])).toEqual([
       ['Before the First Ferry', 600, 3],
       ['Net Menders’ Break', 300, 0],
@@ -40,11 +40,11 @@ describe('the shelf', () => {
 
   it('loses a class and has it put back', async () => {
     const made = await addClass(who, { from: 'nothing', title: 'Short lived' });
-    await shelve(who, made.id, true);
+    await binClass(who, made.id, true);
     expect((await refusal(openClass(who, made.id))).status).toBe(404);
-    await shelve(who, made.id, false);
+    await binClass(who, made.id, false);
     expect((await openClass(who, made.id)).plan.title).toBe('Short lived');
-    expect((await refusal(shelve(who, made.id, false))).code).toBe('no-class');
+    expect((await refusal(binClass(who, made.id, false))).code).toBe('no-class');
   });
 });
 
@@ -52,7 +52,7 @@ describe('a class', () => {
   it('is made from nothing, from another with ids of its own, or from a plan as it is', async () => {
     const nothing = await addClass(who, { from: 'nothing', title: 'Mine', targetSeconds: 420, breathSeconds: 8 });
     expect(nothing.plan).toMatchObject({ title: 'Mine', targetSeconds: 420, pace: { breathSeconds: 8 } });
-    const [ferry] = (await shelf(who)).classes;
+    const [ferry] = (await classList(who)).classes;
     const copy = await addClass(who, { from: 'class', classId: ferry.id });
     expect(copy.plan.title).toBe('Before the First Ferry, again');
     expect(copy.plan.sections[0].id).not.toBe((await openClass(who, ferry.id)).plan.sections[0].id);
@@ -62,18 +62,18 @@ describe('a class', () => {
   });
 
   it('is refused whole when its plan is bad, and nothing is stored', async () => {
-    const before = (await shelf(who)).classes.length;
+    const before = (await classList(who)).classes.length;
     const bad = { from: 'plan', plan: { ...demoClasses()[0].plan, title: '' } };
     const refused = await refusal((async () => addClass(who, asSent('new-class', bad)))());
     expect([refused.status, refused.code, refused.issues?.[0].at]).toEqual([422, 'bad-plan', 'title']);
-    expect((await shelf(who)).classes.length).toBe(before);
+    expect((await classList(who)).classes.length).toBe(before);
   });
 
   it('keeps odd text from people as it was typed', async () => {
     const title = `Robert'); drop table classes;-- <script>alert(1)</script> 🌊 مرحبا`;
     const made = await addClass(who, { from: 'nothing', title });
     expect((await openClass(who, made.id)).plan.title).toBe(title);
-    expect((await shelf(who)).classes.some((entry) => entry.title === title)).toBe(true);
+    expect((await classList(who)).classes.some((entry) => entry.title === title)).toBe(true);
   });
 
   it('keeps every save and never overwrites a newer one', async () => {
@@ -102,7 +102,7 @@ describe('a class', () => {
 
 describe('a take', () => {
   it('is kept, corrected, corrected again on top of that, and dropped', async () => {
-    const [ferry] = (await shelf(who)).classes;
+    const [ferry] = (await classList(who)).classes;
     const { plan } = await openClass(who, ferry.id);
     const timeline = expandPlan(plan);
     const captions = timeline.cues.map(({ startSeconds, endSeconds, text }) => ({
@@ -135,7 +135,7 @@ describe('a take', () => {
   });
 
   it('is refused when its reading is not in order', async () => {
-    const [ferry] = (await shelf(who)).classes;
+    const [ferry] = (await classList(who)).classes;
     const { plan } = await openClass(who, ferry.id);
     const evidence = { captions: null, speech: [], lengthSeconds: 5 };
     const bad = { name: 'Bad', plan, evidence, reading: { cues: [] } };
@@ -146,8 +146,8 @@ describe('a take', () => {
 describe('studios', () => {
   it('do not see each other', async () => {
     const other = { db: who.db, studio: await insertStudio(who.db, 'Another hall') };
-    const [ferry] = (await shelf(who)).classes;
-    expect(await shelf(other)).toEqual({ classes: [], more: false });
+    const [ferry] = (await classList(who)).classes;
+    expect(await classList(other)).toEqual({ classes: [], more: false });
     expect((await refusal(openClass(other, ferry.id))).status).toBe(404);
     expect((await refusal(saveClass(other, ferry.id, onRevision(1), judgedPlan(demoClasses()[0].plan)))).status).toBe(
       404,

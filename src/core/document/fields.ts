@@ -47,6 +47,15 @@ export function title(most: number) {
   return text(most, ONE_LINE).test('empty', 'empty', (value) => isAbsent(value) || value.trim() !== '');
 }
 
+/** A moment as ISO 8601 in UTC, to the millisecond, of this century. */
+export function instant() {
+  return text(30, ONE_LINE).test('instant', 'bad-instant', (value) => {
+    if (isAbsent(value)) return true;
+    const at = new Date(value);
+    return /^20\d\d-/.test(value) && !Number.isNaN(at.getTime()) && at.toISOString() === value;
+  });
+}
+
 export function id() {
   return string().strict().defined('missing').nonNullable('missing').typeError('not-text').matches(ID, 'bad-id');
 }

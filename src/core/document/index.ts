@@ -1,5 +1,6 @@
 export {
   id,
+  instant,
   ISSUES_AT_MOST,
   list,
   ONE_LINE,

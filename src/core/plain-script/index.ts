@@ -1,3 +1,4 @@
 export { LINE_KINDS, SCRIPT_LIMITS, type Counts, type LineKind, type ReadLine, type ReadScript } from './model';
 export { readScript } from './read';
+export { likelyKinds, readTypedStep, stepTyped, withCounts, type TypedStep } from './typed-step';
 export { writeScript } from './write';

@@ -14,6 +14,7 @@ export {
   makeTalk,
   makeTransition,
   SECTION_TITLES,
+  USUAL_SECTIONS,
   stepOf,
 } from './make';
 export { companionsOf, leaveOutEdit, mayLeaveOut } from './leave-out';

@@ -33,8 +33,17 @@ export const SECTION_TITLES: Readonly<Record<SectionRole, string>> = {
   closing: 'Closing',
 };
 
-/** A plan with nothing in it but one empty main section. */
-export function emptyPlan(newId: NewId, title: string, targetSeconds: number, breathSeconds = 9): ClassPlan {
+/** The sections that most classes have (common practice, no published source). */
+export const USUAL_SECTIONS: readonly SectionRole[] = ['welcome', 'loosening', 'main', 'closing'];
+
+/** A plan with nothing in it but empty sections, one main section unless others are named. */
+export function emptyPlan(
+  newId: NewId,
+  title: string,
+  targetSeconds: number,
+  breathSeconds = 9,
+  roles: readonly SectionRole[] = ['main'],
+): ClassPlan {
   return {
     format: PLAN_FORMAT,
     version: PLAN_VERSION,
@@ -62,7 +71,7 @@ export function emptyPlan(newId: NewId, title: string, targetSeconds: number, br
     themes: [],
     themeId: null,
     setAside: [],
-    sections: [makeSection(newId, 'main')],
+    sections: roles.map((role) => makeSection(newId, role)),
   };
 }
 
@@ -74,7 +83,7 @@ export function makeSection(newId: NewId, role: SectionRole, steps: readonly Ste
 export function makeStep(newId: NewId, kind: StepKind, name = ''): Step {
   if (kind === 'movement') return makeMovement(newId, name || 'New movement');
   if (kind === 'talk') return makeTalk(newId, name || 'Talk', ['']);
-  if (kind === 'quiet') return makeQuiet(newId, name || 'Quiet', {});
+  if (kind === 'quiet') return makeQuiet(newId, name || 'Silence', {});
   return makeTransition(newId, name || 'Change of stance', 5, '');
 }
 

@@ -10,6 +10,7 @@ export {
 } from './hand-work';
 export { correct, readAgain, readingOf, readTake, withTimes } from './read-take';
 export { checkReading } from './schema';
+export { glanceOf, type TakeGlance } from './glance';
 export { takeTimes } from './take-times';
 export { CUT_REASONS } from './model';
 export type {

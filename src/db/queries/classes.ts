@@ -1,10 +1,11 @@
-import { and, asc, eq, isNull, sql, type SQL } from 'drizzle-orm';
-import { upToDate, type ClassPlan } from '@/core/plan';
+import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { stepsInOrder, upToDate, type ClassPlan } from '@/core/plan';
+import { expandPlan, packShape, shapeOf, type Timeline } from '@/core/timeline';
 import type { Database } from '../database';
-import { classes, classRevisions, series, takes } from '../schema';
+import { classes, classRevisions, liveDates, readings, series, takes } from '../schema';
 import { buildsOn, type SaveBase } from './save-base';
 
-/** A class as the shelf lists it. */
+/** A class as the list shows it. */
 export interface ClassSummary {
   readonly id: string;
   readonly title: string;
@@ -12,6 +13,13 @@ export interface ClassSummary {
   readonly runtimeSeconds: number;
   readonly updatedAt: Date;
   readonly takes: number;
+  /** How far the latest take ended from its plan; `null` where there is none. */
+  readonly lastOffSeconds: number | null;
+  readonly about: string | null;
+  readonly shape: string | null;
+  readonly tags: readonly string[];
+  /** The next time it is given live, ISO 8601; `null` where none is set. */
+  readonly nextLive: string | null;
   readonly seriesId: string | null;
   readonly seriesOrder: number | null;
 }
@@ -30,6 +38,21 @@ export interface PlanRow {
   readonly title: string;
   readonly targetSeconds: number;
   readonly runtimeSeconds: number;
+  readonly about: string;
+  readonly shape: string;
+}
+
+/** A plan that is known to be good as it is stored, with what lists show of it. */
+export function planRow(plan: ClassPlan, timeline: Timeline = expandPlan(plan)): PlanRow {
+  const silences = new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'quiet' ? [step.id] : [])));
+  return {
+    planText: JSON.stringify(plan),
+    title: plan.title,
+    targetSeconds: plan.targetSeconds,
+    runtimeSeconds: timeline.runtimeSeconds,
+    about: [plan.focus, plan.audience].filter((one) => one.trim() !== '').join(' · '),
+    shape: packShape(shapeOf(timeline, (id) => silences.has(id))),
+  };
 }
 
 const columns = { id: classes.id, revision: classes.revision, plan: classes.plan };
@@ -47,6 +70,27 @@ const placing = {
   order: sql`case when ${series.id} is null then 0 else coalesce(${classes.seriesOrder}, 0) end`,
 };
 
+/** Takes of each class: how many, and how far the latest ended from its plan. */
+function takenOf(studioId: string): SQL {
+  return sql`(
+    select ${takes.classId} as class_id, count(*)::int as takes,
+      (array_agg((${readings.glance}->>'offSeconds')::real order by ${takes.createdAt} desc))[1] as off
+    from ${takes} left join ${readings} on ${readings.takeId} = ${takes.id}
+    where ${takes.studioId} = ${studioId} and ${takes.removedAt} is null
+    group by ${takes.classId}
+  ) as taken`;
+}
+
+/** The next live date of each class. */
+function liveOf(studioId: string): SQL {
+  return sql`(
+    select ${liveDates.classId} as class_id,
+      to_char(min(${liveDates.startsAt}) at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as next
+    from ${liveDates} where ${liveDates.studioId} = ${studioId} and ${liveDates.startsAt} > now() - interval '3 hours'
+    group by ${liveDates.classId}
+  ) as live`;
+}
+
 /** `most` classes in the order of the list, those after the class `after` if one is named. */
 export async function listClasses(
   db: Database,
@@ -62,10 +106,17 @@ export async function listClasses(
       updatedAt: classes.updatedAt,
       seriesId: series.id,
       seriesOrder: sql<number | null>`case when ${series.id} is null then null else ${classes.seriesOrder} end`,
-      takes: sql<number>`(select count(*)::int from ${takes} where ${takes}.studio_id = ${classes}.studio_id and ${takes}.class_id = ${classes}.id and ${takes}.removed_at is null)`,
+      about: classes.about,
+      shape: classes.shape,
+      tags: classes.tags,
+      takes: sql<number>`coalesce(taken.takes, 0)`,
+      lastOffSeconds: sql<number | null>`taken.off`,
+      nextLive: sql<string | null>`live.next`,
     })
     .from(classes)
     .leftJoin(series, home)
+    .leftJoin(takenOf(studioId), sql`taken.class_id = ${classes.id}`)
+    .leftJoin(liveOf(studioId), sql`live.class_id = ${classes.id}`)
     .where(
       and(eq(classes.studioId, studioId), isNull(classes.removedAt), after ? isAfter(db, studioId, after) : undefined),
     )
@@ -87,6 +138,104 @@ function isAfter(db: Database, studioId: string, id: string): SQL {
     .leftJoin(series, home)
     .where(and(eq(classes.studioId, studioId), eq(classes.id, id)));
   return sql`(${placing.seriesAt}, ${placing.seriesId}, ${placing.order}, ${classes.createdAt}, ${classes.id}) > (${place})`;
+}
+
+/** What a list shows of plans that were stored before it was kept is worked out and kept now. */
+export async function fillShapes(
+  db: Database,
+  studioId: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, Pick<PlanRow, 'about' | 'shape'>>> {
+  const filled = new Map<string, Pick<PlanRow, 'about' | 'shape'>>();
+  if (ids.length === 0) return filled;
+  const found = await db
+    .select({ id: classes.id, plan: classes.plan })
+    .from(classes)
+    .where(and(eq(classes.studioId, studioId), inArray(classes.id, [...ids])));
+  for (const { id, plan } of found) {
+    const { about, shape } = planRow(upToDate(plan));
+    filled.set(id, { about, shape });
+    // A save that came meanwhile has set its own.
+    await db
+      .update(classes)
+      .set({ about, shape })
+      .where(and(present(studioId, id), isNull(classes.shape)));
+  }
+  return filled;
+}
+
+/** What is kept of a class beside its script. */
+export interface ClassListing {
+  readonly tags: readonly string[];
+  /** ISO 8601, in order. */
+  readonly liveDates: readonly string[];
+}
+
+/** Tags and live dates of a class; `null` where it is not there. With `hold` nobody else changes them meanwhile. */
+export async function findListing(
+  db: Database,
+  studioId: string,
+  id: string,
+  hold = false,
+): Promise<ClassListing | null> {
+  const asked = db.select({ tags: classes.tags }).from(classes).where(present(studioId, id));
+  const [found] = hold ? await asked.for('update') : await asked;
+  if (!found) return null;
+  const dates = await db
+    .select({ startsAt: liveDates.startsAt })
+    .from(liveDates)
+    .where(and(eq(liveDates.studioId, studioId), eq(liveDates.classId, id)))
+    .orderBy(asc(liveDates.startsAt));
+  return { tags: found.tags, liveDates: dates.map(({ startsAt }) => startsAt.toISOString()) };
+}
+
+/** Sets tags and live dates where they are still as they were; gives back how they stand, or `null` where it is not there. */
+export async function setListing(
+  db: Database,
+  studioId: string,
+  id: string,
+  was: ClassListing,
+  next: ClassListing,
+): Promise<{ readonly done: boolean; readonly current: ClassListing } | null> {
+  return db.transaction(async (tx) => {
+    const current = await findListing(tx, studioId, id, true);
+    if (!current) return null;
+    const same = (one: ClassListing, other: ClassListing): boolean => JSON.stringify(one) === JSON.stringify(other);
+    // What was sent again, when an answer was lost, stands already.
+    if (same(current, next)) return { done: true, current };
+    if (!same(current, was)) return { done: false, current };
+    await tx
+      .update(classes)
+      .set({ tags: [...next.tags] })
+      .where(present(studioId, id));
+    await tx.delete(liveDates).where(and(eq(liveDates.studioId, studioId), eq(liveDates.classId, id)));
+    if (next.liveDates.length > 0) {
+      const rows = next.liveDates.map((one) => ({ studioId, classId: id, startsAt: new Date(one) }));
+      await tx.insert(liveDates).values(rows);
+    }
+    return { done: true, current: next };
+  });
+}
+
+/** Classes whose title has the words in it, the last edited first. */
+export async function findClassesByTitle(
+  db: Database,
+  studioId: string,
+  words: string,
+  most: number,
+): Promise<{ readonly id: string; readonly title: string; readonly runtimeSeconds: number }[]> {
+  return db
+    .select({ id: classes.id, title: classes.title, runtimeSeconds: classes.runtimeSeconds })
+    .from(classes)
+    .where(
+      and(
+        eq(classes.studioId, studioId),
+        isNull(classes.removedAt),
+        sql`strpos(lower(${classes.title}), lower(${words})) > 0`,
+      ),
+    )
+    .orderBy(sql`${classes.updatedAt} desc`)
+    .limit(most);
 }
 
 export async function findClass(db: Database, studioId: string, id: string): Promise<StoredClass | null> {

@@ -1,6 +1,6 @@
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database';
-import { classes, movements, studios, takes, voiceMeasures } from '../schema';
+import { classes, movementMedia, movements, studios, takes, voiceMeasures } from '../schema';
 
 /** What tells whether anything that a desk shows has changed, without any of it: one question to the database. */
 export interface DeskMarks {
@@ -14,6 +14,7 @@ export interface DeskMarks {
 /** `null` where there is no such class. */
 export async function findDeskMarks(db: Database, studioId: string, classId: string): Promise<DeskMarks | null> {
   const library = sql`(select concat_ws(' ', count(*), count(${movements.archivedAt}), count(${movements.removedAt}), sum(${movements.revision}), max(${movements.updatedAt}), max(${movements.archivedAt}), max(${movements.removedAt})) from ${movements} where ${movements.studioId} = ${studioId})`;
+  const media = sql`(select concat_ws(' ', count(*), max(${movementMedia.createdAt}), md5(string_agg(${movementMedia.storageKey}::text, ',' order by ${movementMedia.movementId}))) from ${movementMedia} where ${movementMedia.studioId} = ${studioId})`;
   const voice = sql`(select concat_ws(' ', count(*), max(${voiceMeasures.createdAt})) from ${voiceMeasures} where ${voiceMeasures.studioId} = ${studioId})`;
   const spelling = sql`(select concat_ws(' ', ${studios.name}, ${studios.spellingRevision}) from ${studios} where ${studios.id} = ${studioId})`;
   const [found] = await db
@@ -21,7 +22,7 @@ export async function findDeskMarks(db: Database, studioId: string, classId: str
       title: classes.title,
       revision: classes.revision,
       takes: sql<number>`(select count(*)::int from ${takes} where ${takes.studioId} = ${studioId} and ${takes.classId} = ${classId} and ${takes.removedAt} is null)`,
-      studioMark: sql<string>`concat_ws(' / ', ${library}, ${voice}, ${spelling})`,
+      studioMark: sql<string>`concat_ws(' / ', ${library}, ${media}, ${voice}, ${spelling})`,
     })
     .from(classes)
     .where(and(eq(classes.studioId, studioId), eq(classes.id, classId), isNull(classes.removedAt)));

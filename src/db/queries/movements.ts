@@ -1,7 +1,7 @@
 import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { movementUpToDate, type Movement, type MovementSummary } from '@/core/movement';
 import type { Database } from '../database';
-import { movements } from '../schema';
+import { movementMedia, movements } from '../schema';
 import { buildsOn, revisionOfSave, type SaveBase } from './save-base';
 
 /** A movement as the library lists it. */
@@ -10,6 +10,13 @@ export interface ListedMovement {
   readonly revision: number;
   readonly archived: boolean;
   readonly summary: MovementSummary;
+  /** What its picture or clip is, and the version of it to ask for; `null` where it has none. */
+  readonly media: ListedMedia | null;
+}
+
+export interface ListedMedia {
+  readonly contentType: string;
+  readonly version: string;
 }
 
 /** A movement with the number of its latest save. */
@@ -26,6 +33,8 @@ export interface NewMovement {
 }
 
 const archived = sql<boolean>`${movements.archivedAt} is not null`;
+const listedMedia = sql<ListedMedia | null>`case when ${movementMedia.movementId} is null then null else
+  json_build_object('contentType', ${movementMedia.contentType}, 'version', ${movementMedia.storageKey}) end`;
 const columns = { id: movements.id, revision: movements.revision, archived, movement: movements.document };
 
 function one(studioId: string, id: string) {
@@ -35,10 +44,39 @@ function one(studioId: string, id: string) {
 /** Every movement by name, archived ones too; the index on studio and name gives the order. */
 export async function listMovements(db: Database, studioId: string): Promise<ListedMovement[]> {
   return db
-    .select({ id: movements.id, revision: movements.revision, archived, summary: movements.summary })
+    .select({
+      id: movements.id,
+      revision: movements.revision,
+      archived,
+      summary: movements.summary,
+      media: listedMedia,
+    })
     .from(movements)
+    .leftJoin(movementMedia, eq(movementMedia.movementId, movements.id))
     .where(and(eq(movements.studioId, studioId), isNull(movements.removedAt)))
     .orderBy(asc(movements.name));
+}
+
+/** Movements whose name has the words in it, by name. */
+export async function findMovementsByName(
+  db: Database,
+  studioId: string,
+  words: string,
+  most: number,
+): Promise<{ readonly id: string; readonly name: string }[]> {
+  return db
+    .select({ id: movements.id, name: movements.name })
+    .from(movements)
+    .where(
+      and(
+        eq(movements.studioId, studioId),
+        isNull(movements.removedAt),
+        isNull(movements.archivedAt),
+        sql`strpos(lower(${movements.name}), lower(${words})) > 0`,
+      ),
+    )
+    .orderBy(asc(movements.name))
+    .limit(most);
 }
 
 export async function findMovement(db: Database, studioId: string, id: string): Promise<StoredMovement | null> {

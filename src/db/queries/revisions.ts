@@ -6,13 +6,15 @@ import { classRevisions } from '../schema';
 export interface RevisionMark {
   readonly revision: number;
   readonly createdAt: Date;
+  /** What somebody called it. */
+  readonly name: string | null;
 }
 
 export interface StoredRevision extends RevisionMark {
   readonly plan: ClassPlan;
 }
 
-const mark = { revision: classRevisions.revision, createdAt: classRevisions.createdAt };
+const mark = { revision: classRevisions.revision, createdAt: classRevisions.createdAt, name: classRevisions.name };
 
 function ofClass(studioId: string, classId: string) {
   return and(eq(classRevisions.studioId, studioId), eq(classRevisions.classId, classId));
@@ -47,4 +49,20 @@ export async function findRevisions(
     .from(classRevisions)
     .where(and(ofClass(studioId, classId), inArray(classRevisions.revision, [...revisions])));
   return new Map(found.map((one) => [one.revision, { ...one, plan: upToDate(one.plan) }]));
+}
+
+/** Calls a save by a name, or takes the name away; whether there is such a save. */
+export async function nameRevision(
+  db: Database,
+  studioId: string,
+  classId: string,
+  revision: number,
+  name: string | null,
+): Promise<boolean> {
+  const named = await db
+    .update(classRevisions)
+    .set({ name })
+    .where(and(ofClass(studioId, classId), eq(classRevisions.revision, revision)))
+    .returning({ id: classRevisions.id });
+  return named.length > 0;
 }

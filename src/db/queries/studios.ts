@@ -1,4 +1,4 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { NO_SPELLING, type Spelling } from '@/core/words';
 import type { Database } from '../database';
 import { studios } from '../schema';
@@ -22,6 +22,16 @@ export async function firstStudio(db: Database): Promise<Studio | null> {
 export async function insertStudio(db: Database, name: string): Promise<Studio> {
   const [studio] = await db.insert(studios).values({ name }).returning({ id: studios.id, name: studios.name });
   return studio;
+}
+
+/** Sets the name of a studio where it is still as it was; whether it stands. */
+export async function renameStudio(db: Database, id: string, was: string, name: string): Promise<boolean> {
+  const named = await db
+    .update(studios)
+    .set({ name })
+    .where(and(eq(studios.id, id), inArray(studios.name, [was, name])))
+    .returning({ id: studios.id });
+  return named.length > 0;
 }
 
 /** What a studio keeps about its terms, and the number of its latest save. */

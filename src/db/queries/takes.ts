@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Evidence } from '@/core/align';
 import { upToDate, type ClassPlan } from '@/core/plan';
-import type { Corrections, HandWork, Reading, Recording } from '@/core/reading';
+import type { Corrections, HandWork, Reading, Recording, TakeGlance } from '@/core/reading';
 import type { Database } from '../database';
 import { readings, takes } from '../schema';
 import { buildsOn, revisionOfSave, type SaveBase } from './save-base';
@@ -10,6 +10,11 @@ export interface TakeSummary {
   readonly id: string;
   readonly name: string;
   readonly createdAt: Date;
+}
+
+/** A take in the list of its class. */
+export interface ListedTake extends TakeSummary {
+  readonly glance: TakeGlance | null;
 }
 
 /** A take with the plan it was read against and its reading as it stands. */
@@ -38,6 +43,8 @@ export interface TakeRow {
   readonly soundId: string | null;
   readonly envelope: Uint8Array | null;
   readonly readingText: string;
+  /** JSON of its `TakeGlance`. */
+  readonly glanceText: string;
 }
 
 /** What somebody did to a take, with the reading that it gives, as JSON. */
@@ -50,12 +57,33 @@ export interface HandWorkRow {
 
 const json = (text: string) => sql`${text}::jsonb`;
 
-export async function listTakes(db: Database, studioId: string, classId: string): Promise<TakeSummary[]> {
+export async function listTakes(db: Database, studioId: string, classId: string): Promise<ListedTake[]> {
   return db
-    .select({ id: takes.id, name: takes.name, createdAt: takes.createdAt })
+    .select({ id: takes.id, name: takes.name, createdAt: takes.createdAt, glance: readings.glance })
     .from(takes)
+    .innerJoin(readings, eq(readings.takeId, takes.id))
     .where(and(eq(takes.studioId, studioId), eq(takes.classId, classId), isNull(takes.removedAt)))
     .orderBy(desc(takes.createdAt));
+}
+
+/** Readings of a class that lists show nothing of yet: rows from before it was kept. */
+export async function readingsWithoutGlance(
+  db: Database,
+  studioId: string,
+  classId: string,
+): Promise<{ readonly takeId: string; readonly reading: Reading }[]> {
+  return db
+    .select({ takeId: readings.takeId, reading: readings.reading })
+    .from(readings)
+    .innerJoin(takes, eq(readings.takeId, takes.id))
+    .where(and(eq(takes.studioId, studioId), eq(takes.classId, classId), isNull(readings.glance)));
+}
+
+export async function setGlance(db: Database, studioId: string, takeId: string, glance: TakeGlance): Promise<void> {
+  await db
+    .update(readings)
+    .set({ glance })
+    .where(and(eq(readings.studioId, studioId), eq(readings.takeId, takeId)));
 }
 
 export async function findTake(db: Database, studioId: string, id: string): Promise<StoredTake | null> {
@@ -117,7 +145,7 @@ export async function findEnvelope(db: Database, studioId: string, id: string): 
 
 export async function insertTake(db: Database, studioId: string, take: TakeRow): Promise<string> {
   return db.transaction(async (tx) => {
-    const { planText, evidenceText, recordingText, readingText, ...row } = take;
+    const { planText, evidenceText, recordingText, readingText, glanceText, ...row } = take;
     const documents = {
       plan: json(planText),
       evidence: json(evidenceText),
@@ -129,7 +157,8 @@ export async function insertTake(db: Database, studioId: string, take: TakeRow):
       .onConflictDoNothing({ target: takes.id })
       .returning({ id: takes.id });
     if (!stored) return sameTake(tx, studioId, take);
-    await tx.insert(readings).values({ studioId, takeId: stored.id, reading: json(readingText), corrections: {} });
+    const read = { reading: json(readingText), glance: json(glanceText) };
+    await tx.insert(readings).values({ studioId, takeId: stored.id, ...read, corrections: {} });
     return stored.id;
   });
 }
@@ -150,13 +179,14 @@ export async function updateReading(
   studioId: string,
   takeId: string,
   base: SaveBase,
-  work: HandWorkRow,
+  work: HandWorkRow & { readonly glanceText: string },
 ): Promise<number | null> {
   const one = and(eq(readings.studioId, studioId), eq(readings.takeId, takeId));
   const [stored] = await db
     .update(readings)
     .set({
       reading: json(work.readingText),
+      glance: json(work.glanceText),
       corrections: json(work.correctionsText),
       remarks: work.remarksText === null ? null : json(work.remarksText),
       cuts: work.cutsText === null ? null : json(work.cutsText),

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { BIN_DAYS, type BinEntry, type BinKind } from '@/api/bin';
 import { send } from '@/api/client';
 import { Dialog } from '@/ui/parts/Dialog';
-import { PageLinks } from '@/ui/parts/PageLinks';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
+import { AppHead } from '@/ui/layout/AppHead';
 
 interface Props {
   readonly studio: string;
@@ -41,25 +40,18 @@ export function Bin({ studio, first }: Props) {
   };
   const count = entries.length === 1 ? '1 thing' : `${entries.length} things`;
   return (
-    <div className="mx-auto max-w-4xl px-5 py-4">
-      <header className="mb-6 flex flex-wrap items-center gap-4">
-        <PageLinks studio={studio} />
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
-      <main>
-        <div className="mb-1 flex flex-wrap items-center gap-3">
-          <h1 className="text-2xl font-semibold">Bin</h1>
-          <button
-            type="button"
-            className="btn btn-sm btn-outline ml-auto"
-            disabled={entries.length === 0}
-            onClick={() => setAsking(true)}
-          >
-            Empty the bin
-          </button>
-        </div>
+    <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
+      <AppHead studio={studio} title="Bin">
+        <button
+          type="button"
+          className="btn btn-sm btn-outline"
+          disabled={entries.length === 0}
+          onClick={() => setAsking(true)}
+        >
+          Empty the bin
+        </button>
+      </AppHead>
+      <main id="main" tabIndex={-1}>
         <p className="quiet-ink mb-4">What you remove stays here for {BIN_DAYS} days. After that it is deleted.</p>
         <p role="status" className={said === null ? 'sr-only' : 'bg-secondary mb-3 rounded px-3 py-2'}>
           {said}

@@ -1,20 +1,23 @@
 import { useCombobox } from 'downshift';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
+import type { SectionRole } from '@/core/movement';
+import { likelyKinds, readTypedStep, stepTyped, withCounts, type TypedStep } from '@/core/plain-script';
 import { LIMITS, makeStep, stepOf, type Section, type Step, type StepKind } from '@/core/plan';
+import { formatClock } from '@/core/units';
 import { findMovements } from '../library/find-movements';
 import { fetchMovement, useLibrary } from './library-context';
 import { useDeskStore } from './use-desk';
 
-type Offer =
-  | { readonly kind: 'library'; readonly key: string; readonly entry: LibraryEntry }
-  | { readonly kind: StepKind; readonly key: string; readonly name: string };
+type Offer = { readonly key: string; readonly typed: TypedStep } & (
+  { readonly kind: 'library'; readonly entry: LibraryEntry } | { readonly kind: StepKind }
+);
 
 const OFFERED_AT_MOST = 8;
 const KIND_WORDS: Readonly<Record<StepKind, string>> = {
   movement: 'New movement',
   talk: 'Talk',
-  quiet: 'Quiet',
+  quiet: 'Silence',
   transition: 'Transition',
 };
 const KINDS: readonly StepKind[] = ['movement', 'talk', 'quiet', 'transition'];
@@ -32,7 +35,8 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
   const [trouble, setTrouble] = useState<string | null>(null);
   // Looking through a long library takes longer than a key: the list follows what is typed, it does not hold it up.
   const searched = useDeferredValue(typed);
-  const offers = useMemo(() => offersFor(library, searched), [library, searched]);
+  const { role } = section;
+  const offers = useMemo(() => offersFor(library, role, searched), [library, role, searched]);
   const insert = (step: Step): void => {
     const index = desk.getState().plan.sections.find((one) => one.id === section.id)?.steps.length ?? 0;
     desk.edit({ kind: 'insert-step', sectionId: section.id, index, step });
@@ -40,10 +44,11 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
   };
   const take = async (offer: Offer): Promise<void> => {
     setTrouble(null);
-    if (offer.kind !== 'library') return insert(makeStep(newId, offer.kind, offer.name));
+    if (offer.kind !== 'library') return insert(stepTyped(newId, offer.kind, offer.typed));
     const found = await fetchMovement(offer.entry.id);
-    if (!found) return setTrouble('The library does not answer at the moment. Try again, or make it new.');
-    return insert(stepOf(newId, found.movement, { movementId: found.id, revision: found.revision }));
+    if (!found) return setTrouble('The library does not answer at the moment. Try again, or add a new movement.');
+    const taken = stepOf(newId, found.movement, { movementId: found.id, revision: found.revision });
+    return insert(withCounts(taken, offer.typed.step, offer.typed.counts));
   };
   const { isOpen, getLabelProps, getMenuProps, getInputProps, highlightedIndex, getItemProps } = useCombobox<Offer>({
     id: `add-${section.id}`,
@@ -51,7 +56,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
     inputValue: typed,
     selectedItem: null,
     defaultHighlightedIndex: 0,
-    itemToString: (offer) => (offer?.kind === 'library' ? offer.entry.summary.name : (offer?.name ?? '')),
+    itemToString: (offer) => (offer?.kind === 'library' ? offer.entry.summary.name : (offer?.typed.name ?? '')),
     stateReducer: (state, { type, changes }) => {
       // Leaving the field adds nothing; it takes a press or Enter.
       if (type === useCombobox.stateChangeTypes.InputBlur) {
@@ -69,7 +74,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
   });
   return (
     <div
-      className="no-print relative flex flex-wrap items-center gap-1 py-2 pl-14"
+      className="no-print relative flex flex-wrap items-center gap-1 py-2 pl-14 max-md:pl-2"
       role="group"
       aria-label={`Add to ${section.title}`}
     >
@@ -77,9 +82,9 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
         Add a step to {section.title}
       </label>
       <input
-        className="input input-sm w-64"
+        className="input input-sm w-64 max-w-full"
         maxLength={LIMITS.titleCharacters}
-        placeholder="Add a step: type its name"
+        placeholder="Add a step: name, 3 each side"
         {...getInputProps({
           onChange: (event) => setTyped(event.target.value),
           onKeyDown: (event) => {
@@ -89,7 +94,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
             if (event.key !== 'Enter' || typed === searched || event.nativeEvent.isComposing) return;
             // The list has not caught up: what is taken is what was typed, not what it showed a key before.
             Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
-            void take(offersFor(library, typed)[0]);
+            void take(offersFor(library, role, typed)[0]);
             setTyped('');
           },
         })}
@@ -101,7 +106,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
       ))}
       <ul
         {...getMenuProps()}
-        className={`bg-base-100 border-base-300 absolute left-14 top-11 z-20 w-80 rounded border shadow-lg ${isOpen ? '' : 'hidden'}`}
+        className={`bg-base-100 border-base-300 absolute left-14 top-11 z-20 w-80 max-w-[86vw] rounded max-md:left-2 border shadow-lg ${isOpen ? '' : 'hidden'}`}
       >
         {isOpen &&
           offers.map((offer, index) => (
@@ -118,9 +123,10 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
               ) : (
                 <span className="quiet-ink">
                   {KIND_WORDS[offer.kind]}
-                  {offer.name === '' ? '' : ` “${offer.name}”`}
+                  {offer.typed.name === '' ? '' : ` “${offer.typed.name}”`}
                 </span>
               )}
+              {amountWords(offer) !== '' && <span className="text-primary text-sm"> {amountWords(offer)}</span>}
             </li>
           ))}
       </ul>
@@ -133,12 +139,21 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
   );
 });
 
-/** Library movements that match what was typed, then the kinds of step by that name. */
-function offersFor(library: readonly LibraryEntry[], typed: string): Offer[] {
-  const name = typed.trim();
-  const found = findMovements(library, name, {}).slice(0, OFFERED_AT_MOST);
-  return [
-    ...found.map((entry): Offer => ({ kind: 'library', key: entry.id, entry })),
-    ...KINDS.map((kind): Offer => ({ kind, key: kind, name })),
-  ];
+/** Library movements that match what was typed, then the kinds of step by that name, the likeliest first. */
+function offersFor(library: readonly LibraryEntry[], role: SectionRole, line: string): Offer[] {
+  const typed = readTypedStep(newId, line);
+  const found = findMovements(library, typed.name, {}).slice(0, OFFERED_AT_MOST);
+  const kinds = likelyKinds(role, typed).map((kind): Offer => ({ kind, key: kind, typed }));
+  const entries = found.map((entry): Offer => ({ kind: 'library', key: entry.id, entry, typed }));
+  // A silence of so long is no movement of the library.
+  return typed.step?.kind === 'quiet' ? [...kinds, ...entries] : [...entries, ...kinds];
+}
+
+/** How the amount behind a name was understood. */
+function amountWords({ kind, typed: { step } }: Offer): string {
+  if (!step) return '';
+  if (step.kind === 'quiet') return kind === 'quiet' ? formatClock(step.seconds) : '';
+  if (step.kind !== 'movement' || (kind !== 'library' && kind !== 'movement')) return '';
+  if (step.lead !== 'breath') return formatClock(step.seconds);
+  return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'}`;
 }

@@ -58,7 +58,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
       <StanceGaps />
       <h3 className="mt-2 font-semibold">Breath</h3>
       <NumberField
-        label="One breath at the opening"
+        label="Breath at the start"
         unit="s"
         digits={1}
         step={0.1}
@@ -74,11 +74,10 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         }
       />
       <p className="quiet-ink text-sm">
-        {breathsPerMinute(pace.breathSeconds).toFixed(1)} a minute; {closingBreathSeconds(pace).toFixed(1)} s at the
-        closing
+        {breathsPerMinute(pace.breathSeconds).toFixed(1)} a minute; {closingBreathSeconds(pace).toFixed(1)} s at the end
       </p>
       <NumberField
-        label="Closing over opening"
+        label="Breath at the end, × the start"
         unit="×"
         digits={2}
         step={0.05}
@@ -87,7 +86,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => setPace({ closingRatio: value })}
       />
       <NumberField
-        label="Not shorter than"
+        label="Shortest breath"
         unit="s"
         digits={1}
         step={0.1}
@@ -97,7 +96,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => setPace({ leastBreathSeconds: value })}
       />
       <NumberField
-        label="Not longer than"
+        label="Longest breath"
         unit="s"
         digits={1}
         step={0.1}
@@ -107,7 +106,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => setPace({ mostBreathSeconds: value })}
       />
       <NumberField
-        label="Going in, at the opening"
+        label="Inhale share at the start"
         unit="%"
         value={Math.round(pace.inShare * 100)}
         least={LIMITS.inShare.least * 100}
@@ -120,7 +119,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         }
       />
       <NumberField
-        label="Going in, at the closing"
+        label="Inhale share at the end"
         unit="%"
         value={Math.round(pace.closingInShare * 100)}
         least={LIMITS.inShare.least * 100}
@@ -128,7 +127,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(value) => setPace({ closingInShare: value / 100 })}
       />
       <Choice
-        label="From opening to closing"
+        label="From start to end"
         value={pace.curve}
         options={[
           { value: 'straight', label: 'evenly' },
@@ -139,7 +138,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
       <CheckBox label="Pin the breath" checked={pace.pinned} onChange={(pinned) => setPace({ pinned })} />
       <SchoolFields />
       <NumberField
-        label="Silence wanted in a movement"
+        label="Silence in a movement"
         unit="%"
         step={5}
         value={Math.round(plan.silenceShare * 100)}
@@ -149,7 +148,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
       />
       <FitWords stepId={null} />
       <CheckBox
-        label="Keep words fitted as I edit"
+        label="Keep words fitted"
         checked={plan.keepWordsFitted}
         onChange={(kept) => desk.edit({ kind: 'set-plan', field: 'keepWordsFitted', value: kept })}
       />
@@ -159,7 +158,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
       <ThemeFields />
       <h3 className="mt-2 font-semibold">Voice</h3>
       <NumberField
-        label="Syllables a minute"
+        label="Speaking rate, syllables a minute"
         step={5}
         value={voice.syllablesPerMinute}
         {...LIMITS.syllablesPerMinute}
@@ -205,14 +204,14 @@ function MyVoice() {
     syllablesPerMinute: Math.round(mine.syllablesPerMinute),
     pauseSeconds: mine.pauseSeconds ?? voice.pauseSeconds,
   };
-  if (sameDocument(wanted, voice)) return <p className="quiet-ink text-sm">This is my voice.</p>;
+  if (sameDocument(wanted, voice)) return <p className="quiet-ink text-sm">This class uses my voice.</p>;
   return (
     <button
       type="button"
       className="btn btn-xs self-start"
       onClick={() => desk.edit({ kind: 'set-plan', field: 'voice', value: wanted })}
     >
-      Take my voice: {wanted.syllablesPerMinute}
+      Use my voice: {wanted.syllablesPerMinute}
       {mine.pauseSeconds !== null && `, pauses of ${mine.pauseSeconds.toFixed(1)} s`}
     </button>
   );

@@ -37,11 +37,11 @@ export function ConflictDialog({ onSettle }: { readonly onSettle: (keep: 'ours' 
           Keep mine
         </button>
         <button type="button" className="btn" onClick={() => onSettle('theirs')}>
-          Take theirs
+          Use theirs
         </button>
         {!both && theirs && (
           <button type="button" className="btn" onClick={() => setBoth(true)}>
-            Look at both
+            Compare both
           </button>
         )}
       </div>

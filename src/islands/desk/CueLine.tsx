@@ -4,28 +4,30 @@ import { formatClock } from '@/core/units';
 import { SIDE_NAMES } from '@/messages/sides';
 import { TextField } from '@/ui/parts/TextField';
 import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
-import { BREATH_WIDTH, CLOCK_WIDTH, ROUND_WIDTH, type PlacedCue } from './strip-layout';
+import type { PlacedCue, StepColumns } from './strip-layout';
 import { useDeskStore } from './use-desk';
 
 /** One line at its place on the strip, written where it stands. */
 export function CueLine({
   placed,
   step,
-  textWidth,
+  columns,
   writing,
   onWrite,
 }: {
   readonly placed: PlacedCue;
   readonly step: Step;
-  readonly textWidth: number;
+  readonly columns: StepColumns;
   /** The text being written; `null` while it is only read. */
   readonly writing: CueSource | null;
   readonly onWrite: (on: boolean) => void;
 }) {
   const desk = useDeskStore();
   const { cue, y, barHeight, late } = placed;
-  const left = CLOCK_WIDTH + BREATH_WIDTH + ROUND_WIDTH + 12;
+  const left = columns.clock + columns.breath + columns.round + 12;
+  const narrow = columns.after === 0;
   const lasts = cue.endSeconds - cue.startSeconds;
+  const tooLong = `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}`;
   return (
     <li className={`absolute flex items-start gap-2 ${writing ? 'z-10' : ''}`} style={{ top: y, left, right: 0 }}>
       <span
@@ -34,7 +36,7 @@ export function CueLine({
         style={{ height: barHeight, background: late ? undefined : 'var(--said-bar)' }}
       />
       {writing ? (
-        <div style={{ width: textWidth }}>
+        <div style={{ width: columns.text }}>
           <TextField
             label={`Line at ${formatClock(cue.startSeconds)}`}
             hideLabel
@@ -54,18 +56,19 @@ export function CueLine({
         <button
           type="button"
           className="hover:bg-base-200 -mt-0.5 rounded px-1 text-left font-serif text-lg leading-6"
-          style={{ maxWidth: textWidth }}
+          style={{ maxWidth: columns.text }}
           title="Change this line"
           onClick={() => onWrite(true)}
         >
           {cue.text}
+          {narrow && late && <span className="text-error font-sans text-xs font-semibold"> {tooLong}</span>}
         </button>
       )}
-      <span className={`ml-auto shrink-0 pr-1 pt-0.5 text-xs ${late ? 'text-error font-semibold' : 'quiet-ink'}`}>
-        {late
-          ? `${lasts.toFixed(1)} s, has ${Math.max(0, cue.dueSeconds - cue.startSeconds).toFixed(1)}`
-          : asideOf(cue, timelineSide(cue.side))}
-      </span>
+      {!narrow && (
+        <span className={`ml-auto shrink-0 pr-1 pt-0.5 text-xs ${late ? 'text-error font-semibold' : 'quiet-ink'}`}>
+          {late ? tooLong : asideOf(cue, timelineSide(cue.side))}
+        </span>
+      )}
     </li>
   );
 }

@@ -4,7 +4,9 @@ import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
 import type { Saving } from '@/editing/saving';
 import { expandPlan, spellTimeline } from '@/core/timeline';
-import { Guide } from '../guide/Guide';
+import { planChangeWords } from '@/messages/history';
+import { useViewport } from '@/ui/parts/use-viewport';
+import { Prompter } from '../prompter/Prompter';
 import { PublishDialog } from '../publish/PublishDialog';
 import { ChecksPanel } from './checks/ChecksPanel';
 import { useFindings, type Findings } from './checks/use-findings';
@@ -14,7 +16,6 @@ import { FitDialog } from './FitDialog';
 import { keepOnTarget } from './keep-on-target';
 import { Inspector } from './Inspector';
 import { LengthsView } from './lengths/LengthsView';
-import { KeysDialog } from './KeysDialog';
 import { LibraryContext } from './library-context';
 import { StudioContext, type StudioSettings } from './studio-context';
 import { Overview } from './Overview';
@@ -38,6 +39,11 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
   const saving = useRef<Saving<ClassPlan> | null>(null);
   const [ready, setReady] = useState(false);
+  const [entries, setEntries] = useState(library);
+  const deskLibrary = useMemo(
+    () => ({ entries, onAdded: (entry: LibraryEntry) => setEntries((before) => [...before, entry]) }),
+    [entries],
+  );
   const fitter = useFitter();
   useEffect(() => {
     return keepOnTarget(desk, fitter);
@@ -51,7 +57,7 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
   if (!ready) return null;
   return (
     <DeskContext.Provider value={desk}>
-      <LibraryContext.Provider value={library}>
+      <LibraryContext.Provider value={deskLibrary}>
         <StudioContext.Provider value={settings}>
           <DeskView
             studio={studio}
@@ -65,12 +71,12 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
   );
 }
 
-type Over = 'fit' | 'keys' | 'words' | null;
-/** What fills the desk: the strip, the lengths side by side. */
-type View = 'strip' | 'lengths';
+type Over = 'fit' | 'words' | null;
+/** What fills the desk: the timeline, or the lengths side by side. */
+type View = 'timeline' | 'lengths';
 /** A plan that is performed or published: the class itself, or one of its lengths. */
 interface Shown {
-  readonly as: 'guide' | 'publish';
+  readonly as: 'prompter' | 'publish';
   readonly plan: ClassPlan;
 }
 
@@ -86,27 +92,30 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const plan = useDesk((state) => state.plan);
   const classId = useDesk((state) => state.classId);
   const conflicted = useDesk((state) => state.save.kind === 'conflict');
+  const viewport = useViewport();
   const [over, setOver] = useState<Over>(null);
-  const [view, setView] = useState<View>(() => (location.hash === '#lengths' ? 'lengths' : 'strip'));
-  const [shown, setShown] = useState<Shown | null>(() => (location.hash === '#guide' ? { as: 'guide', plan } : null));
-  const performed = shown?.as === 'guide' ? shown.plan : null;
+  const [view, setView] = useState<View>(() => (location.hash === '#lengths' ? 'lengths' : 'timeline'));
+  const [shown, setShown] = useState<Shown | null>(() =>
+    location.hash === '#prompter' || location.hash === '#guide' ? { as: 'prompter', plan } : null,
+  );
+  const performed = shown?.as === 'prompter' ? shown.plan : null;
   const findings = useFindings();
   const [checking, setChecking] = useState(() => location.hash === '#checks');
   const toggleChecks = (): void => {
-    setView('strip');
-    setChecking(!checking || view !== 'strip');
+    setView('timeline');
+    setChecking(!checking || view !== 'timeline');
   };
   const close = (): void => setOver(null);
+  const openPrompter = (): void => setShown({ as: 'prompter', plan: desk.getState().plan });
   useDeskKeys(desk, {
     onFit: () => setOver('fit'),
-    onGuide: () => setShown({ as: 'guide', plan: desk.getState().plan }),
-    onKeys: () => setOver('keys'),
+    onPrompter: openPrompter,
     onChecks: toggleChecks,
     onWords: () => setOver('words'),
-    onLengths: () => setView(view === 'strip' ? 'lengths' : 'strip'),
+    onLengths: () => setView(view === 'timeline' ? 'lengths' : 'timeline'),
     enabled: over === null && shown === null && !conflicted,
   });
-  const hash = performed === plan ? '#guide' : view === 'lengths' ? '#lengths' : checking ? '#checks' : '';
+  const hash = performed === plan ? '#prompter' : view === 'lengths' ? '#lengths' : checking ? '#checks' : '';
   useEffect(() => {
     history.replaceState(null, '', hash === '' ? location.pathname : hash);
   }, [hash]);
@@ -114,40 +123,39 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const { spelling } = useContext(StudioContext);
   const spoken = useMemo(() => timeline && spellTimeline(timeline, spelling), [timeline, spelling]);
   if (performed && spoken) {
-    return <Guide classId={classId} plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
+    return <Prompter classId={classId} plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
   }
   return (
-    <div className="flex min-h-screen flex-col lg:h-screen">
-      <div className="max-lg:sticky max-lg:top-0 max-lg:z-30 max-lg:bg-base-200">
-        <DeskHeader
-          studio={studio}
-          takes={takes}
-          view={view}
-          findings={findings.open.length}
-          checking={checking && view === 'strip'}
-          onChecks={toggleChecks}
-          flush={flush}
-          onSettle={onSettle}
-          onView={setView}
-          onKeys={() => setOver('keys')}
-          onPublish={() => setShown({ as: 'publish', plan })}
-          onGuide={() => setShown({ as: 'guide', plan })}
-        />
-        <RuntimeBar onFit={() => setOver('fit')} />
-      </div>
+    <div className="relative flex h-dvh flex-col overflow-hidden">
+      <DeskHeader
+        studio={studio}
+        takes={takes}
+        view={view}
+        findings={findings.open.length}
+        checking={checking && view === 'timeline'}
+        onChecks={toggleChecks}
+        flush={flush}
+        onSettle={onSettle}
+        onView={setView}
+        onPublish={() => setShown({ as: 'publish', plan })}
+        onPrompter={openPrompter}
+      />
+      <RuntimeBar onFit={() => setOver('fit')} />
       {view === 'lengths' ? (
-        <main className="flex min-h-0 min-w-0 flex-1">
+        <main id="main" tabIndex={-1} className="relative flex min-h-0 min-w-0 flex-1 overflow-hidden">
           <LengthsView
-            onGuide={(of) => setShown({ as: 'guide', plan: of })}
+            onPrompter={(of) => setShown({ as: 'prompter', plan: of })}
             onPublish={(of) => setShown({ as: 'publish', plan: of })}
           />
         </main>
       ) : (
-        <div className="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[216px_1fr] lg:grid-cols-[216px_1fr_326px]">
-          <div className="no-print border-base-300 min-h-0 overflow-y-auto border-r md:max-h-full" tabIndex={-1}>
-            <Overview />
-          </div>
-          <main className="min-h-0 min-w-0 lg:overflow-y-auto">
+        <div className="grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_310px] xl:grid-cols-[216px_minmax(0,1fr)_326px]">
+          {viewport === 'desk' && (
+            <div className="no-print border-base-300 relative min-h-0 overflow-y-auto border-r">
+              <Overview />
+            </div>
+          )}
+          <main id="main" tabIndex={-1} className="relative min-h-0 min-w-0 overflow-y-auto">
             <Strip />
           </main>
           <Beside
@@ -157,6 +165,10 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
             onClose={() => setChecking(false)}
           />
         </div>
+      )}
+      <ToldLine />
+      {viewport === 'phone' && (
+        <PhoneBar findings={findings.open.length} onChecks={toggleChecks} onPrompter={openPrompter} />
       )}
       {over === 'fit' && <FitDialog onClose={close} />}
       {shown?.as === 'publish' && timeline && (
@@ -171,7 +183,6 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
         />
       )}
       {over === 'words' && <WordsDialog onClose={close} />}
-      {over === 'keys' && <KeysDialog onClose={close} />}
     </div>
   );
 }
@@ -184,18 +195,92 @@ interface BesideProps {
   readonly onClose: () => void;
 }
 
-/** At the right of the desk; on a tablet it comes up from below while a step is chosen or the checks are open. */
+/** Beside the timeline; on a phone it lies over it, once it is asked for. */
 function Beside({ checks, onFit, onWords, onClose }: BesideProps) {
-  const chosen = useDesk((state) => state.selectedId !== null) || checks !== null;
-  const sheet = chosen
-    ? 'max-lg:bg-base-200 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[42vh] max-lg:border-t max-lg:shadow-lg'
-    : '';
+  const desk = useDeskStore();
+  const viewport = useViewport();
+  const fieldsOpen = useDesk((state) => state.fieldsOpen);
+  const over = viewport === 'phone';
+  if (over && !checks && !fieldsOpen) return null;
   return (
     <div
-      className={`no-print border-base-300 min-h-0 overflow-y-auto border-l md:col-span-2 lg:col-span-1 ${sheet}`}
+      id="fields"
+      className={`no-print border-base-300 relative min-h-0 overflow-y-auto border-l ${over ? 'bg-base-200 fixed! inset-0 z-40' : ''}`}
       tabIndex={-1}
     >
+      {over && !checks && (
+        <div className="bg-base-200 border-base-300 sticky top-0 z-10 flex justify-end border-b px-3 py-1.5">
+          <button type="button" className="btn btn-sm btn-primary" onClick={() => desk.showFields(false)}>
+            Done
+          </button>
+        </div>
+      )}
       {checks ? <ChecksPanel findings={checks} onFit={onFit} onClose={onClose} /> : <Inspector onWords={onWords} />}
     </div>
+  );
+}
+
+interface PhoneBarProps {
+  readonly findings: number;
+  readonly onChecks: () => void;
+  readonly onPrompter: () => void;
+}
+
+/** What a phone has no room for in its head, in reach of the thumb. */
+function PhoneBar({ findings, onChecks, onPrompter }: PhoneBarProps) {
+  const desk = useDeskStore();
+  const more = 'btn btn-ghost min-w-0 flex-1 px-1';
+  return (
+    <nav
+      aria-label="The class"
+      className="no-print border-base-300 bg-base-100 flex shrink-0 items-center gap-1 border-t px-2 py-1"
+    >
+      <button
+        type="button"
+        className={more}
+        onClick={() => {
+          desk.select(null);
+          desk.showFields(true);
+        }}
+      >
+        Class
+      </button>
+      <button type="button" className={more} onClick={onChecks}>
+        Checks{findings > 0 ? ` ${findings}` : ''}
+      </button>
+      <button type="button" className="btn btn-primary flex-1" onClick={onPrompter}>
+        Prompter
+      </button>
+    </nav>
+  );
+}
+
+const TOLD_MILLISECONDS = 8_000;
+const TOLD_WORDS = { undone: 'Undone', redone: 'Done again', 'kept-on-target': 'To stay on target' } as const;
+const TOLD_CHANGES = 3;
+
+/** What undo, redo or keeping on target did, for a moment. */
+function ToldLine() {
+  const desk = useDeskStore();
+  const told = useDesk((state) => state.told);
+  useEffect(() => {
+    if (!told) return undefined;
+    const timer = setTimeout(desk.forgetTold, TOLD_MILLISECONDS);
+    return () => clearTimeout(timer);
+  }, [told, desk]);
+  const rest = told ? told.changes.length - TOLD_CHANGES : 0;
+  return (
+    <p
+      role="status"
+      className="no-print bg-secondary border-base-300 absolute bottom-14 left-1/2 z-30 w-max max-w-[92vw] -translate-x-1/2 rounded-lg border px-3 py-1.5 text-sm shadow empty:hidden md:bottom-3"
+    >
+      {told && told.changes.length > 0 && (
+        <>
+          <span className="font-semibold">{TOLD_WORDS[told.how]}:</span>{' '}
+          {told.changes.slice(0, TOLD_CHANGES).map(planChangeWords).join('; ')}
+          {rest > 0 && `; and ${rest} more`}
+        </>
+      )}
+    </p>
   );
 }

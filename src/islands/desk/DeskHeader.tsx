@@ -1,91 +1,118 @@
-import { Keyboard, Redo2, Undo2 } from 'lucide-react';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { Redo2, Undo2 } from 'lucide-react';
+import { AppHead } from '@/ui/layout/AppHead';
+import { ITEM, MenuButton } from '@/ui/parts/Menu';
+import { CheckBox } from '@/ui/parts/CheckBox';
 import { ConflictDialog } from './ConflictDialog';
+import { DESK_KEYS, DeskKeysNote } from './desk-keys-list';
 import { SaveMark } from './SaveMark';
 import { useDesk, useDeskStore } from './use-desk';
 
 interface Props {
   readonly studio: string;
   readonly takes: number;
-  readonly view: 'strip' | 'lengths';
+  readonly view: 'timeline' | 'lengths';
   /** Findings that are open; `checking` while the panel shows them. */
   readonly findings: number;
   readonly checking: boolean;
   readonly onChecks: () => void;
   readonly flush: () => Promise<boolean>;
   readonly onSettle: (keep: 'ours' | 'theirs') => void;
-  readonly onView: (view: 'strip' | 'lengths') => void;
-  readonly onKeys: () => void;
+  readonly onView: (view: 'timeline' | 'lengths') => void;
   readonly onPublish: () => void;
-  readonly onGuide: () => void;
+  readonly onPrompter: () => void;
 }
 
 /** The class's name, how it is saved, and where one can go from here. */
-export function DeskHeader({
-  studio,
-  takes,
-  view,
-  findings,
-  checking,
-  flush,
-  onSettle,
-  onView,
-  onChecks,
-  onKeys,
-  onPublish,
-  onGuide,
-}: Props) {
+export function DeskHeader(props: Props) {
+  const { studio, takes, view, findings, checking, flush, onSettle, onView, onChecks, onPublish, onPrompter } = props;
   const title = useDesk((state) => state.plan.title);
   const lengths = useDesk((state) => state.plan.lengths.length);
   const classId = useDesk((state) => state.classId);
   // Another page reads what is stored, so what waits is sent first.
-  const away = (path: string, words: string) => (
+  const leave = (href: string): void => void flush().then(() => location.assign(href));
+  const away = (path: string, words: string, className: string) => (
     <a
-      className="btn btn-sm"
+      className={className}
       href={`/classes/${classId}/${path}`}
       onClick={(event) => {
         event.preventDefault();
-        void flush().then(() => location.assign(`/classes/${classId}/${path}`));
+        leave(event.currentTarget.pathname);
       }}
     >
       {words}
     </a>
   );
+  const lengthWords = view === 'lengths' ? 'Back to the timeline' : `Lengths${lengths > 0 ? ` ${lengths + 1}` : ''}`;
+  const otherView = view === 'lengths' ? 'timeline' : 'lengths';
+  const takesWords = `Takes${takes > 0 ? ` ${takes}` : ''}`;
   return (
-    <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-      <PageLinks studio={studio} />
-      <h1 className="truncate">{title}</h1>
-      <SaveMark />
-      <ConflictDialog onSettle={onSettle} />
-      <span className="no-print ml-auto flex flex-wrap items-center gap-2">
+    <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
+      <AppHead
+        studio={studio}
+        trail={[]}
+        title={title}
+        keys={DESK_KEYS}
+        keysNote={<DeskKeysNote />}
+        onAway={leave}
+        beside={
+          <>
+            <SaveMark />
+            <ConflictDialog onSettle={onSettle} />
+          </>
+        }
+        menu={
+          <>
+            <div className="md:hidden">
+              <KeepOnTarget />
+            </div>
+            <div className="xl:hidden">
+              <MenuButton onClick={() => onView(otherView)}>{lengthWords}</MenuButton>
+              {away('read-through', 'Preview', ITEM)}
+              {away('history', 'History', ITEM)}
+              <MenuButton onClick={onPublish}>Publish</MenuButton>
+              <div className="md:hidden">{away('takes', takesWords, ITEM)}</div>
+              <hr className="border-base-300 my-1" />
+            </div>
+          </>
+        }
+      >
         <UndoRedo />
-        <ThemeSwitch />
-        <button type="button" className="btn btn-sm btn-square" aria-label="Keys" title="Keys" onClick={onKeys}>
-          <Keyboard size={16} aria-hidden />
-        </button>
-        <button type="button" className="btn btn-sm" aria-pressed={checking} onClick={onChecks}>
+        <button type="button" className="btn btn-sm max-md:hidden" aria-pressed={checking} onClick={onChecks}>
           Checks{findings > 0 ? ` ${findings}` : ''}
         </button>
         <button
           type="button"
-          className="btn btn-sm"
+          className="btn btn-sm max-xl:hidden"
           aria-pressed={view === 'lengths'}
-          onClick={() => onView(view === 'lengths' ? 'strip' : 'lengths')}
+          onClick={() => onView(otherView)}
         >
-          {view === 'lengths' ? 'Back to the strip' : `Lengths${lengths > 0 ? ` ${lengths + 1}` : ''}`}
+          {lengthWords}
         </button>
-        {away('read-through', 'Hear it')}
-        {away('history', 'History')}
-        {away('takes', `Takes${takes > 0 ? ` ${takes}` : ''}`)}
-        <button type="button" className="btn btn-sm" onClick={onPublish}>
+        {away('read-through', 'Preview', 'btn btn-sm max-xl:hidden')}
+        {away('history', 'History', 'btn btn-sm max-xl:hidden')}
+        {away('takes', takesWords, 'btn btn-sm max-md:hidden')}
+        <button type="button" className="btn btn-sm max-xl:hidden" onClick={onPublish}>
           Publish
         </button>
-        <button type="button" className="btn btn-sm btn-primary" onClick={onGuide}>
-          Guide
+        <button type="button" className="btn btn-sm btn-primary max-md:hidden" onClick={onPrompter}>
+          Prompter
         </button>
-      </span>
-    </header>
+      </AppHead>
+    </div>
+  );
+}
+
+/** Whether each edit refits the class. */
+export function KeepOnTarget() {
+  const desk = useDeskStore();
+  const kept = useDesk((state) => state.plan.keepOnTarget);
+  return (
+    <CheckBox
+      label="Keep on target"
+      title="Each edit refits what is not pinned, and leaves what you have just set"
+      checked={kept}
+      onChange={(value) => desk.edit({ kind: 'set-plan', field: 'keepOnTarget', value })}
+    />
   );
 }
 
@@ -107,7 +134,7 @@ function UndoRedo() {
       </button>
       <button
         type="button"
-        className="btn btn-sm btn-square"
+        className="btn btn-sm btn-square max-md:hidden"
         aria-label="Redo"
         title="Redo"
         disabled={!canRedo}

@@ -30,9 +30,7 @@ export function FitDialog({ onClose }: { readonly onClose: () => void }) {
     <Dialog title={`Fit to ${formatClock(plan.targetSeconds)}`} wide onClose={onClose}>
       {!proposals && (
         <p role="status">
-          {failed
-            ? 'The fit could not be worked out. The class is as it was; close this and try once more.'
-            : 'Working it out.'}
+          {failed ? 'The fit failed. The class was not changed; close this and try again.' : 'Calculating the fit.'}
         </p>
       )}
       {proposals?.feasible && <Ways proposals={proposals.proposals} nameOf={nameOf} onClose={onClose} />}
@@ -54,16 +52,16 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
   const runtime = useDesk((state) => state.timeline.runtimeSeconds);
   const kept = proposals.filter(({ fit }) => fit.edit !== null);
   if (kept.length === 0) {
-    return <p>The class is on its target with everything as you asked for it. Nothing to change.</p>;
+    return <p>The class is on target with everything at its preferred value. Nothing to change.</p>;
   }
   const rows = rowsOf(kept);
   return (
     <>
       <p>
-        Planned {formatClock(runtime)}, target {formatClock(plan.targetSeconds)}. Pinned things stay. Each column is one
-        way to land; what it leaves alone is empty.
+        Planned {formatClock(runtime)}, target {formatClock(plan.targetSeconds)}. Pinned values stay. Each column is one
+        fit; an empty cell does not change.
       </p>
-      <div className="my-3 max-h-[52vh] overflow-auto" tabIndex={0} role="region" aria-label="Ways to land">
+      <div className="my-3 max-h-[52vh] overflow-auto" tabIndex={0} role="region" aria-label="Fits">
         <table className="table-sm table">
           <thead className="bg-base-100 sticky top-0 z-10">
             <tr>
@@ -109,7 +107,7 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
           </tbody>
           <tfoot className="text-base-content">
             <tr>
-              <th scope="row">Lands on</th>
+              <th scope="row">Result</th>
               <td className="text-right">{formatClock(runtime)}</td>
               {kept.map(({ ways, fit }) => (
                 <td key={ways[0]} className="text-right font-semibold">
@@ -125,15 +123,15 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
                     type="button"
                     className={`btn btn-sm ${at === 0 ? 'btn-primary' : ''}`}
                     autoFocus={at === 0}
-                    aria-label={`Take this: ${ways.map((way) => WAY_WORDS[way].name).join(', ')}`}
+                    aria-label={`Use this fit: ${ways.map((way) => WAY_WORDS[way].name).join(', ')}`}
                     onClick={() => {
                       if (fit.edit) desk.edit(fit.edit);
                       onClose();
                     }}
                   >
-                    Take this
+                    Use this fit
                   </button>
-                  {!fit.proven && <p className="text-warning text-xs">best found, not proven</p>}
+                  {!fit.proven && <p className="text-warning text-xs">best found so far</p>}
                 </td>
               ))}
             </tr>
@@ -173,9 +171,9 @@ export function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameO
           <h3 className="mt-4 font-semibold">
             {enough
               ? loosen.length === 1
-                ? 'One bound would have to give way'
-                : `${loosen.length} bounds would have to give way, and no fewer will do`
-              : 'Even all of these would not be enough'}
+                ? 'One limit to relax'
+                : `${loosen.length} limits to relax; all of them are needed`
+              : 'Relaxing all of these would not be enough'}
           </h3>
           <ul>
             {loosen.slice(0, 12).map((one) => (
@@ -188,7 +186,7 @@ export function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameO
                   <span className="quiet-ink text-sm">gains {formatClock(one.gainSeconds)}</span>
                   {loosen.length > 1 && (
                     <button type="button" className="btn btn-xs" onClick={() => desk.edit(one.edit)}>
-                      Loosen this
+                      Relax this
                     </button>
                   )}
                 </span>
@@ -202,7 +200,7 @@ export function NoFit({ fit, nameOf }: { readonly fit: NotFitted; readonly nameO
               autoFocus
               onClick={() => desk.edit({ kind: 'together', edits: loosen.map((one) => one.edit) })}
             >
-              {loosen.length === 1 ? 'Loosen it' : `Loosen these ${loosen.length}`}
+              {loosen.length === 1 ? 'Relax it' : `Relax these ${loosen.length}`}
             </button>
           )}
         </>

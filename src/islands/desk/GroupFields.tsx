@@ -60,7 +60,7 @@ export function GroupFields() {
           className="btn btn-sm"
           onClick={() => together(found.map(({ step }) => leaveOutEdit(plan, step.id, !step.leftOut)))}
         >
-          Leave out or bring back
+          Skip or include
         </button>
         <button
           type="button"

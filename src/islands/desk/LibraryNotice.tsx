@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import type { MovementResponse } from '@/api/movements';
 import { differingFields, type MovementContent } from '@/core/movement';
 import { copyContent } from '@/core/movement';
@@ -7,11 +7,62 @@ import { FIELD_WORDS } from '@/messages/movement';
 import { valueWords } from '@/messages/movement-values';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Dialog } from '@/ui/parts/Dialog';
-import { fetchMovement, useLibrary } from './library-context';
+import { MovementMedia } from '@/ui/parts/MovementMedia';
+import { addToLibrary, fetchMovement, LibraryContext, useLibrary } from './library-context';
 import { useDeskStore } from './use-desk';
 
-/** Says when the library's movement has changed since this class took its copy. */
+/** The movement in the library: its picture, whether it has changed since, or how to add it. */
 export function LibraryNotice({ step }: { readonly step: MovementStep }) {
+  const library = useLibrary();
+  const entry = step.source && library.find((one) => one.id === step.source?.movementId);
+  return (
+    <>
+      {entry?.media && (
+        <MovementMedia
+          movementId={entry.id}
+          name={step.name}
+          media={entry.media}
+          className="my-2 max-h-44 max-w-full rounded"
+        />
+      )}
+      {!entry && <AddToLibrary step={step} />}
+      <ChangeNotice step={step} />
+    </>
+  );
+}
+
+/** Puts the movement of this class into the library with one press. */
+function AddToLibrary({ step }: { readonly step: MovementStep }) {
+  const desk = useDeskStore();
+  const { onAdded } = useContext(LibraryContext);
+  const [busy, setBusy] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const add = async (): Promise<void> => {
+    setBusy(true);
+    const made = await addToLibrary(step);
+    setBusy(false);
+    if ('problem' in made) return setTrouble(made.problem);
+    setTrouble(null);
+    onAdded(made);
+    const value = { movementId: made.id, revision: made.revision };
+    desk.edit({ kind: 'set-step', stepId: step.id, field: 'source', value });
+    return undefined;
+  };
+  return (
+    <div className="my-2">
+      <button type="button" className="btn btn-xs" disabled={busy} onClick={() => void add()}>
+        Add to the library
+      </button>
+      {trouble && (
+        <p role="alert" className="text-error text-sm">
+          {trouble}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function ChangeNotice({ step }: { readonly step: MovementStep }) {
   const library = useLibrary();
   const [open, setOpen] = useState<MovementResponse | 'away' | null>(null);
   const { source } = step;
@@ -19,13 +70,13 @@ export function LibraryNotice({ step }: { readonly step: MovementStep }) {
   if (!source || !entry || entry.revision <= source.revision) return null;
   return (
     <div className="bg-secondary my-2 rounded p-2 text-sm">
-      The library’s movement has changed since this class took its copy.{' '}
+      The movement in the library has changed since this class copied it.{' '}
       <button
         type="button"
         className="btn btn-xs"
         onClick={() => void fetchMovement(entry.id).then((found) => setOpen(found ?? 'away'))}
       >
-        See what would change
+        Show what would change
       </button>
       {open === 'away' && <p role="alert">The library does not answer at the moment. Nothing was changed.</p>}
       {open !== null && open !== 'away' && <Differences step={step} theirs={open} onClose={() => setOpen(null)} />}
@@ -58,12 +109,12 @@ function Differences({ step, theirs, onClose }: Props) {
   };
   return (
     <Dialog title={`${step.name}: changed in the library`} wide onClose={onClose}>
-      {fields.length === 0 && <p>The copy here already says the same.</p>}
+      {fields.length === 0 && <p>The copy in this class is already the same.</p>}
       {fields.length > 0 && (
         <table className="table-sm table">
           <thead>
             <tr>
-              <th scope="col">Take</th>
+              <th scope="col">Use</th>
               <th scope="col">Here</th>
               <th scope="col">In the library</th>
             </tr>
@@ -93,11 +144,11 @@ function Differences({ step, theirs, onClose }: Props) {
             disabled={taken.size === 0}
             onClick={() => settle(taken)}
           >
-            {taken.size === fields.length ? 'Take all of it' : `Take these ${taken.size}`}
+            {taken.size === fields.length ? 'Use all of it' : `Use these ${taken.size}`}
           </button>
         )}
         <button type="button" className="btn btn-sm" onClick={() => settle(new Set())}>
-          Leave it as it is here
+          Keep this class’s copy
         </button>
       </div>
     </Dialog>

@@ -32,7 +32,7 @@ export function MovementFields({ step, timed, set }: Props) {
   return (
     <div className="flex flex-col">
       <Choice
-        label="Led by"
+        label="Paced by"
         value={step.lead}
         options={LEADS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
         onChange={(value) => set('lead', value)}
@@ -78,13 +78,13 @@ export function MovementFields({ step, timed, set }: Props) {
         onChange={(value) => set('paceMultiplier', value)}
       />
       <CheckBox
-        label="Its own share of breath going in"
+        label="Own inhale share"
         checked={step.inShare !== null}
         onChange={(own) => set('inShare', own ? inShare : null)}
       />
       {step.inShare !== null && (
         <NumberField
-          label="Share going in"
+          label="Inhale share"
           unit="%"
           value={Math.round(step.inShare * 100)}
           least={LIMITS.inShare.least * 100}
@@ -98,21 +98,21 @@ export function MovementFields({ step, timed, set }: Props) {
         onChange={(pattern) => set('pattern', asJson(pattern))}
       />
       <Choice
-        label="Seen by the camera"
+        label="Camera view"
         value={step.view}
         options={VIEWS.map((value) => ({ value, label: `from the ${value}` }))}
         onChange={(view) => set('view', view)}
       />
       <FitWords stepId={step.id} />
       <Choice
-        label="Said around its rounds"
+        label="Said around the rounds"
         value={step.intro}
         options={INTROS.map((value) => ({ value, label: INTRO_WORDS[value] }))}
         onChange={(intro) => set('intro', intro)}
       />
       <WordFields
         movement={step}
-        teachTitle={`Taught first, ${formatClock(timed.teachSeconds)} by speech`}
+        teachTitle={`Taught first,  ${formatClock(timed.teachSeconds)} by speech`}
         set={set}
         keptFitted={keptFitted}
       />
@@ -143,7 +143,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
     return (
       <>
         <ClockField
-          label={step.lead === 'clock' ? `Time, in whole rounds: ${timed.rounds}${each}` : 'Time at their own pace'}
+          label={step.lead === 'clock' ? `Time, in whole rounds: ${timed.rounds}${each}` : 'Time at own pace'}
           seconds={step.seconds}
           {...LIMITS.quietSeconds}
           onChange={(seconds) => desk.edit(timeEdit(step, seconds), `${step.id} seconds`)}
@@ -158,7 +158,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
   return (
     <>
       <Counter
-        label={step.sides === 'none' ? 'Rounds' : 'Rounds on each side'}
+        label={step.sides === 'none' ? 'Rounds' : 'Rounds per side'}
         value={step.rounds}
         least={1}
         most={LIMITS.rounds}

@@ -38,14 +38,14 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
       <CheckBox label="Eyes closed" checked={step.eyesClosed} onChange={(value) => set('eyesClosed', value)} />
       <StanceChoice label="Stance" value={step.stance} onChange={(value) => set('stance', value)} />
       <TextField
-        label="Said at its start"
+        label="Said at the start"
         spoken
         value={step.openingLine}
         most={LIMITS.lineCharacters}
         onChange={(value) => set('openingLine', value)}
       />
       <TextField
-        label="Reassurance, said now and then"
+        label="Reassurance, repeated"
         spoken
         value={step.reassuranceLine}
         most={LIMITS.lineCharacters}
@@ -62,7 +62,7 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
         />
       )}
       <TextField
-        label="Call back at its end"
+        label="Call back at the end"
         spoken
         value={step.callBackLine}
         most={LIMITS.lineCharacters}
@@ -70,7 +70,7 @@ export function QuietFields({ step, set }: { readonly step: QuietStep; readonly 
       />
       {step.callBackLine !== '' && (
         <NumberField
-          label="ends before the quiet does"
+          label="before the end"
           unit="s"
           digits={1}
           step={0.5}

@@ -2,8 +2,8 @@ import { breathsPerMinute } from '@/core/breath';
 import { LIMITS } from '@/core/plan';
 import { formatClock, formatDifference } from '@/core/units';
 import { whyNot } from '@/messages/fit';
-import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
+import { KeepOnTarget } from './DeskHeader';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** Planned runtime, target and the signed difference, with the range that the plan could reach; always in sight. */
@@ -16,47 +16,48 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
   return (
     <section
       aria-label="Runtime"
-      className="bg-base-100 border-base-300 flex flex-wrap items-end gap-x-5 gap-y-2 lg:gap-x-8 border-b px-5 py-2"
+      className="bg-base-100 border-base-300 flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b px-5 py-1.5 max-md:gap-x-3 max-md:px-3 xl:gap-x-8"
     >
       <Figure label="planned" value={formatClock(runtime)} strong />
       <ClockField
         bare="minutes"
         label="target"
-        className="hover:bg-base-200 w-28! border-0! px-0! py-0! text-3xl leading-8"
+        className="w-24! px-1! py-0! text-2xl leading-8 md:w-28! md:text-3xl"
         seconds={plan.targetSeconds}
         least={LIMITS.targetSeconds.least}
         most={LIMITS.targetSeconds.most}
         onChange={(value) => desk.edit({ kind: 'set-plan', field: 'targetSeconds', value }, 'target')}
       />
       <Figure
-        label={off > 0 ? 'over by' : off < 0 ? 'under by' : 'on target'}
+        label={off > 0 ? 'over target' : off < 0 ? 'under target' : 'on target'}
         value={formatDifference(off)}
         strong
         warn={off !== 0}
       />
-      <ReachBar
-        runtime={runtime}
-        target={plan.targetSeconds}
-        shortest={reach.shortestSeconds}
-        longest={reach.longestSeconds}
-      />
-      <div className="text-right text-sm">
-        <div className="quiet-ink">one breath</div>
+      <div className="min-w-40 flex-1 max-md:hidden">
+        <PossibleRange
+          runtime={runtime}
+          target={plan.targetSeconds}
+          shortest={reach.shortestSeconds}
+          longest={reach.longestSeconds}
+        />
+      </div>
+      <div className="text-right text-sm max-xl:hidden">
+        <div className="quiet-ink">breath at the start</div>
         <div>
           <span className="text-base font-semibold">{plan.pace.breathSeconds.toFixed(1)} s</span>
           <span className="quiet-ink"> · {breathsPerMinute(plan.pace.breathSeconds).toFixed(1)} a minute</span>
         </div>
       </div>
-      <div className="flex flex-col items-stretch self-center">
+      <div className="flex flex-col items-stretch self-center max-md:ml-auto">
         <button type="button" className="btn btn-primary btn-sm" onClick={onFit}>
-          Fit to {formatClock(plan.targetSeconds)}
+          <span>
+            Fit<span className="max-md:sr-only"> to {formatClock(plan.targetSeconds)}</span>
+          </span>
         </button>
-        <CheckBox
-          label="Keep on target"
-          title="Each edit refits what is not pinned, and leaves what you have just set"
-          checked={plan.keepOnTarget}
-          onChange={(value) => desk.edit({ kind: 'set-plan', field: 'keepOnTarget', value })}
-        />
+        <div className="max-md:hidden">
+          <KeepOnTarget />
+        </div>
       </div>
       <LandingMark onFit={onFit} />
     </section>
@@ -75,7 +76,7 @@ function LandingMark({ onFit }: { readonly onFit: () => void }) {
         <>
           Not on target with what you have just set. {whyNot(landing.why, target)}{' '}
           <button type="button" className="btn btn-xs" onClick={onFit}>
-            See the ways
+            See what can change
           </button>
         </>
       )}
@@ -97,12 +98,14 @@ function Figure({
   return (
     <div aria-live="off">
       <div className="quiet-ink text-sm">{label}</div>
-      <div className={`text-3xl leading-8 ${strong ? 'font-semibold' : ''} ${warn ? 'text-accent' : ''}`}>{value}</div>
+      <div className={`text-2xl leading-8 md:text-3xl ${strong ? 'font-semibold' : ''} ${warn ? 'text-accent' : ''}`}>
+        {value}
+      </div>
     </div>
   );
 }
 
-interface ReachProps {
+interface RangeProps {
   readonly runtime: number;
   readonly target: number;
   readonly shortest: number;
@@ -110,13 +113,13 @@ interface ReachProps {
 }
 
 /** From the shortest to the longest the plan can be, with where it stands and where it should. */
-function ReachBar({ runtime, target, shortest, longest }: ReachProps) {
+function PossibleRange({ runtime, target, shortest, longest }: RangeProps) {
   const low = Math.min(shortest, runtime, target) * 0.92;
   const high = Math.max(longest, runtime, target) * 1.05 + 1;
   const at = (seconds: number): string => `${(((seconds - low) / (high - low)) * 100).toFixed(2)}%`;
-  const words = `Between ${formatClock(shortest)} and ${formatClock(longest)}; planned ${formatClock(runtime)}, target ${formatClock(target)}.`;
+  const words = `Possible range: between ${formatClock(shortest)} and ${formatClock(longest)}; planned ${formatClock(runtime)}, target ${formatClock(target)}.`;
   return (
-    <div className="min-w-40 flex-1" role="img" aria-label={words}>
+    <div role="img" aria-label={words}>
       <svg width="100%" height="30" aria-hidden>
         <rect x="0" y="13" width="100%" height="5" rx="2.5" fill="var(--color-base-300)" />
         <svg x={at(shortest)} y="13" width={`${(((longest - shortest) / (high - low)) * 100).toFixed(2)}%`} height="5">

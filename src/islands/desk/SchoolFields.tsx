@@ -45,7 +45,7 @@ export function SchoolFields() {
   );
   return (
     <>
-      <h3 className="mt-2 font-semibold">How it is said</h3>
+      <h3 className="mt-2 font-semibold">Teaching style</h3>
       <Choice
         label="Counting"
         value={schools.counting}
@@ -83,7 +83,7 @@ export function SchoolFields() {
         onChange={(belly) => set({ belly })}
       />
       <Choice
-        label="Out-breath"
+        label="Exhale"
         value={schools.outBreath}
         options={choices(OUT_BREATHS, OUT_BREATH_WORDS)}
         onChange={(outBreath) => set({ outBreath })}
@@ -95,7 +95,7 @@ export function SchoolFields() {
         onChange={(rounds) => set({ rounds })}
       />
       <TextField
-        label="Said where a breath rests"
+        label="Said on a hold"
         spoken
         value={schools.restLine}
         most={LIMITS.lineCharacters}

@@ -1,7 +1,7 @@
 import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
 import { SECTION_ROLES } from '@/core/movement';
-import { copySection, LIMITS, SECTION_TITLES, type Section } from '@/core/plan';
+import { copySection, LIMITS, SECTION_TITLES, type Edit, type Section } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { Dialog } from '@/ui/parts/Dialog';
@@ -41,10 +41,16 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             label="Role in the class"
             value={section.role}
             options={SECTION_ROLES.map((role) => ({ value: role, label: SECTION_TITLES[role] }))}
-            onChange={(value) => desk.edit({ kind: 'set-section', sectionId, field: 'role', value })}
+            onChange={(value) => {
+              const role: Edit = { kind: 'set-section', sectionId, field: 'role', value };
+              // A title of one's own stays; that of a role follows the role.
+              const usual = Object.values(SECTION_TITLES).includes(section.title);
+              const title: Edit = { kind: 'set-section', sectionId, field: 'title', value: SECTION_TITLES[value] };
+              desk.edit(usual ? { kind: 'together', edits: [role, title] } : role);
+            }}
           />
           <CheckBox
-            label="A breath of its own here"
+            label="Its own breath"
             checked={section.paceMultiplier !== null}
             onChange={(own) =>
               desk.edit({ kind: 'set-section', sectionId, field: 'paceMultiplier', value: own ? 1 : null })
@@ -52,7 +58,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
           />
           {section.paceMultiplier !== null && (
             <NumberField
-              label={`Breath here: ${(plan.pace.breathSeconds * section.paceMultiplier).toFixed(1)} s`}
+              label={`Breath: ${(plan.pace.breathSeconds * section.paceMultiplier).toFixed(1)} s`}
               unit="×"
               digits={2}
               step={0.05}
@@ -64,7 +70,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             />
           )}
           <CheckBox
-            label="A ratio of its own here"
+            label="Its own inhale share"
             checked={section.inShare !== null}
             onChange={(own) =>
               desk.edit({ kind: 'set-section', sectionId, field: 'inShare', value: own ? plan.pace.inShare : null })
@@ -72,7 +78,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
           />
           {section.inShare !== null && (
             <NumberField
-              label="Share going in"
+              label="Inhale share"
               unit="%"
               value={Math.round(section.inShare * 100)}
               least={LIMITS.inShare.least * 100}

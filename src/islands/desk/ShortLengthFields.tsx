@@ -22,27 +22,27 @@ export function ShortLengthFields({ step, set }: { readonly step: Step; readonly
     <fieldset className="my-2">
       <legend className="font-semibold">In short lengths</legend>
       <CheckBox
-        label="Left out of this class"
+        label="Skipped in this class"
         checked={step.leftOut}
         onChange={(out) => desk.edit(leaveOutEdit(desk.getState().plan, step.id, out))}
       />
       {step.kind !== 'movement' && (
         <>
           <Choice
-            label="May be left out"
+            label="May be skipped"
             value={step.priority}
             options={PRIORITIES.map((value) => ({ value, label: PRIORITY_WORDS[value] }))}
             onChange={(value) => set('priority', value)}
           />
           <Choice
-            label="It goes"
+            label="Skipped"
             value={step.goesWith}
             options={COMPANIONS.map((value) => ({ value, label: COMPANION_WORDS[value] }))}
             onChange={(value) => set('goesWith', value)}
           />
         </>
       )}
-      {kept && <p className="quiet-ink text-sm">Arrival, cautions and closing are kept whatever the length.</p>}
+      {kept && <p className="quiet-ink text-sm">Arrival, cautions and closing are never skipped.</p>}
     </fieldset>
   );
 }

@@ -7,12 +7,11 @@ import { formatClock } from '@/core/units';
 import { BreathLine } from './BreathLine';
 import { CueLine } from './CueLine';
 import {
-  BREATH_WIDTH,
-  CLOCK_WIDTH,
   layOutStep,
-  ROUND_WIDTH,
+  stepColumns,
   type PlacedCue,
   type PlacedGroup,
+  type StepColumns,
   type StepLayout,
 } from './strip-layout';
 import { useDeskStore } from './use-desk';
@@ -27,10 +26,10 @@ interface Props {
   readonly share: number;
   readonly open: boolean;
   readonly selected: boolean;
+  /** Which of how many steps it is, where they are shown one at a time. */
+  readonly place: string | null;
   readonly onToggle: (stepId: string) => void;
 }
-
-const AFTER_WIDTH = 142;
 
 /** One step on the strip: its heading, its breath line, and each cue at the place where it is said. */
 export const StepBlock = memo(function StepBlock({
@@ -41,40 +40,59 @@ export const StepBlock = memo(function StepBlock({
   share,
   open,
   selected,
+  place,
   onToggle,
 }: Props) {
   const desk = useDeskStore();
   const [unfolded, setUnfolded] = useState(false);
-  const textWidth = Math.max(160, width - CLOCK_WIDTH - BREATH_WIDTH - ROUND_WIDTH - AFTER_WIDTH - 24);
+  const columns = useMemo(() => stepColumns(width), [width]);
   return (
     <article
       id={`step-${step.id}`}
       aria-label={step.name}
       className={`border-l-4 py-2 pl-2 ${selected ? 'border-primary bg-secondary/40' : 'border-transparent'}`}
-      onClick={() => desk.select(step.id)}
+      onClick={(event) => {
+        // On a phone the heading chooses and lets go by itself.
+        if (place === null || !(event.target as Element).closest('[aria-expanded]')) desk.select(step.id);
+      }}
     >
-      <div className="flex min-h-8 items-baseline gap-2">
-        <span className="quiet-ink w-11 shrink-0 text-right text-sm">{formatClock(timed.startSeconds)}</span>
+      <div className="flex min-h-8 items-baseline gap-2 max-md:flex-wrap">
+        <span className="quiet-ink w-11 shrink-0 text-right text-sm max-md:w-9 max-md:text-left">
+          {formatClock(timed.startSeconds)}
+        </span>
         <button
           type="button"
-          className="min-h-8 flex-1 rounded px-1 text-left"
+          className="min-h-8 min-w-0 flex-1 rounded px-1 text-left max-md:basis-[70%]"
           aria-expanded={open}
           onClick={() => onToggle(step.id)}
         >
           <span className="font-semibold">{step.name}</span>{' '}
+          {place !== null && open && <span className="quiet-ink text-sm">{place} · </span>}
           <span className="quiet-ink text-sm">{aboutStep(step, timed)}</span>
         </button>
-        <span className="shrink-0 text-sm">
+        <span className="ml-auto shrink-0 text-right text-sm max-md:pl-13">
           {amountOf(step, timed)}
-          {!step.leftOut && <span className="quiet-ink inline-block w-11 text-right">{share} %</span>}
+          {!step.leftOut && <span className="quiet-ink inline-block w-11 text-right max-md:hidden">{share} %</span>}
         </span>
+        {open && selected && (
+          <button
+            type="button"
+            className="btn btn-xs self-center md:hidden"
+            onClick={(event) => {
+              event.stopPropagation();
+              desk.showFields(true);
+            }}
+          >
+            Change<span className="sr-only"> {step.name}</span>
+          </button>
+        )}
       </div>
       {open && timeline && !step.leftOut && (
         <OpenStep
           step={step}
           timed={timed}
           timeline={timeline}
-          textWidth={textWidth}
+          columns={columns}
           unfolded={unfolded}
           onUnfold={() => setUnfolded(!unfolded)}
         />
@@ -92,6 +110,7 @@ function sameStep(before: Props, after: Props): boolean {
     before.open === after.open &&
     before.selected === after.selected &&
     before.share === after.share &&
+    before.place === after.place &&
     before.onToggle === after.onToggle &&
     before.timed.startSeconds === after.timed.startSeconds &&
     before.timed.endSeconds === after.timed.endSeconds
@@ -99,28 +118,28 @@ function sameStep(before: Props, after: Props): boolean {
 }
 
 function aboutStep(step: Step, timed: TimedStep): string {
-  if (step.leftOut) return 'left out';
+  if (step.leftOut) return 'skipped';
   if (step.kind === 'movement') {
     if (step.lead === 'own') return 'at their own pace';
     const sides = {
       none: 'both sides together',
-      alternate: 'each side, alternating',
+      alternate: 'alternating sides',
       'in-turn': 'one side, then the other',
-      'each-way': 'each way',
+      'each-way': 'both directions',
     }[step.sides];
-    const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${step.multiple === 1 ? 'a round' : `for ${step.multiple}`}`;
+    const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${step.multiple === 1 ? 'per round' : `per ${step.multiple} rounds`}`;
     return `${sides} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
   }
-  if (step.kind === 'quiet') return step.eyesClosed ? 'quiet, eyes closed' : 'quiet';
+  if (step.kind === 'quiet') return step.eyesClosed ? 'silence, eyes closed' : 'silence';
   return step.kind === 'talk' ? 'spoken' : 'transition';
 }
 
 function amountOf(step: Step, timed: TimedStep): string {
-  if (step.leftOut) return step.pinned ? 'pinned out' : '—';
+  if (step.leftOut) return step.pinned ? 'pinned' : '—';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   const pinned = step.pinned ? ', pinned' : '';
   if (step.kind !== 'movement' || step.lead === 'own') return `${length}${pinned}`;
-  const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' a side'}`;
+  const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'}`;
   return `${rounds}${pinned} · ${length}`;
 }
 
@@ -144,23 +163,23 @@ interface OpenProps {
   readonly step: Step;
   readonly timed: TimedStep;
   readonly timeline: Timeline;
-  readonly textWidth: number;
+  readonly columns: StepColumns;
   readonly unfolded: boolean;
   readonly onUnfold: () => void;
 }
 
-function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: OpenProps) {
+function OpenStep({ step, timed, timeline, columns, unfolded, onUnfold }: OpenProps) {
   const layout = useMemo(
-    () => layOutStep(step, timed, timeline, textWidth, unfolded),
-    [step, timed, timeline, textWidth, unfolded],
+    () => layOutStep(step, timed, timeline, columns.text, unfolded),
+    [step, timed, timeline, columns, unfolded],
   );
   const [writing, setWriting] = useState<Writing | null>(null);
   const placed = withWritten(layout.cues, writing);
   return (
     <div className="relative mt-1" style={{ height: layout.height }}>
-      <ClockMarks timed={timed} layout={layout} />
-      <div className="absolute top-0" style={{ left: CLOCK_WIDTH + 8 }}>
-        <BreathLine phases={layout.phases} yOf={layout.yOf} height={layout.height} width={BREATH_WIDTH} />
+      {columns.clock > 0 && <ClockMarks timed={timed} layout={layout} />}
+      <div className="absolute top-0" style={{ left: columns.clock + 8 }}>
+        <BreathLine phases={layout.phases} yOf={layout.yOf} height={layout.height} width={columns.breath} />
       </div>
       {layout.groups.map((group) => (
         <RoundMark
@@ -168,6 +187,7 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
           group={group}
           step={step as MovementStep}
           timed={timed}
+          left={columns.clock + columns.breath + 14}
           onUnfold={onUnfold}
         />
       ))}
@@ -177,7 +197,7 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
             key={one.cue.id}
             placed={one}
             step={step}
-            textWidth={textWidth}
+            columns={columns}
             writing={writing?.placed.cue.id === one.cue.id ? writing.source : null}
             onWrite={(on) => setWriting(on ? { placed: one, source: one.cue.source } : null)}
           />
@@ -185,7 +205,7 @@ function OpenStep({ step, timed, timeline, textWidth, unfolded, onUnfold }: Open
       </ol>
       {unfolded && (
         <button type="button" className="btn btn-xs absolute right-2 top-0" onClick={onUnfold}>
-          Fold like rounds
+          Fold rounds alike
         </button>
       )}
     </div>
@@ -215,14 +235,15 @@ function RoundMark({
   group,
   step,
   timed,
+  left,
   onUnfold,
 }: {
   readonly group: PlacedGroup;
   readonly step: MovementStep;
   readonly timed: TimedStep;
+  readonly left: number;
   readonly onUnfold: () => void;
 }) {
-  const left = CLOCK_WIDTH + BREATH_WIDTH + 14;
   if (!group.folded) return <RoundForm round={group.firstRound} step={step} top={group.y} left={left} />;
   const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
   const count = group.lastRound - group.firstRound + 1;
@@ -249,10 +270,10 @@ interface RoundFormProps {
   readonly left: number;
 }
 
-/** A round's number and, where the words are, which form is said on it; choosing one holds it. */
+/** A round's number and, where the words are, which form is said on it; choosing one locks it. */
 function RoundForm({ round, step, top, left }: RoundFormProps) {
   const desk = useDeskStore();
-  const held = step.fadePins.includes(round);
+  const locked = step.fadePins.includes(round);
   const choose = (value: string): void => {
     const form = FORMS.find((one) => one === value);
     const pins = step.fadePins.filter((one) => one !== round);
@@ -278,14 +299,14 @@ function RoundForm({ round, step, top, left }: RoundFormProps) {
     }
   };
   return (
-    <span className="absolute flex w-11 flex-col" style={{ top, left }} onClick={(event) => event.stopPropagation()}>
+    <span className="absolute flex w-12 flex-col" style={{ top, left }} onClick={(event) => event.stopPropagation()}>
       <span className="text-sm leading-5 font-semibold" title={`Round ${round}`}>
         {round}
       </span>
       <select
-        className={`hover:bg-base-200 h-6 w-11 cursor-pointer appearance-none rounded text-xs ${held ? 'text-primary font-semibold' : 'quiet-ink'}`}
-        aria-label={`Words of round ${round}${held ? ', held' : ''}`}
-        title={held ? 'Held: fitting the words leaves it' : 'Which words are said on this round'}
+        className={`hover:bg-base-200 h-6 w-12 cursor-pointer appearance-none rounded text-xs ${locked ? 'text-primary font-semibold' : 'quiet-ink'}`}
+        aria-label={`Words of round ${round}${locked ? ', locked' : ''}`}
+        title={locked ? 'Locked: fitting the words leaves it' : 'Which words are said on this round'}
         value={formOn(step.fade, round)}
         onChange={(event) => choose(event.target.value)}
       >
@@ -294,7 +315,7 @@ function RoundForm({ round, step, top, left }: RoundFormProps) {
             {form}
           </option>
         ))}
-        {held && <option value="let-go">no longer held</option>}
+        {locked && <option value="let-go">unlock</option>}
       </select>
     </span>
   );

@@ -3,10 +3,11 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stanceGaps, stepsInOrder } from '@/core/plan';
 import { sharePercent } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { useViewport } from '@/ui/parts/use-viewport';
 import { AddStep } from './AddStep';
 import { StanceNotice } from './StanceNotice';
 import { StepBlock } from './StepBlock';
-import { useDesk } from './use-desk';
+import { useDesk, useDeskStore } from './use-desk';
 
 /** A class of more steps than this opens folded; one step is opened at a time by hand. */
 const FOLDED_FROM_STEPS = 24;
@@ -26,26 +27,33 @@ export function Strip() {
   const gaps = useMemo(() => new Map(stanceGaps(plan).map((gap) => [gap.stepId, gap])), [plan]);
   const openAtFirst = allOpen ?? stepsInOrder(plan).length < FOLDED_FROM_STEPS;
   const toggle = useCallback((id: string) => setToggled((before) => flip(before, id)), []);
+  // A phone shows one step at a time: the chosen one.
+  const oneByOne = useViewport() === 'phone';
+  const desk = useDeskStore();
+  const chooseAlone = useCallback((id: string) => desk.select(desk.getState().selectedId === id ? null : id), [desk]);
+  const places = useMemo(() => new Map(stepsInOrder(plan).map(({ step }, at) => [step.id, at + 1])), [plan]);
   const setAll = (open: boolean): void => {
     setAllOpen(open);
     setToggled(new Set());
     setClosed(new Set());
   };
   return (
-    <div ref={column} className="bg-base-100 min-h-full px-3 pb-24">
-      <div className="no-print flex justify-end gap-2 py-2">
-        <button type="button" className="btn btn-xs" onClick={() => setAll(true)}>
-          Open all
-        </button>
-        <button type="button" className="btn btn-xs" onClick={() => setAll(false)}>
-          Fold all
-        </button>
-      </div>
+    <div ref={column} className="bg-base-100 min-h-full px-3 pb-24 max-md:px-2">
+      {!oneByOne && (
+        <div className="no-print flex justify-end gap-2 py-2">
+          <button type="button" className="btn btn-xs" onClick={() => setAll(true)}>
+            Open all
+          </button>
+          <button type="button" className="btn btn-xs" onClick={() => setAll(false)}>
+            Fold all
+          </button>
+        </div>
+      )}
       {plan.sections.map((section, index) => {
         const isOpen = !closed.has(section.id);
         return (
           <section key={section.id} id={`section-${section.id}`} aria-label={section.title}>
-            <h2 className="border-base-300 bg-base-100 top-0 z-10 lg:sticky flex items-center border-b py-1">
+            <h2 className="border-base-300 bg-base-100 sticky top-0 z-10 flex items-center border-b py-1">
               <button
                 type="button"
                 className="flex min-h-8 flex-1 items-center gap-1 rounded text-left font-semibold"
@@ -61,7 +69,7 @@ export function Strip() {
               section.steps.map((step) => {
                 const place = timed.get(step.id);
                 if (!place) return null;
-                const open = toggled.has(step.id) ? !openAtFirst : openAtFirst;
+                const open = oneByOne ? selectedId === step.id : toggled.has(step.id) !== openAtFirst;
                 const gap = gaps.get(step.id);
                 const block = (
                   <StepBlock
@@ -73,7 +81,8 @@ export function Strip() {
                     share={sharePercent(timeline, place)}
                     open={open}
                     selected={selectedId === step.id || group.includes(step.id)}
-                    onToggle={toggle}
+                    onToggle={oneByOne ? chooseAlone : toggle}
+                    place={oneByOne ? `${places.get(step.id)} of ${places.size}` : null}
                   />
                 );
                 if (!gap) return block;

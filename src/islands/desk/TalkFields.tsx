@@ -21,7 +21,7 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField 
         className="btn btn-xs mb-2 self-start"
         onClick={() => setProse(proseOf(step.lines, pauseSeconds))}
       >
-        Write it as prose
+        Edit as prose
       </button>
     );
   }
@@ -31,7 +31,7 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField 
   return (
     <div className="mb-2">
       <label htmlFor={id} className="quiet-ink text-sm">
-        A pause stands in brackets: (3 s)
+        Write pauses in brackets: (3 s)
       </label>
       <textarea
         id={id}
@@ -60,7 +60,7 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField 
           Take these {lines.length} lines
         </button>
         <button type="button" className="btn btn-xs" onClick={() => setProse(null)}>
-          Leave it as it was
+          Cancel
         </button>
       </div>
     </div>
@@ -76,7 +76,7 @@ export function TalkFields({ step, set }: { readonly step: TalkStep; readonly se
       <Prose step={step} set={set} />
       <h3 className="font-semibold">Tempo: {tempoWords(step.tempo)}</h3>
       <NumberField
-        label="May be said quicker, down to"
+        label="May be faster, down to"
         unit="%"
         value={Math.round(step.leastTempo * 100)}
         least={tempo.least * 100}
@@ -84,7 +84,7 @@ export function TalkFields({ step, set }: { readonly step: TalkStep; readonly se
         onChange={(value) => set('leastTempo', value / 100)}
       />
       <NumberField
-        label="May be said slower, up to"
+        label="May be slower, up to"
         unit="%"
         value={Math.round(step.mostTempo * 100)}
         least={Math.round(step.leastTempo * 100)}
@@ -93,7 +93,7 @@ export function TalkFields({ step, set }: { readonly step: TalkStep; readonly se
       />
       <CheckBox label="Pin this tempo" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
       <CheckBox
-        label="It says a caution: never left out"
+        label="Contains a caution: never skipped"
         checked={step.caution}
         onChange={(caution) => set('caution', caution)}
       />

@@ -9,7 +9,7 @@ export function TransitionFields({ step, set }: { readonly step: TransitionStep;
   return (
     <div className="flex flex-col gap-1">
       <NumberField
-        label="Takes, unless the words take longer"
+        label="Minimum length"
         unit="s"
         digits={1}
         step={0.5}

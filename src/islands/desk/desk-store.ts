@@ -1,11 +1,11 @@
 import { createStore } from 'zustand/vanilla';
 import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
 import { applyFitted } from '@/core/script';
-import { applyEdit, stepsInOrder, type ClassPlan, type Edit } from '@/core/plan';
+import { applyEdit, comparePlans, stepsInOrder, type ClassPlan, type Edit, type PlanChange } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import type { SaveState } from '@/editing/saving';
 
-/** How keeping on target stands: off or landed, being worked out, not worked out by a fault of ours, or not possible with what was just set. */
+/** How keeping on target stands: off or landed, calculating, not worked out by a fault of ours, or not possible with what was just set. */
 export type Landing =
   { readonly kind: 'still' | 'working' | 'failed' } | { readonly kind: 'cannot'; readonly why: NotFitted };
 
@@ -29,6 +29,18 @@ export interface DeskState {
   /** Steps chosen together with the selected one, in the order of the class; empty while one alone is chosen. */
   readonly group: readonly string[];
   readonly landing: Landing;
+  /** Whether the fields of what is chosen lie over the timeline, on screens that have no room beside it. */
+  readonly fieldsOpen: boolean;
+  /** What undo, redo or the fit that follows an edit did last, in the words of history; for a line on the screen. */
+  readonly told: Told | null;
+}
+
+/** What happened to the plan by other hands than a field. */
+export interface Told {
+  readonly how: 'undone' | 'redone' | 'kept-on-target';
+  readonly changes: readonly PlanChange[];
+  /** Grows with each, so that the same words twice are told twice. */
+  readonly turn: number;
 }
 
 export interface DeskStore {
@@ -44,6 +56,8 @@ export interface DeskStore {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly select: (stepId: string | null) => void;
+  readonly showFields: (open: boolean) => void;
+  readonly forgetTold: () => void;
   /** Chooses every step from the selected one to this, or puts this one in or out of what is chosen. */
   readonly selectMore: (stepId: string, how: 'up-to' | 'this-too') => void;
   /** Replaces the whole plan and what it builds on: a draft found, or the other version taken. */
@@ -67,6 +81,8 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     selectedId: null,
     group: [],
     landing: { kind: 'still' },
+    fieldsOpen: false,
+    told: null,
   }));
   const listeners = new Set<(edit: Edit) => void>();
   const waiting = (save: SaveState<ClassPlan>): SaveState<ClassPlan> =>
@@ -84,8 +100,14 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
       save: waiting(state.save),
       // What was said of an edit that is taken back is no longer true.
       landing: { kind: 'still' },
+      told: tell(from === 'done' ? 'undone' : 'redone', state, applied.value.plan),
     });
   };
+  const tell = (how: Told['how'], state: DeskState, next: ClassPlan): Told => ({
+    how,
+    changes: comparePlans(state.plan, next),
+    turn: (state.told?.turn ?? 0) + 1,
+  });
   return {
     getState: store.getState,
     getInitialState: store.getInitialState,
@@ -103,6 +125,7 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
         done: [...kept, { inverse, key: key ?? null }],
         undone: [],
         save: waiting(state.save),
+        told: null,
       });
       for (const listener of listeners) listener(edit);
       return true;
@@ -117,6 +140,7 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
         ...derived(applied.value.plan),
         done: [...state.done.slice(0, -1), { ...last, inverse }],
         save: waiting(state.save),
+        told: tell('kept-on-target', state, applied.value.plan),
       });
       return true;
     },
@@ -128,6 +152,8 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
     undo: () => shift('done', 'undone'),
     redo: () => shift('undone', 'done'),
     select: (selectedId) => store.setState({ selectedId, group: [] }),
+    showFields: (fieldsOpen) => store.setState({ fieldsOpen }),
+    forgetTold: () => store.setState({ told: null }),
     selectMore: (stepId, how) => {
       const { plan: now, selectedId, group } = store.getState();
       const order = stepsInOrder(now).map(({ step }) => step.id);

@@ -24,10 +24,28 @@ const CUE_PADDING = 8;
 const FOLDED_HEIGHT = 34;
 /** Width of a character of the serif at the strip's size, on the wide side so that a line is rather given more room. */
 const CHARACTER_WIDTH = 8.6;
-/** Columns from the left edge, in pixels: the clock, the breath line, the rounds; the words follow. */
-export const CLOCK_WIDTH = 44;
-export const BREATH_WIDTH = 78;
-export const ROUND_WIDTH = 52;
+/** Columns of an open step in pixels: the clock, the breath line, the rounds, the words, what is told of each line. */
+export interface StepColumns {
+  readonly clock: number;
+  readonly breath: number;
+  readonly round: number;
+  readonly text: number;
+  readonly after: number;
+}
+
+const ROOMY = { clock: 44, breath: 78, round: 52, after: 142 };
+/** On a phone the clock stands with the step, and what is told of a line with the line. */
+const NARROW = { clock: 0, breath: 50, round: 48, after: 0 };
+const ROOMY_FROM = 560;
+/** Between the columns, and between the step and its edge, together. */
+const GAPS = 38;
+
+/** The columns of a step in so many pixels. */
+export function stepColumns(width: number): StepColumns {
+  const columns = width < ROOMY_FROM ? NARROW : ROOMY;
+  const { clock, breath, round, after } = columns;
+  return { ...columns, text: Math.max(140, width - clock - breath - round - after - GAPS) };
+}
 
 export interface PlacedCue {
   readonly cue: Cue;

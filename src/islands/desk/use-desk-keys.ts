@@ -1,13 +1,12 @@
-import { useHotkeys } from 'react-hotkeys-hook';
 import { findStep, stepsInOrder } from '@/core/plan';
 import { roundsEdit } from './asked-edits';
+import { useKey } from '@/ui/parts/use-keys';
 import type { DeskStore } from './desk-store';
 import { moveStepBy } from './moves';
 
 interface Openers {
   readonly onFit: () => void;
-  readonly onGuide: () => void;
-  readonly onKeys: () => void;
+  readonly onPrompter: () => void;
   readonly onLengths: () => void;
   readonly onChecks: () => void;
   readonly onWords: () => void;
@@ -18,26 +17,27 @@ interface Openers {
 /** The keys of the desk; none of them is bound where text is typed. */
 export function useDeskKeys(
   desk: DeskStore,
-  { onFit, onGuide, onKeys, onLengths, onChecks, onWords, enabled }: Openers,
+  { onFit, onPrompter, onLengths, onChecks, onWords, enabled }: Openers,
 ): void {
-  const options = { enabled, preventDefault: true };
-  useHotkeys('mod+z', () => desk.undo(), options);
-  useHotkeys('mod+shift+z, mod+y', () => desk.redo(), options);
-  useHotkeys('j', () => choose(desk, 1), options);
-  useHotkeys('k', () => choose(desk, -1), options);
-  useHotkeys('shift+j', () => chooseMore(desk, 1), options);
-  useHotkeys('shift+k', () => chooseMore(desk, -1), options);
-  useHotkeys('alt+down', () => shift(desk, 1), options);
-  useHotkeys('alt+up', () => shift(desk, -1), options);
-  useHotkeys('f', onFit, options);
-  useHotkeys('g', onGuide, options);
-  useHotkeys('l', onLengths, options);
-  useHotkeys('c', onChecks, options);
-  useHotkeys('w', onWords, options);
-  useHotkeys('escape', () => desk.select(null), options);
-  useHotkeys('+', () => addRounds(desk, 1), { ...options, useKey: true, splitKey: ' ' });
-  useHotkeys('-', () => addRounds(desk, -1), { ...options, useKey: true });
-  useHotkeys('?', onKeys, { ...options, useKey: true });
+  const options = { enabled };
+  useKey('mod+z', () => desk.undo(), options);
+  useKey('mod+shift+z, mod+y', () => desk.redo(), options);
+  useKey('j', () => choose(desk, 1), options);
+  useKey('k', () => choose(desk, -1), options);
+  useKey('shift+j', () => chooseMore(desk, 1), options);
+  useKey('shift+k', () => chooseMore(desk, -1), options);
+  useKey('alt+down', () => shift(desk, 1), options);
+  useKey('alt+up', () => shift(desk, -1), options);
+  useKey('f', onFit, options);
+  useKey('g', onPrompter, options);
+  useKey('l', onLengths, options);
+  useKey('c', onChecks, options);
+  useKey('w', onWords, options);
+  useKey('escape', () => desk.select(null), options);
+  useKey('+', () => addRounds(desk, 1), { ...options, useKey: true, splitKey: ' ' });
+  useKey('-', () => addRounds(desk, -1), { ...options, useKey: true });
+  useKey('e', () => firstField(desk), options);
+  useKey('a', () => addField(desk), options);
 }
 
 function choose(desk: DeskStore, by: 1 | -1): void {
@@ -72,4 +72,19 @@ function addRounds(desk: DeskStore, by: 1 | -1): void {
   if (step?.kind !== 'movement') return;
   const edit = roundsEdit(step, step.rounds + by * step.multiple);
   if (edit) desk.edit(edit, `${step.id} rounds`);
+}
+
+/** To the first field of what is chosen; on a phone the fields come over the timeline. */
+function firstField(desk: DeskStore): void {
+  desk.showFields(true);
+  requestAnimationFrame(() =>
+    document.querySelector<HTMLElement>('#fields :is(input, textarea, select):not([type=hidden])')?.focus(),
+  );
+}
+
+/** To the field that adds a step where one is at work. */
+function addField(desk: DeskStore): void {
+  const { plan, selectedId } = desk.getState();
+  const section = (selectedId === null ? undefined : findStep(plan, selectedId)?.section) ?? plan.sections.at(-1);
+  if (section) document.getElementById(`add-${section.id}-input`)?.focus();
 }

@@ -2,12 +2,11 @@ import { format, isToday, isYesterday, parseISO } from 'date-fns';
 import { useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { send } from '@/api/client';
-import type { HistoryEntry, HistoryPage, RevisionResponse } from '@/api/history';
+import type { HistoryEntry, HistoryPage, RevisionResponse, SavedVersion } from '@/api/history';
 import { planMilliseconds } from '@/core/plan';
 import { formatClock, toSeconds } from '@/core/units';
 import { planChangeWords } from '@/messages/history';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
 import { RevisionView } from './RevisionView';
 
 interface Props {
@@ -16,12 +15,10 @@ interface Props {
   readonly first: HistoryPage;
 }
 
-/** Changes told of one sitting before the rest is folded. */
+/** Changes told of one session before the rest is folded. */
 const CHANGES_SHOWN = 6;
-/** Saves of one sitting that can be looked at one by one, the newest. */
-const SAVES_SHOWN = 200;
 
-/** The saved states of a class by day, what each changed, and any of them to open and restore. */
+/** The saved versions of a class by day, what each changed, and any of them to open, name, compare and restore. */
 export function History({ studio, stored, first }: Props) {
   const [entries, setEntries] = useState(first.entries);
   const [olderThan, setOlderThan] = useState(first.olderThan);
@@ -49,25 +46,25 @@ export function History({ studio, stored, first }: Props) {
     else setTrouble(`${answer.problem.detail} Load this page again to see what is stored now.`);
   };
   return (
-    <div className="mx-auto max-w-6xl px-5 py-3">
-      <header className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]} />
-        <h1 className="text-lg font-semibold">History</h1>
-        <p className="quiet-ink text-sm">
-          planned {formatClock(toSeconds(planMilliseconds(stored.plan)))}, target{' '}
-          {formatClock(stored.plan.targetSeconds)}
-        </p>
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
+    <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
+      <AppHead
+        studio={studio}
+        trail={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]}
+        title="History"
+        beside={
+          <span className="quiet-ink text-sm max-md:hidden">
+            planned {formatClock(toSeconds(planMilliseconds(stored.plan)))}, target{' '}
+            {formatClock(stored.plan.targetSeconds)}
+          </span>
+        }
+      />
       {trouble && (
         <p role="alert" className="text-error mb-3">
           {trouble}
         </p>
       )}
-      <div className="grid gap-6 lg:grid-cols-[1fr_430px]">
-        <main aria-label="Saved states">
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <main id="main" tabIndex={-1} aria-label="Saved versions" className="min-w-0">
           {byDay(entries).map(({ day, entries: of }) => (
             <section key={day} aria-label={day} className="mb-5">
               <h2 className="border-base-300 border-b pb-1 font-semibold">{day}</h2>
@@ -92,12 +89,21 @@ export function History({ studio, stored, first }: Props) {
         </main>
         <RevisionView
           open={open}
-          now={open?.revision === stored.revision}
+          current={stored}
+          onNamed={(revision, name) => {
+            setOpen((before) => before && { ...before, name });
+            setEntries((before) => before.map((entry) => named(entry, revision, name)));
+          }}
           onRestore={(revision) => void restore(revision)}
         />
       </div>
     </div>
   );
+}
+
+/** A session as it stands once one of its versions has another name. */
+function named(entry: HistoryEntry, revision: number, name: string | null): HistoryEntry {
+  return { ...entry, saves: entry.saves.map((one) => (one.revision === revision ? { ...one, name } : one)) };
 }
 
 interface EntryProps {
@@ -110,17 +116,17 @@ interface EntryProps {
 
 function Entry({ entry, now, open, onOpen }: EntryProps) {
   const [all, setAll] = useState(false);
-  const { changes, revision, firstRevision } = entry;
+  const { changes, revision, firstRevision, saves } = entry;
   const told = all ? changes : changes.slice(0, CHANGES_SHOWN);
   const first = firstRevision === 1;
   const shown = open !== null && open >= firstRevision && open <= revision;
-  const saves = Array.from({ length: Math.min(SAVES_SHOWN, revision - firstRevision + 1) }, (_, at) => revision - at);
+  const named = saves.filter(({ name }) => name !== null);
   return (
     <li className={`border-base-300 flex gap-4 border-b px-2 py-2 ${shown ? 'bg-secondary' : ''}`}>
       <span className="w-12 shrink-0 font-semibold">{format(parseISO(entry.savedAt), 'HH:mm')}</span>
       <div className="min-w-0 flex-1">
-        {first && <p>The class was begun.</p>}
-        {!first && changes.length === 0 && <p className="quiet-ink">Saved without a change that lasted.</p>}
+        {first && <p>The class was created.</p>}
+        {!first && changes.length === 0 && <p className="quiet-ink">Saved, with nothing changed in the end.</p>}
         <ul>
           {told.map((change, index) => (
             <li key={index}>{planChangeWords(change)}</li>
@@ -132,37 +138,62 @@ function Entry({ entry, now, open, onOpen }: EntryProps) {
           </button>
         )}
         <p className="quiet-ink text-sm">
-          {formatClock(entry.runtimeSeconds)} long ·{' '}
-          {revision === firstRevision ? `save ${revision}` : `saves ${firstRevision} to ${revision}`}
-          {now ? ' · as it stands now' : ''}
+          {formatClock(entry.runtimeSeconds)} long
+          {saves.length > 1 && ` · ${saves.length} versions from ${clockOf(saves.at(-1)?.savedAt)}`}
+          {now ? ' · the class as it is now' : ''}
         </p>
+        {named.length > 0 && (
+          <ul aria-label="Named versions">
+            {named.map((one) => (
+              <VersionButton key={one.revision} version={one} open={open} onOpen={onOpen} />
+            ))}
+          </ul>
+        )}
         {saves.length > 1 && (
           <details>
-            <summary className="min-h-6 cursor-pointer text-sm">Each save</summary>
-            <span className="flex flex-wrap gap-1">
+            <summary className="min-h-6 cursor-pointer text-sm">Every version</summary>
+            <ul className="max-h-64 overflow-y-auto">
               {saves.map((one) => (
-                <button
-                  key={one}
-                  type="button"
-                  className="btn btn-xs"
-                  aria-label={`Look at save ${one}`}
-                  aria-pressed={open === one}
-                  onClick={() => onOpen(one)}
-                >
-                  {one}
-                </button>
+                <VersionButton key={one.revision} version={one} open={open} onOpen={onOpen} />
               ))}
-            </span>
+            </ul>
           </details>
         )}
       </div>
       <button
         type="button"
         className="btn btn-sm shrink-0"
-        aria-label={`Open save ${revision}`}
+        aria-label={`Open the version of ${clockOf(entry.savedAt)}`}
         onClick={() => onOpen(revision)}
       >
         Open
+      </button>
+    </li>
+  );
+}
+
+function clockOf(iso: string | undefined): string {
+  return iso === undefined ? '' : format(parseISO(iso), 'HH:mm:ss');
+}
+
+interface VersionProps {
+  readonly version: SavedVersion;
+  readonly open: number | null;
+  readonly onOpen: (revision: number) => void;
+}
+
+/** One saved version: when it was saved, and what it is called. */
+function VersionButton({ version: { revision, savedAt, name }, open, onOpen }: VersionProps) {
+  return (
+    <li>
+      <button
+        type="button"
+        className={`hover:bg-base-200 flex min-h-7 w-full items-center gap-3 rounded px-1 text-left text-sm ${open === revision ? 'bg-base-100 font-semibold' : ''}`}
+        aria-pressed={open === revision}
+        onClick={() => onOpen(revision)}
+      >
+        <span className="quiet-ink">{clockOf(savedAt)}</span>
+        {name ?? `version ${revision}`}
       </button>
     </li>
   );

@@ -1,37 +1,63 @@
-import { useMemo } from 'react';
+import { format, parseISO } from 'date-fns';
+import { useMemo, useState } from 'react';
+import type { ClassResponse } from '@/api/classes';
+import { send } from '@/api/client';
 import type { RevisionResponse } from '@/api/history';
+import { comparePlans, LIMITS } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { planChangeWords } from '@/messages/history';
 
 interface Props {
   readonly open: RevisionResponse | null;
-  /** Whether it is what the class is now. */
-  readonly now: boolean;
+  /** The class as it is now. */
+  readonly current: ClassResponse;
+  readonly onNamed: (revision: number, name: string | null) => void;
   readonly onRestore: (revision: RevisionResponse) => void;
 }
 
-/** A saved state to be looked at: its steps with their times; it becomes the newest save when it is restored. */
-export function RevisionView({ open, now, onRestore }: Props) {
+/** A saved version: its steps with their times, its name, what is different now; restoring it saves it as the newest. */
+export function RevisionView({ open, current, onNamed, onRestore }: Props) {
   const timeline = useMemo(() => (open ? expandPlan(open.plan) : null), [open]);
+  const changes = useMemo(() => (open ? comparePlans(open.plan, current.plan) : []), [open, current]);
   if (!open || !timeline) {
     return (
-      <aside aria-label="Saved state" className="quiet-ink">
-        Open a saved state to see it. Restoring one saves it anew: nothing that came after it is lost.
+      <aside aria-label="Saved version" className="bg-base-100 self-start rounded p-4">
+        Open a version to see it, to name it, and to compare it with the class as it is now. Restoring one saves it as
+        the newest: nothing that came after it is lost.
       </aside>
     );
   }
+  const now = open.revision === current.revision;
   const { plan } = open;
   const timed = new Map(timeline.steps.map((step) => [step.step, step]));
   return (
-    <aside aria-label="Saved state" className="bg-base-100 border-base-300 self-start rounded border p-4">
-      <h2 className="text-lg font-semibold">{plan.title}</h2>
+    <aside aria-label="Saved version" className="bg-base-100 border-base-300 self-start rounded border p-4">
+      <h2 className="text-lg font-semibold">{open.name ?? plan.title}</h2>
       <p className="quiet-ink text-sm">
-        save {open.revision} · {formatClock(timeline.runtimeSeconds)} of {formatClock(plan.targetSeconds)} · breath{' '}
-        {plan.pace.breathSeconds.toFixed(1)} s
+        saved {format(parseISO(open.savedAt), 'd MMM yyyy, HH:mm:ss')} · {formatClock(timeline.runtimeSeconds)}, target{' '}
+        {formatClock(plan.targetSeconds)} · breath {plan.pace.breathSeconds.toFixed(1)} s
       </p>
       <button type="button" className="btn btn-primary btn-sm my-3" disabled={now} onClick={() => onRestore(open)}>
-        {now ? 'This is the class as it stands' : 'Restore this state'}
+        {now ? 'This is the class as it is now' : 'Restore this version'}
       </button>
+      <NameField
+        key={open.revision}
+        classId={current.id}
+        open={open}
+        onNamed={(name) => onNamed(open.revision, name)}
+      />
+      {!now && (
+        <section aria-label="Compared with now" className="my-3">
+          <h3 className="font-semibold">Changed since then</h3>
+          {changes.length === 0 && <p className="quiet-ink">Nothing: it is the same as the class now.</p>}
+          <ul className="max-h-48 overflow-y-auto">
+            {changes.map((change, index) => (
+              <li key={index}>{planChangeWords(change)}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       {plan.sections.map((section) => (
         <section key={section.id} aria-label={section.title}>
           <h3 className="mt-2 font-semibold">{section.title}</h3>
@@ -44,7 +70,7 @@ export function RevisionView({ open, now, onRestore }: Props) {
                   <span className="truncate">{step.name}</span>
                   <span className="quiet-ink shrink-0">
                     {step.leftOut
-                      ? 'left out'
+                      ? 'skipped'
                       : place && `${rounds}${formatClock(place.endSeconds - place.startSeconds)}`}
                   </span>
                 </li>
@@ -54,5 +80,51 @@ export function RevisionView({ open, now, onRestore }: Props) {
         </section>
       ))}
     </aside>
+  );
+}
+
+interface NameProps {
+  readonly classId: string;
+  readonly open: RevisionResponse;
+  readonly onNamed: (name: string | null) => void;
+}
+
+function NameField({ classId, open, onNamed }: NameProps) {
+  const [typed, setTyped] = useState(open.name ?? '');
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const name = typed.trim();
+  const save = async (): Promise<void> => {
+    const answer = await send('PUT', `/api/classes/${classId}/revisions/${open.revision}`, { name });
+    setTrouble(answer.ok ? null : answer.problem.detail);
+    if (answer.ok) onNamed(name === '' ? null : name);
+  };
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <label className="flex min-w-0 flex-1 flex-col text-sm">
+        Name of this version
+        <input
+          className="input input-sm w-full"
+          value={typed}
+          maxLength={LIMITS.titleCharacters}
+          autoComplete="off"
+          placeholder="As taught on Monday"
+          onChange={(event) => setTyped(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="btn btn-sm" disabled={name === (open.name ?? '')}>
+        Save name
+      </button>
+      {trouble && (
+        <span role="alert" className="text-error text-sm">
+          {trouble}
+        </span>
+      )}
+    </form>
   );
 }

@@ -18,7 +18,7 @@ export function Filters({ filter, onChange, archived, onArchived }: Props) {
     <div
       className="grid gap-x-6 gap-y-1 sm:grid-cols-2 md:grid-cols-3 lg:grid-cols-1"
       role="group"
-      aria-label="Narrow the list"
+      aria-label="Filters"
     >
       <Narrow
         label="Part"
@@ -70,7 +70,7 @@ export function Filters({ filter, onChange, archived, onArchived }: Props) {
       <CheckBox label="Archive" checked={archived} onChange={onArchived} />
       {narrowed && (
         <button type="button" className="btn btn-xs self-start" onClick={() => onChange({})}>
-          Show all again
+          Clear filters
         </button>
       )}
     </div>

@@ -6,8 +6,8 @@ import type { LibraryEntry } from '@/api/movements';
 import { makeContent, makeLibraryMovement, type MovementFilter } from '@/core/movement';
 import { formatClock } from '@/core/units';
 import { CAUTION_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from '@/messages/movement';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
+import { MovementMedia } from '@/ui/parts/MovementMedia';
 import { Filters } from './Filters';
 import { findMovements } from './find-movements';
 import { createLibrary, type LibraryStore } from './library-store';
@@ -42,18 +42,15 @@ export function Library({ studio, entries }: Props) {
     void store.add(makeLibraryMovement(makeContent(() => crypto.randomUUID(), name)));
   };
   return (
-    <div className="flex min-h-screen flex-col lg:h-screen">
-      <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-        <PageLinks studio={studio} />
-        <h1>Movement library</h1>
-        <span className="ml-auto flex items-center gap-2">
-          <ThemeSwitch />
+    <div className="relative flex h-dvh flex-col overflow-hidden">
+      <div className="border-base-300 shrink-0 border-b px-5 pt-2 max-sm:px-3">
+        <AppHead studio={studio} title="Movements">
           <button type="button" className="btn btn-sm btn-primary" onClick={addNew}>
             <Plus size={14} aria-hidden />
             New movement
           </button>
-        </span>
-      </header>
+        </AppHead>
+      </div>
       {trouble && (
         <p role="alert" className="text-error px-5 py-2">
           {trouble}
@@ -67,8 +64,11 @@ export function Library({ studio, entries }: Props) {
           </button>
         </p>
       )}
-      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[230px_1fr_430px]">
-        <aside aria-label="Find" className="border-base-300 overflow-y-auto border-r p-4">
+      <div className="grid min-h-0 flex-1 grid-cols-1 grid-rows-[auto_minmax(0,1fr)] md:grid-cols-[200px_minmax(0,1fr)] md:grid-rows-[minmax(0,1fr)] xl:grid-cols-[230px_minmax(0,1fr)_430px]">
+        <aside
+          aria-label="Find"
+          className="border-base-300 relative overflow-y-auto p-4 max-md:max-h-[32dvh] max-md:border-b max-md:p-3 md:border-r"
+        >
           <label className="quiet-ink text-sm" htmlFor="find-movement">
             Name, other name or tag
           </label>
@@ -83,18 +83,18 @@ export function Library({ studio, entries }: Props) {
           />
           <Filters filter={filter} onChange={setFilter} archived={archived} onArchived={setArchived} />
         </aside>
-        <main className="bg-base-100 flex min-h-0 flex-col" aria-label="Movements">
+        <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-h-0 flex-col" aria-label="Movements">
           <p className="quiet-ink border-base-300 border-b px-4 py-2 text-sm" role="status">
             {found.length === 1 ? '1 movement' : `${found.length} movements`}
-            {archived ? ' in the archive' : ''}
+            {archived ? ', archived' : ''}
           </p>
           {found.length === 0 ? (
             <div className="p-6">
               <p className="mb-3">
-                {all.length === 0 ? 'The library is empty. Make the first movement.' : 'No movement is like that.'}
+                {all.length === 0 ? 'There is no movement yet. Add the first one.' : 'No movement matches.'}
               </p>
               <button type="button" className="btn btn-sm" onClick={addNew}>
-                {typed.trim() === '' ? 'Make a movement' : `Make “${typed.trim().slice(0, 40)}”`}
+                {typed.trim() === '' ? 'Add a movement' : `Add “${typed.trim().slice(0, 40)}”`}
               </button>
             </div>
           ) : (
@@ -102,7 +102,7 @@ export function Library({ studio, entries }: Props) {
           )}
         </main>
         <div
-          className={`border-base-300 min-h-0 overflow-y-auto border-l ${openId === null ? 'max-lg:hidden' : SHEET}`}
+          className={`border-base-300 relative min-h-0 overflow-y-auto border-l ${openId === null ? 'max-xl:hidden' : SHEET}`}
           tabIndex={-1}
         >
           <MovementPanel store={store} />
@@ -112,9 +112,9 @@ export function Library({ studio, entries }: Props) {
   );
 }
 
-/** On a tablet the open movement comes up from below, over the list. */
+/** Where there is no room beside the list, the open movement lies over it, whole on a phone. */
 const SHEET =
-  'max-lg:bg-base-200 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:max-h-[55vh] max-lg:border-t max-lg:shadow-lg';
+  'max-xl:bg-base-200 max-xl:fixed! max-xl:inset-y-0 max-xl:right-0 max-xl:z-40 max-xl:w-[min(430px,100vw)] max-xl:shadow-lg';
 
 interface ListProps {
   readonly entries: readonly LibraryEntry[];
@@ -137,14 +137,14 @@ function MovementList({ entries, openId, store }: ListProps) {
   return (
     <div
       ref={scroll}
-      className="min-h-[60vh] flex-1 overflow-y-auto lg:min-h-0"
+      className="min-h-0 flex-1 overflow-y-auto"
       tabIndex={0}
       aria-label="Found movements"
       role="region"
     >
       <ul className="relative" style={{ height: rows.getTotalSize() }}>
         {rows.getVirtualItems().map(({ index, start }) => {
-          const { id, summary } = entries[index];
+          const { id, summary, media } = entries[index];
           return (
             <li
               key={id}
@@ -159,6 +159,15 @@ function MovementList({ entries, openId, store }: ListProps) {
                 aria-current={openId === id ? 'true' : undefined}
                 onClick={() => void store.open(id)}
               >
+                {media && (
+                  <MovementMedia
+                    movementId={id}
+                    name={summary.name}
+                    media={media}
+                    small
+                    className="h-11 w-14 shrink-0 rounded object-cover"
+                  />
+                )}
                 <span className="min-w-0 flex-1">
                   <span className="block truncate">
                     <span className="font-semibold">{summary.name}</span>{' '}
@@ -170,7 +179,7 @@ function MovementList({ entries, openId, store }: ListProps) {
                 </span>
                 <span className="shrink-0 text-sm">
                   {summary.lead === 'breath'
-                    ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'none' ? '' : ' a side'}`
+                    ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'none' ? '' : ' per side'}`
                     : formatClock(summary.seconds)}
                 </span>
               </button>

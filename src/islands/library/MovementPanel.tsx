@@ -23,6 +23,7 @@ import { CountBounds } from '../movement/CountBounds';
 import { PatternEditor } from '../movement/PatternEditor';
 import { asJson } from '../movement/set-content';
 import { WordFields } from '../movement/WordFields';
+import { MediaField } from './MediaField';
 import type { LibraryStore } from './library-store';
 
 /** The breath that a pattern is drawn at in the library, where no class sets one: a common pace. */
@@ -31,11 +32,12 @@ const PACE = { breathSeconds: 9, inShare: 0.45 };
 /** The open movement, to be changed in place; it saves itself. */
 export function MovementPanel({ store }: { readonly store: LibraryStore }) {
   const open = useStore(store, (state) => state.open);
-  const archived = useStore(store, (state) => state.entries.find((entry) => entry.id === state.open?.id)?.archived);
+  const entry = useStore(store, (state) => state.entries.find((one) => one.id === state.open?.id));
+  const archived = entry?.archived;
   if (!open) {
     return (
       <aside aria-label="Movement" className="quiet-ink p-5">
-        Choose a movement to see its breath, its words and its cautions, or make a new one.
+        Choose a movement to see its breath, its words and its cautions, or add a new one.
       </aside>
     );
   }
@@ -71,25 +73,31 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         </button>
         <button type="button" className="btn btn-sm" onClick={() => void store.archive(id, !archived)}>
           {archived ? <ArchiveRestore size={14} aria-hidden /> : <Archive size={14} aria-hidden />}
-          {archived ? 'Take out of the archive' : 'Archive'}
+          {archived ? 'Unarchive' : 'Archive'}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => void store.remove(id)}>
           <Trash2 size={14} aria-hidden />
           Remove
         </button>
-        <button type="button" className="btn btn-sm ml-auto lg:hidden" onClick={() => void store.close()}>
+        <button type="button" className="btn btn-sm ml-auto xl:hidden" onClick={() => void store.close()}>
           Close
         </button>
       </div>
+      <MediaField
+        movementId={id}
+        name={movement.name}
+        media={entry?.media ?? null}
+        onChange={(media) => store.setMedia(id, media)}
+      />
       <Choice
-        label="Led by"
+        label="Paced by"
         value={movement.lead}
         options={LEADS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
         onChange={(value) => set('lead', value)}
       />
       {movement.lead === 'breath' ? (
         <NumberField
-          label={movement.sides === 'none' ? 'Rounds asked for' : 'Rounds asked for, each side'}
+          label={movement.sides === 'none' ? 'Preferred rounds' : 'Preferred rounds per side'}
           value={movement.preferredRounds}
           least={1}
           most={LIMITS.rounds}
@@ -97,7 +105,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         />
       ) : (
         <ClockField
-          label="Time asked for"
+          label="Preferred time"
           seconds={movement.preferredSeconds}
           {...LIMITS.quietSeconds}
           onChange={(value) => set('preferredSeconds', value)}
@@ -111,7 +119,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         onChange={(value) => set('sides', value)}
       />
       <NumberField
-        label="Breath beside the class’s"
+        label="Breath, × the class’s"
         unit="×"
         digits={2}
         step={0.05}
@@ -176,9 +184,7 @@ function SaveWords({ store }: { readonly store: LibraryStore }) {
       </div>
     );
   }
-  const words = { saved: 'Saved', waiting: 'Saving', saving: 'Saving', away: 'No connection; it tries again' }[
-    save.kind
-  ];
+  const words = { saved: 'Saved', waiting: 'Saving', saving: 'Saving', away: 'No connection; trying again' }[save.kind];
   return (
     <p role="status" className="quiet-ink px-1 text-sm">
       {words}. Classes that use it keep their own copy.

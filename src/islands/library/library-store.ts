@@ -1,4 +1,4 @@
-import type { LibraryEntry, MovementResponse } from '@/api/movements';
+import type { LibraryEntry, MovementResponse, MovementMedia } from '@/api/movements';
 import { send } from '@/api/client';
 import type { Json } from '@/core/document';
 import { readMovement, summaryOf, type Movement } from '@/core/movement';
@@ -42,8 +42,11 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     if (open) store.setState({ open: { ...open, ...part } });
   };
   const listed = (made: MovementResponse): void => {
-    const entry = { id: made.id, revision: made.revision, archived: made.archived, summary: summaryOf(made.movement) };
-    const others = store.getState().entries.filter((one) => one.id !== made.id);
+    const { entries: before } = store.getState();
+    const media = before.find((one) => one.id === made.id)?.media ?? null;
+    const summary = summaryOf(made.movement);
+    const entry = { id: made.id, revision: made.revision, archived: made.archived, summary, media };
+    const others = before.filter((one) => one.id !== made.id);
     const next = [...others, entry].sort((a, b) => a.summary.name.localeCompare(b.summary.name, 'en'));
     store.setState({ entries: next });
   };
@@ -133,6 +136,11 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       if (archived) saving?.stop();
       const entries = store.getState().entries.map((entry) => (entry.id === id ? { ...entry, archived } : entry));
       return store.setState({ entries, open: archived ? null : store.getState().open, trouble: null });
+    },
+    /** Its picture or clip as the server has it now. */
+    setMedia: (id: string, media: MovementMedia | null): void => {
+      const entries = store.getState().entries.map((entry) => (entry.id === id ? { ...entry, media } : entry));
+      store.setState({ entries });
     },
     /** Puts a movement into the bin. Classes keep their own copies. */
     remove: async (id: string): Promise<void> => {

@@ -31,7 +31,7 @@ export function AboutFields({ movement, set }: Props) {
         onChange={(value) => set('traditionalName', value)}
       />
       <TextList
-        label="Other names, themed"
+        label="Other names"
         items={movement.otherNames}
         most={LIMITS.otherNames}
         characters={LIMITS.titleCharacters}
@@ -55,7 +55,7 @@ export function AboutFields({ movement, set }: Props) {
       </fieldset>
       <TextField
         label="Seated version"
-        placeholder="How it is done seated; empty if it is not"
+        placeholder="How to do it seated; leave empty if it cannot be"
         value={movement.seated}
         most={LIMITS.noteCharacters}
         onChange={(value) => set('seated', value)}

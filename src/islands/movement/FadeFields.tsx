@@ -23,13 +23,13 @@ export function FadeFields({ movement, set, keptFitted = false }: Props) {
     set('fadePins', held ? [...fadePins, round].sort((a, b) => a - b) : fadePins.filter((one) => one !== round));
   return (
     <fieldset className="my-2">
-      <legend className="font-semibold">Words thin out</legend>
+      <legend className="font-semibold">Form on each round</legend>
       <Choice
-        label="The usual ways"
+        label="Presets"
         value={usual}
         options={[
           ...FADE_PRESETS.map(({ id }) => ({ value: id, label: FADE_WORDS[id] })),
-          { value: 'own', label: 'its own way' },
+          { value: 'own', label: 'custom' },
         ]}
         onChange={(id) => {
           const preset = FADE_PRESETS.find((one) => one.id === id);
@@ -58,7 +58,7 @@ export function FadeFields({ movement, set, keptFitted = false }: Props) {
             type="button"
             className={`btn btn-xs ${fadePins.includes(index + 1) ? 'btn-primary' : ''}`}
             aria-pressed={fadePins.includes(index + 1)}
-            title="Fitting the words leaves a held round as it is"
+            title="Fitting the words does not change a locked round"
             onClick={() => hold(index + 1, !fadePins.includes(index + 1))}
           >
             held<span className="sr-only">, round {index + 1}</span>

@@ -70,7 +70,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
             if (preset) take(presetPattern(newId, preset, pattern), 0);
           }}
         >
-          <option value="">a ready-made pattern</option>
+          <option value="">a preset</option>
           {PRESET_IDS.map((id) => (
             <option key={id} value={id}>
               {PRESET_WORDS[id]}
@@ -102,7 +102,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
           </li>
         ))}
       </ol>
-      <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Change the phases">
+      <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Edit the phases">
         <button type="button" className="btn btn-xs" onClick={() => take(splitPhase(newId, pattern, chosen, pace))}>
           Split
         </button>

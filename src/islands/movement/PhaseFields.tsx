@@ -78,7 +78,7 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
         />
       ))}
       <CheckBox
-        label="Its words have a lead of their own"
+        label="Own lead"
         checked={phase.leadSeconds !== null}
         onChange={(own) => onChange({ leadSeconds: own ? 0.8 : null })}
       />

@@ -40,8 +40,8 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
   return (
     <>
       <fieldset className="mt-2">
-        <legend className="font-semibold">Said before it begins</legend>
-        {moment('naming', 'Naming it')}
+        <legend className="font-semibold">Before it begins</legend>
+        {moment('naming', 'Name')}
         {moment('caution', 'A caution')}
       </fieldset>
       <SpokenLines
@@ -63,7 +63,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           }
         />
       ))}
-      {own && moment('sending', 'Sending into their own pace')}
+      {own && moment('sending', 'Starting their own pace')}
       {!own && <FadeFields movement={movement} set={set} keptFitted={keptFitted} />}
       {!own && (
         <Choice
@@ -76,9 +76,9 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           onChange={(value) => set('counting', value === 'class' ? null : value)}
         />
       )}
-      {!own && moment('roundsLeft', 'Said when two rounds are left')}
+      {!own && moment('roundsLeft', 'When two rounds are left')}
       <TextField
-        label={own ? 'Said to call back at its end' : 'Said with the last round'}
+        label={own ? 'Call back at the end' : 'On the last round'}
         spoken
         value={movement.lastRoundLine}
         most={LIMITS.lineCharacters}
@@ -87,7 +87,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
       {inTurn && (
         <>
           <TextField
-            label="Said at the change of side"
+            label="At the change of side"
             spoken
             value={movement.sideChangeLine}
             most={LIMITS.lineCharacters}
@@ -105,10 +105,10 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           />
         </>
       )}
-      {moment('leaving', 'Leaving it')}
+      {moment('leaving', 'Ending')}
       <ShortFields movement={movement} lines={saidLines(movement)} set={set} />
       <details className="mt-2">
-        <summary className="min-h-6 cursor-pointer text-sm">Words that fill themselves in</summary>
+        <summary className="min-h-6 cursor-pointer text-sm">Placeholders</summary>
         <dl className="text-sm">
           {TOKENS.map(({ token, stands }) => (
             <div key={token} className="flex gap-2">

@@ -12,12 +12,12 @@ interface Props {
   readonly onRate: (rate: FrameRate) => void;
 }
 
-/** Whether the files are for the cut version, and how its picture is counted. */
+/** Whether the files are for the edited version, and how its picture is counted. */
 export function CutVersion({ cutting, on, rate, onSwitch, onRate }: Props) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-x-6">
       <CheckBox
-        label={`For the cut version, ${formatClock(keptSeconds(cutting.kept))}`}
+        label={`For the edited version, ${formatClock(keptSeconds(cutting.kept))}`}
         checked={on}
         onChange={onSwitch}
       />

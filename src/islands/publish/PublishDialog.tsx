@@ -59,8 +59,8 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
         {!reading
           ? 'planned times'
           : cutting
-            ? 'times of the cut version; what was skipped or cut is left out'
-            : 'times of this take; skipped lines are left out'}
+            ? 'times of the edited version; skipped and cut lines are not included'
+            : 'times of this take; skipped lines are not included'}
         .
       </p>
       {possible && (
@@ -76,11 +76,11 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
           {making === 'everything' ? 'Packing' : 'Save everything (ZIP)'}
         </button>
         <button type="button" className="btn btn-sm" disabled={making !== null} onClick={() => void saveMade('tones')}>
-          {making === 'tones' ? 'Making the tones' : 'Save the breath as tones (WAV)'}
+          {making === 'tones' ? 'Creating the tones' : 'Save the breath as tones (WAV)'}
         </button>
         {failed && (
           <span role="alert" className="text-error font-semibold">
-            The file could not be made: there may be too little memory. Close other pages and try again.
+            The file could not be created: there may be too little memory. Close other pages and try again.
           </span>
         )}
       </div>

@@ -16,19 +16,19 @@ export const FORMATS: readonly Offered[] = [
     label: 'Description (text)',
     about: 'what it is, chapters and cautions, to stand under a video',
   },
-  { format: 'cue-sheet', label: 'Cue sheet (CSV)', about: 'every line with its times, to be changed and brought back' },
-  { format: 'labels', label: 'Labels (tab-separated)', about: 'a label track for an editor of sound' },
+  { format: 'cue-sheet', label: 'Cue sheet (CSV)', about: 'every line with its times, to edit and import again' },
+  { format: 'labels', label: 'Labels (tab-separated)', about: 'a label track for audio editors' },
   { format: 'metadata', label: 'Breath and rounds (WebVTT)', about: 'a metadata track for players, with JSON' },
 ];
 
 /** The take as it was measured. */
 export const OF_TAKE: readonly Offered[] = [
-  { format: 'reading', label: 'Reading (JSON)', about: 'what was said when, how sure that is, and what differs' },
+  { format: 'reading', label: 'Analysis (JSON)', about: 'what was said when, how certain that is, and what differs' },
 ];
 
 /** The cut version of a take. */
 export const OF_CUTS: readonly Offered[] = [
-  { format: 'cut-list', label: 'Cut list (EDL)', about: 'CMX 3600, for an editor of video' },
+  { format: 'cut-list', label: 'Cut list (EDL)', about: 'CMX 3600, for video editors' },
 ];
 
 /** The class itself, to be brought in again without loss. */
@@ -39,5 +39,5 @@ export const WHOLE: readonly Offered[] = [
     label: 'Plain script (text)',
     about: 'the whole class as text that can be read and written by hand',
   },
-  { format: 'plan', label: 'Plan (JSON)', about: 'the whole plan, to be brought in again' },
+  { format: 'plan', label: 'Plan (JSON)', about: 'the whole plan, to import again' },
 ];

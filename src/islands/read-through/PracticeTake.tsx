@@ -25,10 +25,12 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
   const [seed, setSeed] = useState(1);
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState(false);
+  const [saved, setSaved] = useState<readonly string[] | null>(null);
   const speaker = useRef<PlainSpeaker | null>(null);
   useEffect(() => () => speaker.current?.end(), []);
   const make = async (): Promise<void> => {
     setFailed(false);
+    setSaved(null);
     setShare(0);
     speaker.current = new PlainSpeaker();
     const made = await speaker.current.practice({ plan, tempo, background, seed }, setShare);
@@ -36,8 +38,10 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
     speaker.current = null;
     setShare(null);
     if (!made) return setFailed(true);
-    saveFile(fileNameFor(plan.title, '.practice.wav'), made.wav, made.wav.type);
-    saveFile(fileNameFor(plan.title, '.practice.json'), `${JSON.stringify(made.truth, null, 2)}\n`, 'application/json');
+    const names = [fileNameFor(plan.title, '.practice.wav'), fileNameFor(plan.title, '.practice.json')];
+    saveFile(names[0], made.wav, made.wav.type);
+    saveFile(names[1], `${JSON.stringify(made.truth, null, 2)}\n`, 'application/json');
+    setSaved(names);
   };
   const cancel = (): void => {
     speaker.current?.end();
@@ -48,33 +52,42 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
     <section aria-label="Practice take" className="bg-base-100 border-base-300 mt-6 rounded border p-5">
       <h2 className="text-lg font-semibold">Practice take</h2>
       <p className="mb-2">
-        A recording of this class as somebody might give it: some lines skipped or said otherwise, remarks between them.
-        Bring it as a take to try how one is read; what was really said is saved beside it.
+        A recording of this class as somebody might give it: some lines skipped or worded differently, with ad-libs. Add
+        it as a take to try the analysis; a second file says what was really said.
       </p>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
         <Choice label="Tempo" value={tempo} options={TEMPI} onChange={setTempo} />
         <Choice
-          label="Behind the voice"
+          label="Background"
           value={background}
           options={BACKGROUNDS.map((value) => ({ value, label: BEHIND[value] }))}
           onChange={setBackground}
         />
-        <NumberField label="Number of the take" value={seed} least={1} most={9999} onChange={setSeed} />
+        <NumberField label="Variant" value={seed} least={1} most={9999} onChange={setSeed} />
         {share === null ? (
           <button type="button" className="btn btn-sm btn-primary" onClick={() => void make()}>
-            Make a practice take
+            Create practice take
           </button>
         ) : (
           <span className="flex items-center gap-3" role="status">
-            <progress className="progress progress-primary w-40" value={share} max={1} aria-label="Making the take" />
+            <progress
+              className="progress progress-primary w-40"
+              value={share}
+              max={1}
+              aria-label="Creating the practice take"
+            />
+            {Math.round(share * 100)} %
             <button type="button" className="btn btn-sm" onClick={cancel}>
               Cancel
             </button>
           </span>
         )}
+        {saved && (
+          <span role="status">Saved by your browser, usually in the folder for downloads: {saved.join(' and ')}</span>
+        )}
         {failed && (
           <span role="alert" className="text-error font-semibold">
-            It could not be made: the voice could not be loaded. Reload the page and try again.
+            The practice take could not be created: the voice could not be loaded. Reload the page and try again.
           </span>
         )}
       </div>

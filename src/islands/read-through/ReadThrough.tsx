@@ -1,6 +1,5 @@
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { ClassResponse } from '@/api/classes';
 import { lungsAtStarts, lungsWithin } from '@/core/breath';
 import { stepsInOrder } from '@/core/plan';
@@ -8,8 +7,8 @@ import { cueAt, expandPlan, nextCue, spellTimeline, stepAt, type Timeline } from
 import { formatClock, lastStartedAt, type Seconds } from '@/core/units';
 import type { Spelling } from '@/core/words';
 import { CheckBox } from '@/ui/parts/CheckBox';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
+import { useKey } from '@/ui/parts/use-keys';
 import { PracticeTake } from './PracticeTake';
 import { ReadThroughSound, type ReadThroughState } from './sound';
 
@@ -21,10 +20,10 @@ interface Props {
 
 const SAYS: Readonly<Record<ReadThroughState, string>> = {
   ready: '',
-  preparing: 'The voice learns its next lines.',
+  preparing: 'Preparing the voice for the next lines.',
   playing: '',
   paused: '',
-  failed: 'The voice could not be had. The page has to reach its own server once; reload it, and try again.',
+  failed: 'The voice could not be loaded. Check that the server answers, reload the page and try again.',
 };
 
 /** A class heard before it is recorded: a plain synthetic voice says the lines where they stand, tones lead the breath. */
@@ -61,8 +60,7 @@ export function ReadThrough({ studio, stored, spelling }: Props) {
     setHeard({ ...heard, [what]: on });
     sound.current?.hear(what, on);
   };
-  useHotkeys('space', toggle, {
-    preventDefault: true,
+  useKey('space', toggle, {
     ignoreEventWhen: (event) =>
       event.target instanceof HTMLElement && event.target.closest('button, a, input') !== null,
   });
@@ -71,19 +69,18 @@ export function ReadThrough({ studio, stored, spelling }: Props) {
   const step = stepAt(timeline, seconds);
   const names = new Map(stepsInOrder(plan).map((entry) => [entry.step.id, entry.step.name]));
   return (
-    <div className="mx-auto max-w-5xl px-5 py-2">
-      <header className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: plan.title }]} />
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
-      <main>
-        <h1 className="text-2xl font-semibold">Read-through of {plan.title}</h1>
+    <div className="mx-auto max-w-6xl px-5 py-2 max-sm:px-3">
+      <AppHead
+        studio={studio}
+        trail={[{ href: `/classes/${stored.id}`, words: plan.title }]}
+        title="Preview"
+        keys={[{ keys: 'Space', does: 'play or pause' }]}
+      />
+      <main id="main" tabIndex={-1}>
         <p className="quiet-ink mb-4">
-          A plain synthetic voice says the lines where the plan has them; a low tone rises and sinks with the breath.
+          A synthetic voice says each line at its time; a low tone rises and falls with the breath.
         </p>
-        <section aria-label="The class as it is read" className="bg-base-100 border-base-300 rounded border p-5">
+        <section aria-label="The class" className="bg-base-100 border-base-300 rounded border p-5">
           <div className="flex flex-wrap items-baseline gap-x-6">
             <span className="text-3xl font-semibold tabular-nums" aria-label="Place in the class">
               {formatClock(seconds)}
@@ -142,6 +139,8 @@ export function ReadThrough({ studio, stored, spelling }: Props) {
   );
 }
 
+const BREATH_WORDS = { in: 'inhale', out: 'exhale', rest: 'hold', free: 'own breath', spoken: 'own breath' } as const;
+
 /** How full the lungs are, as a bar that grows and shrinks; words for those who do not see it. */
 function BreathBar({ timeline, seconds }: { readonly timeline: Timeline; readonly seconds: Seconds }) {
   const starts = useMemo(() => lungsAtStarts(timeline.phases), [timeline]);
@@ -150,13 +149,13 @@ function BreathBar({ timeline, seconds }: { readonly timeline: Timeline; readonl
   const length = phase ? phase.endSeconds - phase.startSeconds : 0;
   const along = phase && length > 0 ? (seconds - phase.startSeconds) / length : 0;
   const full = phase ? lungsWithin(phase.kind, along, starts[Math.max(0, at)]) : 0;
-  const says = phase && phase.kind !== 'spoken' && phase.kind !== 'free' ? `breathe ${phase.kind}` : 'breath is free';
+  const says = phase ? BREATH_WORDS[phase.kind] : BREATH_WORDS.free;
   return (
     <div className="my-3">
       <div className="bg-base-200 h-3 rounded" aria-hidden>
         <div className="bg-primary h-3 rounded" style={{ width: `${4 + 96 * full}%` }} />
       </div>
-      <p className="quiet-ink mt-1 text-sm">{phase?.kind === 'rest' ? 'breath rests' : says}</p>
+      <p className="quiet-ink mt-1 text-sm">{says}</p>
     </div>
   );
 }

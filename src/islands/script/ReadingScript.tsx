@@ -1,5 +1,7 @@
 import { Printer } from 'lucide-react';
+import { useEffect, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
+import type { MovementMedia as Media } from '@/api/movements';
 import { stepsInOrder, type Step } from '@/core/plan';
 import {
   expandPlan,
@@ -14,35 +16,49 @@ import {
 import { formatClock } from '@/core/units';
 import { instructorSide, sideWord, wayWord, type Schools, type Spelling } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
+import { MovementMedia } from '@/ui/parts/MovementMedia';
+import { CameraCard } from './CameraCard';
 
 interface Props {
   readonly studio: string;
   readonly stored: ClassResponse;
   readonly spelling: Spelling;
+  /** Pictures of movements, by the movement in the library. */
+  readonly pictures: Readonly<Record<string, Media>>;
 }
 
 /** The class as a script to read from and to print: large words, with times, rounds and sides in the margin. */
-export function ReadingScript({ studio, stored, spelling }: Props) {
+export function ReadingScript({ studio, stored, spelling, pictures }: Props) {
   const { plan } = stored;
+  const [card, setCard] = useState(() => location.hash === '#card');
+  useEffect(() => history.replaceState(null, '', card ? '#card' : location.pathname), [card]);
   const timeline = spellTimeline(expandPlan(plan), spelling);
   const timed = new Map(timeline.steps.map((step) => [step.step, step]));
   const cautions = [
     ...new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? step.cautions : []))),
   ];
   return (
-    <div className="reading-script bg-base-100 mx-auto max-w-4xl px-8 py-6">
-      <header className="no-print mb-6 flex items-center gap-4">
-        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: plan.title }]} />
-        <button type="button" className="btn btn-sm btn-primary ml-auto" onClick={() => window.print()}>
-          <Printer size={14} aria-hidden />
-          Print
-        </button>
-      </header>
-      <main>
-        <h1 className="font-serif text-3xl font-semibold">{plan.title}</h1>
+    <div className="reading-script bg-base-100 mx-auto min-h-dvh max-w-4xl px-8 py-3 max-sm:px-3">
+      <div className="no-print mb-4">
+        <AppHead
+          studio={studio}
+          trail={[{ href: `/classes/${stored.id}`, words: plan.title }]}
+          title={card ? 'Camera card' : 'Script to print'}
+        >
+          <button type="button" className="btn btn-sm" aria-pressed={card} onClick={() => setCard(!card)}>
+            {card ? 'Full script' : 'Camera card'}
+          </button>
+          <button type="button" className="btn btn-sm btn-primary" onClick={() => window.print()}>
+            <Printer size={14} aria-hidden />
+            Print
+          </button>
+        </AppHead>
+      </div>
+      <main id="main" tabIndex={-1}>
+        <h2 className="font-serif text-3xl font-semibold">{plan.title}</h2>
         <p className="quiet-ink">
-          {formatClock(timeline.runtimeSeconds)} · one breath {plan.pace.breathSeconds.toFixed(1)} s
+          {formatClock(timeline.runtimeSeconds)} · breath {plan.pace.breathSeconds.toFixed(1)} s
           {plan.focus && ` · ${plan.focus}`}
           {plan.audience && ` · ${plan.audience}`}
         </p>
@@ -52,16 +68,26 @@ export function ReadingScript({ studio, stored, spelling }: Props) {
             doctor, licensed practice and local rules come first.
           </p>
         )}
-        {plan.sections.map((section, index) => (
+        {card && <CameraCard plan={plan} timeline={timeline} />}
+        {(card ? [] : plan.sections).map((section, index) => (
           <section key={section.id} aria-label={section.title}>
-            <h2 className="border-base-300 mt-6 flex break-after-avoid justify-between border-b text-xl font-semibold">
+            <h3 className="border-base-300 mt-6 flex break-after-avoid justify-between border-b text-xl font-semibold">
               {section.title}
               <span className="quiet-ink font-normal">{formatClock(timeline.sections[index].startSeconds)}</span>
-            </h2>
+            </h3>
             {section.steps.map((step) => {
               const place = timed.get(step.id);
               if (!place || step.leftOut) return null;
-              return <StepScript key={step.id} step={step} timed={place} timeline={timeline} schools={plan.schools} />;
+              return (
+                <StepScript
+                  key={step.id}
+                  step={step}
+                  timed={place}
+                  timeline={timeline}
+                  schools={plan.schools}
+                  pictures={pictures}
+                />
+              );
             })}
           </section>
         ))}
@@ -75,13 +101,16 @@ export function ReadingScript({ studio, stored, spelling }: Props) {
 const TOGETHER_AT_MOST = 9;
 
 interface StepProps {
+  readonly pictures: Props['pictures'];
   readonly step: Step;
   readonly timed: TimedStep;
   readonly timeline: Timeline;
   readonly schools: Schools;
 }
 
-function StepScript({ step, timed, timeline, schools }: StepProps) {
+function StepScript({ step, timed, timeline, schools, pictures }: StepProps) {
+  const source = step.kind === 'movement' ? step.source : null;
+  const picture = source ? pictures[source.movementId] : undefined;
   const cues = timeline.cues.slice(...timed.cueRange);
   const phases = timeline.phases.slice(...timed.phaseRange);
   const groups = step.kind === 'movement' ? groupRounds(cues, phases, false) : [];
@@ -96,9 +125,17 @@ function StepScript({ step, timed, timeline, schools }: StepProps) {
       aria-label={step.name}
       className={`mt-3 ${entries.length <= TOGETHER_AT_MOST ? 'break-inside-avoid-page' : ''}`}
     >
-      <h3 className="break-after-avoid font-semibold">
+      {picture && source && (
+        <MovementMedia
+          movementId={source.movementId}
+          name={step.name}
+          media={picture}
+          className="float-right ml-4 max-h-32 max-w-40 rounded"
+        />
+      )}
+      <h4 className="break-after-avoid font-semibold">
         {step.name} <span className="quiet-ink font-normal">{aboutStep(step, timed)}</span>
-      </h3>
+      </h4>
       {entries.map(({ at, cue, group }) =>
         cue ? <Line key={cue.id} cue={cue} margin={marginOf(cue, step, schools)} /> : <Fold key={at} group={group} />,
       )}
@@ -109,7 +146,7 @@ function StepScript({ step, timed, timeline, schools }: StepProps) {
 function aboutStep(step: Step, timed: TimedStep): string {
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (step.kind !== 'movement' || timed.rounds === 0) return length;
-  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' a side'} · ${length}`;
+  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'} · ${length}`;
 }
 
 /** Round and side of a line, as the instructor needs them beside it. */
@@ -125,7 +162,7 @@ function marginOf(cue: Cue, step: Step, schools: Schools): string {
 
 function Line({ cue, margin }: { readonly cue: Cue; readonly margin: string }) {
   return (
-    <p className="grid break-inside-avoid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5 nth-2:break-after-avoid nth-last-2:break-after-avoid">
+    <p className="grid break-inside-avoid grid-cols-[3.5rem_8.5rem_1fr] max-sm:grid-cols-[2.8rem_4.5rem_1fr] gap-3 py-0.5 nth-2:break-after-avoid nth-last-2:break-after-avoid">
       <span className="quiet-ink text-right">{formatClock(cue.startSeconds)}</span>
       <span className="quiet-ink">{margin}</span>
       <span className="font-serif text-xl leading-7">{cue.text}</span>
@@ -136,7 +173,7 @@ function Line({ cue, margin }: { readonly cue: Cue; readonly margin: string }) {
 function Fold({ group }: { readonly group: RoundGroup }) {
   const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
   return (
-    <p className="grid break-inside-avoid grid-cols-[3.5rem_8.5rem_1fr] gap-3 py-0.5 nth-2:break-after-avoid nth-last-2:break-after-avoid">
+    <p className="grid break-inside-avoid grid-cols-[3.5rem_8.5rem_1fr] max-sm:grid-cols-[2.8rem_4.5rem_1fr] gap-3 py-0.5 nth-2:break-after-avoid nth-last-2:break-after-avoid">
       <span className="quiet-ink text-right">{formatClock(group.startSeconds)}</span>
       <span className="quiet-ink">
         {group.firstRound} to {group.lastRound}

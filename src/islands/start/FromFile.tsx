@@ -30,8 +30,8 @@ export function FromFile({ begin, busy }: { readonly begin: Begin; readonly busy
   return (
     <div className="flex max-w-lg flex-col gap-3">
       <p>
-        A plan (JSON) or a plain script (text) that was published from Calm Count, or written by hand. A script in your
-        own words is better pasted: there each line shows how it was understood.
+        A plan (JSON) or plain script (text), published from Calm Count or written by hand. Paste a script in your own
+        words instead: then you see how each line was understood.
       </p>
       <label className="flex flex-col gap-1">
         File
@@ -49,7 +49,7 @@ export function FromFile({ begin, busy }: { readonly begin: Begin; readonly busy
       </label>
       {trouble && (
         <div role="alert">
-          <p className="text-error">{trouble.name} could not be brought in. The shelf is as it was.</p>
+          <p className="text-error">{trouble.name} could not be used. No class was created.</p>
           <IssueList issues={trouble.issues} />
         </div>
       )}

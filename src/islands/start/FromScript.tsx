@@ -78,7 +78,7 @@ export function FromScript({
         )}
         {text === '' && (
           <button type="button" className="btn btn-sm self-start" onClick={() => setText(EXAMPLE)}>
-            Try with an example
+            Use an example
           </button>
         )}
       </div>
@@ -87,7 +87,10 @@ export function FromScript({
           <p role="status">
             {steps === 1 ? '1 step' : `${steps} steps`}, {formatClock(toSeconds(planMilliseconds(read.plan)))} long
             {unsure > 0 && (
-              <span className="text-warning"> · {unsure === 1 ? '1 line wants' : `${unsure} lines want`} a look</span>
+              <span className="text-warning">
+                {' '}
+                · {unsure === 1 ? '1 line is uncertain' : `${unsure} lines are uncertain`}
+              </span>
             )}
           </p>
           <button
@@ -96,19 +99,19 @@ export function FromScript({
             disabled={busy || steps === 0 || tooLong}
             onClick={() => void make()}
           >
-            Make the class
+            Create class
           </button>
         </div>
         {known.size > 0 && (
           <CheckBox
-            label={`Take breath, words and cautions of ${known.size === 1 ? 'one movement' : `${known.size} movements`} from the library, by name`}
+            label={`Use breath, words and cautions from the library for ${known.size === 1 ? 'one movement' : `${known.size} movements`}`}
             checked={useLibrary}
             onChange={setUseLibrary}
           />
         )}
         {trouble.length > 0 && (
           <div role="alert" className="mb-2">
-            <p className="text-error">The class cannot be made like this. Nothing typed was lost.</p>
+            <p className="text-error">The class cannot be created like this. Your text is still here.</p>
             <IssueList issues={trouble} />
           </div>
         )}

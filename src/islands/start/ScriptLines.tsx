@@ -71,7 +71,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 {line.words === '' ? line.text : line.words}
               </span>
               <span className="quiet-ink shrink-0 text-sm">{countWords(line.counts)}</span>
-              {line.unsure && <span className="text-warning shrink-0 text-xs">a guess</span>}
+              {line.unsure && <span className="text-warning shrink-0 text-xs">uncertain</span>}
               {put.has(line.number) && <span className="quiet-ink shrink-0 text-xs">by hand</span>}
             </li>
           );

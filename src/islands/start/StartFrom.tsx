@@ -5,8 +5,8 @@ import type { LibraryEntry } from '@/api/movements';
 import { LIMITS } from '@/core/plan';
 import { formatClock, type Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
+import { ClassShape } from '@/ui/parts/ClassShape';
 import type { Begin } from './begin';
 import { FromFile } from './FromFile';
 import { FromNothing } from './FromNothing';
@@ -16,21 +16,25 @@ interface Startable {
   readonly id: string;
   readonly title: string;
   readonly targetSeconds: number;
+  readonly says?: string;
+  /** What is in it, section by section. */
+  readonly holds?: readonly { readonly section: string; readonly steps: readonly string[] }[];
+  readonly shape?: string;
 }
 
 interface Props {
   readonly studio: string;
   readonly classes: readonly Startable[];
-  readonly templates: readonly (Startable & { readonly says: string })[];
+  readonly templates: readonly Startable[];
   readonly library: readonly LibraryEntry[];
 }
 
 const WAYS = [
-  { id: 'template', label: 'A template' },
+  { id: 'template', label: 'Template' },
+  { id: 'nothing', label: 'Empty sections' },
   { id: 'class', label: 'Another class' },
-  { id: 'script', label: 'A pasted script' },
-  { id: 'file', label: 'A plan file' },
-  { id: 'nothing', label: 'Nothing' },
+  { id: 'script', label: 'Pasted script' },
+  { id: 'file', label: 'Plan file' },
 ] as const;
 type Way = (typeof WAYS)[number]['id'];
 
@@ -56,14 +60,8 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
     });
   };
   return (
-    <div className="mx-auto max-w-6xl px-5 py-3">
-      <header className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <PageLinks studio={studio} />
-        <h1 className="text-lg font-semibold">New class</h1>
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
+    <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
+      <AppHead studio={studio} trail={[]} title="New class" />
       <div className="grid gap-6 md:grid-cols-[230px_1fr]">
         <nav aria-label="Start from">
           <label className="mb-3 flex flex-col">
@@ -73,7 +71,7 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
               value={title}
               autoFocus
               autoComplete="off"
-              placeholder="that of what it starts from"
+              placeholder="Title (optional)"
               aria-invalid={tooLong}
               onChange={(event) => setTitle(event.target.value)}
             />
@@ -84,12 +82,12 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
             </p>
           )}
           <p className="quiet-ink text-sm">Start from</p>
-          <ul className="flex flex-col gap-1">
+          <ul className="flex flex-wrap gap-1 md:flex-col">
             {WAYS.map(({ id, label }) => (
               <li key={id}>
                 <button
                   type="button"
-                  className={`btn btn-sm w-full justify-start ${way === id ? 'btn-primary' : ''}`}
+                  className={`btn btn-sm md:w-full md:justify-start ${way === id ? 'btn-primary' : ''}`}
                   aria-pressed={way === id}
                   onClick={() => {
                     setWay(id);
@@ -102,7 +100,7 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
             ))}
           </ul>
         </nav>
-        <main aria-label={WAYS.find(({ id }) => id === way)?.label}>
+        <main id="main" tabIndex={-1} className="min-w-0" aria-label={WAYS.find(({ id }) => id === way)?.label}>
           {trouble && (
             <div role="alert" className="mb-3">
               <p className="text-error">{trouble.title}</p>
@@ -118,7 +116,7 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
           )}
           {way === 'class' &&
             (classes.length === 0 ? (
-              <p>There is no class on the shelf yet. A template is a good beginning.</p>
+              <p>There is no class yet. Start from a template.</p>
             ) : (
               <StartList busy={busy} items={classes} onTake={({ id }) => begin({ from: 'class', classId: id })} />
             ))}
@@ -132,7 +130,7 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
 }
 
 interface ListProps<Item extends Startable> {
-  readonly items: readonly (Item & { readonly says?: string })[];
+  readonly items: readonly Item[];
   readonly busy: boolean;
   readonly onTake: (item: Item) => void;
 }
@@ -145,16 +143,27 @@ function StartList<Item extends Startable>({ items, busy, onTake }: ListProps<It
           <span className="min-w-0 flex-1">
             <span className="block truncate font-semibold">{item.title}</span>
             {item.says && <span className="quiet-ink text-sm">{item.says}</span>}
+            {item.holds && (
+              <span className="block text-sm">
+                {item.holds.map(({ section, steps }) => (
+                  <span key={section} className="mr-3 inline-block">
+                    <span className="font-semibold">{section}</span>{' '}
+                    <span className="quiet-ink">{steps.join(', ')}</span>
+                  </span>
+                ))}
+              </span>
+            )}
+            {item.shape && <ClassShape shape={item.shape} className="mt-1 max-w-lg" />}
           </span>
           <span className="shrink-0">{formatClock(item.targetSeconds)}</span>
           <button
             type="button"
             className="btn btn-sm"
             disabled={busy}
-            aria-label={`Begin with ${item.title}`}
+            aria-label={`Use ${item.title}`}
             onClick={() => onTake(item)}
           >
-            Begin
+            Use
           </button>
         </li>
       ))}

@@ -1,7 +1,7 @@
 import type { LibraryEntry, MovementResponse } from '@/api/movements';
 import { send } from '@/api/client';
-import { stepsInOrder, stepOf, type ClassPlan, type MovementStep } from '@/core/plan';
-import type { Counts, ReadScript } from '@/core/plain-script';
+import { stepsInOrder, stepOf, type ClassPlan } from '@/core/plan';
+import { withCounts, type ReadScript } from '@/core/plain-script';
 
 /** Movements of a script that the library knows by one of their names, by the name in the script. */
 export function knownMovements(read: ReadScript, library: readonly LibraryEntry[]): ReadonlyMap<string, LibraryEntry> {
@@ -37,23 +37,10 @@ export async function withLibrary(read: ReadScript, known: ReadonlyMap<string, L
         movementId: found.id,
         revision: found.revision,
       });
-      return { ...taken, ...given(step, counts.get(step.name) ?? {}) };
+      return { ...withCounts(taken, step, counts.get(step.name) ?? {}), name: step.name };
     }),
   }));
   return { ...read.plan, sections };
-}
-
-/** What the script itself says of a movement. */
-function given(step: MovementStep, counts: Counts): Partial<MovementStep> {
-  const { rounds, preferredRounds, leastRounds, mostRounds, sides, startSide, lead } = step;
-  const { seconds, preferredSeconds, leastSeconds, mostSeconds } = step;
-  return {
-    name: step.name,
-    ...(counts.rounds === undefined ? {} : { rounds, preferredRounds, leastRounds, mostRounds }),
-    ...(counts.sides === undefined ? {} : { sides }),
-    ...(counts.startSide === undefined ? {} : { startSide }),
-    ...(lead === 'breath' ? {} : { lead, seconds, preferredSeconds, leastSeconds, mostSeconds }),
-  };
 }
 
 function plain(name: string): string {

@@ -30,10 +30,10 @@ const NUDGES: readonly { readonly by: Seconds; readonly says: string }[] = [
   { by: 1, says: '1 s later' },
 ];
 
-/** Puts the chosen line or remark right. */
+/** Corrects the chosen line or ad-lib. */
 export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
   if (!row || row.kind === 'step') {
-    return <p className="quiet-ink py-3">Choose a line to hear it and put it right. Keys: press ? for the list.</p>;
+    return <p className="quiet-ink py-3">Choose a line to hear and correct it. Press ? for the keys.</p>;
   }
   if (row.kind === 'cut') {
     const put = (changed: Cut | null): void => onChange({ ...work, cuts: withCutAt(work.cuts ?? [], row.at, changed) });
@@ -45,8 +45,8 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
   };
   if (row.kind === 'remark') {
     return (
-      <section aria-label="The remark" className="py-3">
-        <h2 className="font-semibold">Remark at {formatClock(row.remark.startSeconds)}</h2>
+      <section aria-label="The ad-lib" className="py-3">
+        <h2 className="font-semibold">Ad-lib at {formatClock(row.remark.startSeconds)}</h2>
         <RemarkWords
           key={row.key}
           text={row.remark.text ?? ''}
@@ -57,7 +57,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
           className="btn btn-sm mt-2"
           onClick={() => onChange(withoutRemark(work, reading, row.at))}
         >
-          Not a remark
+          Not an ad-lib
         </button>
         <button type="button" className="btn btn-sm mt-2 ml-2" onClick={() => cutOut(row.remark)}>
           Cut it out
@@ -75,7 +75,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
       <p className="quiet-ink mb-2 text-sm">
         {cue.corrected
           ? 'Set by hand'
-          : `${cue.saidAtSeconds === null ? 'Not found in the take' : 'As found'}, ${Math.round(cue.confidence * 100)} % sure`}
+          : `${cue.saidAtSeconds === null ? 'Not found in the take' : 'Found'}, ${Math.round(cue.confidence * 100)} % certain`}
         {cue.evidence && <span className="block">{evidenceSentence(cue.evidence)}</span>}
       </p>
       <ExactTime key={`${cue.id} ${base}`} label="Said at" seconds={base} onSet={set} />
@@ -93,14 +93,14 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
         {cue.saidAtSeconds === null ? (
           !cue.corrected && (
             <button type="button" className="btn btn-sm" onClick={() => set(null)}>
-              Right, not said
+              Confirm: not said
             </button>
           )
         ) : (
           <>
             {!cue.corrected && (
               <button type="button" className="btn btn-sm" onClick={() => set(cue.saidAtSeconds)}>
-                Right
+                Confirm
               </button>
             )}
             <button type="button" className="btn btn-sm" onClick={() => set(null)}>
@@ -117,7 +117,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
         )}
         {split && (
           <button type="button" className="btn btn-sm" onClick={() => onChange(split)}>
-            The rest is a remark
+            The rest is an ad-lib
           </button>
         )}
       </div>
@@ -136,7 +136,7 @@ function RemarkWords({ text, onSet }: { readonly text: string; readonly onSet: (
       }}
     >
       <label className="flex flex-1 flex-col">
-        Its words, for the captions
+        Words for the captions
         <input
           className="input input-sm w-full font-serif"
           value={typed}
@@ -145,7 +145,7 @@ function RemarkWords({ text, onSet }: { readonly text: string; readonly onSet: (
         />
       </label>
       <button type="submit" className="btn btn-sm btn-primary" disabled={typed.trim() === text}>
-        Keep
+        Save
       </button>
     </form>
   );

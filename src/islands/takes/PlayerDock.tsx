@@ -76,17 +76,17 @@ function Attach({
   return (
     <div className="mt-2 text-sm">
       <p>
-        {hasSound ? 'The small copy of the sound is played.' : 'No sound was kept with this take.'}{' '}
+        {hasSound ? 'This plays the audio proxy.' : 'No sound was saved with this take.'}{' '}
         {recording?.file
-          ? `To see the picture, attach “${recording.file.name}” again.`
-          : 'Attach its recording to hear it.'}
+          ? `To see the picture, choose “${recording.file.name}” again.`
+          : 'Choose its recording to hear it.'}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         <label className="flex flex-col">
-          <span className="sr-only">Attach the recording</span>
+          <span className="sr-only">Choose the recording</span>
           <input
             type="file"
-            className="file-input file-input-sm"
+            className="file-input file-input-sm max-w-full"
             accept="audio/*,video/*,.wav,.mp3,.m4a,.mp4,.mov,.webm,.ogg,.flac"
             onChange={(event) => {
               const file = event.target.files?.[0];
@@ -100,7 +100,7 @@ function Attach({
             className="btn btn-sm"
             onClick={() => void pickFile().then((found) => found && attached.attach(found.file, found.handle))}
           >
-            Attach and remember
+            Choose and remember
           </button>
         )}
       </div>

@@ -6,8 +6,8 @@ import { formatClock, formatDifference } from '@/core/units';
 import type { Spelling } from '@/core/words';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { SAVE_WORDS } from '@/messages/saving';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
+import { useViewport } from '@/ui/parts/use-viewport';
 import { PublishDialog } from '../publish/PublishDialog';
 import { useAttachedFile } from './attached-file';
 import { Cuts } from './cuts/Cuts';
@@ -17,7 +17,8 @@ import { LEAD, PlayerDock } from './PlayerDock';
 import { usePlayer } from './player';
 import { cutKey, rowsOf, type Row } from './rows';
 import { TakeReport } from './report/TakeReport';
-import { TakeKeys } from './TakeKeys';
+import { TAKE_KEYS } from './take-keys-list';
+import { LineNeighbours } from './LineNeighbours';
 import { placeOf, TakeStrip, UNSURE_BELOW } from './TakeStrip';
 import { useTakeKeys } from './use-take-keys';
 import { useTakeWork, type Take, type TakeWork } from './take-work';
@@ -36,12 +37,12 @@ export function TakeDesk({ studio, take, spelling }: Props) {
   const captions = useMemo(() => captionsOf(timeline, reading, spelling), [timeline, reading, spelling]);
   const attached = useAttachedFile(take.id, take.recording);
   const source = attached.url ?? (take.soundId ? `/api/takes/${take.id}/sound` : null);
+  const viewport = useViewport();
   const media = useRef<HTMLVideoElement>(null);
   const player = usePlayer(media, source);
   const envelope = useEnvelope(take);
   const [chosen, setChosen] = useState<string | null>(null);
   const [publishing, setPublishing] = useState(false);
-  const [keys, setKeys] = useState(false);
   const [view, setView] = useState<TakeView>('lines');
   const row = rows.find(({ key }) => key === chosen) ?? null;
   const choose = (next: Row): void => {
@@ -74,40 +75,37 @@ export function TakeDesk({ studio, take, spelling }: Props) {
     nextUnsure,
     change,
     undo,
-    showKeys: () => setKeys(true),
-    enabled: !publishing && !keys,
+    enabled: !publishing,
   });
   return (
-    <div className="flex min-h-screen flex-col lg:h-screen">
-      <header className="border-base-300 flex flex-wrap items-center gap-x-4 gap-y-1 border-b px-5 py-2">
-        <PageLinks
+    <div className="relative flex h-dvh flex-col overflow-x-hidden overflow-y-auto md:overflow-hidden">
+      <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
+        <AppHead
           studio={studio}
-          to={[
+          trail={[
             { href: `/classes/${take.classId}`, words: take.plan.title },
             { href: `/classes/${take.classId}/takes`, words: 'Takes' },
           ]}
-        />
-        <h1 className="truncate">{take.name}</h1>
-        <span className="no-print ml-auto flex items-center gap-2">
-          <span role="status" className="quiet-ink text-sm">
-            {SAVE_WORDS[save.kind]}
-          </span>
+          title={take.name}
+          keys={TAKE_KEYS}
+          beside={
+            <span role="status" className="quiet-ink text-sm max-sm:sr-only">
+              {SAVE_WORDS[save.kind]}
+            </span>
+          }
+        >
           <button type="button" className="btn btn-sm" disabled={!undo} onClick={() => undo?.()}>
             Undo
           </button>
-          <button type="button" className="btn btn-sm" onClick={() => setKeys(true)}>
-            Keys
-          </button>
-          <ThemeSwitch />
           <button type="button" className="btn btn-sm btn-primary" onClick={() => setPublishing(true)}>
             Publish
           </button>
-        </span>
-      </header>
+        </AppHead>
+      </div>
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
       <SaveTrouble save={save} onSettle={settle} />
-      <div className="grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[1fr_400px]">
-        <main className="bg-base-100 flex min-h-0 min-w-0 flex-col">
+      <div className="grid min-h-0 flex-1 grid-cols-1 max-md:shrink-0 md:grid-cols-[minmax(0,1fr)_330px] md:grid-rows-[minmax(0,1fr)] xl:grid-cols-[minmax(0,1fr)_440px]">
+        <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-h-0 min-w-0 flex-col">
           <ViewChoice view={view} onChoose={setView} />
           {view === 'cuts' && (
             <div className="min-h-0 flex-1 overflow-y-auto">
@@ -144,11 +142,11 @@ export function TakeDesk({ studio, take, spelling }: Props) {
               <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-4 py-2">
                 <span>
                   {unsure.length === 0
-                    ? 'Every line is sure or was set by hand.'
-                    : `${unsure.length} ${unsure.length === 1 ? 'line is' : 'lines are'} not sure.`}
+                    ? 'No line is uncertain.'
+                    : `${unsure.length} ${unsure.length === 1 ? 'line is' : 'lines are'} uncertain.`}
                 </span>
                 <button type="button" className="btn btn-sm" disabled={unsure.length === 0} onClick={nextUnsure}>
-                  Next least sure
+                  Next most uncertain
                 </button>
                 <button
                   type="button"
@@ -156,10 +154,10 @@ export function TakeDesk({ studio, take, spelling }: Props) {
                   disabled={reading.cues.every((cue) => cue.corrected || cue.confidence < UNSURE_BELOW)}
                   onClick={() => change(withSureTaken(work, reading, UNSURE_BELOW))}
                 >
-                  The rest looks right
+                  Confirm the rest
                 </button>
               </div>
-              <div className="min-h-0 flex-1 max-lg:h-[70vh]">
+              <div className="min-h-0 flex-1 max-md:h-[62dvh]">
                 <TakeStrip
                   rows={rows}
                   chosen={chosen}
@@ -172,10 +170,10 @@ export function TakeDesk({ studio, take, spelling }: Props) {
           )}
         </main>
         <aside
-          aria-label="Listen and put right"
-          className="border-base-300 bg-base-100 min-h-0 max-lg:contents lg:overflow-y-auto lg:border-l"
+          aria-label="Listen and correct"
+          className="border-base-300 bg-base-100 relative min-h-0 max-md:order-first md:overflow-y-auto md:border-l"
         >
-          <div className="p-4 max-lg:order-first">
+          <div className="p-4 max-md:p-3">
             <PlayerDock
               source={source}
               media={media}
@@ -186,6 +184,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
               onLoop={loop}
             />
             <LineDock row={row} reading={reading} work={work} playSeconds={player.seconds} onChange={change} />
+            {viewport !== 'phone' && <LineNeighbours rows={rows} row={row} onChoose={choose} />}
           </div>
         </aside>
       </div>
@@ -205,7 +204,6 @@ export function TakeDesk({ studio, take, spelling }: Props) {
           onClose={() => setPublishing(false)}
         />
       )}
-      {keys && <TakeKeys onClose={() => setKeys(false)} />}
     </div>
   );
 }
@@ -221,7 +219,7 @@ function SaveTrouble({ save, onSettle }: TroubleProps) {
   return (
     <div role="alert" className="bg-base-100 text-error border-error border-l-4 px-5 py-2 font-semibold">
       {save.kind === 'refused' ? (
-        'What you set was refused and is not saved. Undo the last step, or reload the page.'
+        'Your last correction could not be saved. Undo it, or reload the page.'
       ) : (
         <ConflictChoice what="This take was corrected" onSettle={onSettle} />
       )}
@@ -234,7 +232,11 @@ type TakeView = keyof typeof VIEWS;
 
 function ViewChoice({ view, onChoose }: { readonly view: TakeView; readonly onChoose: (view: TakeView) => void }) {
   return (
-    <div role="group" aria-label="View of the take" className="border-base-300 flex gap-2 border-b px-4 py-2">
+    <div
+      role="group"
+      aria-label="View of the take"
+      className="border-base-300 flex flex-wrap gap-2 border-b px-4 py-2 max-md:px-3"
+    >
       {(Object.keys(VIEWS) as TakeView[]).map((one) => (
         <button
           key={one}
@@ -269,18 +271,21 @@ function Figures({ reading, targetSeconds }: { readonly reading: Reading; readon
   const { totals } = reading;
   const off = Math.round(totals.runtimeSeconds) - Math.round(totals.plannedSeconds);
   return (
-    <section aria-label="Figures of the take" className="bg-base-100 border-base-300 border-b px-5 py-2">
-      <dl className="flex flex-wrap gap-x-8 gap-y-2">
+    <section
+      aria-label="Figures of the take"
+      className="bg-base-100 border-base-300 shrink-0 border-b px-5 py-1.5 max-md:px-3"
+    >
+      <dl className="flex flex-wrap gap-x-8 gap-y-1 max-md:gap-x-4">
         <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
-        <Figure label="taken" value={formatClock(totals.runtimeSeconds)} big />
-        <Figure label={off >= 0 ? 'over by' : 'under by'} value={formatDifference(off)} big />
+        <Figure label="actual" value={formatClock(totals.runtimeSeconds)} big />
+        <Figure label="vs plan" value={formatDifference(off)} big />
         <Figure label="target" value={formatClock(targetSeconds)} />
         <Figure label="said" value={`${totals.said} of ${reading.cues.length}`} />
         <Figure label="skipped" value={String(totals.skipped)} />
-        <Figure label="remarks" value={String(totals.remarks)} />
+        <Figure label="ad-libs" value={String(totals.remarks)} />
         <Figure label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
         <Figure
-          label="one breath, planned and taken"
+          label="breath, planned and actual"
           value={
             totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
               ? 'too few heard'
@@ -300,7 +305,7 @@ function Figure({ label, value, big }: { readonly label: string; readonly value:
   return (
     <div>
       <dt className="quiet-ink text-sm">{label}</dt>
-      <dd className={big ? 'text-3xl leading-8 font-semibold' : 'text-lg leading-8'}>{value}</dd>
+      <dd className={big ? 'text-2xl leading-8 font-semibold md:text-3xl' : 'text-lg leading-8'}>{value}</dd>
     </div>
   );
 }

@@ -20,10 +20,10 @@ const ROW_HEIGHT = 44;
 const TIE_WIDTH = 44;
 /** Pixels a tie leans for each second of drift, held to the row. */
 const LEAN = 1.1;
-/** Less sure than this is marked. */
+/** Less certain than this is marked. */
 export const UNSURE_BELOW = 0.8;
 
-/** Every line as planned and as said, with the sound about it; a tie leans with the drift. Remarks stand where they were said. */
+/** Every line as planned and as said, with the sound about it; a tie leans with the drift. Ad-libs stand where they were said. */
 export function TakeStrip({ rows, chosen, envelope, playSeconds, onChoose }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is drawn again by its own scrolling
@@ -114,9 +114,9 @@ const Line = memo(function Line({ row, chosen, envelope, playSeconds, onChoose }
       type="button"
       aria-pressed={chosen}
       aria-label={
-        cue ? `“${cue.text}”, ${place ? `said at ${said}` : 'skipped'}` : `${cut ? 'cut' : 'remark'} at ${said}`
+        cue ? `“${cue.text}”, ${place ? `said at ${said}` : 'skipped'}` : `${cut ? 'cut' : 'ad-lib'} at ${said}`
       }
-      className={`grid min-h-11 w-full grid-cols-[3.5rem_44px_4.5rem_1fr_auto] items-center gap-x-1 py-1 text-left lg:grid-cols-[3.5rem_44px_4.5rem_150px_1fr_auto] ${chosen ? 'bg-base-200 outline-accent -outline-offset-2 outline-2' : row.kind === 'remark' ? 'bg-secondary/50' : cut ? 'border-accent border-l-4 border-dashed' : 'hover:bg-base-200'}`}
+      className={`grid min-h-11 w-full grid-cols-[3.2rem_44px_4.2rem_minmax(0,1fr)_auto] items-center gap-x-1 py-1 text-left xl:grid-cols-[3.5rem_44px_4.5rem_150px_minmax(0,1fr)_auto] ${chosen ? 'bg-base-200 outline-accent -outline-offset-2 outline-2' : row.kind === 'remark' ? 'bg-secondary/50' : cut ? 'border-accent border-l-4 border-dashed' : 'hover:bg-base-200'}`}
       onClick={() => onChoose(row)}
     >
       <span className="quiet-ink text-right">{cue ? formatClock(cue.plannedSeconds) : ''}</span>
@@ -125,14 +125,14 @@ const Line = memo(function Line({ row, chosen, envelope, playSeconds, onChoose }
         {place && <Play size={12} aria-hidden />}
         {said}
       </span>
-      <span className="max-lg:hidden">
+      <span className="max-xl:hidden">
         {envelope && place && <Wave envelope={envelope} {...place} playSeconds={playSeconds} />}
       </span>
       <span className={`min-w-0 px-1 font-serif text-lg leading-snug ${place ? '' : 'line-through opacity-80'}`}>
-        {row.kind === 'remark' && <span className="mr-2 font-sans text-sm font-semibold">added</span>}
+        {row.kind === 'remark' && <span className="mr-2 font-sans text-sm font-semibold">ad-lib</span>}
         {cut ? (
           <span className={`font-sans text-base ${cut.on ? '' : 'quiet-ink'}`}>
-            {cut.on ? 'cut out' : 'a cut that is not made'}: {CUT_NAMES[cut.reason]}, {lengthOf(row)} s
+            {cut.on ? 'cut out' : 'a cut that is switched off'}: {CUT_NAMES[cut.reason]}, {lengthOf(row)} s
           </span>
         ) : (
           (text ?? <span className="quiet-ink font-sans text-base">speech of {lengthOf(row)} s</span>)
@@ -154,7 +154,7 @@ function lengthOf(row: Row): string {
 function Sureness({ cue }: { readonly cue: CueReading }) {
   if (cue.corrected) return <span className="block">by hand</span>;
   if (cue.confidence >= UNSURE_BELOW) return null;
-  return <span className="text-accent block font-semibold">{Math.round(cue.confidence * 100)} % sure</span>;
+  return <span className="text-accent block font-semibold">{Math.round(cue.confidence * 100)} % certain</span>;
 }
 
 /** Leans down to the right when the line came late, up when early; a broken line when it was not said. */

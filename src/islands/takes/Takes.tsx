@@ -4,23 +4,24 @@ import type { ClassResponse } from '@/api/classes';
 import { send, type Answer } from '@/api/client';
 import { CAPTION_LIMITS, readCaptions, type CaptionsRead } from '@/core/interchange';
 import { readPerformanceLog, type PerformanceLog } from '@/core/conductor';
+import type { ListedTake } from '@/api/takes';
 import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { issueSentence } from '@/messages/issues';
-import { keptRuns } from '../guide/kept-runs';
-import { BringFiles, NOTHING_BROUGHT } from './BringFiles';
+import { keptRuns } from '../prompter/kept-runs';
+import { AddFiles, NOTHING_CHOSEN } from './AddFiles';
+import { TakeGlancePicture } from './TakeGlancePicture';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
 import type { Doing } from '@/workers/take-reader/protocol';
 import { readTakeInWorker, type TakeJob } from '@/workers/take-reader/client';
 
 interface Props {
   readonly studio: string;
   readonly stored: ClassResponse;
-  readonly takes: readonly { readonly id: string; readonly name: string; readonly createdAt: string }[];
+  readonly takes: readonly ListedTake[];
   /** Terms of the studio, for what machines mishear. */
   readonly ownTerms: readonly Term[];
 }
@@ -34,16 +35,16 @@ const DOING = {
   listening: 'Listening to the recording',
   saying: 'Learning how the lines sound',
   matching: 'Finding the lines',
-  sending: 'Keeping the sound',
-  keeping: 'Keeping the reading',
-  waiting: 'The server does not answer. The reading is kept when it is back.',
+  sending: 'Saving the audio proxy',
+  keeping: 'Saving the analysis',
+  waiting: 'The server does not answer. The analysis is saved when it is back.',
 } as const;
 
 const TRY_AGAIN_MILLISECONDS = 4000;
 
 /** The takes of a class, and a place to bring one. */
 export function Takes({ studio, stored, takes, ownTerms }: Props) {
-  const [brought, setBrought] = useState(NOTHING_BROUGHT);
+  const [chosen, setChosen] = useState(NOTHING_CHOSEN);
   const [runs] = useState(() => keptRuns(stored.id));
   const [progress, setProgress] = useState<Progress | null>(null);
   const [problem, setProblem] = useState<{ title: string; issues: readonly Issue[] } | null>(null);
@@ -78,7 +79,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   };
 
   const read = async (): Promise<void> => {
-    const { sound: soundFile, second: secondFile, words: captionFile } = brought;
+    const { sound: soundFile, second: secondFile, words: captionFile } = chosen;
     cancelled.current = false;
     setProblem(null);
     if (!captionFile && !soundFile) {
@@ -122,7 +123,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
     if (!answer) return;
     if (!answer.ok) {
       setProblem({
-        title: `${answer.problem.detail} Press “Read the take” to try again.`,
+        title: `${answer.problem.detail} Press “Analyse the take” to try again.`,
         issues: answer.problem.issues ?? [],
       });
       return;
@@ -136,22 +137,16 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   };
 
   return (
-    <div className="mx-auto max-w-4xl px-5 py-2">
-      <header className="mb-6 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <PageLinks studio={studio} to={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]} />
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
-      <main>
-        <h1 className="mb-4 text-2xl font-semibold">Takes of {stored.plan.title}</h1>
-        <section aria-label="Bring a take" className="bg-base-100 border-base-300 mb-8 rounded border p-5">
-          <h2 className="mb-1 text-lg font-semibold">Bring a take</h2>
+    <div className="mx-auto max-w-6xl px-5 py-2 max-sm:px-3">
+      <AppHead studio={studio} trail={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]} title="Takes" />
+      <main id="main" tabIndex={-1}>
+        <section aria-label="Add a take" className="bg-base-100 border-base-300 mb-8 rounded border p-5 max-sm:p-3">
+          <h2 className="mb-1 text-lg font-semibold">Add a take</h2>
           <p className="mb-4">
-            A recording, a machine’s captions of it or the log of the guide, or both. The recording stays on this
-            computer: kept are what was found in it and a small copy of its sound, to put cues right by ear.
+            Choose a recording, automatic captions of it or the prompter’s log, or several of these. The recording stays
+            on this computer. Saved are what the analysis found and a small audio proxy, to correct cues by ear.
           </p>
-          <BringFiles brought={brought} onChange={setBrought} runs={runs} />
+          <AddFiles chosen={chosen} onChange={setChosen} runs={runs} />
           {progress ? (
             <div className="mt-4 flex items-center gap-4" role="status">
               <progress
@@ -161,6 +156,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
                 aria-label={DOING[progress.doing]}
               />
               {DOING[progress.doing]}
+              {progress.doing !== 'waiting' && ` · ${Math.round(progress.share * 100)} %`}
               <button type="button" className="btn btn-sm" onClick={cancel}>
                 Cancel
               </button>
@@ -168,7 +164,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
           ) : (
             <button type="button" className="btn btn-primary mt-4" onClick={() => void read()}>
               <FileAudio size={16} aria-hidden />
-              Read the take
+              Analyse the take
             </button>
           )}
           {problem && (
@@ -178,15 +174,15 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
             </div>
           )}
         </section>
-        <h2 className="mb-2 text-lg font-semibold">Takes so far</h2>
+        <h2 className="mb-2 text-lg font-semibold">Takes</h2>
         <TakeList classId={stored.id} takes={takes} />
       </main>
       {kept && (
-        <Dialog title="Read, with remarks" onClose={() => location.assign(`/classes/${stored.id}/takes/${kept.id}`)}>
-          <p>The take was read and kept. On the way this was odd:</p>
+        <Dialog title="Analysed, with notes" onClose={() => location.assign(`/classes/${stored.id}/takes/${kept.id}`)}>
+          <p>The take was analysed and saved. Please note:</p>
           <IssueList issues={kept.notes} />
           <a className="btn btn-primary" href={`/classes/${stored.id}/takes/${kept.id}`}>
-            Open the reading
+            Open the take
           </a>
         </Dialog>
       )}
@@ -232,18 +228,22 @@ function TakeList({ classId, takes: first }: ListProps) {
         </p>
       )}
       {takes.length === 0 ? (
-        <p>None yet. Bring one above, and it is read against the plan as it stands now.</p>
+        <p>No take yet. Add one above; it is compared with the plan as it stands now.</p>
       ) : (
         <ul>
           {takes.map((take) => (
-            <li key={take.id} className="border-base-300 flex items-center justify-between gap-4 border-b py-2">
+            <li
+              key={take.id}
+              className="bg-base-100 mb-2 grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 rounded-lg px-4 py-2 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_9rem_auto]"
+            >
               <a
-                className="link link-hover min-w-0 flex-1 truncate font-semibold"
+                className="hover:text-primary min-h-6 min-w-0 truncate font-semibold"
                 href={`/classes/${classId}/takes/${take.id}`}
               >
                 {take.name}
               </a>
-              <span className="quiet-ink shrink-0">
+              <TakeGlancePicture take={take} />
+              <span className="quiet-ink shrink-0 text-right text-sm">
                 {new Date(take.createdAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
               </span>
               <button type="button" className="btn btn-sm" onClick={() => void remove(take)}>

@@ -25,7 +25,7 @@ export function useAttachedFile(takeId: string, recording: Recording | null): At
   const take = async (found: File, handle?: FileHandle): Promise<void> => {
     const known = recording?.file ?? null;
     if (known && (found.size !== known.bytes || (await fingerprint(found)) !== known.print)) {
-      setProblem(`“${found.name}” is another file. This take was read from “${known.name}”.`);
+      setProblem(`“${found.name}” is another file. This take was analysed from “${known.name}”.`);
       return;
     }
     setProblem(null);

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { withCue, type HandWork } from '@/core/reading';
 import type { Seconds } from '@/core/units';
+import { useKey } from '@/ui/parts/use-keys';
 import type { Player } from './player';
 import type { Row } from './rows';
 
@@ -15,16 +15,15 @@ interface Keys {
   readonly nextUnsure: () => void;
   readonly change: (work: HandWork) => void;
   readonly undo: (() => void) | null;
-  readonly showKeys: () => void;
   /** Nothing is bound while something lies over the take. */
   readonly enabled: boolean;
 }
 
-/** The keyboard of a take: see `TakeKeys`. Nothing happens while text is typed. */
+/** The keyboard of a take: see `TAKE_KEYS`. Nothing happens while text is typed. */
 export function useTakeKeys(keys: Keys): void {
-  const { rows, row, work, player, choose, loop, nextUnsure, change, undo, showKeys, enabled } = keys;
+  const { rows, row, work, player, choose, loop, nextUnsure, change, undo, enabled } = keys;
   const cue = row?.kind === 'cue' ? row.cue : null;
-  const options = { enabled, preventDefault: true };
+  const options = { enabled };
   /** What was chosen last, also when keys come quicker than the page is drawn. */
   const latest = useRef<string | null>(null);
   useEffect(() => {
@@ -48,19 +47,18 @@ export function useTakeKeys(keys: Keys): void {
   // Space and Enter on a button press it.
   const onButton = (event: KeyboardEvent): boolean =>
     event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null;
-  useHotkeys('space', () => player.toggle(), { ...options, ignoreEventWhen: onButton });
-  useHotkeys('enter', () => row && choose(row), { enabled, ignoreEventWhen: onButton });
-  useHotkeys('j', () => step(1), options);
-  useHotkeys('k', () => step(-1), options);
-  useHotkeys('o', loop, options);
-  useHotkeys('left', () => nudge(-0.1), options);
-  useHotkeys('right', () => nudge(0.1), options);
-  useHotkeys('shift+left', () => nudge(-1), options);
-  useHotkeys('shift+right', () => nudge(1), options);
-  useHotkeys('h', () => set(player.seconds), options);
-  useHotkeys('x', () => set(null), options);
-  useHotkeys('r', () => cue && set(cue.saidAtSeconds), options);
-  useHotkeys('n', nextUnsure, options);
-  useHotkeys('mod+z', () => undo?.(), options);
-  useHotkeys('?', showKeys, { ...options, useKey: true });
+  useKey('space', () => player.toggle(), { ...options, ignoreEventWhen: onButton });
+  useKey('enter', () => row && choose(row), { enabled, preventDefault: false, ignoreEventWhen: onButton });
+  useKey('j', () => step(1), options);
+  useKey('k', () => step(-1), options);
+  useKey('o', loop, options);
+  useKey('left', () => nudge(-0.1), options);
+  useKey('right', () => nudge(0.1), options);
+  useKey('shift+left', () => nudge(-1), options);
+  useKey('shift+right', () => nudge(1), options);
+  useKey('h', () => set(player.seconds), options);
+  useKey('x', () => set(null), options);
+  useKey('r', () => cue && set(cue.saidAtSeconds), options);
+  useKey('n', nextUnsure, options);
+  useKey('mod+z', () => undo?.(), options);
 }

@@ -24,8 +24,8 @@ export function OwnTerms({ own, onKeep }: Props) {
     <section className="mt-6">
       <h2 className="text-lg font-semibold">Our own terms</h2>
       <p className="quiet-ink mb-2 text-sm">
-        Names and words of your school. They are spelled as you choose, explained at their first use, and known again in
-        a take that a machine misheard.
+        Names and words of your style. They are spelled as you choose, explained at first use, and recognised in takes
+        that a machine misheard.
       </p>
       <ul>
         {own.map((term) => (
@@ -102,7 +102,7 @@ function TermForm({ term, onKeep, onLeave }: FormProps) {
         />
       </label>
       <label className="mt-2 block">
-        <span className="text-sm">What machines write when they mishear it</span>
+        <span className="text-sm">What automatic captions write instead</span>
         <input className="input w-full" value={misheard} onChange={(event) => setMisheard(event.target.value)} />
       </label>
       <label className="mt-2 flex min-h-8 items-center gap-2">
@@ -112,7 +112,7 @@ function TermForm({ term, onKeep, onLeave }: FormProps) {
           checked={known}
           onChange={(event) => setKnown(event.target.checked)}
         />
-        Everybody who comes knows it; it needs no explaining
+        Everybody knows it; no explanation needed
       </label>
       {problem !== null && (
         <p role="alert" className="text-error text-sm">
@@ -121,10 +121,10 @@ function TermForm({ term, onKeep, onLeave }: FormProps) {
       )}
       <div className="mt-2 flex gap-2">
         <button type="submit" className="btn btn-sm btn-primary">
-          Keep it
+          Save
         </button>
         <button type="button" className="btn btn-sm" onClick={onLeave}>
-          Leave it
+          Cancel
         </button>
       </div>
     </form>

@@ -5,8 +5,7 @@ import { SAVE_WORDS } from '@/messages/saving';
 import { IssueList } from '@/ui/parts/IssueList';
 import { hasSpelling, SPELLABLE_TERMS, type Spelling, type Term } from '@/core/words';
 import { OwnTerms } from './OwnTerms';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
 
 interface Props {
   readonly studio: string;
@@ -51,17 +50,17 @@ export function Terms({ studio, first }: Props) {
   };
   const keepOwn = (own: readonly Term[]): void => save({ chosen: stillThere(spelling.chosen, own), own });
   return (
-    <div className="mx-auto max-w-3xl px-5 py-4">
-      <header className="mb-6 flex flex-wrap items-center gap-4">
-        <PageLinks studio={studio} />
-        <span role="status" className="quiet-ink text-sm">
-          {SAVE_WORDS[state.kind]}
-        </span>
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
-      <main>
+    <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
+      <AppHead
+        studio={studio}
+        title="Spelling"
+        beside={
+          <span role="status" className="quiet-ink text-sm">
+            {SAVE_WORDS[state.kind]}
+          </span>
+        }
+      />
+      <main id="main" tabIndex={-1} className="max-w-3xl">
         {state.kind === 'conflict' && (
           <div role="alert" className="border-accent mb-4 border-l-4 px-3 py-2">
             <ConflictChoice what="The spelling was changed" onSettle={settle} />
@@ -72,9 +71,8 @@ export function Terms({ studio, first }: Props) {
             Not saved. <IssueList issues={state.issues} />
           </div>
         )}
-        <h1 className="mb-1 text-2xl font-semibold">Spelling</h1>
         <p className="mb-4">
-          One spelling for each term: the guide, captions, chapters and the printed script follow it. What you write
+          One spelling for each term: the prompter, captions, chapters and the printed script use it. Your own text
           stays as you wrote it.
         </p>
         {[...SPELLABLE_TERMS, ...spelling.own].map((term) => (
@@ -130,7 +128,7 @@ function TermChoice({ term, chosen, onChoose }: ChoiceProps) {
         {option(null, 'as written')}
       </div>
       {term.misheard.length > 0 && (
-        <p className="quiet-ink text-sm">Machines mishear it as: {term.misheard.join(', ')}</p>
+        <p className="quiet-ink text-sm">Automatic captions write: {term.misheard.join(', ')}</p>
       )}
     </fieldset>
   );

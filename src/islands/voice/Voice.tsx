@@ -6,8 +6,7 @@ import { middleVoice, VOICE_LIMITS, VOICE_PARAGRAPH, type VoiceSource } from '@/
 import type { Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
 import { NumberField } from '@/ui/parts/NumberField';
-import { ThemeSwitch } from '@/ui/parts/ThemeSwitch';
-import { PageLinks } from '@/ui/parts/PageLinks';
+import { AppHead } from '@/ui/layout/AppHead';
 import { measureInWorker } from '@/workers/voice-measurer/client';
 import { useMicrophone } from './use-microphone';
 
@@ -36,7 +35,7 @@ export function Voice({ studio, first }: Props) {
     const answer = await send<KeptVoice>('POST', '/api/voice', { syllablesPerMinute, pauseSeconds, how });
     if (!answer.ok) return setSaid(answer.problem.detail);
     setMeasures((before) => [answer.value, ...before]);
-    return setSaid(`Kept: ${Math.round(answer.value.syllablesPerMinute)} syllables a minute.`);
+    return setSaid(`Saved: ${Math.round(answer.value.syllablesPerMinute)} syllables a minute.`);
   };
   const measure = async (sound: Blob, how: VoiceSource): Promise<void> => {
     setBusy(true);
@@ -61,24 +60,18 @@ export function Voice({ studio, first }: Props) {
     return setMeasures((before) => before.filter((one) => one.id !== id));
   };
   return (
-    <div className="mx-auto max-w-3xl px-5 py-4">
-      <header className="mb-6 flex flex-wrap items-center gap-4">
-        <PageLinks studio={studio} />
-        <span className="ml-auto">
-          <ThemeSwitch />
-        </span>
-      </header>
-      <main>
-        <h1 className="mb-1 text-2xl font-semibold">My voice</h1>
+    <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
+      <AppHead studio={studio} title="My voice" />
+      <main id="main" tabIndex={-1} className="max-w-3xl">
         <p className="mb-4">
           {used === null ? (
-            'Nothing is measured yet: classes reckon with 190 syllables a minute.'
+            'Nothing is measured yet: classes use 190 syllables a minute.'
           ) : (
             <>
               <span className="text-xl font-semibold">{Math.round(used.syllablesPerMinute)}</span> syllables a minute
-              {used.pauseSeconds !== null && `, pauses of ${used.pauseSeconds.toFixed(1)} s`}, the middle of{' '}
-              {measures.length === 1 ? 'one measure' : `${measures.length} measures`}. A class takes it over on its
-              desk.
+              {used.pauseSeconds !== null && `, pauses of ${used.pauseSeconds.toFixed(1)} s`}, the median of{' '}
+              {measures.length === 1 ? 'one measurement' : `${measures.length} measurements`}. Each class can use it,
+              under Voice.
             </>
           )}
         </p>
@@ -100,7 +93,7 @@ export function Voice({ studio, first }: Props) {
               </button>
             )}
             <label className={`btn ${busy || live.recording ? 'btn-disabled' : ''}`}>
-              Bring a sound file of it
+              Choose a sound file of it
               <input
                 type="file"
                 accept="audio/*,video/*"
@@ -122,7 +115,7 @@ export function Voice({ studio, first }: Props) {
         <section aria-label="Typed" className="mt-4 flex max-w-md items-center gap-3">
           <div className="flex-1">
             <NumberField
-              label="Or type it, in syllables a minute"
+              label="Or type it, syllables a minute"
               step={5}
               value={typed}
               {...VOICE_LIMITS.syllablesPerMinute}
@@ -130,7 +123,7 @@ export function Voice({ studio, first }: Props) {
             />
           </div>
           <button type="button" className="btn btn-sm" onClick={() => void keep(typed, null, 'typed')}>
-            Keep it
+            Save
           </button>
         </section>
         {measures.length > 0 && (

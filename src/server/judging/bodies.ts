@@ -1,5 +1,7 @@
 import type { AnySchema, InferType } from 'yup';
-import { newClassSchema, saveClassSchema, type NewClassRequest } from '@/api/classes';
+import { listingSchema, newClassSchema, saveClassSchema, type NewClassRequest } from '@/api/classes';
+import { nameRevisionSchema } from '@/api/history';
+import { studioSchema } from '@/api/studio';
 import { archiveMovementSchema, newMovementSchema, saveMovementSchema } from '@/api/movements';
 import { newSeriesSchema, saveSeriesSchema } from '@/api/series';
 import { correctionsSchema, newTakeSchema } from '@/api/takes';
@@ -26,6 +28,9 @@ type Judged<Value> = Result<Value, BodyProblem>;
 export interface Bodies {
   'new-class': Omit<NewClassRequest, 'plan'> & { readonly plan?: PlanRow };
   'save-class': SaveBase & { readonly plan: PlanRow };
+  'class-listing': InferType<typeof listingSchema>;
+  'name-revision': InferType<typeof nameRevisionSchema>;
+  studio: InferType<typeof studioSchema>;
   'new-movement': JudgedMovement;
   'save-movement': SaveBase & { readonly movement: JudgedMovement };
   'archive-movement': InferType<typeof archiveMovementSchema>;
@@ -50,6 +55,9 @@ const WORK = { bytes: 12 * MEGABYTE, values: 500_000 };
 export const BODY_LIMITS: Readonly<Record<BodyKind, { readonly bytes: number; readonly values: number }>> = {
   'new-class': PLAN,
   'save-class': PLAN,
+  'class-listing': { bytes: 16 * KILOBYTE, values: 500 },
+  'name-revision': { bytes: 4 * KILOBYTE, values: 20 },
+  studio: { bytes: 4 * KILOBYTE, values: 20 },
   'new-movement': { bytes: 2 * ORDINARY + 4 * KILOBYTE, values: 20_000 },
   'save-movement': { bytes: 2 * ORDINARY + 4 * KILOBYTE, values: 20_000 },
   'archive-movement': { bytes: KILOBYTE, values: 20 },
@@ -117,6 +125,9 @@ function correctTake(raw: unknown): Judged<Bodies['correct-take']> {
 const JUDGES: { readonly [Kind in BodyKind]: (raw: unknown) => Judged<Bodies[Kind]> } = {
   'new-class': newClass,
   'save-class': saveClass,
+  'class-listing': (raw) => shaped(raw, listingSchema),
+  'name-revision': (raw) => shaped(raw, nameRevisionSchema),
+  studio: (raw) => shaped(raw, studioSchema),
   'new-movement': newMovement,
   'save-movement': saveMovement,
   'archive-movement': (raw) => shaped(raw, archiveMovementSchema),

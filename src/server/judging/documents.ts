@@ -1,11 +1,11 @@
 import { readMovement, summaryOf, type Movement, type MovementSummary } from '@/core/movement';
 import { readPlan, upToDate, type ClassPlan } from '@/core/plan';
-import { checkReading, correct, type Reading } from '@/core/reading';
+import { checkReading, correct, glanceOf, type Reading } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import type { NewTakeRequest } from '@/api/takes';
 import type { HandWorkRow, TakeRow } from '@/db/queries/takes';
-import type { PlanRow } from '@/db/queries/classes';
+import { planRow, type PlanRow } from '@/db/queries/classes';
 
 /*
  * Documents judged, with what is stored beside them worked out. What large documents become is their JSON: it goes to
@@ -18,13 +18,7 @@ type Issues = readonly Issue[];
 export function judgePlan(raw: unknown): Result<PlanRow, Issues> {
   const read = readPlan(raw);
   if (!read.ok) return read;
-  const plan = read.value;
-  return ok({
-    planText: JSON.stringify(plan),
-    title: plan.title,
-    targetSeconds: plan.targetSeconds,
-    runtimeSeconds: expandPlan(plan).runtimeSeconds,
-  });
+  return ok(planRow(read.value));
 }
 
 export interface JudgedMovement {
@@ -56,6 +50,7 @@ export function judgeTake(
     soundId: soundId ?? null,
     envelope: typeof envelope === 'string' ? new Uint8Array(Buffer.from(envelope, 'base64')) : null,
     readingText: JSON.stringify(reading),
+    glanceText: JSON.stringify(glanceOf(reading)),
   });
 }
 
@@ -79,9 +74,15 @@ export function judgeHandWork(work: {
 }
 
 /** A judged reading with its figures worked out anew from the stored plan that it belongs to; JSON in and out. */
-export function recount({ readingText, planText, lengthSeconds }: RecountInput): string {
+export function recount({ readingText, planText, lengthSeconds }: RecountInput): Recounted {
   const plan = upToDate(JSON.parse(planText) as ClassPlan);
-  return JSON.stringify(correct(JSON.parse(readingText) as Reading, expandPlan(plan), {}, lengthSeconds));
+  const reading = correct(JSON.parse(readingText) as Reading, expandPlan(plan), {}, lengthSeconds);
+  return { readingText: JSON.stringify(reading), glanceText: JSON.stringify(glanceOf(reading)) };
+}
+
+export interface Recounted {
+  readonly readingText: string;
+  readonly glanceText: string;
 }
 
 export interface RecountInput {

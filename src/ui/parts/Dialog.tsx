@@ -1,5 +1,5 @@
 import { X } from 'lucide-react';
-import { useEffect, useId, useRef, type ReactNode } from 'react';
+import { useId, useLayoutEffect, useRef, type ReactNode } from 'react';
 
 interface Props {
   readonly title: string;
@@ -12,19 +12,40 @@ interface Props {
 export function Dialog({ title, children, wide, onClose }: Props) {
   const element = useRef<HTMLDialogElement>(null);
   const id = useId();
-  useEffect(() => {
+  useLayoutEffect(() => {
     const dialog = element.current;
+    const before = document.activeElement;
     dialog?.showModal();
-    return () => dialog?.close();
+    return () => {
+      dialog?.close();
+      // What opened it may be drawn anew by what was done here.
+      if (before instanceof HTMLElement && before.isConnected) before.focus({ preventScroll: true });
+    };
   }, []);
   return (
-    <dialog ref={element} className="modal" aria-labelledby={id} onCancel={onClose}>
-      <div className={`modal-box bg-base-100 border-base-300 border ${wide ? 'max-w-3xl' : 'max-w-xl'}`}>
+    <dialog
+      ref={element}
+      className="modal"
+      aria-labelledby={id}
+      onCancel={(event) => {
+        if (event.target !== element.current) return;
+        event.preventDefault();
+        onClose();
+      }}
+    >
+      <div
+        className={`modal-box bg-base-100 border-base-300 max-h-[94dvh] border max-sm:w-[96vw] max-sm:p-4 ${wide ? 'max-w-3xl' : 'max-w-xl'}`}
+      >
         <div className="mb-3 flex items-start justify-between gap-4">
-          <h2 id={id} className="text-lg font-semibold">
+          <h2 id={id} className="min-w-0 text-lg font-semibold">
             {title}
           </h2>
-          <button type="button" className="btn btn-sm btn-square btn-ghost" aria-label="Close" onClick={onClose}>
+          <button
+            type="button"
+            className="btn btn-sm btn-square btn-ghost shrink-0"
+            aria-label="Close"
+            onClick={onClose}
+          >
             <X size={16} aria-hidden />
           </button>
         </div>

@@ -1,8 +1,13 @@
 import type { ReactNode } from 'react';
 import { Dialog } from './Dialog';
 
+export interface KeyLine {
+  readonly keys: string;
+  readonly does: string;
+}
+
 interface Props {
-  readonly keys: readonly { readonly keys: string; readonly does: string }[];
+  readonly keys: readonly KeyLine[];
   readonly onClose: () => void;
   readonly children?: ReactNode;
 }

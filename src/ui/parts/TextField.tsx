@@ -113,6 +113,9 @@ export function TextField({
               const by = event.key === 'ArrowDown' ? 1 : tokens.length - 1;
               setHints({ ...hints, chosen: (hints.chosen + by) % tokens.length });
             }
+          } else if (event.key === 'Escape' && event.currentTarget.closest('dialog')) {
+            // It closes the dialog, and what was typed is kept.
+            return;
           } else if (event.key === 'Enter' || event.key === 'Escape') {
             event.preventDefault();
             event.stopPropagation();

@@ -30,7 +30,7 @@ export function TokenHints({ id, typed, chosen, onTake }: Props) {
     <ul
       id={id}
       role="listbox"
-      aria-label="Words that fill themselves in"
+      aria-label="Placeholders"
       className="bg-base-100 border-base-300 absolute inset-x-0 z-20 rounded border p-1 text-sm shadow-lg"
     >
       {tokens.map(({ token, stands }, index) => (

@@ -23,7 +23,7 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
           <X size={16} aria-hidden />
         </button>
       </div>
-      {open.length === 0 && <p role="status">Nothing to put right that these checks can see.</p>}
+      {open.length === 0 && <p role="status">The checks found nothing to fix.</p>}
       {GRAVITIES.map((gravity) => {
         const of = open.filter((finding) => finding.gravity === gravity);
         if (of.length === 0) return null;
@@ -41,9 +41,9 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
         );
       })}
       {setAside.length > 0 && (
-        <section aria-label="Set aside">
+        <section aria-label="Dismiss">
           <h3 className="mt-3 font-semibold">
-            Set aside <span className="quiet-ink font-normal">{setAside.length}</span>
+            Dismiss <span className="quiet-ink font-normal">{setAside.length}</span>
           </h3>
           <ul>
             {setAside.map(({ finding, reason }) => (
@@ -116,7 +116,7 @@ function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly 
             </button>
           )}
           <button type="button" className="btn btn-xs" onClick={() => setReason('')}>
-            Set aside<span className="sr-only"> {title}</span>
+            Dismiss<span className="sr-only"> {title}</span>
           </button>
         </div>
       ) : (
@@ -130,8 +130,8 @@ function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly 
           <input
             type="text"
             className="input input-sm flex-1"
-            aria-label={`Why “${title}” is set aside`}
-            placeholder="Why it is left as it is"
+            aria-label={`Why “${title}” is dismissed`}
+            placeholder="Reason"
             maxLength={LIMITS.noteCharacters}
             value={reason}
             ref={(element) => element?.focus()}
@@ -141,7 +141,7 @@ function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly 
             }}
           />
           <button type="submit" className="btn btn-sm" disabled={reason.trim() === ''}>
-            Set aside
+            Dismiss
           </button>
         </form>
       )}
@@ -164,7 +164,7 @@ function SetAsideEntry({ finding, reason }: { readonly finding: Finding; readonl
         className="btn btn-xs mt-1"
         onClick={() => desk.edit(setAsideEdit(desk.getState().plan, finding, null))}
       >
-        Take it up again<span className="sr-only"> {title}</span>
+        Reopen<span className="sr-only"> {title}</span>
       </button>
     </li>
   );

@@ -16,12 +16,12 @@ interface Props {
   readonly timeline: Timeline | null;
   readonly onChange: (part: Partial<Length>) => void;
   readonly onRemove: () => void;
-  readonly onGuide: (plan: LengthFit['plan']) => void;
+  readonly onPrompter: (plan: LengthFit['plan']) => void;
   readonly onPublish: (plan: LengthFit['plan']) => void;
 }
 
 /** One length: its name and target, what it lands on, and what can be done with it. */
-export function LengthHead({ length, found, timeline, onChange, onRemove, onGuide, onPublish }: Props) {
+export function LengthHead({ length, found, timeline, onChange, onRemove, onPrompter, onPublish }: Props) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const off = timeline ? Math.round(timeline.runtimeSeconds) - Math.round(length.targetSeconds) : 0;
   const makeClass = async (): Promise<void> => {
@@ -58,7 +58,7 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onGuid
         </span>
       </div>
       <p className={`text-right text-sm ${off === 0 ? 'quiet-ink' : 'text-accent'}`} aria-live="polite">
-        {timeline && (off === 0 ? 'on target' : `off by ${formatDifference(off)}`)}
+        {timeline && (off === 0 ? 'on target' : `vs target: ${formatDifference(off)}`)}
       </p>
       {found && !found.fit.feasible && (
         <p className="text-accent text-right text-sm">{whyNot(found.fit, length.targetSeconds)}</p>
@@ -73,14 +73,14 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onGuid
         />
       </div>
       <div className="mt-1 flex flex-wrap justify-end gap-1" role="group" aria-label={length.name}>
-        <button type="button" className="btn btn-xs" disabled={!found} onClick={() => found && onGuide(found.plan)}>
-          Guide
+        <button type="button" className="btn btn-xs" disabled={!found} onClick={() => found && onPrompter(found.plan)}>
+          Prompter
         </button>
         <button type="button" className="btn btn-xs" disabled={!found} onClick={() => found && onPublish(found.plan)}>
           Publish
         </button>
         <button type="button" className="btn btn-xs" disabled={!found} onClick={() => void makeClass()}>
-          Make a class of it
+          Save as a class
         </button>
         <button type="button" className="btn btn-xs text-error" onClick={onRemove}>
           Remove<span className="sr-only"> {length.name}</span>

@@ -24,7 +24,7 @@ export function LengthRows({ timelines, fits, onPin }: Props) {
       <tbody>
         <tr>
           <th scope="row" className="font-normal">
-            One breath, at the opening
+            Breath at the start
           </th>
           <td className="text-right">{plan.pace.breathSeconds.toFixed(1)} s</td>
           {plan.lengths.map((length) => {
@@ -65,7 +65,7 @@ export function LengthRows({ timelines, fits, onPin }: Props) {
                       type="button"
                       className={`hover:bg-base-200 min-h-7 w-full rounded px-3 text-right ${pinned ? 'font-semibold' : ''}`}
                       disabled={!fitted}
-                      aria-label={`${step.name} in ${length.name}: ${fitted ? amount(fitted, there.get(length.id)?.get(step.id)) : 'being worked out'}${pinned ? ', pinned' : ''}`}
+                      aria-label={`${step.name} in ${length.name}: ${fitted ? amount(fitted, there.get(length.id)?.get(step.id)) : 'calculating'}${pinned ? ', pinned' : ''}`}
                       onClick={() => onPin(length.id, step.id)}
                     >
                       {fitted ? amount(fitted, there.get(length.id)?.get(step.id)) : '…'}
@@ -112,7 +112,7 @@ function SectionTotal({
 /** Rounds and time of a step, or that it is left out. */
 function amount(step: Step, timed: TimedStep | undefined): string {
   if (!timed) return '…';
-  if (step.leftOut) return 'left out';
+  if (step.leftOut) return 'skipped';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (timed.rounds === 0) return length;
   const each = step.kind === 'movement' && step.sides !== 'none' ? ' a side' : '';

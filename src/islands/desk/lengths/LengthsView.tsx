@@ -16,12 +16,12 @@ const OFTEN = [300, 600, 1200];
 const SHARES = [0.5, 0.75, 1.5, 1.25, 0.9];
 
 interface Props {
-  readonly onGuide: (plan: LengthFit['plan']) => void;
+  readonly onPrompter: (plan: LengthFit['plan']) => void;
   readonly onPublish: (plan: LengthFit['plan']) => void;
 }
 
 /** One source, several lengths: steps down, lengths across, rounds and times in the cells. */
-export function LengthsView({ onGuide, onPublish }: Props) {
+export function LengthsView({ onPrompter, onPublish }: Props) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
@@ -67,14 +67,14 @@ export function LengthsView({ onGuide, onPublish }: Props) {
     <section aria-label="Lengths" className="bg-base-100 min-h-0 flex-1 overflow-auto p-4" tabIndex={0}>
       <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
         <p className="max-w-prose">
-          Every length is fitted from the steps of this class: an edit reaches all of them. Press a cell to keep its
+          Every length is fitted from the steps of this class: an edit changes all of them. Press a cell to keep its
           rounds, its time, or to leave the step out in that length.
         </p>
         {adding}
       </div>
       {failed && (
         <p role="status" className="text-accent mb-3">
-          The lengths could not be worked out. The class is as it was; its next edit tries again.
+          The lengths could not be calculated. The class was not changed; the next edit tries again.
         </p>
       )}
       {plan.lengths.length === 0 ? (
@@ -87,7 +87,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
                 Step
               </th>
               <th scope="col" className="w-36 text-right align-bottom">
-                <span className="text-base-content block font-semibold">As it stands</span>
+                <span className="text-base-content block font-semibold">This class</span>
                 {formatClock(timeline.runtimeSeconds)} of {formatClock(plan.targetSeconds)}
               </th>
               {plan.lengths.map((length) => (
@@ -103,7 +103,7 @@ export function LengthsView({ onGuide, onPublish }: Props) {
                     )
                   }
                   onRemove={() => set(plan.lengths.filter((one) => one.id !== length.id))}
-                  onGuide={onGuide}
+                  onPrompter={onPrompter}
                   onPublish={onPublish}
                 />
               ))}

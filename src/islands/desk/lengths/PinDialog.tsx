@@ -38,13 +38,13 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
   return (
     <Dialog title={`${step.name}, ${length.name}`} onClose={onClose}>
       <CheckBox
-        label="Left out of this length"
+        label="Skipped in this length"
         checked={out}
         onChange={(leftOut) => set({ leftOut, rounds: null, seconds: null })}
       />
       {counted && !out && step.kind === 'movement' && (
         <Counter
-          label={step.sides === 'none' ? 'Rounds' : 'Rounds on each side'}
+          label={step.sides === 'none' ? 'Rounds' : 'Rounds per side'}
           value={rounds}
           least={1}
           most={LIMITS.rounds}
@@ -90,7 +90,7 @@ export function BreathPinDialog({ lengthId, fit, onClose }: Omit<Props, 'stepId'
     desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, `breath ${lengthId}`);
   };
   return (
-    <Dialog title={`One breath at the opening, ${length.name}`} onClose={onClose}>
+    <Dialog title={`Breath at the start,  ${length.name}`} onClose={onClose}>
       <NumberField
         label="One breath"
         unit="s"

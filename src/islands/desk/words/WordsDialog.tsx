@@ -12,9 +12,9 @@ import { useDesk, useDeskStore } from '../use-desk';
 /** Words over the whole class: find and replace, and a cue sheet brought back; what would change is shown first. */
 export function WordsDialog({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Dialog title="Words of the class" wide onClose={onClose}>
+    <Dialog title="Find and replace" wide onClose={onClose}>
       <FindReplace onClose={onClose} />
-      <h3 className="mt-5 font-semibold">A cue sheet, brought back</h3>
+      <h3 className="mt-5 font-semibold">Cue sheet</h3>
       <CueSheetIn onClose={onClose} />
     </Dialog>
   );
@@ -59,14 +59,14 @@ function FindReplace({ onClose }: { readonly onClose: () => void }) {
     >
       <div className="flex gap-3">
         {field('Find', find, setFind)}
-        {field('Write instead', replace, setReplace)}
+        {field('Replace with', replace, setReplace)}
       </div>
       <div className="my-2 flex flex-wrap gap-x-6">
         <CheckBox label="Whole words only" checked={wholeWords} onChange={setWholeWords} />
-        <CheckBox label="Capitals as typed" checked={matchCase} onChange={setMatchCase} />
+        <CheckBox label="Match case" checked={matchCase} onChange={setMatchCase} />
       </div>
       <p role="status" className="text-sm">
-        {find === '' ? 'Looks in every line that is said.' : `${found.length} ${found.length === 1 ? 'line' : 'lines'}`}
+        {find === '' ? 'Searches every spoken line.' : `${found.length} ${found.length === 1 ? 'line' : 'lines'}`}
       </p>
       {found.length > 0 && <Changes changes={found} skipped={skipped} onToggle={toggle} />}
       <button type="submit" className="btn btn-sm btn-primary mt-2" disabled={chosen.length === 0}>
@@ -130,7 +130,7 @@ function CueSheetIn({ onClose }: { readonly onClose: () => void }) {
   return (
     <>
       <p className="mb-2 text-sm">
-        Save one with Publish, change the column “line” in any spreadsheet, and bring it back. Times are not read: they
+        Save one with Publish, change the column “line” in any spreadsheet, and choose it here. Times are ignored: they
         follow from the breath.
       </p>
       <label className="btn btn-sm">
@@ -151,8 +151,8 @@ function CueSheetIn({ onClose }: { readonly onClose: () => void }) {
         <div className="mt-2">
           <p role="status" className="text-sm">
             {read.changes.length === 0
-              ? 'It has the same lines as the class. Nothing to change.'
-              : `It words ${read.changes.length} ${read.changes.length === 1 ? 'line' : 'lines'} differently.`}
+              ? 'The cue sheet has the same lines as the class. Nothing to change.'
+              : `The cue sheet words ${read.changes.length} ${read.changes.length === 1 ? 'line' : 'lines'} differently.`}
           </p>
           {read.notes.length > 0 && <IssueList issues={read.notes} />}
           {read.changes.length > 0 && <Changes changes={read.changes} />}

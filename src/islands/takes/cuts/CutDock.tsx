@@ -22,7 +22,7 @@ export function CutDock({ cut, playSeconds, onChange }: Props) {
   return (
     <section aria-label="The cut" className="py-3">
       <h2 className="font-semibold">Cut: {CUT_NAMES[cut.reason]}</h2>
-      <CheckBox label="Made in the cut version" checked={cut.on} onChange={(on) => onChange({ ...cut, on })} />
+      <CheckBox label="Cut it out" checked={cut.on} onChange={(on) => onChange({ ...cut, on })} />
       <div className="flex flex-col gap-2">
         <ExactTime key={`from ${startSeconds}`} label="From" seconds={startSeconds} onSet={setStart} />
         <ExactTime key={`to ${endSeconds}`} label="To" seconds={endSeconds} onSet={setEnd} />
@@ -34,7 +34,7 @@ export function CutDock({ cut, playSeconds, onChange }: Props) {
           disabled={playSeconds >= endSeconds}
           onClick={() => setStart(playSeconds)}
         >
-          Begin at {formatExactClock(playSeconds)}
+          Start at {formatExactClock(playSeconds)}
         </button>
         <button
           type="button"
@@ -45,7 +45,7 @@ export function CutDock({ cut, playSeconds, onChange }: Props) {
           End at {formatExactClock(playSeconds)}
         </button>
         <button type="button" className="btn btn-sm" onClick={() => onChange(null)}>
-          Take the cut away
+          Remove the cut
         </button>
       </div>
     </section>

@@ -20,7 +20,7 @@ interface Props {
   readonly onChoose: (index: number) => void;
 }
 
-/** What is left out of the cut version: proposed, chosen, marked at the playhead, and heard without. */
+/** What is left out of the edited version: proposed, chosen, marked at the playhead, and heard without. */
 export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoose }: Props) {
   const [deadAir, setDeadAir] = useState<Seconds>(DEAD_AIR.usual);
   const [begun, setBegun] = useState<Seconds | null>(null);
@@ -38,8 +38,8 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
   return (
     <div className="p-4">
       <p className="mb-2">
-        The cut version lasts <strong>{formatClock(left)}</strong>; {formatClock(runtime - left)} of{' '}
-        {formatClock(runtime)} go. {cuts === null && 'These cuts are proposed; none is made until you use them.'}
+        The edited version lasts <strong>{formatClock(left)}</strong>; {formatClock(runtime - left)} of{' '}
+        {formatClock(runtime)} go. {cuts === null && 'These cuts are only proposed so far.'}
       </p>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         {cuts === null && (
@@ -49,10 +49,10 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
         )}
         <button type="button" className="btn btn-sm" disabled={!hasSound} onClick={mark}>
           {begun === null
-            ? `Begin a cut at ${formatExactClock(player.seconds)}`
-            : `End it at ${formatExactClock(player.seconds)}, begun at ${formatExactClock(begun)}`}
+            ? `Start a cut at ${formatExactClock(player.seconds)}`
+            : `End it at ${formatExactClock(player.seconds)}, started at ${formatExactClock(begun)}`}
         </button>
-        {hasSound && <CheckBox label="Play without what is cut" checked={skipping} onChange={setSkipping} />}
+        {hasSound && <CheckBox label="Play the edited version" checked={skipping} onChange={setSkipping} />}
         <span className="flex items-center gap-2">
           <NumberField
             label="Dead air from"
@@ -64,13 +64,13 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
           />
           {cuts !== null && (
             <button type="button" className="btn btn-sm" onClick={() => onCuts(withDeadAirOf(cuts, proposed))}>
-              Look for it again
+              Search again
             </button>
           )}
         </span>
       </div>
       {shown.length === 0 ? (
-        <p>Nothing to cut was found. Play the take, and begin a cut where you want one.</p>
+        <p>Nothing to cut was found. Play the take, and start a cut where you want one.</p>
       ) : (
         <ul aria-label="Cuts">
           {shown.map((cut, index) => (

@@ -17,7 +17,7 @@ export function Learn({ classId, names }: Props) {
   const [said, setSaid] = useState<Taken | null>(null);
   const [busy, setBusy] = useState(false);
   if (trouble) return <p className="text-error p-4 font-semibold">{trouble}</p>;
-  if (!learning) return <p className="p-4">Looking at the takes of this class.</p>;
+  if (!learning) return <p className="p-4">Comparing the takes of this class.</p>;
   const { takes, proposals, nextSeconds, predictions } = learning;
   const act = async (work: Promise<Taken>): Promise<void> => {
     setBusy(true);
@@ -28,13 +28,12 @@ export function Learn({ classId, names }: Props) {
   return (
     <div className="p-4">
       <section aria-label="Proposed changes" className="mb-6">
-        <h2 className="mb-1 font-semibold">Use what was taken</h2>
+        <h2 className="mb-1 font-semibold">Use this take</h2>
         <p className="mb-2">
           {takes.length === 1 ? 'From this take' : `From ${takes.length} takes of this class`}
-          {nextSeconds !== null &&
-            `: given as you usually do, the class as it stands takes ${formatClock(nextSeconds)}.`}
+          {nextSeconds !== null && `: as you usually teach, this class would last ${formatClock(nextSeconds)}.`}
         </p>
-        {proposals.length === 0 && <p>The class is already as you give it: nothing to change.</p>}
+        {proposals.length === 0 && <p>The class already matches how you teach it: nothing to change.</p>}
         <ul className="flex flex-col gap-2">
           {proposals.map((proposal) => (
             <li
@@ -91,16 +90,16 @@ function Buttons({ proposal: { kind }, busy, onClass, onVoice, onLibrary }: Butt
   return (
     <span className="flex flex-wrap gap-2">
       <button type="button" className="btn btn-sm btn-primary" disabled={busy} onClick={onClass}>
-        Take into the class
+        Use in the class
       </button>
       {kind === 'voice' && (
         <button type="button" className="btn btn-sm" disabled={busy} onClick={onVoice}>
-          Keep as my voice
+          Save as my voice
         </button>
       )}
       {kind === 'teach' && (
         <button type="button" className="btn btn-sm" disabled={busy} onClick={onLibrary}>
-          Into the library too
+          Save in the library too
         </button>
       )}
     </span>

@@ -16,14 +16,14 @@ export function PredictionChart({ names, predictions }: Props) {
   const off = last?.predictedSeconds && last.takenSeconds ? last.predictedSeconds - last.takenSeconds : null;
   const words =
     off === null
-      ? 'Each further take is foretold from those before it, and shown here beside what then happened.'
-      : `The last take was foretold ${off === 0 ? 'to the second' : `${formatDifference(off)} off`}, from ${predictions.length - 1} before it; planned, it was ${formatDifference((last?.plannedSeconds ?? 0) - (last?.takenSeconds ?? 0))} off.`;
+      ? 'Each take is predicted from the takes before it, and shown here beside the actual length.'
+      : `The last take was predicted ${off === 0 ? 'to the second' : `${formatDifference(off)} off`}, from ${predictions.length - 1} before it; planned, it was ${formatDifference((last?.plannedSeconds ?? 0) - (last?.takenSeconds ?? 0))} off.`;
   const clock = (seconds: number | null): string => (seconds === null ? '–' : formatClock(seconds));
   return (
     <Drawing
-      title="Foretold and taken"
+      title="Predicted and actual"
       words={words}
-      heads={['Take', 'Planned', 'Foretold', 'Taken']}
+      heads={['Take', 'Planned', 'Predicted', 'Actual']}
       rows={predictions.map(({ plannedSeconds, predictedSeconds, takenSeconds }, index) => [
         names[index] ?? '',
         clock(plannedSeconds),

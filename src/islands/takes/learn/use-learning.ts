@@ -39,14 +39,14 @@ export async function takeIntoClass(
   const body = { baseRevision: stored.value.revision, plan: applied.value.plan };
   const answer = await send('PUT', `/api/classes/${classId}`, body);
   if (!answer.ok) return { words: answer.problem.detail };
-  return kind === null ? { words: 'Taken back.' } : { words: 'Taken into the class.', undo: applied.value.inverse };
+  return kind === null ? { words: 'Undone.' } : { words: 'Changed in the class.', undo: applied.value.inverse };
 }
 
 /** Keeps the rate as a measure of the studio's voice, from which new classes reckon. */
 export async function takeIntoVoice({ to }: Proposal): Promise<Taken> {
   const body = { syllablesPerMinute: to, pauseSeconds: null, how: 'take' };
   const answer = await send('POST', '/api/voice', body);
-  return { words: answer.ok ? 'Kept as a measure of my voice.' : answer.problem.detail };
+  return { words: answer.ok ? 'Saved as a measurement of my voice.' : answer.problem.detail };
 }
 
 /** Gives the library's entry of a movement the silence after its teaching that the class is given. */
@@ -55,7 +55,7 @@ export async function takeIntoLibrary(classId: string, { step, pauseSeconds }: P
   if (!stored.ok) return { words: stored.problem.detail };
   const found = findStep(stored.value.plan, step ?? '')?.step;
   const source = found?.kind === 'movement' ? found.source : null;
-  if (!source || pauseSeconds === null) return { words: 'This movement was not taken from the library.' };
+  if (!source || pauseSeconds === null) return { words: 'This movement is not from the library.' };
   const entry = await send<MovementResponse>('GET', `/api/movements/${source.movementId}`);
   if (!entry.ok) return { words: entry.problem.detail };
   const { movement, revision } = entry.value;

@@ -22,7 +22,7 @@ export function PairChart({ title, words, first, pairs, format }: Props) {
     <Drawing
       title={title}
       words={words}
-      heads={[first, 'Planned', 'Taken']}
+      heads={[first, 'Planned', 'Actual']}
       rows={pairs.map(({ name, planned, taken }) => [
         name,
         format(planned),

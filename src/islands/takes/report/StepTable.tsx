@@ -23,7 +23,7 @@ export function StepTable({ report, names }: Props) {
   return (
     <section aria-label="Step by step" className="mb-6 overflow-x-auto">
       <h2 className="font-semibold">Step by step</h2>
-      <p className="mb-1 text-sm">Breath and teaching in seconds: planned, then taken.</p>
+      <p className="mb-1 text-sm">Breath and teaching in seconds: planned, then actual.</p>
       <table className="table-sm table [&_:is(td,th)]:px-2">
         <thead>
           <tr>

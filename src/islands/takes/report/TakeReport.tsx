@@ -41,7 +41,7 @@ export function TakeReport({ plan, timeline, reading, recording, names, onPlay }
       <section aria-label="What differs" className="mb-6">
         <h2 className="mb-1 font-semibold">What differs from the plan</h2>
         {report.differences.length === 0 && report.silences.length === 0 ? (
-          <p>Nothing in kind: every step that was heard is where the plan has it, with its rounds.</p>
+          <p>No difference: every step that was heard is at its planned place, with its rounds.</p>
         ) : (
           <ul className="list-disc pl-5">
             {report.differences.map((one, index) => (
@@ -75,7 +75,7 @@ export function TakeReport({ plan, timeline, reading, recording, names, onPlay }
         />
         <PairChart
           title="Breath"
-          words="Seconds of one breath, as planned and as the lines that lead it came."
+          words="Seconds per breath, planned and actual."
           first="Step"
           pairs={breaths}
           format={(value) => `${value.toFixed(1)} s`}

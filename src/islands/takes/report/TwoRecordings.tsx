@@ -15,8 +15,8 @@ export function TwoRecordings({ second }: { readonly second: SecondRecording }) 
       </p>
       <p className="text-sm">
         {used === 'second'
-          ? 'Speech stands out more clearly in it: it was read in place of the first.'
-          : 'Speech stands out more clearly in the first: that was read.'}
+          ? 'Speech stands out more clearly in it: it was analysed instead of the first.'
+          : 'Speech stands out more clearly in the first: that was analysed.'}
       </p>
     </section>
   );

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { readBody } from '@/server/body';
-import { classJson, saveClass, shelve } from '@/server/classes';
+import { classJson, saveClass, binClass } from '@/server/classes';
 import { answer } from '@/server/refusal';
 import { asking } from '@/server/studio';
 
@@ -16,4 +16,4 @@ export const PUT: APIRoute = ({ params, request }) =>
     return saveClass(await asking(), params.id ?? '', base, plan);
   });
 
-export const DELETE: APIRoute = ({ params }) => answer(async () => shelve(await asking(), params.id ?? '', true));
+export const DELETE: APIRoute = ({ params }) => answer(async () => binClass(await asking(), params.id ?? '', true));

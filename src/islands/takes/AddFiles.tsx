@@ -1,34 +1,34 @@
 import { useEffect, useRef, useState } from 'react';
 import { formatClock } from '@/core/units';
-import type { KeptRun } from '../guide/kept-runs';
+import type { KeptRun } from '../prompter/kept-runs';
 
-/** What an instructor brings of a class. */
-export interface Brought {
+/** The files of a take. */
+export interface ChosenFiles {
   readonly sound: File | null;
   /** The same class from another microphone. */
   readonly second: File | null;
-  /** Captions, text with times, or the guide's log. */
+  /** Captions, text with times, or the prompter's log. */
   readonly words: File | null;
 }
 
-export const NOTHING_BROUGHT: Brought = { sound: null, second: null, words: null };
+export const NOTHING_CHOSEN: ChosenFiles = { sound: null, second: null, words: null };
 
 const MEDIA = 'audio/*,video/*,.wav,.mp3,.m4a,.mp4,.webm,.ogg,.flac';
 const WORDS = '.vtt,.srt,.txt,.json,text/vtt,text/plain';
 
 /** Chooses the files of a take; they may be dropped anywhere on the page too. */
-export function BringFiles({
-  brought,
+export function AddFiles({
+  chosen,
   onChange,
   runs,
 }: {
-  readonly brought: Brought;
-  readonly onChange: (brought: Brought) => void;
+  readonly chosen: ChosenFiles;
+  readonly onChange: (chosen: ChosenFiles) => void;
   /** The times that the class was performed in this browser, the newest first. */
   readonly runs: readonly KeptRun[];
 }) {
-  const over = useDroppedFiles((files) => onChange(files.reduce(withDropped, brought)));
-  const { sound, second, words } = brought;
+  const over = useDroppedFiles((files) => onChange(files.reduce(withDropped, chosen)));
+  const { sound, second, words } = chosen;
   return (
     <div className={`rounded border-2 border-dashed p-3 ${over ? 'border-primary' : 'border-base-300'}`}>
       <p className="quiet-ink mb-3">Choose the files, or drop them anywhere on this page.</p>
@@ -37,35 +37,35 @@ export function BringFiles({
           label="Sound or video"
           accept={MEDIA}
           file={sound}
-          onChange={(file) => onChange({ ...brought, sound: file, second: file && second })}
+          onChange={(file) => onChange({ ...chosen, sound: file, second: file && second })}
         />
         {sound && (
           <FileChoice
-            label="The same class from another microphone, if there is one"
+            label="A second recording from another microphone (optional)"
             accept={MEDIA}
             file={second}
-            onChange={(file) => onChange({ ...brought, second: file })}
+            onChange={(file) => onChange({ ...chosen, second: file })}
           />
         )}
         <FileChoice
-          label="Captions, text with times, or the guide’s log"
+          label="Captions, text with times, or the prompter’s log"
           accept={WORDS}
           file={words}
-          onChange={(file) => onChange({ ...brought, words: file })}
+          onChange={(file) => onChange({ ...chosen, words: file })}
         />
       </div>
       {runs.length > 0 && !words && (
         <div className="mt-3">
-          <p>Or use the log of a time you performed it in this browser:</p>
+          <p>Or use a log from the prompter in this browser:</p>
           <ul aria-label="Performed in this browser" className="mt-1 flex flex-wrap gap-2">
             {runs.slice(0, RUNS_SHOWN).map((run) => (
               <li key={run.runId}>
                 <button
                   type="button"
                   className="btn btn-sm"
-                  onClick={() => onChange({ ...brought, words: logFile(run) })}
+                  onClick={() => onChange({ ...chosen, words: logFile(run) })}
                 >
-                  Use the log of {whenOf(run)}
+                  Log of {whenOf(run)}
                 </button>
               </li>
             ))}
@@ -89,9 +89,9 @@ function whenOf({ startedAt, brokenOff }: KeptRun): string {
 }
 
 /** A dropped file goes where its kind belongs: words, the first recording, or the second. */
-function withDropped(brought: Brought, file: File): Brought {
-  if (/\.(vtt|srt|txt|json)$/i.test(file.name) || file.type.startsWith('text/')) return { ...brought, words: file };
-  return brought.sound ? { ...brought, second: file } : { ...brought, sound: file };
+function withDropped(chosen: ChosenFiles, file: File): ChosenFiles {
+  if (/\.(vtt|srt|txt|json)$/i.test(file.name) || file.type.startsWith('text/')) return { ...chosen, words: file };
+  return chosen.sound ? { ...chosen, second: file } : { ...chosen, sound: file };
 }
 
 /** A file input that shows its file, wherever that came from. */
@@ -114,12 +114,12 @@ function FileChoice({
     input.current.files = carried.files;
   }, [file]);
   return (
-    <label className="flex flex-col gap-1">
+    <label className="flex min-w-0 flex-col gap-1">
       {label}
       <input
         ref={input}
         type="file"
-        className="file-input"
+        className="file-input max-w-full"
         accept={accept}
         onChange={(event) => onChange(event.target.files?.[0] ?? null)}
       />

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ClassesPage, ClassResponse, ShelfClass } from '@/api/classes';
+import type { ClassesPage, ClassResponse, ListedClass, Listing } from '@/api/classes';
 import { send } from '@/api/client';
 import type { Saved } from '@/api/saves';
-import type { ShelfSeries } from '@/api/series';
+import type { ListedSeries } from '@/api/series';
 import { planMilliseconds, readPlan } from '@/core/plan';
 import { toSeconds, type Issue } from '@/core/units';
 import { saveLeftDrafts } from '@/editing/left-drafts';
@@ -22,48 +22,50 @@ export interface Removed {
 /** The classes of a series in another order, or others of them; by their ids. */
 export type Arranged = (classIds: readonly string[]) => readonly string[];
 
-export interface ShelfState {
-  readonly classes: readonly ShelfClass[];
-  readonly series: readonly ShelfSeries[];
+export interface ClassListState {
+  readonly classes: readonly ListedClass[];
+  readonly series: readonly ListedSeries[];
   /** Classes with edits that are in this browser alone. */
   readonly unsaved: ReadonlySet<string>;
   readonly removed: Removed | null;
   readonly trouble: Trouble | null;
   readonly forgetTrouble: () => void;
-  readonly membersOf: (seriesId: string) => ShelfClass[];
-  readonly copy: (entry: ShelfClass) => Promise<void>;
-  readonly remove: (entry: ShelfClass) => Promise<void>;
+  readonly membersOf: (seriesId: string) => ListedClass[];
+  readonly copy: (entry: ListedClass) => Promise<void>;
+  readonly remove: (entry: ListedClass) => Promise<void>;
   readonly undoRemove: () => Promise<void>;
   /** Under a title, its classes in the order that `arranged` makes of theirs. */
-  readonly saveSeries: (one: ShelfSeries, title: string, arranged?: Arranged) => Promise<void>;
-  readonly ungroup: (one: ShelfSeries) => Promise<void>;
-  readonly next: (one: ShelfSeries) => Promise<void>;
+  readonly saveSeries: (one: ListedSeries, title: string, arranged?: Arranged) => Promise<void>;
+  readonly ungroup: (one: ListedSeries) => Promise<void>;
+  readonly next: (one: ListedSeries) => Promise<void>;
   /** Into a series, or out of the one it is in. */
-  readonly place: (entry: ShelfClass, target: ShelfSeries | null) => Promise<void>;
-  readonly begin: (entry: ShelfClass, title: string) => Promise<void>;
+  readonly place: (entry: ListedClass, target: ListedSeries | null) => Promise<void>;
+  readonly begin: (entry: ListedClass, title: string) => Promise<void>;
+  /** Tags and live dates as they were saved. */
+  readonly setListing: (entry: ListedClass, listing: Listing) => void;
 }
 
 /** The list of classes as a view holds it; what the page did not bring comes after it, part by part. */
-export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]): ShelfState {
+export function useClassList(first: ClassesPage, firstSeries: readonly ListedSeries[]): ClassListState {
   const [series, setSeries] = useState(firstSeries);
   const [removed, setRemoved] = useState<Removed | null>(null);
   const [trouble, setTrouble] = useState<Trouble | null>(null);
   const { classes, setClasses, whole, unsaved } = useClasses(first);
-  const membersIn = (all: readonly ShelfClass[], id: string): ShelfClass[] =>
+  const membersIn = (all: readonly ListedClass[], id: string): ListedClass[] =>
     all.filter((entry) => entry.seriesId === id).sort((a, b) => (a.seriesOrder ?? 0) - (b.seriesOrder ?? 0));
 
-  const membersOf = (id: string): ShelfClass[] => membersIn(classes, id);
+  const membersOf = (id: string): ListedClass[] => membersIn(classes, id);
   const ask = async <Value>(...request: Parameters<typeof send>): Promise<{ readonly value: Value } | null> => {
     const answer = await send<Value>(...request);
     if (answer.ok) return { value: answer.value };
     setTrouble({ title: answer.problem.detail, issues: answer.problem.issues ?? [] });
     return null;
   };
-  const copy = async (entry: ShelfClass): Promise<void> => {
+  const copy = async (entry: ListedClass): Promise<void> => {
     const made = await ask<ClassResponse>('POST', '/api/classes', { from: 'class', classId: entry.id });
     if (made) location.assign(`/classes/${made.value.id}`);
   };
-  const remove = async (entry: ShelfClass): Promise<void> => {
+  const remove = async (entry: ListedClass): Promise<void> => {
     if (!(await ask('DELETE', `/api/classes/${entry.id}`))) return;
     setClasses((before) => before.filter((one) => one.id !== entry.id));
     setRemoved({ kind: 'class', id: entry.id, words: `${entry.title} was moved to the bin.` });
@@ -71,7 +73,7 @@ export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]
   const undoRemove = async (): Promise<void> => {
     if (removed && (await ask('POST', `/api/bin/${removed.kind}/${removed.id}/restore`, {}))) location.reload();
   };
-  const saveSeries: ShelfState['saveSeries'] = async (one, title, arranged = (ids) => ids) => {
+  const saveSeries: ClassListState['saveSeries'] = async (one, title, arranged = (ids) => ids) => {
     // What is saved is the whole of it: classes that are not here yet would fall out.
     const all = await whole();
     if (!all) return setTrouble({ title: 'The list is not whole yet. Try again in a moment.', issues: [] });
@@ -83,29 +85,34 @@ export function useShelf(first: ClassesPage, firstSeries: readonly ShelfSeries[]
     setSeries((before) => before.map((kept) => (kept.id === one.id ? saved : kept)));
     return setClasses((before) => before.map((entry) => placedIn(entry, one.id, classIds)));
   };
-  const ungroup = async (one: ShelfSeries): Promise<void> => {
+  const ungroup = async (one: ListedSeries): Promise<void> => {
     if (!(await ask('DELETE', `/api/series/${one.id}`))) return;
     setSeries((before) => before.filter((kept) => kept.id !== one.id));
     setClasses((before) => before.map((entry) => placedIn(entry, one.id, [])));
     setRemoved({ kind: 'series', id: one.id, words: `The series ${one.title} was ungrouped.` });
   };
-  const next = async (one: ShelfSeries): Promise<void> => {
+  const next = async (one: ListedSeries): Promise<void> => {
     const made = await ask<ClassResponse>('POST', `/api/series/${one.id}/next`, {});
     if (made) location.assign(`/classes/${made.value.id}`);
   };
-  const place = async (entry: ShelfClass, target: ShelfSeries | null): Promise<void> => {
+  const place = async (entry: ListedClass, target: ListedSeries | null): Promise<void> => {
     if (target) return saveSeries(target, target.title, (ids) => [...ids, entry.id]);
     const home = series.find((one) => one.id === entry.seriesId);
     return home && saveSeries(home, home.title, (ids) => ids.filter((id) => id !== entry.id));
   };
-  const begin = async (entry: ShelfClass, title: string): Promise<void> => {
-    const made = await ask<ShelfSeries>('POST', '/api/series', { title });
+  const begin = async (entry: ListedClass, title: string): Promise<void> => {
+    const made = await ask<ListedSeries>('POST', '/api/series', { title });
     if (!made) return;
     setSeries((before) => [...before, made.value]);
     await place(entry, made.value);
   };
+  const setListing = (entry: ListedClass, { tags, liveDates }: Listing): void => {
+    const now = new Date().toISOString();
+    const nextLive = liveDates.find((one) => one > now) ?? null;
+    setClasses((before) => before.map((one) => (one.id === entry.id ? { ...one, tags, nextLive } : one)));
+  };
   const forgetTrouble = (): void => setTrouble(null);
-  return { classes, series, unsaved, removed, trouble, forgetTrouble, membersOf, copy, remove, undoRemove, saveSeries, ungroup, next, place, begin }; // prettier-ignore
+  return { classes, series, unsaved, removed, trouble, forgetTrouble, membersOf, copy, remove, undoRemove, saveSeries, ungroup, next, place, begin, setListing }; // prettier-ignore
 }
 
 function seriesTrouble(status: number, detail: string): Trouble {
@@ -117,17 +124,17 @@ function seriesTrouble(status: number, detail: string): Trouble {
 }
 
 /** A class as it stands once a series holds exactly these. */
-function placedIn(entry: ShelfClass, seriesId: string, classIds: readonly string[]): ShelfClass {
+function placedIn(entry: ListedClass, seriesId: string, classIds: readonly string[]): ListedClass {
   const at = classIds.indexOf(entry.id);
   if (at >= 0) return { ...entry, seriesId, seriesOrder: at + 1 };
   return entry.seriesId === seriesId ? { ...entry, seriesId: null, seriesOrder: null } : entry;
 }
 
-type SetClasses = (change: (before: readonly ShelfClass[]) => readonly ShelfClass[]) => void;
+type SetClasses = (change: (before: readonly ListedClass[]) => readonly ListedClass[]) => void;
 
 /** The rest of a list after the part that is here; `null` when the server does not answer. */
-async function restAfter({ classes, more }: ClassesPage): Promise<readonly ShelfClass[] | null> {
-  const rest: ShelfClass[] = [];
+async function restAfter({ classes, more }: ClassesPage): Promise<readonly ListedClass[] | null> {
+  const rest: ListedClass[] = [];
   let last = more ? classes.at(-1) : undefined;
   while (last) {
     const answer = await send<ClassesPage>('GET', `/api/classes?after=${last.id}`);
@@ -139,10 +146,10 @@ async function restAfter({ classes, more }: ClassesPage): Promise<readonly Shelf
 }
 
 function useClasses(first: ClassesPage): {
-  readonly classes: readonly ShelfClass[];
+  readonly classes: readonly ListedClass[];
   readonly setClasses: SetClasses;
   /** All of them as they stand, once they are here; `null` when the server does not answer. */
-  readonly whole: () => Promise<readonly ShelfClass[] | null>;
+  readonly whole: () => Promise<readonly ListedClass[] | null>;
   readonly unsaved: ReadonlySet<string>;
 } {
   const [classes, setShown] = useState(first.classes);
@@ -185,7 +192,7 @@ function useClasses(first: ClassesPage): {
 }
 
 /** A row as its draft has it. */
-function withDraft(entry: ShelfClass, document: unknown): ShelfClass {
+function withDraft(entry: ListedClass, document: unknown): ListedClass {
   const read = document === undefined ? null : readPlan(document);
   if (!read?.ok) return entry;
   return {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { ShelfClass } from '@/api/classes';
-import type { ShelfSeries } from '@/api/series';
+import type { ListedClass } from '@/api/classes';
+import type { ListedSeries } from '@/api/series';
 import { LIMITS } from '@/core/plan';
 import { Dialog } from '@/ui/parts/Dialog';
 
 interface Props {
-  readonly entry: ShelfClass;
-  readonly series: readonly ShelfSeries[];
+  readonly entry: ListedClass;
+  readonly series: readonly ListedSeries[];
   readonly onPut: (seriesId: string | null) => void;
   readonly onNew: (title: string) => void;
   readonly onClose: () => void;
@@ -27,14 +27,14 @@ export function SeriesDialog({ entry, series, onPut, onNew, onClose }: Props) {
               disabled={entry.seriesId === one.id}
               onClick={() => onPut(one.id)}
             >
-              {entry.seriesId === one.id ? 'It stands here' : 'Put at its end'}
+              {entry.seriesId === one.id ? 'It is in this one' : 'Add to the end'}
             </button>
           </li>
         ))}
       </ul>
       {entry.seriesId !== null && (
         <button type="button" className="btn btn-sm mt-2" onClick={() => onPut(null)}>
-          Take out of its series
+          Remove from its series
         </button>
       )}
       <form
@@ -45,7 +45,7 @@ export function SeriesDialog({ entry, series, onPut, onNew, onClose }: Props) {
         }}
       >
         <label className="flex flex-1 flex-col">
-          A new series
+          New series
           <input
             className="input w-full"
             value={title}
@@ -55,7 +55,7 @@ export function SeriesDialog({ entry, series, onPut, onNew, onClose }: Props) {
           />
         </label>
         <button type="submit" className="btn" disabled={title.trim() === ''}>
-          Begin it
+          Create
         </button>
       </form>
     </Dialog>

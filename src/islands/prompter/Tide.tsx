@@ -30,11 +30,7 @@ export function Tide({ timeline, state }: Props) {
   }, [timeline, state, before]);
   return (
     <div aria-hidden className="absolute inset-0 overflow-hidden motion-reduce:left-auto motion-reduce:w-6">
-      <div
-        ref={water}
-        className="absolute inset-0 origin-bottom"
-        style={{ background: 'var(--lung)', borderTop: '3px solid var(--said-bar)' }}
-      />
+      <div ref={water} className="tide-water absolute inset-0 origin-bottom" />
     </div>
   );
 }

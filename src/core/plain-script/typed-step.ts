@@ -1,0 +1,60 @@
+import type { NewId } from '@/core/document';
+import { makeStep, stepsInOrder, type MovementStep, type Step, type StepKind } from '@/core/plan';
+import type { SectionRole } from '@/core/movement';
+import type { Counts } from './model';
+import { readScript } from './read';
+
+/** One line typed where a step is added: its name, and the amounts that stood with it as in a pasted script. */
+export interface TypedStep {
+  readonly name: string;
+  readonly counts: Counts;
+  /** The step as a script would read it; `null` where nothing but a name was typed. */
+  readonly step: Step | null;
+}
+
+/** Reads "Turning the lighthouse, 3 each side" or "Stand quietly 2 min"; an amount alone is a name. */
+export function readTypedStep(newId: NewId, typed: string): TypedStep {
+  const text = typed.replace(/\s+/g, ' ').trim();
+  const read = readScript(newId, `# Main set\n- ${text}`);
+  const line = read.lines.find(({ kind }) => kind === 'movement' || kind === 'quiet' || kind === 'transition');
+  const steps = stepsInOrder(read.plan);
+  const counted = line && Object.keys(line.counts).length > 0;
+  if (!counted || steps.length !== 1) return { name: text, counts: {}, step: null };
+  const { step } = steps[0];
+  return { name: step.name, counts: line.counts, step };
+}
+
+/** A step of a kind with what was typed: its name, and its amounts where that kind has them. */
+export function stepTyped(newId: NewId, kind: StepKind, { name, counts, step }: TypedStep): Step {
+  if (step?.kind === kind) return step;
+  const made = makeStep(newId, kind, name);
+  const [seconds, least, most] = counts.seconds ?? [];
+  if (made.kind !== 'quiet' || seconds === undefined || least === undefined || most === undefined) return made;
+  return { ...made, seconds, preferredSeconds: seconds, leastSeconds: least, mostSeconds: most };
+}
+
+/** A movement from the library with the amounts that a script gives it; those win. */
+export function withCounts(taken: MovementStep, said: Step | null, counts: Counts): MovementStep {
+  if (said?.kind !== 'movement') return taken;
+  const { rounds, preferredRounds, leastRounds, mostRounds, sides, startSide, lead } = said;
+  const { seconds, preferredSeconds, leastSeconds, mostSeconds } = said;
+  return {
+    ...taken,
+    ...(counts.rounds === undefined ? {} : { rounds, preferredRounds, leastRounds, mostRounds }),
+    ...(counts.sides === undefined ? {} : { sides }),
+    ...(counts.startSide === undefined ? {} : { startSide }),
+    ...(lead === 'breath' ? {} : { lead, seconds, preferredSeconds, leastSeconds, mostSeconds }),
+  };
+}
+
+const STILL = /\b(?:silence|stillness|quiet(?:ly)?|be still|rest)\b/i;
+const CHANGE = /^(?:feet|step|change|turn) /i;
+
+/** The kinds of step in the order in which a name typed under a section most likely means them. */
+export function likelyKinds(role: SectionRole, { name, step }: TypedStep): readonly StepKind[] {
+  const first: StepKind =
+    step?.kind ??
+    (STILL.test(name) ? 'quiet' : CHANGE.test(name) ? 'transition' : role === 'welcome' ? 'talk' : 'movement');
+  const all: readonly StepKind[] = ['movement', 'talk', 'quiet', 'transition'];
+  return [first, ...all.filter((kind) => kind !== first)];
+}

@@ -1,0 +1,158 @@
+import { expect, type Page } from '@playwright/test';
+import { layoutFaults } from '../support/layout';
+import { copyOf, openDesk, origin, runtime, test } from './desk-page';
+
+/* The boxes of every view, at three sizes and at twice the size of type, in both themes: nothing overlaps, is cut off,
+   scrolls sideways, or is too small to press. */
+
+const SIZES = [
+  { name: 'desk', width: 1280, height: 800 },
+  { name: 'tablet', width: 820, height: 1180 },
+  { name: 'phone', width: 390, height: 844 },
+  // 1280x800 at 200 % (WCAG 2.2, 1.4.4).
+  { name: 'desk at 200 %', width: 640, height: 400 },
+  { name: 'smallest', width: 360, height: 640 },
+] as const;
+
+/** The view as it stands, at every size and in both themes. */
+async function expectLaidOut(
+  page: Page,
+  view: string,
+  sizes: readonly (typeof SIZES)[number][] = SIZES,
+): Promise<void> {
+  const found: string[] = [];
+  for (const theme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: theme });
+    for (const { name, width, height } of sizes) {
+      // What is laid out is the same in both; the second theme is looked at where there is least room.
+      if (theme === 'dark' && name !== 'phone') continue;
+      await page.setViewportSize({ width, height });
+      await page.waitForTimeout(250);
+      const faults = await page.evaluate(layoutFaults);
+      found.push(...faults.map((fault) => `${view}, ${name}, ${theme}: ${fault}`));
+      const slid = await page.evaluate(() => document.documentElement.scrollHeight - innerHeight);
+      if (FILLED.has(view) && slid > 1) found.push(`${view}, ${name}: the page is ${slid} px too tall`);
+    }
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+  expect(found).toEqual([]);
+}
+
+/** Views that fill the window: only what is in them scrolls. */
+const FILLED = new Set([
+  'desk',
+  'desk, a step',
+  'desk, checks',
+  'lengths',
+  'library',
+  'library, open',
+  'take',
+  'prompter',
+]);
+
+test('lists and forms', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.goto(origin());
+  await expect(page.locator('[data-class-link]').first()).toBeVisible();
+  await expectLaidOut(page, 'classes');
+  await page.getByRole('button', { name: 'More for Evening Ebb' }).click();
+  await expectLaidOut(page, 'classes, menu');
+  await page.getByRole('button', { name: 'Tags and live dates…' }).click();
+  await expect(page.getByRole('textbox', { name: /^Tags/ })).toBeEnabled();
+  await expectLaidOut(page, 'tags and dates');
+  for (const way of ['template', 'nothing', 'class', 'script', 'file']) {
+    await page.goto(`${origin()}/new#${way}`);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'New class' })).toBeVisible();
+    if (way === 'script') await page.getByRole('button', { name: 'Use an example' }).click();
+    await expectLaidOut(page, `new class, ${way}`);
+  }
+  for (const [path, heading] of [
+    ['voice', 'My voice'],
+    ['terms', 'Spelling'],
+    ['bin', 'Bin'],
+    ['nowhere', 'Nothing here'],
+  ] as const) {
+    await page.goto(`${origin()}/${path}`);
+    await expect(page.getByRole('heading', { name: heading })).toBeAttached();
+    await expectLaidOut(page, path);
+  }
+  await page.goto(`${origin()}/library`);
+  await expect(page.getByRole('button', { name: /^Heron on the piling/ })).toBeVisible();
+  await expectLaidOut(page, 'library');
+  await page.getByRole('button', { name: /^Heron on the piling/ }).click();
+  await expect(page.getByRole('complementary', { name: /^Movement: / })).toBeVisible();
+  await expectLaidOut(page, 'library, open');
+});
+
+test('the desk and what opens from it', async ({ page }) => {
+  test.setTimeout(240_000);
+  await openDesk(page, await copyOf('Before the First Ferry'));
+  await expectLaidOut(page, 'desk');
+  await page.getByRole('navigation').getByRole('button', { name: 'Turning the lighthouse', exact: true }).click();
+  await expectLaidOut(page, 'desk, a step');
+  await page.keyboard.press('e');
+  await expectLaidOut(page, 'desk, fields');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('c');
+  await expectLaidOut(page, 'desk, checks');
+  await page.keyboard.press('c');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog')).toContainText('10:00');
+  await expectLaidOut(page, 'fit');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('button', { name: 'Prompter', exact: true }).last()).toBeEnabled();
+  await expectLaidOut(page, 'lengths');
+  await page.keyboard.press('l');
+  await page.getByRole('button', { name: 'Publish' }).click();
+  await expectLaidOut(page, 'publish');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expectLaidOut(page, 'keys');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('g');
+  await expect(page.getByTestId('prompter')).toBeVisible();
+  await expectLaidOut(page, 'prompter');
+  await page.keyboard.press('Space');
+  for (let times = 0; times < 5; times++) await page.keyboard.press('PageDown');
+  await expectLaidOut(page, 'prompter');
+});
+
+test('takes, history, preview and print', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.goto(origin());
+  await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
+  await expect(page.getByRole('heading', { name: 'Add a take' })).toBeVisible();
+  await expectLaidOut(page, 'takes');
+  await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
+  await expect(page.getByLabel('Figures of the take')).toBeVisible();
+  await page
+    .getByRole('button', { name: /skipped$/ })
+    .first()
+    .click();
+  await expectLaidOut(page, 'take');
+  for (const view of ['Report', 'Cuts', 'Use this take']) {
+    await page.getByRole('button', { name: view, exact: true }).click();
+    if (view === 'Use this take') await expect(page.getByRole('region', { name: 'Proposed changes' })).toBeVisible();
+    await expectLaidOut(page, `take, ${view}`);
+  }
+  const desk = page.url().split('/takes')[0];
+  await page.goto(`${desk}/history`);
+  await page
+    .getByRole('button', { name: /^Open the version/ })
+    .first()
+    .click();
+  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('saved ');
+  await expectLaidOut(page, 'history');
+  await page.goto(`${desk}/read-through`);
+  await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+  await expectLaidOut(page, 'preview');
+  await page.goto(`${desk}/script`);
+  await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+  await expectLaidOut(page, 'script');
+  await page.getByRole('button', { name: 'Camera card' }).click();
+  await expectLaidOut(page, 'camera card');
+  await page.goto(desk);
+  await expect(runtime(page)).toBeVisible();
+});
