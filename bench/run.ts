@@ -16,7 +16,8 @@ import { benchLibrary } from './library';
 import { ms, timed } from './measure';
 import { measureReplan } from './replan-in-browser';
 import { benchScript } from './script';
-import { benchShelf } from './shelf';
+import { measureFirstViews } from './first-view';
+import { benchList } from './list';
 
 /** Three hours of movements with words. */
 function longPlan(): ClassPlan {
@@ -112,9 +113,10 @@ function benchFirstLoad(): void {
 
 await benchFits();
 benchLibrary();
-await benchShelf();
+await benchList();
 benchTimeline();
 benchScript();
 benchCaptions();
 benchFirstLoad();
 await measureReplan();
+await measureFirstViews();

@@ -50,7 +50,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'microphone-none': () => 'No microphone was found. Plug one in, or choose a sound file.',
   'microphone-failed': () => 'The microphone could not be used; another program may hold it. Or choose a sound file.',
   // cue sheets
-  'cue-sheet-too-large': () => 'The cue sheet is larger than that of any class kept here.',
+  'cue-sheet-too-large': () => 'The cue sheet is larger than that of any class here.',
   'not-a-cue-sheet': () =>
     'This is no cue sheet of Calm Count: its first row has to name the columns “line id” and “line”. Nothing was changed.',
   'cue-sheet-no-line': () => 'This row names a line that the class does not have. It was ignored.',

@@ -1,7 +1,7 @@
 import type { MovementContent, Phase } from '@/core/movement';
 import { formatClock } from '@/core/units';
 import { COUNTING_WORDS } from './schools';
-import { CAUTION_WORDS, LEAD_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
+import { CAUTION_WORDS, LEAD_WORDS, PHASE_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
 
 /** The value of one field of a movement, in words. */
 export function valueWords(field: keyof MovementContent, of: MovementContent): string {
@@ -41,5 +41,5 @@ function phaseWords(phase: Phase): string {
   const own = phase.seconds !== null ? ` ${phase.seconds} s` : '';
   const share = phase.seconds === null && phase.share !== null ? ` ${Math.round(phase.share * 100)} %` : '';
   const length = own + share;
-  return `${phase.kind}${length}: ${phase.full || phase.action || 'no words'}`;
+  return `${PHASE_WORDS[phase.kind]}${length}: ${phase.full || phase.action || 'no words'}`;
 }

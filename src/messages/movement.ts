@@ -1,4 +1,4 @@
-import { LONG_REST, SLOW_BREATHING, type PatternNote, type PresetId } from '@/core/breath';
+import { LONG_REST, SLOW_BREATHING, type PatternNote, type PhaseKind, type PresetId } from '@/core/breath';
 import type { FadePreset } from '@/core/script';
 import type { Intro } from '@/core/plan';
 import type {
@@ -14,6 +14,14 @@ import type {
 } from '@/core/movement';
 
 /** Words for the values that a movement can take. */
+
+/** The parts of a breath. */
+export const PHASE_WORDS: Readonly<Record<PhaseKind, string>> = {
+  in: 'inhale',
+  out: 'exhale',
+  rest: 'hold',
+  free: 'own breath',
+};
 
 export const STANCE_WORDS: Readonly<Record<Stance, string>> = {
   'feet-together': 'feet together',

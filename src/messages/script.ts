@@ -13,7 +13,7 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   said: 'said',
   in: 'inhale',
   out: 'exhale',
-  rest: 'rest',
+  rest: 'hold',
   pause: 'pause',
   setting: 'count or setting',
   nothing: 'skipped',

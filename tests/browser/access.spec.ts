@@ -27,16 +27,28 @@ async function expectAccessible(page: Page, view: string): Promise<void> {
   expect(told, view).toEqual([]);
 }
 
-for (const theme of ['day', 'night'] as const) {
-  test(`every view by ${theme}`, async ({ page, context }) => {
+for (const theme of ['light', 'dark'] as const) {
+  test(`every view, ${theme}`, async ({ page, context }) => {
     test.setTimeout(360_000);
     await context.addCookies([{ name: 'theme', value: theme, url: origin() }]);
     await page.goto(origin());
-    await expect(page.getByRole('row').nth(1)).toBeVisible();
+    await expect(page.locator('[data-class-link]').first()).toBeVisible();
     expect(await page.locator('html').getAttribute('data-theme')).toBe(theme);
-    await expectAccessible(page, 'shelf');
-    await page.getByRole('button', { name: 'Series of Evening Ebb' }).click();
+    await expectAccessible(page, 'classes');
+    await page.getByRole('button', { name: 'More for Evening Ebb' }).click();
+    await expectAccessible(page, 'menu of a class');
+    await page.getByRole('button', { name: 'Series…' }).click();
     await expectAccessible(page, 'series');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'More for Evening Ebb' }).click();
+    await page.getByRole('button', { name: 'Tags and live dates…' }).click();
+    await expect(page.getByRole('textbox', { name: /^Tags/ })).toBeEnabled();
+    await expectAccessible(page, 'tags and dates');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('/');
+    await page.keyboard.type('lamp');
+    await expect(page.getByRole('option').first()).toBeVisible();
+    await expectAccessible(page, 'find');
     await page.keyboard.press('Escape');
     await page.goto(`${origin()}/voice`);
     await expect(page.getByRole('heading', { name: 'My voice' })).toBeVisible();
@@ -51,6 +63,8 @@ for (const theme of ['day', 'night'] as const) {
     await page.getByRole('link', { name: 'New class' }).click();
     await expect(page.getByRole('heading', { name: 'New class' })).toBeVisible();
     await expectAccessible(page, 'new class, templates');
+    await page.getByRole('button', { name: 'Empty sections' }).click();
+    await expectAccessible(page, 'new class, empty sections');
     await page.getByRole('button', { name: 'Pasted script' }).click();
     await page.getByRole('button', { name: 'Use an example' }).click();
     await expectAccessible(page, 'new class, script');
@@ -90,21 +104,21 @@ for (const theme of ['day', 'night'] as const) {
     await expect(page.getByRole('button', { name: 'Prompter', exact: true }).first()).toBeEnabled();
     await expectAccessible(page, 'lengths');
     await page.getByRole('button', { name: 'Back to the timeline' }).click();
-    await page.getByRole('button', { name: 'Keys' }).click();
+    await page.keyboard.press('?');
     await expectAccessible(page, 'keys');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Prompter', exact: true }).click();
     await page.keyboard.press('Space');
-    await expectAccessible(page, 'guide');
+    await expectAccessible(page, 'prompter');
 
     await page.goto(origin());
     await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
     await page.getByRole('link', { name: 'History' }).click();
     await page
-      .getByRole('button', { name: /^Open save/ })
+      .getByRole('button', { name: /^Open the version/ })
       .first()
       .click();
-    await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('save ');
+    await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('saved ');
     await expectAccessible(page, 'history');
     await page.goto(page.url().replace('/history', '/script'));
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
@@ -127,9 +141,9 @@ for (const theme of ['day', 'night'] as const) {
       if (view === 'Use this take') await expect(page.getByRole('region', { name: 'Proposed changes' })).toBeVisible();
       await expectAccessible(page, view);
     }
-    await page.goto(`${page.url().split('/takes')[0]}/read-through`);
+    await page.goto(`${page.url().split('/takes')[0]}/preview`);
     await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
-    await expectAccessible(page, 'read-through');
+    await expectAccessible(page, 'preview');
     await page.goto(`${origin()}/nowhere`);
     await expectAccessible(page, 'nothing here');
   });
@@ -137,10 +151,11 @@ for (const theme of ['day', 'night'] as const) {
 
 test('the theme is chosen and remembered', async ({ page }) => {
   await page.goto(origin());
-  await page.getByRole('button', { name: 'Dark room' }).click();
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  await page.getByRole('button', { name: 'Menu' }).click();
+  await page.getByRole('radio', { name: 'Dark' }).check();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
   await page.reload();
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
 });
 
 test('the desk by keyboard alone', async ({ page }) => {
@@ -214,8 +229,8 @@ for (const [width, height] of [
     const wide = (): Promise<number> =>
       page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     await page.goto(origin());
-    await expect(page.getByRole('row').nth(1)).toBeVisible();
-    expect(await wide(), 'shelf').toBeLessThanOrEqual(0);
+    await expect(page.locator('[data-class-link]').first()).toBeVisible();
+    expect(await wide(), 'classes').toBeLessThanOrEqual(0);
     await page.getByRole('link', { name: 'Thursday Live', exact: true }).click();
     await expect(runtime(page)).toBeVisible();
     expect(await wide(), 'desk').toBeLessThanOrEqual(0);
@@ -227,7 +242,7 @@ for (const [width, height] of [
     expect(await wide(), 'step').toBeLessThanOrEqual(0);
     await page.getByRole('button', { name: 'Prompter', exact: true }).click();
     await page.keyboard.press('Space');
-    expect(await wide(), 'guide').toBeLessThanOrEqual(0);
+    expect(await wide(), 'prompter').toBeLessThanOrEqual(0);
     const small = await page
       .getByRole('group', { name: 'Performing' })
       .getByRole('button')
@@ -260,9 +275,9 @@ for (const [width, height] of [
       if (view === 'Use this take') await expect(page.getByRole('region', { name: 'Proposed changes' })).toBeVisible();
       expect(await wide(), view).toBeLessThanOrEqual(0);
     }
-    await page.goto(`${page.url().split('/takes')[0]}/read-through`);
+    await page.goto(`${page.url().split('/takes')[0]}/preview`);
     await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
-    expect(await wide(), 'read-through').toBeLessThanOrEqual(0);
+    expect(await wide(), 'preview').toBeLessThanOrEqual(0);
   });
 }
 

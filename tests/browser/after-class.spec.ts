@@ -82,7 +82,7 @@ test('a take that lacks a step says which', async ({ page }) => {
   );
   await bringWords(page, id, 'said.txt', said.join('\n'));
   await view(page, 'Report').click();
-  await expect(page.getByRole('region', { name: 'What differs' })).toContainText('Heron on the piling: left out');
+  await expect(page.getByRole('region', { name: 'What differs' })).toContainText('Heron on the piling: skipped');
 });
 
 function clock(seconds: number): string {
@@ -99,7 +99,7 @@ test('cuts are proposed, chosen, marked and put right; the edited version is pub
   await page.getByRole('button', { name: 'Use these cuts' }).click();
   await cuts.getByRole('checkbox').nth(1).check();
   await page.getByRole('button', { name: 'Start a cut at 0:00.0' }).click();
-  await page.getByRole('button', { name: 'Hear remark' }).first().click();
+  await page.getByRole('button', { name: 'Hear ad-lib' }).first().click();
   await page.getByRole('button', { name: 'Pause' }).click();
   await page.getByRole('button', { name: /^End it at/ }).click();
   await expect(cuts.getByRole('listitem')).toHaveCount(4);
@@ -184,7 +184,7 @@ test('a class is heard before it is recorded, and a practice take is made of it'
   const place = page.getByLabel('Place in the class', { exact: true });
   await expect(place).toHaveText('0:03', { timeout: 40_000 });
   await expect(page.getByTestId('line-now')).toContainText('Good morning');
-  await shot(page, 'read-through');
+  await shot(page, 'preview');
   const sill = await page.getByRole('option', { name: /Stand at the sill/ }).getAttribute('value');
   await page.getByRole('combobox', { name: 'From' }).selectOption(sill ?? '');
   await expect(page.getByTestId('line-now')).toContainText(/hand’s width|shoulders|crown/);

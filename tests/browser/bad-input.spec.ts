@@ -23,10 +23,10 @@ const file = (name: string, text: string | Buffer) => ({
   buffer: Buffer.from(text),
 });
 
-test('a plan file that is none is refused in words, and the shelf is as it was', async ({ page }) => {
+test('a plan file that is none is refused in words, and no class is made', async ({ page }) => {
   await page.goto(origin());
-  await expect(page.getByRole('row').nth(6)).toBeVisible();
-  const rows = await page.getByRole('row').count();
+  await expect(page.locator('[data-class-link]').nth(5)).toBeVisible();
+  const rows = await page.locator('[data-class-link]').count();
   const cases: [string, string | Buffer, string][] = [
     ['empty.json', '', 'The file is empty.'],
     ['cut.json', '{"format": "calm-count/class-pl', 'not readable JSON'],
@@ -39,11 +39,11 @@ test('a plan file that is none is refused in words, and the shelf is as it was',
   for (const [name, content, words] of cases) {
     await page.getByLabel('File', { exact: true }).setInputFiles(file(name, content));
     const trouble = page.getByRole('alert');
-    await expect(trouble).toContainText(`${name} could not be brought in. The shelf is as it was.`);
+    await expect(trouble).toContainText(`${name} could not be used. No class was created.`);
     await expect(trouble).toContainText(words);
   }
   await page.goto(origin());
-  await expect(page.getByRole('row')).toHaveCount(rows);
+  await expect(page.locator('[data-class-link]')).toHaveCount(rows);
 });
 
 test('a plan file with one wrong value names its place', async ({ page }) => {
@@ -198,7 +198,7 @@ test('a recording cut short is read as far as it goes, and said so', async ({ pa
   const cut = join(folder, 'cut.wav');
   writeFileSync(cut, readFileSync(wav).subarray(0, 900_000));
   await bring(page, 'sound', cut);
-  const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
+  const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
   await expect(dialog).toContainText('broken or cut short', { timeout: 60_000 });
   await dialog.getByRole('link', { name: 'Open the reading' }).click();
   await expect(page.getByLabel('Figures of the take')).toContainText('0:28');
@@ -209,7 +209,7 @@ test('odd captions are read, and each oddity is told', async ({ page }) => {
   await page.goto(`${origin()}/classes/${id}/takes`);
   const text = `\uFEFF${readFileSync(take('.vtt'), 'utf8').replace('WEBVTT\n', '').replaceAll('\n', '\r\n').replace('00:00:01.255', '00:01,255')}`;
   await bring(page, 'captions', file('odd.vtt', text));
-  const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
+  const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
   await expect(dialog).toContainText('byte order mark');
   await expect(dialog).toContainText('The hours are missing in a time.');
   await dialog.getByRole('link', { name: 'Open the reading' }).click();
@@ -289,7 +289,7 @@ test('a file with another ending, one with junk before its sound, and one cut sh
   await expect(page.getByRole('alert')).toContainText('its index is missing', { timeout: 15_000 });
   await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(take('.vtt'));
   await bring(page, 'sound', front);
-  await expect(page.getByRole('dialog', { name: 'Read, with remarks' })).toContainText('broken or cut short', {
+  await expect(page.getByRole('dialog', { name: 'Analysed, with notes' })).toContainText('broken or cut short', {
     timeout: 60_000,
   });
 });

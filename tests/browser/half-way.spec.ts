@@ -71,7 +71,7 @@ test('a server that is away half-way is waited for, and nothing is listened to t
     return route.abort();
   });
   await bring(page, id, ffmpeg('away.wav', '-i', demo('.webm'), '-t', '20'), true);
-  await expect(page.getByRole('status').filter({ hasText: 'kept when it is back' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'saved when it is back' })).toBeVisible({ timeout: 60_000 });
   expect(asked).toBeGreaterThan(0);
   away = false;
   await expect(figures(page)).toContainText('0:20', { timeout: 30_000 });
@@ -85,7 +85,7 @@ test('a server without room for the sound keeps the reading, and says what it di
   const full = { type: 'about:blank', title: 'Full', status: 507, code: 'no-room', detail: 'There is no room.' };
   await context.route('**/api/sounds/*/*', (route) => route.fulfill({ status: 507, json: full }));
   await bring(page, id, ffmpeg('full.wav', '-i', demo('.webm'), '-t', '21'), true);
-  const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
+  const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
   await expect(dialog).toContainText('sound', { timeout: 60_000 });
   await dialog.getByRole('link', { name: 'Open the reading' }).click();
   await expect(figures(page)).toContainText('0:21');
@@ -126,7 +126,7 @@ test('the guide’s log is laid on a recording by its sync mark', async ({ page 
     .getByLabel('Captions, text with times, or the guide’s log')
     .setInputFiles({ name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(log)) });
   await page.getByRole('button', { name: 'Analyse the take' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Read, with remarks' });
+  const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
   await dialog.getByRole('link', { name: 'Open the reading' }).click({ timeout: 60_000 });
   // The mark lies 7 s later in the recording than in the performance, and so does the first line.
   await page.getByRole('button', { name: /Good morning.*said at 0:07/ }).waitFor();

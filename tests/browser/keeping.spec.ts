@@ -114,11 +114,12 @@ test('a save from elsewhere is not overwritten by an undo', async ({ page }) => 
   expect((await storedClass(id)).plan.focus).toBe('Saved elsewhere');
 });
 
-test('a class taken off the shelf can be put back', async ({ page }) => {
+test('a class moved to the bin can be taken back', async ({ page }) => {
   await copyOf('Evening Ebb');
   await page.goto(origin());
-  const row = page.getByRole('row').filter({ hasText: 'Evening Ebb, copy' });
-  await page.getByRole('button', { name: 'Remove Evening Ebb, copy' }).click();
+  const row = page.getByRole('listitem').filter({ hasText: 'Evening Ebb, copy' });
+  await page.getByRole('button', { name: 'More for Evening Ebb, copy' }).click();
+  await page.getByRole('button', { name: 'Move to the bin' }).click();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toHaveCount(1);

@@ -275,13 +275,15 @@ test('a series longer than what a page brings keeps all of its classes when it i
     await route.continue();
   });
   await page.goto(origin());
-  const title = page.getByLabel('Title of the series Many evenings');
+  await page.getByRole('button', { name: 'More for the series Many evenings' }).click();
+  await page.getByRole('button', { name: 'Rename…' }).click();
+  const title = page.getByLabel('Title of the series');
   await title.fill('All the evenings');
   await title.press('Enter');
   late();
-  await expect(page.getByRole('region', { name: 'Series: All the evenings' })).toContainText('64 classes');
+  await expect(page.getByRole('region', { name: 'Series: All the evenings' })).toContainText('series of 64');
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Series: All the evenings' })).toContainText('64 classes');
+  await expect(page.getByRole('region', { name: 'Series: All the evenings' })).toContainText('series of 64');
   for (const id of classIds)
     await fetch(`${origin()}/api/classes/${id}`, { method: 'DELETE', headers: { origin: origin() } });
   await fetch(`${origin()}/api/series/${series.id}`, { method: 'DELETE', headers: { origin: origin() } });

@@ -170,7 +170,7 @@ test('one source, several lengths: an edit reaches all, a cell is pinned, a leng
   const table = page.getByRole('region', { name: 'Lengths' }).getByRole('table');
   await expect(table.getByRole('columnheader').nth(2)).toContainText('on target');
   const heron = table.getByRole('row', { name: /^Heron on the piling/ });
-  await expect(heron).toContainText('left out');
+  await expect(heron).toContainText('skipped');
   await shot(page, 'lengths');
   await heron.getByRole('button', { name: /in 5 minutes/ }).click();
   await page.getByLabel('Skipped in this length').uncheck();
@@ -197,7 +197,7 @@ test('a pasted script shows line by line how it was understood, is put right, an
   page,
 }) => {
   await page.goto(`${origin()}/new`);
-  await expect(page.getByRole('main').getByRole('button', { name: /^Begin with/ })).toHaveCount(6);
+  await expect(page.getByRole('main').getByRole('button', { name: /^Use / })).toHaveCount(6);
   await shot(page, 'start-from');
   await page.getByRole('button', { name: 'Pasted script' }).click();
   const text = [
@@ -233,7 +233,7 @@ test('a pasted script shows line by line how it was understood, is put right, an
 
 test('a class is begun from a template; stances that do not meet are given a transition', async ({ page }) => {
   await page.goto(`${origin()}/new`);
-  await page.getByRole('button', { name: 'Begin with Twenty-minute evening' }).click();
+  await page.getByRole('button', { name: 'Use Twenty-minute evening' }).click();
   await expect(runtime(page)).toContainText('on target');
   const proposed = page.getByRole('button', { name: /^Add a transition/ });
   await expect(proposed).toHaveCount(1);
@@ -252,19 +252,23 @@ test('saved states are told by day, opened, and restored as a new save', async (
   await page.getByRole('link', { name: 'History' }).click();
   await expect(page.getByRole('region', { name: 'Today' })).toContainText('Looking back: 3 rounds became 4');
   await page
-    .getByRole('button', { name: /^Open save/ })
+    .getByRole('button', { name: /^Open the version/ })
     .first()
     .click();
   await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('Looking back');
   await shot(page, 'history');
-  await page.getByText('Each save').click();
-  await page.getByRole('button', { name: 'Look at save 1', exact: true }).click();
-  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('save 1 ·');
+  const version = page.getByRole('complementary', { name: 'Saved version' });
+  await page.getByText('Every version').click();
+  await page.getByRole('button', { name: /version 1$/ }).click();
+  await expect(version.getByRole('region', { name: 'Compared with now' })).toContainText('3 rounds became 4');
+  await version.getByLabel('Name of this version').fill('Before the fourth round');
+  await version.getByRole('button', { name: 'Save name' }).click();
+  await expect(page.getByRole('list', { name: 'Named versions' })).toContainText('Before the fourth round');
   await page.getByRole('button', { name: 'Restore this version' }).click();
   await expect(runtime(page)).toBeVisible();
   const after = await storedClass(id);
   expect(after.revision).toBe(before + 1);
-  await expect(page.getByRole('article', { name: 'Looking back' })).toContainText('3 rounds  per side');
+  await expect(page.getByRole('article', { name: 'Looking back' })).toContainText('3 rounds per side');
 });
 
 test('several steps are chosen together and moved to another section', async ({ page }) => {
@@ -284,29 +288,34 @@ test('several steps are chosen together and moved to another section', async ({ 
 
 test('a series has its own row; the next class starts from its last', async ({ page }) => {
   await page.goto(origin());
-  await page.getByRole('button', { name: 'Series of Evening Ebb', exact: true }).click();
-  await page.getByLabel('A new series').fill('Evenings');
-  await page.getByRole('button', { name: 'Begin it' }).click();
+  await page.getByRole('button', { name: 'More for Evening Ebb', exact: true }).click();
+  await page.getByRole('button', { name: 'Series…' }).click();
+  await page.getByLabel('New series').fill('Evenings');
+  await page.getByRole('button', { name: 'Create series' }).click();
   const evenings = page.getByRole('region', { name: 'Series: Evenings' });
-  await expect(evenings.getByRole('row')).toHaveCount(2);
+  await expect(evenings.getByRole('listitem')).toHaveCount(1);
   await evenings.getByRole('button', { name: 'New class from the last' }).click();
   await expect(page.getByRole('heading', { name: 'Evening Ebb 2' })).toBeVisible();
   await page.goto(origin());
-  await expect(evenings.getByRole('row')).toHaveCount(3);
-  await evenings.getByRole('button', { name: 'Move Evening Ebb 2 up' }).click();
-  await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
+  await expect(evenings.getByRole('listitem')).toHaveCount(2);
+  await evenings.getByRole('button', { name: 'More for Evening Ebb 2' }).click();
+  await page.getByRole('button', { name: 'Move up' }).click();
+  await expect(evenings.getByRole('listitem').first()).toContainText('Evening Ebb 2');
   await page.reload();
-  await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
-  await evenings.getByRole('button', { name: 'Ungroup' }).click();
-  const question = page.getByRole('dialog', { name: 'Ungroup Evenings?' });
+  await expect(evenings.getByRole('listitem').first()).toContainText('Evening Ebb 2');
+  await evenings.getByRole('button', { name: 'More for the series Evenings' }).click();
+  await page.getByRole('button', { name: 'Ungroup series…' }).click();
+  const question = page.getByRole('dialog', { name: 'Ungroup the series Evenings?' });
   await question.getByRole('button', { name: 'Cancel' }).click();
-  await expect(evenings.getByRole('row')).toHaveCount(3);
-  await evenings.getByRole('button', { name: 'Ungroup' }).click();
+  await expect(evenings.getByRole('listitem')).toHaveCount(2);
+  await evenings.getByRole('button', { name: 'More for the series Evenings' }).click();
+  await page.getByRole('button', { name: 'Ungroup series…' }).click();
   await question.getByRole('button', { name: 'Ungroup' }).click();
   await expect(evenings).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(evenings.getByRole('row').nth(1)).toContainText('Evening Ebb 2');
-  await evenings.getByRole('button', { name: 'Ungroup' }).click();
+  await expect(evenings.getByRole('listitem').first()).toContainText('Evening Ebb 2');
+  await evenings.getByRole('button', { name: 'More for the series Evenings' }).click();
+  await page.getByRole('button', { name: 'Ungroup series…' }).click();
   await question.getByRole('button', { name: 'Ungroup' }).click();
   await expect(evenings).toHaveCount(0);
   await expect(page.getByRole('link', { name: 'Evening Ebb 2', exact: true })).toBeVisible();

@@ -67,7 +67,7 @@ test('forms are chosen on the strip and held; fitting the words leaves what fits
   await chooseStep(page, 'Raising the lamp');
   const lamp = strip(page, 'Raising the lamp');
   await lamp.getByLabel('Words of round 2', { exact: true }).selectOption('full');
-  await expect(lamp.getByLabel('Words of round 2, held')).toHaveValue('full');
+  await expect(lamp.getByLabel('Words of round 2, locked')).toHaveValue('full');
   await expect(lamp.getByText('Breathe in, and the wrists carry the lamp up.')).toHaveCount(2);
   await page.getByRole('combobox', { name: 'Presets' }).selectOption('silent after two');
   await page.getByRole('combobox', { name: 'Presets' }).scrollIntoViewIfNeeded();
@@ -186,7 +186,7 @@ test('a talk is written as prose with its pauses', async ({ page }) => {
   await openDesk(page, id);
   await chooseStep(page, 'Thanks');
   await page.getByRole('button', { name: 'Edit as prose' }).click();
-  await page.getByLabel('A pause stands in brackets').fill('Rest the palms. (6 s) Thank you. Go gently.');
+  await page.getByLabel('Write pauses in brackets').fill('Rest the palms. (6 s) Thank you. Go gently.');
   await page.getByRole('button', { name: 'Take these 3 lines' }).click();
   await expect(strip(page, 'Thanks').getByRole('listitem')).toHaveCount(3);
 });
@@ -289,12 +289,12 @@ test('a term of the studio’s own is added, chosen in a spelling and removed ag
   await page.getByRole('button', { name: 'Add a term' }).click();
   const spellings = page.getByRole('textbox', { name: 'Spellings, with commas between' });
   await spellings.fill('Qi, energy');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('alert')).toContainText('“Qi” is a spelling of another term already.');
   await expect(spellings).toHaveValue('Qi, energy');
   await spellings.fill('tide stance, tidal stance');
   await page.getByRole('textbox', { name: 'What machines write' }).fill('tight stance');
-  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('radio', { name: 'tidal stance' }).check();
   await expect(page.getByText('Saved')).toBeVisible();
   await page.reload();

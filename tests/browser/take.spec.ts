@@ -60,7 +60,7 @@ test('a remark gets its words, a noise is thrown out, and the captions have what
   await expect(rest).toBeDisabled();
   await expect(page.getByText(/lines? (is|are) uncertain/)).toBeVisible();
   const remark = lines(page)
-    .getByRole('button', { name: /^remark at/ })
+    .getByRole('button', { name: /^ad-lib at/ })
     .first();
   for (let tries = 0; tries < 40 && !(await remark.isVisible()); tries++) await page.keyboard.press('j');
   await remark.click();
@@ -75,10 +75,10 @@ test('a remark gets its words, a noise is thrown out, and the captions have what
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Not an ad-lib' }).click();
   await expect(lines(page)).not.toContainText('her gulls');
-  await expect(page.getByLabel('Figures of the take')).toContainText(/remarks2/);
+  await expect(page.getByLabel('Figures of the take')).toContainText(/ad-libs2/);
   await saved(page);
   await page.reload();
-  await expect(page.getByLabel('Figures of the take')).toContainText(/remarks2/);
+  await expect(page.getByLabel('Figures of the take')).toContainText(/ad-libs2/);
 });
 
 test('the recording is attached again; another file is refused and the take says what it was read from', async ({

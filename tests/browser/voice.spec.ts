@@ -39,7 +39,7 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
     await expect(own.getByRole('status')).toHaveText('Listening. Read the paragraph, then press Done.');
     await own.waitForTimeout((samples.length / 48_000) * 1000 + 500);
     await own.getByRole('button', { name: 'Done' }).click();
-    await expect(own.getByRole('status')).toHaveText(/^Kept: \d+ syllables a minute\.$/);
+    await expect(own.getByRole('status')).toHaveText(/^Saved: \d+ syllables a minute\.$/);
     if (shots) await own.screenshot({ path: `${shots}/my-voice.png` });
   });
   await page.goto(`${origin()}/voice`);
@@ -48,7 +48,7 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
   );
   const [measured, pause] = [Number(told?.[1]), Number(told?.[2])];
   await page.getByLabel('Choose a sound file of it').setInputFiles(path);
-  await expect(page.getByRole('status')).toHaveText(/^Kept: \d+/);
+  await expect(page.getByRole('status')).toHaveText(/^Saved: \d+/);
   const kept = await page.getByRole('region', { name: 'Measures' }).getByRole('listitem').allInnerTexts();
   const rates = kept.map((text) => Number.parseInt(text, 10));
   expect(rates.length).toBe(2);

@@ -22,14 +22,14 @@ async function shot(page: Page, name: string): Promise<void> {
   if (shots) await page.screenshot({ path: `${shots}/${name}.png` });
 }
 
-test('1, 2: the shelf holds the demo studio; a class opens as one strip falling down the page', async ({ page }) => {
+test('1, 2: the list holds the demo studio; a class opens as a timeline falling down the page', async ({ page }) => {
   await page.goto(origin());
   await expect(page.getByText('Slack Water Hall')).toBeVisible();
-  const rows = page.getByRole('row');
+  const rows = page.getByRole('main').getByRole('listitem');
   for (const title of DEMO) await expect(page.getByRole('link', { name: title, exact: true })).toBeVisible();
-  await expect(rows.nth(1)).toContainText('Before the First Ferry');
-  await expect(rows.nth(1)).toContainText('10:00');
-  await shot(page, 'shelf');
+  await expect(rows.first()).toContainText('Before the First Ferry');
+  await expect(rows.first()).toContainText('10:00');
+  await shot(page, 'classes');
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
   await expect(runtime(page)).toContainText('10:00');
   await expect(runtime(page)).toContainText('on target');
@@ -59,10 +59,10 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await page.goto(origin());
   await page.getByRole('link', { name: 'New class' }).click();
   await page.getByLabel('Title').fill('Lamp and line');
-  await page.getByRole('button', { name: 'Nothing' }).click();
+  await page.getByRole('button', { name: 'Empty sections' }).click();
   await page.getByLabel('Target').fill('4:00');
-  await page.getByLabel('One breath').fill('8');
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByLabel('Breath at the start').fill('8');
+  await page.getByRole('button', { name: 'Create class' }).click();
   await expect(page.getByRole('heading', { name: 'Lamp and line' })).toBeVisible();
 
   const add = page.getByRole('group', { name: 'Add to Main set' });
@@ -75,18 +75,18 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Coiling the line');
   await page.getByLabel('Sides').selectOption('alternate');
   await add.getByRole('button', { name: 'Transition' }).click();
-  await add.getByRole('button', { name: 'Quiet' }).click();
+  await add.getByRole('button', { name: 'Silence' }).click();
   await page.getByLabel('Said at the start').fill('Stand. I will call you back.');
   const articles = page.getByRole('main').getByRole('article');
   await expect(articles).toHaveCount(5);
 
-  // Order: the quiet goes up one place, and back by undo.
+  // Order: the silence goes up one place, and back by undo.
   await page.getByRole('button', { name: 'Move up', exact: true }).click();
-  await expect(articles.nth(3)).toHaveAccessibleName('Quiet');
+  await expect(articles.nth(3)).toHaveAccessibleName('Silence');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(articles.nth(4)).toHaveAccessibleName('Quiet');
+  await expect(articles.nth(4)).toHaveAccessibleName('Silence');
   await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(articles.nth(3)).toHaveAccessibleName('Quiet');
+  await expect(articles.nth(3)).toHaveAccessibleName('Silence');
 
   // A line changed where it stands, a number changed in place, a step removed and put back.
   await articles.nth(1).getByRole('button', { name: 'Breathe in, the lamp goes up.' }).click();
@@ -102,7 +102,7 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await expect(articles).toHaveCount(5);
 
   await page.getByRole('button', { name: 'Fit to 4:00' }).click();
-  await page.getByRole('button', { name: /^Use this fit: A balance/ }).click();
+  await page.getByRole('button', { name: /^Use this fit: Balanced/ }).click();
   await expect(runtime(page)).toContainText('on target');
   await expectSaved(page);
 
@@ -141,7 +141,7 @@ test('4: a fit shows what it would change, and says what to loosen where there i
   const ways = page.getByRole('dialog').getByRole('table');
   await expect(ways).toContainText('Balanced');
   await expect(ways).toContainText('Skip steps');
-  await expect(ways.getByRole('row', { name: /^Lands on/ })).toContainText('12:00');
+  await expect(ways.getByRole('row', { name: /^Result/ })).toContainText('12:00');
   await shot(page, 'fit');
   await page.keyboard.press('Escape');
   await page.getByLabel('Target').first().fill('1:00');
@@ -149,16 +149,16 @@ test('4: a fit shows what it would change, and says what to loosen where there i
   await page.getByRole('button', { name: 'Fit to 1:00' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('1:00 is shorter than this class can be: the shortest is');
-  await expect(dialog).toContainText('would have to give way');
-  await dialog.getByRole('button', { name: /^Loosen (it|these \d+)$/ }).click();
-  await dialog.getByRole('button', { name: /^Use this fit: A balance/ }).click();
+  await expect(dialog).toContainText('to relax');
+  await dialog.getByRole('button', { name: /^Relax (it|these \d+)$/ }).click();
+  await dialog.getByRole('button', { name: /^Use this fit: Balanced/ }).click();
   await expect(runtime(page)).toContainText('on target');
 });
 
-test('5: the guide is performed from by keyboard and by touch', async ({ page }) => {
+test('5: the prompter is performed from by keyboard and by touch', async ({ page }) => {
   await page.goto(origin());
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
-  await page.getByRole('button', { name: 'Guide' }).click();
+  await page.getByRole('button', { name: 'Prompter' }).click();
   const line = page.getByTestId('line-now');
   await expect(line).toHaveText('Before the First Ferry');
   expect(await line.evaluate((element) => parseFloat(getComputedStyle(element).fontSize))).toBeGreaterThanOrEqual(48);
@@ -174,7 +174,7 @@ test('5: the guide is performed from by keyboard and by touch', async ({ page })
   await page.waitForTimeout(1800);
   await expect(page.getByTestId('count')).toContainText('round 1 of 3 · turn left');
   await page.waitForTimeout(1200);
-  await shot(page, 'guide');
+  await shot(page, 'prompter');
   await page.getByRole('button', { name: 'Pause' }).click();
   const held = await line.textContent();
   const left = await page.getByText('left', { exact: true }).locator('..').textContent();
@@ -182,9 +182,9 @@ test('5: the guide is performed from by keyboard and by touch', async ({ page })
   expect(await page.getByText('left', { exact: true }).locator('..').textContent()).toBe(left);
   expect(await line.textContent()).toBe(held);
   await page.getByRole('button', { name: 'Resume' }).click();
-  await page.getByRole('button', { name: 'Next', exact: true }).click();
+  await page.getByRole('button', { name: 'Next line', exact: true }).click();
   await expect(line).not.toHaveText(held ?? '');
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('button', { name: 'Previous line', exact: true }).click();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
   await page.keyboard.press('Escape');
@@ -205,7 +205,7 @@ test('6: a take is brought, read, corrected by hand and published', async ({ pag
   const lines = page.getByRole('group', { name: 'Lines of the take' });
   await expect(figures).toContainText('84 of 86');
   await expect(figures).toContainText('10:28');
-  await expect(figures).toContainText(/remarks3/);
+  await expect(figures).toContainText(/ad-libs3/);
   await page.getByRole('button', { name: 'Report', exact: true }).click();
   await expect(page.locator('.recharts-line-curve')).toBeVisible();
   await expect(page.getByRole('region', { name: 'The sound' })).toContainText(/−?-?2\d\.\d LUFS/);

@@ -44,7 +44,7 @@ describe('what is learned from takes', () => {
     });
     const worst = (all: readonly number[]): string => `${(100 * Math.max(...all)).toFixed(2)} %`;
     console.log(
-      `${errors.length} instructors: vs target: ${worst(errors)} at most after three takes, planned ${worst(blind)}`,
+      `${errors.length} instructors: off by ${worst(errors)} at most after three takes, planned ${worst(blind)}`,
     );
     // Without learning they would be far off, else the bar says nothing.
     expect(Math.max(...blind)).toBeGreaterThan(0.08);

@@ -36,12 +36,12 @@ export function layoutFaults(): string[] {
     bottom: Math.min(a.bottom, b.bottom),
   });
   /** The part of the window in which an element shows: inside everything that clips it. */
-  const windowOf = (element: Element): Box => {
+  const windowOf = (element: Element, ownToo = false): Box => {
     let box: Box = { left: 0, right: width, top: 0, bottom: height };
     let fixed = false;
     for (let at: Element | null = element; at && at !== document.body; at = at.parentElement) {
       const style = getComputedStyle(at);
-      if (at !== element && !fixed && (style.overflowX !== 'visible' || style.overflowY !== 'visible')) {
+      if ((ownToo || at !== element) && !fixed && (style.overflowX !== 'visible' || style.overflowY !== 'visible')) {
         box = meet(box, at.getBoundingClientRect());
       }
       if (style.position === 'fixed' || at instanceof HTMLDialogElement) fixed = true;
@@ -75,7 +75,7 @@ export function layoutFaults(): string[] {
     if (hiddenFromEyes(element)) continue;
     const range = document.createRange();
     range.selectNodeContents(node);
-    const seen = windowOf(element);
+    const seen = windowOf(element, true);
     for (const rect of range.getClientRects()) {
       const box = meet(rect, seen);
       if (box.right - box.left < 2 || box.bottom - box.top < rect.height * 0.6) continue;

@@ -6,7 +6,7 @@ import { Chance, type Interval, type Seconds } from '@/core/units';
 export interface MachineHabits {
   /** Share of words that are misheard, left out or added. */
   readonly wordErrors: number;
-  /** Its times are vs target as much, either way. */
+  /** Its times are wrong by as much, either way. */
   readonly timesOff: Seconds;
   /** Of silences of ten seconds and more, the share in which it invents something. */
   readonly invents: number;

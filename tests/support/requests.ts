@@ -67,6 +67,10 @@ function bodies(plan: ClassPlan, ids: Ids): readonly (readonly [method: string, 
     ['POST', '/api/series', { title: '' }],
     ['PUT', `/api/series/${ids.seriesId}`, { ...base, baseRevision: 900, title: 'Odd', classIds: [ids.classId] }],
     ['PUT', '/api/terms', { ...base, baseRevision: 900, chosen: {}, own: [{ term: 'own-1', variants: ['lu'], misheard: [], known: false }] }],
+    ['PUT', `/api/classes/${ids.classId}/listing`, { was: { tags: ['odd'], liveDates: [] }, next: { tags: ['evening'], liveDates: ['2026-05-14T17:00:00.000Z'] } }],
+    ['PUT', `/api/classes/${ids.classId}/revisions/900`, { name: 'Odd' }],
+    ['PUT', '/api/studio', { was: 'Another name', name: 'Odd' }],
+    ['PUT', `/api/movements/${ids.movementId}/media`, { nothing: 'of a picture' }],
     ['POST', '/api/voice', { syllablesPerMinute: 1e9, pauseSeconds: 1, how: 'typed' }],
   ]; // prettier-ignore
 }

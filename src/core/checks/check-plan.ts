@@ -11,7 +11,11 @@ export function checkPlan(plan: ClassPlan, timeline: Timeline = expandPlan(plan)
 }
 
 /** Runs the checks on a class. */
-export type Checker = (plan: ClassPlan, timeline: Timeline) => Finding[];
+export interface Checker {
+  (plan: ClassPlan, timeline: Timeline): Finding[];
+  /** The same in slices: a rest after each step and each check of the class, so that a page can draw in between. */
+  readonly inSlices: (plan: ClassPlan, timeline: Timeline) => Generator<void, Finding[]>;
+}
 
 interface Kept {
   readonly sign: string;
@@ -30,14 +34,15 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
   const classChecks = CHECKS.filter((check) => check.of === 'class');
   let whole: readonly unknown[] = [];
   let generation = 0;
-  return (plan, timeline) => {
+  function* inSlices(plan: ClassPlan, timeline: Timeline): Generator<void, Finding[]> {
     const sets = [plan.schools, plan.voice, plan.themes, plan.themeId, plan.silenceShare];
     if (sets.some((value, at) => value !== whole[at])) generation++;
     whole = sets;
     const context = contextOf(plan, timeline, ownTerms);
     const findings: Finding[] = [];
+    const current = generation;
     for (const step of context.steps) {
-      const sign = signOf(step, generation);
+      const sign = signOf(step, current);
       let found = kept.get(step.step);
       if (found?.sign !== sign || found.said !== step.said) {
         found = {
@@ -46,12 +51,24 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
           findings: stepChecks.flatMap((check) => finish(check, check.find(step, plan))),
         };
         kept.set(step.step, found);
+        yield;
       }
       for (const one of found.findings) findings.push(one);
     }
-    for (const check of classChecks) for (const one of finish(check, check.find(context))) findings.push(one);
+    for (const check of classChecks) {
+      for (const one of finish(check, check.find(context))) findings.push(one);
+      yield;
+    }
     return inOrder(findings, context);
+  }
+  const check = (plan: ClassPlan, timeline: Timeline): Finding[] => {
+    const search = inSlices(plan, timeline);
+    for (;;) {
+      const step = search.next();
+      if (step.done) return step.value;
+    }
   };
+  return Object.assign(check, { inSlices });
 }
 
 /** Everything of a step's place in time that its own checks can see. */

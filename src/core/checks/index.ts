@@ -1,5 +1,6 @@
 export { CHECK_GROUPS, GRAVITIES, type CheckGroup, type Check, type Finding, type Fix, type Gravity } from './model';
 export { checkPlan, createChecker, type Checker } from './check-plan';
+export { fixAllEdit } from './fix-all';
 export { CHECKS } from './registry';
 export { setAsideEdit, setAsideReason } from './set-aside';
 export { CAUTION_LINES } from './safety/caution-lines';

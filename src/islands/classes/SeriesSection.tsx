@@ -66,7 +66,7 @@ export function SeriesSection({ series, classes, actions, onRename, onArrange, o
                 className="input w-full"
                 value={renaming}
                 maxLength={LIMITS.titleCharacters}
-                autoFocus
+                data-first
                 autoComplete="off"
                 onChange={(event) => setRenaming(event.target.value)}
               />

@@ -72,6 +72,8 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
       if (selectedItem) void take(selectedItem);
     },
   });
+  // Nothing typed, nothing offered: the list would lie over the sections that follow.
+  const showing = isOpen && typed.trim() !== '';
   return (
     <div
       className="no-print relative flex flex-wrap items-center gap-1 py-2 pl-14 max-md:pl-2"
@@ -91,9 +93,11 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
             // These move the caret, as in any field.
             if (event.key === 'Home' || event.key === 'End')
               Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
-            if (event.key !== 'Enter' || typed === searched || event.nativeEvent.isComposing) return;
+            if (event.key !== 'Enter' || (typed === searched && typed.trim() !== '') || event.nativeEvent.isComposing)
+              return;
             // The list has not caught up: what is taken is what was typed, not what it showed a key before.
             Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
+            if (typed.trim() === '') return;
             void take(offersFor(library, role, typed)[0]);
             setTyped('');
           },
@@ -106,9 +110,9 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
       ))}
       <ul
         {...getMenuProps()}
-        className={`bg-base-100 border-base-300 absolute left-14 top-11 z-20 w-80 max-w-[86vw] rounded max-md:left-2 border shadow-lg ${isOpen ? '' : 'hidden'}`}
+        className={`bg-base-100 border-base-300 absolute left-14 top-11 z-20 w-80 max-w-[86vw] rounded max-md:left-2 border shadow-lg ${showing ? '' : 'hidden'}`}
       >
-        {isOpen &&
+        {showing &&
           offers.map((offer, index) => (
             <li
               key={offer.key}
@@ -146,7 +150,18 @@ function offersFor(library: readonly LibraryEntry[], role: SectionRole, line: st
   const kinds = likelyKinds(role, typed).map((kind): Offer => ({ kind, key: kind, typed }));
   const entries = found.map((entry): Offer => ({ kind: 'library', key: entry.id, entry, typed }));
   // A silence of so long is no movement of the library.
-  return typed.step?.kind === 'quiet' ? [...kinds, ...entries] : [...entries, ...kinds];
+  if (typed.step?.kind === 'quiet') return [...kinds, ...entries];
+  // What is called so comes first; what only has to do with it, by a tag, comes after what was typed.
+  const named = new Set(found.filter((entry) => isNamed(entry, typed.name)));
+  const isNamedOffer = (offer: Offer): boolean => offer.kind === 'library' && named.has(offer.entry);
+  return [...entries.filter(isNamedOffer), ...kinds, ...entries.filter((offer) => !isNamedOffer(offer))];
+}
+
+function isNamed({ summary }: LibraryEntry, name: string): boolean {
+  const asked = name.toLowerCase();
+  return [summary.name, summary.traditionalName, ...summary.otherNames].some((one) =>
+    one.toLowerCase().includes(asked),
+  );
 }
 
 /** How the amount behind a name was understood. */

@@ -45,7 +45,7 @@ export function ConflictDialog({ onSettle }: { readonly onSettle: (keep: 'ours' 
           </button>
         )}
       </div>
-      <p className="quiet-ink mt-3 text-sm">Every saved version is kept on the server.</p>
+      <p className="quiet-ink mt-3 text-sm">The server has every saved version.</p>
     </Dialog>
   );
 }

@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import type { Step } from '@/core/plan';
 import type { CueSource } from '@/core/timeline';
 import { formatClock } from '@/core/units';
@@ -23,6 +24,8 @@ export function CueLine({
   readonly onWrite: (on: boolean) => void;
 }) {
   const desk = useDeskStore();
+  const button = useRef<HTMLButtonElement>(null);
+  const byKey = useRef(false);
   const { cue, y, barHeight, late } = placed;
   const left = columns.clock + columns.breath + columns.round + 12;
   const narrow = columns.after === 0;
@@ -36,7 +39,12 @@ export function CueLine({
         style={{ height: barHeight, background: late ? undefined : 'var(--said-bar)' }}
       />
       {writing ? (
-        <div style={{ width: columns.text }}>
+        <div
+          style={{ width: columns.text }}
+          onKeyDownCapture={(event) => {
+            byKey.current = event.key === 'Enter' || event.key === 'Escape';
+          }}
+        >
           <TextField
             label={`Line at ${formatClock(cue.startSeconds)}`}
             hideLabel
@@ -45,7 +53,12 @@ export function CueLine({
             className="text-lg leading-6"
             most={LINE_LIMIT}
             value={sourceText(step, writing)}
-            onDone={() => onWrite(false)}
+            onDone={() => {
+              onWrite(false);
+              // Left by a key, the line keeps the focus; left by a press elsewhere, it does not.
+              if (byKey.current) requestAnimationFrame(() => button.current?.focus());
+              byKey.current = false;
+            }}
             onChange={(text) => {
               const edit = setSourceText(step, writing, text);
               if (edit) desk.edit(edit, `line ${cue.id}`);
@@ -54,6 +67,7 @@ export function CueLine({
         </div>
       ) : (
         <button
+          ref={button}
           type="button"
           className="hover:bg-base-200 -mt-0.5 rounded px-1 text-left font-serif text-lg leading-6"
           style={{ maxWidth: columns.text }}

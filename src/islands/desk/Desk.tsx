@@ -22,6 +22,7 @@ import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
 import { WordsDialog } from './words/WordsDialog';
 import { startSavingDesk } from './save-loop';
+import { serifReady } from './serif-width';
 import { Strip } from './Strip';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
@@ -51,7 +52,8 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
   useEffect(() => {
     const started = startSavingDesk(desk);
     saving.current = started;
-    void started.takeUp().finally(() => setReady(true));
+    // Lines are laid out by the width of their words: the font comes first, if it comes soon.
+    void Promise.allSettled([started.takeUp(), serifReady()]).then(() => setReady(true));
     return started.stop;
   }, [desk]);
   if (!ready) return null;

@@ -67,7 +67,7 @@ export function DeskHeader(props: Props) {
             </div>
             <div className="xl:hidden">
               <MenuButton onClick={() => onView(otherView)}>{lengthWords}</MenuButton>
-              {away('read-through', 'Preview', ITEM)}
+              {away('preview', 'Preview', ITEM)}
               {away('history', 'History', ITEM)}
               <MenuButton onClick={onPublish}>Publish</MenuButton>
               <div className="md:hidden">{away('takes', takesWords, ITEM)}</div>
@@ -88,7 +88,7 @@ export function DeskHeader(props: Props) {
         >
           {lengthWords}
         </button>
-        {away('read-through', 'Preview', 'btn btn-sm max-xl:hidden')}
+        {away('preview', 'Preview', 'btn btn-sm max-xl:hidden')}
         {away('history', 'History', 'btn btn-sm max-xl:hidden')}
         {away('takes', takesWords, 'btn btn-sm max-md:hidden')}
         <button type="button" className="btn btn-sm max-xl:hidden" onClick={onPublish}>

@@ -69,13 +69,26 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
               <th scope="col" className="text-right">
                 Now
               </th>
-              {kept.map(({ ways }) => (
+              {kept.map(({ ways, fit }, at) => (
                 <th key={ways[0]} scope="col" className="w-36 text-right align-bottom">
                   {ways.map((way) => (
                     <span key={way} className="text-base-content block font-semibold" title={WAY_WORDS[way].says}>
                       {WAY_WORDS[way].name}
                     </span>
                   ))}
+                  <button
+                    type="button"
+                    className={`btn btn-sm mt-1 ${at === 0 ? 'btn-primary' : ''}`}
+                    autoFocus={at === 0}
+                    aria-label={`Use this fit: ${ways.map((way) => WAY_WORDS[way].name).join(', ')}`}
+                    onClick={() => {
+                      if (fit.edit) desk.edit(fit.edit);
+                      onClose();
+                    }}
+                  >
+                    Use this fit
+                  </button>
+                  {!fit.proven && <span className="text-warning block text-xs">best found so far</span>}
                 </th>
               ))}
             </tr>
@@ -112,26 +125,6 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
               {kept.map(({ ways, fit }) => (
                 <td key={ways[0]} className="text-right font-semibold">
                   {formatClock(fit.runtimeSeconds)}
-                </td>
-              ))}
-            </tr>
-            <tr>
-              <td colSpan={2} />
-              {kept.map(({ ways, fit }, at) => (
-                <td key={ways[0]} className="text-right">
-                  <button
-                    type="button"
-                    className={`btn btn-sm ${at === 0 ? 'btn-primary' : ''}`}
-                    autoFocus={at === 0}
-                    aria-label={`Use this fit: ${ways.map((way) => WAY_WORDS[way].name).join(', ')}`}
-                    onClick={() => {
-                      if (fit.edit) desk.edit(fit.edit);
-                      onClose();
-                    }}
-                  >
-                    Use this fit
-                  </button>
-                  {!fit.proven && <p className="text-warning text-xs">best found so far</p>}
                 </td>
               ))}
             </tr>

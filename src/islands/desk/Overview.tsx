@@ -1,5 +1,6 @@
 import {
   closestCenter,
+  type Announcements,
   DndContext,
   KeyboardSensor,
   PointerSensor,
@@ -16,10 +17,11 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import { memo, useMemo } from 'react';
-import { makeSection, stepsInOrder, type Section, type Step } from '@/core/plan';
+import { findStep, makeSection, stepsInOrder, type Section, type Step } from '@/core/plan';
 import { formatClock } from '@/core/units';
 import { dropStep } from './moves';
 import { SectionMenu } from './SectionMenu';
+import type { DeskStore } from './desk-store';
 import { useDesk, useDeskStore } from './use-desk';
 
 // Kept from one drawing to the next: new ones would have every step drawn again.
@@ -32,6 +34,10 @@ export function Overview() {
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
   const sensors = useSensors(useSensor(PointerSensor, POINTER), useSensor(KeyboardSensor, KEYBOARD));
+  const accessibility = useMemo(
+    () => ({ announcements: announcementsOf(desk), screenReaderInstructions: { draggable: HOW_TO_MOVE } }),
+    [desk],
+  );
   // The same list while the order stays, so that an edit of one step does not draw all the others again.
   const order = stepsInOrder(plan)
     .map(({ step }) => step.id)
@@ -43,6 +49,7 @@ export function Overview() {
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
+        accessibility={accessibility}
         onDragEnd={({ active, over }) => {
           const edit = over ? dropStep(desk.getState().plan, String(active.id), String(over.id)) : null;
           if (edit) desk.edit(edit);
@@ -78,6 +85,32 @@ export function Overview() {
       </button>
     </nav>
   );
+}
+
+const HOW_TO_MOVE =
+  'Press Space to pick up the step, the arrow keys to move it, Space again to put it down, Escape to cancel.';
+
+/** What is said while a step is moved: names and places, no ids. */
+function announcementsOf(desk: DeskStore): Announcements {
+  const nameOf = (id: string | number): string => {
+    const { plan } = desk.getState();
+    const section = plan.sections.find((one) => one.id === id);
+    return section?.title ?? findStep(plan, String(id))?.step.name ?? 'the step';
+  };
+  const placeOf = (id: string | number): string => {
+    const { plan } = desk.getState();
+    const found = findStep(plan, String(id));
+    if (!found) return `the start of ${nameOf(id)}`;
+    return `place ${found.index + 1} of ${found.section.steps.length} in ${found.section.title}`;
+  };
+  return {
+    onDragStart: ({ active }) => `Picked up ${nameOf(active.id)}, at ${placeOf(active.id)}.`,
+    onDragOver: ({ active, over }) =>
+      over ? `${nameOf(active.id)} is over ${placeOf(over.id)}.` : `${nameOf(active.id)} is over no place.`,
+    onDragEnd: ({ active, over }) =>
+      over ? `${nameOf(active.id)} was put at ${placeOf(over.id)}.` : `${nameOf(active.id)} stayed where it was.`,
+    onDragCancel: ({ active }) => `Cancelled. ${nameOf(active.id)} is back at ${placeOf(active.id)}.`,
+  };
 }
 
 interface SectionEntryProps {

@@ -70,8 +70,7 @@ function LandingMark({ onFit }: { readonly onFit: () => void }) {
   const target = useDesk((state) => state.plan.targetSeconds);
   return (
     <p role="status" className="text-accent w-full text-sm empty:hidden">
-      {landing.kind === 'failed' &&
-        'The fit after that edit could not be worked out. Your edit is kept; the next one tries again.'}
+      {landing.kind === 'failed' && 'The fit after that edit failed. Your edit is saved; the next one tries again.'}
       {landing.kind === 'cannot' && (
         <>
           Not on target with what you have just set. {whyNot(landing.why, target)}{' '}

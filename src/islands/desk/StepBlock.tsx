@@ -4,6 +4,7 @@ import { LIMITS, type Edit, type MovementStep, type Step } from '@/core/plan';
 import { withForm } from '@/core/script';
 import { moreRoundsSeconds, roundsPerformed, type CueSource, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { AddLine } from './AddLine';
 import { BreathLine } from './BreathLine';
 import { CueLine } from './CueLine';
 import {
@@ -97,6 +98,7 @@ export const StepBlock = memo(function StepBlock({
           onUnfold={() => setUnfolded(!unfolded)}
         />
       )}
+      {open && !step.leftOut && <AddLine step={step} />}
     </article>
   );
 }, sameStep);

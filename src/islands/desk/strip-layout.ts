@@ -8,6 +8,7 @@ import {
   type Timeline,
 } from '@/core/timeline';
 import { overlapSeconds, type Seconds } from '@/core/units';
+import { serifWidth } from './serif-width';
 
 /*
  * Where things stand on the strip. Time falls down the page at a scale of its own for each kind of step; where words
@@ -22,8 +23,6 @@ const CUE_GAP = 6;
 /** Inside a line, left and right of its words together. */
 const CUE_PADDING = 8;
 const FOLDED_HEIGHT = 34;
-/** Width of a character of the serif at the strip's size, on the wide side so that a line is rather given more room. */
-const CHARACTER_WIDTH = 8.6;
 /** Columns of an open step in pixels: the clock, the breath line, the rounds, the words, what is told of each line. */
 export interface StepColumns {
   readonly clock: number;
@@ -47,6 +46,7 @@ export function stepColumns(width: number): StepColumns {
   return { ...columns, text: Math.max(140, width - clock - breath - round - after - GAPS) };
 }
 
+/** One line of a step at its place. */
 export interface PlacedCue {
   readonly cue: Cue;
   readonly y: number;
@@ -160,21 +160,22 @@ function cueHeight(cue: Cue, textWidth: number): number {
 }
 
 /** Lines that a text takes, broken between words as the browser breaks it. */
-export function linesOf(text: string, textWidth: number): number {
-  const across = Math.max(1, textWidth / CHARACTER_WIDTH);
+export function linesOf(text: string, textWidth: number, widthOf = serifWidth): number {
+  const room = Math.max(1, textWidth);
+  const space = widthOf(' ');
   let lines = 1;
   let filled = 0;
   for (const word of text.split(' ')) {
-    const { length } = word;
-    if (filled > 0 && filled + 1 + length > across) {
+    const width = widthOf(word);
+    if (filled > 0 && filled + space + width > room) {
       lines++;
       filled = 0;
     }
-    filled += (filled > 0 ? 1 : 0) + length;
+    filled += (filled > 0 ? space : 0) + width;
     // A word longer than a line is broken.
-    while (filled > across) {
+    while (filled > room) {
       lines++;
-      filled -= across;
+      filled -= room;
     }
   }
   return lines;

@@ -1,5 +1,5 @@
 import { format, isToday, isYesterday, parseISO } from 'date-fns';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { send } from '@/api/client';
 import type { HistoryEntry, HistoryPage, RevisionResponse, SavedVersion } from '@/api/history';
@@ -37,6 +37,12 @@ export function History({ studio, stored, first }: Props) {
     if (answer.ok) setOpen(answer.value);
     setTrouble(answer.ok ? null : answer.problem.detail);
   };
+  // The newest lies open at once.
+  useEffect(() => {
+    void send<RevisionResponse>('GET', `${path}/${stored.revision}`).then((answer) => {
+      if (answer.ok) setOpen((before) => before ?? answer.value);
+    });
+  }, [path, stored.revision]);
   const restore = async (revision: RevisionResponse): Promise<void> => {
     const answer = await send('PUT', `/api/classes/${stored.id}`, {
       baseRevision: stored.revision,

@@ -1,3 +1,4 @@
+import { PHASE_WORDS } from '@/messages/movement';
 import { useRef } from 'react';
 import { lungsAfter, lungsWithin, phaseSeconds, type Pace } from '@/core/breath';
 import type { Phase } from '@/core/movement';
@@ -52,7 +53,8 @@ export function PatternCurve({ pattern, pace, chosen, onChoose, onBorder }: Prop
               fill={index === chosen ? 'var(--color-secondary)' : 'transparent'}
             />
             <text x={LEFT + SWAY + 16} y={tops[index] + 15} fontSize="13" fill="currentColor">
-              {phase.kind} {lengths[index].toFixed(1)} s{phase.action === '' ? '' : ` · ${phase.action.slice(0, 22)}`}
+              {PHASE_WORDS[phase.kind]} {lengths[index].toFixed(1)} s
+              {phase.action === '' ? '' : ` · ${phase.action.slice(0, 22)}`}
             </text>
           </g>
         ))}

@@ -19,7 +19,7 @@ import {
   splitPhase,
   type Phase,
 } from '@/core/movement';
-import { patternNoteWords, PRESET_WORDS } from '@/messages/movement';
+import { patternNoteWords, PRESET_WORDS, PHASE_WORDS } from '@/messages/movement';
 import { PatternCurve } from './PatternCurve';
 import { PhaseFields } from './PhaseFields';
 
@@ -97,7 +97,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
               tabIndex={index === chosen ? 0 : -1}
               onClick={() => setChosenId(one.id)}
             >
-              {one.kind} {phaseSeconds(one, pace).toFixed(1)} s
+              {PHASE_WORDS[one.kind]} {phaseSeconds(one, pace).toFixed(1)} s
             </button>
           </li>
         ))}
@@ -140,7 +140,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
         </button>
       </div>
       <div className="mt-1 flex flex-wrap items-center gap-1" role="group" aria-label="Add a phase">
-        <span className="text-sm">Add after it</span>
+        <span className="text-sm">Add after this one</span>
         {KINDS.map((kind) => (
           <button
             key={kind}
@@ -149,7 +149,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
             disabled={pattern.length >= LIMITS.phases}
             onClick={() => take(addPhase(newId, pattern, kind, chosen), chosen + 1)}
           >
-            {kind}
+            {PHASE_WORDS[kind]}
           </button>
         ))}
       </div>

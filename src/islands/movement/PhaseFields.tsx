@@ -1,3 +1,4 @@
+import { PHASE_WORDS } from '@/messages/movement';
 import { MOVEMENT_LIMITS as LIMITS, type Phase } from '@/core/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
@@ -25,7 +26,7 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
     <div className="border-base-300 mt-2 border-t pt-1">
       <div className="flex items-center justify-between gap-1">
         <span className="font-semibold">
-          {place} · {phase.kind}
+          {place} · {PHASE_WORDS[phase.kind]}
         </span>
         <Choice
           label={`Length of phase ${place}`}

@@ -289,7 +289,7 @@ function Controls({ mode, onToggle, send, onMark, onSaveLog }: ControlsProps) {
           title="Previous line (←)"
         >
           <ChevronLeft aria-hidden />
-          <span className="max-sm:hidden">Back</span>
+          <span className="max-sm:hidden">Previous</span>
         </button>
         <button
           type="button"

@@ -73,7 +73,7 @@ export function FromScript({
         {tooLong && (
           <p role="alert" className="text-error text-sm">
             At most {SCRIPT_LIMITS.characters.toLocaleString('en')} characters in{' '}
-            {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. What is beyond would be left out.
+            {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
           </p>
         )}
         {text === '' && (

@@ -41,7 +41,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
   const media = useRef<HTMLVideoElement>(null);
   const player = usePlayer(media, source);
   const envelope = useEnvelope(take);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(() => firstToSee(reading));
   const [publishing, setPublishing] = useState(false);
   const [view, setView] = useState<TakeView>('lines');
   const row = rows.find(({ key }) => key === chosen) ?? null;
@@ -206,6 +206,11 @@ export function TakeDesk({ studio, take, spelling }: Props) {
       )}
     </div>
   );
+}
+
+/** The line that is shown first: the most uncertain, or the first of all. */
+function firstToSee(reading: Reading): string | null {
+  return (leastCertain(reading, UNSURE_BELOW).at(0) ?? reading.cues.at(0))?.id ?? null;
 }
 
 interface TroubleProps {

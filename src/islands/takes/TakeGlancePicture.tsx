@@ -37,7 +37,7 @@ export function TakeGlancePicture({ take: { glance } }: { readonly take: ListedT
         <span className="shrink-0 text-sm">{ended}</span>
       </span>
       {adLibs > 0 && (
-        <span className="quiet-ink block truncate text-sm">
+        <span className="quiet-ink block truncate text-sm" title={adLibWords.join(' · ')}>
           {adLibs === 1 ? '1 ad-lib' : `${adLibs} ad-libs`}
           {adLibWords.length > 0 && ': '}
           <span className="font-serif">{adLibWords.map((one) => `“${one}”`).join(' ')}</span>

@@ -106,6 +106,12 @@ export function Voice({ studio, first }: Props) {
                 }}
               />
             </label>
+            {live.recording && (
+              <label className="flex items-center gap-2 text-sm">
+                Microphone level
+                <meter className="w-32" min={0} max={1} low={0.25} value={live.level} />
+              </label>
+            )}
             <span role="status" className="text-sm">
               {said}
             </span>

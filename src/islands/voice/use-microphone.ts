@@ -6,6 +6,8 @@ const LONGEST_MILLISECONDS = 120_000;
 
 export interface Microphone {
   readonly recording: boolean;
+  /** How loud it is now, from 0 (silence) to 1 (full scale), on a scale of decibels. */
+  readonly level: number;
   /** Begins to record; what stood in the way, else `null`. */
   readonly start: () => Promise<Issue | null>;
   readonly stop: () => void;
@@ -18,7 +20,15 @@ export interface Microphone {
 export function useMicrophone(onRecorded: (sound: Blob) => void): Microphone {
   const recorder = useRef<MediaRecorder | null>(null);
   const [recording, setRecording] = useState(false);
-  useEffect(() => () => letGo(recorder.current), []);
+  const [level, setLevel] = useState(0);
+  const meter = useRef<(() => void) | null>(null);
+  useEffect(
+    () => () => {
+      meter.current?.();
+      letGo(recorder.current);
+    },
+    [],
+  );
   const stop = (): void => {
     if (recorder.current?.state === 'recording') recorder.current.stop();
   };
@@ -31,19 +41,44 @@ export function useMicrophone(onRecorded: (sound: Blob) => void): Microphone {
       made.addEventListener('dataavailable', ({ data }) => pieces.push(data));
       made.addEventListener('stop', () => {
         clearTimeout(limit);
+        meter.current?.();
         letGo(made);
         setRecording(false);
+        setLevel(0);
         onRecorded(new Blob(pieces, { type: made.mimeType }));
       });
       made.start(500);
       recorder.current = made;
+      meter.current = startMeter(made.stream, setLevel);
       setRecording(true);
       return null;
     } catch (error) {
       return { code: codeOf(error), at: '', facts: {} };
     }
   };
-  return { recording, start, stop };
+  return { recording, level, start, stop };
+}
+
+const METER_MILLISECONDS = 100;
+/** What the meter shows as nothing, in decibels below full scale. */
+const QUIETEST = -60;
+
+/** Tells the level of a stream ten times a second; gives back how to stop. */
+function startMeter(stream: MediaStream, onLevel: (level: number) => void): () => void {
+  const context = new AudioContext();
+  const analyser = new AnalyserNode(context, { fftSize: 2048 });
+  context.createMediaStreamSource(stream).connect(analyser);
+  const samples = new Float32Array(analyser.fftSize);
+  const timer = setInterval(() => {
+    analyser.getFloatTimeDomainData(samples);
+    const power = samples.reduce((sum, one) => sum + one * one, 0) / samples.length;
+    const decibels = power > 0 ? 10 * Math.log10(power) : QUIETEST;
+    onLevel(Math.min(1, Math.max(0, 1 - decibels / QUIETEST)));
+  }, METER_MILLISECONDS);
+  return () => {
+    clearInterval(timer);
+    void context.close().catch(() => undefined);
+  };
 }
 
 function letGo(recorder: MediaRecorder | null): void {

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { ITEM, Menu, MenuButton } from '../parts/Menu';
 import { KeyList, type KeyLine } from '../parts/KeyList';
 import { ThemeChoice } from '../parts/ThemeChoice';
+import { useKeptFocus } from '../parts/use-kept-focus';
 import { useKey } from '../parts/use-keys';
 import { FindDialog } from './FindDialog';
 import { StudioNameDialog } from './StudioNameDialog';
@@ -47,6 +48,7 @@ export function AppHead(props: Props) {
   const { studio, trail, title, beside, children, menu, keys = [], keysNote, onAway } = props;
   const [over, setOver] = useState<'find' | 'keys' | 'studio' | null>(null);
   const [name, setName] = useState(studio);
+  useKeptFocus();
   useKey('/', () => setOver('find'), { useKey: true });
   useKey('?', () => setOver('keys'), { useKey: true });
   const top = trail === undefined;
@@ -60,7 +62,8 @@ export function AppHead(props: Props) {
     <a
       key={href}
       href={href}
-      className={`hover:text-primary inline-flex min-h-8 items-center whitespace-nowrap ${href === location.pathname ? 'border-primary text-primary border-b-2 font-semibold' : ''}`}
+      title={words}
+      className={`hover:text-primary inline-block min-h-8 max-w-72 truncate leading-8 ${href === location.pathname ? 'border-primary text-primary border-b-2 font-semibold' : ''}`}
       aria-current={href === location.pathname ? 'page' : undefined}
       onClick={follow}
     >
@@ -68,12 +71,14 @@ export function AppHead(props: Props) {
     </a>
   );
   return (
-    <header className={`flex items-center gap-x-4 gap-y-1 ${top ? 'mb-4 flex-wrap' : 'mb-1.5'}`}>
+    <header
+      className={`flex items-center gap-x-4 gap-y-1 ${top ? 'mb-4 flex-wrap' : trail.length > 0 ? 'mb-1.5 max-md:flex-wrap' : 'mb-1.5'}`}
+    >
       <a href="#main" className="skip-link btn btn-sm btn-primary">
         Skip to the page
       </a>
       <span className={`flex min-h-8 items-center gap-x-4 ${top ? '' : 'max-xl:hidden'}`}>
-        <a href="/" className="font-semibold whitespace-nowrap" onClick={follow}>
+        <a href="/" className="inline-flex min-h-8 items-center font-semibold whitespace-nowrap" onClick={follow}>
           Calm Count
         </a>
         <span className={`quiet-ink max-w-52 truncate ${top ? 'max-md:hidden' : 'hidden'}`}>{name}</span>
@@ -83,7 +88,10 @@ export function AppHead(props: Props) {
           {PAGES.map(pageLink)}
         </nav>
       ) : (
-        <nav aria-label="Way back" className="flex shrink-0 items-center gap-1">
+        <nav
+          aria-label="Way back"
+          className={`flex items-center gap-1 ${trail.length > 0 ? 'min-w-0 max-md:flex-1' : 'shrink-0'}`}
+        >
           {[{ href: '/', words: 'Classes' }, ...trail].map((one, at) => (
             <span
               key={one.href}
@@ -96,7 +104,10 @@ export function AppHead(props: Props) {
           ))}
         </nav>
       )}
-      <h1 className={`min-w-0 flex-1 truncate text-lg font-semibold ${here ? 'md:sr-only' : ''}`} title={title}>
+      <h1
+        className={`min-w-0 flex-1 truncate text-lg font-semibold ${here ? 'md:sr-only' : ''} ${trail && trail.length > 0 ? 'max-md:order-last max-md:basis-full' : ''}`}
+        title={title}
+      >
         {title}
       </h1>
       {beside}

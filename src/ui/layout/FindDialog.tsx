@@ -63,8 +63,8 @@ export function FindDialog({ onClose, onAway }: Props) {
       </label>
       <input
         className="input w-full"
+        data-first
         {...getInputProps({
-          autoFocus: true,
           autoComplete: 'off',
           maxLength: 200,
           onChange: (event) => setTyped(event.currentTarget.value),

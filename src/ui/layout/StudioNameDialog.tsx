@@ -41,7 +41,7 @@ export function StudioNameDialog({ name, onNamed, onClose }: Props) {
             className="input w-full"
             value={typed}
             maxLength={STUDIO_NAME_CHARACTERS}
-            autoFocus
+            data-first
             autoComplete="off"
             onChange={(event) => setTyped(event.target.value)}
           />

@@ -16,6 +16,8 @@ export function Dialog({ title, children, wide, onClose }: Props) {
     const dialog = element.current;
     const before = document.activeElement;
     dialog?.showModal();
+    // A browser goes to the cross; what the dialog is for comes first.
+    dialog?.querySelector<HTMLElement>('[data-first]')?.focus();
     return () => {
       dialog?.close();
       // What opened it may be drawn anew by what was done here.

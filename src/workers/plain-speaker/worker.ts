@@ -6,7 +6,7 @@ import { plainProgram } from '@/hearing/plain-program';
 import { PlainVoice } from '@/hearing/plain-voice';
 import type { SpeakReply, SpeakRequest } from './protocol';
 
-/** The voice of read-throughs, and another for practice takes: takes are compared with the first. */
+/** The voice of previews, and another for practice takes: takes are compared with the first. */
 const VOICES = { lines: 'slt', practice: 'rms' } as const;
 
 let latest = 0;

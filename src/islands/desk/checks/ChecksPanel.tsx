@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { GRAVITIES, setAsideEdit, type Finding } from '@/core/checks';
+import { fixAllEdit, GRAVITIES, setAsideEdit, type Finding } from '@/core/checks';
 import { findStep, LIMITS } from '@/core/plan';
 import { findingWords, fixWords, GRAVITY_WORDS } from '@/messages/checks';
 import { useDesk, useDeskStore } from '../use-desk';
@@ -14,6 +14,7 @@ interface Props {
 
 /** What a careful colleague would say of the class: by gravity, each with its place, its reason and its fix. */
 export function ChecksPanel({ findings, onFit, onClose }: Props) {
+  const desk = useDeskStore();
   const { open, setAside } = findings;
   return (
     <aside aria-label="Checks" className="p-4">
@@ -33,8 +34,18 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
               {GRAVITY_WORDS[gravity]} <span className="quiet-ink font-normal">{of.length}</span>
             </h3>
             <ul>
-              {of.map((finding) => (
-                <FindingEntry key={keyOf(finding)} finding={finding} onFit={onFit} />
+              {of.map((finding, at) => (
+                <FindingEntry
+                  key={keyOf(finding)}
+                  finding={finding}
+                  // Said once, with the first of a kind.
+                  alike={of[at - 1]?.check === finding.check ? 0 : fixable(of, finding)}
+                  onFixAll={() => {
+                    const edit = fixAllEdit(desk.getState().plan, findings.check, finding.check);
+                    if (edit) desk.edit(edit);
+                  }}
+                  onFit={onFit}
+                />
               ))}
             </ul>
           </section>
@@ -58,6 +69,11 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
       </p>
     </aside>
   );
+}
+
+/** Findings of the same kind that a press can fix. */
+function fixable(findings: readonly Finding[], { check }: Finding): number {
+  return findings.filter((one) => one.check === check && one.fix?.kind === 'edit').length;
 }
 
 function keyOf({ check, stepId, detail }: Finding): string {
@@ -86,7 +102,15 @@ function Place({ finding }: { readonly finding: Finding }) {
   );
 }
 
-function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly onFit: () => void }) {
+interface EntryProps {
+  readonly finding: Finding;
+  /** Findings of its kind that can be fixed together, where it is the first of them. */
+  readonly alike: number;
+  readonly onFixAll: () => void;
+  readonly onFit: () => void;
+}
+
+function FindingEntry({ finding, alike, onFixAll, onFit }: EntryProps) {
   const desk = useDeskStore();
   const [reason, setReason] = useState<string | null>(null);
   const { title, why } = findingWords(finding);
@@ -115,6 +139,12 @@ function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly 
               {words}
             </button>
           )}
+          {alike > 1 && (
+            <button type="button" className="btn btn-xs" onClick={onFixAll}>
+              Fix all {alike}
+              <span className="sr-only"> of “{title}”</span>
+            </button>
+          )}
           <button type="button" className="btn btn-xs" onClick={() => setReason('')}>
             Dismiss<span className="sr-only"> {title}</span>
           </button>
@@ -137,7 +167,9 @@ function FindingEntry({ finding, onFit }: { readonly finding: Finding; readonly 
             ref={(element) => element?.focus()}
             onChange={(event) => setReason(event.target.value)}
             onKeyDown={(event) => {
-              if (event.key === 'Escape') setReason(null);
+              if (event.key !== 'Escape') return;
+              event.stopPropagation();
+              setReason(null);
             }}
           />
           <button type="submit" className="btn btn-sm" disabled={reason.trim() === ''}>

@@ -1,5 +1,5 @@
-import { useContext, useEffect, useState } from 'react';
-import { createChecker, setAsideReason, type Finding } from '@/core/checks';
+import { useContext, useEffect, useMemo, useState } from 'react';
+import { createChecker, setAsideReason, type Checker, type Finding } from '@/core/checks';
 import type { ClassPlan } from '@/core/plan';
 import { StudioContext } from '../studio-context';
 import { useDeskStore } from '../use-desk';
@@ -9,10 +9,26 @@ export interface Findings {
   /** The plan they were found in. */
   readonly of: ClassPlan | null;
   readonly open: readonly Finding[];
+  /** Finds them: kept, since it remembers what did not change. */
+  readonly check: Checker;
   readonly setAside: readonly { readonly finding: Finding; readonly reason: string }[];
 }
 
-const NOTHING: Findings = { of: null, open: [], setAside: [] };
+const NOTHING: Omit<Findings, 'check'> = { of: null, open: [], setAside: [] };
+/** How long the checks run before the page may draw. */
+const SLICE_MILLISECONDS = 8;
+
+function sorted(plan: ClassPlan, findings: readonly Finding[]): Omit<Findings, 'check'> {
+  const open: Finding[] = [];
+  const setAside: { finding: Finding; reason: string }[] = [];
+  for (const finding of findings) {
+    const reason = setAsideReason(plan, finding);
+    if (reason === null) open.push(finding);
+    else setAside.push({ finding, reason });
+  }
+  return { of: plan, open, setAside };
+}
+
 /** The findings on the desk's class, found again after each edit, once it is drawn. */
 export function useFindings(): Findings {
   const desk = useDeskStore();
@@ -21,27 +37,32 @@ export function useFindings(): Findings {
   const [found, setFound] = useState(NOTHING);
   useEffect(() => {
     let waiting: ReturnType<typeof setTimeout> | undefined;
-    const run = (): void => {
-      const { plan, timeline } = desk.getState();
-      const open: Finding[] = [];
-      const setAside: { finding: Finding; reason: string }[] = [];
-      for (const finding of check(plan, timeline)) {
-        const reason = setAsideReason(plan, finding);
-        if (reason === null) open.push(finding);
-        else setAside.push({ finding, reason });
+    // A newer plan begins anew: what was found of the older one so far is remembered by the checker.
+    let search: Generator<void, Finding[]> | null = null;
+    let of = desk.getState().plan;
+    const slice = (): void => {
+      if (search === null) {
+        const { plan, timeline } = desk.getState();
+        of = plan;
+        search = check.inSlices(plan, timeline);
       }
-      setFound({ of: plan, open, setAside });
+      const until = performance.now() + SLICE_MILLISECONDS;
+      let step = search.next();
+      while (!step.done && performance.now() < until) step = search.next();
+      if (step.done) setFound(sorted(of, step.value));
+      else waiting = setTimeout(slice);
     };
-    run();
+    waiting = setTimeout(slice);
     const stop = desk.subscribe((state, before) => {
       if (state.plan === before.plan) return;
       clearTimeout(waiting);
-      waiting = setTimeout(run);
+      search = null;
+      waiting = setTimeout(slice);
     });
     return () => {
       clearTimeout(waiting);
       stop();
     };
   }, [desk, check]);
-  return found;
+  return useMemo(() => ({ ...found, check }), [found, check]);
 }

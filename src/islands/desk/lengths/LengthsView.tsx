@@ -78,7 +78,7 @@ export function LengthsView({ onPrompter, onPublish }: Props) {
         </p>
       )}
       {plan.lengths.length === 0 ? (
-        <p className="quiet-ink">No other length yet. Add one above; steps may be left out of it by their priority.</p>
+        <p className="quiet-ink">No other length yet. Add one above; steps may be skipped in it by priority.</p>
       ) : (
         <table className="table-sm table w-auto">
           <thead className="bg-base-100 sticky -top-4 z-10">

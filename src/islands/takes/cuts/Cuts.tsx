@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { DEAD_AIR, keptSeconds, keptStretches, proposeCuts, withCut, withCutAt, withDeadAirOf } from '@/core/cuts';
 import type { Cut, Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
-import { formatClock, formatExactClock, type Seconds } from '@/core/units';
+import { formatClock, formatExactClock, type Interval, type Seconds } from '@/core/units';
 import { CUT_NAMES } from '@/messages/cuts';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { NumberField } from '@/ui/parts/NumberField';
@@ -39,7 +39,7 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
     <div className="p-4">
       <p className="mb-2">
         The edited version lasts <strong>{formatClock(left)}</strong>; {formatClock(runtime - left)} of{' '}
-        {formatClock(runtime)} go. {cuts === null && 'These cuts are only proposed so far.'}
+        {formatClock(runtime)} are cut out. {cuts === null && 'These cuts are only proposed so far.'}
       </p>
       <div className="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
         {cuts === null && (
@@ -72,42 +72,69 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
       {shown.length === 0 ? (
         <p>Nothing to cut was found. Play the take, and start a cut where you want one.</p>
       ) : (
-        <ul aria-label="Cuts">
-          {shown.map((cut, index) => (
-            <Row
-              key={`${cut.startSeconds} ${cut.reason}`}
-              cut={cut}
-              hasSound={hasSound}
-              onMake={(on) => onCuts(withCutAt(shown, index, { ...cut, on }))}
-              onHear={() => player.playFrom(Math.max(0, cut.startSeconds - 2))}
-              onChoose={() => {
-                if (cuts === null) onCuts(proposed);
-                onChoose(index);
-              }}
+        <>
+          <div className="mb-1">
+            <CheckBox
+              label={`All ${shown.length} cuts`}
+              checked={shown.every(({ on }) => on)}
+              onChange={(on) => onCuts(shown.map((cut) => ({ ...cut, on })))}
             />
-          ))}
-        </ul>
+          </div>
+          <ul aria-label="Cuts">
+            {shown.map((cut, index) => (
+              <Row
+                key={`${cut.startSeconds} ${cut.reason}`}
+                cut={cut}
+                words={wordsIn(reading, cut)}
+                hasSound={hasSound}
+                onMake={(on) => onCuts(withCutAt(shown, index, { ...cut, on }))}
+                onHear={() => player.playFrom(Math.max(0, cut.startSeconds - 2))}
+                onChoose={() => {
+                  if (cuts === null) onCuts(proposed);
+                  onChoose(index);
+                }}
+              />
+            ))}
+          </ul>
+        </>
       )}
     </div>
   );
 }
 
+/** What is said in a stretch of the recording: lines and ad-libs with words, in order. */
+function wordsIn(reading: Reading, { startSeconds, endSeconds }: Interval): string {
+  const inside = (from: Seconds, to: Seconds): boolean =>
+    (from + to) / 2 >= startSeconds && (from + to) / 2 < endSeconds;
+  const lines = reading.cues.flatMap(({ text, saidAtSeconds, endSeconds: end }) =>
+    saidAtSeconds !== null && inside(saidAtSeconds, end ?? saidAtSeconds) ? [{ at: saidAtSeconds, text }] : [],
+  );
+  const adLibs = reading.remarks.flatMap((one) =>
+    one.text && inside(one.startSeconds, one.endSeconds) ? [{ at: one.startSeconds, text: one.text }] : [],
+  );
+  return [...lines, ...adLibs]
+    .sort((a, b) => a.at - b.at)
+    .map(({ text }) => text)
+    .join(' ');
+}
+
 interface RowProps {
   readonly cut: Cut;
+  readonly words: string;
   readonly hasSound: boolean;
   readonly onMake: (on: boolean) => void;
   readonly onHear: () => void;
   readonly onChoose: () => void;
 }
 
-function Row({ cut, hasSound, onMake, onHear, onChoose }: RowProps) {
+function Row({ cut, words, hasSound, onMake, onHear, onChoose }: RowProps) {
   const { startSeconds, endSeconds, reason, on } = cut;
   const name = `${CUT_NAMES[reason]} at ${formatClock(startSeconds)}`;
   return (
     <li className="border-base-300 flex min-h-11 flex-wrap items-center gap-x-3 border-b">
       <input
         type="checkbox"
-        className="checkbox checkbox-sm"
+        className="checkbox"
         aria-label={`Cut ${name}`}
         checked={on}
         onChange={(event) => onMake(event.target.checked)}
@@ -116,9 +143,10 @@ function Row({ cut, hasSound, onMake, onHear, onChoose }: RowProps) {
         {formatExactClock(startSeconds)} to {formatExactClock(endSeconds)}
       </span>
       <span className="w-16 text-right tabular-nums">{(endSeconds - startSeconds).toFixed(1)} s</span>
-      <span className={`flex-1 ${on ? '' : 'quiet-ink'}`}>
+      <span className={`min-w-0 flex-1 max-md:order-last max-md:basis-full ${on ? '' : 'quiet-ink'}`}>
         {CUT_NAMES[reason]}
         {on ? '' : ', stays'}
+        {words !== '' && <span className="block font-serif">“{words}”</span>}
       </span>
       {hasSound && (
         <button type="button" className="btn btn-sm" onClick={onHear}>

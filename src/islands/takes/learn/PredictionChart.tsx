@@ -2,6 +2,7 @@ import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, X
 import type { Prediction } from '@/core/learn';
 import { formatClock, formatDifference } from '@/core/units';
 import { Drawing } from '@/ui/parts/Drawing';
+import { roundTicks } from '../report/round-ticks';
 import { AXIS, GRID, TOOLTIP } from '../report/chart-looks';
 
 interface Props {
@@ -9,9 +10,12 @@ interface Props {
   readonly predictions: readonly Prediction[];
 }
 
-/** How long each take was planned, what was foretold from those before it, and how long it was. */
+/** How long each take was planned, what was predicted from those before it, and how long it was. */
 export function PredictionChart({ names, predictions }: Props) {
   const points = predictions.map((one, index) => ({ take: `Take ${index + 1}`, ...one }));
+  const seconds = predictions.flatMap(({ plannedSeconds, predictedSeconds, takenSeconds }) =>
+    [plannedSeconds, predictedSeconds, takenSeconds].filter((one) => one !== null),
+  );
   const last = predictions.at(-1);
   const off = last?.predictedSeconds && last.takenSeconds ? last.predictedSeconds - last.takenSeconds : null;
   const words =
@@ -37,7 +41,7 @@ export function PredictionChart({ names, predictions }: Props) {
           <XAxis dataKey="take" padding={{ left: 40, right: 40 }} {...AXIS} />
           <YAxis
             width={56}
-            domain={[(least: number) => Math.floor(least * 0.97), (most: number) => Math.ceil(most * 1.03)]}
+            {...roundTicks(Math.min(...seconds) * 0.98, Math.max(...seconds) * 1.02, 5, true)}
             tickFormatter={(value: number) => formatClock(value)}
             {...AXIS}
           />
@@ -52,7 +56,7 @@ export function PredictionChart({ names, predictions }: Props) {
           />
           <Line
             dataKey="predictedSeconds"
-            name="foretold"
+            name="predicted"
             stroke="var(--color-primary)"
             strokeDasharray="7 4"
             strokeWidth={2}
@@ -60,7 +64,7 @@ export function PredictionChart({ names, predictions }: Props) {
           />
           <Line
             dataKey="takenSeconds"
-            name="taken"
+            name="actual"
             stroke="var(--color-accent)"
             strokeWidth={2}
             isAnimationActive={false}

@@ -2,6 +2,7 @@ import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Too
 import type { Reading } from '@/core/reading';
 import { formatClock, formatDifference } from '@/core/units';
 import { Drawing } from '@/ui/parts/Drawing';
+import { roundTicks } from './round-ticks';
 import { AXIS, GRID, TOOLTIP } from './chart-looks';
 
 /** Drift over the class: above the line the take is late, below it early. */
@@ -41,11 +42,16 @@ export function DriftChart({ reading }: { readonly reading: Reading }) {
           <XAxis
             dataKey="planned"
             type="number"
-            domain={[0, 'dataMax']}
+            {...roundTicks(0, points.at(-1)?.planned ?? 60, 6, true)}
             tickFormatter={(value: number) => formatClock(value)}
             {...AXIS}
           />
-          <YAxis width={52} tickFormatter={(value: number) => formatDifference(value)} {...AXIS} />
+          <YAxis
+            width={52}
+            {...roundTicks(Math.min(0, ...drifts), Math.max(0, ...drifts), 5, true)}
+            tickFormatter={(value: number) => formatDifference(value)}
+            {...AXIS}
+          />
           <ReferenceLine y={0} stroke="var(--color-base-content)" />
           <Tooltip
             formatter={(value) => [`${Number(value).toFixed(1)} s`, 'drift']}

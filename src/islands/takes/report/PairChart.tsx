@@ -1,5 +1,6 @@
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { Drawing } from '@/ui/parts/Drawing';
+import { roundTicks } from './round-ticks';
 import { AXIS, GRID, TOOLTIP } from './chart-looks';
 
 interface Pair {
@@ -18,6 +19,7 @@ interface Props {
 
 /** Planned and taken side by side, a pair of bars for each; down the page, so that names have room. */
 export function PairChart({ title, words, first, pairs, format }: Props) {
+  const most = Math.max(1, ...pairs.flatMap(({ planned, taken }) => [planned, taken ?? 0]));
   return (
     <Drawing
       title={title}
@@ -37,12 +39,12 @@ export function PairChart({ title, words, first, pairs, format }: Props) {
           accessibilityLayer={false}
         >
           <CartesianGrid {...GRID} horizontal={false} />
-          <XAxis type="number" tickFormatter={format} {...AXIS} />
+          <XAxis type="number" {...roundTicks(0, most, 5, false)} tickFormatter={format} {...AXIS} />
           <YAxis type="category" dataKey="name" width={150} {...AXIS} />
           <Tooltip formatter={(value) => format(Number(value))} contentStyle={TOOLTIP} cursor={false} />
           <Legend verticalAlign="top" align="left" height={26} />
           <Bar dataKey="planned" name="planned" fill="var(--quiet-ink)" barSize={10} isAnimationActive={false} />
-          <Bar dataKey="taken" name="taken" fill="var(--color-accent)" barSize={10} isAnimationActive={false} />
+          <Bar dataKey="taken" name="actual" fill="var(--color-accent)" barSize={10} isAnimationActive={false} />
         </BarChart>
       </ResponsiveContainer>
     </Drawing>

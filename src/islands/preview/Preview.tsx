@@ -10,7 +10,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { AppHead } from '@/ui/layout/AppHead';
 import { useKey } from '@/ui/parts/use-keys';
 import { PracticeTake } from './PracticeTake';
-import { ReadThroughSound, type ReadThroughState } from './sound';
+import { PreviewSound, type PreviewState } from './sound';
 
 interface Props {
   readonly studio: string;
@@ -18,7 +18,7 @@ interface Props {
   readonly spelling: Spelling;
 }
 
-const SAYS: Readonly<Record<ReadThroughState, string>> = {
+const SAYS: Readonly<Record<PreviewState, string>> = {
   ready: '',
   preparing: 'Preparing the voice for the next lines.',
   playing: '',
@@ -27,11 +27,11 @@ const SAYS: Readonly<Record<ReadThroughState, string>> = {
 };
 
 /** A class heard before it is recorded: a plain synthetic voice says the lines where they stand, tones lead the breath. */
-export function ReadThrough({ studio, stored, spelling }: Props) {
+export function Preview({ studio, stored, spelling }: Props) {
   const { plan } = stored;
   const timeline = useMemo(() => spellTimeline(expandPlan(plan), spelling), [plan, spelling]);
-  const sound = useRef<ReadThroughSound | null>(null);
-  const [state, setState] = useState<ReadThroughState>('ready');
+  const sound = useRef<PreviewSound | null>(null);
+  const [state, setState] = useState<PreviewState>('ready');
   const [seconds, setSeconds] = useState<Seconds>(0);
   const [heard, setHeard] = useState({ voice: true, tones: true });
   useEffect(() => () => sound.current?.close(), []);
@@ -41,9 +41,9 @@ export function ReadThrough({ studio, stored, spelling }: Props) {
     return () => clearInterval(timer);
   }, [state]);
   /** Sound may only be begun when somebody asks for it. */
-  const player = (): ReadThroughSound => {
+  const player = (): PreviewSound => {
     if (!sound.current) {
-      sound.current = new ReadThroughSound(timeline, plan.voice.syllablesPerMinute, setState);
+      sound.current = new PreviewSound(timeline, plan.voice.syllablesPerMinute, setState);
       for (const what of ['voice', 'tones'] as const) sound.current.hear(what, heard[what]);
     }
     return sound.current;
@@ -95,7 +95,7 @@ export function ReadThrough({ studio, stored, spelling }: Props) {
           <p className="quiet-ink min-h-8 font-serif text-xl">{next ? next.text : ''}</p>
           <input
             type="range"
-            className="range range-sm mt-2 w-full"
+            className="range range-sm mt-2 h-6 w-full"
             aria-label="Place in the class, in seconds"
             aria-valuetext={formatClock(seconds)}
             min={0}

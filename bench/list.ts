@@ -11,12 +11,12 @@ import { demoLibrary } from '../src/demo/library';
 import { ms, spread } from './measure';
 
 /**
- * The server's queries for a shelf of 1 000 classes and a library of 2 000 movements, in a studio made for it and
+ * The server's queries for a list of 1 000 classes and a library of 2 000 movements, in a studio made for it and
  * removed again. Needs DATABASE_URL (the address that `./start` uses); says so where there is none.
  */
-export async function benchShelf(): Promise<void> {
+export async function benchList(): Promise<void> {
   if (!process.env.DATABASE_URL) {
-    console.log('shelf and library queries: set DATABASE_URL to measure them');
+    console.log('list and library queries: set DATABASE_URL to measure them');
     return;
   }
   const db = openDatabase();

@@ -3,7 +3,7 @@ import { lastStartedAt, type Seconds } from '@/core/units';
 import type { Timeline } from '@/core/timeline';
 import { PlainSpeaker } from '@/workers/plain-speaker/client';
 
-export type ReadThroughState = 'ready' | 'preparing' | 'playing' | 'paused' | 'failed';
+export type PreviewState = 'ready' | 'preparing' | 'playing' | 'paused' | 'failed';
 
 /** Enough for tones below 250 Hz; browsers take no less. */
 const TONE_RATE = 8000;
@@ -17,7 +17,7 @@ const LATE: Seconds = 0.8;
 const FIRST_LINES = 3;
 
 /** Plays a class in a plain synthetic voice with the breath as tones; everything is made in this browser as it goes. */
-export class ReadThroughSound {
+export class PreviewSound {
   private readonly context = new AudioContext();
   private readonly voice = this.channel();
   private readonly tones = this.channel();
@@ -25,7 +25,7 @@ export class ReadThroughSound {
   private readonly lines = new Map<string, AudioBuffer | null>();
   private readonly playing = new Set<AudioBufferSourceNode>();
   private timer: ReturnType<typeof setInterval> | undefined;
-  private state: ReadThroughState = 'ready';
+  private state: PreviewState = 'ready';
   /** Where it was when the context's clock stood at `since`. */
   private from: Seconds = 0;
   private since: Seconds = 0;
@@ -36,7 +36,7 @@ export class ReadThroughSound {
   constructor(
     private readonly timeline: Timeline,
     private readonly syllablesPerMinute: number,
-    private readonly onChange: (state: ReadThroughState) => void,
+    private readonly onChange: (state: PreviewState) => void,
   ) {}
 
   get seconds(): Seconds {
@@ -146,7 +146,7 @@ export class ReadThroughSound {
     return buffer;
   }
 
-  private set(state: ReadThroughState): void {
+  private set(state: PreviewState): void {
     this.state = state;
     this.onChange(state);
   }
