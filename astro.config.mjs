@@ -1,4 +1,7 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
@@ -27,10 +30,24 @@ const judgingWorker = {
   },
 };
 
+/** Files of the build never change: each is packed once, here, and not for everybody who asks. */
+const packed = {
+  name: 'packed',
+  hooks: {
+    'astro:build:done': ({ dir }) => {
+      const folder = fileURLToPath(new URL('_astro', dir));
+      for (const name of readdirSync(folder)) {
+        if (!/\.(js|css|svg|json|wasm)$/.test(name)) continue;
+        writeFileSync(join(folder, `${name}.gz`), gzipSync(readFileSync(join(folder, name)), { level: 9 }));
+      }
+    },
+  },
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react(), judgingWorker],
+  integrations: [react(), judgingWorker, packed],
   devToolbar: { enabled: false },
   security: { allowedDomains: [{ hostname: 'localhost' }, { hostname: '127.0.0.1' }] },
   // Scripts and styles by hash; everything else from here only. API answers get a stricter policy in server.mjs.
@@ -53,6 +70,10 @@ export default defineConfig({
     plugins: [tailwindcss()],
     resolve: { alias },
     worker: { format: 'es' },
-    build: { assetsInlineLimit: 0 },
+    build: {
+      assetsInlineLimit: 0,
+      // Small parts travel together: each file is a way to the server and back.
+      rollupOptions: { output: { experimentalMinChunkSize: 24_000 } },
+    },
   },
 });

@@ -10,6 +10,7 @@ import { fileURLToPath } from 'node:url';
 import compression from 'compression';
 import helmet from 'helmet';
 import pino from 'pino';
+import sirv from 'sirv';
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 process.env.CALM_JUDGING_WORKER ??= fileURLToPath(new URL('./dist/worker/judging.mjs', import.meta.url));
@@ -35,6 +36,13 @@ const secure = helmet({
   referrerPolicy: { policy: 'same-origin' },
 });
 const compress = compression();
+/** Files of the build, packed when it was made; what is not there goes on to the application, which says so. */
+const files = sirv(fileURLToPath(new URL('./dist/client', import.meta.url)), {
+  gzip: true,
+  etag: true,
+  immutable: true,
+  maxAge: 365 * 24 * 3600,
+});
 
 function refuse(response, status, title, detail) {
   response.writeHead(status, { 'content-type': 'application/problem+json', connection: 'close' });
@@ -119,7 +127,10 @@ function handle(request, response) {
       return;
     }
     setHeaders(request, response);
-    compress(request, response, () => handler(request, response));
+    const onward = () => compress(request, response, () => handler(request, response));
+    const isFile = request.url.startsWith('/_astro/') && (request.method === 'GET' || request.method === 'HEAD');
+    if (isFile) files(request, response, onward);
+    else onward();
   });
 }
 

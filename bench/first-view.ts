@@ -43,7 +43,7 @@ export async function measureFirstViews(): Promise<void> {
     });
     const { id: wordy } = (await made.json()) as { id: string };
     try {
-      const desk = (page: Page): Promise<void> => page.getByRole('region', { name: 'Runtime' }).waitFor();
+      const desk = (page: Page): Promise<void> => page.getByRole('article').first().waitFor();
       await measure(browser, 'the list of classes', `${url}/`, (page) =>
         page.locator('[data-class-link]').first().waitFor(),
       );

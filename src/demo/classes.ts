@@ -150,7 +150,7 @@ function stormDayIndoors(): DemoClass {
   return demoClass({
     name: 'storm-day-indoors',
     title: 'Storm Day Indoors',
-    focus: 'Kept from last winter, not yet put right',
+    focus: 'From last winter, not yet revised',
     audience: 'All levels',
     targetSeconds: 720,
     fitted: false,

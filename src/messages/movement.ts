@@ -184,13 +184,13 @@ export const FADE_WORDS: Readonly<Record<FadePreset['id'], string>> = {
 
 /** Lines that have a shorter wording beside the full one. */
 export const SHORTENED_WORDS: Readonly<Record<Shortened, string>> = {
-  naming: 'Name',
+  naming: 'Naming line',
   caution: 'A caution',
   sending: 'Starting their own pace',
   roundsLeft: 'Two rounds left',
   lastRound: 'The last round',
   sideChange: 'The change of side',
-  leaving: 'Ending',
+  leaving: 'Ending line',
 };
 
 /** How much is said before and after the rounds. */

@@ -30,7 +30,7 @@ async function openTake(page: Page, name = 'Monday, before the ferry'): Promise<
 async function bringWords(page: Page, id: string, name: string, text: string): Promise<void> {
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page
-    .getByLabel('Captions, text with times, or the guide’s log')
+    .getByLabel('Captions, text with times, or the prompter’s log')
     .setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toBeVisible({ timeout: 30_000 });
@@ -161,7 +161,7 @@ test('what takes teach is taken into the class one by one, and taken back', asyn
   const proposed = page.getByRole('region', { name: 'Proposed changes' });
   await expect(proposed).toContainText('From 3 takes of this class');
   await shot(page, 'use-this-take');
-  const breath = proposed.getByRole('listitem').filter({ hasText: 'opening breath' });
+  const breath = proposed.getByRole('listitem').filter({ hasText: 'You lead a breath' });
   await breath.getByRole('button', { name: 'Use in the class' }).click();
   await expect(proposed.getByRole('status')).toContainText('Changed in the class.');
   await expect(breath).toHaveCount(0);
@@ -201,7 +201,7 @@ test('a class is heard before it is recorded, and a practice take is made of it'
   expect(rate.toString().trim()).toBe('16000');
 });
 
-test('the guide logs what was done, and its log alone is read as a take', async ({ page }) => {
+test('the prompter logs what was done, and its log alone is analysed as a take', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await page.getByRole('button', { name: 'Prompter', exact: true }).click();
@@ -222,7 +222,7 @@ test('the guide logs what was done, and its log alone is read as a take', async 
     'hold',
   ]);
   await page.goto(`${origin()}/classes/${id}/takes`);
-  await page.getByRole('button', { name: /^Use the log of .*stopped at/ }).click();
+  await page.getByRole('button', { name: /^Log of .*stopped at/ }).click();
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   const said = page.getByLabel('Figures of the take');
   await expect(said).toContainText(/said[1-9] of 86/, { timeout: 30_000 });
@@ -241,7 +241,7 @@ test('a second microphone is laid on the clock of the first', async ({ page }) =
   const microphone = made('microphone.wav', '-ss', '4.25', '-i', demo('.webm'), '-t', '84', '-ar', '44100');
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByLabel('Sound or video').setInputFiles(camera);
-  await page.getByLabel('The same class from another microphone').setInputFiles(microphone);
+  await page.getByLabel('A second recording from another microphone').setInputFiles(microphone);
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toContainText('1:30', { timeout: 120_000 });
   await view(page, 'Report').click();

@@ -124,10 +124,10 @@ test('a target shorter than any fit is told with the shortest and the longest', 
   await openDesk(page, id);
   await page.getByLabel('Target').first().fill('0:30');
   await page.keyboard.press('Enter');
-  await expect(runtime(page)).toContainText('over by');
+  await expect(runtime(page)).toContainText('over target');
   await page.getByRole('button', { name: 'Fit to 0:30' }).click();
   await expect(page.getByRole('dialog')).toContainText('0:30 is shorter than this class can be: the shortest is 2:22.');
-  await expect(page.getByRole('dialog').getByText('Let the breath go to 4.0 s')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Allow a breath of 4.0 s')).toBeVisible();
 });
 
 async function bring(
@@ -136,7 +136,7 @@ async function bring(
   content: Parameters<ReturnType<Page['getByLabel']>['setInputFiles']>[0],
 ): Promise<void> {
   await page
-    .getByLabel(what === 'sound' ? 'Sound or video' : 'Captions, text with times, or the guide’s log')
+    .getByLabel(what === 'sound' ? 'Sound or video' : 'Captions, text with times, or the prompter’s log')
     .setInputFiles(content);
   await page.getByRole('button', { name: 'Analyse the take' }).click();
 }
@@ -171,7 +171,7 @@ test('bad captions and bad sound are refused in words, and no take is kept', asy
     await expect(page.getByRole('alert')).toContainText(words);
     await expect(page.getByRole('alert')).toContainText('Nothing was changed.');
   }
-  await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles([]);
+  await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles([]);
 
   const picture = ffmpeg('picture.mp4', '-f', 'lavfi', '-i', 'color=c=gray:s=64x64:d=1', '-an', '-pix_fmt', 'yuv420p');
   const silent = ffmpeg('silent.wav', '-f', 'lavfi', '-i', 'anullsrc=r=16000:cl=mono', '-t', '8');
@@ -188,7 +188,7 @@ test('bad captions and bad sound are refused in words, and no take is kept', asy
     await expect(page.getByRole('alert')).toContainText(words, { timeout: 15_000 });
   }
   await page.reload();
-  await expect(page.getByText('None yet.')).toBeVisible();
+  await expect(page.getByText('No take yet.')).toBeVisible();
 });
 
 test('a recording cut short is read as far as it goes, and said so', async ({ page }) => {
@@ -200,7 +200,7 @@ test('a recording cut short is read as far as it goes, and said so', async ({ pa
   await bring(page, 'sound', cut);
   const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
   await expect(dialog).toContainText('broken or cut short', { timeout: 60_000 });
-  await dialog.getByRole('link', { name: 'Open the reading' }).click();
+  await dialog.getByRole('link', { name: 'Open the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toContainText('0:28');
 });
 
@@ -212,7 +212,7 @@ test('odd captions are read, and each oddity is told', async ({ page }) => {
   const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
   await expect(dialog).toContainText('byte order mark');
   await expect(dialog).toContainText('The hours are missing in a time.');
-  await dialog.getByRole('link', { name: 'Open the reading' }).click();
+  await dialog.getByRole('link', { name: 'Open the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toContainText('84 of 86');
 });
 
@@ -224,7 +224,7 @@ test('a take can be cancelled while it is read', async ({ page }) => {
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('button', { name: 'Analyse the take' })).toBeVisible();
   await page.reload();
-  await expect(page.getByText('None yet.')).toBeVisible();
+  await expect(page.getByText('No take yet.')).toBeVisible();
 });
 
 test('sound alone is heard: ten lines of the first 70 s', async ({ page }) => {
@@ -258,7 +258,7 @@ test('every kind of file is heard, as long and as loud as it is', async ({ page 
   const id = await openingOfFerry();
   for (const [name, ...options] of KINDS) {
     await page.goto(`${origin()}/classes/${id}/takes`);
-    await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(take('.vtt'));
+    await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(take('.vtt'));
     await bring(page, 'sound', ffmpeg(name, '-i', take('.webm'), ...options, '-t', '30'));
     await heardAsItIs(page, name);
   }
@@ -276,7 +276,7 @@ test('a file with another ending, one with junk before its sound, and one cut sh
   writeFileSync(renamed, readFileSync(ffmpeg('real.m4a', '-i', take('.webm'), '-t', '30', '-c:a', 'aac')));
   for (const path of [junk, renamed]) {
     await page.goto(`${origin()}/classes/${id}/takes`);
-    await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(take('.vtt'));
+    await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(take('.vtt'));
     await bring(page, 'sound', path);
     await heardAsItIs(page, path);
   }
@@ -287,7 +287,7 @@ test('a file with another ending, one with junk before its sound, and one cut sh
   await page.goto(`${origin()}/classes/${id}/takes`);
   await bring(page, 'sound', back);
   await expect(page.getByRole('alert')).toContainText('its index is missing', { timeout: 15_000 });
-  await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(take('.vtt'));
+  await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(take('.vtt'));
   await bring(page, 'sound', front);
   await expect(page.getByRole('dialog', { name: 'Analysed, with notes' })).toContainText('broken or cut short', {
     timeout: 60_000,
@@ -299,7 +299,7 @@ const LOUDNESS = -26.8;
 
 /** As long and as loud as the sound it was made of. */
 async function heardAsItIs(page: Page, name: string): Promise<void> {
-  await expect(page.getByLabel('Figures of the take'), name).toContainText(/taken0:(30|31)/, { timeout: 60_000 });
+  await expect(page.getByLabel('Figures of the take'), name).toContainText(/actual0:(30|31)/, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Report', exact: true }).click();
   const told = (await page.getByRole('region', { name: 'The sound' }).textContent()) ?? '';
   const loudness = Number(/whole(-?[\d.]+) LUFS/.exec(told)?.[1]);

@@ -27,7 +27,7 @@ async function opening(): Promise<string> {
 async function bring(page: Page, id: string, sound: string, words = false): Promise<void> {
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByLabel('Sound or video').setInputFiles(sound);
-  if (words) await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(demo('.vtt'));
+  if (words) await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(demo('.vtt'));
   await page.getByRole('button', { name: 'Analyse the take' }).click();
 }
 
@@ -51,7 +51,7 @@ test('a tab that is closed half-way leaves no take; the same file brought again 
   const before = [...sent];
   const second = await context.newPage();
   await second.goto(`${origin()}/classes/${id}/takes`);
-  await expect(second.getByText('None yet.')).toBeVisible();
+  await expect(second.getByText('No take yet.')).toBeVisible();
   sent.length = 0;
   await bring(second, id, sound, true);
   await expect(figures(second)).toContainText('15:00', { timeout: 90_000 });
@@ -86,8 +86,8 @@ test('a server without room for the sound keeps the reading, and says what it di
   await context.route('**/api/sounds/*/*', (route) => route.fulfill({ status: 507, json: full }));
   await bring(page, id, ffmpeg('full.wav', '-i', demo('.webm'), '-t', '21'), true);
   const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
-  await expect(dialog).toContainText('sound', { timeout: 60_000 });
-  await dialog.getByRole('link', { name: 'Open the reading' }).click();
+  await expect(dialog).toContainText('audio proxy', { timeout: 60_000 });
+  await dialog.getByRole('link', { name: 'Open the take' }).click();
   await expect(figures(page)).toContainText('0:21');
 });
 
@@ -123,11 +123,11 @@ test('the guide’s log is laid on a recording by its sync mark', async ({ page 
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByLabel('Sound or video').setInputFiles(marked);
   await page
-    .getByLabel('Captions, text with times, or the guide’s log')
+    .getByLabel('Captions, text with times, or the prompter’s log')
     .setInputFiles({ name: 'log.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(log)) });
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   const dialog = page.getByRole('dialog', { name: 'Analysed, with notes' });
-  await dialog.getByRole('link', { name: 'Open the reading' }).click({ timeout: 60_000 });
+  await dialog.getByRole('link', { name: 'Open the take' }).click({ timeout: 60_000 });
   // The mark lies 7 s later in the recording than in the performance, and so does the first line.
   await page.getByRole('button', { name: /Good morning.*said at 0:07/ }).waitFor();
 });
@@ -145,7 +145,7 @@ test('what a take teaches goes into my voice and the library too', async ({ page
   );
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page
-    .getByLabel('Captions, text with times, or the guide’s log')
+    .getByLabel('Captions, text with times, or the prompter’s log')
     .setInputFiles({ name: 'slower.vtt', mimeType: 'text/vtt', buffer: Buffer.from(slower) });
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(figures(page)).toBeVisible({ timeout: 30_000 });
@@ -186,16 +186,16 @@ test('files are dropped anywhere on the page, each goes where its kind belongs, 
   );
   await expect(async () => {
     await page.dispatchEvent('h1', 'drop', { dataTransfer: words });
-    await expect(page.getByLabel('The same class from another microphone')).toBeVisible({ timeout: 1000 });
+    await expect(page.getByLabel('A second recording from another microphone')).toBeVisible({ timeout: 1000 });
   }).toPass();
   const chosen = (label: string): Promise<string | undefined> =>
     page.getByLabel(label).evaluate((input: HTMLInputElement) => input.files?.[0]?.name);
   expect(await chosen('Sound or video')).toBe('camera.mp4');
-  expect(await chosen('The same class from another microphone')).toBe('microphone.wav');
+  expect(await chosen('A second recording from another microphone')).toBe('microphone.wav');
   expect(await chosen('Captions, text with times')).toBe('dropped.vtt');
   // Without the two that are no recordings it is read.
   await page.getByLabel('Sound or video').setInputFiles([]);
-  await expect(page.getByLabel('The same class from another microphone')).toHaveCount(0);
+  await expect(page.getByLabel('A second recording from another microphone')).toHaveCount(0);
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(figures(page)).toBeVisible();
 });

@@ -146,6 +146,8 @@ test('spelling keeps what is chosen while the server is away, and tells two tabs
   await page.goto(`${origin()}/terms`);
   const other = await context.newPage();
   await other.goto(`${origin()}/terms`);
+  await expect(page.getByRole('radio', { name: 'chi', exact: true })).toBeVisible();
+  await expect(other.getByRole('radio', { name: 'chi', exact: true })).toBeVisible();
   await context.setOffline(true);
   await page.getByRole('radio', { name: 'chi', exact: true }).check();
   await expect(saving(page)).toHaveText(AWAY);
@@ -225,7 +227,11 @@ test('a run of the guide goes on after a reload where it stood, and the next doe
 async function removed(context: BrowserContext, title: string): Promise<Page> {
   const page = await context.newPage();
   await page.goto(origin());
-  await page.getByRole('button', { name: `Remove ${title}` }).first().click(); // prettier-ignore
+  await page
+    .getByRole('button', { name: `More for ${title}`, exact: true })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Move to the bin' }).click();
   await expect(page.getByText(`${title} was moved to the bin.`)).toBeVisible();
   return page;
 }
@@ -233,6 +239,7 @@ async function removed(context: BrowserContext, title: string): Promise<Page> {
 test('the bin gives back what was removed, and is emptied only after a question', async ({ context }) => {
   const id = await copyOf('Evening Ebb');
   const page = await removed(context, 'Evening Ebb, copy');
+  await page.getByRole('button', { name: 'Menu' }).click();
   await page.getByRole('link', { name: 'Bin' }).click();
   const entry = page.getByRole('listitem').filter({ hasText: 'Evening Ebb, copy' });
   await expect(entry).toContainText('30 days left');

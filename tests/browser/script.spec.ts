@@ -50,7 +50,7 @@ test('a finding is set aside with a reason, which is kept over a reload, and tak
   await page.getByRole('button', { name: 'Checks 14' }).click();
   const thanks = checks(page).getByRole('listitem').filter({ hasText: 'No thanks' });
   await thanks.getByRole('button', { name: 'Dismiss No thanks' }).click();
-  await page.getByLabel('Why “No thanks” is set aside').fill('I thank them at the door.');
+  await page.getByLabel('Why “No thanks” is dismissed').fill('I thank them at the door.');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Checks 13' })).toBeVisible();
   await expectSaved(page);
@@ -86,7 +86,7 @@ test('a token is picked while typing, by keys alone; an unknown one is told wher
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await chooseStep(page, 'Heron on the piling');
-  const naming = page.getByLabel('Name');
+  const naming = page.getByLabel('Naming line');
   await naming.click();
   await page.keyboard.type('Now {mo');
   await expect(page.getByRole('listbox', { name: 'Placeholders' })).toBeVisible();
@@ -137,7 +137,7 @@ test('a theme renames the class as one, and plain names come back', async ({ pag
   await page.getByText('What “Theme 1” calls things').click();
   await page.getByLabel('Raising the lamp is called').fill('Lifting the lantern');
   await chooseStep(page, 'Raising the lamp');
-  await page.getByLabel('Name').fill('Next, {movement}.');
+  await page.getByLabel('Naming line').fill('Next, {movement}.');
   await expect(strip(page, 'Raising the lamp')).toContainText('Next, Lifting the lantern.');
   await page.getByRole('button', { name: 'The whole class' }).click();
   await page.getByRole('combobox', { name: 'Names and pictures' }).selectOption('plain');
@@ -148,7 +148,7 @@ test('words are found and replaced over the class, seen before they change', asy
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await page.keyboard.press('w');
-  await page.getByLabel('Find').fill('home');
+  await page.getByRole('textbox', { name: 'Find' }).fill('home');
   await page.getByLabel('Replace with').fill('in');
   await expect(page.getByRole('list', { name: 'What would change' }).getByRole('listitem')).toHaveCount(2);
   await page.getByRole('button', { name: 'Replace in 2 lines' }).click();
@@ -174,10 +174,10 @@ test('a cue sheet is saved, changed in a spreadsheet, and brought back after a l
   await bring('not,a,cue sheet');
   await expect(page.getByText('This is no cue sheet of Calm Count')).toBeVisible();
   await bring(sheet);
-  await expect(page.getByText('It has the same lines as the class.')).toBeVisible();
+  await expect(page.getByText('The cue sheet has the same lines as the class.')).toBeVisible();
   await bring(sheet.replaceAll('"In, lamp up."', '"In, up it goes."'));
-  await expect(page.getByText('It words 1 line differently.')).toBeVisible();
-  await page.getByRole('button', { name: 'Use this fit line' }).click();
+  await expect(page.getByText('The cue sheet words 1 line differently.')).toBeVisible();
+  await page.getByRole('button', { name: 'Use this line' }).click();
   await expect(strip(page, 'Raising the lamp')).toContainText('In, up it goes.');
 });
 
@@ -187,7 +187,7 @@ test('a talk is written as prose with its pauses', async ({ page }) => {
   await chooseStep(page, 'Thanks');
   await page.getByRole('button', { name: 'Edit as prose' }).click();
   await page.getByLabel('Write pauses in brackets').fill('Rest the palms. (6 s) Thank you. Go gently.');
-  await page.getByRole('button', { name: 'Take these 3 lines' }).click();
+  await page.getByRole('button', { name: 'Use these 3 lines' }).click();
   await expect(strip(page, 'Thanks').getByRole('listitem')).toHaveCount(3);
 });
 
@@ -216,7 +216,7 @@ test('a spelling is chosen for the studio; captions and the printed script follo
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await chooseStep(page, 'Banking the stove');
-  await page.getByLabel('Name').fill('Hands to the dantian, the lower belly.');
+  await page.getByLabel('Naming line').fill('Hands to the dantian, the lower belly.');
   await expectSaved(page);
   await page.goto(`${origin()}/terms`);
   const term = page.getByRole('group', { name: /^dantian/ });
@@ -293,7 +293,7 @@ test('a term of the studio’s own is added, chosen in a spelling and removed ag
   await expect(page.getByRole('alert')).toContainText('“Qi” is a spelling of another term already.');
   await expect(spellings).toHaveValue('Qi, energy');
   await spellings.fill('tide stance, tidal stance');
-  await page.getByRole('textbox', { name: 'What machines write' }).fill('tight stance');
+  await page.getByRole('textbox', { name: 'What automatic captions write instead' }).fill('tight stance');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('radio', { name: 'tidal stance' }).check();
   await expect(page.getByText('Saved')).toBeVisible();

@@ -21,9 +21,11 @@ async function openDemoTake(page: Page): Promise<void> {
 /** By its key, which is bound a moment after the page is drawn. */
 async function chooseFirstLine(page: Page): Promise<void> {
   await expect(async () => {
-    if (!(await line(page).isVisible())) await page.keyboard.press('j');
-    await expect(line(page)).toContainText('Good morning', { timeout: 1000 });
+    if (await line(page).getByText('Good morning').isVisible()) await page.keyboard.press('j');
+    await expect(line(page)).toContainText('Stay within', { timeout: 1000 });
   }).toPass();
+  await page.keyboard.press('k');
+  await expect(line(page)).toContainText('Good morning');
 }
 
 test('lines are put right with the keyboard alone, and undo takes each step back', async ({ page }) => {
@@ -64,8 +66,8 @@ test('a remark gets its words, a noise is thrown out, and the captions have what
     .first();
   for (let tries = 0; tries < 40 && !(await remark.isVisible()); tries++) await page.keyboard.press('j');
   await remark.click();
-  await page.getByLabel('Its words, for the captions').fill('There goes the milk boat & <all> her gulls');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByLabel('Words for the captions').fill('There goes the milk boat & <all> her gulls');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(lines(page)).toContainText('her gulls');
   await saved(page);
   await page.getByRole('button', { name: 'Publish' }).click();
@@ -86,9 +88,9 @@ test('the recording is attached again; another file is refused and the take says
 }) => {
   await openDemoTake(page);
   const other = { name: 'other.webm', mimeType: 'video/webm', buffer: readFileSync(file('.webm')).subarray(0, 90_000) };
-  await page.getByLabel('Attach the recording').setInputFiles(other);
+  await page.getByLabel('Choose the recording').setInputFiles(other);
   await expect(page.getByRole('alert')).toContainText('before-the-first-ferry.webm');
-  await page.getByLabel('Attach the recording').setInputFiles(file('.webm'));
+  await page.getByLabel('Choose the recording').setInputFiles(file('.webm'));
   await lines(page)
     .getByRole('button', { name: /Stay within about seventy/ })
     .click();

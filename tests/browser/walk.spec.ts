@@ -136,7 +136,7 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
 test('4: a fit shows what it would change, and says what to loosen where there is none', async ({ page }) => {
   await page.goto(origin());
   await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
-  await expect(runtime(page)).toContainText('over by');
+  await expect(runtime(page)).toContainText('over target');
   await page.getByRole('button', { name: 'Fit to 12:00' }).click();
   const ways = page.getByRole('dialog').getByRole('table');
   await expect(ways).toContainText('Balanced');
@@ -198,7 +198,7 @@ test('6: a take is brought, read, corrected by hand and published', async ({ pag
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
   await page.getByRole('link', { name: /^Takes/ }).click();
   await page.getByLabel('Sound or video').setInputFiles(take('.webm'));
-  await page.getByLabel('Captions, text with times, or the guide’s log').setInputFiles(take('.vtt'));
+  await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(take('.vtt'));
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByRole('heading', { name: 'before-the-first-ferry.webm' })).toBeVisible({ timeout: 150_000 });
   const figures = page.getByLabel('Figures of the take');

@@ -95,7 +95,7 @@ function shownStrings(file: string): { readonly at: string; readonly text: strin
     }
     ts.forEachChild(node, visit);
   };
-  visit(source);
+  ts.forEachChild(source, visit);
   return found;
 }
 

@@ -21,6 +21,8 @@ export interface Hearing {
   readonly terms?: readonly Term[];
   /** How the speech of the evidence is like the texts of the class; as it was kept with the evidence when left out. */
   readonly likeness?: Likeness | null;
+  /** Told after each pass over the take; how many there will be is not known before. */
+  readonly onPass?: () => void;
 }
 
 /**
@@ -42,7 +44,7 @@ function foundIn(
   const heard = heardSpeech(timeline, evidence, hearing);
   if ('found' in heard) return { found: heard, heard: null };
   const before = !hearing.likeness && evidence.way && alignKept(cues, heard.speech, heard.likeness, evidence.way);
-  const found = before || alignSound(cues, heard.speech, heard.likeness, heard.anchors);
+  const found = before || alignSound(cues, heard.speech, heard.likeness, heard.anchors, hearing.onPass);
   return { found: heard.worded(found), heard };
 }
 

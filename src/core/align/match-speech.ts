@@ -60,9 +60,10 @@ export function matchSpeech(
   speech: readonly SpeechStretch[],
   likeness: Likeness | null,
   known: readonly Anchor[] = [],
+  onPass: () => void = () => undefined,
 ): MatchedSpeech {
-  const plain = matchedIn(cues, speech, likeness, known, false);
-  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, known, true) : plain;
+  const plain = matchedIn(cues, speech, likeness, known, false, onPass);
+  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, known, true, onPass) : plain;
   const { way, task, slowness } = jumped.way.cost < plain.way.cost ? jumped : plain;
   return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness, slowness };
 }
@@ -82,6 +83,7 @@ function matchedIn(
   likeness: Likeness | null,
   known: readonly Anchor[],
   jumps: boolean,
+  onPass: () => void,
 ): { readonly way: Way; readonly task: Task; readonly slowness: number } {
   const costs = costsFor(likeness);
   const slownesses = known.length < KNOWN_AT_LEAST ? slownessGuesses(cues, speech) : [slownessBy(known)];
@@ -89,7 +91,9 @@ function matchedIn(
     const further = jumps ? leftOut(cues, speech, slowness) : 0;
     const place = known.length < KNOWN_AT_LEAST ? placeAt(slowness, further) : placeAbout(known, further + KNOWN_REACH);
     const task: Task = { cues, speech, likeness, costs, jumps, rate: 1, tempo: tempoAlong(known, slowness), place };
-    return { slowness, task, way: cheapestWay(task) };
+    const way = cheapestWay(task);
+    onPass();
+    return { slowness, task, way };
   });
   const first = tries.reduce((best, one) => (one.way.cost < best.way.cost ? one : best));
   const { slowness } = first;
@@ -100,6 +104,7 @@ function matchedIn(
     if (pass > 0 && adapted === task.likeness) break;
     task = { ...task, likeness: adapted };
     const next = cheapestWay(task);
+    onPass();
     const settled = sameWay(next.path, way.path);
     way = next;
     if (settled) break;

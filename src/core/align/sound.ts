@@ -22,9 +22,10 @@ export function alignSound(
   speech: readonly SpeechStretch[],
   likeness: Likeness | null = null,
   anchors: readonly Anchor[] = [],
+  onPass?: () => void,
 ): Alignment {
   if (cues.length === 0 || speech.length === 0) return nothingFound(speech, likeness);
-  const { path, odds, likeness: learned, slowness } = matchSpeech(cues, speech, likeness, anchors);
+  const { path, odds, likeness: learned, slowness } = matchSpeech(cues, speech, likeness, anchors, onPass);
   const confidences = confidencesOf(cues.length, path, odds);
   return alignmentOf(cues, speech, { path, confidences, slowness }, learned);
 }

@@ -55,7 +55,7 @@ export function SeriesDialog({ entry, series, onPut, onNew, onClose }: Props) {
           />
         </label>
         <button type="submit" className="btn" disabled={title.trim() === ''}>
-          Create
+          Create series
         </button>
       </form>
     </Dialog>

@@ -100,6 +100,7 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const [shown, setShown] = useState<Shown | null>(() =>
     location.hash === '#prompter' || location.hash === '#guide' ? { as: 'prompter', plan } : null,
   );
+  const part = useParts();
   const performed = shown?.as === 'prompter' ? shown.plan : null;
   const findings = useFindings();
   const [checking, setChecking] = useState(() => location.hash === '#checks');
@@ -154,18 +155,22 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
         <div className="grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_310px] xl:grid-cols-[216px_minmax(0,1fr)_326px]">
           {viewport === 'desk' && (
             <div className="no-print border-base-300 relative min-h-0 overflow-y-auto border-r">
-              <Overview />
+              {part > 1 && <Overview />}
             </div>
           )}
           <main id="main" tabIndex={-1} className="relative min-h-0 min-w-0 overflow-y-auto">
-            <Strip />
+            {part > 0 && <Strip />}
           </main>
-          <Beside
-            checks={checking ? findings : null}
-            onFit={() => setOver('fit')}
-            onWords={() => setOver('words')}
-            onClose={() => setChecking(false)}
-          />
+          {part > 2 ? (
+            <Beside
+              checks={checking ? findings : null}
+              onFit={() => setOver('fit')}
+              onWords={() => setOver('words')}
+              onClose={() => setChecking(false)}
+            />
+          ) : (
+            <div className="max-md:hidden" />
+          )}
         </div>
       )}
       <ToldLine />
@@ -187,6 +192,20 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
       {over === 'words' && <WordsDialog onClose={close} />}
     </div>
   );
+}
+
+/** Head and runtime, the timeline, the list of steps, what is beside them. */
+const PARTS = 3;
+
+/** The desk is drawn part by part, each in a task of its own, so that none holds up a press or a key for long. */
+function useParts(): number {
+  const [part, setPart] = useState(0);
+  useEffect(() => {
+    if (part >= PARTS) return undefined;
+    const timer = setTimeout(() => setPart(part + 1));
+    return () => clearTimeout(timer);
+  }, [part]);
+  return part;
 }
 
 interface BesideProps {

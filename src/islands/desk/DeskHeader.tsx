@@ -48,6 +48,7 @@ export function DeskHeader(props: Props) {
   return (
     <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
       <AppHead
+        compact
         studio={studio}
         trail={[]}
         title={title}

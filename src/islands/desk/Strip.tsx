@@ -32,6 +32,7 @@ export function Strip() {
   const desk = useDeskStore();
   const chooseAlone = useCallback((id: string) => desk.select(desk.getState().selectedId === id ? null : id), [desk]);
   const places = useMemo(() => new Map(stepsInOrder(plan).map(({ step }, at) => [step.id, at + 1])), [plan]);
+  const drawn = useGrowing(plan.sections.length);
   const setAll = (open: boolean): void => {
     setAllOpen(open);
     setToggled(new Set());
@@ -49,7 +50,7 @@ export function Strip() {
           </button>
         </div>
       )}
-      {plan.sections.map((section, index) => {
+      {plan.sections.slice(0, drawn).map((section, index) => {
         const isOpen = !closed.has(section.id);
         return (
           <section key={section.id} id={`section-${section.id}`} aria-label={section.title}>
@@ -102,6 +103,17 @@ export function Strip() {
       </p>
     </div>
   );
+}
+
+/** Grows to `count`, one at a time, each in a task of its own. */
+function useGrowing(count: number): number {
+  const [grown, setGrown] = useState(1);
+  useEffect(() => {
+    if (grown >= count) return undefined;
+    const timer = setTimeout(() => setGrown(grown + 1));
+    return () => clearTimeout(timer);
+  }, [grown, count]);
+  return Math.min(grown, count);
 }
 
 /** The set with `id` put in, or taken out. */

@@ -57,7 +57,7 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField 
             setProse(null);
           }}
         >
-          Take these {lines.length} lines
+          Use these {lines.length} lines
         </button>
         <button type="button" className="btn btn-xs" onClick={() => setProse(null)}>
           Cancel

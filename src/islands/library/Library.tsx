@@ -44,7 +44,7 @@ export function Library({ studio, entries }: Props) {
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden">
       <div className="border-base-300 shrink-0 border-b px-5 pt-2 max-sm:px-3">
-        <AppHead studio={studio} title="Movements">
+        <AppHead compact studio={studio} title="Movements">
           <button type="button" className="btn btn-sm btn-primary" onClick={addNew}>
             <Plus size={14} aria-hidden />
             New movement

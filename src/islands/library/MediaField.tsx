@@ -59,7 +59,7 @@ export function MediaField({ movementId, name, media, onChange }: Props) {
             Remove picture
           </button>
         )}
-        <span role="status">{busy && 'Uploading'}</span>
+        {busy && <span role="status">Uploading</span>}
       </div>
       {trouble && (
         <p role="alert" className="text-error text-sm">

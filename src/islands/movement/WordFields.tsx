@@ -41,7 +41,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
     <>
       <fieldset className="mt-2">
         <legend className="font-semibold">Before it begins</legend>
-        {moment('naming', 'Name')}
+        {moment('naming', 'Naming line')}
         {moment('caution', 'A caution')}
       </fieldset>
       <SpokenLines
@@ -105,7 +105,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           />
         </>
       )}
-      {moment('leaving', 'Ending')}
+      {moment('leaving', 'Ending line')}
       <ShortFields movement={movement} lines={saidLines(movement)} set={set} />
       <details className="mt-2">
         <summary className="min-h-6 cursor-pointer text-sm">Placeholders</summary>

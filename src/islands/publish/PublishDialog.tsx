@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { FRAME_RATES, keptStretches, onFrames, type FrameRate } from '@/core/cuts';
 import type { ClassPlan } from '@/core/plan';
 import { fileNameFor, publish, type Cutting, type Published, type PublishFormat } from '@/core/publish';
@@ -11,6 +11,13 @@ import { saveFile } from '@/ui/parts/save-file';
 import { bundle } from '@/workers/bundler/client';
 import { CutVersion } from './CutVersion';
 import { FORMATS, OF_CUTS, OF_TAKE, WHOLE } from './formats';
+
+/** A large file that is being made. */
+interface Making {
+  readonly what: 'tones' | 'everything';
+  readonly share: number;
+  readonly gone: AbortController;
+}
 
 interface CutTake {
   readonly cuts: readonly Cut[];
@@ -35,7 +42,8 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
   const [shown, setShown] = useState<{ format: PublishFormat; published: Published } | null>(null);
   const [cutVersion, setCutVersion] = useState(Boolean(cut));
   const [rate, setRate] = useState<FrameRate>(FRAME_RATES[2]);
-  const [making, setMaking] = useState<'tones' | 'everything' | null>(null);
+  const [making, setMaking] = useState<Making | null>(null);
+  useEffect(() => () => making?.gone.abort(), [making?.gone]);
   const [failed, setFailed] = useState(false);
   const possible = cut && reading ? cuttingOf(cut, reading, rate) : null;
   const cutting = cutVersion ? possible : null;
@@ -44,13 +52,15 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
     const made = make(format);
     saveFile(fileNameFor(plan.title, made.ending), made.text, made.mediaType);
   };
-  const saveMade = async (what: 'tones' | 'everything'): Promise<void> => {
-    setMaking(what);
+  const saveMade = async (what: Making['what']): Promise<void> => {
+    const gone = new AbortController();
+    setMaking({ what, share: 0, gone });
     setFailed(false);
-    const file = await bundle({ what, plan, timeline, reading, spelling, cutting });
+    const onProgress = (share: number): void => setMaking((now) => now && { ...now, share });
+    const file = await bundle({ what, plan, timeline, reading, spelling, cutting }, onProgress, gone.signal);
     setMaking(null);
     if (file) saveFile(fileNameFor(plan.title, what === 'tones' ? '.breath-tones.wav' : '.zip'), file, file.type);
-    else setFailed(true);
+    else if (!gone.signal.aborted) setFailed(true);
   };
   return (
     <Dialog title="Publish" wide onClose={onClose}>
@@ -73,11 +83,19 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
           disabled={making !== null}
           onClick={() => void saveMade('everything')}
         >
-          {making === 'everything' ? 'Packing' : 'Save everything (ZIP)'}
+          Save everything (ZIP)
         </button>
         <button type="button" className="btn btn-sm" disabled={making !== null} onClick={() => void saveMade('tones')}>
-          {making === 'tones' ? 'Creating the tones' : 'Save the breath as tones (WAV)'}
+          Save the breath as tones (WAV)
         </button>
+        {making && (
+          <span role="status" className="flex items-center gap-2">
+            {making.what === 'tones' ? 'Creating the tones' : 'Packing'}, {Math.round(making.share * 100)} %
+            <button type="button" className="btn btn-sm" onClick={() => making.gone.abort()}>
+              Cancel
+            </button>
+          </span>
+        )}
         {failed && (
           <span role="alert" className="text-error font-semibold">
             The file could not be created: there may be too little memory. Close other pages and try again.
@@ -87,7 +105,7 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
       {printHref && (
         <p className="mb-3">
           <a className="btn btn-sm" href={printHref} target="_blank" rel="noopener">
-            Reading script, to print
+            Script to print, or camera card
           </a>
         </p>
       )}

@@ -41,7 +41,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
   const media = useRef<HTMLVideoElement>(null);
   const player = usePlayer(media, source);
   const envelope = useEnvelope(take);
-  const [chosen, setChosen] = useState<string | null>(() => firstToSee(reading));
+  const [chosen, setChosen] = useState<string | null>(reading.cues.at(0)?.id ?? null);
   const [publishing, setPublishing] = useState(false);
   const [view, setView] = useState<TakeView>('lines');
   const row = rows.find(({ key }) => key === chosen) ?? null;
@@ -81,6 +81,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
     <div className="relative flex h-dvh flex-col overflow-x-hidden overflow-y-auto md:overflow-hidden">
       <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
         <AppHead
+          compact
           studio={studio}
           trail={[
             { href: `/classes/${take.classId}`, words: take.plan.title },
@@ -206,11 +207,6 @@ export function TakeDesk({ studio, take, spelling }: Props) {
       )}
     </div>
   );
-}
-
-/** The line that is shown first: the most uncertain, or the first of all. */
-function firstToSee(reading: Reading): string | null {
-  return (leastCertain(reading, UNSURE_BELOW).at(0) ?? reading.cues.at(0))?.id ?? null;
 }
 
 interface TroubleProps {

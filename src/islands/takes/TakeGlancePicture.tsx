@@ -6,13 +6,13 @@ const HEIGHT = 30;
 /** Seconds of drift that fill half the height at least, so that a calm take looks calm. */
 const CALM_SECONDS = 10;
 
-/** A take at a glance: its drift as a line around the plan, how it ended, and words that were added. */
+/** A take at a glance: its drift as a line around the plan (late above, early below), how it ended, and words that were added. */
 export function TakeGlancePicture({ take: { glance } }: { readonly take: ListedTake }) {
   if (!glance) return <span />;
   const { drift, offSeconds, runtimeSeconds, adLibs, adLibWords } = glance;
   const most = Math.max(CALM_SECONDS * 10, ...drift.map(Math.abs));
   const x = (at: number): number => (drift.length < 2 ? 0 : (at / (drift.length - 1)) * WIDTH);
-  const y = (tenths: number): number => HEIGHT / 2 + (tenths / most) * (HEIGHT / 2 - 2);
+  const y = (tenths: number): number => HEIGHT / 2 - (tenths / most) * (HEIGHT / 2 - 2);
   const line = drift.map((one, at) => `${at === 0 ? 'M' : 'L'}${x(at).toFixed(1)} ${y(one).toFixed(1)}`).join('');
   const ended = `${formatClock(runtimeSeconds)}, ${formatDifference(offSeconds)} vs plan`;
   return (

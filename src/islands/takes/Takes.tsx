@@ -40,6 +40,21 @@ const DOING = {
   waiting: 'The server does not answer. The analysis is saved when it is back.',
 } as const;
 
+/** Of the whole, where each part of the work begins and how much it is; as measured on ten minutes of sound. */
+const PARTS: Readonly<Record<keyof typeof DOING, readonly [from: number, share: number]>> = {
+  listening: [0, 0.5],
+  saying: [0.5, 0.2],
+  matching: [0.7, 0.25],
+  sending: [0.95, 0.03],
+  keeping: [0.98, 0.02],
+  waiting: [0.98, 0.02],
+};
+
+function wholeShare({ doing, share }: Progress): number {
+  const [from, part] = PARTS[doing];
+  return from + part * share;
+}
+
 const TRY_AGAIN_MILLISECONDS = 4000;
 
 /** The takes of a class, and a place to bring one. */
@@ -148,15 +163,15 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
           </p>
           <AddFiles chosen={chosen} onChange={setChosen} runs={runs} />
           {progress ? (
-            <div className="mt-4 flex items-center gap-4" role="status">
+            <div className="mt-4 flex flex-wrap items-center gap-4" role="status">
               <progress
-                className="progress progress-primary w-72"
-                value={progress.share}
+                className="progress progress-primary w-72 max-w-full"
+                value={wholeShare(progress)}
                 max={1}
                 aria-label={DOING[progress.doing]}
               />
               {DOING[progress.doing]}
-              {progress.doing !== 'waiting' && ` · ${Math.round(progress.share * 100)} %`}
+              {progress.doing !== 'waiting' && ` · ${Math.round(wholeShare(progress) * 100)} %`}
               <button type="button" className="btn btn-sm" onClick={cancel}>
                 Cancel
               </button>

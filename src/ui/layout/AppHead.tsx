@@ -12,6 +12,8 @@ interface Props {
   readonly studio: string;
   /** Pages between the list of classes and this one; left out on the pages that stand beside that list. */
   readonly trail?: readonly { readonly href: string; readonly words: string }[];
+  /** Where the page fills the window and has no room to spare. */
+  readonly compact?: boolean;
   /** The heading of the page. */
   readonly title: string;
   /** Beside the heading: how it is saved, say. */
@@ -45,7 +47,7 @@ const KEYS_EVERYWHERE: readonly KeyLine[] = [
 
 /** The head of every page: product and studio, where one is, the way back, search, and what can be done here. */
 export function AppHead(props: Props) {
-  const { studio, trail, title, beside, children, menu, keys = [], keysNote, onAway } = props;
+  const { studio, trail, compact, title, beside, children, menu, keys = [], keysNote, onAway } = props;
   const [over, setOver] = useState<'find' | 'keys' | 'studio' | null>(null);
   const [name, setName] = useState(studio);
   useKeptFocus();
@@ -72,7 +74,7 @@ export function AppHead(props: Props) {
   );
   return (
     <header
-      className={`flex items-center gap-x-4 gap-y-1 ${top ? 'mb-4 flex-wrap' : trail.length > 0 ? 'mb-1.5 max-md:flex-wrap' : 'mb-1.5'}`}
+      className={`flex items-center gap-x-4 gap-y-1 ${compact ? 'mb-1.5' : 'mb-4'} ${top ? 'flex-wrap' : trail.length > 0 ? 'max-md:flex-wrap' : ''}`}
     >
       <a href="#main" className="skip-link btn btn-sm btn-primary">
         Skip to the page

@@ -67,7 +67,8 @@ export function TextField({
   };
   useLayoutEffect(() => {
     const element = area.current;
-    if (!element) return;
+    // Where the browser does it, nothing is measured: measuring lays out the whole page.
+    if (!element || CSS.supports('field-sizing', 'content')) return;
     element.style.height = 'auto';
     element.style.height = `${element.scrollHeight + 2}px`;
   }, [shown]);
@@ -83,7 +84,7 @@ export function TextField({
         ref={area}
         id={id}
         rows={1}
-        className={`in-place block resize-none overflow-hidden ${spoken ? 'font-serif' : ''} ${className}`}
+        className={`in-place field-sizing-content block resize-none overflow-hidden ${spoken ? 'font-serif' : ''} ${className}`}
         value={shown}
         placeholder={placeholder}
         aria-invalid={problem !== null}

@@ -9,15 +9,18 @@ const TONE_RATE = 8000;
 const BLOCK = TONE_RATE * 30;
 
 /** The breath of a class as a WAV file in pieces, mono 16-bit at 8 kHz, exactly as long as the class or its take. */
-export function breathTonesFile({
-  timeline,
-  reading,
-  cutting,
-}: {
-  readonly timeline: Timeline;
-  readonly reading: Reading | null;
-  readonly cutting: Cutting | null;
-}): Uint8Array<ArrayBuffer>[] {
+export function breathTonesFile(
+  {
+    timeline,
+    reading,
+    cutting,
+  }: {
+    readonly timeline: Timeline;
+    readonly reading: Reading | null;
+    readonly cutting: Cutting | null;
+  },
+  onProgress: (share: number) => void = () => undefined,
+): Uint8Array<ArrayBuffer>[] {
   const { phases, lengthSeconds } = breathTimes(timeline, reading, cutting);
   const samples = Math.round(lengthSeconds * TONE_RATE);
   const tones = new BreathTones(phases, TONE_RATE);
@@ -26,6 +29,7 @@ export function breathTonesFile({
     const block = new Float32Array(Math.min(BLOCK, samples - at));
     tones.addTo(block);
     pieces.push(pcm16(block));
+    onProgress(Math.min(1, (at + BLOCK) / samples));
   }
   return pieces;
 }

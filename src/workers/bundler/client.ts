@@ -3,8 +3,12 @@ import type { BundleReply, BundleRequest } from './protocol';
 let worker: Worker | null = null;
 let lastId = 0;
 
-/** Makes a file in the worker; `null` when it could not be made. */
-export function bundle(asked: Omit<BundleRequest, 'id'>): Promise<Blob | null> {
+/** Makes a file in the worker, and tells how far it is; `null` when it could not be made, or was given up. */
+export function bundle(
+  asked: Omit<BundleRequest, 'id'>,
+  onProgress: (share: number) => void,
+  signal: AbortSignal,
+): Promise<Blob | null> {
   worker ??= new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
   const running = worker;
   const id = ++lastId;
@@ -15,12 +19,18 @@ export function bundle(asked: Omit<BundleRequest, 'id'>): Promise<Blob | null> {
       settle(file);
     };
     const hear = ({ data }: MessageEvent<BundleReply>): void => {
-      if (data.id === id) finish(data.file);
+      if (data.id !== id) return;
+      if (data.kind === 'progress') onProgress(data.share);
+      else finish(data.file);
     };
     const fall = (): void => {
       worker = null;
       finish(null);
     };
+    signal.addEventListener('abort', () => {
+      running.terminate();
+      fall();
+    });
     running.addEventListener('message', hear);
     running.addEventListener('error', fall);
     running.postMessage({ ...asked, id });

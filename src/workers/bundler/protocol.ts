@@ -15,8 +15,7 @@ export interface BundleRequest {
   readonly cutting: Cutting | null;
 }
 
-export interface BundleReply {
-  readonly id: number;
+export type BundleReply =
+  | { readonly kind: 'progress'; readonly id: number; readonly share: number }
   /** `null` when it could not be made. */
-  readonly file: Blob | null;
-}
+  | { readonly kind: 'done'; readonly id: number; readonly file: Blob | null };

@@ -3,11 +3,14 @@ import { everything } from './everything';
 import type { BundleReply, BundleRequest } from './protocol';
 
 addEventListener('message', ({ data }: MessageEvent<BundleRequest>) => {
-  const reply = (file: Blob | null): void => postMessage({ id: data.id, file } satisfies BundleReply);
+  const { id } = data;
+  const reply = (message: BundleReply): void => postMessage(message);
+  const onProgress = (share: number): void => reply({ kind: 'progress', id, share });
   try {
-    reply(data.what === 'tones' ? new Blob(breathTonesFile(data), { type: 'audio/wav' }) : everything(data));
+    const tones = (): Blob => new Blob(breathTonesFile(data, onProgress), { type: 'audio/wav' });
+    reply({ kind: 'done', id, file: data.what === 'tones' ? tones() : everything(data, onProgress) });
   } catch (error) {
     console.error(error);
-    reply(null);
+    reply({ kind: 'done', id, file: null });
   }
 });

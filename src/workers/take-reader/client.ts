@@ -9,6 +9,8 @@ export interface TakeJob {
 
 let worker: Worker | null = null;
 let lastId = 0;
+/** A worker in the middle of finding the lines hears nothing; it is ended when it has not answered by then. */
+const END_AFTER_MILLISECONDS = 500;
 
 /** What a take is read from. */
 export type TakeSources = Omit<Extract<TakeRequest, { kind: 'read' }>, 'kind' | 'id'>;
@@ -20,10 +22,13 @@ export function readTakeInWorker(sources: TakeSources, onProgress: (doing: Doing
   const id = ++lastId;
   const post = (request: TakeRequest): void => running.postMessage(request);
   if (id > 1) post({ kind: 'cancel', id: id - 1 });
+  let end: () => void = () => undefined;
   const result = new Promise<Result<TakeRead, Issue> | null>((settle) => {
+    let settled = false;
     const finish = (value: Result<TakeRead, Issue> | null): void => {
       running.removeEventListener('message', hear);
       running.removeEventListener('error', fall);
+      settled = true;
       settle(value);
     };
     const hear = ({ data }: MessageEvent<TakeReply>): void => {
@@ -36,9 +41,19 @@ export function readTakeInWorker(sources: TakeSources, onProgress: (doing: Doing
       worker = null;
       finish(failed({ code: 'not-media', at: '', facts: {} }));
     };
+    end = () => {
+      if (settled) return;
+      running.terminate();
+      if (worker === running) worker = null;
+      finish(null);
+    };
     running.addEventListener('message', hear);
     running.addEventListener('error', fall);
   });
   post({ kind: 'read', id, ...sources });
-  return { result, cancel: () => post({ kind: 'cancel', id }) };
+  const cancel = (): void => {
+    post({ kind: 'cancel', id });
+    setTimeout(() => end(), END_AFTER_MILLISECONDS);
+  };
+  return { result, cancel };
 }

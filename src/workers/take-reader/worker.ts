@@ -10,6 +10,8 @@ import type { Doing, TakeReply, TakeRequest } from './protocol';
 import { textsAsSaid } from './texts-as-said';
 
 let cancelled = 0;
+/** Of the lines' finding, each pass is told as a quarter of what is left: how many there will be is not known. */
+const PASS_LEAVES = 0.75;
 
 function reply(message: TakeReply): void {
   postMessage(message);
@@ -40,14 +42,19 @@ async function read({ id, plan, captions: brought, log, sound, second, ownTerms 
   const captions =
     brought ?? (log && linesInRecording(timeline, log, { speech: heard?.speech ?? [], marks: heard?.marks ?? [] }));
   const texts = heard?.cepstra && !captions ? await sayAll(timeline, (share) => goOn('saying', share)) : NONE_SAID;
-  if (texts === null || !(await goOn('matching', 1))) return stopped;
+  if (texts === null || !(await goOn('matching', 0))) return stopped;
   const evidence = {
     captions,
     speech: heard && heard.speech.length > 0 ? heard.speech : null,
     lengthSeconds: heard?.lengthSeconds ?? null,
   };
   const likeness = heard?.cepstra && texts.size > 0 ? likenessOf(heard.cepstra, heard.speech, texts) : null;
-  const aligned = alignTake(timeline, evidence, { terms: allTerms(ownTerms), likeness });
+  let left = 1;
+  const onPass = (): void => {
+    left *= PASS_LEAVES;
+    reply({ kind: 'progress', id, doing: 'matching', share: 1 - left });
+  };
+  const aligned = alignTake(timeline, evidence, { terms: allTerms(ownTerms), likeness, onPass });
   const reading = readingOf(timeline, evidence, aligned);
   const kept = heard?.kept ? await settled(heard.kept, goOn) : false;
   if (kept === null) return stopped;

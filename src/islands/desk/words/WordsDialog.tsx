@@ -166,7 +166,7 @@ function CueSheetIn({ onClose }: { readonly onClose: () => void }) {
                 onClose();
               }}
             >
-              Take {read.changes.length === 1 ? 'this line' : `these ${read.changes.length} lines`}
+              Use {read.changes.length === 1 ? 'this line' : `these ${read.changes.length} lines`}
             </button>
           )}
         </div>
