@@ -73,7 +73,7 @@ export default defineConfig({
     build: {
       assetsInlineLimit: 0,
       // Small parts travel together: each file is a way to the server and back.
-      rollupOptions: { output: { experimentalMinChunkSize: 24_000 } },
+      rollupOptions: { output: { experimentalMinChunkSize: 8_000 } },
     },
   },
 });

@@ -243,8 +243,6 @@ test('the bin gives back what was removed, and is emptied only after a question'
   await page.getByRole('link', { name: 'Bin' }).click();
   const entry = page.getByRole('listitem').filter({ hasText: 'Evening Ebb, copy' });
   await expect(entry).toContainText('30 days left');
-  const shots = process.env.CALM_SCREENSHOTS;
-  if (shots) await page.screenshot({ path: `${shots}/bin.png` });
   await entry.getByRole('button', { name: 'Restore' }).click();
   await expect(page.getByText('Evening Ebb, copy was restored.')).toBeVisible();
   expect((await storedClass(id)).plan.title).toBe('Evening Ebb, copy');

@@ -44,7 +44,7 @@ test('the library is searched and narrowed; a movement is made, changed in place
   await panel(page).getByRole('button', { name: 'Archive' }).click();
   await expect(found).toHaveText('20 movements');
   await page.getByLabel('Archive').check();
-  await expect(found).toHaveText('1 movement archived');
+  await expect(found).toHaveText('1 movement, archived');
   await page.reload();
   await expect(page.getByRole('button', { name: /^Splicing the rope/ })).toContainText('5 rounds');
 });
@@ -198,7 +198,7 @@ test('a pasted script shows line by line how it was understood, is put right, an
 }) => {
   await page.goto(`${origin()}/new`);
   await expect(page.getByRole('main').getByRole('button', { name: /^Use / })).toHaveCount(6);
-  await shot(page, 'start-from');
+  await shot(page, 'new-class');
   await page.getByRole('button', { name: 'Pasted script' }).click();
   const text = [
     'Slack tide',

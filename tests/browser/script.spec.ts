@@ -71,7 +71,6 @@ test('forms are chosen on the strip and held; fitting the words leaves what fits
   await expect(lamp.getByText('Breathe in, and the wrists carry the lamp up.')).toHaveCount(2);
   await page.getByRole('combobox', { name: 'Presets' }).selectOption('silent after two');
   await page.getByRole('combobox', { name: 'Presets' }).scrollIntoViewIfNeeded();
-  await shot(page, 'words');
   await page.getByRole('button', { name: 'Fit the words', exact: true }).click();
   // All that is said ends in time: nothing is made longer or shorter.
   await expect(page.getByText('Every line fits its breath. Nothing changed.')).toBeVisible();

@@ -22,6 +22,15 @@ async function shot(page: Page, name: string): Promise<void> {
   if (shots) await page.screenshot({ path: `${shots}/${name}.png` });
 }
 
+/** The same view on a phone. */
+async function phoneShot(page: Page, name: string): Promise<void> {
+  if (!shots) return;
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.waitForTimeout(400);
+  await shot(page, name);
+  await page.setViewportSize({ width: 1280, height: 800 });
+}
+
 test('1, 2: the list holds the demo studio; a class opens as a timeline falling down the page', async ({ page }) => {
   await page.goto(origin());
   await expect(page.getByText('Slack Water Hall')).toBeVisible();
@@ -30,6 +39,7 @@ test('1, 2: the list holds the demo studio; a class opens as a timeline falling 
   await expect(rows.first()).toContainText('Before the First Ferry');
   await expect(rows.first()).toContainText('10:00');
   await shot(page, 'classes');
+  await phoneShot(page, 'classes-phone');
   await page.getByRole('link', { name: 'Before the First Ferry', exact: true }).click();
   await expect(runtime(page)).toContainText('10:00');
   await expect(runtime(page)).toContainText('on target');
@@ -53,6 +63,7 @@ test('1, 2: the list holds the demo studio; a class opens as a timeline falling 
   await page.getByRole('navigation').getByRole('button', { name: 'Turning the lighthouse', exact: true }).click();
   await page.waitForTimeout(300);
   await shot(page, 'class-desk');
+  await phoneShot(page, 'desk-phone');
 });
 
 test('3, 4, 7: a class from nothing is planned, fitted, published and brought in again', async ({ page }) => {

@@ -104,7 +104,12 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
         })}
       />
       {KINDS.map((kind) => (
-        <button key={kind} type="button" className="btn btn-xs btn-ghost" onClick={() => insert(makeStep(newId, kind))}>
+        <button
+          key={kind}
+          type="button"
+          className="btn btn-xs btn-ghost max-md:hidden"
+          onClick={() => insert(makeStep(newId, kind))}
+        >
           + {kind === 'movement' ? 'Movement' : KIND_WORDS[kind]}
         </button>
       ))}

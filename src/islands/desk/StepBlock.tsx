@@ -57,21 +57,26 @@ export const StepBlock = memo(function StepBlock({
         if (place === null || !(event.target as Element).closest('[aria-expanded]')) desk.select(step.id);
       }}
     >
-      <div className="flex min-h-8 items-baseline gap-2 max-md:flex-wrap">
+      <div className="flex min-h-8 items-baseline gap-2">
         <span className="quiet-ink w-11 shrink-0 text-right text-sm max-md:w-9 max-md:text-left">
           {formatClock(timed.startSeconds)}
         </span>
         <button
           type="button"
-          className="min-h-8 min-w-0 flex-1 rounded px-1 text-left max-md:basis-[70%]"
+          className="min-h-8 min-w-0 flex-1 rounded px-1 text-left"
           aria-expanded={open}
           onClick={() => onToggle(step.id)}
         >
           <span className="font-semibold">{step.name}</span>{' '}
-          {place !== null && open && <span className="quiet-ink text-sm">{place} · </span>}
-          <span className="quiet-ink text-sm">{aboutStep(step, timed)}</span>
+          {/* One step at a time: what is folded says its name and length alone. */}
+          {(place === null || open) && (
+            <span className="quiet-ink text-sm max-md:block">
+              {place !== null && `${place} · `}
+              {aboutStep(step, timed)}
+            </span>
+          )}
         </button>
-        <span className="ml-auto shrink-0 text-right text-sm max-md:pl-13">
+        <span className="ml-auto shrink-0 text-right text-sm max-md:max-w-32">
           {amountOf(step, timed)}
           {!step.leftOut && <span className="quiet-ink inline-block w-11 text-right max-md:hidden">{share} %</span>}
         </span>

@@ -75,11 +75,14 @@ function addRounds(desk: DeskStore, by: 1 | -1): void {
 }
 
 /** To the first field of what is chosen; on a phone the fields come over the timeline. */
-function firstField(desk: DeskStore): void {
+function firstField(desk: DeskStore, tries = 20): void {
   desk.showFields(true);
-  requestAnimationFrame(() =>
-    document.querySelector<HTMLElement>('#fields :is(input, textarea, select):not([type=hidden])')?.focus(),
-  );
+  requestAnimationFrame(() => {
+    const field = document.querySelector<HTMLElement>('#fields :is(input, textarea, select):not([type=hidden])');
+    // Just after the page is opened the fields are drawn last.
+    if (field) field.focus();
+    else if (tries > 0) firstField(desk, tries - 1);
+  });
 }
 
 /** To the field that adds a step where one is at work. */

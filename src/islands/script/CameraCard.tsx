@@ -1,13 +1,31 @@
-import type { ClassPlan } from '@/core/plan';
+import type { ClassPlan, Step } from '@/core/plan';
 import type { Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 
-/** Lines of the card that one page holds in the largest type, and in the smallest. */
-const LARGEST_UP_TO = 14;
-const SMALLEST_FROM = 34;
-/** Type sizes in millimetres of an A4 page, from the largest to the smallest. */
+/** Type sizes in millimetres, from the largest that is useful to the smallest that can be read from a camera. */
 const LARGEST = 11;
-const SMALLEST = 5.2;
+const SMALLEST = 4;
+const STEP = 0.25;
+/** Room in millimetres that A4 and Letter both have within their margins, under the title. */
+const ROOM = { width: 186, height: 205 };
+/** A character of the sans over its size, on the wide side; the times and amounts are set smaller. */
+const CHARACTER = 0.56;
+const SMALL = 0.72;
+const LINE = 1.28;
+const PADDING = 0.26;
+const CLOCK_WIDTH = 4.2;
+
+/** The largest type in which the names stay on one page. */
+function typeSize(names: readonly string[], amounts: readonly string[]): number {
+  const widest = Math.max(0, ...amounts.map((one) => one.length));
+  for (let size = LARGEST; size > SMALLEST; size -= STEP) {
+    const across = ROOM.width - size * (CLOCK_WIDTH + 1 + widest * CHARACTER * SMALL);
+    const characters = Math.max(4, Math.floor(across / (size * CHARACTER)));
+    const lines = names.reduce((sum, name) => sum + Math.ceil(name.length / characters), 0);
+    if (size * (lines * LINE + names.length * PADDING) <= ROOM.height) return size;
+  }
+  return SMALLEST;
+}
 
 /** One page in large type to pin beside the camera: what comes when, how often, and on which side. */
 export function CameraCard({ plan, timeline }: { readonly plan: ClassPlan; readonly timeline: Timeline }) {
@@ -15,18 +33,21 @@ export function CameraCard({ plan, timeline }: { readonly plan: ClassPlan; reado
   const steps = plan.sections.flatMap(({ steps: of }) =>
     of.filter((step) => !step.leftOut && step.kind !== 'transition'),
   );
-  const along = Math.min(1, Math.max(0, (steps.length - LARGEST_UP_TO) / (SMALLEST_FROM - LARGEST_UP_TO)));
-  const size = LARGEST + (SMALLEST - LARGEST) * along;
+  const amountOf = (step: Step): string => {
+    const place = timed.get(step.id);
+    if (!place) return '';
+    if (place.rounds === 0) return formatClock(place.endSeconds - place.startSeconds);
+    return `${place.rounds} ×${step.kind === 'movement' && step.sides !== 'none' ? ' per side' : ''}`;
+  };
+  const size = typeSize(
+    steps.map(({ name }) => name),
+    steps.map(amountOf),
+  );
   return (
     <ol aria-label="Camera card" className="mt-4 leading-tight" style={{ fontSize: `min(${size}mm, 7vw)` }}>
       {steps.map((step) => {
         const place = timed.get(step.id);
         if (!place) return null;
-        const sides = step.kind === 'movement' && step.sides !== 'none';
-        const amount =
-          place.rounds > 0
-            ? `${place.rounds} ×${sides ? ' per side' : ''}`
-            : formatClock(place.endSeconds - place.startSeconds);
         return (
           <li
             key={step.id}
@@ -34,7 +55,7 @@ export function CameraCard({ plan, timeline }: { readonly plan: ClassPlan; reado
           >
             <span className="text-[0.72em]">{formatClock(place.startSeconds)}</span>
             <span className="font-semibold">{step.name}</span>
-            <span className="text-[0.72em] whitespace-nowrap">{amount}</span>
+            <span className="text-[0.72em] whitespace-nowrap">{amountOf(step)}</span>
           </li>
         );
       })}

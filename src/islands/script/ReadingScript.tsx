@@ -39,7 +39,7 @@ export function ReadingScript({ studio, stored, spelling, pictures }: Props) {
     ...new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? step.cautions : []))),
   ];
   return (
-    <div className="reading-script bg-base-100 mx-auto min-h-dvh max-w-4xl px-8 py-3 max-sm:px-3">
+    <div className="reading-script bg-base-100 mx-auto min-h-dvh max-w-4xl print:min-h-0 px-8 py-3 max-sm:px-3">
       <div className="no-print mb-4">
         <AppHead
           studio={studio}

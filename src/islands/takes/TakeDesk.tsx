@@ -280,12 +280,13 @@ function Figures({ reading, targetSeconds }: { readonly reading: Reading; readon
         <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
         <Figure label="actual" value={formatClock(totals.runtimeSeconds)} big />
         <Figure label="vs plan" value={formatDifference(off)} big />
-        <Figure label="target" value={formatClock(targetSeconds)} />
-        <Figure label="said" value={`${totals.said} of ${reading.cues.length}`} />
-        <Figure label="skipped" value={String(totals.skipped)} />
-        <Figure label="ad-libs" value={String(totals.remarks)} />
-        <Figure label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
+        <Figure roomy label="target" value={formatClock(targetSeconds)} />
+        <Figure roomy label="said" value={`${totals.said} of ${reading.cues.length}`} />
+        <Figure roomy label="skipped" value={String(totals.skipped)} />
+        <Figure roomy label="ad-libs" value={String(totals.remarks)} />
+        <Figure roomy label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
         <Figure
+          roomy
           label="breath, planned and actual"
           value={
             totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
@@ -294,6 +295,7 @@ function Figures({ reading, targetSeconds }: { readonly reading: Reading; readon
           }
         />
         <Figure
+          roomy
           label="drift at the last line"
           value={totals.driftLastSeconds === null ? 'none' : formatDifference(totals.driftLastSeconds)}
         />
@@ -302,9 +304,20 @@ function Figures({ reading, targetSeconds }: { readonly reading: Reading; readon
   );
 }
 
-function Figure({ label, value, big }: { readonly label: string; readonly value: string; readonly big?: boolean }) {
+function Figure({
+  label,
+  value,
+  big,
+  roomy,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly big?: boolean;
+  /** Only where there is room: the report tells it too. */
+  readonly roomy?: boolean;
+}) {
   return (
-    <div>
+    <div className={roomy ? 'max-md:hidden' : ''}>
       <dt className="quiet-ink text-sm">{label}</dt>
       <dd className={big ? 'text-2xl leading-8 font-semibold md:text-3xl' : 'text-lg leading-8'}>{value}</dd>
     </div>

@@ -8,10 +8,15 @@ import { useKey } from '../parts/use-keys';
 import { FindDialog } from './FindDialog';
 import { StudioNameDialog } from './StudioNameDialog';
 
+interface Place {
+  readonly href: string;
+  readonly words: string;
+}
+
 interface Props {
   readonly studio: string;
   /** Pages between the list of classes and this one; left out on the pages that stand beside that list. */
-  readonly trail?: readonly { readonly href: string; readonly words: string }[];
+  readonly trail?: readonly Place[];
   /** Where the page fills the window and has no room to spare. */
   readonly compact?: boolean;
   /** The heading of the page. */
@@ -60,16 +65,16 @@ export function AppHead(props: Props) {
     event.preventDefault();
     onAway(event.currentTarget.pathname);
   };
-  const pageLink = ({ href, words }: { readonly href: string; readonly words: string }) => (
+  const pageLink = ({ href, words }: Place, face: ReactNode = words) => (
     <a
       key={href}
       href={href}
       title={words}
-      className={`hover:text-primary inline-block min-h-8 max-w-72 truncate leading-8 ${href === location.pathname ? 'border-primary text-primary border-b-2 font-semibold' : ''}`}
+      className={`hover:text-primary inline-block min-h-8 max-w-72 min-w-8 truncate leading-8 ${href === location.pathname ? 'border-primary text-primary border-b-2 font-semibold' : ''}`}
       aria-current={href === location.pathname ? 'page' : undefined}
       onClick={follow}
     >
-      {words}
+      {face}
     </a>
   );
   return (
@@ -87,7 +92,7 @@ export function AppHead(props: Props) {
       </span>
       {top ? (
         <nav aria-label="Pages" className="flex gap-x-4 max-md:hidden">
-          {PAGES.map(pageLink)}
+          {PAGES.map((one) => pageLink(one))}
         </nav>
       ) : (
         <nav
@@ -99,8 +104,13 @@ export function AppHead(props: Props) {
               key={one.href}
               className={`flex min-w-0 items-center gap-1 ${at < trail.length ? 'max-xl:hidden' : ''}`}
             >
-              <ChevronLeft size={18} aria-hidden className="shrink-0 md:hidden" />
-              {pageLink(one)}
+              {pageLink(
+                one,
+                <>
+                  <ChevronLeft size={22} aria-hidden className="-mt-0.5 -ml-1 inline md:hidden" />
+                  <span className={trail.length === 0 ? 'max-sm:sr-only' : ''}>{one.words}</span>
+                </>,
+              )}
               <ChevronRight size={14} aria-hidden className="quiet-ink shrink-0 max-md:hidden" />
             </span>
           ))}
@@ -150,10 +160,7 @@ export function AppHead(props: Props) {
   );
 }
 
-function menuLink(
-  { href, words }: { readonly href: string; readonly words: string },
-  follow: (event: React.MouseEvent<HTMLAnchorElement>) => void,
-) {
+function menuLink({ href, words }: Place, follow: (event: React.MouseEvent<HTMLAnchorElement>) => void) {
   return (
     <a key={href} href={href} className={ITEM} onClick={follow}>
       {words}

@@ -1,5 +1,8 @@
 import { useEffect } from 'react';
 
+/** Looked at once after a press, and again when what is calculated later is drawn; in milliseconds. */
+const LOOKS = [0, 150, 500];
+
 /**
  * Where the element that had the focus is taken away (a finding that was fixed, a step removed), the focus goes to what
  * it stood in, not back to the start of the page. Used once a page, by its head.
@@ -14,12 +17,13 @@ export function useKeptFocus(): void {
       homes = ancestors(last);
     };
     const look = (): void => {
-      requestAnimationFrame(() => {
-        const nowhere = document.activeElement === null || document.activeElement === document.body;
-        if (!nowhere || last === null || last.isConnected || document.querySelector('dialog[open]')) return;
-        const home = homes.find((one) => one.isConnected) ?? document.getElementById('main');
-        home?.focus({ preventScroll: true });
-      });
+      for (const wait of LOOKS) setTimeout(lookNow, wait);
+    };
+    const lookNow = (): void => {
+      const nowhere = document.activeElement === null || document.activeElement === document.body;
+      if (!nowhere || last === null || last.isConnected || document.querySelector('dialog[open]')) return;
+      const home = homes.find((one) => one.isConnected) ?? document.getElementById('main');
+      home?.focus({ preventScroll: true });
     };
     document.addEventListener('focusin', note);
     document.addEventListener('keyup', look);

@@ -21,7 +21,7 @@ const HEADS = [
 /** Every step as planned and as taken: begin, lines, rounds on each side, breath, teaching. */
 export function StepTable({ report, names }: Props) {
   return (
-    <section aria-label="Step by step" className="mb-6 overflow-x-auto">
+    <section aria-label="Step by step" className="mb-6 overflow-x-auto" tabIndex={0}>
       <h2 className="font-semibold">Step by step</h2>
       <p className="mb-1 text-sm">Breath and teaching in seconds: planned, then actual.</p>
       <table className="table-sm table [&_:is(td,th)]:px-2">
