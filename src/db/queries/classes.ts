@@ -70,26 +70,18 @@ const placing = {
   order: sql`case when ${series.id} is null then 0 else coalesce(${classes.seriesOrder}, 0) end`,
 };
 
-/** Takes of each class: how many, and how far the latest ended from its plan. */
-function takenOf(studioId: string): SQL {
-  return sql`(
-    select ${takes.classId} as class_id, count(*)::int as takes,
-      (array_agg((${readings.glance}->>'offSeconds')::real order by ${takes.createdAt} desc))[1] as off
-    from ${takes} left join ${readings} on ${readings.takeId} = ${takes.id}
-    where ${takes.studioId} = ${studioId} and ${takes.removedAt} is null
-    group by ${takes.classId}
-  ) as taken`;
-}
-
-/** The next live date of each class. */
-function liveOf(studioId: string): SQL {
-  return sql`(
-    select ${liveDates.classId} as class_id,
-      to_char(min(${liveDates.startsAt}) at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as next
-    from ${liveDates} where ${liveDates.studioId} = ${studioId} and ${liveDates.startsAt} > now() - interval '3 hours'
-    group by ${liveDates.classId}
-  ) as live`;
-}
+/*
+ * What is told of each class from other tables, as questions of its own: they are asked of the rows that are shown, once
+ * these are known, and not of all.
+ */
+const ofTakes = sql`${takes}.studio_id = ${classes}.studio_id and ${takes}.class_id = ${classes}.id and ${takes}.removed_at is null`;
+const takesCounted = sql<number>`(select count(*)::int from ${takes} where ${ofTakes})`;
+const lastOff = sql<
+  number | null
+>`(select (${readings}.glance->>'offSeconds')::real from ${takes} join ${readings} on ${readings}.take_id = ${takes}.id where ${ofTakes} order by ${takes}.created_at desc limit 1)`;
+const nextLive = sql<
+  string | null
+>`(select to_char(min(${liveDates}.starts_at) at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') from ${liveDates} where ${liveDates}.class_id = ${classes}.id and ${liveDates}.starts_at > now() - interval '3 hours')`;
 
 /** `most` classes in the order of the list, those after the class `after` if one is named. */
 export async function listClasses(
@@ -109,14 +101,12 @@ export async function listClasses(
       about: classes.about,
       shape: classes.shape,
       tags: classes.tags,
-      takes: sql<number>`coalesce(taken.takes, 0)`,
-      lastOffSeconds: sql<number | null>`taken.off`,
-      nextLive: sql<string | null>`live.next`,
+      takes: takesCounted,
+      lastOffSeconds: lastOff,
+      nextLive,
     })
     .from(classes)
     .leftJoin(series, home)
-    .leftJoin(takenOf(studioId), sql`taken.class_id = ${classes.id}`)
-    .leftJoin(liveOf(studioId), sql`live.class_id = ${classes.id}`)
     .where(
       and(eq(classes.studioId, studioId), isNull(classes.removedAt), after ? isAfter(db, studioId, after) : undefined),
     )

@@ -2,9 +2,9 @@ import type { ClassPlan, Step } from '@/core/plan';
 import type { Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 
-/** Type sizes in millimetres, from the largest that is useful to the smallest that can be read from a camera. */
+/** Type sizes in millimetres, from the largest that is useful to the smallest that a long class needs. */
 const LARGEST = 11;
-const SMALLEST = 4;
+const SMALLEST = 2.5;
 const STEP = 0.25;
 /** Room in millimetres that A4 and Letter both have within their margins, under the title. */
 const ROOM = { width: 186, height: 205 };
@@ -14,6 +14,8 @@ const SMALL = 0.72;
 const LINE = 1.28;
 const PADDING = 0.26;
 const CLOCK_WIDTH = 4.2;
+/** Of each line's border, in millimetres. */
+const BORDER = 0.3;
 
 /** The largest type in which the names stay on one page. */
 function typeSize(names: readonly string[], amounts: readonly string[]): number {
@@ -22,7 +24,8 @@ function typeSize(names: readonly string[], amounts: readonly string[]): number 
     const across = ROOM.width - size * (CLOCK_WIDTH + 1 + widest * CHARACTER * SMALL);
     const characters = Math.max(4, Math.floor(across / (size * CHARACTER)));
     const lines = names.reduce((sum, name) => sum + Math.ceil(name.length / characters), 0);
-    if (size * (lines * LINE + names.length * PADDING) <= ROOM.height) return size;
+    const height = size * (lines * LINE + names.length * PADDING) + names.length * BORDER;
+    if (height <= ROOM.height) return size;
   }
   return SMALLEST;
 }
