@@ -43,7 +43,7 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
     if (shots) await own.screenshot({ path: `${shots}/my-voice.png` });
   });
   await page.goto(`${origin()}/voice`);
-  const told = /(\d+) syllables a minute, pauses of (\d+\.\d) s, the middle/.exec(
+  const told = /(\d+) syllables a minute, pauses of (\d+\.\d) s, the median/.exec(
     await page.getByRole('main').innerText(),
   );
   const [measured, pause] = [Number(told?.[1]), Number(told?.[2])];
