@@ -1,15 +1,11 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { chromium, expect, type Page } from '@playwright/test';
 import { paragraphWav } from '../support/paragraph-sound';
-import { copyOf, expectSaved, openDesk, origin, storedClass, test } from './desk-page';
+import { copyOf, expectSaved, openDesk, origin, ownFolder, storedClass, test } from './desk-page';
 
 /* My voice, with Chromium's fake microphone playing a file that espeak-ng read. */
 
 const shots = process.env.CALM_SCREENSHOTS;
-const folder = mkdtempSync(join(tmpdir(), 'calm-microphone-'));
-test.afterAll(() => rmSync(folder, { recursive: true, force: true }));
+const folder = ownFolder();
 
 /** A page whose microphone plays a file, or is refused; closed again with its browser. */
 async function withMicrophone(file: string | null, work: (page: Page) => Promise<void>): Promise<void> {

@@ -85,6 +85,13 @@ export function layoutFaults(): string[] {
       if (cut && !clipped && !scrollsSideways(element)) faults.push(`cut: “${words.slice(0, 40)}”`);
     }
   }
+  // Words squeezed into a column of letters.
+  for (const element of new Set(texts.map((one) => one.element))) {
+    const rect = element.getBoundingClientRect();
+    const size = parseFloat(getComputedStyle(element).fontSize);
+    const long = (element.textContent ?? '').trim().length > 12;
+    if (long && rect.width < size * 3 && rect.height > size * 8) faults.push(`squeezed: ${nameOf(element)}`);
+  }
   // What is cut with dots has to be had in full somewhere: as a title, or by opening what it names.
   for (const element of document.querySelectorAll('.truncate')) {
     if (!asked(element) || hiddenFromEyes(element) || element.scrollWidth <= element.clientWidth + 1) continue;

@@ -1,3 +1,4 @@
+import type { CSSProperties } from 'react';
 import type { ClassPlan, Step } from '@/core/plan';
 import type { Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
@@ -47,7 +48,12 @@ export function CameraCard({ plan, timeline }: { readonly plan: ClassPlan; reado
     steps.map(amountOf),
   );
   return (
-    <ol aria-label="Camera card" className="mt-4 leading-tight" style={{ fontSize: `min(${size}mm, 7vw)` }}>
+    <ol
+      aria-label="Camera card"
+      // On paper as large as its page takes it; on a screen no wider than the screen.
+      className="mt-4 text-[length:min(var(--card-type),4.6vw)] leading-tight print:text-[length:var(--card-type)]"
+      style={{ '--card-type': `${size}mm` } as CSSProperties}
+    >
       {steps.map((step) => {
         const place = timed.get(step.id);
         if (!place) return null;

@@ -105,8 +105,8 @@ export function TakeDesk({ studio, take, spelling }: Props) {
       </div>
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
       <SaveTrouble save={save} onSettle={settle} />
-      <div className="grid min-h-0 flex-1 grid-cols-1 max-md:shrink-0 md:grid-cols-[minmax(0,1fr)_330px] md:grid-rows-[minmax(0,1fr)] xl:grid-cols-[minmax(0,1fr)_440px]">
-        <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-h-0 min-w-0 flex-col">
+      <div className="grid grid-cols-1 max-md:flex-none max-md:grid-rows-[auto_auto] md:min-h-0 md:flex-1 md:grid-cols-[minmax(0,1fr)_330px] md:grid-rows-[minmax(0,1fr)] xl:grid-cols-[minmax(0,1fr)_440px]">
+        <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-w-0 flex-col md:min-h-0">
           <ViewChoice view={view} onChoose={setView} />
           {view === 'cuts' && (
             <div className="min-h-0 flex-1 overflow-y-auto">
@@ -172,7 +172,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         </main>
         <aside
           aria-label="Listen and correct"
-          className="border-base-300 bg-base-100 relative min-h-0 max-md:order-first md:overflow-y-auto md:border-l"
+          className="border-base-300 bg-base-100 relative max-md:order-first md:min-h-0 md:overflow-y-auto md:border-l"
         >
           <div className="p-4 max-md:p-3">
             <PlayerDock

@@ -143,7 +143,7 @@ function Row({ cut, words, hasSound, onMake, onHear, onChoose }: RowProps) {
         {formatExactClock(startSeconds)} to {formatExactClock(endSeconds)}
       </span>
       <span className="w-16 text-right tabular-nums">{(endSeconds - startSeconds).toFixed(1)} s</span>
-      <span className={`min-w-0 flex-1 max-md:order-last max-md:basis-full ${on ? '' : 'quiet-ink'}`}>
+      <span className={`min-w-0 flex-1 max-xl:order-last max-xl:basis-full ${on ? '' : 'quiet-ink'}`}>
         {CUT_NAMES[reason]}
         {on ? '' : ', stays'}
         {words !== '' && <span className="block font-serif">“{words}”</span>}
