@@ -85,22 +85,27 @@ export async function setMovementMedia(who: Asking, movementId: string, request:
   if (bytes.byteLength > MEDIA_BYTES) throw new Refusal(413, 'media-too-large');
   const cleaned = await cleanMedia(bytes);
   if (!cleaned) throw new Refusal(422, 'bad-media');
-  const before = await findMedia(who.db, who.studio.id, movementId);
   const storageKey = randomUUID();
-  const storage = storageOf(who);
-  await storage.put(storageKey, cleaned.bytes);
-  await setMedia(who.db, who.studio.id, movementId, { contentType: cleaned.contentType, storageKey });
-  if (before) await storage.remove(before.storageKey);
+  // All of it or nothing: no bytes without a movement, no movement without its bytes.
+  await who.db.transaction(async (db) => {
+    const storage = storageOf({ ...who, db });
+    const before = await findMedia(db, who.studio.id, movementId);
+    await storage.put(storageKey, cleaned.bytes);
+    await setMedia(db, who.studio.id, movementId, { contentType: cleaned.contentType, storageKey });
+    if (before) await storage.remove(before.storageKey);
+  });
   return { contentType: cleaned.contentType, version: storageKey };
 }
 
 /** Takes the picture or clip of a movement away. @throws Refusal 404. */
 export async function dropMovementMedia(who: Asking, movementId: string): Promise<void> {
   await openMovement(who, movementId);
-  const before = await findMedia(who.db, who.studio.id, movementId);
-  if (!before) return;
-  await setMedia(who.db, who.studio.id, movementId, null);
-  await storageOf(who).remove(before.storageKey);
+  await who.db.transaction(async (db) => {
+    const before = await findMedia(db, who.studio.id, movementId);
+    if (!before) return;
+    await setMedia(db, who.studio.id, movementId, null);
+    await storageOf({ ...who, db }).remove(before.storageKey);
+  });
 }
 
 /** The pictures of the studio's movements by movement, for what is printed; clips cannot be. */

@@ -49,7 +49,7 @@ test('1, 2: the list holds the demo studio; a class opens as a timeline falling 
   const lighthouse = page.getByRole('article', { name: 'Turning the lighthouse' });
   await expect(lighthouse.getByRole('list').getByRole('button').first()).toContainText('Turning the lighthouse.');
   await expect(lighthouse.getByText('In, to the left.')).toBeVisible();
-  await expect(lighthouse.locator('svg path[fill="var(--lung)"]')).toHaveCount(1);
+  await expect(lighthouse.locator('svg path:is([fill="var(--lung)"], [stroke="var(--color-primary)"])')).toHaveCount(2);
   // Each cue stands below the one before it, however dense the words.
   const tops = await lighthouse
     .getByRole('listitem')

@@ -6,13 +6,14 @@ import { sql } from 'drizzle-orm';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { unpackShape } from '@/core/timeline';
+import { emptyBin } from '@/db/queries/bin';
 import { insertStudio } from '@/db/queries/studios';
 import { seedDemo } from '@/demo/seed';
 import { addClass, classList, listingOf, openClass, saveClass, saveListing } from '@/server/classes';
 import { find } from '@/server/find';
 import { callRevision, historyOf } from '@/server/history';
 import { dropMovementMedia, movementMediaFile, movementPictures, setMovementMedia } from '@/server/media';
-import { library } from '@/server/movements';
+import { addMovement, library, openMovement, removeMovement } from '@/server/movements';
 import { asking, nameStudio, type Asking } from '@/server/studio';
 import { takesOf } from '@/server/takes';
 import { freshDatabase } from '../support/application';
@@ -93,7 +94,8 @@ describe('tags and live dates', () => {
     const { id } = await titled('Evening Ebb');
     const was = await listingOf(who, id);
     const mine = { tags: ['mine'], liveDates: [] };
-    await saveListing(who, id, was, mine);
+    // However its fields stand in the request.
+    await saveListing(who, id, { liveDates: was.liveDates, tags: was.tags }, mine);
     expect(await saveListing(who, id, was, mine)).toEqual(mine);
     const refused = await refusal(saveListing(who, id, was, { tags: ['theirs'], liveDates: [] }));
     expect(refused).toMatchObject({ status: 409, extra: { current: mine } });
@@ -256,6 +258,22 @@ describe('the picture or clip of a movement', () => {
     expect(await stored(id)).toEqual(before);
     expect((await refusal(setMovementMedia(other, id, upload(svg)))).code).toBe('no-movement');
     expect((await refusal(movementMediaFile(other, id))).code).toBe('no-media');
+  });
+
+  it('goes with its bytes when its movement is deleted for good', async () => {
+    const movement = (await openMovement(who, (await library(who))[0].id)).movement;
+    const made = await addMovement(who, asSent('new-movement', { movement: { ...movement, name: 'Gone soon' } }));
+    const photo = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#943c1d' } })
+      .png()
+      .toBuffer();
+    const count = async (): Promise<unknown> =>
+      (await database.db.execute(sql`select count(*)::int as count from stored_files`)).rows[0].count;
+    const before = await count();
+    await setMovementMedia(who, made.id, upload(photo));
+    expect(await count()).toBe(Number(before) + 1);
+    await removeMovement(who, made.id, true);
+    await emptyBin(who.db, who.studio.id, new Date(Date.now() + 60_000));
+    expect(await count()).toBe(before);
   });
 
   it('is taken away with its bytes', async () => {

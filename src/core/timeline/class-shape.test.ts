@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { demoClasses } from '@/demo/classes';
-import { stepsInOrder } from '@/core/plan';
 import { expandPlan, packShape, shapeOf, unpackShape, type ShapeStretch } from '.';
 
 const stretch = fc.record({
@@ -15,8 +14,7 @@ describe('a class drawn small', () => {
   it('is as long as the class, with a stretch for each section and each breath led', () => {
     for (const { plan } of demoClasses()) {
       const timeline = expandPlan(plan);
-      const silences = new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'quiet' ? [step.id] : [])));
-      const stretches = shapeOf(timeline, (id) => silences.has(id));
+      const stretches = shapeOf(plan, timeline);
       const total = stretches.reduce((sum, { seconds }) => sum + seconds, 0);
       expect(total).toBeCloseTo(timeline.runtimeSeconds, 1);
       const sections = timeline.sections.filter(({ startSeconds, endSeconds }) => endSeconds > startSeconds);

@@ -1,3 +1,4 @@
+import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import type { Seconds } from '@/core/units';
 import type { TimedPhase, TimedStep, Timeline } from './model';
 
@@ -19,15 +20,14 @@ const KIND_OF = new Map(SHAPE_KINDS.map((kind) => [LETTER[kind], kind]));
 /** Stretches that are kept of a class; what follows is drawn as one. */
 const STRETCHES_AT_MOST = 400;
 
-/**
- * A class as the stretches of its small drawing, in order. `quiet` tells the steps that are silences.
- */
-export function shapeOf(timeline: Timeline, isSilence: (stepId: string) => boolean): ShapeStretch[] {
+/** A class as the stretches of its small drawing, in order. */
+export function shapeOf(plan: ClassPlan, timeline: Timeline): ShapeStretch[] {
+  const silences = new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'quiet' ? [step.id] : [])));
   const opens = new Set(timeline.sections.map(({ startSeconds }) => startSeconds));
   const stretches: ShapeStretch[] = [];
   for (const step of timeline.steps) {
     const opening = opens.delete(step.startSeconds);
-    for (const [at, stretch] of stretchesOf(step, timeline, isSilence(step.step)).entries()) {
+    for (const [at, stretch] of stretchesOf(step, timeline, silences.has(step.step)).entries()) {
       push(stretches, { ...stretch, opens: opening && at === 0 });
     }
   }

@@ -2,6 +2,7 @@ import { and, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { BIN_KINDS, type BinKind } from '@/api/bin';
 import type { Database } from '../database';
 import { classes, movements, series, takes } from '../schema';
+import { deleteStrayFiles } from './media';
 
 /** Something removed. */
 export interface BinnedRow {
@@ -88,6 +89,8 @@ export async function emptyBin(db: Database, studioId: string, removedBefore: Da
         .returning({ id: table.id });
       counts.push(gone.length);
     }
+    // The picture of a movement goes with it, and so do its bytes.
+    await deleteStrayFiles(tx, studioId);
     return counts.reduce((sum, one) => sum + one, 0);
   });
 }

@@ -1,5 +1,6 @@
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
-import { stepsInOrder, upToDate, type ClassPlan } from '@/core/plan';
+import { sameDocument } from '@/core/document';
+import { upToDate, type ClassPlan } from '@/core/plan';
 import { expandPlan, packShape, shapeOf, type Timeline } from '@/core/timeline';
 import type { Database } from '../database';
 import { classes, classRevisions, liveDates, readings, series, takes } from '../schema';
@@ -44,14 +45,13 @@ export interface PlanRow {
 
 /** A plan that is known to be good as it is stored, with what lists show of it. */
 export function planRow(plan: ClassPlan, timeline: Timeline = expandPlan(plan)): PlanRow {
-  const silences = new Set(stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'quiet' ? [step.id] : [])));
   return {
     planText: JSON.stringify(plan),
     title: plan.title,
     targetSeconds: plan.targetSeconds,
     runtimeSeconds: timeline.runtimeSeconds,
     about: [plan.focus, plan.audience].filter((one) => one.trim() !== '').join(' · '),
-    shape: packShape(shapeOf(timeline, (id) => silences.has(id))),
+    shape: packShape(shapeOf(plan, timeline)),
   };
 }
 
@@ -190,10 +190,9 @@ export async function setListing(
   return db.transaction(async (tx) => {
     const current = await findListing(tx, studioId, id, true);
     if (!current) return null;
-    const same = (one: ClassListing, other: ClassListing): boolean => JSON.stringify(one) === JSON.stringify(other);
     // What was sent again, when an answer was lost, stands already.
-    if (same(current, next)) return { done: true, current };
-    if (!same(current, was)) return { done: false, current };
+    if (sameDocument(current, next)) return { done: true, current };
+    if (!sameDocument(current, was)) return { done: false, current };
     await tx
       .update(classes)
       .set({ tags: [...next.tags] })

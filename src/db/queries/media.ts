@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import type { Database } from '../database';
 import { movementMedia, storedFiles } from '../schema';
 
@@ -64,4 +64,16 @@ export async function findFile(db: Database, studioId: string, key: string): Pro
 
 export async function deleteFile(db: Database, studioId: string, key: string): Promise<void> {
   await db.delete(storedFiles).where(and(eq(storedFiles.studioId, studioId), eq(storedFiles.key, key)));
+}
+
+/** Deletes the files of a studio that belong to nothing any more. */
+export async function deleteStrayFiles(db: Database, studioId: string): Promise<void> {
+  await db
+    .delete(storedFiles)
+    .where(
+      and(
+        eq(storedFiles.studioId, studioId),
+        sql`not exists (select 1 from ${movementMedia} where ${movementMedia.storageKey} = ${storedFiles.key})`,
+      ),
+    );
 }

@@ -5,6 +5,7 @@ import type { ClassPlan } from '@/core/plan';
 import type { Saving } from '@/editing/saving';
 import { expandPlan, spellTimeline } from '@/core/timeline';
 import { planChangeWords } from '@/messages/history';
+import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
 import { Prompter } from '../prompter/Prompter';
 import { PublishDialog } from '../publish/PublishDialog';
@@ -100,7 +101,7 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const [shown, setShown] = useState<Shown | null>(() =>
     location.hash === '#prompter' || location.hash === '#guide' ? { as: 'prompter', plan } : null,
   );
-  const part = useParts();
+  const part = useGrowing(PARTS);
   const performed = shown?.as === 'prompter' ? shown.plan : null;
   const findings = useFindings();
   const [checking, setChecking] = useState(() => location.hash === '#checks');
@@ -194,19 +195,8 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   );
 }
 
-/** Head and runtime, the timeline, the list of steps, what is beside them. */
+/** Head and runtime, the timeline, the list of steps, what is beside them: drawn one after the other. */
 const PARTS = 3;
-
-/** The desk is drawn part by part, each in a task of its own, so that none holds up a press or a key for long. */
-function useParts(): number {
-  const [part, setPart] = useState(0);
-  useEffect(() => {
-    if (part >= PARTS) return undefined;
-    const timer = setTimeout(() => setPart(part + 1));
-    return () => clearTimeout(timer);
-  }, [part]);
-  return part;
-}
 
 interface BesideProps {
   /** Shown in place of what is chosen; `null` while they are not asked for. */

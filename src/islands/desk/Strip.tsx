@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stanceGaps, stepsInOrder } from '@/core/plan';
 import { sharePercent } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
 import { AddStep } from './AddStep';
 import { StanceNotice } from './StanceNotice';
@@ -32,7 +33,7 @@ export function Strip() {
   const desk = useDeskStore();
   const chooseAlone = useCallback((id: string) => desk.select(desk.getState().selectedId === id ? null : id), [desk]);
   const places = useMemo(() => new Map(stepsInOrder(plan).map(({ step }, at) => [step.id, at + 1])), [plan]);
-  const drawn = useGrowing(plan.sections.length);
+  const drawn = useGrowing(plan.sections.length, 1);
   const setAll = (open: boolean): void => {
     setAllOpen(open);
     setToggled(new Set());
@@ -103,17 +104,6 @@ export function Strip() {
       </p>
     </div>
   );
-}
-
-/** Grows to `count`, one at a time, each in a task of its own. */
-function useGrowing(count: number): number {
-  const [grown, setGrown] = useState(1);
-  useEffect(() => {
-    if (grown >= count) return undefined;
-    const timer = setTimeout(() => setGrown(grown + 1));
-    return () => clearTimeout(timer);
-  }, [grown, count]);
-  return Math.min(grown, count);
 }
 
 /** The set with `id` put in, or taken out. */

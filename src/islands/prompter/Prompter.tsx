@@ -158,10 +158,7 @@ function Head({ plan, timeline, place, ends, started, onLeave }: HeadProps) {
   const step = stepAt(timeline, place);
   const name = stepsInOrder(plan).find((entry) => entry.step.id === step?.step)?.step.name ?? '';
   const off = Math.round(ends) - Math.round(plan.targetSeconds);
-  const shape = useMemo(() => {
-    const silences = new Set(stepsInOrder(plan).flatMap((one) => (one.step.kind === 'quiet' ? [one.step.id] : [])));
-    return packShape(shapeOf(timeline, (id) => silences.has(id)));
-  }, [plan, timeline]);
+  const shape = useMemo(() => packShape(shapeOf(plan, timeline)), [plan, timeline]);
   return (
     <header className="flex flex-wrap items-start gap-x-8 gap-y-1 max-md:gap-x-3">
       <div className="min-w-0 flex-1">

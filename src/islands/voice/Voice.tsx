@@ -2,8 +2,7 @@ import { Mic, Square, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { send } from '@/api/client';
 import type { KeptVoice } from '@/api/voice';
-import { middleVoice, VOICE_LIMITS, VOICE_PARAGRAPH, type VoiceSource } from '@/core/voice';
-import { countSyllables, wordsOf } from '@/core/speech';
+import { middleVoice, VOICE_LIMITS, VOICE_PARAGRAPH, wordsPerMinute, type VoiceSource } from '@/core/voice';
 import type { Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
 import { NumberField } from '@/ui/parts/NumberField';
@@ -22,14 +21,6 @@ const HOW: Readonly<Record<VoiceSource, string>> = {
   file: 'from a file',
   take: 'from a take',
 };
-
-/** Words of a class for each syllable of it, as in the paragraph that is read: a rate in words is the better known. */
-const WORDS_A_SYLLABLE = wordsAndSyllables();
-
-function wordsAndSyllables(): number {
-  const words = VOICE_PARAGRAPH.flatMap((sentence) => wordsOf(sentence));
-  return words.length / words.reduce((sum, word) => sum + countSyllables(word), 0);
-}
 
 /** How fast the instructor speaks: read a paragraph aloud, bring a sound file, or type it; the middle measure is used. */
 export function Voice({ studio, first }: Props) {
@@ -77,8 +68,8 @@ export function Voice({ studio, first }: Props) {
             'Nothing is measured yet: classes use 190 syllables a minute.'
           ) : (
             <>
-              <span className="text-xl font-semibold">{Math.round(used.syllablesPerMinute * WORDS_A_SYLLABLE)}</span>{' '}
-              words a minute, {Math.round(used.syllablesPerMinute)} syllables a minute
+              <span className="text-xl font-semibold">{Math.round(wordsPerMinute(used.syllablesPerMinute))}</span> words
+              a minute, {Math.round(used.syllablesPerMinute)} syllables a minute
               {used.pauseSeconds !== null && `, pauses of ${used.pauseSeconds.toFixed(1)} s`}, the median of{' '}
               {measures.length === 1 ? 'one measurement' : `${measures.length} measurements`}. Each class can use it,
               under Voice.

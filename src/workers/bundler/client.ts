@@ -16,6 +16,7 @@ export function bundle(
     const finish = (file: Blob | null): void => {
       running.removeEventListener('message', hear);
       running.removeEventListener('error', fall);
+      signal.removeEventListener('abort', giveUp);
       settle(file);
     };
     const hear = ({ data }: MessageEvent<BundleReply>): void => {
@@ -27,10 +28,11 @@ export function bundle(
       worker = null;
       finish(null);
     };
-    signal.addEventListener('abort', () => {
+    const giveUp = (): void => {
       running.terminate();
       fall();
-    });
+    };
+    signal.addEventListener('abort', giveUp);
     running.addEventListener('message', hear);
     running.addEventListener('error', fall);
     running.postMessage({ ...asked, id });

@@ -1,8 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
-import { DEAD_AIR, keptSeconds, keptStretches, proposeCuts, withCut, withCutAt, withDeadAirOf } from '@/core/cuts';
+import {
+  DEAD_AIR,
+  keptSeconds,
+  keptStretches,
+  proposeCuts,
+  withCut,
+  withCutAt,
+  withDeadAirOf,
+  wordsIn,
+} from '@/core/cuts';
 import type { Cut, Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
-import { formatClock, formatExactClock, type Interval, type Seconds } from '@/core/units';
+import { formatClock, formatExactClock, type Seconds } from '@/core/units';
 import { CUT_NAMES } from '@/messages/cuts';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { NumberField } from '@/ui/parts/NumberField';
@@ -100,22 +109,6 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
       )}
     </div>
   );
-}
-
-/** What is said in a stretch of the recording: lines and ad-libs with words, in order. */
-function wordsIn(reading: Reading, { startSeconds, endSeconds }: Interval): string {
-  const inside = (from: Seconds, to: Seconds): boolean =>
-    (from + to) / 2 >= startSeconds && (from + to) / 2 < endSeconds;
-  const lines = reading.cues.flatMap(({ text, saidAtSeconds, endSeconds: end }) =>
-    saidAtSeconds !== null && inside(saidAtSeconds, end ?? saidAtSeconds) ? [{ at: saidAtSeconds, text }] : [],
-  );
-  const adLibs = reading.remarks.flatMap((one) =>
-    one.text && inside(one.startSeconds, one.endSeconds) ? [{ at: one.startSeconds, text: one.text }] : [],
-  );
-  return [...lines, ...adLibs]
-    .sort((a, b) => a.at - b.at)
-    .map(({ text }) => text)
-    .join(' ');
 }
 
 interface RowProps {
