@@ -18,7 +18,7 @@ const AWAY: Problem = {
   code: 'no-connection',
 };
 
-/** Sends JSON, or a file as it is, and reads JSON; never throws for what a network or server does. */
+/** Sends JSON and reads JSON; never throws for what a network or server does. */
 export async function send<Value>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
@@ -28,16 +28,48 @@ export async function send<Value>(
   try {
     response = await fetch(path, {
       method,
-      headers: body === undefined || body instanceof Blob ? undefined : { 'content-type': 'application/json' },
-      body: body === undefined || body instanceof Blob ? body : JSON.stringify(body),
+      headers: body === undefined ? undefined : { 'content-type': 'application/json' },
+      body: body === undefined ? body : JSON.stringify(body),
     });
   } catch {
     return { ok: false, away: true, status: 0, problem: { ...AWAY } };
   }
   const read: unknown = response.status === 204 ? undefined : await response.json().catch(() => null);
-  if (response.ok) return { ok: true, value: read as Value };
+  return answerOf<Value>(response.status, read);
+}
+
+/** Sends a file as it is, tells how much has gone, 0 to 1, and reads JSON; `null` when it was cancelled. */
+export function upload<Value>(
+  path: string,
+  file: Blob,
+  onProgress: (share: number) => void,
+  signal: AbortSignal,
+): Promise<Answer<Value> | null> {
+  return new Promise((settle) => {
+    // `fetch` tells nothing of what has gone.
+    const request = new XMLHttpRequest();
+    request.open('PUT', path);
+    request.upload.addEventListener('progress', ({ loaded, total }) => onProgress(total > 0 ? loaded / total : 0));
+    request.addEventListener('load', () => settle(answerOf<Value>(request.status, jsonOf(request.responseText))));
+    request.addEventListener('error', () => settle({ ok: false, away: true, status: 0, problem: { ...AWAY } }));
+    request.addEventListener('abort', () => settle(null));
+    signal.addEventListener('abort', () => request.abort());
+    request.send(file);
+  });
+}
+
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
+function answerOf<Value>(status: number, read: unknown): Answer<Value> {
+  if (status >= 200 && status < 300) return { ok: true, value: read as Value };
   const problem = (
-    typeof read === 'object' && read !== null ? read : { ...AWAY, status: response.status, title: 'Refused' }
+    typeof read === 'object' && read !== null ? read : { ...AWAY, status, title: 'Refused' }
   ) as Problem & Record<string, unknown>;
-  return { ok: false, away: response.status >= 502 || response.status === 503, status: response.status, problem };
+  return { ok: false, away: status >= 502, status, problem };
 }

@@ -15,10 +15,15 @@ export type Proposals =
   | { readonly feasible: true; readonly proposals: readonly Proposal[] }
   | { readonly feasible: false; readonly why: NotFitted };
 
-/** Proposals for landing a plan on its target, in small pieces. */
-export function* proposing(plan: ClassPlan, targetSeconds: Seconds = plan.targetSeconds): Generator<void, Proposals> {
+/** Proposals for landing a plan on its target, in small pieces; `onWay` is told how many ways are fitted. */
+export function* proposing(
+  plan: ClassPlan,
+  targetSeconds: Seconds = plan.targetSeconds,
+  onWay: (done: number) => void = () => undefined,
+): Generator<void, Proposals> {
   const proposals: Proposal[] = [];
-  for (const way of FIT_WAYS) {
+  for (const [done, way] of FIT_WAYS.entries()) {
+    onWay(done);
     const fit = yield* fitting(plan, targetSeconds, { way });
     if (!fit.feasible) return { feasible: false, why: fit };
     const same = proposals.findIndex((one) => sameDocument(one.fit.edit, fit.edit));

@@ -75,7 +75,9 @@ export function CueLine({
           onClick={() => onWrite(true)}
         >
           {cue.text}
-          {narrow && late && <span className="text-error font-sans text-xs font-semibold"> {tooLong}</span>}
+          {narrow && late && (
+            <span className="text-error block h-4 font-sans text-xs leading-4 font-semibold">{tooLong}</span>
+          )}
         </button>
       )}
       {!narrow && (

@@ -4,6 +4,7 @@ import { findStep } from '@/core/plan';
 import { formatClock, formatDifference } from '@/core/units';
 import { changeWords, looseningWords, WAY_WORDS, whyNot } from '@/messages/fit';
 import { Dialog } from '@/ui/parts/Dialog';
+import { Waiting } from '@/ui/parts/Waiting';
 import { useDesk, useDeskStore, useFitter } from './use-desk';
 
 /** Ways to land on the target, side by side with now, before one is taken; or why there is none and what to loosen. */
@@ -12,14 +13,17 @@ export function FitDialog({ onClose }: { readonly onClose: () => void }) {
   const fitter = useFitter();
   const [found, setFound] = useState<{ readonly of: typeof plan; readonly proposals: Proposals } | null>(null);
   const [failed, setFailed] = useState(false);
+  const [share, setShare] = useState(0);
   useEffect(() => {
     let wanted = true;
-    fitter.propose(plan).then(
-      (proposals) => {
-        if (wanted && proposals) setFound({ of: plan, proposals });
-      },
-      () => wanted && setFailed(true),
-    );
+    fitter
+      .propose(plan, (now) => wanted && setShare(now))
+      .then(
+        (proposals) => {
+          if (wanted && proposals) setFound({ of: plan, proposals });
+        },
+        () => wanted && setFailed(true),
+      );
     return () => {
       wanted = false;
     };
@@ -28,10 +32,13 @@ export function FitDialog({ onClose }: { readonly onClose: () => void }) {
   const proposals = found?.of === plan ? found.proposals : null;
   return (
     <Dialog title={`Fit to ${formatClock(plan.targetSeconds)}`} wide onClose={onClose}>
-      {!proposals && (
-        <p role="status">
-          {failed ? 'The fit failed. The class was not changed; close this and try again.' : 'Calculating the fit.'}
-        </p>
+      {!proposals && failed && (
+        <p role="status">The fit failed. The class was not changed; close this and try again.</p>
+      )}
+      {!proposals && !failed && (
+        <div className="appears-late">
+          <Waiting doing="Calculating the fit" share={share} onCancel={onClose} />
+        </div>
       )}
       {proposals?.feasible && <Ways proposals={proposals.proposals} nameOf={nameOf} onClose={onClose} />}
       {proposals && !proposals.feasible && <NoFit fit={proposals.why} nameOf={nameOf} />}

@@ -177,7 +177,7 @@ interface OpenProps {
 
 function OpenStep({ step, timed, timeline, columns, unfolded, onUnfold }: OpenProps) {
   const layout = useMemo(
-    () => layOutStep(step, timed, timeline, columns.text, unfolded),
+    () => layOutStep(step, timed, timeline, columns, unfolded),
     [step, timed, timeline, columns, unfolded],
   );
   const [writing, setWriting] = useState<Writing | null>(null);

@@ -7,7 +7,7 @@ import { layOutStep, linesOf, type StepLayout } from './strip-layout';
 function layouts(plan: ClassPlan, width: number, unfolded = false): StepLayout[] {
   const timeline = expandPlan(plan);
   return stepsInOrder(plan).map(({ step }, index) =>
-    layOutStep(step, timeline.steps[index], timeline, width, unfolded),
+    layOutStep(step, timeline.steps[index], timeline, { text: width, after: 142 }, unfolded),
   );
 }
 

@@ -22,6 +22,8 @@ const LINE_HEIGHT = 26;
 const CUE_GAP = 6;
 /** Inside a line, left and right of its words together. */
 const CUE_PADDING = 8;
+/** Under a line that is too long, where nothing stands beside it. */
+const TOLD_HEIGHT = 16;
 const FOLDED_HEIGHT = 34;
 /** Columns of an open step in pixels: the clock, the breath line, the rounds, the words, what is told of each line. */
 export interface StepColumns {
@@ -75,12 +77,12 @@ interface Corner {
   readonly y: number;
 }
 
-/** Lays one step out for a text column `textWidth` pixels wide. */
+/** Lays one step out in its columns. */
 export function layOutStep(
   step: Step,
   timed: TimedStep,
   timeline: Timeline,
-  textWidth: number,
+  columns: Pick<StepColumns, 'text' | 'after'>,
   unfolded: boolean,
 ): StepLayout {
   const cues = timeline.cues.slice(...timed.cueRange);
@@ -90,7 +92,7 @@ export function layOutStep(
   const shown = cues.filter((cue) => !hidden.has(cue.id));
   const length = timed.endSeconds - timed.startSeconds;
   const scale = step.kind === 'quiet' ? Math.min(SCALE.quiet, QUIET_AT_MOST / Math.max(1, length)) : SCALE[step.kind];
-  const corners = placeCorners(timed, shown, groups, scale, textWidth);
+  const corners = placeCorners(timed, shown, groups, scale, columns);
   const yOf = between(corners);
   return {
     height: corners[corners.length - 1].y,
@@ -98,7 +100,7 @@ export function layOutStep(
       cue,
       y: yOf(cue.startSeconds),
       barHeight: Math.max(4, yOf(cue.endSeconds) - yOf(cue.startSeconds)),
-      late: cue.endSeconds > cue.dueSeconds + 0.05,
+      late: isLate(cue),
     })),
     groups: groups.map((group) => ({
       ...group,
@@ -115,13 +117,13 @@ function placeCorners(
   shown: readonly Cue[],
   groups: readonly RoundGroup[],
   scale: number,
-  textWidth: number,
+  columns: Pick<StepColumns, 'text' | 'after'>,
 ): Corner[] {
   const folds = groups.filter((group) => group.folded);
   const events = [
     ...shown.map((cue) => ({
       seconds: Math.max(cue.startSeconds, timed.startSeconds),
-      room: cueHeight(cue, textWidth),
+      room: cueHeight(cue, columns),
     })),
     ...folds.map((group) => ({ seconds: group.startSeconds, room: 0 })),
     ...folds.map((group) => ({ seconds: group.endSeconds, room: 0 })),
@@ -155,8 +157,14 @@ function naturalHeight(from: Seconds, to: Seconds, scale: number, folds: readonl
   return height;
 }
 
-function cueHeight(cue: Cue, textWidth: number): number {
-  return linesOf(cue.text, textWidth - CUE_PADDING) * LINE_HEIGHT + CUE_GAP;
+function cueHeight(cue: Cue, { text, after }: Pick<StepColumns, 'text' | 'after'>): number {
+  const told = after === 0 && isLate(cue) ? TOLD_HEIGHT : 0;
+  return linesOf(cue.text, text - CUE_PADDING) * LINE_HEIGHT + told + CUE_GAP;
+}
+
+/** Whether a line is still being said when the next thing is due. */
+function isLate(cue: Cue): boolean {
+  return cue.endSeconds > cue.dueSeconds + 0.05;
 }
 
 /** Lines that a text takes, broken between words as the browser breaks it. */

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { MEDIA_BYTES, type MovementMedia as Media } from '@/api/movements';
-import { send } from '@/api/client';
+import { send, upload } from '@/api/client';
+import { Waiting } from '@/ui/parts/Waiting';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
 
 interface Props {
@@ -12,16 +13,18 @@ interface Props {
 
 /** The picture or clip of a movement: chosen, shown, taken away. */
 export function MediaField({ movementId, name, media, onChange }: Props) {
-  const [busy, setBusy] = useState(false);
+  const [sending, setSending] = useState<{ readonly share: number; readonly gone: AbortController } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const id = useId();
   const path = `/api/movements/${movementId}/media`;
-  const upload = async (file: File): Promise<void> => {
+  const choose = async (file: File): Promise<void> => {
     setTrouble(null);
     if (file.size > MEDIA_BYTES) return setTrouble(`${file.name} is larger than 5 MB. Choose a smaller one.`);
-    setBusy(true);
-    const answer = await send<Media>('PUT', path, file);
-    setBusy(false);
+    const gone = new AbortController();
+    setSending({ share: 0, gone });
+    const answer = await upload<Media>(path, file, (share) => setSending({ share, gone }), gone.signal);
+    setSending(null);
+    if (!answer) return undefined;
     if (answer.ok) return onChange(answer.value);
     return setTrouble(`${file.name}: ${answer.problem.detail}`);
   };
@@ -47,11 +50,11 @@ export function MediaField({ movementId, name, media, onChange }: Props) {
           type="file"
           className="file-input file-input-sm max-w-full"
           accept="image/jpeg,image/png,image/webp,video/mp4,video/webm,video/quicktime"
-          disabled={busy}
+          disabled={sending !== null}
           onChange={(event) => {
             const file = event.target.files?.[0];
             event.target.value = '';
-            if (file) void upload(file);
+            if (file) void choose(file);
           }}
         />
         {media && (
@@ -59,7 +62,7 @@ export function MediaField({ movementId, name, media, onChange }: Props) {
             Remove picture
           </button>
         )}
-        {busy && <span role="status">Uploading</span>}
+        {sending && <Waiting doing="Uploading" share={sending.share} onCancel={() => sending.gone.abort()} />}
       </div>
       {trouble && (
         <p role="alert" className="text-error text-sm">

@@ -5,6 +5,7 @@ import { fileNameFor } from '@/core/publish';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
 import { saveFile } from '@/ui/parts/save-file';
+import { Waiting } from '@/ui/parts/Waiting';
 import { PlainSpeaker } from '@/workers/plain-speaker/client';
 
 const BEHIND: Readonly<Record<Background, string>> = {
@@ -32,16 +33,21 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
     setFailed(false);
     setSaved(null);
     setShare(0);
-    speaker.current = new PlainSpeaker();
-    const made = await speaker.current.practice({ plan, tempo, background, seed }, setShare);
-    speaker.current.end();
+    const voice = new PlainSpeaker();
+    speaker.current = voice;
+    const made = await voice.practice({ plan, tempo, background, seed }, (now) => {
+      if (speaker.current === voice) setShare(now);
+    });
+    voice.end();
+    // Cancelled, or begun again since.
+    if (speaker.current !== voice) return undefined;
     speaker.current = null;
     setShare(null);
     if (!made) return setFailed(true);
     const names = [fileNameFor(plan.title, '.practice.wav'), fileNameFor(plan.title, '.practice.json')];
     saveFile(names[0], made.wav, made.wav.type);
     saveFile(names[1], `${JSON.stringify(made.truth, null, 2)}\n`, 'application/json');
-    setSaved(names);
+    return setSaved(names);
   };
   const cancel = (): void => {
     speaker.current?.end();
@@ -69,18 +75,7 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
             Create practice take
           </button>
         ) : (
-          <span className="flex items-center gap-3" role="status">
-            <progress
-              className="progress progress-primary w-40"
-              value={share}
-              max={1}
-              aria-label="Creating the practice take"
-            />
-            {Math.round(share * 100)} %
-            <button type="button" className="btn btn-sm" onClick={cancel}>
-              Cancel
-            </button>
-          </span>
+          <Waiting doing="Creating the practice take" share={share} onCancel={cancel} />
         )}
         {saved && (
           <span role="status">Saved by your browser, usually in the folder for downloads: {saved.join(' and ')}</span>

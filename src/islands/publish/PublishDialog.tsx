@@ -8,6 +8,7 @@ import type { Spelling } from '@/core/words';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { saveFile } from '@/ui/parts/save-file';
+import { Waiting } from '@/ui/parts/Waiting';
 import { bundle } from '@/workers/bundler/client';
 import { CutVersion } from './CutVersion';
 import { FORMATS, OF_CUTS, OF_TAKE, WHOLE } from './formats';
@@ -89,12 +90,11 @@ export function PublishDialog({ plan, timeline, reading, spelling, cut, printHre
           Save the breath as tones (WAV)
         </button>
         {making && (
-          <span role="status" className="flex items-center gap-2">
-            {making.what === 'tones' ? 'Creating the tones' : 'Packing'}, {Math.round(making.share * 100)} %
-            <button type="button" className="btn btn-sm" onClick={() => making.gone.abort()}>
-              Cancel
-            </button>
-          </span>
+          <Waiting
+            doing={making.what === 'tones' ? 'Creating the tones' : 'Packing'}
+            share={making.share}
+            onCancel={() => making.gone.abort()}
+          />
         )}
         {failed && (
           <span role="alert" className="text-error font-semibold">

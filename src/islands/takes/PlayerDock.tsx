@@ -20,7 +20,9 @@ interface Props {
 export function PlayerDock({ source, media, player, attached, recording, caption, onLoop }: Props) {
   return (
     <section aria-label="The recording" className="border-base-300 border-b pb-4">
-      <div className={`bg-neutral relative rounded ${attached.hasPicture ? '' : 'h-24'}`}>
+      <div
+        className={`relative rounded ${attached.hasPicture ? 'bg-neutral' : 'bg-base-200 flex min-h-14 items-center'}`}
+      >
         {/* One element for both, so that attaching a picture loses no place. The captions stand over it. */}
         <video
           ref={media}
@@ -31,7 +33,9 @@ export function PlayerDock({ source, media, player, attached, recording, caption
         />
         <p
           data-testid="caption-now"
-          className="text-neutral-content absolute inset-x-3 bottom-2 text-center font-serif text-lg whitespace-pre-line"
+          className={`font-serif text-lg whitespace-pre-line text-center ${
+            attached.hasPicture ? 'text-neutral-content absolute inset-x-3 bottom-2' : 'w-full px-3 leading-6'
+          }`}
         >
           {caption ?? ''}
         </p>

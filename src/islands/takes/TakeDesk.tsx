@@ -105,9 +105,10 @@ export function TakeDesk({ studio, take, spelling }: Props) {
       </div>
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
       <SaveTrouble save={save} onSettle={settle} />
+      {viewport === 'phone' && <ViewChoice view={view} onChoose={setView} />}
       <div className="grid grid-cols-1 max-md:flex-none max-md:grid-rows-[auto_auto] md:min-h-0 md:flex-1 md:grid-cols-[minmax(0,1fr)_330px] md:grid-rows-[minmax(0,1fr)] xl:grid-cols-[minmax(0,1fr)_440px]">
         <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-w-0 flex-col md:min-h-0">
-          <ViewChoice view={view} onChoose={setView} />
+          {viewport !== 'phone' && <ViewChoice view={view} onChoose={setView} />}
           {view === 'cuts' && (
             <div className="min-h-0 flex-1 overflow-y-auto">
               <Cuts
@@ -184,7 +185,9 @@ export function TakeDesk({ studio, take, spelling }: Props) {
               caption={captionAt(captions, player.seconds)?.text ?? null}
               onLoop={loop}
             />
-            <LineDock row={row} reading={reading} work={work} playSeconds={player.seconds} onChange={change} />
+            {(viewport !== 'phone' || view === 'lines') && (
+              <LineDock row={row} reading={reading} work={work} playSeconds={player.seconds} onChange={change} />
+            )}
             {viewport !== 'phone' && <LineNeighbours rows={rows} row={row} onChoose={choose} />}
           </div>
         </aside>

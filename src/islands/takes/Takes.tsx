@@ -16,6 +16,7 @@ import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { AppHead } from '@/ui/layout/AppHead';
 import type { Doing } from '@/workers/take-reader/protocol';
+import { Waiting } from '@/ui/parts/Waiting';
 import { readTakeInWorker, type TakeJob } from '@/workers/take-reader/client';
 
 interface Props {
@@ -163,18 +164,12 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
           </p>
           <AddFiles chosen={chosen} onChange={setChosen} runs={runs} />
           {progress ? (
-            <div className="mt-4 flex flex-wrap items-center gap-4" role="status">
-              <progress
-                className="progress progress-primary w-72 max-w-full"
-                value={wholeShare(progress)}
-                max={1}
-                aria-label={DOING[progress.doing]}
+            <div className="mt-4">
+              <Waiting
+                doing={DOING[progress.doing]}
+                share={progress.doing === 'waiting' ? null : wholeShare(progress)}
+                onCancel={cancel}
               />
-              {DOING[progress.doing]}
-              {progress.doing !== 'waiting' && ` · ${Math.round(wholeShare(progress) * 100)} %`}
-              <button type="button" className="btn btn-sm" onClick={cancel}>
-                Cancel
-              </button>
             </div>
           ) : (
             <button type="button" className="btn btn-primary mt-4" onClick={() => void read()}>

@@ -1,11 +1,12 @@
 import { Mic, Square, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { send } from '@/api/client';
 import type { KeptVoice } from '@/api/voice';
 import { middleVoice, VOICE_LIMITS, VOICE_PARAGRAPH, wordsPerMinute, type VoiceSource } from '@/core/voice';
 import type { Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
 import { NumberField } from '@/ui/parts/NumberField';
+import { Waiting } from '@/ui/parts/Waiting';
 import { AppHead } from '@/ui/layout/AppHead';
 import { measureInWorker } from '@/workers/voice-measurer/client';
 import { useMicrophone } from './use-microphone';
@@ -26,7 +27,9 @@ const HOW: Readonly<Record<VoiceSource, string>> = {
 export function Voice({ studio, first }: Props) {
   const [measures, setMeasures] = useState(first);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const [busy, setBusy] = useState(false);
+  const [share, setShare] = useState<number | null>(null);
+  const measuring = useRef<AbortController | null>(null);
+  const busy = share !== null;
   const [said, setSaid] = useState('');
   const [typed, setTyped] = useState(190);
   const used = middleVoice(measures);
@@ -38,11 +41,14 @@ export function Voice({ studio, first }: Props) {
     return setSaid(`Saved: ${Math.round(answer.value.syllablesPerMinute)} syllables a minute.`);
   };
   const measure = async (sound: Blob, how: VoiceSource): Promise<void> => {
-    setBusy(true);
-    setSaid('Measuring.');
+    const gone = new AbortController();
+    measuring.current = gone;
+    setShare(0);
+    setSaid('');
     setIssues([]);
-    const found = await measureInWorker(sound);
-    setBusy(false);
+    const found = await measureInWorker(sound, setShare, gone.signal);
+    setShare(null);
+    if (!found) return setSaid('Cancelled. Nothing was saved.');
     if (found.ok) return keep(found.value.syllablesPerMinute, found.value.pauseSeconds, how);
     setIssues([found.problem]);
     return setSaid('');
@@ -113,9 +119,13 @@ export function Voice({ studio, first }: Props) {
                 <meter className="w-32" min={0} max={1} low={0.25} value={live.level} />
               </label>
             )}
-            <span role="status" className="text-sm">
-              {said}
-            </span>
+            {share === null ? (
+              <span role="status" className="text-sm">
+                {said}
+              </span>
+            ) : (
+              <Waiting doing="Measuring" share={share} onCancel={() => measuring.current?.abort()} />
+            )}
           </div>
           {issues.length > 0 && <IssueList issues={issues} />}
         </section>

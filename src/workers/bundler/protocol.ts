@@ -3,10 +3,10 @@ import type { Cutting } from '@/core/publish';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Spelling } from '@/core/words';
+import type { OnProgress } from '../hired';
 
 /** What is asked of the worker: the breath as sound, or everything in one file. */
 export interface BundleRequest {
-  readonly id: number;
   readonly what: 'tones' | 'everything';
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
@@ -15,7 +15,6 @@ export interface BundleRequest {
   readonly cutting: Cutting | null;
 }
 
-export type BundleReply =
-  | { readonly kind: 'progress'; readonly id: number; readonly share: number }
-  /** `null` when it could not be made. */
-  | { readonly kind: 'done'; readonly id: number; readonly file: Blob | null };
+export interface Bundler {
+  bundle(asked: BundleRequest, onProgress: OnProgress): Blob;
+}

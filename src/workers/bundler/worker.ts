@@ -1,16 +1,13 @@
+import { expose } from 'comlink';
 import { breathTonesFile } from './breath-tones-file';
 import { everything } from './everything';
-import type { BundleReply, BundleRequest } from './protocol';
+import type { Bundler } from './protocol';
 
-addEventListener('message', ({ data }: MessageEvent<BundleRequest>) => {
-  const { id } = data;
-  const reply = (message: BundleReply): void => postMessage(message);
-  const onProgress = (share: number): void => reply({ kind: 'progress', id, share });
-  try {
-    const tones = (): Blob => new Blob(breathTonesFile(data, onProgress), { type: 'audio/wav' });
-    reply({ kind: 'done', id, file: data.what === 'tones' ? tones() : everything(data, onProgress) });
-  } catch (error) {
-    console.error(error);
-    reply({ kind: 'done', id, file: null });
-  }
-});
+const bundler: Bundler = {
+  bundle: (asked, onProgress) =>
+    asked.what === 'tones'
+      ? new Blob(breathTonesFile(asked, onProgress), { type: 'audio/wav' })
+      : everything(asked, onProgress),
+};
+
+expose(bundler);

@@ -1,21 +1,19 @@
+import { expose } from 'comlink';
 import { fitting, fittingLength, proposing } from '@/core/pacing';
-import type { FitReply, FitRequest, LengthFit } from './protocol';
+import { FIT_WAYS } from '@/core/plan';
+import type { FitWorker, LengthFit } from './protocol';
 
 /** How long the search runs before it lets messages in, so that the next edit can stop it. */
 const SLICE_MILLISECONDS = 8;
 
-/** The newest request; what is older is given up. */
+/** The newest question; what is older is given up. */
 let newest = 0;
-
-function reply(message: FitReply): void {
-  postMessage(message);
-}
 
 function breathe(): Promise<void> {
   return new Promise((done) => setTimeout(done, 0));
 }
 
-/** Runs a search in slices to its end; `null` when a newer request has come. */
+/** Runs a search in slices to its end; `null` when a newer question has come. */
 async function run<Value>(id: number, search: Generator<void, Value>): Promise<Value | null> {
   let began = performance.now();
   for (;;) {
@@ -28,29 +26,24 @@ async function run<Value>(id: number, search: Generator<void, Value>): Promise<V
   }
 }
 
-async function serve(request: FitRequest): Promise<void> {
-  const { id, plan } = request;
-  if (request.kind === 'fit') {
-    const fit = await run(id, fitting(plan, plan.targetSeconds, { held: request.held }));
-    reply(fit ? { kind: 'fitted', id, fit } : { kind: 'given-up', id });
-    return;
-  }
-  if (request.kind === 'propose') {
-    const proposals = await run(id, proposing(plan));
-    reply(proposals ? { kind: 'proposed', id, proposals } : { kind: 'given-up', id });
-    return;
-  }
-  const lengths: LengthFit[] = [];
-  for (const length of plan.lengths) {
-    const found = await run(id, fittingLength(plan, length));
-    if (!found) return reply({ kind: 'given-up', id });
-    lengths.push({ lengthId: length.id, ...found });
-  }
-  reply({ kind: 'lengths', id, lengths });
-}
+const fitter: FitWorker = {
+  fit: (plan, held) => run(++newest, fitting(plan, plan.targetSeconds, { held })),
+  propose: (plan, onProgress) =>
+    run(
+      ++newest,
+      proposing(plan, plan.targetSeconds, (done) => onProgress(done / FIT_WAYS.length)),
+    ),
+  async lengths(plan, onProgress) {
+    const id = ++newest;
+    const lengths: LengthFit[] = [];
+    for (const length of plan.lengths) {
+      onProgress(lengths.length / plan.lengths.length);
+      const found = await run(id, fittingLength(plan, length));
+      if (!found) return null;
+      lengths.push({ lengthId: length.id, ...found });
+    }
+    return lengths;
+  },
+};
 
-addEventListener('message', (event: MessageEvent<FitRequest>) => {
-  const request = event.data;
-  newest = Math.max(newest, request.id);
-  void serve(request).catch(() => reply({ kind: 'given-up', id: request.id }));
-});
+expose(fitter);

@@ -1,54 +1,37 @@
+import { proxy } from 'comlink';
 import type { PracticeRecipe } from '@/core/practice';
-import type { PracticeTruth, SpeakReply, SpeakRequest } from './protocol';
+import { Hired, type OnProgress } from '../hired';
+import type { OnLine, PracticeMade, Speaker } from './protocol';
 
 /** A synthetic voice in a worker of its own, which is ended with it. */
 export class PlainSpeaker {
-  private readonly worker = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
+  private readonly hired = new Hired<Speaker>(new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' }));
   private lastId = 0;
+  private ended = false;
 
   /**
    * Says lines, one after the other, each handed on as soon as it is there; an empty one could not be said. A later
    * call ends this one. `onFailure` is told when the voice cannot be had.
    */
-  say(
-    texts: readonly string[],
-    syllablesPerMinute: number,
-    onLine: (text: string, samples: Float32Array<ArrayBuffer>, sampleRate: number) => void,
-    onFailure: () => void,
-  ): void {
+  say(texts: readonly string[], syllablesPerMinute: number, onLine: OnLine, onFailure: () => void): void {
     const id = ++this.lastId;
-    this.worker.onmessage = ({ data }: MessageEvent<SpeakReply>) => {
-      if (data.id !== id) return;
-      if (data.kind === 'line') onLine(data.text, data.samples, data.sampleRate);
-      else if (data.kind === 'failed') onFailure();
+    const onNewest: OnLine = (...line) => {
+      if (id === this.lastId) onLine(...line);
     };
-    this.worker.onerror = onFailure;
-    this.post({ kind: 'lines', id, texts, syllablesPerMinute });
+    this.hired
+      .ask((offer) => offer.say(texts, syllablesPerMinute, proxy(onNewest)))
+      .catch(() => {
+        if (!this.ended && id === this.lastId) onFailure();
+      });
   }
 
-  /** Makes a practice take; `null` when it could not be made. */
-  practice(
-    recipe: PracticeRecipe,
-    onProgress: (share: number) => void,
-  ): Promise<{ readonly wav: Blob; readonly truth: PracticeTruth } | null> {
-    const id = ++this.lastId;
-    return new Promise((settle) => {
-      this.worker.onmessage = ({ data }: MessageEvent<SpeakReply>) => {
-        if (data.id !== id) return;
-        if (data.kind === 'progress') onProgress(data.share);
-        else if (data.kind === 'take') settle({ wav: data.wav, truth: data.truth });
-        else if (data.kind === 'failed') settle(null);
-      };
-      this.worker.onerror = () => settle(null);
-      this.post({ kind: 'practice', id, recipe });
-    });
+  /** Makes a practice take; `null` when it could not be made, or was ended. */
+  practice(recipe: PracticeRecipe, onProgress: OnProgress): Promise<PracticeMade | null> {
+    return this.hired.ask((offer) => offer.practice(recipe, proxy(onProgress))).catch(() => null);
   }
 
   end(): void {
-    this.worker.terminate();
-  }
-
-  private post(request: SpeakRequest): void {
-    this.worker.postMessage(request);
+    this.ended = true;
+    this.hired.end();
   }
 }

@@ -1,15 +1,5 @@
 import type { PracticeRecipe, SaidTruth } from '@/core/practice';
-
-/** What is asked of the worker; a later request of a kind ends those before it. */
-export type SpeakRequest =
-  | {
-      readonly kind: 'lines';
-      readonly id: number;
-      /** In the order in which they will be wanted. */
-      readonly texts: readonly string[];
-      readonly syllablesPerMinute: number;
-    }
-  | { readonly kind: 'practice'; readonly id: number; readonly recipe: PracticeRecipe };
+import type { OnProgress } from '../hired';
 
 /** The truth about a practice take, as it is saved beside it. */
 export interface PracticeTruth {
@@ -17,14 +7,18 @@ export interface PracticeTruth {
   readonly skipped: readonly string[];
 }
 
-export type SpeakReply =
-  | {
-      readonly kind: 'line';
-      readonly id: number;
-      readonly text: string;
-      readonly samples: Float32Array<ArrayBuffer>;
-      readonly sampleRate: number;
-    }
-  | { readonly kind: 'progress'; readonly id: number; readonly share: number }
-  | { readonly kind: 'take'; readonly id: number; readonly wav: Blob; readonly truth: PracticeTruth }
-  | { readonly kind: 'failed'; readonly id: number };
+export interface PracticeMade {
+  readonly wav: Blob;
+  readonly truth: PracticeTruth;
+}
+
+/** Takes a line as it was said; no samples where it could not be said. */
+export type OnLine = (text: string, samples: Float32Array<ArrayBuffer>, sampleRate: number) => void;
+
+/** A later question ends those before it. Both reject when the voice cannot be had. */
+export interface Speaker {
+  /** `texts` in the order in which they will be wanted. */
+  say(texts: readonly string[], syllablesPerMinute: number, onLine: OnLine): Promise<void>;
+  /** `null` when a later question came first. */
+  practice(recipe: PracticeRecipe, onProgress: OnProgress): Promise<PracticeMade | null>;
+}

@@ -1,11 +1,10 @@
 import type { Listened } from '@/files/listen';
 import type { Issue, Result } from '@/core/units';
 
-/** To the worker: a file to listen to, the rate at which its sound is wanted, and that a piece has been taken. */
-export type ListenRequest =
-  { readonly kind: 'listen'; readonly file: File; readonly rate: number } | { readonly kind: 'taken' };
+/** Takes mono sound at the rate that was asked for, and how much of the file has passed, 0 to 1; whether to go on. */
+export type Hear = (samples: Float32Array<ArrayBuffer>, share: number) => Promise<boolean>;
 
-export type ListenReply =
-  /** Mono sound at the rate that was asked for, and how much of the file has passed, 0 to 1. */
-  | { readonly kind: 'piece'; readonly samples: Float32Array<ArrayBuffer>; readonly share: number }
-  | { readonly kind: 'end'; readonly heard: Result<Listened, Issue> };
+export interface SoundListener {
+  /** `null` when `hear` said no. */
+  listen(file: File, rate: number, hear: Hear): Promise<Result<Listened, Issue> | null>;
+}

@@ -1,40 +1,31 @@
+import { expose, transfer } from 'comlink';
 import { Resampler } from '@/core/signal';
 import { listen } from '@/files/listen';
-import { failed } from '@/core/units';
-import type { ListenReply, ListenRequest } from './protocol';
+import type { SoundListener } from './protocol';
 
-/** Pieces that wait to be taken. */
+/** Pieces that wait to be heard. */
 const AHEAD = 5;
 
-let waiting = 0;
-let goOn: (() => void) | null = null;
+const listener: SoundListener = {
+  async listen(file, rate, hear) {
+    let resampler: Resampler | null = null;
+    let share = 0;
+    const waiting: Promise<boolean>[] = [];
+    const heard = await listen(
+      file,
+      (passed) => {
+        share = passed;
+        return Promise.resolve(true);
+      },
+      async (sound, soundRate) => {
+        const samples = (resampler ??= new Resampler(soundRate, rate)).push(sound).slice();
+        waiting.push(hear(transfer(samples, [samples.buffer]), share));
+        if (waiting.length >= AHEAD) await waiting.shift();
+      },
+    );
+    await Promise.all(waiting);
+    return heard;
+  },
+};
 
-const reply = (message: ListenReply, taken: Transferable[] = []): void => postMessage(message, { transfer: taken });
-
-async function hear({ file, rate }: Extract<ListenRequest, { kind: 'listen' }>): Promise<void> {
-  let resampler: Resampler | null = null;
-  let share = 0;
-  const heard = await listen(
-    file,
-    (passed) => {
-      share = passed;
-      return Promise.resolve(true);
-    },
-    async (sound, soundRate) => {
-      const samples = (resampler ??= new Resampler(soundRate, rate)).push(sound).slice();
-      reply({ kind: 'piece', samples, share }, [samples.buffer]);
-      if (++waiting >= AHEAD) await new Promise<void>((done) => (goOn = done));
-    },
-  );
-  if (heard) reply({ kind: 'end', heard });
-}
-
-addEventListener('message', ({ data }: MessageEvent<ListenRequest>) => {
-  if (data.kind === 'taken') {
-    waiting--;
-    goOn?.();
-    goOn = null;
-  } else {
-    hear(data).catch(() => reply({ kind: 'end', heard: failed({ code: 'not-media', at: '', facts: {} }) }));
-  }
-});
+expose(listener);

@@ -4,25 +4,21 @@ import type { Caption } from '@/core/interchange';
 import type { ClassPlan } from '@/core/plan';
 import type { Reading, Recording } from '@/core/reading';
 import type { Term } from '@/core/words';
-import type { Issue } from '@/core/units';
+import type { Issue, Result } from '@/core/units';
 
-/** What is asked of the worker; one request at a time. */
-export type TakeRequest =
-  | {
-      readonly kind: 'read';
-      readonly id: number;
-      readonly plan: ClassPlan;
-      readonly captions: readonly Caption[] | null;
-      /** What the guide showed when, where the class was performed from it; captions are believed before it. */
-      readonly log: PerformanceLog | null;
-      /** Read as it streams past; it is never held whole and never leaves the browser. */
-      readonly sound: File | null;
-      /** The same class from another microphone. */
-      readonly second: File | null;
-      /** Terms of the studio beside the house list. */
-      readonly ownTerms: readonly Term[];
-    }
-  | { readonly kind: 'cancel'; readonly id: number };
+/** What a take is read from. */
+export interface TakeSources {
+  readonly plan: ClassPlan;
+  readonly captions: readonly Caption[] | null;
+  /** What the prompter showed when, where the class was performed from it; captions are believed before it. */
+  readonly log: PerformanceLog | null;
+  /** Read as it streams past; it is never held whole and never leaves the browser. */
+  readonly sound: File | null;
+  /** The same class from another microphone. */
+  readonly second: File | null;
+  /** Terms of the studio beside the house list. */
+  readonly ownTerms: readonly Term[];
+}
 
 export interface TakeRead {
   readonly evidence: Evidence;
@@ -39,13 +35,10 @@ export interface TakeRead {
 /** What the worker is at; `waiting` for a server that does not answer. */
 export type Doing = 'listening' | 'saying' | 'matching' | 'sending' | 'waiting';
 
-export type TakeReply =
-  | {
-      readonly kind: 'progress';
-      readonly id: number;
-      readonly doing: Doing;
-      readonly share: number;
-    }
-  | { readonly kind: 'done'; readonly id: number; readonly read: TakeRead }
-  | { readonly kind: 'failed'; readonly id: number; readonly issue: Issue }
-  | { readonly kind: 'cancelled'; readonly id: number };
+/** Told what is done and how far it is, 0 to 1; says whether to go on. */
+export type OnDoing = (doing: Doing, share: number) => Promise<boolean>;
+
+export interface TakeReader {
+  /** `null` when `goOn` said no. */
+  read(sources: TakeSources, goOn: OnDoing): Promise<Result<TakeRead, Issue> | null>;
+}

@@ -1,12 +1,5 @@
-/** A block of sound to judge; see `VoiceJudge`. */
-export interface JudgeRequest {
-  readonly id: number;
-  readonly samples: Float32Array<ArrayBuffer>;
-  readonly from: number;
+/** The voice-activity model; see `VoiceJudge`. Both reject when the model could not be loaded, or broke. */
+export interface JudgeWorker {
+  ready(): Promise<void>;
+  judge(samples: Float32Array<ArrayBuffer>, from: number): Promise<Float32Array>;
 }
-
-export type JudgeReply =
-  | { readonly kind: 'ready' }
-  | { readonly kind: 'judged'; readonly id: number; readonly likely: Float32Array }
-  /** The model could not be loaded, or broke. */
-  | { readonly kind: 'failed' };

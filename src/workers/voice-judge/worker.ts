@@ -1,10 +1,11 @@
 import modelUrl from '@ricky0123/vad-web/dist/silero_vad_v5.onnx?url';
+import { expose, transfer } from 'comlink';
 import { env } from 'onnxruntime-web/wasm';
 // The package names no doors for its program.
 import loaderUrl from '../../../node_modules/onnxruntime-web/dist/ort-wasm-simd-threaded.mjs?url';
 import runtimeUrl from '../../../node_modules/onnxruntime-web/dist/ort-wasm-simd-threaded.wasm?url';
 import { VoiceActivity } from '@/hearing/voice-activity';
-import type { JudgeReply, JudgeRequest } from './protocol';
+import type { JudgeWorker } from './protocol';
 
 env.wasm.numThreads = 1;
 env.wasm.wasmPaths = { wasm: runtimeUrl, mjs: loaderUrl };
@@ -13,20 +14,16 @@ const model = VoiceActivity.load(modelUrl);
 /** One block after the other: the model keeps no two runs apart. */
 let before: Promise<unknown> = Promise.resolve();
 
-const reply = (message: JudgeReply, taken: Transferable[] = []): void => postMessage(message, { transfer: taken });
+const judge: JudgeWorker = {
+  ready: () => model.then(() => undefined),
+  judge(samples, from) {
+    const judged = before.then(async () => {
+      const likely = await (await model).judge(samples, from);
+      return transfer(likely, [likely.buffer]);
+    });
+    before = judged.catch(() => undefined);
+    return judged;
+  },
+};
 
-model.then(
-  () => reply({ kind: 'ready' }),
-  () => reply({ kind: 'failed' }),
-);
-
-addEventListener('message', ({ data }: MessageEvent<JudgeRequest>) => {
-  before = before.then(async () => {
-    try {
-      const likely = await (await model).judge(data.samples, data.from);
-      reply({ kind: 'judged', id: data.id, likely }, [likely.buffer]);
-    } catch {
-      reply({ kind: 'failed' });
-    }
-  });
-});
+expose(judge);

@@ -1,10 +1,9 @@
 import type { VoiceMeasure } from '@/core/voice';
-import type { Issue } from '@/core/units';
+import type { Issue, Result } from '@/core/units';
+import type { GoOn } from '../hired';
 
-/** A paragraph read aloud, to be measured; the sound never leaves the browser. */
-export interface VoiceRequest {
-  readonly sound: Blob;
+/** Measures the paragraph of `core/voice` read aloud; the sound never leaves the browser. */
+export interface VoiceMeasurer {
+  /** `null` when it was told not to go on. */
+  measure(sound: Blob, goOn: GoOn): Promise<Result<VoiceMeasure, Issue> | null>;
 }
-
-export type VoiceReply =
-  { readonly kind: 'measured'; readonly measure: VoiceMeasure } | { readonly kind: 'failed'; readonly issue: Issue };

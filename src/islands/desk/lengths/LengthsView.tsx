@@ -26,7 +26,7 @@ export function LengthsView({ onPrompter, onPublish }: Props) {
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
   const reach = useDesk((state) => state.reach);
-  const { fits, failed } = useLengthFits();
+  const { fits, failed, share } = useLengthFits();
   const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string | null } | null>(null);
   const timelines = useMemo(() => new Map(fits.map((fit) => [fit.lengthId, expandPlan(fit.plan)])), [fits]);
   const set = (lengths: readonly Length[], key?: string): void => {
@@ -72,6 +72,11 @@ export function LengthsView({ onPrompter, onPublish }: Props) {
         </p>
         {adding}
       </div>
+      {plan.lengths.length > 0 && fits.length === 0 && !failed && (
+        <p role="status" className="appears-late mb-2">
+          Fitting the lengths · {Math.round(share * 100)} %
+        </p>
+      )}
       {failed && (
         <p role="status" className="text-accent mb-3">
           The lengths could not be calculated. The class was not changed; the next edit tries again.
@@ -139,31 +144,34 @@ interface LengthFits {
   readonly fits: readonly LengthFit[];
   /** The worker itself failed at the plan as it stands now. */
   readonly failed: boolean;
+  /** How much of the fitting is done, 0 to 1. */
+  readonly share: number;
 }
 
 /** The fits of all lengths of the plan as it stands now; none while they are worked out. */
 function useLengthFits(): LengthFits {
   const plan = useDesk((state) => state.plan);
   const fitter = useFitter();
+  const [share, setShare] = useState(0);
   const [found, setFound] = useState<(LengthFits & { readonly of: typeof plan }) | null>(null);
   useEffect(() => {
     let wanted = true;
     if (plan.lengths.length > 0) {
-      fitter.lengths(plan).then(
-        (fits) => {
-          if (wanted && fits) setFound({ of: plan, fits, failed: false });
-        },
-        () => wanted && setFound({ of: plan, fits: [], failed: true }),
-      );
+      fitter
+        .lengths(plan, (share) => wanted && setShare(share))
+        .then(
+          (fits) => {
+            if (wanted && fits) setFound({ of: plan, fits, failed: false, share: 1 });
+          },
+          () => wanted && setFound({ of: plan, fits: [], failed: true, share: 1 }),
+        );
     }
     return () => {
       wanted = false;
     };
   }, [plan, fitter]);
-  return found?.of === plan ? found : NONE;
+  return found?.of === plan ? found : { fits: [], failed: false, share };
 }
-
-const NONE: LengthFits = { fits: [], failed: false };
 
 function nameFor(seconds: number): string {
   return seconds % 60 === 0 ? `${seconds / 60} minutes` : formatClock(seconds);
