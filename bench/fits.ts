@@ -1,5 +1,13 @@
 import { fitPlan, makeProblem, proposeFits, reachOf, solve } from '../src/core/pacing';
-import { emptyPlan, makeMovement, makeQuiet, makeSection, makeTalk, type ClassPlan, type Step } from '../src/core/plan';
+import {
+  emptyPlan,
+  makeMovement,
+  makeSilence,
+  makeSection,
+  makeTalk,
+  type ClassPlan,
+  type Step,
+} from '../src/core/plan';
 import { Chance } from '../src/core/units';
 import { countingIds } from '../tests/support/chance';
 import { cheapestByHighs } from '../tests/support/milp-reference';
@@ -13,7 +21,7 @@ export function hourPlan(seed: number, count = 60): ClassPlan {
     const priority = chance.pick(['always', 'always', 'high', 'middle', 'low'] as const);
     if (index % 6 === 5) {
       const preferredSeconds = chance.whole(20, 60);
-      return makeQuiet(newId, 'Quiet', { preferredSeconds, leastSeconds: 10, mostSeconds: 120, priority });
+      return makeSilence(newId, 'Quiet', { preferredSeconds, leastSeconds: 10, mostSeconds: 120, priority });
     }
     if (index % 15 === 7) {
       return {

@@ -1,5 +1,5 @@
 import { makePhase, NO_MOMENTS, spokenLines } from '../src/core/movement';
-import { emptyPlan, makeMovement, makeQuiet, makeSection, makeTalk, type ClassPlan } from '../src/core/plan';
+import { emptyPlan, makeMovement, makeSilence, makeSection, makeTalk, type ClassPlan } from '../src/core/plan';
 import { countingIds } from '../tests/support/chance';
 
 /** An hour with about 1 500 lines: 56 movements of four phases and six to seven rounds, each taught and cautioned. */
@@ -27,7 +27,7 @@ export function wordyHour(): ClassPlan {
       makeSection(newId, 'welcome', [makeTalk(newId, 'Welcome', ['Stand easy, and let the shoulders hang.'])]),
       makeSection(newId, 'main', all.slice(0, 28)),
       makeSection(newId, 'main', all.slice(28)),
-      makeSection(newId, 'closing', [makeQuiet(newId, 'Stand', { seconds: 60 })]),
+      makeSection(newId, 'closing', [makeSilence(newId, 'Stand', { seconds: 60 })]),
     ],
   };
 }

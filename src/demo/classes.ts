@@ -1,5 +1,5 @@
 import { makePhase } from '@/core/movement';
-import { makeLength, makeQuiet, makeSection, makeTalk, makeTransition } from '@/core/plan';
+import { makeLength, makeSilence, makeSection, makeTalk, makeTransition } from '@/core/plan';
 import { eightSections } from '@/templates';
 import * as movements from './movements';
 import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline';
@@ -49,7 +49,7 @@ function beforeTheFirstFerry(): DemoClass {
         movements.gullsLeavingTheWall(newId, { preferredRounds: 3, rounds: 3 }),
       ]),
       makeSection(newId, 'settling', [
-        makeQuiet(newId, 'Mooring post', {
+        makeSilence(newId, 'Mooring post', {
           preferredSeconds: 45,
           leastSeconds: 20,
           mostSeconds: 120,
@@ -126,7 +126,7 @@ function eveningEbb(): DemoClass {
         movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
       ]),
       makeSection(newId, 'settling', [
-        makeQuiet(newId, 'Mooring post, eyes closed', {
+        makeSilence(newId, 'Mooring post, eyes closed', {
           preferredSeconds: 120,
           leastSeconds: 60,
           mostSeconds: 240,
@@ -189,7 +189,7 @@ function stormDayIndoors(): DemoClass {
         movements.haulingTheSlowNet(newId, { preferredRounds: 4, rounds: 4, mostRounds: 5 }),
       ]),
       makeSection(newId, 'settling', [
-        makeQuiet(newId, 'Mooring post', {
+        makeSilence(newId, 'Mooring post', {
           preferredSeconds: 120,
           leastSeconds: 45,
           mostSeconds: 180,
@@ -220,7 +220,7 @@ function thursdayLive(): DemoClass {
       ]),
       makeSection(newId, 'arrival', [
         makeTalk(newId, 'Stand at the sill', stanceLines),
-        makeQuiet(newId, 'Listen for the buoy', {
+        makeSilence(newId, 'Listen for the buoy', {
           preferredSeconds: 60,
           openingLine: 'Listen for the bell buoy, far out. I will call you back.',
           callBackLine: 'And back to the room.',
@@ -255,7 +255,7 @@ function thursdayLive(): DemoClass {
           movements.heronOnThePiling(newId, { preferredRounds: 3, rounds: 3 }),
           movements.settingDownTheNets(newId),
           movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
-          makeQuiet(newId, 'Mooring post', {
+          makeSilence(newId, 'Mooring post', {
             preferredSeconds: 60,
             leastSeconds: 30,
             mostSeconds: 150,
@@ -266,7 +266,7 @@ function thursdayLive(): DemoClass {
         title: `Set ${turn}`,
       })),
       makeSection(newId, 'settling', [
-        makeQuiet(newId, 'Slack water', {
+        makeSilence(newId, 'Slack water', {
           preferredSeconds: 180,
           leastSeconds: 90,
           mostSeconds: 420,
@@ -310,7 +310,7 @@ function eightSectionSet(): DemoClass {
         title: 'The eight sections',
       },
       makeSection(newId, 'closing', [
-        makeQuiet(newId, 'Stand', {
+        makeSilence(newId, 'Stand', {
           preferredSeconds: 60,
           leastSeconds: 58,
           mostSeconds: 90,

@@ -1,15 +1,13 @@
 import type { Counts, LineKind } from '@/core/plain-script';
 import { formatClock } from '@/core/units';
 import { SIDE_PLAN_WORDS } from './movement';
+import { STEP_KIND_WORDS } from './steps';
 
 /** What a line of a pasted script was taken for. */
 export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   title: 'title',
   section: 'section',
-  movement: 'movement',
-  talk: 'talk',
-  quiet: 'quiet',
-  transition: 'transition',
+  ...STEP_KIND_WORDS,
   said: 'said',
   in: 'inhale',
   out: 'exhale',

@@ -2,7 +2,7 @@ import type { NewId } from '@/core/document';
 import { fitPlan } from '@/core/pacing';
 import {
   emptyPlan,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   planAfter,
@@ -66,7 +66,7 @@ const closing = (newId: NewId, rounds: number): Section =>
 
 const stillness = (newId: NewId, seconds: number, eyesClosed = false): Section =>
   makeSection(newId, 'settling', [
-    makeQuiet(newId, 'Stand quietly', {
+    makeSilence(newId, 'Stand quietly', {
       preferredSeconds: seconds,
       leastSeconds: Math.round(seconds / 3),
       mostSeconds: seconds * 2,
@@ -162,7 +162,7 @@ export const TEMPLATES: readonly Template[] = [
           movements.openAndClose(newId, { preferredRounds: 9, mostRounds: 18 }),
           movements.turnFromTheWaist(newId, { preferredRounds: 6, mostRounds: 12 }),
           movements.pushTheWave(newId, { preferredRounds: 6, mostRounds: 12 }),
-          makeQuiet(newId, 'Pause', {
+          makeSilence(newId, 'Pause', {
             preferredSeconds: 60,
             leastSeconds: 20,
             mostSeconds: 180,

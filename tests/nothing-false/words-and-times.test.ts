@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readCaptions, writeChapterList } from '@/core/interchange';
 import { proposeFits } from '@/core/pacing';
-import { emptyPlan, makeMovement, makeQuiet, makeSection, type ClassPlan, type Step } from '@/core/plan';
+import { emptyPlan, makeMovement, makeSilence, makeSection, type ClassPlan, type Step } from '@/core/plan';
 import { readTake } from '@/core/reading';
 import { findAndReplace, fitWords } from '@/core/script';
 import { expandPlan } from '@/core/timeline';
@@ -97,7 +97,7 @@ describe('a chapter', () => {
 
 describe('what would have to give way', () => {
   it('is never a step at many times its length', () => {
-    const quiet = makeQuiet(newId, 'Mooring post', {
+    const quiet = makeSilence(newId, 'Mooring post', {
       seconds: 75,
       preferredSeconds: 75,
       leastSeconds: 60,

@@ -4,7 +4,7 @@ import {
   COMPANIONS,
   emptyPlan,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   makeTransition,
@@ -79,7 +79,7 @@ function randomChoice(chance: Chance) {
 
 function randomQuiet(chance: Chance, newId: NewId): Step {
   const preferredSeconds = chance.whole(15, 90);
-  return makeQuiet(newId, 'Quiet', {
+  return makeSilence(newId, 'Quiet', {
     preferredSeconds,
     seconds: preferredSeconds,
     leastSeconds: chance.whole(5, preferredSeconds),

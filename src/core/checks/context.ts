@@ -1,15 +1,16 @@
 import type { Shortened } from '@/core/movement';
 import {
+  lineAt,
   placeName,
+  saidTextsOf,
   stepsInOrder,
-  textsOf,
   type ClassPlan,
+  type CueSource,
   type Step,
   type StepText,
-  type TextPlace,
 } from '@/core/plan';
 import type { Term } from '@/core/words';
-import type { CueSource, Timeline } from '@/core/timeline';
+import type { Timeline } from '@/core/timeline';
 import type { ClassContext, StepContext } from './model';
 
 const textsKept = new WeakMap<Step, readonly StepText[]>();
@@ -18,32 +19,9 @@ const textsKept = new WeakMap<Step, readonly StepText[]>();
 export function textsKeptOf(step: Step): readonly StepText[] {
   const kept = textsKept.get(step);
   if (kept) return kept;
-  const texts = textsOf(step).filter(({ place }) => isSaid(step, place));
+  const texts = saidTextsOf(step);
   textsKept.set(step, texts);
   return texts;
-}
-
-/** Whether a text has a place in its step at all: a change of side where there are two, sending where pace is one's own. */
-function isSaid(step: Step, place: TextPlace): boolean {
-  if (step.kind !== 'movement') return true;
-  const own = step.lead === 'own';
-  const { intro } = step;
-  if (place.part === 'phase') return !own;
-  if (place.part === 'teach') return intro === 'full';
-  if (place.part === 'level') return intro !== 'silent';
-  const line = lineAt(place);
-  if (line === 'sideChange') return step.sides === 'in-turn' || step.sides === 'each-way';
-  if (line === 'sending') return own;
-  if (line === 'roundsLeft') return !own;
-  return intro !== 'silent' || (line !== 'naming' && line !== 'leaving');
-}
-
-/** Which line of a movement a text is a wording of; `null` for phases, teaching, levels and other kinds of step. */
-export function lineAt(place: TextPlace): Shortened | null {
-  if (place.part === 'short') return place.line;
-  if (place.part === 'moment') return place.moment;
-  if (place.part === 'lastRoundLine') return 'lastRound';
-  return place.part === 'sideChangeLine' ? 'sideChange' : null;
 }
 
 /** A plan and its timeline laid out for the checks; steps left out are not looked at. */

@@ -1,4 +1,12 @@
-import type { ClassPlan, Edit, MovementStep, Section, Step, StepText } from '@/core/plan';
+import {
+  isMovement as isMovementStep,
+  type ClassPlan,
+  type Edit,
+  type MovementStep,
+  type Section,
+  type Step,
+  type StepText,
+} from '@/core/plan';
 import type { Term } from '@/core/words';
 import type { Cue, TimedPhase, TimedStep, Timeline } from '@/core/timeline';
 
@@ -84,7 +92,7 @@ export interface ClassCheck extends CheckHead {
 export type Check = StepCheck | ClassCheck;
 
 export function isMovement(context: StepContext): context is MovementContext {
-  return context.step.kind === 'movement';
+  return isMovementStep(context.step);
 }
 
 /** An edit as a fix; `null` where there is none. */

@@ -160,6 +160,15 @@ function eachIn(
   return found.length === 0 ? true : new ValidationError(found, parent, undefined, undefined, true);
 }
 
+/** What a schema lets through, as it is held: nothing of it is changed in place. */
+export type Stored<Schema extends AnySchema> = Frozen<InferType<Schema>>;
+
+type Frozen<Value> = Value extends string | number | boolean | null | undefined
+  ? Value
+  : Value extends readonly (infer Item)[]
+    ? readonly Frozen<Item>[]
+    : { readonly [Field in keyof Value]: Frozen<Value[Field]> };
+
 /** An object with these fields and no others. */
 export function shape<Fields extends Record<string, AnySchema>>(fields: Fields) {
   return object(fields)
@@ -170,3 +179,6 @@ export function shape<Fields extends Record<string, AnySchema>>(fields: Fields) 
     .typeError('not-object')
     .noUnknown(({ unknown }: { unknown: string }) => `unknown-field:${String(unknown).slice(0, 80)}`);
 }
+
+/** The same of the fields of an object. */
+export type StoredFields<Fields extends Record<string, AnySchema>> = Stored<ReturnType<typeof shape<Fields>>>;

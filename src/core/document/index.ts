@@ -8,6 +8,8 @@ export {
   oneOfOrNone,
   record,
   shape,
+  type Stored,
+  type StoredFields,
   text,
   title,
   whole,
@@ -18,3 +20,5 @@ export { judge, readJson } from './judge';
 export { tooBig } from './size';
 export { type Json, type NewId } from './json';
 export { sameDocument } from './same';
+export { escapeText, splitBars, unescapeText } from './escape';
+export { partOf, pick, type FieldAndValue } from './part';

@@ -1,3 +1,3 @@
 export { knownTake, type Habits, type KnownTake, type TakenClass } from './habits';
-export { proposalsOf, withLastPause, type Proposal } from './proposals';
+export { proposalsOf, type Proposal } from './proposals';
 export { predictedSeconds, predictionsOf, usualOf, type Prediction, type Usual } from './usual';

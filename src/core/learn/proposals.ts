@@ -1,5 +1,14 @@
-import type { SpokenLine } from '@/core/movement';
-import { LIMITS, planMilliseconds, teachMilliseconds, type ClassPlan, type Edit } from '@/core/plan';
+import {
+  breathAsked,
+  LIMITS,
+  planMilliseconds,
+  setPlan,
+  setStep,
+  teachMilliseconds,
+  withLastPause,
+  type ClassPlan,
+  type Edit,
+} from '@/core/plan';
 import { toSeconds, type Seconds } from '@/core/units';
 import { inOwnVoice, performedMovements, predictedSeconds, type Usual } from './usual';
 
@@ -14,11 +23,6 @@ export interface Proposal {
   readonly from: number;
   readonly to: number;
   readonly edit: Edit;
-}
-
-/** Lines of teaching whose last is followed by so much silence. */
-export function withLastPause(teach: readonly SpokenLine[], pauseSeconds: Seconds): SpokenLine[] {
-  return teach.map((line, at) => (at === teach.length - 1 ? { ...line, pauseSeconds } : line));
 }
 
 /** Smaller differences are no habit. Common practice, no published source. */
@@ -43,7 +47,7 @@ function voice(plan: ClassPlan, { syllablesPerMinute }: Usual): Proposal[] {
   const to = Math.round(Math.min(most, Math.max(least, syllablesPerMinute)));
   const from = plan.voice.syllablesPerMinute;
   if (Math.abs(to / from - 1) < LEAST.voiceShare) return [];
-  const edit: Edit = { kind: 'set-plan', field: 'voice', value: { ...plan.voice, syllablesPerMinute: to } };
+  const edit = setPlan('voice', { ...plan.voice, syllablesPerMinute: to });
   return [{ kind: 'voice', step: null, pauseSeconds: null, from, to, edit }];
 }
 
@@ -53,8 +57,7 @@ function breath(plan: ClassPlan, { breathSeconds }: Usual): Proposal[] {
   const bounded = Math.min(pace.mostBreathSeconds, Math.max(pace.leastBreathSeconds, breathSeconds));
   const to = Math.round(bounded * 10) / 10;
   if (Math.abs(to - pace.breathSeconds) < LEAST.breathSeconds - 1e-9) return [];
-  const value = { ...pace, breathSeconds: to, preferredBreathSeconds: to };
-  const edit: Edit = { kind: 'set-plan', field: 'pace', value };
+  const edit = setPlan('pace', breathAsked(pace, to));
   return [{ kind: 'breath', step: null, pauseSeconds: null, from: pace.breathSeconds, to, edit }];
 }
 
@@ -71,8 +74,7 @@ function teaching(plan: ClassPlan, usual: Usual): Proposal[] {
     const pauseSeconds = Math.min(most, Math.max(least, Math.round((last.pauseSeconds + taken - from) * 10) / 10));
     const change = pauseSeconds - last.pauseSeconds;
     if (Math.abs(change) < Math.max(LEAST.teachSeconds, LEAST.teachShare * from)) return [];
-    const value = withLastPause(step.teach, pauseSeconds).map((line) => ({ ...line }));
-    const edit: Edit = { kind: 'set-step', stepId: step.id, field: 'teach', value };
+    const edit = setStep(step, 'teach', withLastPause(step.teach, pauseSeconds));
     return [{ kind: 'teach', step: step.id, pauseSeconds, from, to: from + change, edit }];
   });
 }
@@ -85,6 +87,6 @@ function target(plan: ClassPlan, usual: Usual, wantedSeconds: Seconds): Proposal
   const { least, most } = LIMITS.targetSeconds;
   const to = Math.min(most, Math.max(least, Math.round(wantedSeconds / (1 + usual.beyond))));
   if (Math.abs(to / targetSeconds - 1) < LEAST.targetShare) return [];
-  const edit: Edit = { kind: 'set-plan', field: 'targetSeconds', value: to };
+  const edit = setPlan('targetSeconds', to);
   return [{ kind: 'target', step: null, pauseSeconds: null, from: targetSeconds, to, edit }];
 }

@@ -1,4 +1,4 @@
-import { planMilliseconds, teachMilliseconds, type ClassPlan, type MovementStep } from '@/core/plan';
+import { isMovement, planMilliseconds, teachMilliseconds, type ClassPlan, type MovementStep } from '@/core/plan';
 import { mean, toSeconds, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Habits, KnownTake } from './habits';
 
@@ -54,7 +54,7 @@ export function predictedSeconds(plan: ClassPlan, usual: Usual): Seconds {
 /** The movements of a plan that are performed. */
 export function performedMovements(plan: ClassPlan): MovementStep[] {
   return plan.sections.flatMap(({ steps }) =>
-    steps.filter((step): step is MovementStep => step.kind === 'movement' && !step.leftOut),
+    steps.filter((step): step is MovementStep => isMovement(step) && !step.leftOut),
   );
 }
 

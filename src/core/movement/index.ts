@@ -1,4 +1,4 @@
-export * from './model';
+export * from './vocabulary';
 export { MOVEMENT_LIMITS } from './limits';
 export { copyContent, makeContent, makeLibraryMovement, makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from './make';
 export {
@@ -11,7 +11,17 @@ export {
   readMovementText,
 } from './read';
 export { checkContent } from './relations';
-export { contentFields, spokenLineSchema } from './schema';
+export {
+  contentFields,
+  spokenLineSchema,
+  type Level,
+  type Moments,
+  type Movement,
+  type MovementContent,
+  type Phase,
+  type Shorts,
+  type SpokenLine,
+} from './schema';
 export {
   addPhase,
   joinPhases,

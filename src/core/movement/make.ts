@@ -1,6 +1,6 @@
 import type { NewId } from '@/core/document';
-import type { Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } from './model';
-import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './model';
+import type { Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } from './schema';
+import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './vocabulary';
 
 export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
   const breath = { in: 'In.', out: 'Out.', rest: '', free: '' }[part.kind];

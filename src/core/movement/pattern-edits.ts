@@ -3,7 +3,7 @@ import type { NewId } from '@/core/document';
 import type { Seconds } from '@/core/units';
 import { MOVEMENT_LIMITS as LIMITS } from './limits';
 import { makePhase } from './make';
-import type { Phase } from './model';
+import type { Phase } from './schema';
 
 /*
  * Changes to a breath pattern as a hand makes them. Each gives a new pattern, or the same one where it cannot be

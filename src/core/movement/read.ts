@@ -2,9 +2,9 @@ import { ISSUES_AT_MOST, judge, readJson } from '@/core/document';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { MOVEMENT_LIMITS } from './limits';
 import { NO_MOMENTS, NO_SHORTS } from './make';
-import { MOVEMENT_FORMAT, MOVEMENT_VERSION, type Movement, type MovementContent } from './model';
 import { checkContent } from './relations';
-import { movementSchema } from './schema';
+import { contentFields, movementSchema, type Movement, type MovementContent } from './schema';
+import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './vocabulary';
 
 /** The door for library entries: any value in, a valid movement out, or every problem at its place. */
 export function readMovement(raw: unknown): Result<Movement, readonly Issue[]> {
@@ -86,39 +86,5 @@ export function contentOf(from: MovementContent): MovementContent {
   return content as MovementContent;
 }
 
-const CONTENT_OF_NOTHING: Readonly<Record<keyof MovementContent, true>> = {
-  name: true,
-  traditionalName: true,
-  otherNames: true,
-  stanceStart: true,
-  stanceEnd: true,
-  sides: true,
-  startSide: true,
-  pattern: true,
-  lead: true,
-  preferredRounds: true,
-  leastRounds: true,
-  mostRounds: true,
-  multiple: true,
-  preferredSeconds: true,
-  leastSeconds: true,
-  mostSeconds: true,
-  paceMultiplier: true,
-  inShare: true,
-  teach: true,
-  fade: true,
-  fadePins: true,
-  moments: true,
-  shorts: true,
-  counting: true,
-  lastRoundLine: true,
-  sideChangeLine: true,
-  sideChangeSeconds: true,
-  levels: true,
-  cautions: true,
-  seated: true,
-  priority: true,
-};
-
 /** Every field of a movement's content. */
-export const CONTENT_FIELDS = Object.keys(CONTENT_OF_NOTHING) as readonly (keyof MovementContent)[];
+export const CONTENT_FIELDS = Object.keys(contentFields) as readonly (keyof MovementContent)[];

@@ -1,5 +1,5 @@
 import type { Issue } from '@/core/units';
-import type { MovementContent } from './model';
+import type { MovementContent } from './schema';
 
 /** What a schema of single fields cannot say of a movement: bounds in order, ids once, phases with a length. */
 export function checkContent(movement: MovementContent, at: string, once: (id: string, at: string) => void): Issue[] {

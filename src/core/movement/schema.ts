@@ -1,100 +1,156 @@
-import { id, list, ONE_LINE, oneOf, oneOfOrNone, shape, text, title, whole, within } from '@/core/document';
+import {
+  id,
+  list,
+  ONE_LINE,
+  oneOf,
+  oneOfOrNone,
+  shape,
+  text,
+  title,
+  whole,
+  within,
+  type Stored,
+  type StoredFields,
+} from '@/core/document';
 import { COUNTINGS } from '@/core/words';
 import { MOVEMENT_LIMITS as LIMITS } from './limits';
 import {
   CAUTIONS,
   FORMS,
+  LAYERS,
   LEADS,
   MOVEMENT_FORMAT,
   MOVEMENT_VERSION,
   PRIORITIES,
-  LAYERS,
   SECTION_ROLES,
+  SHORTENED,
   SIDE_PLANS,
   STANCES,
-} from './model';
+  type Shortened,
+} from './vocabulary';
 
-/** A line said with its neighbours. */
+/*
+ * What a movement is made of, as it is judged at the door; the types are read off it.
+ */
+
+const line = () => text(LIMITS.lineCharacters);
+
+/** A line that is said one after the other with its neighbours, not led by the breath. */
 export const spokenLineSchema = shape({
   id: id(),
-  text: text(LIMITS.lineCharacters),
+  text: line(),
+  /** Silence after it, in seconds. */
   pauseSeconds: within(LIMITS.pauseSeconds),
+  /** `null` where it belongs to no layer. */
   layer: oneOfOrNone(LAYERS),
 });
+export type SpokenLine = Stored<typeof spokenLineSchema>;
 
-const phase = shape({
+/** One phase of a round, with what is done and said in it. */
+const phaseSchema = shape({
   id: id(),
   kind: oneOf(['in', 'out', 'rest', 'free'] as const),
+  /** Share of one breath (0.45 = 45 %); `null` takes the class's in : out ratio. */
   share: within(LIMITS.share).nullable(),
+  /** Own length in seconds; wins over `share`. */
   seconds: within(LIMITS.phaseSeconds).nullable(),
   action: text(LIMITS.titleCharacters),
-  full: text(LIMITS.lineCharacters),
-  short: text(LIMITS.lineCharacters),
-  breath: text(LIMITS.lineCharacters),
+  full: line(),
+  short: line(),
+  breath: line(),
+  /** How long before this phase its words start, in seconds; `null` takes the class's lead. */
   leadSeconds: within(LIMITS.leadSeconds).nullable(),
 });
+export type Phase = Stored<typeof phaseSchema>;
 
-/** The fields of a movement's content, for the library's schema and for the plan's. */
+/** What is said at moments of a movement that are no phase of the breath; each may be empty. */
+const momentsSchema = shape({
+  /** As it begins. */
+  naming: line(),
+  /** Before it is taught. */
+  caution: line(),
+  /** Sends people into their own pace. */
+  sending: line(),
+  /** With the round before the last, or with each in counting down; see `Counting`. */
+  roundsLeft: line(),
+  /** After the last round. */
+  leaving: line(),
+});
+export type Moments = Stored<typeof momentsSchema>;
+
+/** Shorter wordings; each may be empty: the full wording is then said in its place. */
+const shortsSchema = shape(Object.fromEntries(SHORTENED.map((one) => [one, line()])) as ShortFields);
+type ShortFields = Record<Shortened, ReturnType<typeof line>>;
+export type Shorts = Stored<typeof shortsSchema>;
+
+/** One level of difficulty: what it is called and what it asks. */
+const levelSchema = shape({
+  name: title(LIMITS.titleCharacters),
+  note: text(LIMITS.noteCharacters),
+  /** Said to offer it, after the teaching; may be empty. */
+  line: line(),
+});
+export type Level = Stored<typeof levelSchema>;
+
+/** What a movement is, wherever it stands: the same in the library and in the copy that a class keeps. */
 export const contentFields = {
   name: title(LIMITS.titleCharacters),
   traditionalName: text(LIMITS.titleCharacters, ONE_LINE),
+  /** Themed names it also goes by. */
   otherNames: list(title(LIMITS.titleCharacters), LIMITS.otherNames),
+  /** `null` where it may be any. With sides, as it is when the left side begins. */
   stanceStart: oneOfOrNone(STANCES),
   stanceEnd: oneOfOrNone(STANCES),
   sides: oneOf(SIDE_PLANS),
   startSide: oneOf(['left', 'right'] as const),
-  pattern: list(phase, LIMITS.phases, 1),
+  pattern: list(phaseSchema, LIMITS.phases, 1),
   lead: oneOf(LEADS),
+  /** Rounds the instructor asked for, on each side; the fit stays near it. Breath-led only. */
   preferredRounds: whole(1, LIMITS.rounds),
   leastRounds: whole(1, LIMITS.rounds),
   mostRounds: whole(1, LIMITS.rounds),
+  /** Rounds come in multiples of this. */
   multiple: whole(1, LIMITS.rounds),
+  /** Counted time asked for, both sides together, teaching not counted. Clock-led and own-pace only. */
   preferredSeconds: within(LIMITS.quietSeconds),
   leastSeconds: within(LIMITS.quietSeconds),
   mostSeconds: within(LIMITS.quietSeconds),
+  /** Multiplier on the class's breath, in hundredths. */
   paceMultiplier: within(LIMITS.paceMultiplier),
+  /** Own share of a breath that goes in; `null` takes the class's. */
   inShare: within(LIMITS.inShare).nullable(),
+  /** Said, with the movement shown, before the first counted round; timed by speech. */
   teach: list(spokenLineSchema, LIMITS.spokenLines),
+  /** Which form is said on round 1, 2, ...; the last one holds for the rest. */
   fade: list(oneOf(FORMS), LIMITS.fade, 1),
+  /** Rounds, from 1, whose form was chosen by hand and is not changed by fitting the words. */
   fadePins: list(whole(1, LIMITS.fade), LIMITS.fade),
-  moments: shape({
-    naming: text(LIMITS.lineCharacters),
-    caution: text(LIMITS.lineCharacters),
-    sending: text(LIMITS.lineCharacters),
-    roundsLeft: text(LIMITS.lineCharacters),
-    leaving: text(LIMITS.lineCharacters),
-  }),
-  shorts: shape({
-    naming: text(LIMITS.lineCharacters),
-    caution: text(LIMITS.lineCharacters),
-    sending: text(LIMITS.lineCharacters),
-    roundsLeft: text(LIMITS.lineCharacters),
-    lastRound: text(LIMITS.lineCharacters),
-    sideChange: text(LIMITS.lineCharacters),
-    leaving: text(LIMITS.lineCharacters),
-  }),
+  moments: momentsSchema,
+  shorts: shortsSchema,
+  /** `null` takes the class's. */
   counting: oneOfOrNone(COUNTINGS),
-  lastRoundLine: text(LIMITS.lineCharacters),
-  sideChangeLine: text(LIMITS.lineCharacters),
+  /** Said before the words of each side's final round, or to call people back from their own pace; may be empty. */
+  lastRoundLine: line(),
+  /** Said in the change between the two sides of an in-turn or each-way movement. */
+  sideChangeLine: line(),
+  /** Length of that change, in seconds. */
   sideChangeSeconds: within({ least: 0, most: LIMITS.phaseSeconds.most }),
-  levels: list(
-    shape({
-      name: title(LIMITS.titleCharacters),
-      note: text(LIMITS.noteCharacters),
-      line: text(LIMITS.lineCharacters),
-    }),
-    LIMITS.levels,
-  ),
+  /** None, or up to three, the easiest first. */
+  levels: list(levelSchema, LIMITS.levels),
   cautions: list(oneOf(CAUTIONS), CAUTIONS.length),
+  /** How it is done seated; empty where there is no seated version. */
   seated: text(LIMITS.noteCharacters),
   priority: oneOf(PRIORITIES),
 };
+export type MovementContent = StoredFields<typeof contentFields>;
 
-/** The Yup schema of a library entry. */
+/** An entry of the library. */
 export const movementSchema = shape({
   format: oneOf([MOVEMENT_FORMAT]),
   version: oneOf([MOVEMENT_VERSION]),
   ...contentFields,
+  /** Parts of a class that it suits. */
   roles: list(oneOf(SECTION_ROLES), SECTION_ROLES.length),
   tags: list(title(LIMITS.tagCharacters), LIMITS.tags),
 });
+export type Movement = Stored<typeof movementSchema>;

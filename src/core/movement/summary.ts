@@ -1,6 +1,7 @@
 import { sameDocument } from '@/core/document';
-import type { Caution, Lead, Movement, MovementContent, SectionRole, SidePlan, Stance } from './model';
 import { CONTENT_FIELDS } from './read';
+import type { Movement, MovementContent } from './schema';
+import { type Caution, type Lead, type SectionRole, type SidePlan, type Stance } from './vocabulary';
 
 /** What a list of movements shows and searches of one. */
 export interface MovementSummary {

@@ -1,14 +1,18 @@
 import {
+  contractOf,
   findStep,
+  isMovement,
   LIMITS,
   planAfter,
-  roundsOf,
+  setFields,
+  setPlan,
   stepMilliseconds,
   stepPaces,
   stepsInOrder,
   type ClassPlan,
   type Edit,
   type Step,
+  type Tempo,
 } from '@/core/plan';
 import { sameTime, toSeconds, type Seconds } from '@/core/units';
 import type { FitProblem } from './model';
@@ -29,41 +33,45 @@ export interface FitChange {
 
 /** The edits that make a plan what a choice says. */
 export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): Edit[] {
-  const edits: Edit[] = [];
+  const edits: (Edit | null)[] = [];
   const breathSeconds = choice.tenths / 10;
   if (!sameTime(breathSeconds, plan.pace.breathSeconds)) {
-    edits.push({ kind: 'set-plan', field: 'pace', value: { ...plan.pace, breathSeconds } });
+    edits.push(setPlan('pace', { ...plan.pace, breathSeconds }));
   }
   const steps = new Map(stepsInOrder(plan).map(({ step }) => [step.id, step]));
-  const set = (stepId: string, field: string, value: number | boolean): void => {
-    const step = steps.get(stepId) as unknown as Readonly<Record<string, unknown>> | undefined;
-    if (!step) return;
-    const now = step[field];
-    const same = typeof now === 'number' && typeof value === 'number' ? Math.abs(now - value) < 1e-9 : now === value;
-    if (!same) edits.push({ kind: 'set-step', stepId, field, value });
+  const leaveOut = (stepId: string, out: boolean): void => {
+    const step = steps.get(stepId);
+    if (step) edits.push(setFields(step, { leftOut: out }));
   };
   problem.items.forEach((item, index) => {
     const { rounds, out } = choice.picks[index];
-    for (const member of item.members) set(member, 'leftOut', out);
-    if (out) return;
-    if (item.kind.what === 'rounds') set(item.stepId, 'rounds', rounds);
+    for (const member of item.members) leaveOut(member, out);
+    const step = steps.get(item.stepId);
+    if (out || !isMovement(step)) return;
+    if (item.kind.what === 'rounds') edits.push(setFields(step, { rounds }));
     else if (item.kind.what === 'clock' && item.kind.pinnedTo === null) {
-      set(item.stepId, 'seconds', countedSeconds(rounds * item.unitMilliseconds[choice.at]));
+      edits.push(settingNumbers(step, { seconds: countedSeconds(rounds * item.unitMilliseconds[choice.at]) }));
     }
   });
   const lengths = stretch(choice.elastic, problem.tolerance, choice.remainder) ?? [];
   choice.elastic.forEach((item, index) => {
     const step = steps.get(item.stepId);
-    if (step?.kind === 'talk') {
-      const plain = stepMilliseconds({ ...step, tempo: 1, leftOut: false }, undefined, 0, plan.voice);
-      set(item.stepId, 'tempo', lengths[index] / plain);
-    } else set(item.stepId, 'seconds', toSeconds(lengths[index]));
+    if (step) edits.push(settingNumbers(step, contractOf(step).stretched(step, lengths[index], plan.voice)));
   });
   const decided = new Set(problem.items.flatMap((item) => item.members));
   for (const step of steps.values()) {
-    if (!decided.has(step.id) && !step.pinned) set(step.id, 'leftOut', problem.absent.has(step.id));
+    if (!decided.has(step.id) && !step.pinned) leaveOut(step.id, problem.absent.has(step.id));
   }
-  return edits;
+  return edits.filter((edit) => edit !== null);
+}
+
+/** Sets the fields whose numbers differ by more than arithmetic does. */
+function settingNumbers<One extends Step>(step: One, fields: Partial<One>): Edit | null {
+  const differs = (Object.keys(fields) as (keyof One)[]).some((field) => {
+    const [now, then] = [step[field], fields[field]];
+    return typeof now === 'number' && typeof then === 'number' ? Math.abs(now - then) >= 1e-9 : now !== then;
+  });
+  return differs ? setFields(step, fields) : null;
 }
 
 /** A counted time as a step can hold it; rounds are found from it again. */
@@ -92,30 +100,34 @@ export function changesOf(plan: ClassPlan, edits: readonly Edit[]): FitChange[] 
     const then = findStep(after, now.id)?.step;
     if (!then) continue;
     const seconds = toSeconds(lengthOf(then, after) - lengthOf(now, breathed));
-    const change = changeOfStep(now, then, (step, of) => {
-      const pace = paces.get(step.id);
-      return pace && step.kind === 'movement'
-        ? roundsOf(step, pace, (of === 'now' ? plan : after).pace.breathSeconds)
-        : 0;
+    const pace = paces.get(now.id) ?? NO_PACE;
+    const change = changeOfStep(now, then, (of) => ({ voice: of.voice, breathSeconds: of.pace.breathSeconds, pace }), {
+      now: plan,
+      then: after,
     });
     if (change) changes.push({ ...change, stepId: now.id, seconds });
   }
   return changes;
 }
 
+const NO_PACE = { multiplier: 1, inShare: 0.5 };
+
 function changeOfStep(
   now: Step,
   then: Step,
-  rounds: (step: Step, of: 'now' | 'after') => number,
+  tempoOf: (plan: ClassPlan) => Tempo,
+  plans: { readonly now: ClassPlan; readonly then: ClassPlan },
 ): Pick<FitChange, 'what' | 'from' | 'to'> | null {
   if (now.leftOut !== then.leftOut) {
     return then.leftOut ? { what: 'left-out', from: 1, to: 0 } : { what: 'brought-back', from: 0, to: 1 };
   }
-  if (now.kind === 'talk' && then.kind === 'talk') return { what: 'tempo', from: now.tempo, to: then.tempo };
-  if (now.kind === 'quiet' && then.kind === 'quiet') return { what: 'time', from: now.seconds, to: then.seconds };
-  if (now.kind !== 'movement' || then.kind !== 'movement') return null;
-  if (now.lead === 'own') return { what: 'time', from: now.seconds, to: then.seconds };
-  const [from, to] = [rounds(now, 'now'), rounds(then, 'after')];
-  if (now.lead === 'clock') return { what: 'clock', from, to };
+  const contract = contractOf(now);
+  const wish = contract.wish(now);
+  const wished = contractOf(then).wish(then);
+  if (!wish || !wished) return null;
+  const counted = contract.counted(now, tempoOf(plans.now));
+  if (!counted) return { what: wish.what, from: wish.value, to: wished.value };
+  const [from, to] = [counted.rounds, contractOf(then).counted(then, tempoOf(plans.then))?.rounds ?? 0];
+  if (wish.what === 'time') return { what: 'clock', from, to };
   return from === to ? null : { what: 'rounds', from, to };
 }

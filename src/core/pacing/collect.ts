@@ -1,16 +1,10 @@
 import {
-  aroundMilliseconds,
   companionsOf,
+  contractOf,
   countMilliseconds,
+  isMovement,
   mayLeaveOut,
-  ownMilliseconds,
-  ownWordsMilliseconds,
-  plainTalkMilliseconds,
-  quietMilliseconds,
-  quietWordsMilliseconds,
   stepsInOrder,
-  talkMilliseconds,
-  transitionMilliseconds,
   type ClassPlan,
   type MovementStep,
   type PlanVoice,
@@ -18,7 +12,7 @@ import {
   type StepPace,
 } from '@/core/plan';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
-import { leaveOutCost, quietCostPerMillisecond, roundsCost, talkCostPerMillisecond, type Weights } from './cost';
+import { leaveOutCost, roundsCost, silenceCostPerMillisecond, talkCostPerMillisecond, type Weights } from './cost';
 import type { ElasticItem, Item, ItemKind } from './model';
 
 /** The steps of a plan as the fit sees them. */
@@ -60,7 +54,7 @@ export function collectUnits(
   for (const { step, section } of stepsInOrder(plan)) {
     const stays = step.pinned || held.has(step.id);
     const pace = paces.get(step.id);
-    const counted = step.kind === 'movement' && step.lead !== 'own';
+    const counted = isMovement(step) && step.lead !== 'own';
     if (counted) movements++;
     if (following.has(step.id)) continue;
     const members = [step, ...(companions.get(step.id) ?? [])];
@@ -141,54 +135,12 @@ export function allowedRounds(step: MovementStep): number[] {
 }
 
 function partsOfStep(step: Step, voice: PlanVoice, order: number, weights: Weights, stays: boolean): Parts {
-  if (step.kind === 'transition') return { fixed: transitionMilliseconds(step, voice), elastic: [] };
-  if (step.kind === 'talk') {
-    const plain = plainTalkMilliseconds(step, voice);
-    const rigid = step.leastTempo === step.tempo && step.mostTempo === step.tempo;
-    if (stays || plain === 0 || rigid) return { fixed: talkMilliseconds(step, voice), elastic: [] };
-    const bounds = { least: Math.ceil(plain * step.leastTempo), most: Math.floor(plain * step.mostTempo) };
-    const costPerMillisecond = talkCostPerMillisecond(plain, weights);
-    return { fixed: 0, elastic: [elasticOf(step.id, 'talk', order, bounds, plain, costPerMillisecond)] };
-  }
-  if (step.kind === 'quiet') {
-    if (stays) return { fixed: quietMilliseconds(step, voice), elastic: [] };
-    return { fixed: 0, elastic: [stretching(step, 'quiet', order, quietWordsMilliseconds(step, voice), weights)] };
-  }
-  const around = aroundMilliseconds(step, voice);
-  if (step.lead !== 'own') return { fixed: around, elastic: [] };
-  if (stays) return { fixed: around + ownMilliseconds(step, voice), elastic: [] };
-  return { fixed: around, elastic: [stretching(step, 'own', order, ownWordsMilliseconds(step, voice), weights)] };
-}
-
-interface Timed {
-  readonly id: string;
-  readonly leastSeconds: number;
-  readonly preferredSeconds: number;
-  readonly mostSeconds: number;
-}
-
-function stretching(step: Timed, kind: 'quiet' | 'own', order: number, words: number, weights: Weights): ElasticItem {
-  const bounds = {
-    least: Math.max(words, toMilliseconds(step.leastSeconds)),
-    most: Math.max(words, toMilliseconds(step.mostSeconds)),
-  };
-  const preferred = clamped(toMilliseconds(step.preferredSeconds), bounds);
-  return elasticOf(step.id, kind, order, bounds, preferred, quietCostPerMillisecond(preferred, weights));
-}
-
-function elasticOf(
-  stepId: string,
-  kind: ElasticItem['kind'],
-  order: number,
-  bounds: { readonly least: number; readonly most: number },
-  preferred: number,
-  costPerMillisecond: number,
-): ElasticItem {
-  const least = bounds.least;
-  const most = Math.max(least, bounds.most);
-  return { stepId, kind, order, least, preferred: clamped(preferred, { least, most }), most, costPerMillisecond };
-}
-
-function clamped(value: number, bounds: { readonly least: number; readonly most: number }): number {
-  return Math.min(Math.max(bounds.least, bounds.most), Math.max(bounds.least, value));
+  const { fixed, stretch } = contractOf(step).parts(step, voice, stays);
+  if (!stretch) return { fixed, elastic: [] };
+  const { of, least } = stretch;
+  const most = Math.max(least, stretch.most);
+  const preferred = Math.min(most, Math.max(least, stretch.preferred));
+  const cost = of === 'talk' ? talkCostPerMillisecond : silenceCostPerMillisecond;
+  const costPerMillisecond = cost(stretch.preferred, weights);
+  return { fixed, elastic: [{ stepId: step.id, kind: of, order, least, preferred, most, costPerMillisecond }] };
 }

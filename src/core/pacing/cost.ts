@@ -46,12 +46,12 @@ export function breathCost(tenths: number, preferredTenths: number, movements: n
   return Math.round(weights.breath * movements * (0.8 * change + 4 * change * change) * BILLION);
 }
 
-/** A quiet costs as many billionths a millisecond as make 1 when it is doubled or gone; at least one billionth. */
-export function quietCostPerMillisecond(preferredMilliseconds: number, weights: Weights): number {
+/** A silence costs as many billionths a millisecond as make 1 when it is doubled or gone; at least one billionth. */
+export function silenceCostPerMillisecond(preferredMilliseconds: number, weights: Weights): number {
   return Math.max(1, Math.round((weights.time * BILLION) / Math.max(1, preferredMilliseconds)));
 }
 
-/** A talk said in twice its time costs 2: a change of tempo is heard sooner than a longer quiet. */
+/** A talk said in twice its time costs 2: a change of tempo is heard sooner than a longer silence. */
 export function talkCostPerMillisecond(plainMilliseconds: number, weights: Weights): number {
   return Math.max(1, Math.round((weights.time * 2 * BILLION) / Math.max(1, plainMilliseconds)));
 }

@@ -4,7 +4,7 @@ import {
   emptyPlan,
   findStep,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   type ClassPlan,
@@ -36,7 +36,7 @@ describe('fitting a class', () => {
     const plan = planOf(150, [
       movement(),
       movement({ sides: 'alternate' }),
-      makeQuiet(newId, 'Quiet', { preferredSeconds: 30, leastSeconds: 10, mostSeconds: 60 }),
+      makeSilence(newId, 'Quiet', { preferredSeconds: 30, leastSeconds: 10, mostSeconds: 60 }),
     ]);
     const fit = fitPlan(plan);
     expect(fit.feasible && Math.abs(fit.runtimeSeconds - 150)).toBeLessThan(0.5);
@@ -50,7 +50,7 @@ describe('fitting a class', () => {
 
   it('leaves alone what is pinned', () => {
     const pinned = movement({ pinned: true });
-    const quiet = makeQuiet(newId, 'Quiet', { preferredSeconds: 30, pinned: true });
+    const quiet = makeSilence(newId, 'Quiet', { preferredSeconds: 30, pinned: true });
     const plan = planOf(129, [pinned, movement(), quiet], { pinned: true });
     const after = fittedPlan(plan);
     expect(findStep(after, pinned.id)?.step).toEqual(pinned);
@@ -73,7 +73,12 @@ describe('fitting a class', () => {
   });
 
   it('gives the same answer every time', () => {
-    const plan = planOf(200, [movement(), movement(), movement(), makeQuiet(newId, 'Quiet', { preferredSeconds: 20 })]);
+    const plan = planOf(200, [
+      movement(),
+      movement(),
+      movement(),
+      makeSilence(newId, 'Quiet', { preferredSeconds: 20 }),
+    ]);
     expect(fitPlan(plan)).toEqual(fitPlan(structuredClone(plan)));
   });
 
@@ -91,7 +96,7 @@ describe('fitting a class', () => {
     const steps = [
       movement(),
       movement({ pinned: true }),
-      makeQuiet(newId, 'Quiet', { preferredSeconds: 60, leastSeconds: 40, mostSeconds: 80 }),
+      makeSilence(newId, 'Quiet', { preferredSeconds: 60, leastSeconds: 40, mostSeconds: 80 }),
       makeTalk(newId, 'Talk', ['Welcome.']),
     ];
     const plan = planOf(60, steps);

@@ -1,10 +1,11 @@
 import type { Milliseconds } from '@/core/units';
+import type { Stretch } from '@/core/plan';
 import type { Weights } from './cost';
 
-/** Something that may stretch and shrink: a quiet, an own-pace movement, a talk with a tempo. */
+/** Something that may stretch and shrink: a silence, an own-pace movement, a talk with a tempo. */
 export interface ElasticItem {
   readonly stepId: string;
-  readonly kind: 'quiet' | 'own' | 'talk';
+  readonly kind: Stretch['of'];
   /** Place in the class, to break ties. */
   readonly order: number;
   readonly least: Milliseconds;

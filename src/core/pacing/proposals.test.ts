@@ -4,7 +4,7 @@ import {
   emptyPlan,
   makeLength,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   planMilliseconds,
@@ -37,7 +37,7 @@ describe('proposals', () => {
     movement(),
     movement({ priority: 'low' }),
     movement(),
-    makeQuiet(newId, 'Quiet', { preferredSeconds: 40 }),
+    makeSilence(newId, 'Quiet', { preferredSeconds: 40 }),
   ];
   const plan = planOf(120, steps);
   const found = proposeFits(plan);
@@ -76,7 +76,7 @@ describe('movements led by the clock and at their own pace', () => {
       mostSeconds: 90,
       sides: 'alternate',
     });
-    const plan = planOf(150, [clock, movement(), makeQuiet(newId, 'Quiet', { preferredSeconds: 40 })]);
+    const plan = planOf(150, [clock, movement(), makeSilence(newId, 'Quiet', { preferredSeconds: 40 })]);
     const fit = fitPlan(plan);
     if (!fit.feasible) throw new Error(fit.reason);
     const after = taken(plan, fit.edit);
@@ -156,7 +156,7 @@ describe('lengths from one source', () => {
       movement(),
       movement({ priority: 'low' }),
       movement({ priority: 'middle' }),
-      makeQuiet(newId, 'Q', {}),
+      makeSilence(newId, 'Q', {}),
     ];
     const plan = planOf(150, steps);
     const [short] = withLengthPin([makeLength(newId, 'short', 80, 'leave-out')], '', '', {});
@@ -221,7 +221,7 @@ describe('faults', () => {
     ],
   ] as const)('%s leave the step as it is and fit the rest', (_, part) => {
     const odd = movement(part);
-    const plan = planOf(100, [odd, movement(), makeQuiet(newId, 'Quiet', { preferredSeconds: 30, mostSeconds: 90 })]);
+    const plan = planOf(100, [odd, movement(), makeSilence(newId, 'Quiet', { preferredSeconds: 30, mostSeconds: 90 })]);
     const fit = fitPlan(plan);
     expect(fit.feasible, JSON.stringify(fit)).toBe(true);
     const after = taken(plan, fit.feasible ? fit.edit : null);
@@ -247,7 +247,7 @@ describe('faults', () => {
 
   it('five hundred steps', () => {
     const steps = Array.from({ length: 500 }, (_, at) =>
-      at % 5 === 4 ? makeQuiet(newId, 'Quiet', {}) : movement({ priority: at % 3 === 0 ? 'low' : 'always' }),
+      at % 5 === 4 ? makeSilence(newId, 'Quiet', {}) : movement({ priority: at % 3 === 0 ? 'low' : 'always' }),
     );
     const sections = [0, 1, 2].map((at) => makeSection(newId, 'main', steps.slice(at * 170, at * 170 + 170)));
     const plan = { ...planOf(600, []), sections };

@@ -1,4 +1,17 @@
-import { LIMITS, stepsInOrder, type ClassPlan, type Edit, type Step } from '@/core/plan';
+import {
+  contractOf,
+  isMovement,
+  LIMITS,
+  setFields,
+  setPlan,
+  setStep,
+  stepsInOrder,
+  type ClassPlan,
+  type Edit,
+  type PlanPace,
+  type Step,
+  type StepWish,
+} from '@/core/plan';
 import { allowedRounds } from './collect';
 
 /** A bound that could give way, as far as a person would accept. */
@@ -38,12 +51,9 @@ export function slackOf(plan: ClassPlan, tooLong: boolean): Slack[] {
 function slackOfBreath(plan: ClassPlan, tooLong: boolean): Slack | null {
   const { pace } = plan;
   const setPace =
-    (change: (to: number) => object) =>
-    (now: ClassPlan, to: number): Edit => ({
-      kind: 'set-plan',
-      field: 'pace',
-      value: { ...now.pace, ...change(to) },
-    });
+    (change: (to: number) => Partial<PlanPace>) =>
+    (now: ClassPlan, to: number): Edit =>
+      setPlan('pace', { ...now.pace, ...change(to) });
   if (pace.pinned) {
     return { what: 'pin', stepId: null, from: 0, to: 0, values: [], editTo: setPace(() => ({ pinned: false })) };
   }
@@ -54,42 +64,42 @@ function slackOfBreath(plan: ClassPlan, tooLong: boolean): Slack | null {
 }
 
 function slackOfStep(step: Step, tooLong: boolean): Slack[] {
+  const wish = contractOf(step).wish(step);
+  if (!wish) return [];
   if (step.pinned) {
-    if (step.kind === 'transition') return [];
-    const editTo = (): Edit => ({ kind: 'set-step', stepId: step.id, field: 'pinned', value: false });
+    const editTo = (): Edit => setStep(step, 'pinned', false);
     return [{ what: 'pin', stepId: step.id, from: 0, to: 0, values: [], editTo }];
   }
-  const setting = (what: Slack['what'], field: string, now: number, values: readonly number[]): Slack[] => {
-    const editTo = (_: ClassPlan, to: number): Edit => ({ kind: 'set-step', stepId: step.id, field, value: to });
-    const found = bound(what, step.id, now, values, editTo);
-    return found ? [found] : [];
-  };
-  if (step.kind === 'movement' && step.lead === 'breath') {
-    const allowed = allowedRounds(step);
-    const now = tooLong ? allowed[0] : allowed[allowed.length - 1];
-    const end = tooLong ? ACCEPTABLE.leastRounds : Math.min(LIMITS.rounds, ACCEPTABLE.mostRounds);
-    const field = tooLong ? 'leastRounds' : 'mostRounds';
-    return setting('rounds', field, step[field], between(now, end, step.multiple));
+  const side = tooLong ? 'least' : 'most';
+  const now = wish[side];
+  const editTo = (_: ClassPlan, to: number): Edit => nothingIfNull(setFields(step, { [wish.fields[side]]: to }));
+  const found = bound(wish.what, step.id, now, acceptable(step, wish, side), editTo);
+  return found ? [found] : [];
+}
+
+/** Values that a bound may take, from the nearest on. */
+function acceptable(
+  step: Step,
+  wish: Pick<StepWish<Step>, 'what' | 'multiple' | 'least' | 'most'>,
+  side: Side,
+): number[] {
+  const shorter = side === 'least';
+  const now = wish[side];
+  if (wish.what === 'rounds') {
+    const allowed = isMovement(step) ? allowedRounds(step) : [now];
+    const from = shorter ? allowed[0] : allowed[allowed.length - 1];
+    const end = shorter ? ACCEPTABLE.leastRounds : Math.min(LIMITS.rounds, ACCEPTABLE.mostRounds);
+    return between(from, end, wish.multiple);
   }
-  if (step.kind === 'talk') {
-    const field = tooLong ? 'leastTempo' : 'mostTempo';
-    return setting(
-      'tempo',
-      field,
-      step[field],
-      between(step[field], tooLong ? ACCEPTABLE.leastTempo : ACCEPTABLE.mostTempo, 0.05),
-    );
-  }
-  if (step.kind === 'movement' || step.kind === 'quiet') {
-    const field = tooLong ? 'leastSeconds' : 'mostSeconds';
-    return setting(
-      'time',
-      field,
-      step[field],
-      between(step[field], tooLong ? ACCEPTABLE.leastTime : mostTime(step[field]), 5),
-    );
-  }
-  return [];
+  if (wish.what === 'tempo') return between(now, shorter ? ACCEPTABLE.leastTempo : ACCEPTABLE.mostTempo, 0.05);
+  return between(now, shorter ? ACCEPTABLE.leastTime : mostTime(now), 5);
+}
+
+type Side = 'least' | 'most';
+
+/** An edit of nothing where there is none. */
+function nothingIfNull(edit: Edit | null): Edit {
+  return edit ?? { kind: 'together', edits: [] };
 }
 
 /** As long as a stretch of time may become that is bounded by `now` seconds. */

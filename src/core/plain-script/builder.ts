@@ -2,10 +2,13 @@ import type { PhaseKind } from '@/core/breath';
 import type { NewId } from '@/core/document';
 import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
 import {
+  blankStep,
+  contractOf,
   emptyPlan,
+  isMovement,
   LIMITS,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   makeTransition,
@@ -29,15 +32,13 @@ export class ScriptBuilder {
   private readonly read: ReadLine[] = [];
   private readonly lists: { readonly what: 'length' | 'theme' | 'set aside'; readonly text: string }[] = [];
   private titled = false;
-  /** The movement's phases are the reader's own so far, not a default. */
-  private phased = new Set<string>();
 
   constructor(private readonly newId: NewId) {
     this.plan = { ...emptyPlan(newId, 'New class', 600), sections: [] };
   }
 
   take(line: string, put: LineKind | null, underlined: boolean): void {
-    const tidy = put === null ? readTidy(line, this.current()?.kind ?? null, this.sections.length > 0) : null;
+    const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
     if (tidy) {
       this.takeTidy(line, tidy);
       return;
@@ -90,7 +91,7 @@ export class ScriptBuilder {
         this.open({ ...makeSection(this.newId, tidy.role), title: tidy.text });
         return this.note(line, 'section', tidy.text);
       case 'step':
-        this.add(this.freshStep(tidy.kind, tidy.text));
+        this.add(blankStep(this.newId, tidy.kind, tidy.text));
         return this.note(line, tidy.kind, tidy.text);
       case 'said':
         this.say(tidy.text, tidy.pauseSeconds, tidy.layer);
@@ -174,36 +175,24 @@ export class ScriptBuilder {
     if (steps && steps.length > 0) steps[steps.length - 1] = step;
   }
 
-  private freshStep(kind: Step['kind'], text: string): Step {
-    if (kind === 'movement') {
-      const step = makeMovement(this.newId, text, { pattern: [] });
-      this.phased.add(step.id);
-      return step;
-    }
-    if (kind === 'talk') return makeTalk(this.newId, text, []);
-    return kind === 'quiet' ? makeQuiet(this.newId, text, {}) : makeTransition(this.newId, text, 5, '');
-  }
-
   /** A line that is said: in a talk or, taught, in a movement that has no breath yet; else in a new talk. */
   private say(text: string, pauseSeconds: number, layer: SpokenLine['layer'] = null): void {
     const line: SpokenLine = { id: this.newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds, layer };
     const step = this.current();
-    if (step?.kind === 'movement') return this.replace({ ...step, teach: [...step.teach, line] });
-    if (step?.kind === 'talk') return this.replace({ ...step, lines: [...step.lines, line] });
-    if (step?.kind === 'quiet' && step.openingLine === '') return this.replace({ ...step, openingLine: line.text });
-    if (step?.kind === 'quiet' && step.callBackLine === '') return this.replace({ ...step, callBackLine: line.text });
-    return this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
+    const longer = step && contractOf(step).withLine(step, line);
+    if (longer) this.replace(longer);
+    else this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
   }
 
   private phase(phase: Phase): void {
     const step = this.current();
-    if (step?.kind !== 'movement') return;
+    if (!isMovement(step)) return;
     this.replace({ ...step, pattern: [...step.pattern, phase].slice(0, LIMITS.phases) });
   }
 
   /** A breath in ordinary words: `in: arms rise` is an action, "Inhale, the arms rise." is what is said. */
   private breathe(kind: PhaseKind & LineKind, words: string, counts: Counts): void {
-    if (this.current()?.kind !== 'movement') this.add(makeMovement(this.newId, 'Movement', { pattern: [] }));
+    if (!isMovement(this.current())) this.add(makeMovement(this.newId, 'Movement', { pattern: [] }));
     const word = { in: 'In', out: 'Out', rest: '', free: '' }[kind];
     const said = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i.test(words) || word === '';
     const action = cut(said ? '' : words, LIMITS.titleCharacters);
@@ -220,16 +209,14 @@ export class ScriptBuilder {
 
   private pause(seconds: number): void {
     const step = this.current();
-    const last = (lines: readonly SpokenLine[]): SpokenLine[] =>
-      lines.map((line, at) => (at === lines.length - 1 ? { ...line, pauseSeconds: seconds } : line));
-    if (step?.kind === 'talk' && step.lines.length > 0) this.replace({ ...step, lines: last(step.lines) });
-    else if (step?.kind === 'movement' && step.teach.length > 0) this.replace({ ...step, teach: last(step.teach) });
+    const paused = step && contractOf(step).withPause(step, seconds);
+    if (paused) this.replace(paused);
     else this.say('', seconds);
   }
 
   private count(counts: Counts): void {
     const step = this.current();
-    if (step?.kind === 'movement') this.replace(this.counted(step, counts));
+    if (isMovement(step)) this.replace(this.counted(step, counts));
   }
 
   private counted(step: MovementStep, counts: Counts): MovementStep {
@@ -252,7 +239,7 @@ export class ScriptBuilder {
   private quiet(words: string, { seconds }: Counts): Step {
     const eyesClosed = /eyes closed|close (?:your|the) eyes/i.test(words);
     const [preferredSeconds, leastSeconds, mostSeconds] = seconds ?? [40, 20, 80];
-    return makeQuiet(this.newId, name(words), {
+    return makeSilence(this.newId, name(words), {
       seconds: preferredSeconds,
       preferredSeconds,
       leastSeconds,
@@ -268,7 +255,7 @@ export class ScriptBuilder {
 
   /** A movement that was given no breath has one in and one out. */
   private finished(step: Step): Step {
-    if (step.kind !== 'movement' || step.pattern.length > 0) return step;
+    if (!isMovement(step) || step.pattern.length > 0) return step;
     return { ...step, pattern: [makePhase(this.newId, { kind: 'in' }), makePhase(this.newId, { kind: 'out' })] };
   }
 }

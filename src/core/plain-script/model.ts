@@ -1,13 +1,10 @@
 import type { SidePlan } from '@/core/movement';
-import type { ClassPlan } from '@/core/plan';
+import { STEP_KINDS, type ClassPlan } from '@/core/plan';
 
 export const LINE_KINDS = [
   'title',
   'section',
-  'movement',
-  'talk',
-  'quiet',
-  'transition',
+  ...STEP_KINDS,
   'said',
   'in',
   'out',

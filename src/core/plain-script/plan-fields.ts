@@ -1,14 +1,23 @@
 import { PACE_CURVES } from '@/core/breath';
 import { SCHOOL_FIELDS } from './school-fields';
-import { FIT_WAYS, stepsInOrder, type ClassPlan, type Length, type LengthPin, type Section } from '@/core/plan';
-import { escapeText, splitBars, unescapeText } from './escape';
-import { numbersIn, oneOf, type Field } from './fields';
+import {
+  FIT_WAYS,
+  numbersIn,
+  stepsInOrder,
+  wordOf,
+  type Setting,
+  type ClassPlan,
+  type Length,
+  type LengthPin,
+  type Section,
+} from '@/core/plan';
+import { escapeText, splitBars, unescapeText } from '@/core/document';
 
 const pacePart = (
   key: string,
   write: (pace: ClassPlan['pace']) => string,
   read: (value: string) => Partial<ClassPlan['pace']> | null,
-): Field<ClassPlan> => ({
+): Setting<ClassPlan> => ({
   key,
   write: (plan) => write(plan.pace),
   read: (value, plan) => {
@@ -18,7 +27,7 @@ const pacePart = (
 });
 
 /** The settings of the whole class, always written. */
-export const PLAN_FIELDS: readonly Field<ClassPlan>[] = [
+export const PLAN_FIELDS: readonly Setting<ClassPlan>[] = [
   {
     key: 'focus',
     write: (plan) => escapeText(plan.focus),
@@ -98,7 +107,7 @@ export const PLAN_FIELDS: readonly Field<ClassPlan>[] = [
 ];
 
 /** The settings of a section that sets a breath of its own. */
-export const SECTION_FIELDS: readonly Field<Section>[] = [
+export const SECTION_FIELDS: readonly Setting<Section>[] = [
   {
     key: 'breath here',
     write: (section) => (section.paceMultiplier === null ? 'the class’s' : `x ${section.paceMultiplier}`),
@@ -132,7 +141,7 @@ export function lengthText(plan: ClassPlan, length: Length): string {
 export function lengthOf(value: string, id: string, stepIds: readonly string[]): Length | null {
   const [name, target, way, breath, ...pins] = splitBars(value);
   const targetSeconds = clockOf(target ?? '');
-  const found = oneOf(FIT_WAYS, way ?? '');
+  const found = wordOf(FIT_WAYS, way ?? '');
   if (targetSeconds === null || found === null || breath === undefined) return null;
   const read = pins.map((pin) => pinOf(pin, stepIds));
   if (read.some((pin) => pin === null)) return null;

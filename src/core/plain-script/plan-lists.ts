@@ -1,6 +1,6 @@
 import { stepsInOrder, type ClassPlan, type SetAside } from '@/core/plan';
 import type { Theme } from '@/core/words';
-import { escapeText, splitBars, unescapeText } from './escape';
+import { escapeText, splitBars, unescapeText } from '@/core/document';
 
 /** A theme as a line: its name, whether it is in use, then plain and themed words in turn. */
 export function themeText(plan: ClassPlan, theme: Theme): string {

@@ -1,4 +1,4 @@
-import type { ClassPlan } from '@/core/plan';
+import { wordOf, type ClassPlan, type Setting } from '@/core/plan';
 import {
   BELLIES,
   BREATH_WAYS,
@@ -9,25 +9,24 @@ import {
   SIDE_SCHOOLS,
   type Schools,
 } from '@/core/words';
-import { escapeText, unescapeText } from './escape';
-import { oneOf, type Field } from './fields';
+import { escapeText, unescapeText } from '@/core/document';
 
 function chosen<Key extends keyof Schools>(
   key: string,
   field: Key,
   values: readonly (Schools[Key] & string)[],
-): Field<ClassPlan> {
+): Setting<ClassPlan> {
   return {
     key,
     write: (plan) => plan.schools[field],
     read: (value, plan) => {
-      const found = oneOf(values, value);
+      const found = wordOf(values, value);
       return found === null ? null : { schools: { ...plan.schools, [field]: found } };
     },
   };
 }
 
-function worded(key: string, field: 'leftMark' | 'rightMark' | 'restLine'): Field<ClassPlan> {
+function worded(key: string, field: 'leftMark' | 'rightMark' | 'restLine'): Setting<ClassPlan> {
   return {
     key,
     write: (plan) => escapeText(plan.schools[field]),
@@ -36,7 +35,7 @@ function worded(key: string, field: 'leftMark' | 'rightMark' | 'restLine'): Fiel
 }
 
 /** The schools of a class, always written. */
-export const SCHOOL_FIELDS: readonly Field<ClassPlan>[] = [
+export const SCHOOL_FIELDS: readonly Setting<ClassPlan>[] = [
   chosen('counting', 'counting', COUNTINGS),
   chosen('sides said', 'sides', SIDE_SCHOOLS),
   worded('at the left', 'leftMark'),

@@ -1,7 +1,15 @@
 import { LAYERS, SECTION_ROLES, type Layer, type Phase, type SectionRole } from '@/core/movement';
-import type { ClassPlan, Section, Step } from '@/core/plan';
-import { splitBars, unescapeText } from './escape';
-import { fieldsOf, oneOf, type Field } from './fields';
+import {
+  contractOf,
+  isMovement,
+  STEP_KINDS,
+  wordOf,
+  type ClassPlan,
+  type Section,
+  type Setting,
+  type Step,
+} from '@/core/plan';
+import { splitBars, unescapeText } from '@/core/document';
 import { PLAN_FIELDS, SECTION_FIELDS } from './plan-fields';
 
 /** What a line of the tidy form is. */
@@ -12,14 +20,12 @@ export type Tidy =
   | { readonly what: 'said'; readonly text: string; readonly pauseSeconds: number; readonly layer: Layer | null }
   | { readonly what: 'phase'; readonly phase: Omit<Phase, 'id'> }
   | { readonly what: 'length' | 'theme' | 'set aside'; readonly text: string }
-  | { readonly what: 'plan'; readonly field: Field<ClassPlan>; readonly value: string }
-  | { readonly what: 'section-field'; readonly field: Field<Section>; readonly value: string }
-  | { readonly what: 'step-field'; readonly field: Field<Step>; readonly value: string };
-
-const STEP_KINDS = ['movement', 'talk', 'quiet', 'transition'] as const;
+  | { readonly what: 'plan'; readonly field: Setting<ClassPlan>; readonly value: string }
+  | { readonly what: 'section-field'; readonly field: Setting<Section>; readonly value: string }
+  | { readonly what: 'step-field'; readonly field: Setting<Step>; readonly value: string };
 
 /** Reads a line of the tidy form, given the step it stands under; `null` when it is ordinary writing. */
-export function readTidy(line: string, under: Step['kind'] | null, inSection: boolean): Tidy | null {
+export function readTidy(line: string, under: Step | null, inSection: boolean): Tidy | null {
   const heading = /^(#{1,3}) (.*)$/su.exec(line);
   if (heading) return tidyHeading(heading[1].length, heading[2]);
   const said = /^> (.*?)(?: ?\(pause (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s(?:, ([a-z]+))?\))?$/su.exec(line);
@@ -29,10 +35,10 @@ export function readTidy(line: string, under: Step['kind'] | null, inSection: bo
       what: 'said',
       text: unescapeText(text),
       pauseSeconds: pause === undefined ? 1.5 : Number(pause),
-      layer: layer === undefined ? null : oneOf(LAYERS, layer),
+      layer: layer === undefined ? null : wordOf(LAYERS, layer),
     };
   }
-  if (under === 'movement') {
+  if (isMovement(under)) {
     const phase = tidyPhase(line);
     if (phase) return { what: 'phase', phase };
   }
@@ -40,7 +46,7 @@ export function readTidy(line: string, under: Step['kind'] | null, inSection: bo
   if (!setting) return null;
   const [, key, value = ''] = setting;
   if (under !== null) {
-    const field = fieldsOf(under).find((one) => one.key === key);
+    const field = contractOf(under).settings.find((one) => one.key === key);
     return field ? { what: 'step-field', field, value } : null;
   }
   if (inSection) {
@@ -56,11 +62,11 @@ function tidyHeading(depth: number, text: string): Tidy | null {
   if (depth === 1) return { what: 'title', text: unescapeText(text) };
   if (depth === 2) {
     const match = /^(.*) \[([a-z]+)\]$/su.exec(text);
-    const role = match && oneOf(SECTION_ROLES, match[2]);
+    const role = match && wordOf(SECTION_ROLES, match[2]);
     return match && role ? { what: 'section', text: unescapeText(match[1]), role } : null;
   }
   const match = /^([a-z]+): (.*)$/su.exec(text);
-  const kind = match && oneOf(STEP_KINDS, match[1]);
+  const kind = match && wordOf(STEP_KINDS, match[1]);
   return match && kind ? { what: 'step', kind, text: unescapeText(match[2]) } : null;
 }
 

@@ -1,5 +1,14 @@
 import type { NewId } from '@/core/document';
-import { makeStep, stepsInOrder, type MovementStep, type Step, type StepKind } from '@/core/plan';
+import {
+  isMovement,
+  isSilence,
+  makeStep,
+  STEP_KINDS,
+  stepsInOrder,
+  type MovementStep,
+  type Step,
+  type StepKind,
+} from '@/core/plan';
 import type { SectionRole } from '@/core/movement';
 import type { Counts } from './model';
 import { readScript } from './read';
@@ -16,7 +25,7 @@ export interface TypedStep {
 export function readTypedStep(newId: NewId, typed: string): TypedStep {
   const text = typed.replace(/\s+/g, ' ').trim();
   const read = readScript(newId, `# Main set\n- ${text}`);
-  const line = read.lines.find(({ kind }) => kind === 'movement' || kind === 'quiet' || kind === 'transition');
+  const line = read.lines.find(({ kind }) => STEP_KINDS.some((one) => one === kind));
   const steps = stepsInOrder(read.plan);
   const counted = line && Object.keys(line.counts).length > 0;
   if (!counted || steps.length !== 1) return { name: text, counts: {}, step: null };
@@ -29,13 +38,13 @@ export function stepTyped(newId: NewId, kind: StepKind, { name, counts, step }: 
   if (step?.kind === kind) return step;
   const made = makeStep(newId, kind, name);
   const [seconds, least, most] = counts.seconds ?? [];
-  if (made.kind !== 'quiet' || seconds === undefined || least === undefined || most === undefined) return made;
+  if (!isSilence(made) || seconds === undefined || least === undefined || most === undefined) return made;
   return { ...made, seconds, preferredSeconds: seconds, leastSeconds: least, mostSeconds: most };
 }
 
 /** A movement from the library with the amounts that a script gives it; those win. */
 export function withCounts(taken: MovementStep, said: Step | null, counts: Counts): MovementStep {
-  if (said?.kind !== 'movement') return taken;
+  if (!isMovement(said)) return taken;
   const { rounds, preferredRounds, leastRounds, mostRounds, sides, startSide, lead } = said;
   const { seconds, preferredSeconds, leastSeconds, mostSeconds } = said;
   return {
@@ -55,6 +64,5 @@ export function likelyKinds(role: SectionRole, { name, step }: TypedStep): reado
   const first: StepKind =
     step?.kind ??
     (STILL.test(name) ? 'quiet' : CHANGE.test(name) ? 'transition' : role === 'welcome' ? 'talk' : 'movement');
-  const all: readonly StepKind[] = ['movement', 'talk', 'quiet', 'transition'];
-  return [first, ...all.filter((kind) => kind !== first)];
+  return [first, ...STEP_KINDS.filter((kind) => kind !== first)];
 }

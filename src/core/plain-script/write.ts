@@ -1,7 +1,5 @@
-import type { Phase, SpokenLine } from '@/core/movement';
-import { type ClassPlan, type Section, type Step } from '@/core/plan';
-import { escapeText } from './escape';
-import { fieldsOf, FRESH } from './fields';
+import { contractOf, type ClassPlan, type Section, type Step } from '@/core/plan';
+import { escapeText } from '@/core/document';
 import { lengthText, PLAN_FIELDS, SECTION_FIELDS } from './plan-fields';
 import { setAsideText, themeText } from './plan-lists';
 
@@ -27,30 +25,16 @@ function sectionSettings(section: Section): string[] {
 
 function stepLines(step: Step): string[] {
   const lines = [`### ${step.kind}: ${escapeText(step.name)}`];
-  const fresh: Step = FRESH[step.kind];
-  for (const field of fieldsOf(step.kind)) {
+  const contract = contractOf(step);
+  // A setting that says what a step has before it is read is not written.
+  const blank = contract.blank(() => 'x', 'x');
+  for (const field of contract.settings) {
     const value = field.write(step);
-    if (value !== field.write(fresh)) lines.push(setting(field.key, value));
+    if (value !== field.write(blank)) lines.push(setting(field.key, value));
   }
-  if (step.kind === 'movement') lines.push(...step.teach.map(spoken), ...step.pattern.map(phaseLine));
-  if (step.kind === 'talk') lines.push(...step.lines.map(spoken));
-  return lines;
+  return [...lines, ...contract.body(step)];
 }
 
 function setting(key: string, value: string): string {
   return value === '' ? `${key}:` : `${key}: ${value}`;
-}
-
-function spoken(line: SpokenLine): string {
-  const layer = line.layer === null ? '' : `, ${line.layer}`;
-  return `> ${escapeText(line.text)} (pause ${line.pauseSeconds} s${layer})`;
-}
-
-/** A phase with its length where it has its own, then the action and the three wordings. */
-function phaseLine(phase: Phase): string {
-  const share = phase.share === null ? '' : ` share ${phase.share}`;
-  const seconds = phase.seconds === null ? '' : ` ${phase.seconds} s`;
-  const lead = phase.leadSeconds === null ? '' : ` lead ${phase.leadSeconds} s`;
-  const words = [phase.action, phase.full, phase.short, phase.breath].map(escapeText).join(' | ');
-  return `${phase.kind}${share}${seconds}${lead}: ${words}`;
 }

@@ -11,12 +11,14 @@ import {
   leaveOutEdit,
   makeLength,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   makeTransition,
   mayLeaveOut,
+  planAfter,
   planAtLength,
+  setFields,
   planMilliseconds,
   readPlan,
   stanceGaps,
@@ -93,7 +95,7 @@ describe('leaving out', () => {
     const feet = makeTransition(newId, 'Feet', 5, 'Step.', { goesWith: 'next' });
     const word = { ...makeTalk(newId, 'Word', ['Before.']), goesWith: 'next' as const };
     const main = movement('Main', { priority: 'low' });
-    const after = makeQuiet(newId, 'After', { goesWith: 'previous' });
+    const after = makeSilence(newId, 'After', { goesWith: 'previous' });
     const plan = planOf([movement('First'), feet, word, main, after]);
     expect(
       companionsOf(plan)
@@ -129,7 +131,7 @@ describe('the pace of a step', () => {
 });
 
 describe('another length of a class', () => {
-  const steps = [movement('One'), movement('Two', { lead: 'own' }), makeQuiet(newId, 'Three', {})];
+  const steps = [movement('One'), movement('Two', { lead: 'own' }), makeSilence(newId, 'Three', {})];
   const plan = planOf(steps);
   const length = makeLength(newId, '5 minutes', 300);
 
@@ -165,22 +167,22 @@ describe('another length of a class', () => {
 });
 
 describe('what changed between two states', () => {
-  const [one, two, three] = [movement('One'), movement('Two'), makeQuiet(newId, 'Three', {})];
+  const [one, two, three] = [movement('One'), movement('Two'), makeSilence(newId, 'Three', {})];
   const plan = planOf([one, two, three]);
   const codes = (after: ClassPlan): string[] =>
     comparePlans(plan, after).map((change) => ('name' in change ? `${change.code} ${change.name}` : change.code));
-  const set = (stepId: string, field: string, value: never): ClassPlan =>
-    edited(plan, { kind: 'set-step', stepId, field, value });
+  const set = <One extends Step>(step: One, fields: Partial<One>): ClassPlan =>
+    planAfter(plan, setFields(step, fields));
 
   it('is told step by step', () => {
     expect(codes(plan)).toEqual([]);
     expect(codes({ ...plan, title: 'Other', targetSeconds: 300 })).toEqual(['title', 'target']);
     expect(codes({ ...plan, pace: { ...plan.pace, breathSeconds: 8, curve: 'eased' } })).toEqual(['breath', 'pace']);
-    expect(codes(set(one.id, 'rounds', 7 as never))).toEqual(['rounds One']);
-    expect(codes(set(one.id, 'lastRoundLine', 'Once more.' as never))).toEqual(['words One']);
-    expect(codes(set(one.id, 'sides', 'alternate' as never))).toEqual(['step-changed One']);
-    expect(codes(set(one.id, 'leastRounds', 1 as never))).toEqual(['step-changed One']);
-    expect(codes(set(three.id, 'seconds', 99 as never))).toEqual(['time Three']);
+    expect(codes(set(one, { rounds: 7 }))).toEqual(['rounds One']);
+    expect(codes(set(one, { lastRoundLine: 'Once more.' }))).toEqual(['words One']);
+    expect(codes(set(one, { sides: 'alternate' }))).toEqual(['step-changed One']);
+    expect(codes(set(one, { leastRounds: 1 }))).toEqual(['step-changed One']);
+    expect(codes(set(three, { seconds: 99 }))).toEqual(['time Three']);
     expect(codes(edited(plan, leaveOutEdit(plan, two.id, true)))).toEqual(['left-out Two']);
     expect(codes(edited(plan, { kind: 'remove-step', stepId: two.id }))).toEqual(['step-removed Two']);
     expect(codes(planOf([one, two, three, movement('Four')]))).toContain('step-added Four');

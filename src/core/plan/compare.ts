@@ -1,6 +1,7 @@
 import { sameDocument } from '@/core/document';
 import type { Seconds } from '@/core/units';
-import { stepsInOrder, type ClassPlan, type Section, type Step } from './model';
+import { stepsInOrder, type ClassPlan, type Section } from './schema';
+import { contractOf, type Step } from './steps';
 
 /** One thing that differs between two states of a class. Names are those of the later state, or of what is gone. */
 export type PlanChange =
@@ -81,56 +82,37 @@ function compareSteps(before: ClassPlan, after: ClassPlan): PlanChange[] {
   return changes;
 }
 
-/** Fields of a step that hold what is said. */
-const WORDS: ReadonlySet<string> = new Set([
-  'teach',
-  'lines',
-  'line',
-  'pattern',
-  'lastRoundLine',
-  'sideChangeLine',
-  'openingLine',
-  'callBackLine',
-  'reassuranceLine',
-  'moments',
-  'shorts',
-  'intro',
-  'levels',
-  'fade',
-  'fadePins',
-]);
+/** Fields of a step that hold what is said, and which of it when. */
+function wordFieldsOf(step: Step): ReadonlySet<string> {
+  const contract = contractOf(step);
+  return new Set([...Object.keys(contract.changedTexts(step, (text) => text)), ...contract.wordFields]);
+}
+
 /** Fields that come with a change of rounds or time, or that only the machine sets. */
-const FOLLOWING: ReadonlySet<string> = new Set([
-  'rounds',
-  'preferredRounds',
-  'leastRounds',
-  'mostRounds',
-  'seconds',
-  'preferredSeconds',
-  'leastSeconds',
-  'mostSeconds',
-  'leftOut',
-  'pinned',
-]);
+function followingFieldsOf(step: Step): ReadonlySet<string> {
+  return new Set(['leftOut', 'pinned', ...contractOf(step).amountFields]);
+}
 
 function compareStep(before: Step, after: Step): PlanChange[] {
   if (sameDocument(before, after)) return [];
   const { name } = after;
   const changes: PlanChange[] = [];
   if (before.leftOut !== after.leftOut) changes.push({ code: after.leftOut ? 'left-out' : 'brought-back', name });
-  if (before.kind === 'movement' && after.kind === 'movement' && before.rounds !== after.rounds) {
+  if ('rounds' in before && 'rounds' in after && before.rounds !== after.rounds) {
     changes.push({ code: 'rounds', name, from: before.rounds, to: after.rounds });
   }
   if ('seconds' in before && 'seconds' in after && before.seconds !== after.seconds) {
     changes.push({ code: 'time', name, from: before.seconds, to: after.seconds });
   }
-  const was = before as unknown as Readonly<Record<string, unknown>>;
-  const is = after as unknown as Readonly<Record<string, unknown>>;
+  const was: Readonly<Record<string, unknown>> = { ...before };
+  const is: Readonly<Record<string, unknown>> = { ...after };
+  const words = wordFieldsOf(after);
+  const following = followingFieldsOf(after);
   const fields = Object.keys(is).filter((field) => !sameDocument(was[field], is[field]));
-  if (fields.some((field) => WORDS.has(field))) changes.push({ code: 'words', name });
+  if (fields.some((field) => words.has(field))) changes.push({ code: 'words', name });
   if (before.pinned !== after.pinned && before.leftOut === after.leftOut) changes.push({ code: 'pinned', name });
-  const others = fields.some((field) => !WORDS.has(field) && !FOLLOWING.has(field));
-  const bounds = fields.some((field) => FOLLOWING.has(field)) && changes.length === 0;
+  const others = fields.some((field) => !words.has(field) && !following.has(field));
+  const bounds = fields.some((field) => following.has(field)) && changes.length === 0;
   if (others || bounds) changes.push({ code: 'step-changed', name });
   return changes;
 }

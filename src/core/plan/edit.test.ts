@@ -112,7 +112,8 @@ describe('edits', () => {
         { kind: 'remove-step', stepId: 'nobody' },
         { kind: 'remove-section', sectionId: 'nobody' },
         { kind: 'set-step', stepId: plan.sections[0].steps[0].id, field: 'rounds', value: 3 },
-        { kind: 'set-step', stepId: plan.sections[0].steps[0].id, field: 'id', value: 'x' },
+        // As it might come from elsewhere: no type stands guard there.
+        JSON.parse(`{"kind":"set-step","stepId":"${plan.sections[0].steps[0].id}","field":"id","value":"x"}`) as Edit,
         { kind: 'insert-section', index: 0, section: plan.sections[0] },
         { kind: 'insert-step', sectionId: plan.sections[0].id, index: 0, step: plan.sections[1].steps[0] },
         { kind: 'move-step', stepId: plan.sections[0].steps[0].id, toSectionId: 'nobody', toIndex: 0 },

@@ -1,15 +1,49 @@
-import type { Json } from '@/core/document';
+import { sameDocument, type FieldAndValue } from '@/core/document';
 import { failed, ok, type Result } from '@/core/units';
-import type { ClassPlan, Section, Step } from './model';
+import type { ClassPlan, Section } from './schema';
+import type { Step, StepKind, StepOf } from './steps';
+
+type PlanField = Exclude<keyof ClassPlan, 'format' | 'version' | 'sections'>;
+type SectionField = Exclude<keyof Section, 'id' | 'steps'>;
+/** A field of a kind of step that an edit may set. */
+export type StepField<Kind extends StepKind = StepKind> = Kind extends StepKind
+  ? Exclude<keyof StepOf<Kind>, 'id' | 'kind'>
+  : never;
+
+/** A change of one field of the whole class: the value belongs to the field. */
+export type SetPlan = {
+  readonly [Field in PlanField]: { readonly kind: 'set-plan'; readonly field: Field; readonly value: ClassPlan[Field] };
+}[PlanField];
+
+export type SetSection = {
+  readonly [Field in SectionField]: {
+    readonly kind: 'set-section';
+    readonly sectionId: string;
+    readonly field: Field;
+    readonly value: Section[Field];
+  };
+}[SectionField];
+
+/** A change of one field of a step: the field belongs to a kind of step, and the value to the field. */
+export type SetStep<Kind extends StepKind = StepKind> = Kind extends StepKind
+  ? {
+      readonly [Field in StepField<Kind>]: {
+        readonly kind: 'set-step';
+        readonly stepId: string;
+        readonly field: Field;
+        readonly value: StepOf<Kind>[Field];
+      };
+    }[StepField<Kind>]
+  : never;
 
 /**
  * One change to a plan, as data. `set-*` replaces one field of the thing named; the others insert, remove and move
  * whole sections and steps. `together` is several edits in order, undone as one.
  */
 export type Edit =
-  | { readonly kind: 'set-plan'; readonly field: PlanField; readonly value: Json }
-  | { readonly kind: 'set-section'; readonly sectionId: string; readonly field: SectionField; readonly value: Json }
-  | { readonly kind: 'set-step'; readonly stepId: string; readonly field: string; readonly value: Json }
+  | SetPlan
+  | SetSection
+  | SetStep
   | { readonly kind: 'insert-section'; readonly index: number; readonly section: Section }
   | { readonly kind: 'remove-section'; readonly sectionId: string }
   | { readonly kind: 'move-section'; readonly sectionId: string; readonly toIndex: number }
@@ -18,22 +52,44 @@ export type Edit =
   | { readonly kind: 'move-step'; readonly stepId: string; readonly toSectionId: string; readonly toIndex: number }
   | { readonly kind: 'together'; readonly edits: readonly Edit[] };
 
-export type PlanField =
-  | 'title'
-  | 'focus'
-  | 'audience'
-  | 'targetSeconds'
-  | 'pace'
-  | 'voice'
-  | 'keepOnTarget'
-  | 'keepWordsFitted'
-  | 'lengths'
-  | 'schools'
-  | 'silenceShare'
-  | 'themes'
-  | 'themeId'
-  | 'setAside';
-export type SectionField = 'title' | 'role' | 'paceMultiplier' | 'inShare';
+/** Sets one field of the whole class. */
+export function setPlan(...[field, value]: FieldAndValue<ClassPlan, PlanField>): Edit {
+  return correlated<SetPlan>({ kind: 'set-plan', field, value });
+}
+
+export function setSection(sectionId: string, ...[field, value]: FieldAndValue<Section, SectionField>): Edit {
+  return correlated<SetSection>({ kind: 'set-section', sectionId, field, value });
+}
+
+/** Sets one field of a step. */
+export function setStep<One extends Step>(
+  step: One,
+  ...[field, value]: FieldAndValue<One, Exclude<keyof One, 'id' | 'kind'>>
+): Edit {
+  return correlated<SetStep>({ kind: 'set-step', stepId: step.id, field, value });
+}
+
+/** Sets those fields of a step that differ from what it has; `null` where none does. */
+export function setFields<One extends Step>(step: One, fields: Partial<One>): Edit | null {
+  const edits: Edit[] = [];
+  for (const field of Object.keys(fields) as (keyof One)[]) {
+    const value = fields[field];
+    if (field === 'id' || field === 'kind' || value === undefined || sameDocument(value, step[field])) continue;
+    edits.push(correlated<SetStep>({ kind: 'set-step', stepId: step.id, field, value }));
+  }
+  return together(edits);
+}
+
+/** Edits in order as one; `null` where there are none. */
+export function together(edits: readonly Edit[]): Edit | null {
+  if (edits.length === 0) return null;
+  return edits.length === 1 ? edits[0] : { kind: 'together', edits };
+}
+
+/** A field and its value belong together; the compiler does not follow that once the field is a variable. */
+function correlated<Change extends Edit>(edit: { readonly [Part in keyof Change]: unknown }): Change {
+  return edit as unknown as Change;
+}
 
 /** Why an edit could not be applied; nothing was changed. */
 export interface EditProblem {
@@ -54,14 +110,14 @@ export interface Applied {
 export function applyEdit(plan: ClassPlan, edit: Edit): Result<Applied, EditProblem> {
   switch (edit.kind) {
     case 'set-plan':
-      return done({ ...plan, [edit.field]: edit.value }, { ...edit, value: plan[edit.field] as unknown as Json });
+      return done({ ...plan, [edit.field]: edit.value }, correlated<SetPlan>({ ...edit, value: plan[edit.field] }));
     case 'set-section':
       return changeSection(plan, edit.sectionId, (section) => ({
         after: { ...section, [edit.field]: edit.value },
-        inverse: { ...edit, value: section[edit.field] },
+        inverse: correlated<SetSection>({ ...edit, value: section[edit.field] }),
       }));
     case 'set-step':
-      return setStep(plan, edit);
+      return applyToStep(plan, edit);
     case 'insert-section': {
       if (plan.sections.some((section) => section.id === edit.section.id)) return refused('id-in-use', edit.section.id);
       return done(
@@ -121,17 +177,22 @@ export function findStep(
   return null;
 }
 
-function setStep(plan: ClassPlan, edit: Extract<Edit, { kind: 'set-step' }>): Result<Applied, EditProblem> {
+function applyToStep(plan: ClassPlan, edit: SetStep): Result<Applied, EditProblem> {
   const found = findStep(plan, edit.stepId);
   if (!found) return refused('no-such-step', edit.stepId);
-  const before: Readonly<Record<string, unknown>> = { ...found.step };
-  if (!(edit.field in before) || edit.field === 'id' || edit.field === 'kind')
-    return refused('no-such-field', edit.field);
-  const after = { ...before, [edit.field]: edit.value } as unknown as Step;
+  const { step } = found;
+  const { field } = edit;
+  if (!hasField(step, field)) return refused('no-such-field', field);
+  const after: Step = { ...step, [field]: edit.value };
   return changeSection(plan, found.section.id, (section) => ({
-    after: { ...section, steps: section.steps.map((step, at) => (at === found.index ? after : step)) },
-    inverse: { ...edit, value: before[edit.field] as Json },
+    after: { ...section, steps: section.steps.map((one, at) => (at === found.index ? after : one)) },
+    inverse: correlated<SetStep>({ ...edit, value: step[field] }),
   }));
+}
+
+/** Whether a step has a field that may be set: an edit may name one of another kind. */
+function hasField<One extends Step>(step: One, field: string): field is Exclude<keyof One & string, 'id' | 'kind'> {
+  return field in step && field !== 'id' && field !== 'kind';
 }
 
 function removeStep(plan: ClassPlan, stepId: string): Result<Applied, EditProblem> {

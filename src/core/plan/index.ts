@@ -1,70 +1,96 @@
-export { linesAfter, linesBefore, type AroundLine } from './around';
-export * from './model';
+export {
+  FIT_WAYS,
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  planSchema,
+  stepsInOrder,
+  type ClassPlan,
+  type FitWay,
+  type Length,
+  type LengthPin,
+  type PlanPace,
+  type Section,
+  type SetAside,
+} from './schema';
+export { type PlanVoice } from './voice';
 export { LIMITS } from './limits';
+export { ask, askRounds, breathAsked, roundsAsked } from './ask';
+export { type Wish } from './wish';
+export {
+  blankStep,
+  contractOf,
+  isMovement,
+  isSilence,
+  isTalk,
+  makeMovement,
+  makeSilence,
+  makeStep,
+  makeTalk,
+  makeTransition,
+  STEP_KINDS,
+  stepOf,
+  type MovementStep,
+  type SilenceStep,
+  type Step,
+  type StepKind,
+  type StepOf,
+  type TalkStep,
+  type TransitionStep,
+} from './steps';
+export { COMPANIONS, type Companion } from './steps/common';
+export {
+  type Counted,
+  type Moment,
+  type PlacedLine,
+  type StepPace,
+  type StepWish,
+  type StepWriter,
+  type Stretch,
+  type Tempo,
+  type Turn,
+} from './steps/contract';
+export {
+  aroundMilliseconds,
+  countMilliseconds,
+  roundsFilling,
+  roundsOf,
+  teachMilliseconds,
+} from './steps/movement/durations';
+export { lineAt, lineIn } from './steps/movement/lines';
+export { INTROS, VIEWS, type Intro, type View } from './steps/movement/schema';
+export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turns';
+export { numbersIn, wordOf, type Setting } from './steps/settings';
+export { lineMilliseconds, withLastPause } from './steps/speech';
+export { placeName, type CueSource, type StepText, type TextPlace } from './steps/text-place';
 export {
   copyPlan,
   copySection,
   copyStep,
   emptyPlan,
   makeLength,
-  makeMovement,
-  makeQuiet,
   makeSection,
-  makeStep,
-  makeTalk,
-  makeTransition,
   SECTION_TITLES,
   USUAL_SECTIONS,
-  stepOf,
 } from './make';
 export { companionsOf, leaveOutEdit, mayLeaveOut } from './leave-out';
 export {
   applyEdit,
   findStep,
   planAfter,
+  setFields,
+  setPlan,
+  setSection,
+  setStep,
+  together,
   type Applied,
   type Edit,
   type EditProblem,
-  type PlanField,
-  type SectionField,
+  type SetStep,
+  type StepField,
 } from './edit';
 export { comparePlans, type PlanChange } from './compare';
 export { planAtLength, withLengthPin } from './lengths';
 export { readPlan, readPlanText, upToDate, writePlanText } from './read';
-export {
-  aroundMilliseconds,
-  countMilliseconds,
-  lineMilliseconds,
-  aroundLineMilliseconds,
-  sideChangeText,
-  movementRoundMilliseconds,
-  ownMilliseconds,
-  ownWordsMilliseconds,
-  plainTalkMilliseconds,
-  planMilliseconds,
-  quietMilliseconds,
-  quietWordsMilliseconds,
-  roundsFilling,
-  roundsOf,
-  sideChangeMilliseconds,
-  teachMilliseconds,
-  sidesInTurn,
-  stepMilliseconds,
-  stepPaces,
-  talkMilliseconds,
-  transitionMilliseconds,
-  type StepPace,
-} from './durations';
-export { fillGapsEdit, stanceGaps, transitionFor, type StanceGap } from './stances';
-export {
-  changePlanTexts,
-  changeTexts,
-  lineIn,
-  placeName,
-  rewordEdit,
-  textsOf,
-  type Reworded,
-  type StepText,
-  type TextPlace,
-} from './texts';
-export { stancesOf } from './stances';
+export { planMilliseconds, stepMilliseconds, stepPaces } from './durations';
+export { fillGapsEdit, leadsOn, stanceGaps, stancesOf, transitionFor, type StanceGap } from './stances';
+export { changePlanTexts, changeTexts, rewordEdit, saidTextsOf, textsOf, type Reworded } from './texts';

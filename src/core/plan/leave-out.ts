@@ -1,6 +1,7 @@
 import type { SectionRole } from '@/core/movement';
-import type { Edit } from './edit';
-import { stepsInOrder, type ClassPlan, type Step } from './model';
+import { findStep, setStep, type Edit } from './edit';
+import { stepsInOrder, type ClassPlan } from './schema';
+import { contractOf, type Step } from './steps';
 
 /** Sections whose steps are never left out: people arrive and are brought to a close whatever the length. */
 const KEPT_ROLES: ReadonlySet<SectionRole> = new Set(['arrival', 'closing']);
@@ -8,7 +9,7 @@ const KEPT_ROLES: ReadonlySet<SectionRole> = new Set(['arrival', 'closing']);
 /** Whether a fit may leave a step out by itself: its priority allows it, and it is no arrival, caution or closing. */
 export function mayLeaveOut(step: Step, role: SectionRole): boolean {
   if (KEPT_ROLES.has(role) || step.priority === 'always') return false;
-  return !(step.kind === 'talk' && step.caution);
+  return !contractOf(step).always(step);
 }
 
 /**
@@ -31,29 +32,23 @@ export function companionsOf(plan: ClassPlan): ReadonlyMap<string, readonly Step
 }
 
 function accompanies(step: Step): boolean {
-  if (step.kind === 'movement' || step.goesWith === 'none' || step.pinned) return false;
-  return !(step.kind === 'talk' && step.caution);
+  const contract = contractOf(step);
+  return contract.companion(step) !== 'none' && !step.pinned && !contract.always(step);
 }
 
 function directionOf(step: Step): -1 | 1 {
-  return step.kind !== 'movement' && step.goesWith === 'previous' ? -1 : 1;
+  return contractOf(step).companion(step) === 'previous' ? -1 : 1;
 }
 
 /** The edit that leaves a step out by hand, with what goes with it, and pins that; or brings all of it back. */
 export function leaveOutEdit(plan: ClassPlan, stepId: string, out: boolean): Edit {
-  const together = companionsOf(plan).get(stepId) ?? [];
-  const set = (id: string, field: 'leftOut' | 'pinned', value: boolean): Edit => ({
-    kind: 'set-step',
-    stepId: id,
-    field,
-    value,
-  });
+  const companions = companionsOf(plan).get(stepId) ?? [];
+  const found = findStep(plan, stepId)?.step;
   return {
     kind: 'together',
     edits: [
-      set(stepId, 'leftOut', out),
-      set(stepId, 'pinned', out),
-      ...together.map((step) => set(step.id, 'leftOut', out)),
+      ...(found ? [setStep(found, 'leftOut', out), setStep(found, 'pinned', out)] : []),
+      ...companions.map((step) => setStep(step, 'leftOut', out)),
     ],
   };
 }

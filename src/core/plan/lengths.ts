@@ -1,7 +1,8 @@
 import { planAfter } from './edit';
 import { leaveOutEdit } from './leave-out';
 import { LIMITS } from './limits';
-import { stepsInOrder, type ClassPlan, type Length, type LengthPin, type Step } from './model';
+import { stepsInOrder, type ClassPlan, type Length, type LengthPin } from './schema';
+import { contractOf, type Step } from './steps';
 
 /**
  * A class at one of its lengths before it is fitted: the source's steps and wishes, the length's target and pins. It
@@ -33,16 +34,12 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
 }
 
 function pinned(step: Step, pin: LengthPin): Step {
-  if (step.kind === 'movement' && step.lead === 'breath' && pin.rounds !== null) {
-    return { ...step, rounds: pin.rounds, pinned: true, leftOut: false };
-  }
-  if (pin.leftOut === false && pin.rounds === null && pin.seconds === null) {
-    // It stays in; its rounds and time are left to the fit.
-    return { ...step, leftOut: false, priority: 'always' };
-  }
-  const timed = step.kind === 'quiet' || (step.kind === 'movement' && step.lead !== 'breath');
-  if (timed && pin.seconds !== null) return { ...step, seconds: pin.seconds, pinned: true, leftOut: false };
-  return step;
+  const wish = contractOf(step).wish(step);
+  const asked = wish?.what === 'rounds' ? pin.rounds : wish?.what === 'time' ? pin.seconds : null;
+  if (wish && asked !== null) return { ...step, [wish.fields.value]: asked, pinned: true, leftOut: false };
+  // It stays in; its rounds and time are left to the fit.
+  const staysIn = pin.leftOut === false && pin.rounds === null && pin.seconds === null;
+  return staysIn ? { ...step, leftOut: false, priority: 'always' } : step;
 }
 
 /** The lengths of a class with one pin set, changed or taken out (all its values `null`). */

@@ -1,12 +1,5 @@
 import type { NewId } from '@/core/document';
-import {
-  contentOf,
-  copyContent,
-  makeContent,
-  spokenLines,
-  type MovementContent,
-  type SectionRole,
-} from '@/core/movement';
+import type { SectionRole } from '@/core/movement';
 import { USUAL_SCHOOLS } from '@/core/words';
 import {
   PLAN_FORMAT,
@@ -15,14 +8,9 @@ import {
   type ClassPlan,
   type FitWay,
   type Length,
-  type MovementStep,
-  type QuietStep,
   type Section,
-  type Step,
-  type StepKind,
-  type TalkStep,
-  type TransitionStep,
-} from './model';
+} from './schema';
+import { contractOf, type Step } from './steps';
 
 export const SECTION_TITLES: Readonly<Record<SectionRole, string>> = {
   welcome: 'Welcome',
@@ -79,100 +67,6 @@ export function makeSection(newId: NewId, role: SectionRole, steps: readonly Ste
   return { id: newId(), role, title: SECTION_TITLES[role], paceMultiplier: null, inShare: null, steps };
 }
 
-/** A new step of a kind, with the commonest numbers (three rounds; common practice, no published source). */
-export function makeStep(newId: NewId, kind: StepKind, name = ''): Step {
-  if (kind === 'movement') return makeMovement(newId, name || 'New movement');
-  if (kind === 'talk') return makeTalk(newId, name || 'Talk', ['']);
-  if (kind === 'quiet') return makeQuiet(newId, name || 'Silence', {});
-  return makeTransition(newId, name || 'Change of stance', 5, '');
-}
-
-/** A movement step that keeps its own copy of `content`, with nothing chosen for it yet. */
-export function stepOf(newId: NewId, content: MovementContent, source: MovementStep['source'] = null): MovementStep {
-  return {
-    kind: 'movement',
-    id: newId(),
-    ...copyContent(newId, contentOf(content)),
-    rounds: content.preferredRounds,
-    seconds: content.preferredSeconds,
-    pinned: false,
-    leftOut: false,
-    view: 'front',
-    intro: 'full',
-    source,
-  };
-}
-
-export function makeMovement(
-  newId: NewId,
-  name: string,
-  part: Partial<Omit<MovementStep, 'kind' | 'id'>> = {},
-): MovementStep {
-  const id = newId();
-  const content = makeContent(newId, name, part);
-  return {
-    kind: 'movement',
-    id,
-    ...content,
-    rounds: content.preferredRounds,
-    seconds: content.preferredSeconds,
-    pinned: false,
-    leftOut: false,
-    view: 'front',
-    intro: 'full',
-    source: null,
-    ...part,
-  };
-}
-
-const ALONE = { pinned: false, leftOut: false, goesWith: 'none', priority: 'always' } as const;
-
-export function makeTalk(newId: NewId, name: string, texts: readonly (string | readonly [string, number])[]): TalkStep {
-  return {
-    kind: 'talk',
-    id: newId(),
-    name,
-    lines: spokenLines(newId, texts),
-    tempo: 1,
-    leastTempo: 1,
-    mostTempo: 1,
-    caution: false,
-    ...ALONE,
-  };
-}
-
-export function makeQuiet(newId: NewId, name: string, part: Partial<Omit<QuietStep, 'kind' | 'id'>>): QuietStep {
-  const preferred = part.preferredSeconds ?? 40;
-  return {
-    kind: 'quiet',
-    id: newId(),
-    name,
-    seconds: preferred,
-    preferredSeconds: preferred,
-    leastSeconds: Math.round(preferred / 2),
-    mostSeconds: preferred * 2,
-    stance: null,
-    eyesClosed: false,
-    openingLine: '',
-    reassuranceLine: '',
-    reassuranceEverySeconds: 45,
-    callBackLine: '',
-    callBackLeadSeconds: 0,
-    ...ALONE,
-    ...part,
-  };
-}
-
-export function makeTransition(
-  newId: NewId,
-  name: string,
-  seconds: number,
-  line: string,
-  part: Partial<Omit<TransitionStep, 'kind' | 'id'>> = {},
-): TransitionStep {
-  return { kind: 'transition', id: newId(), name, seconds, line, stance: null, ...ALONE, ...part };
-}
-
 /** Another length of a class, with nothing pinned. */
 export function makeLength(newId: NewId, name: string, targetSeconds: number, way: FitWay = 'balance'): Length {
   return { id: newId(), name, targetSeconds, way, breathSeconds: null, pins: [] };
@@ -180,10 +74,7 @@ export function makeLength(newId: NewId, name: string, targetSeconds: number, wa
 
 /** A copy of a step with new ids throughout. */
 export function copyStep(newId: NewId, step: Step): Step {
-  if (step.kind === 'movement') return { ...copyContent(newId, step), id: newId() };
-  if (step.kind === 'talk')
-    return { ...step, id: newId(), lines: step.lines.map((line) => ({ ...line, id: newId() })) };
-  return { ...step, id: newId() };
+  return { ...contractOf(step).withNewIds(newId, step), id: newId() };
 }
 
 /** A copy of a section with new ids throughout. */

@@ -1,7 +1,7 @@
 import { contentSince2, contentSince3 } from '@/core/movement';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { USUAL_SCHOOLS } from '@/core/words';
-import { PLAN_FORMAT, PLAN_VERSION } from './model';
+import { PLAN_FORMAT, PLAN_VERSION } from './schema';
 
 type Doc = Readonly<Record<string, unknown>>;
 

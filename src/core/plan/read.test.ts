@@ -7,7 +7,7 @@ import {
   emptyPlan,
   LIMITS,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   readPlan,
   readPlanText,
@@ -54,7 +54,7 @@ describe('the door for plans', () => {
 
   it('sees what single fields cannot tell', () => {
     const movement = makeMovement(newId, 'One', { leastRounds: 5, mostRounds: 3 });
-    const quiet = makeQuiet(newId, 'Two', { leastSeconds: 60, mostSeconds: 30 });
+    const quiet = makeSilence(newId, 'Two', { leastSeconds: 60, mostSeconds: 30 });
     const restless = makeMovement(newId, 'Three', {
       pattern: [{ ...makePhase(newId, { kind: 'rest' }), share: null }],
     });
@@ -115,7 +115,10 @@ describe('the door for plans', () => {
   });
 
   it('brings version 1 to version 2', () => {
-    const plan = withSteps(makeMovement(newId, 'One', { preferredRounds: 4, rounds: 4 }), makeQuiet(newId, 'Two', {}));
+    const plan = withSteps(
+      makeMovement(newId, 'One', { preferredRounds: 4, rounds: 4 }),
+      makeSilence(newId, 'Two', {}),
+    );
     const { preferredBreathSeconds: _b, closingRatio: _c, ...pace } = plan.pace;
     const old = {
       ...plan,

@@ -1,6 +1,19 @@
 import { lazy, type AnySchema } from 'yup';
-import { id, list, ONE_LINE, oneOf, oneOfOrNone, shape, text, title, whole, within, yesNo } from '@/core/document';
-import { contentFields, PRIORITIES, SECTION_ROLES, spokenLineSchema, STANCES } from '@/core/movement';
+import {
+  id,
+  list,
+  ONE_LINE,
+  oneOf,
+  shape,
+  text,
+  title,
+  whole,
+  within,
+  yesNo,
+  type Stored,
+  type StoredFields,
+} from '@/core/document';
+import { SECTION_ROLES } from '@/core/movement';
 import {
   BELLIES,
   BREATH_WAYS,
@@ -11,101 +24,97 @@ import {
   SIDE_SCHOOLS,
 } from '@/core/words';
 import { LIMITS } from './limits';
-import { COMPANIONS, FIT_WAYS, INTROS, PLAN_FORMAT, PLAN_VERSION, VIEWS } from './model';
+import { STEP_KINDS, STEP_SCHEMAS, type Step, type StepKind } from './steps';
+import { namedFields } from './steps/common';
+import { voiceSchema } from './voice';
 
 /*
- * The shape of a plan at the door. `docs/plan.schema.json` says the same in JSON Schema and a test feeds both the
- * same documents.
+ * The shape of a plan at the door; the types are read off it, and `docs/plan.schema.json` is written from it.
  */
 
-const named = { id: id(), name: title(LIMITS.titleCharacters) };
-const choice = { pinned: yesNo(), leftOut: yesNo() };
-const accompanying = { goesWith: oneOf(COMPANIONS), priority: oneOf(PRIORITIES) };
+/** The version of the document this code writes. Older ones are migrated, newer ones refused. */
+export const PLAN_VERSION = 5;
+export const PLAN_FORMAT = 'calm-count/class-plan';
 
-const movement = shape({
-  kind: oneOf(['movement'] as const),
-  id: id(),
-  ...contentFields,
-  ...choice,
-  rounds: whole(1, LIMITS.rounds),
-  seconds: within(LIMITS.quietSeconds),
-  view: oneOf(VIEWS),
-  intro: oneOf(INTROS),
-  source: shape({ movementId: id(), revision: whole(1, Number.MAX_SAFE_INTEGER) }).nullable(),
-});
+export const FIT_WAYS = ['balance', 'keep-rounds', 'keep-breath', 'leave-out'] as const;
+/** What a fit would rather keep; see `docs/pacing.md`. */
+export type FitWay = (typeof FIT_WAYS)[number];
 
-const talk = shape({
-  kind: oneOf(['talk'] as const),
-  ...named,
-  ...choice,
-  ...accompanying,
-  lines: list(spokenLineSchema, LIMITS.spokenLines),
-  tempo: within(LIMITS.tempo),
-  leastTempo: within(LIMITS.tempo),
-  mostTempo: within(LIMITS.tempo),
-  caution: yesNo(),
-});
+const noKind = shape({ kind: oneOf(STEP_KINDS) }).noUnknown(false);
+const schemas: Readonly<Record<StepKind, AnySchema>> = STEP_SCHEMAS;
 
-const quiet = shape({
-  kind: oneOf(['quiet'] as const),
-  ...named,
-  ...choice,
-  ...accompanying,
-  seconds: within(LIMITS.quietSeconds),
-  preferredSeconds: within(LIMITS.quietSeconds),
-  leastSeconds: within(LIMITS.quietSeconds),
-  mostSeconds: within(LIMITS.quietSeconds),
-  stance: oneOfOrNone(STANCES),
-  eyesClosed: yesNo(),
-  openingLine: text(LIMITS.lineCharacters),
-  reassuranceLine: text(LIMITS.lineCharacters),
-  reassuranceEverySeconds: within(LIMITS.reassuranceSeconds),
-  callBackLine: text(LIMITS.lineCharacters),
-  callBackLeadSeconds: within(LIMITS.callBackLeadSeconds),
-});
+function isKind(kind: unknown): kind is StepKind {
+  return typeof kind === 'string' && Object.hasOwn(schemas, kind);
+}
 
-const transition = shape({
-  kind: oneOf(['transition'] as const),
-  ...named,
-  ...choice,
-  ...accompanying,
-  seconds: within({ least: 0, most: LIMITS.phaseSeconds.most }),
-  line: text(LIMITS.lineCharacters),
-  stance: oneOfOrNone(STANCES),
-});
-
-const stepSchemas: Readonly<Record<string, AnySchema>> = { movement, talk, quiet, transition };
-const noKind = shape({ kind: oneOf(['movement', 'talk', 'quiet', 'transition'] as const) }).noUnknown(false);
-
-const step = lazy((value: unknown) => {
+/** Each step by the schema of its own kind. */
+export const stepSchema = lazy((value: unknown) => {
   const kind = typeof value === 'object' && value !== null && 'kind' in value ? value.kind : undefined;
-  return (typeof kind === 'string' && Object.hasOwn(stepSchemas, kind) && stepSchemas[kind]) || noKind;
+  return isKind(kind) ? schemas[kind] : noKind;
 });
 
-const section = shape({
+const sectionFields = {
   id: id(),
   role: oneOf(SECTION_ROLES),
   title: title(LIMITS.titleCharacters),
+  /** Breath here over the opening breath, in hundredths, in place of the class's profile; `null` follows it. */
   paceMultiplier: within(LIMITS.paceMultiplier).nullable(),
+  /** Share of a breath that goes in here; `null` follows the class's profile. */
   inShare: within(LIMITS.inShare).nullable(),
-  steps: list(step as unknown as AnySchema, LIMITS.stepsInSection),
-});
+};
+const sectionSchema = shape({ ...sectionFields, steps: list(stepSchema, LIMITS.stepsInSection) });
+export interface Section extends StoredFields<typeof sectionFields> {
+  readonly steps: readonly Step[];
+}
 
-const length = shape({
-  ...named,
+/** What one length keeps for a step whatever the fit would choose; a `null` is left to the fit. */
+const lengthPinSchema = shape({
+  stepId: id(),
+  leftOut: yesNo().nullable(),
+  rounds: whole(1, LIMITS.rounds).nullable(),
+  seconds: within(LIMITS.quietSeconds).nullable(),
+});
+export type LengthPin = Stored<typeof lengthPinSchema>;
+
+/** Another length of the same class: a target with pins of its own. What it holds is fitted anew from the source. */
+const lengthSchema = shape({
+  ...namedFields,
   targetSeconds: within(LIMITS.targetSeconds),
   way: oneOf(FIT_WAYS),
+  /** The opening breath it keeps; `null` is left to the fit. */
   breathSeconds: within(LIMITS.breathSeconds).nullable(),
-  pins: list(
-    shape({
-      stepId: id(),
-      leftOut: yesNo().nullable(),
-      rounds: whole(1, LIMITS.rounds).nullable(),
-      seconds: within(LIMITS.quietSeconds).nullable(),
-    }),
-    LIMITS.stepsInPlan,
-  ),
+  pins: list(lengthPinSchema, LIMITS.stepsInPlan),
 });
+export type Length = Stored<typeof lengthSchema>;
+
+const paceSchema = shape({
+  /** The opening breath, in seconds, as fitted; a whole tenth. */
+  breathSeconds: within(LIMITS.breathSeconds),
+  preferredBreathSeconds: within(LIMITS.breathSeconds),
+  leastBreathSeconds: within(LIMITS.breathSeconds),
+  mostBreathSeconds: within(LIMITS.breathSeconds),
+  /** Closing breath over opening breath. */
+  closingRatio: within(LIMITS.closingRatio),
+  /** Share of a breath that goes in at the opening, for phases that set none of their own. */
+  inShare: within(LIMITS.inShare),
+  closingInShare: within(LIMITS.inShare),
+  /** How breath and share go from opening to closing. */
+  curve: oneOf(['straight', 'eased'] as const),
+  pinned: yesNo(),
+});
+export type PlanPace = Stored<typeof paceSchema>;
+
+/** A finding that was looked at and set aside, with why. */
+const setAsideSchema = shape({
+  /** The check's name. */
+  check: title(LIMITS.idCharacters),
+  /** `null` where the finding is about the whole class. */
+  stepId: id().nullable(),
+  /** What tells this finding from others of the check in the step; may be empty. */
+  detail: text(LIMITS.detailCharacters),
+  reason: text(LIMITS.noteCharacters),
+});
+export type SetAside = Stored<typeof setAsideSchema>;
 
 const schools = shape({
   counting: oneOf(COUNTINGS),
@@ -121,52 +130,45 @@ const schools = shape({
 });
 
 const theme = shape({
-  ...named,
+  ...namedFields,
   words: list(
     shape({ plain: title(LIMITS.titleCharacters), themed: text(LIMITS.titleCharacters, ONE_LINE) }),
     LIMITS.themeWords,
   ),
 });
 
-/** The Yup schema of the current document version. */
-export const planSchema = shape({
+const planFields = {
   format: oneOf([PLAN_FORMAT]),
   version: oneOf([PLAN_VERSION]),
   title: title(LIMITS.titleCharacters),
   focus: text(LIMITS.noteCharacters),
   audience: text(LIMITS.noteCharacters),
   targetSeconds: within(LIMITS.targetSeconds),
-  pace: shape({
-    breathSeconds: within(LIMITS.breathSeconds),
-    preferredBreathSeconds: within(LIMITS.breathSeconds),
-    leastBreathSeconds: within(LIMITS.breathSeconds),
-    mostBreathSeconds: within(LIMITS.breathSeconds),
-    closingRatio: within(LIMITS.closingRatio),
-    inShare: within(LIMITS.inShare),
-    closingInShare: within(LIMITS.inShare),
-    curve: oneOf(['straight', 'eased'] as const),
-    pinned: yesNo(),
-  }),
-  voice: shape({
-    syllablesPerMinute: within(LIMITS.syllablesPerMinute),
-    leadSeconds: within(LIMITS.leadSeconds),
-    pauseSeconds: within(LIMITS.habitSeconds),
-  }),
+  pace: paceSchema,
+  voice: voiceSchema,
+  /** Each edit refits what is not pinned. */
   keepOnTarget: yesNo(),
+  /** Each edit fits the words of the movement it changes. */
   keepWordsFitted: yesNo(),
-  lengths: list(length, LIMITS.lengths),
+  lengths: list(lengthSchema, LIMITS.lengths),
   schools,
+  /** Share of a movement's counted time that should have no words in it; fitting the words keeps it. */
   silenceShare: within(LIMITS.silenceShare),
   themes: list(theme, LIMITS.themes),
+  /** The theme in use; `null` for plain names. */
   themeId: id().nullable(),
-  setAside: list(
-    shape({
-      check: title(LIMITS.idCharacters),
-      stepId: id().nullable(),
-      detail: text(LIMITS.detailCharacters),
-      reason: text(LIMITS.noteCharacters),
-    }),
-    LIMITS.setAside,
-  ),
-  sections: list(section, LIMITS.sections),
-});
+  setAside: list(setAsideSchema, LIMITS.setAside),
+};
+
+/** The Yup schema of the current document version. */
+export const planSchema = shape({ ...planFields, sections: list(sectionSchema, LIMITS.sections) });
+
+/** One class: a value that is never changed in place. */
+export interface ClassPlan extends StoredFields<typeof planFields> {
+  readonly sections: readonly Section[];
+}
+
+/** Every step in order, with the section it stands in. */
+export function stepsInOrder(plan: ClassPlan): { readonly step: Step; readonly section: Section }[] {
+  return plan.sections.flatMap((section) => section.steps.map((step) => ({ step, section })));
+}

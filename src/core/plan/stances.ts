@@ -1,9 +1,9 @@
 import type { NewId } from '@/core/document';
-import { mirrored, type Stance } from '@/core/movement';
+import type { Stance } from '@/core/movement';
 import type { Seconds } from '@/core/units';
 import type { Edit } from './edit';
-import { makeTransition } from './make';
-import type { ClassPlan, Step, TransitionStep } from './model';
+import type { ClassPlan } from './schema';
+import { contractOf, makeTransition, type Step, type TransitionStep } from './steps';
 
 /** A place where one step ends in one stance and the next begins in another, with nothing said between. */
 export interface StanceGap {
@@ -17,12 +17,12 @@ export interface StanceGap {
 
 /** Stance at the start and end of a step as it is performed; `null` where it may be any. */
 export function stancesOf(step: Step): { readonly start: Stance | null; readonly end: Stance | null } {
-  if (step.kind === 'quiet') return { start: step.stance, end: step.stance };
-  if (step.kind === 'transition') return { start: null, end: step.stance };
-  if (step.kind === 'talk') return { start: null, end: null };
-  const turned = step.startSide === 'right' && (step.sides === 'alternate' || step.sides === 'in-turn');
-  const seen = (stance: Stance | null): Stance | null => (turned ? mirrored(stance) : stance);
-  return { start: seen(step.stanceStart), end: seen(step.stanceEnd) };
+  return contractOf(step).stances(step);
+}
+
+/** Whether a step only leads from one stance to another. */
+export function leadsOn(step: Step): boolean {
+  return contractOf(step).onlyLeads;
 }
 
 /**
@@ -36,7 +36,7 @@ export function stanceGaps(plan: ClassPlan): StanceGap[] {
     section.steps.forEach((step, index) => {
       if (step.leftOut) return;
       const { start, end } = stancesOf(step);
-      if (step.kind === 'transition') {
+      if (leadsOn(step)) {
         now = end;
         return;
       }

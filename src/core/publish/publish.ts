@@ -12,7 +12,7 @@ import {
   type Chapter,
   type SaidLine,
 } from '@/core/interchange';
-import { stepsInOrder, writePlanText, type ClassPlan } from '@/core/plan';
+import { contractOf, stepsInOrder, writePlanText, type ClassPlan } from '@/core/plan';
 import { writeScript } from '@/core/plain-script';
 import { takeTimes, type Reading } from '@/core/reading';
 import type { TimedPhase, Timeline } from '@/core/timeline';
@@ -231,8 +231,7 @@ export function chaptersOf(plan: ClassPlan, timeline: Timeline, reading: Reading
     if (timed.endSeconds <= timed.startSeconds) return;
     const opens = section.id !== sectionBefore;
     sectionBefore = section.id;
-    if (step.kind === 'movement' || step.kind === 'quiet')
-      starts.push({ title: step.name, startSeconds: toTake(timed.startSeconds, index) });
+    if (contractOf(step).isChapter) starts.push({ title: step.name, startSeconds: toTake(timed.startSeconds, index) });
     else if (opens) starts.push({ title: section.title, startSeconds: toTake(timed.startSeconds, index) });
   });
   const end = reading

@@ -1,6 +1,6 @@
 import { CAUTION_LINES } from '@/core/checks';
 import { timestamp, writeChapterList, type Chapter, type SaidLine } from '@/core/interchange';
-import { stepsInOrder, type ClassPlan } from '@/core/plan';
+import { isMovement, stancesOf, stepsInOrder, type ClassPlan } from '@/core/plan';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import { formatClock, type Seconds } from '@/core/units';
@@ -44,7 +44,7 @@ export function writeDescription(
   const runtime = reading?.totals.runtimeSeconds ?? timeline.runtimeSeconds;
   const cautions = new Set(
     stepsInOrder(plan).flatMap(({ step }) =>
-      step.kind === 'movement' && !step.leftOut ? step.cautions.map((caution) => CAUTION_LINES[caution].line) : [],
+      isMovement(step) && !step.leftOut ? step.cautions.map((caution) => CAUTION_LINES[caution].line) : [],
     ),
   );
   const needed = atHand(plan);
@@ -64,8 +64,8 @@ const DEFERS =
 function atHand(plan: ClassPlan): string[] {
   const stances = new Set(
     stepsInOrder(plan).flatMap(({ step }) => {
-      if (step.kind === 'movement') return [step.stanceStart, step.stanceEnd];
-      return step.kind === 'quiet' || step.kind === 'transition' ? [step.stance] : [];
+      const { start, end } = stancesOf(step);
+      return [start, end];
     }),
   );
   return [...(stances.has('seated') ? ['a chair without arms'] : []), ...(stances.has('lying') ? ['a mat'] : [])];

@@ -1,7 +1,17 @@
 import { formOn, type Form } from '@/core/movement';
-import { LIMITS, stepsInOrder, type ClassPlan, type Edit, type MovementStep } from '@/core/plan';
+import {
+  announcementOf,
+  isMovement,
+  LIMITS,
+  setStep,
+  stepsInOrder,
+  turnsOf,
+  type ClassPlan,
+  type Edit,
+  type MovementStep,
+} from '@/core/plan';
 import { speakingSeconds } from '@/core/speech';
-import { announcementOf, turnsOf, Wording, type TimedStep, type Timeline } from '@/core/timeline';
+import { Wording, type TimedStep, type Timeline } from '@/core/timeline';
 import { phaseSeconds } from '@/core/breath';
 import type { Seconds } from '@/core/units';
 import { shortest } from './fades';
@@ -47,7 +57,7 @@ export function fitWords(
   const changes: FormChange[] = [];
   for (const { step } of stepsInOrder(plan)) {
     const place = timed.get(step.id);
-    if (step.kind !== 'movement' || step.leftOut || step.lead === 'own' || !place) continue;
+    if (!isMovement(step) || step.leftOut || step.lead === 'own' || !place) continue;
     if (stepId !== null && step.id !== stepId) continue;
     const fade =
       manner === 'fullest' ? fullestFade(plan, step, place, wording) : shortenedFade(plan, step, place, wording);
@@ -60,7 +70,7 @@ export function fitWords(
       changed = true;
       changes.push({ stepId: step.id, round, from, to });
     }
-    if (changed) edits.push({ kind: 'set-step', stepId: step.id, field: 'fade', value: fade });
+    if (changed) edits.push(setStep(step, 'fade', fade));
   }
   return { edit: edits.length === 0 ? null : { kind: 'together', edits }, changes };
 }

@@ -1,4 +1,12 @@
-import { applyEdit, stepsInOrder, type Applied, type ClassPlan, type Edit, type EditProblem } from '@/core/plan';
+import {
+  applyEdit,
+  isMovement,
+  stepsInOrder,
+  type Applied,
+  type ClassPlan,
+  type Edit,
+  type EditProblem,
+} from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { ok, type Result } from '@/core/units';
 import { fitWords } from './fit-words';
@@ -40,5 +48,5 @@ function touched(before: ClassPlan, after: ClassPlan): (string | null)[] {
     before.themes !== after.themes;
   if (all) return [null];
   const kept = new Set(stepsInOrder(before).map(({ step }) => step));
-  return stepsInOrder(after).flatMap(({ step }) => (step.kind === 'movement' && !kept.has(step) ? [step.id] : []));
+  return stepsInOrder(after).flatMap(({ step }) => (isMovement(step) && !kept.has(step) ? [step.id] : []));
 }

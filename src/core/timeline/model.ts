@@ -1,5 +1,5 @@
 import type { PhaseKind } from '@/core/breath';
-import type { TextPlace } from '@/core/plan';
+import type { CueSource } from '@/core/plan';
 import type { Interval, Seconds } from '@/core/units';
 import type { Side } from '@/core/words';
 
@@ -13,9 +13,6 @@ export interface TimedPhase extends Interval {
   readonly kind: PhaseKind | 'spoken';
   readonly action: string;
 }
-
-/** Which text of the plan a cue comes from, so that it can be edited where it stands. */
-export type CueSource = TextPlace | { readonly part: 'phase'; readonly phaseId: string; readonly form: 'silent' };
 
 /** One line placed on the timeline, from its first word to its last. */
 export interface Cue extends Interval {

@@ -6,7 +6,7 @@ import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
 import {
   emptyPlan,
   makeMovement,
-  makeQuiet,
+  makeSilence,
   makeSection,
   makeTalk,
   makeTransition,
@@ -182,7 +182,7 @@ describe('the timeline', () => {
   });
 
   it('calls back so that the call ends with the quiet, which is never shorter than its words', () => {
-    const quiet = makeQuiet(newId, 'Quiet', {
+    const quiet = makeSilence(newId, 'Quiet', {
       preferredSeconds: 40,
       openingLine: 'Stand.',
       callBackLine: 'And come back to the room.',

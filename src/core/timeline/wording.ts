@@ -1,7 +1,4 @@
-import type { PhaseKind } from '@/core/breath';
-import type { Form } from '@/core/movement';
-import { stepsInOrder, type ClassPlan, type Step } from '@/core/plan';
-import type { Milliseconds } from '@/core/units';
+import { contractOf, countOf, isMovement, stepsInOrder, type ClassPlan, type Moment, type Step } from '@/core/plan';
 import {
   bellyWords,
   breathWords,
@@ -13,19 +10,6 @@ import {
   type Theme,
   type TokenFacts,
 } from '@/core/words';
-import { countOf, sidesOf, type Turn } from './turns';
-
-/** Where in a step a line is said: what its tokens are filled from. */
-export interface Moment {
-  /** From the start of the class. */
-  readonly at: Milliseconds;
-  readonly turn: Turn | null;
-  /** Rounds on each side; 0 where none are counted. */
-  readonly rounds: number;
-  readonly form?: Form;
-  readonly kind?: PhaseKind;
-  readonly level?: string;
-}
 
 /** Fills the tokens of a plan's lines by its schools, its theme and the place where each is said. */
 export class Wording {
@@ -46,15 +30,14 @@ export class Wording {
   facts(step: Step, moment: Moment): TokenFacts {
     const { schools } = this.plan;
     const { turn, rounds } = moment;
-    const first = step.kind === 'movement' ? sidesOf(step)[0] : null;
-    const side = turn ? turn.side : first;
-    const other = turn ? turn.other : step.kind === 'movement' ? (sidesOf(step)[1] ?? null) : null;
+    const own = contractOf(step).tokens(step);
+    const side = turn ? turn.side : (own.sides[0] ?? null);
+    const other = turn ? turn.other : (own.sides[1] ?? null);
     const begins = turn?.begins ?? true;
     const word = (one: Side | null, isFirst: boolean): string => (one ? sideWord(one, schools, isFirst) : '');
-    const startSide = step.kind === 'movement' ? step.startSide : 'left';
-    const way = (one: Side | null): string => (one ? wayWord(one, startSide, schools) : '');
+    const way = (one: Side | null): string => (one ? wayWord(one, own.startSide, schools) : '');
     const round = turn?.round ?? 0;
-    const counting = (step.kind === 'movement' && step.counting) || schools.counting;
+    const counting = own.counting ?? schools.counting;
     const breath = breathWords(schools, moment.form === undefined || moment.form === 'full');
     return {
       movement: themed(this.theme, step.name),
@@ -67,7 +50,7 @@ export class Wording {
       rounds,
       roundsLeft: round > 0 ? rounds - round + 1 : 0,
       count: round > 0 ? countOf(counting, round, rounds) : 0,
-      level: moment.level ?? (step.kind === 'movement' ? (step.levels[0]?.name.toLowerCase() ?? '') : ''),
+      level: moment.level ?? own.level,
       minutesLeft: Math.max(1, Math.round((this.plan.targetSeconds - moment.at / 1000) / 60)),
       in: breath.in,
       out: breath.out,
@@ -83,7 +66,7 @@ function nextNames(plan: ClassPlan, theme: Theme | null): ReadonlyMap<string, st
   let next = '';
   for (const { step } of stepsInOrder(plan).reverse()) {
     names.set(step.id, next);
-    if (step.kind === 'movement' && !step.leftOut) next = themed(theme, step.name);
+    if (isMovement(step) && !step.leftOut) next = themed(theme, step.name);
   }
   return names;
 }

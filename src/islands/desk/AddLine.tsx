@@ -1,10 +1,10 @@
 import { Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { spokenLines } from '@/core/movement';
-import type { Edit, Step } from '@/core/plan';
+import { contractOf, isTalk, setFields, type Step } from '@/core/plan';
 import { TextField } from '@/ui/parts/TextField';
-import { asJson } from '../movement/set-content';
 import { LINE_LIMIT } from './cue-text';
+import { viewOf } from './steps';
 import { useDeskStore } from './use-desk';
 
 /** Adds a line where a step has room for one more: a talk at its end, a movement before its rounds, others where they have none. */
@@ -13,7 +13,7 @@ export function AddLine({ step }: { readonly step: Step }) {
   const [writing, setWriting] = useState(false);
   const text = useRef('');
   const button = useRef<HTMLButtonElement>(null);
-  if (!hasRoom(step)) return null;
+  if (!withLine(step, '')) return null;
   if (!writing) {
     return (
       <button
@@ -37,7 +37,7 @@ export function AddLine({ step }: { readonly step: Step }) {
         hideLabel
         spoken
         startFocused
-        placeholder={PLACEHOLDERS[step.kind]}
+        placeholder={viewOf(step).lineHint(step)}
         className="text-lg leading-6"
         most={LINE_LIMIT}
         value=""
@@ -46,7 +46,9 @@ export function AddLine({ step }: { readonly step: Step }) {
         }}
         onDone={() => {
           const said = text.current.trim();
-          if (said !== '') desk.edit(editFor(step, said));
+          const longer = said === '' ? null : withLine(step, said);
+          const edit = longer && setFields(step, longer);
+          if (edit) desk.edit(edit);
           setWriting(false);
           requestAnimationFrame(() => button.current?.focus());
         }}
@@ -55,27 +57,9 @@ export function AddLine({ step }: { readonly step: Step }) {
   );
 }
 
-const PLACEHOLDERS: Readonly<Record<Step['kind'], string>> = {
-  talk: 'What you say',
-  movement: 'What you say before the rounds',
-  quiet: 'What you say at the start',
-  transition: 'What you say',
-};
-
-function hasRoom(step: Step): boolean {
-  if (step.kind === 'quiet') return step.openingLine.trim() === '';
-  return step.kind !== 'transition' || step.line.trim() === '';
-}
-
-function editFor(step: Step, text: string): Edit {
-  const set = (field: string, value: unknown): Edit => ({
-    kind: 'set-step',
-    stepId: step.id,
-    field,
-    value: asJson(value) as never,
-  });
-  const added = spokenLines(() => crypto.randomUUID(), [text]);
-  if (step.kind === 'talk') return set('lines', [...step.lines.filter((line) => line.text.trim() !== ''), ...added]);
-  if (step.kind === 'movement') return set('teach', [...step.teach, ...added]);
-  return set(step.kind === 'quiet' ? 'openingLine' : 'line', text);
+/** The step with one more line; the empty one of a new talk makes room for it. */
+function withLine(step: Step, text: string): Step | null {
+  const bare = isTalk(step) ? { ...step, lines: step.lines.filter((line) => line.text.trim() !== '') } : step;
+  const [line] = spokenLines(() => crypto.randomUUID(), [text]);
+  return line ? contractOf(bare).withLine(bare, line) : null;
 }

@@ -3,10 +3,21 @@ import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
 import type { SectionRole } from '@/core/movement';
 import { likelyKinds, readTypedStep, stepTyped, withCounts, type TypedStep } from '@/core/plain-script';
-import { LIMITS, makeStep, stepOf, type Section, type Step, type StepKind } from '@/core/plan';
-import { formatClock } from '@/core/units';
+import {
+  isMovement,
+  isSilence,
+  LIMITS,
+  makeStep,
+  STEP_KINDS,
+  stepOf,
+  type Section,
+  type Step,
+  type StepKind,
+} from '@/core/plan';
+import { STEP_KIND_WORDS } from '@/messages/steps';
 import { findMovements } from '../library/find-movements';
 import { fetchMovement, useLibrary } from './library-context';
+import { viewOf } from './steps';
 import { useDeskStore } from './use-desk';
 
 type Offer = { readonly key: string; readonly typed: TypedStep } & (
@@ -14,13 +25,6 @@ type Offer = { readonly key: string; readonly typed: TypedStep } & (
 );
 
 const OFFERED_AT_MOST = 8;
-const KIND_WORDS: Readonly<Record<StepKind, string>> = {
-  movement: 'New movement',
-  talk: 'Talk',
-  quiet: 'Silence',
-  transition: 'Transition',
-};
-const KINDS: readonly StepKind[] = ['movement', 'talk', 'quiet', 'transition'];
 const TAKING: ReadonlySet<unknown> = new Set([
   useCombobox.stateChangeTypes.ItemClick,
   useCombobox.stateChangeTypes.InputKeyDownEnter,
@@ -103,14 +107,14 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
           },
         })}
       />
-      {KINDS.map((kind) => (
+      {STEP_KINDS.map((kind) => (
         <button
           key={kind}
           type="button"
           className="btn btn-xs btn-ghost max-md:hidden"
           onClick={() => insert(makeStep(newId, kind))}
         >
-          + {kind === 'movement' ? 'Movement' : KIND_WORDS[kind]}
+          + {capital(STEP_KIND_WORDS[kind])}
         </button>
       ))}
       <ul
@@ -131,7 +135,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
                 </>
               ) : (
                 <span className="quiet-ink">
-                  {KIND_WORDS[offer.kind]}
+                  New {STEP_KIND_WORDS[offer.kind]}
                   {offer.typed.name === '' ? '' : ` “${offer.typed.name}”`}
                 </span>
               )}
@@ -155,7 +159,7 @@ function offersFor(library: readonly LibraryEntry[], role: SectionRole, line: st
   const kinds = likelyKinds(role, typed).map((kind): Offer => ({ kind, key: kind, typed }));
   const entries = found.map((entry): Offer => ({ kind: 'library', key: entry.id, entry, typed }));
   // A silence of so long is no movement of the library.
-  if (typed.step?.kind === 'quiet') return [...kinds, ...entries];
+  if (isSilence(typed.step)) return [...kinds, ...entries];
   // What is called so comes first; what only has to do with it, by a tag, comes after what was typed.
   const named = new Set(found.filter((entry) => isNamed(entry, typed.name)));
   const isNamedOffer = (offer: Offer): boolean => offer.kind === 'library' && named.has(offer.entry);
@@ -171,9 +175,10 @@ function isNamed({ summary }: LibraryEntry, name: string): boolean {
 
 /** How the amount behind a name was understood. */
 function amountWords({ kind, typed: { step } }: Offer): string {
-  if (!step) return '';
-  if (step.kind === 'quiet') return kind === 'quiet' ? formatClock(step.seconds) : '';
-  if (step.kind !== 'movement' || (kind !== 'library' && kind !== 'movement')) return '';
-  if (step.lead !== 'breath') return formatClock(step.seconds);
-  return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'}`;
+  const means = kind === 'library' ? isMovement(step) : step?.kind === kind;
+  return step && means ? viewOf(step).amount(step) : '';
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -1,7 +1,7 @@
 import { useContext } from 'react';
 import { sameDocument } from '@/core/document';
 import { breathsPerMinute, closingBreathSeconds } from '@/core/breath';
-import { fillGapsEdit, LIMITS, stanceGaps, type PlanField } from '@/core/plan';
+import { breathAsked, fillGapsEdit, LIMITS, setPlan, stanceGaps } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
@@ -18,8 +18,8 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const { pace, voice } = plan;
-  const set = (field: PlanField, value: string | number | object): void => {
-    desk.edit({ kind: 'set-plan', field, value: value as never }, `plan ${field}`);
+  const set = (...change: Parameters<typeof setPlan>): void => {
+    desk.edit(setPlan(...change), `plan ${change[0]}`);
   };
   const setPace = (change: Partial<typeof pace>): void => set('pace', { ...pace, ...change });
   const breath = LIMITS.breathSeconds;
@@ -64,14 +64,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         step={0.1}
         value={pace.breathSeconds}
         {...breath}
-        onChange={(value) =>
-          setPace({
-            breathSeconds: value,
-            preferredBreathSeconds: value,
-            leastBreathSeconds: Math.min(pace.leastBreathSeconds, value),
-            mostBreathSeconds: Math.max(pace.mostBreathSeconds, value),
-          })
-        }
+        onChange={(value) => set('pace', breathAsked(pace, value))}
       />
       <p className="quiet-ink text-sm">
         {breathsPerMinute(pace.breathSeconds).toFixed(1)} a minute; {closingBreathSeconds(pace).toFixed(1)} s at the end
@@ -150,7 +143,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
       <CheckBox
         label="Keep words fitted"
         checked={plan.keepWordsFitted}
-        onChange={(kept) => desk.edit({ kind: 'set-plan', field: 'keepWordsFitted', value: kept })}
+        onChange={(kept) => desk.edit(setPlan('keepWordsFitted', kept))}
       />
       <button type="button" className="btn btn-sm btn-outline self-start" onClick={onWords}>
         Find and replace, cue sheet
@@ -206,11 +199,7 @@ function MyVoice() {
   };
   if (sameDocument(wanted, voice)) return <p className="quiet-ink text-sm">This class uses my voice.</p>;
   return (
-    <button
-      type="button"
-      className="btn btn-xs self-start"
-      onClick={() => desk.edit({ kind: 'set-plan', field: 'voice', value: wanted })}
-    >
+    <button type="button" className="btn btn-xs self-start" onClick={() => desk.edit(setPlan('voice', wanted))}>
       Use my voice: {wanted.syllablesPerMinute}
       {mine.pauseSeconds !== null && `, pauses of ${mine.pauseSeconds.toFixed(1)} s`}
     </button>

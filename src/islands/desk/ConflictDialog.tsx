@@ -74,7 +74,7 @@ function Version({
             <li key={step.id} className="flex justify-between gap-2">
               <span>
                 {step.name}
-                {step.kind === 'movement' ? `, ${step.rounds} rounds` : ''}
+                {'rounds' in step ? `, ${step.rounds} rounds` : ''}
               </span>
               {mark && <span className="text-accent font-semibold">{mark}</span>}
             </li>

@@ -1,6 +1,5 @@
 import { useRef } from 'react';
-import type { Step } from '@/core/plan';
-import type { CueSource } from '@/core/timeline';
+import { type Step, type CueSource } from '@/core/plan';
 import { formatClock } from '@/core/units';
 import { SIDE_NAMES } from '@/messages/sides';
 import { TextField } from '@/ui/parts/TextField';

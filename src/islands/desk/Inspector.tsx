@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
-import { copyStep, findStep, LIMITS, type Edit, type Step } from '@/core/plan';
+import { copyStep, findStep, isMovement, LIMITS, setStep, type Edit, type Step } from '@/core/plan';
 import type { TimedStep } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
@@ -7,12 +7,9 @@ import { ClassFields } from './ClassFields';
 import { GroupFields } from './GroupFields';
 import { LibraryNotice } from './LibraryNotice';
 import { moveStepBy } from './moves';
-import { MovementFields } from './MovementFields';
-import { QuietFields } from './QuietFields';
-import type { SetField } from './set-field';
-import { ShortLengthFields } from './ShortLengthFields';
-import { TalkFields } from './TalkFields';
-import { TransitionFields } from './TransitionFields';
+import type { SetStepField } from './set-field';
+import { viewOf } from './steps';
+import { ShortLengthFields } from './steps/ShortLengthFields';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** Everything about the chosen step, or about the class when none is chosen. */
@@ -32,25 +29,40 @@ export function Inspector({ onWords }: { readonly onWords: () => void }) {
     );
   }
   const { step } = found;
-  const set: SetField = (field, value) =>
-    desk.edit({ kind: 'set-step', stepId: step.id, field, value }, `${step.id} ${field}`);
+  const set: SetStepField<Step> = (...change) => desk.edit(setStep(step, ...change), `${step.id} ${change[0]}`);
   return (
     <aside aria-label={`Step: ${step.name}`} className="p-4">
       <button type="button" className="btn btn-xs mb-2" onClick={() => desk.select(null)}>
         The whole class
       </button>
       <StepHead step={step} timed={timed} set={set} />
-      {step.kind === 'movement' && <LibraryNotice key={`library ${step.id}`} step={step} />}
-      {step.kind === 'movement' && <MovementFields key={step.id} step={step} timed={timed} set={set} />}
-      {step.kind === 'talk' && <TalkFields key={step.id} step={step} set={set} />}
-      {step.kind === 'quiet' && <QuietFields key={step.id} step={step} set={set} />}
-      {step.kind === 'transition' && <TransitionFields key={step.id} step={step} set={set} />}
-      <ShortLengthFields step={step} set={set} />
+      {isMovement(step) && <LibraryNotice key={`library ${step.id}`} step={step} />}
+      <KindFields key={step.id} step={step} timed={timed} />
+      <ShortLengthFields step={step} />
     </aside>
   );
 }
 
-function StepHead({ step, timed, set }: { readonly step: Step; readonly timed: TimedStep; readonly set: SetField }) {
+/** The fields that only its kind has. */
+function KindFields<One extends Step>({ step, timed }: { readonly step: One; readonly timed: TimedStep }) {
+  const desk = useDeskStore();
+  const { Fields } = viewOf(step);
+  return (
+    <Fields
+      step={step}
+      timed={timed}
+      set={(...change) => desk.edit(setStep(step, ...change), `${step.id} ${String(change[0])}`)}
+    />
+  );
+}
+
+interface HeadProps {
+  readonly step: Step;
+  readonly timed: TimedStep;
+  readonly set: SetStepField<Step>;
+}
+
+function StepHead({ step, timed, set }: HeadProps) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const move = (by: -1 | 1): Edit | null => moveStepBy(plan, step.id, by);

@@ -2,7 +2,8 @@ import { useContext, useState } from 'react';
 import type { MovementResponse } from '@/api/movements';
 import { differingFields, type MovementContent } from '@/core/movement';
 import { copyContent } from '@/core/movement';
-import type { Edit, MovementStep } from '@/core/plan';
+import { pick } from '@/core/document';
+import { setFields, setStep, type MovementStep } from '@/core/plan';
 import { FIELD_WORDS } from '@/messages/movement';
 import { valueWords } from '@/messages/movement-values';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -45,7 +46,7 @@ function AddToLibrary({ step }: { readonly step: MovementStep }) {
     setTrouble(null);
     onAdded(made);
     const value = { movementId: made.id, revision: made.revision };
-    desk.edit({ kind: 'set-step', stepId: step.id, field: 'source', value });
+    desk.edit(setStep(step, 'source', value));
     return undefined;
   };
   return (
@@ -98,13 +99,12 @@ function Differences({ step, theirs, onClose }: Props) {
   const settle = (take: ReadonlySet<keyof MovementContent>): void => {
     const fresh = copyContent(() => crypto.randomUUID(), theirs.movement);
     const source = { movementId: theirs.id, revision: theirs.revision };
-    const edits: Edit[] = fields
-      .filter((field) => take.has(field))
-      .map((field) => ({ kind: 'set-step', stepId: step.id, field, value: fresh[field] as never }));
-    desk.edit({
-      kind: 'together',
-      edits: [...edits, { kind: 'set-step', stepId: step.id, field: 'source', value: source }],
-    });
+    const wanted = pick<MovementContent, keyof MovementContent>(
+      fresh,
+      fields.filter((field) => take.has(field)),
+    );
+    const edit = setFields<MovementStep>(step, { ...wanted, source });
+    if (edit) desk.edit(edit);
     onClose();
   };
   return (

@@ -1,8 +1,8 @@
 import { memo, useMemo, useState } from 'react';
 import { formOn, FORMS } from '@/core/movement';
-import { LIMITS, type Edit, type MovementStep, type Step } from '@/core/plan';
+import { isMovement, LIMITS, setFields, setStep, type CueSource, type MovementStep, type Step } from '@/core/plan';
 import { withForm } from '@/core/script';
-import { moreRoundsSeconds, roundsPerformed, type CueSource, type TimedStep, type Timeline } from '@/core/timeline';
+import { roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { AddLine } from './AddLine';
 import { BreathLine } from './BreathLine';
@@ -15,6 +15,7 @@ import {
   type StepColumns,
   type StepLayout,
 } from './strip-layout';
+import { viewOf } from './steps';
 import { useDeskStore } from './use-desk';
 
 interface Props {
@@ -126,27 +127,16 @@ function sameStep(before: Props, after: Props): boolean {
 
 function aboutStep(step: Step, timed: TimedStep): string {
   if (step.leftOut) return 'skipped';
-  if (step.kind === 'movement') {
-    if (step.lead === 'own') return 'at their own pace';
-    const sides = {
-      none: 'both sides together',
-      alternate: 'alternating sides',
-      'in-turn': 'one side, then the other',
-      'each-way': 'both directions',
-    }[step.sides];
-    const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${step.multiple === 1 ? 'per round' : `per ${step.multiple} rounds`}`;
-    return `${sides} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
-  }
-  if (step.kind === 'quiet') return step.eyesClosed ? 'silence, eyes closed' : 'silence';
-  return step.kind === 'talk' ? 'spoken' : 'transition';
+  return viewOf(step).about(step, timed);
 }
 
 function amountOf(step: Step, timed: TimedStep): string {
   if (step.leftOut) return step.pinned ? 'pinned' : '—';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   const pinned = step.pinned ? ', pinned' : '';
-  if (step.kind !== 'movement' || step.lead === 'own') return `${length}${pinned}`;
-  const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'}`;
+  if (timed.rounds === 0) return `${length}${pinned}`;
+  const each = isMovement(step) && step.sides !== 'none' ? ' per side' : '';
+  const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${each}`;
   return `${rounds}${pinned} · ${length}`;
 }
 
@@ -284,25 +274,14 @@ function RoundForm({ round, step, top, left }: RoundFormProps) {
   const choose = (value: string): void => {
     const form = FORMS.find((one) => one === value);
     const pins = step.fadePins.filter((one) => one !== round);
-    const set = (field: string, to: readonly (string | number)[]): Edit => ({
-      kind: 'set-step',
-      stepId: step.id,
-      field,
-      value: [...to],
-    });
-    if (!form) desk.edit(set('fadePins', pins));
+    if (!form) desk.edit(setStep(step, 'fadePins', pins));
     else if (round <= LIMITS.fade) {
       const fade = withForm(step.fade, round, form).slice(0, LIMITS.fade);
-      desk.edit({
-        kind: 'together',
-        edits: [
-          set('fade', fade),
-          set(
-            'fadePins',
-            [...pins, round].sort((a, b) => a - b),
-          ),
-        ],
+      const edit = setFields<MovementStep>(step, {
+        fade,
+        fadePins: [...pins, round].sort((one, other) => one - other),
       });
+      if (edit) desk.edit(edit);
     }
   };
   return (

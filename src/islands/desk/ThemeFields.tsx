@@ -1,9 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { LIMITS, stepsInOrder } from '@/core/plan';
+import { isMovement, setPlan, LIMITS, stepsInOrder } from '@/core/plan';
 import type { Theme } from '@/core/words';
 import { Choice } from '@/ui/parts/Choice';
 import { TextField } from '@/ui/parts/TextField';
-import { asJson } from '../movement/set-content';
 import { useDesk, useDeskStore } from './use-desk';
 
 /** Themed names and pictures of the class, swapped as one. */
@@ -13,35 +12,30 @@ export function ThemeFields() {
   const themeId = useDesk((state) => state.plan.themeId);
   const used = themes.find((theme) => theme.id === themeId) ?? null;
   const use = (id: string | null): void => {
-    desk.edit({ kind: 'set-plan', field: 'themeId', value: id });
+    desk.edit(setPlan('themeId', id));
   };
   const add = (): void => {
-    const names = stepsInOrder(desk.getState().plan).flatMap(({ step }) =>
-      step.kind === 'movement' ? [step.name] : [],
-    );
+    const names = stepsInOrder(desk.getState().plan).flatMap(({ step }) => (isMovement(step) ? [step.name] : []));
     const words = [...new Set(names)].slice(0, LIMITS.themeWords).map((plain) => ({ plain, themed: '' }));
     const theme: Theme = { id: crypto.randomUUID(), name: `Theme ${themes.length + 1}`, words };
     desk.edit({
       kind: 'together',
-      edits: [
-        { kind: 'set-plan', field: 'themes', value: asJson([...themes, theme]) },
-        { kind: 'set-plan', field: 'themeId', value: theme.id },
-      ],
+      edits: [setPlan('themes', [...themes, theme]), setPlan('themeId', theme.id)],
     });
   };
   const change = (theme: Theme, part: Partial<Theme>): void => {
     const next = themes.map((one) => (one.id === theme.id ? { ...one, ...part } : one));
-    desk.edit(
-      { kind: 'set-plan', field: 'themes', value: asJson(next) },
-      `theme ${theme.id} ${Object.keys(part).join()}`,
-    );
+    desk.edit(setPlan('themes', next), `theme ${theme.id} ${Object.keys(part).join()}`);
   };
   const remove = (theme: Theme): void => {
     desk.edit({
       kind: 'together',
       edits: [
-        { kind: 'set-plan', field: 'themeId', value: null },
-        { kind: 'set-plan', field: 'themes', value: asJson(themes.filter((one) => one.id !== theme.id)) },
+        setPlan('themeId', null),
+        setPlan(
+          'themes',
+          themes.filter((one) => one.id !== theme.id),
+        ),
       ],
     });
   };

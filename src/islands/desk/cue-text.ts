@@ -1,5 +1,4 @@
-import { changeTexts, LIMITS, placeName, textsOf, type Edit, type Step } from '@/core/plan';
-import type { CueSource } from '@/core/timeline';
+import { changeTexts, LIMITS, placeName, textsOf, type Edit, type Step, type CueSource } from '@/core/plan';
 
 /** The text of the plan that a cue was made from: with its tokens, and without the last-round line before it. */
 export function sourceText(step: Step, source: CueSource): string {

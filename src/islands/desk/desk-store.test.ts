@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { findStep, stepsInOrder } from '@/core/plan';
+import { ask, findStep, isMovement, isSilence, stepsInOrder } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
-import { timeEdit, roundsEdit } from './asked-edits';
 import { createDesk, type DeskStore } from './desk-store';
 import { dropStep, moveStepBy } from './moves';
 
@@ -15,8 +14,8 @@ function desk(): DeskStore {
 describe('the desk’s state', () => {
   it('replans at once and waits to be saved', () => {
     const store = desk();
-    const movement = steps.find((step) => step.kind === 'movement');
-    const edit = movement && roundsEdit(movement, movement.rounds + 2);
+    const movement = steps.find(isMovement);
+    const edit = movement && ask(movement, movement.rounds + 2);
     if (!edit) throw new Error('no movement');
     const before = store.getState().timeline.runtimeSeconds;
     expect(store.edit(edit)).toBe(true);
@@ -100,12 +99,10 @@ describe('moving steps', () => {
 describe('what somebody asks for', () => {
   it('widens the bounds to hold it', () => {
     const store = desk();
-    const movement = steps.find((step) => step.kind === 'movement');
-    const quiet = steps.find((step) => step.kind === 'quiet');
+    const movement = steps.find(isMovement);
+    const quiet = steps.find(isSilence);
     if (!movement || !quiet) throw new Error('no steps');
-    const rounds = roundsEdit(movement, 30);
-    if (rounds) store.edit(rounds);
-    store.edit(timeEdit(quiet, 5));
+    for (const edit of [ask(movement, 30), ask(quiet, 5)]) if (edit) store.edit(edit);
     expect(findStep(store.getState().plan, movement.id)?.step).toMatchObject({
       rounds: 30,
       preferredRounds: 30,
@@ -116,6 +113,6 @@ describe('what somebody asks for', () => {
       preferredSeconds: 5,
       leastSeconds: 5,
     });
-    expect([roundsEdit(movement, 0), roundsEdit(movement, 201)]).toEqual([null, null]);
+    expect([ask(movement, 0), ask(movement, 201)]).toEqual([null, null]);
   });
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fitPlan, type FitOptions } from '@/core/pacing';
-import { findStep, type ClassPlan, type Edit } from '@/core/plan';
+import { findStep, isMovement, setPlan, setStep, stepsInOrder, type ClassPlan } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
 import type { Fitter } from '@/workers/fitter/client';
 import { createDesk } from './desk-store';
@@ -27,12 +27,8 @@ function slowFitter() {
 }
 
 const settled = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
-const set = (stepId: string, field: string, value: number | boolean | string): Edit => ({
-  kind: 'set-step',
-  stepId,
-  field,
-  value,
-});
+const { plan: demo } = demoClasses()[0];
+const [first] = stepsInOrder(demo).flatMap(({ step }) => (isMovement(step) ? [step] : []));
 
 function keptDesk() {
   const plan = { ...demoClasses()[0].plan, keepOnTarget: true };
@@ -41,6 +37,7 @@ function keptDesk() {
   const stop = keepOnTarget(desk, fitter);
   const gulls = plan.sections
     .flatMap((section) => section.steps)
+    .filter(isMovement)
     .find((step) => step.name === 'Gulls leaving the wall');
   if (!gulls) throw new Error('no gulls');
   const off = (): number => desk.getState().timeline.runtimeSeconds - desk.getState().plan.targetSeconds;
@@ -49,12 +46,12 @@ function keptDesk() {
 
 describe('what an edit has just set', () => {
   it('is the step or the breath that was chosen, not what was only written', () => {
-    const pace: Edit = { kind: 'set-plan', field: 'pace', value: {} };
-    expect(heldBy(set('a', 'rounds', 4))).toEqual({ stepIds: ['a'], breath: false });
-    expect(heldBy(set('a', 'lastRoundLine', 'Last.'))).toEqual({ stepIds: [], breath: false });
-    expect(heldBy(set('a', 'leastRounds', 4))).toEqual({ stepIds: [], breath: false });
-    expect(heldBy({ kind: 'together', edits: [set('a', 'seconds', 40), pace] })).toEqual({
-      stepIds: ['a'],
+    const pace = setPlan('pace', demo.pace);
+    expect(heldBy(setStep(first, 'rounds', 4))).toEqual({ stepIds: [first.id], breath: false });
+    expect(heldBy(setStep(first, 'lastRoundLine', 'Last.'))).toEqual({ stepIds: [], breath: false });
+    expect(heldBy(setStep(first, 'leastRounds', 4))).toEqual({ stepIds: [], breath: false });
+    expect(heldBy({ kind: 'together', edits: [setStep(first, 'seconds', 40), pace] })).toEqual({
+      stepIds: [first.id],
       breath: true,
     });
   });
@@ -63,7 +60,7 @@ describe('what an edit has just set', () => {
 describe('keeping on target', () => {
   it('refits the rest after an edit and is undone with it', async () => {
     const { plan, desk, asked, gulls, off } = keptDesk();
-    desk.edit(set(gulls.id, 'rounds', 7));
+    desk.edit(setStep(gulls, 'rounds', 7));
     expect(desk.getState().landing).toEqual({ kind: 'working' });
     expect(Math.abs(off())).toBeGreaterThan(1);
     asked[0].answer();
@@ -78,8 +75,8 @@ describe('keeping on target', () => {
 
   it('never shows an answer to an older question', async () => {
     const { desk, asked, gulls } = keptDesk();
-    desk.edit(set(gulls.id, 'rounds', 7));
-    desk.edit(set(gulls.id, 'rounds', 8));
+    desk.edit(setStep(gulls, 'rounds', 7));
+    desk.edit(setStep(gulls, 'rounds', 8));
     const now = desk.getState().plan;
     asked[0].answer();
     await settled();
@@ -102,7 +99,7 @@ describe('keeping on target', () => {
   it('asks nothing while it is off, or once it has been stopped', () => {
     const { desk, asked, stop, gulls } = keptDesk();
     desk.edit({ kind: 'set-plan', field: 'keepOnTarget', value: false });
-    desk.edit(set(gulls.id, 'rounds', 7));
+    desk.edit(setStep(gulls, 'rounds', 7));
     stop();
     desk.edit({ kind: 'set-plan', field: 'keepOnTarget', value: true });
     expect(asked).toHaveLength(0);

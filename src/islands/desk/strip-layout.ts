@@ -8,6 +8,7 @@ import {
   type Timeline,
 } from '@/core/timeline';
 import { overlapSeconds, type Seconds } from '@/core/units';
+import { viewOf } from './steps';
 import { serifWidth } from './serif-width';
 
 /*
@@ -15,9 +16,6 @@ import { serifWidth } from './serif-width';
  * stand denser than the scale the scale stretches there, and everything drawn beside them with it.
  */
 
-/** Pixels a second. */
-const SCALE: Readonly<Record<Step['kind'], number>> = { movement: 9, talk: 5, transition: 6, quiet: 2.2 };
-const QUIET_AT_MOST = 190;
 const LINE_HEIGHT = 26;
 const CUE_GAP = 6;
 /** Inside a line, left and right of its words together. */
@@ -87,11 +85,12 @@ export function layOutStep(
 ): StepLayout {
   const cues = timeline.cues.slice(...timed.cueRange);
   const phases = timeline.phases.slice(...timed.phaseRange);
-  const groups = step.kind === 'movement' ? groupRounds(cues, phases, unfolded) : [];
+  const groups = timed.rounds > 0 ? groupRounds(cues, phases, unfolded) : [];
   const hidden = new Set(groups.filter((group) => group.folded).flatMap((group) => group.cues.map((cue) => cue.id)));
   const shown = cues.filter((cue) => !hidden.has(cue.id));
   const length = timed.endSeconds - timed.startSeconds;
-  const scale = step.kind === 'quiet' ? Math.min(SCALE.quiet, QUIET_AT_MOST / Math.max(1, length)) : SCALE[step.kind];
+  const { scale: wanted, tallest } = viewOf(step);
+  const scale = tallest === undefined ? wanted : Math.min(wanted, tallest / Math.max(1, length));
   const corners = placeCorners(timed, shown, groups, scale, columns);
   const yOf = between(corners);
   return {

@@ -1,5 +1,4 @@
-import { findStep, stepsInOrder } from '@/core/plan';
-import { roundsEdit } from './asked-edits';
+import { askRounds, isMovement, findStep, stepsInOrder } from '@/core/plan';
 import { useKey } from '@/ui/parts/use-keys';
 import type { DeskStore } from './desk-store';
 import { moveStepBy } from './moves';
@@ -69,9 +68,9 @@ function shift(desk: DeskStore, by: 1 | -1): void {
 function addRounds(desk: DeskStore, by: 1 | -1): void {
   const { plan, selectedId } = desk.getState();
   const step = selectedId === null ? undefined : findStep(plan, selectedId)?.step;
-  if (step?.kind !== 'movement') return;
-  const edit = roundsEdit(step, step.rounds + by * step.multiple);
-  if (edit) desk.edit(edit, `${step.id} rounds`);
+  if (!isMovement(step)) return;
+  const edit = askRounds(step, step.rounds + by * step.multiple);
+  if (edit) desk.edit(edit, `${step.id} asked`);
 }
 
 /** To the first field of what is chosen; on a phone the fields come over the timeline. */

@@ -1,14 +1,6 @@
 import { Archive, ArchiveRestore, Copy, Trash2, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
-import type { Json } from '@/core/document';
-import {
-  copyContent,
-  LEADS,
-  MOVEMENT_LIMITS as LIMITS,
-  SECTION_ROLES,
-  SIDE_PLANS,
-  type Movement,
-} from '@/core/movement';
+import { copyContent, LEADS, MOVEMENT_LIMITS as LIMITS, SECTION_ROLES, SIDE_PLANS } from '@/core/movement';
 import { issueText } from '@/messages/issues';
 import { LEAD_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
@@ -21,7 +13,6 @@ import { TextList } from '@/ui/parts/TextList';
 import { AboutFields } from '../movement/AboutFields';
 import { CountBounds } from '../movement/CountBounds';
 import { PatternEditor } from '../movement/PatternEditor';
-import { asJson } from '../movement/set-content';
 import { WordFields } from '../movement/WordFields';
 import { MediaField } from './MediaField';
 import type { LibraryStore } from './library-store';
@@ -42,7 +33,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
     );
   }
   const { movement, id } = open;
-  const set = (field: keyof Movement, value: Json): void => store.set(field, value);
+  const { set } = store;
   return (
     <aside aria-label={`Movement: ${movement.name}`} className="p-4" key={id}>
       <TextField
@@ -133,7 +124,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
           breathSeconds: PACE.breathSeconds * movement.paceMultiplier,
           inShare: movement.inShare ?? PACE.inShare,
         }}
-        onChange={(pattern) => set('pattern', asJson(pattern))}
+        onChange={(pattern) => set('pattern', pattern)}
       />
       <WordFields movement={movement} teachTitle="Taught first" set={set} />
       <fieldset className="my-2">

@@ -1,6 +1,6 @@
 import type { LibraryEntry, MovementResponse, MovementMedia } from '@/api/movements';
 import { send } from '@/api/client';
-import type { Json } from '@/core/document';
+import type { FieldAndValue } from '@/core/document';
 import { readMovement, summaryOf, type Movement } from '@/core/movement';
 import { startSaving, type SaveState, type Saving } from '@/editing/saving';
 import { createStore } from 'zustand/vanilla';
@@ -113,7 +113,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       listed(answer.value);
       return show(answer.value);
     },
-    set: (field: keyof Movement, value: Json): void => {
+    set: (...[field, value]: FieldAndValue<Movement>): void => {
       const { open } = store.getState();
       if (!open) return;
       const before = field === lastField ? open.before : [...open.before, open.movement].slice(-UNDO_AT_MOST);

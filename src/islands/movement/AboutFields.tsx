@@ -13,7 +13,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { TextField } from '@/ui/parts/TextField';
 import { TextList } from '@/ui/parts/TextList';
-import { asJson, type SetContent } from './set-content';
+import type { SetContent } from './set-content';
 
 interface Props {
   readonly movement: MovementContent;
@@ -113,7 +113,7 @@ function Cautions({
 
 function Levels({ movement, set }: Props) {
   const { levels } = movement;
-  const take = (next: readonly Level[]): void => set('levels', asJson(next));
+  const take = (next: readonly Level[]): void => set('levels', next);
   return (
     <fieldset className="my-2">
       <legend className="font-semibold">Levels, the easiest first</legend>

@@ -14,7 +14,7 @@ import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { TextField } from '@/ui/parts/TextField';
 import { FadeFields } from './FadeFields';
-import { asJson, type SetContent } from './set-content';
+import type { SetContent } from './set-content';
 
 interface Props {
   readonly movement: MovementContent;
@@ -44,12 +44,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
         {moment('naming', 'Naming line')}
         {moment('caution', 'A caution')}
       </fieldset>
-      <SpokenLines
-        title={teachTitle}
-        layered
-        lines={movement.teach}
-        onChange={(lines) => set('teach', asJson(lines))}
-      />
+      <SpokenLines title={teachTitle} layered lines={movement.teach} onChange={(lines) => set('teach', lines)} />
       {movement.levels.map((level, index) => (
         <TextField
           key={index}
@@ -59,7 +54,10 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           value={level.line}
           most={LIMITS.lineCharacters}
           onChange={(line) =>
-            set('levels', asJson(movement.levels.map((one, at) => (at === index ? { ...one, line } : one))))
+            set(
+              'levels',
+              movement.levels.map((one, at) => (at === index ? { ...one, line } : one)),
+            )
           }
         />
       ))}

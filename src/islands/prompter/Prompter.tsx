@@ -1,18 +1,8 @@
 import { ChevronLeft, ChevronRight, Pause, Play, SkipBack, SkipForward, X } from 'lucide-react';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { placeAt, projectedSeconds } from '@/core/conductor';
-import { stepsInOrder, type ClassPlan } from '@/core/plan';
-import {
-  cueAt,
-  nextCue,
-  packShape,
-  phaseAt,
-  shapeOf,
-  sidesOf,
-  stepAt,
-  type TimedPhase,
-  type Timeline,
-} from '@/core/timeline';
+import { stepsInOrder, type ClassPlan, sidesOf } from '@/core/plan';
+import { cueAt, nextCue, packShape, phaseAt, shapeOf, stepAt, type TimedPhase, type Timeline } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { fileNameFor } from '@/core/publish';
 import { ClassShape } from '@/ui/parts/ClassShape';

@@ -2,11 +2,10 @@ import { Printer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { MovementMedia as Media } from '@/api/movements';
-import { stepsInOrder, type Step } from '@/core/plan';
+import { stepsInOrder, type Step, sidesOf } from '@/core/plan';
 import {
   expandPlan,
   groupRounds,
-  sidesOf,
   spellTimeline,
   type Cue,
   type RoundGroup,

@@ -105,7 +105,11 @@ export function TakeDesk({ studio, take, spelling }: Props) {
       </div>
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
       <SaveTrouble save={save} onSettle={settle} />
-      {viewport === 'phone' && <ViewChoice view={view} onChoose={setView} />}
+      {viewport === 'phone' && (
+        <section aria-label="Views">
+          <ViewChoice view={view} onChoose={setView} />
+        </section>
+      )}
       <div className="grid grid-cols-1 max-md:flex-none max-md:grid-rows-[auto_auto] md:min-h-0 md:flex-1 md:grid-cols-[minmax(0,1fr)_330px] md:grid-rows-[minmax(0,1fr)] xl:grid-cols-[minmax(0,1fr)_440px]">
         <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-w-0 flex-col md:min-h-0">
           {viewport !== 'phone' && <ViewChoice view={view} onChoose={setView} />}

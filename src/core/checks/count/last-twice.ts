@@ -1,6 +1,6 @@
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
-import { together } from '../fixes';
+import { setting } from '../fixes';
 
 /** The last round is announced twice: by its line, and again by the words of a phase. */
 export const lastTwice: StepCheck = {
@@ -27,7 +27,7 @@ export const lastTwice: StepCheck = {
       {
         stepId: step.id,
         facts: { times: most },
-        fix: together(step.id, { lastRoundLine: '', shorts: { ...context.step.shorts, lastRound: '' } }),
+        fix: setting(context.step, { lastRoundLine: '', shorts: { ...context.step.shorts, lastRound: '' } }),
       },
     ];
   },

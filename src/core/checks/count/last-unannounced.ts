@@ -1,6 +1,6 @@
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
-import { setField } from '../fixes';
+import { setting } from '../fixes';
 
 /** The last round comes and nothing says so. */
 export const lastUnannounced: StepCheck = {
@@ -17,6 +17,12 @@ export const lastUnannounced: StepCheck = {
     );
     return told
       ? []
-      : [{ stepId: step.id, facts: { rounds: timed.rounds }, fix: setField(step.id, 'lastRoundLine', 'Last one.') }];
+      : [
+          {
+            stepId: step.id,
+            facts: { rounds: timed.rounds },
+            fix: setting(context.step, { lastRoundLine: 'Last one.' }),
+          },
+        ];
   },
 };

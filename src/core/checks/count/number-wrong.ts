@@ -1,5 +1,4 @@
-import { changeTexts, type StepText, placeName } from '@/core/plan';
-import { lineAt } from '../context';
+import { changeTexts, lineAt, placeName, type StepText } from '@/core/plan';
 import { A_NUMBER, numberOf } from '../language';
 import { fixBy, isMovement, type MovementContext, type StepCheck } from '../model';
 

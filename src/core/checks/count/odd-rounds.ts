@@ -1,6 +1,6 @@
 import { saidDuring } from '../context';
 import { isMovement, type StepCheck } from '../model';
-import { setField } from '../fixes';
+import { setting } from '../fixes';
 
 const CHANGES =
   /\b(?:the )?other (?:side|leg|foot|arm|hand|way)\b|\balternat(?:e|ing)\b|\bchange (?:sides|legs|feet|arms|hands)\b/;
@@ -19,7 +19,7 @@ export const oddRounds: StepCheck = {
       {
         stepId: context.step.id,
         facts: { rounds: timed.rounds },
-        fix: setField(context.step.id, 'sides', 'alternate'),
+        fix: setting(context.step, { sides: 'alternate' }),
       },
     ];
   },

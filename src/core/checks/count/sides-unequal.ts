@@ -1,6 +1,6 @@
 import { remembered, sidesNamed } from '../language';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
-import { setField } from '../fixes';
+import { setting } from '../fixes';
 
 const sidesOfText = remembered(sidesNamed);
 
@@ -39,7 +39,8 @@ export const sidesUnequal: ClassCheck = {
       const fewer = (leftRounds < rightRounds ? left : right)[0];
       const { step } = fewer ?? (left[0] || right[0]);
       const more = Math.max(leftRounds, rightRounds) - Math.min(leftRounds, rightRounds);
-      const fix = fewer && fewer.step.lead === 'breath' ? setField(step.id, 'rounds', fewer.timed.rounds + more) : null;
+      const fix =
+        fewer && fewer.step.lead === 'breath' ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
       return [{ stepId: step.id, facts: { left: leftRounds, right: rightRounds }, fix }];
     });
   },

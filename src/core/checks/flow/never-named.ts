@@ -1,6 +1,6 @@
 import type { MovementStep } from '@/core/plan';
 import { themed } from '@/core/words';
-import { together } from '../fixes';
+import { setting } from '../fixes';
 import { plainWords } from '../language';
 import { isMovement, type Fix, type StepCheck } from '../model';
 
@@ -28,9 +28,9 @@ export const neverNamed: StepCheck = {
 };
 
 /** Says the name as the movement begins; where nothing is said around it, its short wordings are. */
-function sayNaming(step: MovementStep): Fix {
+function sayNaming(step: MovementStep): Fix | null {
   const naming = '{movement}.';
-  return together(step.id, {
+  return setting(step, {
     moments: { ...step.moments, naming },
     shorts: { ...step.shorts, naming: '' },
     intro: step.intro === 'silent' ? 'short' : step.intro,

@@ -14,8 +14,7 @@ export const balanceSupport: ClassCheck = {
     steps.flatMap((context, at) => {
       if (!isMovement(context) || !context.step.cautions.includes('balance')) return [];
       let said = saidBefore(context);
-      for (let before = at - 1; before >= 0 && steps[before].step.kind !== 'movement'; before--)
-        said += steps[before].said;
+      for (let before = at - 1; before >= 0 && !isMovement(steps[before]); before--) said += steps[before].said;
       if (SUPPORT.test(said)) return [];
       return [{ stepId: context.step.id, fix: addToCaution(context.step, CAUTION_LINES.balance.line) }];
     }),

@@ -1,4 +1,5 @@
 import { phaseSeconds } from '@/core/breath';
+import { setting } from '../fixes';
 import { RISING } from '../language';
 import { isMovement, type StepCheck } from '../model';
 
@@ -26,10 +27,7 @@ export const bendRise: StepCheck = {
           stepId: step.id,
           detail: phase.id,
           facts: { seconds, least },
-          fix: {
-            kind: 'edit' as const,
-            edit: { kind: 'set-step' as const, stepId: step.id, field: 'pattern', value: pattern as never },
-          },
+          fix: setting(step, { pattern }),
         },
       ];
     });

@@ -1,5 +1,5 @@
 import { phaseSeconds, RESTING_AT_MOST } from '@/core/breath';
-import { setField } from '../fixes';
+import { setting } from '../fixes';
 import { BREATH_FORCED, withoutNegated } from '../language';
 import { isMovement, type StepCheck } from '../model';
 
@@ -19,8 +19,6 @@ export const breathForced: StepCheck = {
     const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'rest' ? phaseSeconds(phase, timed) : 0)));
     const fast = timed.breathSeconds > 0 && 60 / timed.breathSeconds > RESTING_AT_MOST;
     if (held <= HELD && !fast && !BREATH_FORCED.test(withoutNegated(said))) return [];
-    return [
-      { stepId: step.id, facts: { held }, fix: setField(step.id, 'cautions', [...step.cautions, 'breath-held']) },
-    ];
+    return [{ stepId: step.id, facts: { held }, fix: setting(step, { cautions: [...step.cautions, 'breath-held'] }) }];
   },
 };

@@ -1,7 +1,7 @@
 import type { Caution } from '@/core/movement';
 import { saidBefore, saidDuring } from '../context';
 import { withoutSinking } from '../language';
-import type { MovementContext, StepContext } from '../model';
+import { isMovement, type MovementContext, type StepContext } from '../model';
 import { CAUTION_LINES } from './caution-lines';
 
 /** Whether a caution of a movement is said in time, after its movement has begun, or never. */
@@ -20,11 +20,11 @@ export function cautionState(
   if (caution === 'balance') return 'said';
   const known = (said: string): boolean => CAUTION_LINES[caution].known.test(withoutSinking(said));
   if (known(saidBefore(context))) return 'said';
-  for (let before = at - 1; before >= 0 && steps[before].step.kind !== 'movement'; before--) {
+  for (let before = at - 1; before >= 0 && !isMovement(steps[before]); before--) {
     if (known(steps[before].said)) return 'said';
   }
   if (known(saidDuring(context))) return 'late';
-  for (let after = at + 1; after < steps.length && steps[after].step.kind !== 'movement'; after++) {
+  for (let after = at + 1; after < steps.length && !isMovement(steps[after]); after++) {
     if (known(steps[after].said)) return 'late';
   }
   return 'missing';

@@ -1,5 +1,5 @@
 import type { NewId } from '@/core/document';
-import { makeTalk, type Edit } from '@/core/plan';
+import { isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
 import { withoutSinking } from '../language';
 import type { ClassCheck, ClassContext } from '../model';
 
@@ -38,10 +38,10 @@ export const classCaution: ClassCheck = {
 
 /** Says it at the end of the first talk, or in a talk of its own at the very start. */
 function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {
-  const talk = steps.find(({ step }) => step.kind === 'talk')?.step;
-  if (talk?.kind === 'talk') {
+  const talk = steps.map(({ step }) => step).find(isTalk);
+  if (talk) {
     const line = { id: unusedId(steps, `${talk.id}-caution`), text, pauseSeconds: 2, layer: null };
-    return { kind: 'set-step', stepId: talk.id, field: 'lines', value: [...talk.lines, line] as never };
+    return setStep(talk, 'lines', [...talk.lines, line]);
   }
   const newId: NewId = () => unusedId(steps, 'class-caution');
   const made = { ...makeTalk(newId, 'Before we begin', []), caution: true };
@@ -51,9 +51,7 @@ function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {
 
 /** An id that nothing in the class has: chance is not the core's. */
 function unusedId(steps: ClassContext['steps'], wanted: string): string {
-  const used = new Set(
-    steps.flatMap(({ step }) => [step.id, ...(step.kind === 'talk' ? step.lines.map(({ id }) => id) : [])]),
-  );
+  const used = new Set(steps.flatMap(({ step }) => [step.id, ...(isTalk(step) ? step.lines.map(({ id }) => id) : [])]));
   let id = wanted.slice(0, 56);
   for (let count = 2; used.has(id); count++) id = `${wanted.slice(0, 56)}-${count}`;
   return id;

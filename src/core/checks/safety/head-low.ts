@@ -1,4 +1,4 @@
-import { setField } from '../fixes';
+import { setting } from '../fixes';
 import { HEAD_LOW } from '../language';
 import { isMovement, type StepCheck } from '../model';
 
@@ -13,6 +13,6 @@ export const headLow: StepCheck = {
     const { step, said } = context;
     const actions = step.pattern.map(({ action }) => action.toLowerCase()).join(' ');
     if (!HEAD_LOW.test(`${said} ${actions}`)) return [];
-    return [{ stepId: step.id, fix: setField(step.id, 'cautions', [...step.cautions, 'head-low']) }];
+    return [{ stepId: step.id, fix: setting(step, { cautions: [...step.cautions, 'head-low'] }) }];
   },
 };

@@ -1,4 +1,5 @@
-import { setField } from '../fixes';
+import { isSilence } from '@/core/plan';
+import { setting } from '../fixes';
 import type { ClassCheck, StepContext } from '../model';
 import { followEyes } from './eyes';
 
@@ -17,8 +18,8 @@ export const eyesNotOpened: ClassCheck = {
     }
     if (!closed || !closing) return [];
     const { step } = closing;
-    const back = step.kind === 'quiet' ? `${step.callBackLine} Open your eyes.`.trim() : '';
-    return [{ stepId: step.id, fix: step.kind === 'quiet' ? setField(step.id, 'callBackLine', back) : null }];
+    const fix = isSilence(step) ? setting(step, { callBackLine: `${step.callBackLine} Open your eyes.`.trim() }) : null;
+    return [{ stepId: step.id, fix }];
   },
 };
 

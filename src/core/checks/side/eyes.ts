@@ -1,3 +1,4 @@
+import { isSilence } from '@/core/plan';
 import type { Cue } from '@/core/timeline';
 import { EYES_CLOSE, EYES_OPEN, remembered } from '../language';
 import type { StepContext } from '../model';
@@ -20,7 +21,7 @@ const eyesIn = remembered((text: string): 'open' | 'closed' | 'nothing' => {
 });
 
 /**
- * Follows the eyes through a class: closed by a quiet that closes them or by words, open again by words. Gives every
+ * Follows the eyes through a class: closed by a silence that closes them or by words, open again by words. Gives every
  * step's start and every line, with the eyes as they are when it is said.
  */
 export function followEyes(steps: readonly StepContext[]): readonly EyesAt[] {
@@ -29,7 +30,7 @@ export function followEyes(steps: readonly StepContext[]): readonly EyesAt[] {
   const places: EyesAt[] = [];
   let closed = false;
   for (const context of steps) {
-    if (context.step.kind === 'quiet' && context.step.eyesClosed) closed = true;
+    if (isSilence(context.step) && context.step.eyesClosed) closed = true;
     places.push({ context, cue: null, closed });
     for (const cue of context.cues) {
       places.push({ context, cue, closed });

@@ -1,5 +1,4 @@
-import { changeTexts, type StepText, placeName } from '@/core/plan';
-import type { CueSource } from '@/core/timeline';
+import { changeTexts, type StepText, placeName, type CueSource } from '@/core/plan';
 import type { Side } from '@/core/words';
 import { sidesNamed } from '../language';
 import { fixBy, isMovement, type StepCheck } from '../model';

@@ -1,3 +1,5 @@
+import { isSilence } from '@/core/plan';
+import { setting } from '../fixes';
 import type { StepCheck } from '../model';
 
 /** Seconds with eyes closed and nothing said; common practice, no published source. */
@@ -10,7 +12,7 @@ export const eyesSilence: StepCheck = {
   gravity: 'should',
   of: 'step',
   find: ({ step, timed, cues }) => {
-    if (step.kind !== 'quiet' || !step.eyesClosed) return [];
+    if (!isSilence(step) || !step.eyesClosed) return [];
     let from = timed.startSeconds;
     let longest = 0;
     for (const cue of [...cues, { startSeconds: timed.endSeconds, endSeconds: timed.endSeconds }]) {
@@ -18,21 +20,12 @@ export const eyesSilence: StepCheck = {
       from = cue.endSeconds;
     }
     if (longest <= MOST) return [];
-    const set = (field: string, value: string | number) => ({
-      kind: 'set-step' as const,
-      stepId: step.id,
-      field,
-      value,
-    });
     const line = step.reassuranceLine || 'I am still here. There is nothing to do.';
     return [
       {
         stepId: step.id,
         facts: { seconds: longest, most: MOST },
-        fix: {
-          kind: 'edit',
-          edit: { kind: 'together', edits: [set('reassuranceLine', line), set('reassuranceEverySeconds', 45)] },
-        },
+        fix: setting(step, { reassuranceLine: line, reassuranceEverySeconds: 45 }),
       },
     ];
   },

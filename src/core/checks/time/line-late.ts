@@ -1,4 +1,5 @@
 import { worstBySource } from '../context';
+import { isMovement } from '@/core/plan';
 import type { StepCheck } from '../model';
 
 /** Words start half a second to a second and a half before their motion (common practice, no published source); less than this is late. */
@@ -11,7 +12,7 @@ export const lineLate: StepCheck = {
   gravity: 'should',
   of: 'step',
   find: ({ step, cues }, plan) => {
-    if (step.kind !== 'movement' || plan.voice.leadSeconds < LEAST_LEAD) return [];
+    if (!isMovement(step) || plan.voice.leadSeconds < LEAST_LEAD) return [];
     const chosen = new Set(step.pattern.flatMap(({ id, leadSeconds }) => (leadSeconds === null ? [] : [id])));
     const late = cues.filter(
       ({ round, source }) => round > 0 && source.part === 'phase' && !chosen.has(source.phaseId),

@@ -1,4 +1,5 @@
 import { LONG_REST, phaseSeconds } from '@/core/breath';
+import { setting } from '../fixes';
 import { isMovement, type StepCheck } from '../model';
 
 /** A rest in the breath is longer than rests usually are. */
@@ -21,10 +22,7 @@ export const restLong: StepCheck = {
           stepId: step.id,
           detail: phase.id,
           facts: { seconds, most: LONG_REST },
-          fix: {
-            kind: 'edit' as const,
-            edit: { kind: 'set-step' as const, stepId: step.id, field: 'pattern', value: pattern as never },
-          },
+          fix: setting(step, { pattern }),
         },
       ];
     });

@@ -13,7 +13,7 @@ export const restOptOut: ClassCheck = {
     const own = plainWords(plan.schools.restLine);
     let said = false;
     for (const context of steps) {
-      const words = context.step.kind === 'movement' ? saidBefore(context) : context.said;
+      const words = isMovement(context) ? saidBefore(context) : context.said;
       said ||= OPT_OUT.test(words) || (own !== '' && plainWords(words).includes(own));
       if (said) return [];
       if (!isMovement(context) || !context.step.pattern.some(({ kind }) => kind === 'rest')) continue;

@@ -1,4 +1,4 @@
-import { changeTexts, placeName, type ClassPlan, type Step, type StepText } from '@/core/plan';
+import { changeTexts, isMovement, placeName, type ClassPlan, type Step, type StepText } from '@/core/plan';
 import { breathWords } from '@/core/words';
 import { fixBy, type StepCheck } from '../model';
 
@@ -43,7 +43,7 @@ function wayWrong(text: string, { schools }: ClassPlan): Wrong | null {
 
 /** What the belly does belongs to a phase: elsewhere a line may tell of both schools. */
 function bellyWrong({ text, place }: StepText, step: Step, { schools }: ClassPlan): Wrong | null {
-  if (place.part !== 'phase' || step.kind !== 'movement') return null;
+  if (place.part !== 'phase' || !isMovement(step)) return null;
   const kind = step.pattern.find(({ id }) => id === place.phaseId)?.kind;
   const found = BELLY.exec(text);
   if (!found || (kind !== 'in' && kind !== 'out')) return null;

@@ -1,8 +1,7 @@
 import type { Shortened } from '@/core/movement';
 import { emptyTokens } from '@/core/words';
-import { turnsOf, Wording, type Moment } from '@/core/timeline';
-import { placeName, type ClassPlan, type StepText } from '@/core/plan';
-import { lineAt } from '../context';
+import { Wording } from '@/core/timeline';
+import { isMovement, lineAt, placeName, turnsOf, type ClassPlan, type Moment, type StepText } from '@/core/plan';
 import type { StepCheck, StepContext } from '../model';
 
 /** A token stands where there is nothing to fill it with: a side in a movement without sides, a round before the rounds. */
@@ -26,8 +25,8 @@ export const tokenEmpty: StepCheck = {
 function factsFor({ place }: StepText, { step, timed }: StepContext, plan: ClassPlan) {
   const line = lineAt(place);
   const counted = place.part === 'phase' || (line !== null && COUNTED.has(line));
-  const rounds = step.kind === 'movement' && counted ? Math.max(1, timed.rounds) : 0;
-  const turn = step.kind === 'movement' && counted ? turnsOf(step, rounds)[0] : null;
+  const rounds = isMovement(step) && counted ? Math.max(1, timed.rounds) : 0;
+  const turn = isMovement(step) && counted ? turnsOf(step, rounds)[0] : null;
   const moment: Moment = { at: 0, turn, rounds };
   const facts = new Wording(plan).facts(step, moment);
   // What follows depends on the class; it is empty only behind the last movement.

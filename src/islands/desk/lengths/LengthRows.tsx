@@ -1,4 +1,4 @@
-import { findStep, type Section, type Step } from '@/core/plan';
+import { findStep, isMovement, type Section, type Step } from '@/core/plan';
 import type { TimedStep, Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import type { LengthFit } from '@/workers/fitter/protocol';
@@ -115,6 +115,6 @@ function amount(step: Step, timed: TimedStep | undefined): string {
   if (step.leftOut) return 'skipped';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (timed.rounds === 0) return length;
-  const each = step.kind === 'movement' && step.sides !== 'none' ? ' a side' : '';
+  const each = isMovement(step) && step.sides !== 'none' ? ' a side' : '';
   return `${timed.rounds}${each} · ${length}`;
 }

@@ -1,10 +1,9 @@
 import { Plus } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { LIMITS, makeLength, type Length } from '@/core/plan';
+import { LIMITS, makeLength, type Length, setPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import type { LengthFit } from '@/workers/fitter/protocol';
-import { asJson } from '../../movement/set-content';
 import { useDesk, useDeskStore, useFitter } from '../use-desk';
 import { LengthHead } from './LengthHead';
 import { LengthRows } from './LengthRows';
@@ -30,7 +29,7 @@ export function LengthsView({ onPrompter, onPublish }: Props) {
   const [pinning, setPinning] = useState<{ readonly lengthId: string; readonly stepId: string | null } | null>(null);
   const timelines = useMemo(() => new Map(fits.map((fit) => [fit.lengthId, expandPlan(fit.plan)])), [fits]);
   const set = (lengths: readonly Length[], key?: string): void => {
-    desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, key);
+    desk.edit(setPlan('lengths', lengths), key);
   };
   const add = (targetSeconds: number): void => {
     const made = makeLength(() => crypto.randomUUID(), nameFor(targetSeconds), targetSeconds);

@@ -1,11 +1,10 @@
-import { findStep, LIMITS, withLengthPin, type LengthPin } from '@/core/plan';
+import { contractOf, findStep, isMovement, LIMITS, setPlan, withLengthPin, type LengthPin } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { Counter } from '@/ui/parts/Counter';
 import { Dialog } from '@/ui/parts/Dialog';
 import { NumberField } from '@/ui/parts/NumberField';
 import type { LengthFit } from '@/workers/fitter/protocol';
-import { asJson } from '../../movement/set-content';
 import { useDesk, useDeskStore } from '../use-desk';
 
 interface Props {
@@ -25,15 +24,12 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
   const pin = length.pins.find((one) => one.stepId === stepId);
   const fitted = fit ? findStep(fit.plan, stepId)?.step : undefined;
   const set = (part: Partial<LengthPin>): void => {
-    const value = asJson(withLengthPin(desk.getState().plan.lengths, lengthId, stepId, part));
-    desk.edit({ kind: 'set-plan', field: 'lengths', value }, `pin ${lengthId} ${stepId}`);
+    const value = withLengthPin(desk.getState().plan.lengths, lengthId, stepId, part);
+    desk.edit(setPlan('lengths', value), `pin ${lengthId} ${stepId}`);
   };
-  const counted = step.kind === 'movement' && step.lead === 'breath';
-  const timed = step.kind === 'quiet' || (step.kind === 'movement' && step.lead !== 'breath');
-  const rounds = pin?.rounds ?? (fitted?.kind === 'movement' ? fitted.rounds : 1);
-  const seconds =
-    pin?.seconds ??
-    (fitted?.kind === 'quiet' || fitted?.kind === 'movement' ? fitted.seconds : LIMITS.quietSeconds.least);
+  const wish = contractOf(step).wish(step);
+  const wished = fitted ? contractOf(fitted).wish(fitted)?.value : undefined;
+  const sided = isMovement(step) && step.sides !== 'none';
   const out = pin?.leftOut ?? fitted?.leftOut ?? false;
   return (
     <Dialog title={`${step.name}, ${length.name}`} onClose={onClose}>
@@ -42,20 +38,20 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
         checked={out}
         onChange={(leftOut) => set({ leftOut, rounds: null, seconds: null })}
       />
-      {counted && !out && step.kind === 'movement' && (
+      {wish?.what === 'rounds' && !out && (
         <Counter
-          label={step.sides === 'none' ? 'Rounds' : 'Rounds per side'}
-          value={rounds}
+          label={sided ? 'Rounds per side' : 'Rounds'}
+          value={pin?.rounds ?? wished ?? 1}
           least={1}
           most={LIMITS.rounds}
-          step={step.multiple}
+          step={wish.multiple}
           onChange={(value) => set({ rounds: value, leftOut: false })}
         />
       )}
-      {timed && !out && (
+      {wish?.what === 'time' && !out && (
         <ClockField
           label="Time"
-          seconds={seconds}
+          seconds={pin?.seconds ?? wished ?? LIMITS.quietSeconds.least}
           {...LIMITS.quietSeconds}
           onChange={(value) => set({ seconds: value, leftOut: false })}
         />
@@ -87,7 +83,7 @@ export function BreathPinDialog({ lengthId, fit, onClose }: Omit<Props, 'stepId'
   const breath = length.breathSeconds ?? fit?.plan.pace.breathSeconds ?? plan.pace.breathSeconds;
   const set = (breathSeconds: number | null): void => {
     const lengths = desk.getState().plan.lengths.map((one) => (one.id === lengthId ? { ...one, breathSeconds } : one));
-    desk.edit({ kind: 'set-plan', field: 'lengths', value: asJson(lengths) }, `breath ${lengthId}`);
+    desk.edit(setPlan('lengths', lengths), `breath ${lengthId}`);
   };
   return (
     <Dialog title={`Breath at the start,  ${length.name}`} onClose={onClose}>

@@ -3,8 +3,8 @@ import type { ClassResponse } from '@/api/classes';
 import { send } from '@/api/client';
 import type { Learning } from '@/api/learning';
 import type { MovementResponse } from '@/api/movements';
-import { withLastPause, type Proposal } from '@/core/learn';
-import { applyEdit, findStep, type Edit } from '@/core/plan';
+import type { Proposal } from '@/core/learn';
+import { applyEdit, findStep, isMovement, withLastPause, type Edit } from '@/core/plan';
 
 /** What became of a proposal, in words; `undo` takes it out of the class again. */
 export interface Taken {
@@ -54,7 +54,7 @@ export async function takeIntoLibrary(classId: string, { step, pauseSeconds }: P
   const stored = await send<ClassResponse>('GET', `/api/classes/${classId}`);
   if (!stored.ok) return { words: stored.problem.detail };
   const found = findStep(stored.value.plan, step ?? '')?.step;
-  const source = found?.kind === 'movement' ? found.source : null;
+  const source = isMovement(found) ? found.source : null;
   if (!source || pauseSeconds === null) return { words: 'This movement is not from the library.' };
   const entry = await send<MovementResponse>('GET', `/api/movements/${source.movementId}`);
   if (!entry.ok) return { words: entry.problem.detail };

@@ -1,21 +1,8 @@
 import type { Form } from '@/core/movement';
-import { lineIn, type MovementStep } from '@/core/plan';
+import type { Turn } from '../contract';
+import { lineIn } from './lines';
+import type { MovementStep } from './schema';
 import type { Counting, Schools, Side } from '@/core/words';
-
-/** One round on one side, in the order performed. */
-export interface Turn {
-  readonly round: number;
-  readonly side: Side | null;
-  readonly other: Side | null;
-  /** Whether this side is the one the movement begins with. */
-  readonly begins: boolean;
-  /** Whether the count is said with this turn: once a round, where sides alternate with the first of the two. */
-  readonly counted: boolean;
-  /** Whether it belongs to the last round of its side, or of both where they alternate, and says so. */
-  readonly last: boolean;
-  /** Whether the sides change just before it. */
-  readonly changes: boolean;
-}
 
 /** The sides of a movement in the order it uses them. */
 export function sidesOf(step: MovementStep): readonly (Side | null)[] {

@@ -1,10 +1,9 @@
 import { PRIORITIES } from '@/core/movement';
-import { COMPANIONS, findStep, leaveOutEdit, mayLeaveOut, type Companion, type Step } from '@/core/plan';
+import { COMPANIONS, findStep, leaveOutEdit, mayLeaveOut, setStep, type Companion, type Step } from '@/core/plan';
 import { PRIORITY_WORDS } from '@/messages/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
-import type { SetField } from './set-field';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 const COMPANION_WORDS: Readonly<Record<Companion, string>> = {
   none: 'by itself',
@@ -13,7 +12,7 @@ const COMPANION_WORDS: Readonly<Record<Companion, string>> = {
 };
 
 /** Whether a step is in this class, and how it may go from a short one. */
-export function ShortLengthFields({ step, set }: { readonly step: Step; readonly set: SetField }) {
+export function ShortLengthFields({ step }: { readonly step: Step }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const role = findStep(plan, step.id)?.section.role ?? 'main';
@@ -26,19 +25,19 @@ export function ShortLengthFields({ step, set }: { readonly step: Step; readonly
         checked={step.leftOut}
         onChange={(out) => desk.edit(leaveOutEdit(desk.getState().plan, step.id, out))}
       />
-      {step.kind !== 'movement' && (
+      {'goesWith' in step && (
         <>
           <Choice
             label="May be skipped"
             value={step.priority}
             options={PRIORITIES.map((value) => ({ value, label: PRIORITY_WORDS[value] }))}
-            onChange={(value) => set('priority', value)}
+            onChange={(value) => desk.edit(setStep(step, 'priority', value))}
           />
           <Choice
             label="Skipped"
             value={step.goesWith}
             options={COMPANIONS.map((value) => ({ value, label: COMPANION_WORDS[value] }))}
-            onChange={(value) => set('goesWith', value)}
+            onChange={(value) => desk.edit(setStep(step, 'goesWith', value))}
           />
         </>
       )}

@@ -5,12 +5,11 @@ import { tempoWords } from '@/messages/fit';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
-import { asJson } from '../movement/set-content';
-import { useDesk } from './use-desk';
-import type { SetField } from './set-field';
+import { useDesk } from '../use-desk';
+import type { SetStepField } from '../set-field';
 
 /** The talk as running prose, its pauses in brackets; taken over when it is left. */
-function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField }) {
+function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetStepField<TalkStep> }) {
   const { pauseSeconds } = useDesk((state) => state.plan.voice);
   const [prose, setProse] = useState<string | null>(null);
   const id = useId();
@@ -53,7 +52,7 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField 
           className="btn btn-xs btn-primary"
           disabled={long !== undefined || many}
           onClick={() => {
-            set('lines', asJson(lines));
+            set('lines', lines);
             setProse(null);
           }}
         >
@@ -68,11 +67,11 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetField 
 }
 
 /** A talk: its lines, and how much slower or quicker the fit may have it said. */
-export function TalkFields({ step, set }: { readonly step: TalkStep; readonly set: SetField }) {
+export function TalkFields({ step, set }: { readonly step: TalkStep; readonly set: SetStepField<TalkStep> }) {
   const { tempo } = LIMITS;
   return (
     <div className="flex flex-col">
-      <SpokenLines title="Lines" lines={step.lines} onChange={(lines) => set('lines', asJson(lines))} />
+      <SpokenLines title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />
       <Prose step={step} set={set} />
       <h3 className="font-semibold">Tempo: {tempoWords(step.tempo)}</h3>
       <NumberField

@@ -1,6 +1,9 @@
-import type { Seconds } from '@/core/units';
-import type { MovementStep } from './model';
-import { lineIn, type TextPlace } from './texts';
+import type { Form, MovementContent, Shortened } from '@/core/movement';
+import { toMilliseconds, type Milliseconds, type Seconds } from '@/core/units';
+import type { PlanVoice } from '../../voice';
+import { lineMilliseconds } from '../speech';
+import type { StepText, TextPlace } from '../text-place';
+import type { MovementStep } from './schema';
 
 /** A line said before or after the rounds of a movement; its tokens are not filled. */
 export interface AroundLine {
@@ -12,6 +15,18 @@ export interface AroundLine {
   readonly pauseSeconds: Seconds | null;
   /** The level it offers. */
   readonly level?: string;
+}
+
+/**
+ * A line of a movement that belongs to no phase, in a form, and where it stands: for every form but the full one the
+ * short wording, where there is one.
+ */
+export function lineIn(content: MovementContent, line: Shortened, form: Form): StepText {
+  const short = content.shorts[line];
+  if (form !== 'full' && short.trim() !== '') return { text: short, place: { part: 'short', line } };
+  if (line === 'lastRound') return { text: content.lastRoundLine, place: { part: 'lastRoundLine' } };
+  if (line === 'sideChange') return { text: content.sideChangeLine, place: { part: 'sideChangeLine' } };
+  return { text: content.moments[line], place: { part: 'moment', moment: line } };
 }
 
 /**
@@ -43,4 +58,19 @@ export function linesBefore(step: MovementStep): readonly AroundLine[] {
 export function linesAfter(step: MovementStep): readonly AroundLine[] {
   if (step.intro === 'silent') return [];
   return [{ name: 'leaving', ...lineIn(step, 'leaving', step.intro), pauseSeconds: null }];
+}
+
+/** A line before or after the rounds with its silence; words that are not there have none, an empty line of teaching has its own. */
+export function aroundLineMilliseconds(line: AroundLine, voice: PlanVoice): Milliseconds {
+  const said = lineMilliseconds(line.text, voice);
+  if (line.pauseSeconds !== null) return said + toMilliseconds(line.pauseSeconds);
+  return said === 0 ? 0 : said + toMilliseconds(voice.pauseSeconds);
+}
+
+/** Which line of a movement a text is a wording of; `null` for phases, teaching, levels and other kinds of step. */
+export function lineAt(place: TextPlace): Shortened | null {
+  if (place.part === 'short') return place.line;
+  if (place.part === 'moment') return place.moment;
+  if (place.part === 'lastRoundLine') return 'lastRound';
+  return place.part === 'sideChangeLine' ? 'sideChange' : null;
 }

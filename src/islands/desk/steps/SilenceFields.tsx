@@ -1,20 +1,16 @@
-import { LIMITS, type QuietStep } from '@/core/plan';
+import { LIMITS, type SilenceStep } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { StanceChoice } from '../movement/AboutFields';
-import { timeEdit } from './asked-edits';
-import type { SetField } from './set-field';
-import { useDeskStore } from './use-desk';
+import { StanceChoice } from '../../movement/AboutFields';
+import type { SetStepField } from '../set-field';
+import { useAskFor } from './use-ask-for';
 
-/** A quiet: how long, within what, and what is said around it. */
-export function QuietFields({ step, set }: { readonly step: QuietStep; readonly set: SetField }) {
-  const desk = useDeskStore();
+/** A silence: how long, within what, and what is said around it. */
+export function SilenceFields({ step, set }: { readonly step: SilenceStep; readonly set: SetStepField<SilenceStep> }) {
   const bounds = LIMITS.quietSeconds;
-  const setLength = (seconds: number): void => {
-    desk.edit(timeEdit(step, seconds), `${step.id} seconds`);
-  };
+  const setLength = useAskFor(step);
   return (
     <div className="flex flex-col gap-1">
       <ClockField label="Length" seconds={step.seconds} least={bounds.least} most={bounds.most} onChange={setLength} />

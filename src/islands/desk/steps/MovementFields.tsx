@@ -9,20 +9,19 @@ import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
 import { Counter } from '@/ui/parts/Counter';
 import { NumberField } from '@/ui/parts/NumberField';
-import { AboutFields } from '../movement/AboutFields';
-import { CountBounds } from '../movement/CountBounds';
-import { PatternEditor } from '../movement/PatternEditor';
-import { asJson } from '../movement/set-content';
-import { WordFields } from '../movement/WordFields';
-import { FitWords } from './FitWords';
-import { roundsEdit, timeEdit } from './asked-edits';
-import type { SetField } from './set-field';
-import { useDesk, useDeskStore } from './use-desk';
+import { AboutFields } from '../../movement/AboutFields';
+import { CountBounds } from '../../movement/CountBounds';
+import { PatternEditor } from '../../movement/PatternEditor';
+import { WordFields } from '../../movement/WordFields';
+import { FitWords } from '../FitWords';
+import type { SetStepField } from '../set-field';
+import { useAskFor } from './use-ask-for';
+import { useDesk } from '../use-desk';
 
 interface Props {
   readonly step: MovementStep;
   readonly timed: TimedStep;
-  readonly set: SetField;
+  readonly set: SetStepField<MovementStep>;
 }
 
 /** A movement: counts, sides, breath, what is taught and what is said on each phase. */
@@ -95,7 +94,7 @@ export function MovementFields({ step, timed, set }: Props) {
       <PatternEditor
         pattern={step.pattern}
         pace={{ breathSeconds, inShare }}
-        onChange={(pattern) => set('pattern', asJson(pattern))}
+        onChange={(pattern) => set('pattern', pattern)}
       />
       <Choice
         label="Camera view"
@@ -122,7 +121,7 @@ export function MovementFields({ step, timed, set }: Props) {
 }
 
 /** Names, stances, levels, cautions: drawn only while they are looked at, since every edit draws what is open. */
-function About({ step, set }: { readonly step: MovementStep; readonly set: SetField }) {
+function About({ step, set }: { readonly step: MovementStep; readonly set: SetStepField<MovementStep> }) {
   const [open, setOpen] = useState(false);
   return (
     <details className="mt-3" onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -134,7 +133,7 @@ function About({ step, set }: { readonly step: MovementStep; readonly set: SetFi
 
 /** Rounds or time as they stand, and what one more or one fewer would do to the class. */
 function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: TimedStep }) {
-  const desk = useDeskStore();
+  const askFor = useAskFor(step);
   const share = useDesk((state) => sharePercent(state.timeline, timed));
   const each = step.sides === 'none' ? '' : ' each side';
   const change = formatDifference(moreRoundsSeconds(step, timed));
@@ -146,7 +145,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
           label={step.lead === 'clock' ? `Time, in whole rounds: ${timed.rounds}${each}` : 'Time at own pace'}
           seconds={step.seconds}
           {...LIMITS.quietSeconds}
-          onChange={(seconds) => desk.edit(timeEdit(step, seconds), `${step.id} seconds`)}
+          onChange={(seconds) => askFor(seconds)}
         />
         <p className="quiet-ink text-sm">
           {step.lead === 'clock' && `One ${unit} more${each}: ${change}. `}
@@ -163,10 +162,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
         least={1}
         most={LIMITS.rounds}
         step={step.multiple}
-        onChange={(rounds) => {
-          const edit = roundsEdit(step, rounds);
-          if (edit) desk.edit(edit, `${step.id} rounds`);
-        }}
+        onChange={(rounds) => askFor(rounds)}
       />
       <p className="quiet-ink text-sm">
         One {unit} more{each}: {change}

@@ -1,11 +1,17 @@
 import { LIMITS, type TransitionStep } from '@/core/plan';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { StanceChoice } from '../movement/AboutFields';
-import type { SetField } from './set-field';
+import { StanceChoice } from '../../movement/AboutFields';
+import type { SetStepField } from '../set-field';
 
 /** A change of stance: how long, and what is said. */
-export function TransitionFields({ step, set }: { readonly step: TransitionStep; readonly set: SetField }) {
+export function TransitionFields({
+  step,
+  set,
+}: {
+  readonly step: TransitionStep;
+  readonly set: SetStepField<TransitionStep>;
+}) {
   return (
     <div className="flex flex-col gap-1">
       <NumberField

@@ -1,0 +1,56 @@
+import { setFields, type Edit } from './edit';
+import { LIMITS } from './limits';
+import type { PlanPace } from './schema';
+import { contractOf, type MovementStep, type Step } from './steps';
+import { asked } from './wish';
+
+/*
+ * Asking for a value: it is what was asked for from then on, and the bounds are widened to hold it.
+ */
+
+/** Asks for a value of what a step's fit may move; `null` where nothing is, out of all limits, or where nothing changes. */
+export function ask(step: Step, value: number): Edit | null {
+  const wish = contractOf(step).wish(step);
+  if (!wish || (wish.what === 'rounds' && !areRounds(value))) return null;
+  const { fields } = wish;
+  const then = asked(wish, value);
+  return setFields(step, {
+    [fields.value]: then.value,
+    ...(fields.preferred ? { [fields.preferred]: then.preferred } : {}),
+    [fields.least]: then.least,
+    [fields.most]: then.most,
+  });
+}
+
+/** Asks for rounds whatever leads the movement; `null` out of all limits, or where nothing changes. */
+export function askRounds(step: MovementStep, rounds: number, multiple = step.multiple): Edit | null {
+  if (!areRounds(rounds)) return null;
+  return setFields(step, { multiple, ...roundsAsked(step, rounds) });
+}
+
+function areRounds(rounds: number): boolean {
+  return rounds >= 1 && rounds <= LIMITS.rounds;
+}
+
+type RoundFields = Pick<MovementStep, 'rounds' | 'preferredRounds' | 'leastRounds' | 'mostRounds'>;
+
+/** The fields of a movement that was asked for so many rounds. */
+export function roundsAsked(step: Pick<MovementStep, 'leastRounds' | 'mostRounds'>, rounds: number): RoundFields {
+  const { preferred, least, most } = asked({ least: step.leastRounds, most: step.mostRounds }, rounds);
+  return { rounds, preferredRounds: preferred, leastRounds: least, mostRounds: most };
+}
+
+/** The pace of a class that was asked for a breath at its start. */
+export function breathAsked(pace: PlanPace, breathSeconds: number): PlanPace {
+  const { preferred, least, most } = asked(
+    { least: pace.leastBreathSeconds, most: pace.mostBreathSeconds },
+    breathSeconds,
+  );
+  return {
+    ...pace,
+    breathSeconds,
+    preferredBreathSeconds: preferred,
+    leastBreathSeconds: least,
+    mostBreathSeconds: most,
+  };
+}

@@ -1,0 +1,33 @@
+import { id, oneOf, shape, whole, within, type Stored } from '@/core/document';
+import { contentFields } from '@/core/movement';
+import { LIMITS } from '../../limits';
+import { choiceFields } from '../common';
+
+export const VIEWS = ['front', 'side', 'back'] as const;
+/** How the instructor is seen by the camera. */
+export type View = (typeof VIEWS)[number];
+
+export const INTROS = ['full', 'short', 'silent'] as const;
+/**
+ * How much is said before and after the rounds of a movement: everything; the short wordings, and nothing taught;
+ * or nothing but its caution, and what sends people into their own pace.
+ */
+export type Intro = (typeof INTROS)[number];
+
+/** A movement in a class: its own copy of the content, with what was chosen for it here. */
+export const movementSchema = shape({
+  kind: oneOf(['movement'] as const),
+  id: id(),
+  ...contentFields,
+  ...choiceFields,
+  /** Rounds on each side (or each way), as fitted. Breath-led only: by the clock they follow from `seconds`. */
+  rounds: whole(1, LIMITS.rounds),
+  /** Counted time as fitted. Clock-led and own-pace only. */
+  seconds: within(LIMITS.quietSeconds),
+  view: oneOf(VIEWS),
+  intro: oneOf(INTROS),
+  /** The library entry it was taken from and the revision of it that was last looked at; `null` where there is none. */
+  source: shape({ movementId: id(), revision: whole(1, Number.MAX_SAFE_INTEGER) }).nullable(),
+});
+
+export type MovementStep = Stored<typeof movementSchema>;

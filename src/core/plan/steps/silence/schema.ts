@@ -1,0 +1,30 @@
+import { oneOf, oneOfOrNone, shape, text, within, yesNo, type Stored } from '@/core/document';
+import { STANCES } from '@/core/movement';
+import { LIMITS } from '../../limits';
+import { accompanyingFields, choiceFields, namedFields } from '../common';
+
+/** A silence: a time in which little is said and nothing is led. */
+export const silenceSchema = shape({
+  kind: oneOf(['quiet'] as const),
+  ...namedFields,
+  ...choiceFields,
+  ...accompanyingFields,
+  seconds: within(LIMITS.quietSeconds),
+  preferredSeconds: within(LIMITS.quietSeconds),
+  leastSeconds: within(LIMITS.quietSeconds),
+  mostSeconds: within(LIMITS.quietSeconds),
+  /** How one stands in it; `null` where it changes nothing. */
+  stance: oneOfOrNone(STANCES),
+  eyesClosed: yesNo(),
+  /** Said at its start. */
+  openingLine: text(LIMITS.lineCharacters),
+  /** Said again and again in the middle of it, so that nobody feels left alone; may be empty. */
+  reassuranceLine: text(LIMITS.lineCharacters),
+  /** From the start of one reassurance to the start of the next. */
+  reassuranceEverySeconds: within(LIMITS.reassuranceSeconds),
+  /** Said so that its last word comes `callBackLeadSeconds` before the end. */
+  callBackLine: text(LIMITS.lineCharacters),
+  callBackLeadSeconds: within(LIMITS.callBackLeadSeconds),
+});
+
+export type SilenceStep = Stored<typeof silenceSchema>;

@@ -1,0 +1,21 @@
+import { list, oneOf, shape, within, yesNo, type Stored } from '@/core/document';
+import { spokenLineSchema } from '@/core/movement';
+import { LIMITS } from '../../limits';
+import { accompanyingFields, choiceFields, namedFields } from '../common';
+
+/** Lines said one after the other, nothing moved. */
+export const talkSchema = shape({
+  kind: oneOf(['talk'] as const),
+  ...namedFields,
+  ...choiceFields,
+  ...accompanyingFields,
+  lines: list(spokenLineSchema, LIMITS.spokenLines),
+  /** Time its words and pauses take over the voice's own, as fitted: 1.1 is said a tenth slower. */
+  tempo: within(LIMITS.tempo),
+  leastTempo: within(LIMITS.tempo),
+  mostTempo: within(LIMITS.tempo),
+  /** It says a caution, and is never left out. */
+  caution: yesNo(),
+});
+
+export type TalkStep = Stored<typeof talkSchema>;

@@ -1,0 +1,65 @@
+import type { SidePlan } from '@/core/movement';
+import type { Step, StepKind, StepOf } from '@/core/plan';
+import { moreRoundsSeconds } from '@/core/timeline';
+import { formatClock } from '@/core/units';
+import { MovementFields } from './MovementFields';
+import { SilenceFields } from './SilenceFields';
+import type { StepView } from './step-view';
+import { TalkFields } from './TalkFields';
+import { TransitionFields } from './TransitionFields';
+
+const SIDES: Readonly<Record<SidePlan, string>> = {
+  none: 'both sides together',
+  alternate: 'alternating sides',
+  'in-turn': 'one side, then the other',
+  'each-way': 'both directions',
+};
+
+type Views = { readonly [Kind in StepKind]: StepView<StepOf<Kind>> };
+
+const VIEWS: Views = {
+  movement: {
+    Fields: MovementFields,
+    about: (step, timed) => {
+      if (step.lead === 'own') return 'at their own pace';
+      const per = step.multiple === 1 ? 'per round' : `per ${step.multiple} rounds`;
+      const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${per}`;
+      return `${SIDES[step.sides]} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
+    },
+    amount: (step) => {
+      if (step.lead !== 'breath') return formatClock(step.seconds);
+      return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'}`;
+    },
+    lineHint: () => 'What you say before the rounds',
+    scale: 9,
+  },
+  talk: {
+    Fields: TalkFields,
+    about: () => 'spoken',
+    amount: () => '',
+    lineHint: () => 'What you say',
+    scale: 5,
+  },
+  quiet: {
+    Fields: SilenceFields,
+    about: (step) => (step.eyesClosed ? 'silence, eyes closed' : 'silence'),
+    amount: (step) => formatClock(step.seconds),
+    lineHint: (step) =>
+      step.openingLine.trim() === '' ? 'What you say at the start' : 'What you say to call people back',
+    scale: 2.2,
+    tallest: 190,
+  },
+  transition: {
+    Fields: TransitionFields,
+    about: () => 'transition',
+    amount: () => '',
+    lineHint: () => 'What you say',
+    scale: 6,
+  },
+};
+
+/** What the desk shows of a step. */
+export function viewOf<One extends Step>(step: One): StepView<One> {
+  // A step and its kind's view belong together; the compiler does not follow that through a union.
+  return VIEWS[step.kind] as unknown as StepView<One>;
+}
