@@ -1,8 +1,5 @@
 export {
   FIT_WAYS,
-  PLAN_FORMAT,
-  PLAN_VERSION,
-  planSchema,
   stepsInOrder,
   type ClassPlan,
   type FitWay,
@@ -14,7 +11,7 @@ export {
 } from './schema';
 export { type PlanVoice } from './voice';
 export { LIMITS } from './limits';
-export { ask, askRounds, breathAsked, roundsAsked } from './ask';
+export { ask, askRounds, breathAsked } from './ask';
 export { type Wish } from './wish';
 export {
   blankStep,
@@ -49,18 +46,12 @@ export {
   type Tempo,
   type Turn,
 } from './steps/contract';
-export {
-  aroundMilliseconds,
-  countMilliseconds,
-  roundsFilling,
-  roundsOf,
-  teachMilliseconds,
-} from './steps/movement/durations';
-export { lineAt, lineIn } from './steps/movement/lines';
+export { countMilliseconds, roundsFilling, teachMilliseconds } from './steps/movement/durations';
+export { lineAt } from './steps/movement/lines';
 export { INTROS, VIEWS, type Intro, type View } from './steps/movement/schema';
 export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turns';
 export { numbersIn, wordOf, type Setting } from './steps/settings';
-export { lineMilliseconds, withLastPause } from './steps/speech';
+export { withLastPause } from './steps/speech';
 export { placeName, type CueSource, type StepText, type TextPlace } from './steps/text-place';
 export {
   copyPlan,
@@ -81,7 +72,6 @@ export {
   setPlan,
   setSection,
   setStep,
-  together,
   type Applied,
   type Edit,
   type EditProblem,

@@ -1,7 +1,7 @@
 import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
 import { SECTION_ROLES } from '@/core/movement';
-import { copySection, LIMITS, SECTION_TITLES, type Edit, type Section } from '@/core/plan';
+import { copySection, LIMITS, SECTION_TITLES, type Edit, type Section, setSection } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { Dialog } from '@/ui/parts/Dialog';
@@ -33,28 +33,24 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             needed
             value={section.title}
             most={LIMITS.titleCharacters}
-            onChange={(value) =>
-              desk.edit({ kind: 'set-section', sectionId, field: 'title', value }, `title ${sectionId}`)
-            }
+            onChange={(value) => desk.edit(setSection(sectionId, 'title', value), `title ${sectionId}`)}
           />
           <Choice
             label="Role in the class"
             value={section.role}
             options={SECTION_ROLES.map((role) => ({ value: role, label: SECTION_TITLES[role] }))}
             onChange={(value) => {
-              const role: Edit = { kind: 'set-section', sectionId, field: 'role', value };
+              const role = setSection(sectionId, 'role', value);
               // A title of one's own stays; that of a role follows the role.
               const usual = Object.values(SECTION_TITLES).includes(section.title);
-              const title: Edit = { kind: 'set-section', sectionId, field: 'title', value: SECTION_TITLES[value] };
+              const title = setSection(sectionId, 'title', SECTION_TITLES[value]);
               desk.edit(usual ? { kind: 'together', edits: [role, title] } : role);
             }}
           />
           <CheckBox
             label="Its own breath"
             checked={section.paceMultiplier !== null}
-            onChange={(own) =>
-              desk.edit({ kind: 'set-section', sectionId, field: 'paceMultiplier', value: own ? 1 : null })
-            }
+            onChange={(own) => desk.edit(setSection(sectionId, 'paceMultiplier', own ? 1 : null))}
           />
           {section.paceMultiplier !== null && (
             <NumberField
@@ -64,17 +60,13 @@ export function SectionMenu({ section }: { readonly section: Section }) {
               step={0.05}
               value={section.paceMultiplier}
               {...LIMITS.paceMultiplier}
-              onChange={(value) =>
-                desk.edit({ kind: 'set-section', sectionId, field: 'paceMultiplier', value }, `pace ${sectionId}`)
-              }
+              onChange={(value) => desk.edit(setSection(sectionId, 'paceMultiplier', value), `pace ${sectionId}`)}
             />
           )}
           <CheckBox
             label="Its own inhale share"
             checked={section.inShare !== null}
-            onChange={(own) =>
-              desk.edit({ kind: 'set-section', sectionId, field: 'inShare', value: own ? plan.pace.inShare : null })
-            }
+            onChange={(own) => desk.edit(setSection(sectionId, 'inShare', own ? plan.pace.inShare : null))}
           />
           {section.inShare !== null && (
             <NumberField
@@ -83,9 +75,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
               value={Math.round(section.inShare * 100)}
               least={LIMITS.inShare.least * 100}
               most={LIMITS.inShare.most * 100}
-              onChange={(value) =>
-                desk.edit({ kind: 'set-section', sectionId, field: 'inShare', value: value / 100 }, `in ${sectionId}`)
-              }
+              onChange={(value) => desk.edit(setSection(sectionId, 'inShare', value / 100), `in ${sectionId}`)}
             />
           )}
           <div className="mt-4 flex flex-wrap gap-2">
