@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020';
 import { describe, expect, it } from 'vitest';
+import { planJsonSchema } from '@/core/plan';
 import { planSchema } from '@/core/plan/schema';
 import { demoClasses } from '@/demo/classes';
 import { Chance } from '@/core/units';
@@ -162,6 +163,10 @@ const GOOD: readonly (readonly [string, unknown])[] = [
 ];
 
 describe('docs/plan.schema.json and the schema at the door', () => {
+  it('are one: the file is what `npm run plan-schema` writes', () => {
+    expect(schema).toEqual(JSON.parse(JSON.stringify(planJsonSchema())));
+  });
+
   it('both take every demo class and random plans', () => {
     const plans = [
       ...demoClasses().map((demo) => demo.plan),

@@ -39,12 +39,15 @@ export function text(most: number, pattern = CLEAN_TEXT) {
     .nonNullable('missing')
     .typeError('not-text')
     .test('length', `too-long:${most}`, (value) => isAbsent(value) || value.length <= most || [...value].length <= most)
-    .matches(pattern, { message: 'bad-characters', excludeEmptyString: true });
+    .matches(pattern, { message: 'bad-characters', excludeEmptyString: true })
+    .meta({ most });
 }
 
 /** One line of at most `most` characters that is not blank. */
 export function title(most: number) {
-  return text(most, ONE_LINE).test('empty', 'empty', (value) => isAbsent(value) || value.trim() !== '');
+  return text(most, ONE_LINE)
+    .test('empty', 'empty', (value) => isAbsent(value) || value.trim() !== '')
+    .meta({ blank: false });
 }
 
 /** A moment as ISO 8601 in UTC, to the millisecond, of this century. */
@@ -112,7 +115,8 @@ export function list<Item extends ItemSchema>(of: Item, most: number, least = 0)
         value,
         options,
       );
-    });
+    })
+    .meta({ items: of, most, least });
 }
 
 /** A record of at most `most` entries under keys that `key` allows; judged like a list. */

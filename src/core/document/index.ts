@@ -16,6 +16,7 @@ export {
   within,
   yesNo,
 } from './fields';
+export { jsonSchemaOf, type JsonSchema } from './json-schema';
 export { judge, readJson } from './judge';
 export { tooBig } from './size';
 export { type Json, type NewId } from './json';

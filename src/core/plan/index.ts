@@ -10,6 +10,7 @@ export {
   type SetAside,
 } from './schema';
 export { type PlanVoice } from './voice';
+export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
 export { ask, askRounds, breathAsked } from './ask';
 export { type Wish } from './wish';

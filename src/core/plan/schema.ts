@@ -51,7 +51,7 @@ function isKind(kind: unknown): kind is StepKind {
 export const stepSchema = lazy((value: unknown) => {
   const kind = typeof value === 'object' && value !== null && 'kind' in value ? value.kind : undefined;
   return isKind(kind) ? schemas[kind] : noKind;
-});
+}).meta({ oneOf: STEP_KINDS.map((kind) => schemas[kind]) });
 
 const sectionFields = {
   id: id(),
