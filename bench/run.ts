@@ -11,6 +11,7 @@ import { readTake } from '../src/core/reading';
 import { expandPlan } from '../src/core/timeline';
 import { demoClasses } from '../src/demo/classes';
 import { countingIds } from '../tests/support/chance';
+import { denseCaptions } from './dense-captions';
 import { benchFits } from './fits';
 import { benchLibrary } from './library';
 import { ms, timed } from './measure';
@@ -80,6 +81,18 @@ function benchCaptions(): void {
   }));
   const long = timed(() => readTake(hour, { captions: most, speech: null, lengthSeconds: 14_400 }), 3);
   console.log(`reading 20 000 captions, as many as are taken, against an hour's class: median ${ms(long.median)}`);
+  for (const [minutes, breath] of [
+    [25, 4],
+    [180, 9],
+  ] as const) {
+    const { timeline: dense, captions: short, lengthSeconds } = denseCaptions(minutes, breath);
+    const used = process.cpuUsage();
+    const { totals, cues } = readTake(dense, { captions: short, speech: null, lengthSeconds });
+    const { user, system } = process.cpuUsage(used);
+    console.log(
+      `reading ${short.length} short captions of ${minutes} minutes (${cues.length} cues, ${totals.said} found): ${ms((user + system) / 1000)} of processor time`,
+    );
+  }
   const demo = expandPlan(demoClasses()[0].plan);
   const speech = demo.cues.map((cue) => ({
     startSeconds: cue.startSeconds * 1.05 + 2,

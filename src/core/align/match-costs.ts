@@ -11,10 +11,6 @@ import type { Tempo } from './tempo';
  * costs are robust: an interruption is paid once and no more.
  */
 
-/** Cues passed over between two matches at most; for more see `farCost`. */
-export const CUES_BACK = 8;
-/** What stretches passed over between two matches may cost: a long quiet outdoors holds dozens of noises. */
-const PASSED_COST = 30;
 const STRETCHES_A_CUE = 5;
 const CUES_A_STRETCH = 3;
 /** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
@@ -176,9 +172,8 @@ export function beginning(task: Task, match: SpeechMatch, remarks: Float64Array)
   const slow = task.tempo(first.startSeconds);
   const off = Math.abs(match.onset - first.startSeconds * slow);
   const room = (match.onset - speech[0].startSeconds) / slow;
-  let timeFor = 0;
-  while (timeFor < match.cueFrom && first.startSeconds - cues[match.cueFrom - 1 - timeFor].startSeconds < room)
-    timeFor++;
+  // Cues that start later than the take does, by the plan.
+  const timeFor = match.cueFrom - countWhere(match.cueFrom, (at) => first.startSeconds - cues[at].startSeconds >= room);
   return unsaid(task, match.cueFrom, timeFor) + remarks[match.from] + Math.min(costs.gapAtMost, off / 20);
 }
 
@@ -187,39 +182,21 @@ export function ending(task: Task, match: SpeechMatch, remarks: Float64Array): n
   const { cues, speech } = task;
   const last = cues[match.cueTo - 1];
   const room = (speech[speech.length - 1].endSeconds - match.lastOnset) / task.tempo(last.startSeconds);
-  let timeFor = 0;
-  while (match.cueTo + timeFor < cues.length && cues[match.cueTo + timeFor].startSeconds - last.startSeconds < room)
-    timeFor++;
-  return unsaid(task, cues.length - match.cueTo, timeFor) + remarks[speech.length] - remarks[match.to];
+  const after = cues.length - match.cueTo;
+  const timeFor = countWhere(after, (at) => cues[match.cueTo + at].startSeconds - last.startSeconds < room);
+  return unsaid(task, after, timeFor) + remarks[speech.length] - remarks[match.to];
 }
 
-/**
- * Every match that may come before another, with what lies between them: cues passed over, remarks, and the gap
- * against the planned one. `byEnd` holds, for each number of cues, the matches that end there, in order of `to`.
- */
-export function eachBefore(
-  task: Task,
-  match: SpeechMatch,
-  byEnd: readonly (readonly SpeechMatch[])[],
-  remarks: Float64Array,
-  visit: (before: SpeechMatch, cost: number) => void,
-): void {
-  const { cues, costs } = task;
-  const first = cues[match.cueFrom];
-  const slow = task.tempo(first.startSeconds);
-  for (let cueEnd = match.cueFrom; cueEnd >= Math.max(1, match.cueFrom - CUES_BACK); cueEnd--) {
-    const gap = (first.startSeconds - cues[cueEnd - 1].startSeconds) * slow;
-    const passed = costs.skip * (match.cueFrom - cueEnd) + remarks[match.from];
-    const allowed = costs.gapSeconds + costs.gapShare * gap;
-    const earlier = byEnd[cueEnd];
-    for (let at = countUpTo(earlier, match.from) - 1; at >= 0; at--) {
-      const before = earlier[at];
-      if (remarks[match.from] - remarks[before.to] > PASSED_COST) break;
-      const stray = Math.abs(match.onset - before.lastOnset - gap) / allowed;
-      visit(before, passed - remarks[before.to] + Math.min(costs.gapAtMost, stray));
-    }
+/** How many of the places from 0 are so, where all that are come before all that are not. */
+function countWhere(places: number, isSo: (at: number) => boolean): number {
+  let low = 0;
+  let high = places;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (isSo(middle)) low = middle + 1;
+    else high = middle;
   }
-  if (match.far) visit(match.far.before, match.far.cost);
+  return low;
 }
 
 /**
@@ -240,18 +217,6 @@ export function farCost(
   };
 }
 
-/** How many of the matches, ordered by where they end, end at or before stretch `to`. */
-function countUpTo(matches: readonly SpeechMatch[], to: number): number {
-  let low = 0;
-  let high = matches.length;
-  while (low < high) {
-    const middle = (low + high) >>> 1;
-    if (matches[middle].to <= to) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
 /** All matches whose last cue is the one before `cueTo`, in order of `to`, that may be part of the cheapest way. */
 export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array): SpeechMatch[] {
   const { cues, speech, costs } = task;
@@ -259,10 +224,11 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
   const held = task.held?.get(cueTo - 1);
   if (held !== undefined) return held ? [{ ...held, cost: Infinity, before: null, far: null }] : [];
   const made: SpeechMatch[] = [];
-  const keep = (match: SpeechMatch): void => {
+  const keep = (cueFrom: number, from: number, to: number, led = 0): void => {
     // Dearer than passing over its cues and stretches: never part of the best way.
-    const instead = costs.skip * (match.cueTo - match.cueFrom) + remarks[match.to] - remarks[match.from];
-    if (match.own <= instead) made.push(match);
+    const instead = costs.skip * (cueTo - cueFrom) + remarks[to] - remarks[from];
+    const own = ownCost(task, cueFrom, cueTo, from, to, led);
+    if (own <= instead) made.push(placed(task, { cueFrom, cueTo, from, to, led, own }));
   };
   const { centre, reach } = task.place(last.startSeconds);
   const end = centre + reach;
@@ -270,15 +236,14 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
     const led = leadsIn(speech, from);
     for (let to = from + 1; to <= Math.min(speech.length, from + STRETCHES_A_CUE); to++) {
       if (to > from + 1 && speech[to - 1].startSeconds - speech[to - 2].endSeconds > WITHIN_CUE_GAP) break;
-      keep(matchOf(task, cueTo - 1, cueTo, from, to));
-      if (led && to > from + 1) keep(matchOf(task, cueTo - 1, cueTo, from, to, 1));
+      keep(cueTo - 1, from, to);
+      if (led && to > from + 1) keep(cueTo - 1, from, to, 1);
     }
-    if (task.likeness && leadsWithin(task, cueTo - 1, from))
-      keep(matchOf(task, cueTo - 1, cueTo, from, from + 1, PART));
+    if (task.likeness && leadsWithin(task, cueTo - 1, from)) keep(cueTo - 1, from, from + 1, PART);
     for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
       if (task.held?.has(cueFrom)) break;
       if (cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
-      keep(matchOf(task, cueFrom, cueTo, from, from + 1));
+      keep(cueFrom, from, from + 1);
     }
   }
   return made.sort((a, b) => a.to - b.to);
@@ -320,8 +285,8 @@ function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boo
   return longer > LEAD_IN.withinLeast && longer < LEAD_IN.withinMost;
 }
 
-/** `led` of the stretches only lead in: they belong to the cue, but are not its words. */
-function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led = 0): SpeechMatch {
+/** Of length and likeness. `led` of the stretches only lead in: they belong to the cue, but are not its words. */
+function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led: number): number {
   const { cues, speech, likeness, rate, costs } = task;
   const within = led === PART;
   const words = within ? from : from + led;
@@ -338,7 +303,7 @@ function matchOf(task: Task, cueFrom: number, cueTo: number, from: number, to: n
     const unlike = cueTo - cueFrom === 1 ? (asked ?? UNASKED) : 0;
     own += cost * (Math.max(likest, Math.min(unlikest, unlike)) + counted);
   }
-  return placed(task, { cueFrom, cueTo, from, to, led, own });
+  return own;
 }
 
 /** A match with its times, before any way leads to it. */
@@ -350,7 +315,9 @@ export function placed(
   const onset = speech[from].startSeconds;
   const share = (cues[cueTo - 1].startSeconds - cues[cueFrom].startSeconds) / plannedLength(cues, cueFrom, cueTo);
   const lastOnset = onset + (speech[to - 1].endSeconds - onset) * share;
-  return { ...match, onset, lastOnset, cost: Infinity, before: null, far: null };
+  const { led, own } = match;
+  // Fields are written out one by one: spreading an object here took ten times as long.
+  return { cueFrom, cueTo, from, to, led, own, onset, lastOnset, cost: Infinity, before: null, far: null };
 }
 
 /** From the start of the first to the end of the last, as planned. */
@@ -359,12 +326,5 @@ export function plannedLength(cues: readonly Cue[], cueFrom: number, cueTo: numb
 }
 
 function firstFrom(speech: readonly SpeechStretch[], seconds: Seconds): number {
-  let low = 0;
-  let high = speech.length;
-  while (low < high) {
-    const middle = (low + high) >>> 1;
-    if (speech[middle].startSeconds < seconds) low = middle + 1;
-    else high = middle;
-  }
-  return low;
+  return countWhere(speech.length, (at) => speech[at].startSeconds < seconds);
 }

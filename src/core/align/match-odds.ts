@@ -1,12 +1,15 @@
-import { beginning, eachBefore, ending, type SpeechMatch, type Task } from './match-costs';
+import { beginning, ending, type SpeechMatch, type Task } from './match-costs';
+import { Transitions, type MatchColumn } from './transitions';
 
 /*
- * How sure a match is: the share of all ways through a take that it has, where a way is the less likely the more it
- * costs (forward and backward sums; Rabiner 1989, from memory).
+ * How sure a match is: its posterior, the share of all ways through the take that it has, where a way is the less
+ * likely the more it costs (the forward-backward algorithm; Rabiner 1989, from memory).
  */
 
 /** Onsets this near are the same place. */
 const SAME_ONSET = 0.4;
+/** A share that nobody will see: what leads to a match of no more is not followed. */
+const NOTHING = 1e-9;
 
 export interface Odds {
   /** That a cue was said where a match of the way found has it, 0 to 1. */
@@ -15,32 +18,10 @@ export interface Odds {
   skipped(cue: number): number;
 }
 
-/** @param byEnd Every match, as `eachBefore` takes them. */
-export function oddsOf(task: Task, byEnd: readonly (readonly SpeechMatch[])[], remarks: Float64Array): Odds {
-  const ordered = byEnd.flat();
-  const place = new Map(ordered.map((match, at) => [match, at]));
-  const forward = new Float64Array(ordered.length);
-  const backward = new Float64Array(ordered.length);
-  const cold = 1 / task.costs.warmth;
-  ordered.forEach((match, at) => {
-    let sum = -cold * beginning(task, match, remarks);
-    eachBefore(task, match, byEnd, remarks, (before, cost) => {
-      sum = logSum(sum, forward[place.get(before) ?? 0] - cold * cost);
-    });
-    forward[at] = sum - cold * match.own;
-    backward[at] = -cold * ending(task, match, remarks);
-  });
-  let whole = -Infinity;
-  for (let at = ordered.length - 1; at >= 0; at--) {
-    const match = ordered[at];
-    whole = logSum(whole, forward[at] - cold * ending(task, match, remarks));
-    const onward = backward[at] - cold * match.own;
-    eachBefore(task, match, byEnd, remarks, (before, cost) => {
-      const earlier = place.get(before) ?? 0;
-      backward[earlier] = logSum(backward[earlier], onward - cold * cost);
-    });
-  }
-  const shares = ordered.map((_, at) => Math.exp(forward[at] + backward[at] - whole));
+/** @param columns Every match, by the cue that it ends with. */
+export function oddsOf(task: Task, columns: readonly MatchColumn[], remarks: Float64Array): Odds {
+  const ordered = columns.flatMap(({ matches }) => matches);
+  const shares = posteriors(task, ordered, columns, remarks);
   const ofCue: { readonly match: SpeechMatch; readonly share: number }[][] = task.cues.map(() => []);
   ordered.forEach((match, at) => {
     if (shares[at] < 1e-6) return;
@@ -58,7 +39,48 @@ export function oddsOf(task: Task, byEnd: readonly (readonly SpeechMatch[])[], r
   };
 }
 
-function logSum(a: number, b: number): number {
-  const [more, less] = a > b ? [a, b] : [b, a];
-  return less === -Infinity || more - less > 30 ? more : more + Math.log1p(Math.exp(less - more));
+/**
+ * The share of all ways that go through each match. Forward, the logarithm of the sum over all ways to it; backward,
+ * each match hands its share on to those before it, by what each has of that sum.
+ */
+function posteriors(
+  task: Task,
+  ordered: readonly SpeechMatch[],
+  columns: readonly MatchColumn[],
+  remarks: Float64Array,
+): Float64Array {
+  const cold = 1 / task.costs.warmth;
+  const places = new Int32Array(ordered.length + 1);
+  const costs = new Float64Array(ordered.length + 1);
+  const transitions = new Transitions(task, columns, remarks);
+  /** Of all ways to a match, its own cost not counted. */
+  const arriving = new Float64Array(ordered.length);
+  const forward = new Float64Array(ordered.length);
+  const logs = new Float64Array(ordered.length + 1);
+  ordered.forEach((match, at) => {
+    const count = transitions.allBefore(match, places, costs);
+    const begun = -cold * beginning(task, match, remarks);
+    let most = begun;
+    for (let one = 0; one < count; one++) {
+      logs[one] = forward[places[one]] - cold * costs[one];
+      if (logs[one] > most) most = logs[one];
+    }
+    let sum = Math.exp(begun - most);
+    for (let one = 0; one < count; one++) if (most - logs[one] < 30) sum += Math.exp(logs[one] - most);
+    arriving[at] = most + Math.log(sum);
+    forward[at] = arriving[at] - cold * match.own;
+  });
+  const ended = ordered.map((match, at) => forward[at] - cold * ending(task, match, remarks));
+  const most = ended.reduce((greatest, one) => Math.max(greatest, one), -Infinity);
+  const whole = most + Math.log(ended.reduce((sum, one) => sum + Math.exp(one - most), 0));
+  const shares = Float64Array.from(ended, (one) => Math.exp(one - whole));
+  for (let at = ordered.length - 1; at >= 0; at--) {
+    if (shares[at] < NOTHING) continue;
+    const count = transitions.allBefore(ordered[at], places, costs);
+    for (let one = 0; one < count; one++) {
+      const log = forward[places[one]] - cold * costs[one] - arriving[at];
+      if (log > -30) shares[places[one]] += shares[at] * Math.exp(log);
+    }
+  }
+  return shares;
 }

@@ -5,8 +5,6 @@ import type { HeardText, Likeness } from './likeness';
 import {
   beginning,
   costsFor,
-  CUES_BACK,
-  eachBefore,
   ending,
   farCost,
   matchesEnding,
@@ -20,6 +18,7 @@ import { CheapestSoFar } from './cheapest-so-far';
 import { oddsOf, type Odds } from './match-odds';
 import type { SpeechStretch } from './model';
 import { tempoAlong } from './tempo';
+import { CUES_BACK, MatchColumn, Transitions } from './transitions';
 
 /** Where a cue is looked for: this far to either side of its place at the guessed tempo, and a share of the time so far. */
 const REACH: Seconds = 45;
@@ -65,7 +64,7 @@ export function matchSpeech(
   const plain = matchedIn(cues, speech, likeness, known, false, onPass);
   const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, known, true, onPass) : plain;
   const { way, task, slowness } = jumped.way.cost < plain.way.cost ? jumped : plain;
-  return { path: way.path, odds: oddsOf(task, way.byEnd, way.remarks), likeness: task.likeness, slowness };
+  return { path: way.path, odds: oddsOf(task, way.columns, way.remarks), likeness: task.likeness, slowness };
 }
 
 /** So many cues in a row are more than anybody skips one by one. */
@@ -114,8 +113,8 @@ function matchedIn(
 
 /** The cheapest way of a task, and its odds. Nothing is learned. */
 export function matchOnce(task: Task): Pick<MatchedSpeech, 'path' | 'odds'> {
-  const { path, byEnd, remarks } = cheapestWay(task);
-  return { path, odds: oddsOf(task, byEnd, remarks) };
+  const { path, columns, remarks } = cheapestWay(task);
+  return { path, odds: oddsOf(task, columns, remarks) };
 }
 
 /** The task that a way tells of: how fast the voice is, the tempo of each part, and about where each cue is. */
@@ -146,40 +145,40 @@ function leftOut(cues: readonly Cue[], speech: readonly SpeechStretch[], slownes
 interface Way {
   readonly path: readonly SpeechMatch[];
   readonly cost: number;
-  readonly byEnd: readonly (readonly SpeechMatch[])[];
+  /** Every match, by the cue that it ends with. */
+  readonly columns: readonly MatchColumn[];
   readonly remarks: Float64Array;
 }
 
 function cheapestWay(task: Task): Way {
   const { cues } = task;
   const remarks = remarkSums(task);
-  const byEnd: SpeechMatch[][] = [[]];
+  const columns = [new MatchColumn([], 0, remarks)];
+  const transitions = new Transitions(task, columns, remarks);
   const farBefore = new CheapestSoFar<SpeechMatch>(task.speech.length + 1);
   const { leaving, coming } = farCost(task, remarks);
   let best: SpeechMatch | null = null;
   let bestCost = Infinity;
+  let count = 0;
   for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
     const matches = likeliest(matchesEnding(task, cueTo, remarks), task);
-    for (const before of (task.jumps && byEnd[cueTo - 1 - CUES_BACK]) || [])
+    for (const before of (task.jumps && columns[cueTo - 1 - CUES_BACK]?.matches) || [])
       farBefore.put(before.to, leaving(before), before);
     for (const match of matches) {
       const far = farBefore.upTo(match.from);
       if (far) match.far = { before: far.item, cost: far.cost - far.item.cost + coming(match) };
-      let cost = beginning(task, match, remarks);
-      eachBefore(task, match, byEnd, remarks, (before, between) => {
-        if (before.cost + between >= cost) return;
-        cost = before.cost + between;
-        match.before = before;
-      });
-      match.cost = cost + match.own;
+      match.cost = transitions.cheapestTo(match, beginning(task, match, remarks)) + match.own;
       const total = match.cost + ending(task, match, remarks);
       if (total < bestCost) [best, bestCost] = [match, total];
     }
-    byEnd.push(matches);
+    const column = new MatchColumn(matches, count, remarks);
+    column.close();
+    columns.push(column);
+    count += matches.length;
   }
   const path: SpeechMatch[] = [];
   for (let at: SpeechMatch | null = best; at; at = at.before) path.push(at);
-  return { path: path.reverse(), cost: bestCost, byEnd, remarks };
+  return { path: path.reverse(), cost: bestCost, columns, remarks };
 }
 
 /** Of matches of one cue no more than are worth comparing, those that fit best by themselves; in order of `to`. */

@@ -1,10 +1,10 @@
 import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
-import { overlapSeconds, type Interval } from '@/core/units';
+import { lastStartedAt, overlapSeconds, type Interval } from '@/core/units';
 import { wording } from './captions';
 import type { Likeness } from './likeness';
-import { CUES_BACK } from './match-costs';
+import { CUES_BACK } from './transitions';
 import type { SpeechStretch } from './model';
 import { plainWords } from './plain-words';
 import { TermHearing } from './term-hearing';
@@ -92,7 +92,12 @@ function worded(
     likeness: new Worded(heard, ranges, texts, matchesAtMost),
     speech,
     wordsIn: (interval) => {
-      const within = ranges.filter(([from, to], at) => to > from && overlapSeconds(speech[at], interval) > 0);
+      const within: (readonly [number, number])[] = [];
+      const first = Math.max(0, lastStartedAt(speech, interval.startSeconds));
+      for (let at = first; at < speech.length && speech[at].startSeconds < interval.endSeconds; at++) {
+        const [from, to] = ranges[at];
+        if (to > from && overlapSeconds(speech[at], interval) > 0) within.push(ranges[at]);
+      }
       return within.length === 0 ? null : wording(captions, heard, within[0][0], within[within.length - 1][1]);
     },
   };

@@ -1,0 +1,168 @@
+import type { SpeechMatch, Task } from './match-costs';
+
+/*
+ * What lies between a match and one that may come before it: cues passed over, stretches that belong to none, and the
+ * gap against the planned one. These are compared by the million, so that they stand as numbers side by side.
+ */
+
+/** Cues passed over between two matches at most; for more see `farCost`. */
+export const CUES_BACK = 8;
+/** What stretches passed over between two matches may cost: a long quiet outdoors holds dozens of noises. */
+const PASSED_COST = 30;
+
+/** More than sums of costs are off by in floating point. */
+const ROUNDING = 1e-6;
+
+/** The matches that end with one cue, in order of `to`, as numbers side by side. */
+export class MatchColumn {
+  readonly to: Int32Array;
+  readonly lastOnset: Float64Array;
+  /** Of leaving out the stretches up to its end. */
+  readonly remarks: Float64Array;
+  /** Of the whole way to each, once that is known. */
+  readonly cost: Float64Array;
+  /** The least, of each and those before it, of that cost less its remarks. */
+  private readonly least: Float64Array;
+
+  /** @param first The place of its first match among those of all columns. */
+  constructor(
+    readonly matches: readonly SpeechMatch[],
+    readonly first: number,
+    remarks: Float64Array,
+  ) {
+    const { length } = matches;
+    this.to = new Int32Array(length);
+    this.lastOnset = new Float64Array(length);
+    this.remarks = new Float64Array(length);
+    this.cost = new Float64Array(length);
+    this.least = new Float64Array(length);
+    for (let at = 0; at < length; at++) {
+      const { to, lastOnset } = matches[at];
+      this.to[at] = to;
+      this.lastOnset[at] = lastOnset;
+      this.remarks[at] = remarks[to];
+    }
+  }
+
+  /** Takes the cost of the whole way to each of its matches. */
+  close(): void {
+    let least = Infinity;
+    this.matches.forEach((match, at) => {
+      this.cost[at] = match.cost;
+      least = Math.min(least, match.cost - this.remarks[at]);
+      this.least[at] = least;
+    });
+  }
+
+  /** Whether no match up to a place can lead on for less, whatever the gap. */
+  isDearer(at: number, passed: number, cost: number): boolean {
+    return this.least[at] + passed > cost + ROUNDING;
+  }
+
+  /** How many of them end at or before a stretch. */
+  countUpTo(to: number): number {
+    let low = 0;
+    let high = this.to.length;
+    while (low < high) {
+      const middle = (low + high) >>> 1;
+      if (this.to[middle] <= to) low = middle + 1;
+      else high = middle;
+    }
+    return low;
+  }
+}
+
+/** How the columns before a cue lead to it; the nearest first. */
+interface Approach {
+  readonly columns: readonly MatchColumn[];
+  /** Planned seconds from the cue of each, at the tempo there. */
+  readonly gaps: Float64Array;
+  /** By how much each gap may be off at a cost of 1. */
+  readonly allowed: Float64Array;
+}
+
+/** The ways from match to match of one task; see the head of this file. */
+export class Transitions {
+  private readonly approaches = new Map<number, Approach>();
+
+  /** @param columns One for each number of cues, as far as they are known yet. */
+  constructor(
+    private readonly task: Task,
+    private readonly columns: readonly MatchColumn[],
+    private readonly remarks: Float64Array,
+  ) {}
+
+  /**
+   * The cheapest way to a match, its own cost not counted: by a match before it, which it then remembers, or none.
+   * `beginning` is what it costs to have none.
+   */
+  cheapestTo(match: SpeechMatch, beginning: number): number {
+    const { gapAtMost, skip } = this.task.costs;
+    const { onset, from } = match;
+    const behind = this.remarks[from];
+    const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
+    let cost = beginning;
+    for (let back = 0; back < columns.length; back++) {
+      const column = columns[back];
+      const { lastOnset, remarks: left, cost: costs, matches } = column;
+      const [gap, allows, passed] = [gaps[back], allowed[back], skip * back + behind];
+      for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
+        if (behind - left[at] > PASSED_COST || column.isDearer(at, passed, cost)) break;
+        const stray = Math.abs(onset - lastOnset[at] - gap) / allows;
+        const whole = costs[at] + (passed - left[at] + Math.min(gapAtMost, stray));
+        if (whole >= cost) continue;
+        cost = whole;
+        match.before = matches[at];
+      }
+    }
+    if (match.far && match.far.before.cost + match.far.cost < cost) {
+      cost = match.far.before.cost + match.far.cost;
+      match.before = match.far.before;
+    }
+    return cost;
+  }
+
+  /**
+   * Writes the place of each match that may come before one among all matches, and the cost of what lies between;
+   * gives how many. `places` and `costs` are longer than there are matches.
+   */
+  allBefore(match: SpeechMatch, places: Int32Array, costs: Float64Array): number {
+    const { gapAtMost, skip } = this.task.costs;
+    const { onset, from } = match;
+    const behind = this.remarks[from];
+    const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
+    let found = 0;
+    for (let back = 0; back < columns.length; back++) {
+      const column = columns[back];
+      const { lastOnset, remarks: left, first } = column;
+      const [gap, allows, passed] = [gaps[back], allowed[back], skip * back + behind];
+      for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
+        if (behind - left[at] > PASSED_COST) break;
+        const stray = Math.abs(onset - lastOnset[at] - gap) / allows;
+        places[found] = first + at;
+        costs[found++] = passed - left[at] + Math.min(gapAtMost, stray);
+      }
+    }
+    if (match.far) {
+      const { first, matches } = this.columns[match.far.before.cueTo];
+      places[found] = first + matches.indexOf(match.far.before);
+      costs[found++] = match.far.cost;
+    }
+    return found;
+  }
+
+  private approachTo(cueFrom: number): Approach {
+    let approach = this.approaches.get(cueFrom);
+    if (!approach) {
+      const { cues, costs, tempo } = this.task;
+      const first = cues[cueFrom];
+      const slow = tempo(first.startSeconds);
+      const nearest = Array.from({ length: Math.min(cueFrom, CUES_BACK + 1) }, (_, back) => cueFrom - back);
+      const gaps = Float64Array.from(nearest, (end) => (first.startSeconds - cues[end - 1].startSeconds) * slow);
+      const allowed = gaps.map((gap) => costs.gapSeconds + costs.gapShare * gap);
+      approach = { columns: nearest.map((end) => this.columns[end]), gaps, allowed };
+      this.approaches.set(cueFrom, approach);
+    }
+    return approach;
+  }
+}
