@@ -3,7 +3,7 @@ import { makePhase } from '../src/core/movement';
 import { emptyPlan, makeMovement, makeSection } from '../src/core/plan';
 import { practiceSchedule, type PracticeSchedule } from '../src/core/practice';
 import { expandPlan } from '../src/core/timeline';
-import { Chance } from '../src/core/units';
+import { Random } from '../src/core/units';
 import { countingIds } from '../tests/support/chance';
 import { machineCaptions } from '../tests/support/machine-captions';
 
@@ -29,7 +29,7 @@ export function denseCaptions(
     ...emptyPlan(newId, 'Dense', minutes * 60, breathSeconds),
     sections: [makeSection(newId, 'main', movements)],
   };
-  const chance = new Chance(5);
+  const chance = new Random(5);
   const lengths = new Map(
     expandPlan(plan).cues.map(({ text, startSeconds, endSeconds }) => [text, endSeconds - startSeconds]),
   );

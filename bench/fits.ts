@@ -8,14 +8,14 @@ import {
   type ClassPlan,
   type Step,
 } from '../src/core/plan';
-import { Chance } from '../src/core/units';
+import { Random } from '../src/core/units';
 import { countingIds } from '../tests/support/chance';
 import { cheapestByHighs } from '../tests/support/milp-reference';
 import { ms, spread, type Spread } from './measure';
 
 /** Steps of a class by all the rules of the fit: leads, leaving out, talks with a tempo, quiets; breath 7.0 to 12.0 s. */
 export function hourPlan(seed: number, count = 60): ClassPlan {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const newId = countingIds(`h${seed}-`);
   const steps = Array.from({ length: count }, (_, index): Step => {
     const priority = chance.pick(['always', 'always', 'high', 'middle', 'low'] as const);

@@ -12,11 +12,11 @@ import { writeWebvtt, type Caption } from '../src/core/interchange';
 import { LevelMeter, readWav, speechSegments } from '../src/core/signal';
 import { expandPlan } from '../src/core/timeline';
 import { demoClasses } from '../src/demo/classes';
-import { Chance } from '../src/core/units';
+import { Random } from '../src/core/units';
 
 const RATE = 22_050;
 const NAME = 'before-the-first-ferry';
-const chance = new Chance(7);
+const chance = new Random(7);
 
 const plan = demoClasses().find((demo) => demo.name === NAME)?.plan;
 if (!plan) throw new Error(`no demo class ${NAME}`);

@@ -5,7 +5,7 @@
  * All speech and noise is synthetic: no human voice was tried.
  */
 import { BACKGROUNDS, TAKE_RATE, type PracticeTake } from '../../src/core/practice';
-import { likenessOf } from '../../src/core/align';
+import { cepstralDistances } from '../../src/core/align';
 import { readTake, type CueReading, type Reading } from '../../src/core/reading';
 import { cepstraOfLine, PlainVoice } from '../../src/hearing/plain-voice';
 
@@ -49,8 +49,8 @@ for (const half of ['tuned', 'kept'] as const) {
     const lengthSeconds = take.samples.length / TAKE_RATE;
     const began = performance.now();
     const evidence = { captions: null, speech: heard.stretches, lengthSeconds };
-    const likeness = likenessOf(heard.cepstra, heard.stretches, texts);
-    const figures = figuresOf(take, readTake(take.timeline, evidence, {}, { likeness }));
+    const distances = cepstralDistances(heard.cepstra, heard.stretches, texts);
+    const figures = figuresOf(take, readTake(take.timeline, evidence, {}, { distances }));
     reading += performance.now() - began;
     sound += lengthSeconds;
     console.log(asRow(name, figures));

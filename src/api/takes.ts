@@ -1,5 +1,5 @@
 import { mixed, string, type InferType } from 'yup';
-import type { KeptLikeness, KeptWay } from '@/core/align';
+import type { PackedDistances, PackedWay } from '@/core/align';
 import { list, ONE_LINE, oneOf, record, shape, text, title, whole, within, yesNo } from '@/core/document';
 import { CAPTION_LIMITS } from '@/core/interchange';
 import { CUT_REASONS, type TakeGlance } from '@/core/reading';
@@ -23,9 +23,9 @@ const seconds = () => within(FOUR_HOURS);
 const stretch = { startSeconds: seconds(), endSeconds: seconds() };
 
 /** Judged by hand: an hour has tens of thousands of numbers. */
-function isKeptLikeness(value: unknown): value is KeptLikeness {
+function arePackedDistances(value: unknown): value is PackedDistances {
   if (typeof value !== 'object' || value === null || Object.keys(value).length !== 2) return false;
-  const { texts, found } = value as Partial<Record<keyof KeptLikeness, unknown>>;
+  const { texts, found } = value as Partial<Record<keyof PackedDistances, unknown>>;
   if (!Array.isArray(texts) || texts.length > 5000 || !Array.isArray(found) || found.length > 1_000_000) return false;
   return (
     texts.every((text) => typeof text === 'string' && text.length <= 20_000) &&
@@ -34,9 +34,9 @@ function isKeptLikeness(value: unknown): value is KeptLikeness {
 }
 
 /** Judged by hand too. Whether it fits the cues and the speech is seen where it is used. */
-function isKeptWay(value: unknown): value is KeptWay {
+function isPackedWay(value: unknown): value is PackedWay {
   if (typeof value !== 'object' || value === null || Object.keys(value).length !== 3) return false;
-  const { slowness, matches, confidences } = value as Partial<Record<keyof KeptWay, unknown>>;
+  const { slowness, matches, confidences } = value as Partial<Record<keyof PackedWay, unknown>>;
   const whole = (list: unknown, longest: number, most: number): boolean =>
     Array.isArray(list) &&
     list.length <= longest &&
@@ -52,8 +52,8 @@ const evidenceSchema = shape({
     shape({ ...stretch, likely: within({ least: 0, most: 1 }).optional() }),
     TAKE_LIMITS.stretches,
   ).nullable(),
-  likeness: mixed<KeptLikeness>(isKeptLikeness).nullable().typeError('not-object'),
-  way: mixed<KeptWay>(isKeptWay).nullable().typeError('not-object'),
+  likeness: mixed<PackedDistances>(arePackedDistances).nullable().typeError('not-object'),
+  way: mixed<PackedWay>(isPackedWay).nullable().typeError('not-object'),
   lengthSeconds: seconds().nullable(),
 });
 

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { HEARING_RATE, VoiceHearing, type VoiceJudge } from './hear-voice';
 import { STEP_SAMPLES } from './voice-activity';
 
 /** Bursts of a buzz, three a second, over faint noise; each tells where somebody "speaks". */
 function bursts(seconds: number, spoken: readonly (readonly [from: number, to: number])[]): Float32Array {
-  const chance = new Chance(3);
+  const chance = new Random(3);
   const samples = Float32Array.from({ length: seconds * HEARING_RATE }, () => 0.002 * (2 * chance.next() - 1));
   for (const [from, to] of spoken) {
     for (let at = Math.round(from * HEARING_RATE); at < to * HEARING_RATE; at++) {

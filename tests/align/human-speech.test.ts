@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyPlan, makeTalk, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { ShippedHearing } from '../support/shipped-hearing';
 import { countingIds } from '../support/chance';
 
@@ -81,7 +81,7 @@ describe('people reading aloud', () => {
         sections: [{ id: ids(), role: 'main', title: 'All', paceMultiplier: null, inShare: null, steps: [talk] }],
       };
       const timeline = expandPlan(plan);
-      const chance = new Chance(3);
+      const chance = new Random(3);
       const truth: number[] = [];
       let at = 4;
       for (const { samples } of said) {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { practiceSchedule, type PracticeSchedule } from '@/core/practice';
 import { readTake, type Reading } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
-import { Chance, overlapSeconds } from '@/core/units';
+import { Random, overlapSeconds } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { machineCaptions, speechHeard, type MachineHabits } from '../support/machine-captions';
 
@@ -16,7 +16,7 @@ const CLASSES = ['before-the-first-ferry', 'net-menders-break', 'storm-day-indoo
 function given(name: string, tempo: 'steady' | 'wandering', seed: number): PracticeSchedule {
   const plan = demoClasses().find((demo) => demo.name === name)?.plan;
   if (!plan) throw new Error(`no class ${name}`);
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const lengths = new Map(
     expandPlan(plan).cues.map(({ text, startSeconds, endSeconds }) => [text, endSeconds - startSeconds]),
   );

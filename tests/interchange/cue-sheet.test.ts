@@ -5,7 +5,7 @@ import { readCsv, readCueSheet, writeCsv, writeCueSheet } from '@/core/interchan
 import { planAfter, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 
 /* Source: RFC 4180 (CSV); the independent reader and writer are csv-parse and csv-stringify. */
 
@@ -40,7 +40,7 @@ function edited(text: string, change: (row: Record<string, string>) => void): st
 describe('CSV', () => {
   it('is read by others as it was written, and the other way', () => {
     for (let seed = 1; seed <= 200; seed++) {
-      const chance = new Chance(seed);
+      const chance = new Random(seed);
       const width = chance.whole(2, 5);
       const rows = Array.from({ length: chance.whole(1, 6) }, () =>
         Array.from({ length: width }, () => chance.pick(AWKWARD)),

@@ -4,7 +4,7 @@ import { WebVTTParser } from 'webvtt-parser';
 import { publish } from '@/core/publish';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 /* Source: two parsers from the npm registry that share no code with ours, webvtt-parser (strict) and media-captions. */
@@ -19,7 +19,7 @@ const odd = {
 const plans = [
   ...demoClasses().map((demo) => demo.plan),
   odd,
-  ...[1, 2, 3, 4, 5, 6].map((seed) => randomPlan(new Chance(seed), { steps: 18, breathTenths: 4, choicesAtMost: 5 })),
+  ...[1, 2, 3, 4, 5, 6].map((seed) => randomPlan(new Random(seed), { steps: 18, breathTenths: 4, choicesAtMost: 5 })),
 ];
 
 describe.each(plans.map((plan) => [plan.title, plan] as const))('%s, read by others', (_, plan) => {

@@ -3,7 +3,7 @@ import { knownTake, predictionsOf, proposalsOf, usualOf, type KnownTake } from '
 import { applyEdit, readPlan, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { give, type Manner } from '../support/instructor';
 
 /* Synthetic instructors of known habits: what is learned from their takes is what they were made with. */
@@ -12,7 +12,7 @@ const plans = demoClasses()
   .map(({ plan }) => plan)
   .filter(({ sections }) => sections.length > 2);
 
-function instructor(chance: Chance): Manner {
+function instructor(chance: Random): Manner {
   return {
     syllablesPerMinute: 150 + 90 * chance.next(),
     breathSeconds: 0,
@@ -29,7 +29,7 @@ describe('what is learned from takes', () => {
     const blind: number[] = [];
     plans.forEach((plan, which) => {
       for (let seed = 1; seed <= 4; seed++) {
-        const chance = new Chance(100 * which + seed);
+        const chance = new Random(100 * which + seed);
         const breathSeconds = plan.pace.breathSeconds * (0.85 + 0.3 * chance.next());
         const manner = { ...instructor(chance), breathSeconds };
         const takes: KnownTake[] = [1, 2, 3, 4].map(() => knownTake({ plan, reading: give(plan, manner, chance) }));
@@ -60,7 +60,7 @@ describe('what is learned from takes', () => {
       lost: 3,
       uneven: 0.04,
     };
-    const takes = [1, 2].map((seed) => knownTake({ plan, reading: give(plan, manner, new Chance(seed)) }));
+    const takes = [1, 2].map((seed) => knownTake({ plan, reading: give(plan, manner, new Random(seed)) }));
     const usual = usualOf(takes);
     expect(Math.abs((usual.syllablesPerMinute ?? 0) / manner.syllablesPerMinute - 1)).toBeLessThan(0.04);
     expect(Math.abs((usual.breathSeconds ?? 0) - manner.breathSeconds)).toBeLessThan(0.15);
@@ -90,7 +90,7 @@ describe('what is learned from takes', () => {
       lost: 0,
       uneven: 0.02,
     };
-    const reading = give(plan, manner, new Chance(5));
+    const reading = give(plan, manner, new Random(5));
     expect(proposalsOf(plan, usualOf([knownTake({ plan, reading })]), plan.targetSeconds)).toEqual([]);
     const silent = { ...reading, cues: reading.cues.map((cue) => ({ ...cue, saidAtSeconds: null, endSeconds: null })) };
     expect(proposalsOf(plan, usualOf([knownTake({ plan, reading: silent })]), plan.targetSeconds)).toEqual([]);

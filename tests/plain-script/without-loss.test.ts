@@ -13,7 +13,7 @@ import { FIT_WAYS, readPlan, stepsInOrder, INTROS, VIEWS, type ClassPlan, type S
 import { readScript, writeScript } from '@/core/plain-script';
 import { demoClasses } from '@/demo/classes';
 import { planFromTemplate, TEMPLATES } from '@/templates';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { countingIds } from '../support/chance';
 import { randomPlan } from '../support/random-plan';
 
@@ -37,7 +37,7 @@ const AWKWARD = [
 ];
 
 /** The same plan with awkward texts, levels, names, stances and lengths in it. */
-function awkward(chance: Chance, plan: ClassPlan): ClassPlan {
+function awkward(chance: Random, plan: ClassPlan): ClassPlan {
   const text = (): string => chance.pick(AWKWARD);
   const line = (): string => `x${text().replace(/[\n\t]/g, ' ')}`;
   const phase = (one: Phase): Phase => ({
@@ -188,7 +188,7 @@ describe('the tidy form of a plain script', () => {
 
   it('holds 300 random plans with awkward texts without loss', () => {
     for (let seed = 1; seed <= 300; seed++) {
-      const chance = new Chance(seed);
+      const chance = new Random(seed);
       const plan = awkward(
         chance,
         randomPlan(chance, { steps: chance.whole(2, 12), breathTenths: 5, choicesAtMost: 5 }),

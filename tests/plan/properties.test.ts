@@ -34,15 +34,15 @@ import {
   type Edit,
 } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { countingIds } from '../support/chance';
 import { randomPlan } from '../support/random-plan';
 
 /* Properties that hold for any class; a failure names its seed. */
 
 const seeds = (count: number): number[] => Array.from({ length: count }, (_, at) => at + 1);
-const plans = (seed: number, steps = 12): [Chance, ClassPlan] => {
-  const chance = new Chance(seed);
+const plans = (seed: number, steps = 12): [Random, ClassPlan] => {
+  const chance = new Random(seed);
   return [chance, randomPlan(chance, { steps, breathTenths: 4, choicesAtMost: 5 })];
 };
 
@@ -202,7 +202,7 @@ describe('any fit', () => {
 describe('any breath pattern', () => {
   it('stays one that the library takes, whatever a hand does to it', () => {
     for (const seed of seeds(80)) {
-      const chance = new Chance(seed);
+      const chance = new Random(seed);
       const newId = countingIds(`s${seed}-`);
       const pace = { breathSeconds: chance.whole(60, 140) / 10, inShare: chance.whole(30, 60) / 100 };
       let pattern: readonly Phase[] = makeContent(newId, 'x').pattern;

@@ -4,7 +4,7 @@ import { fitWords } from '@/core/script';
 import { expandPlan, type Cue, type Timeline } from '@/core/timeline';
 import { COUNTINGS, SIDE_SCHOOLS, sideWord, type Counting } from '@/core/words';
 import { cardinal } from '@/core/speech';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 /* Over seeded random classes: what is said of counts and sides agrees with the timeline, in every school. */
@@ -12,7 +12,7 @@ import { randomPlan } from '../support/random-plan';
 const SEEDS = Array.from({ length: 150 }, (_, index) => 7_000 + index);
 
 function classOf(seed: number): { readonly plan: ClassPlan; readonly timeline: Timeline } {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const base = randomPlan(chance, { steps: chance.whole(2, 10), breathTenths: 5, choicesAtMost: 5 });
   const schools = {
     ...base.schools,

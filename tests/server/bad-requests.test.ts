@@ -2,7 +2,7 @@ import { request as ask } from 'node:http';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyPlan, makeMovement, makeSection, type ClassPlan } from '@/core/plan';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { seedDemo } from '@/demo/seed';
 import { BODY_LIMITS } from '@/server/judging/bodies';
@@ -140,7 +140,7 @@ function heavyBodies(): readonly (readonly [name: string, sent: Sent])[] {
 
 describe('a request that is not in order', () => {
   it('is refused in words, changes no row, and is never the server’s own fault (2 000, seeded)', async () => {
-    const chance = new Chance(20_261);
+    const chance = new Random(20_261);
     const { plan } = demoClasses()[1];
     let before = await rows();
     for (let batch = 0; batch < 50; batch++) {
@@ -159,7 +159,7 @@ describe('a request that is not in order', () => {
   }, 120_000);
 
   it('leaves the memory as it was, 11 000 of them', async () => {
-    const chance = new Chance(7);
+    const chance = new Random(7);
     const { plan } = demoClasses()[1];
     const bad = (): Sent => badRequest(chance, plan, ids, served.origin);
     const many = async (count: number): Promise<void> => {

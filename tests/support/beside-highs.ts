@@ -1,7 +1,7 @@
 import { fitPlan, makeProblem, reachOf, solve } from '@/core/pacing';
 import { applyEdit, FIT_WAYS, planMilliseconds } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { cheapestByHighs } from './milp-reference';
 import { randomPlan } from './random-plan';
 
@@ -20,7 +20,7 @@ export interface Beside {
 
 /** Fits the random plan of a seed by both. */
 export async function besideHighs(seed: number): Promise<Beside> {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const plan = randomPlan(chance, { steps: chance.whole(3, 16), breathTenths: 3, choicesAtMost: 6 });
   const way = chance.pick(FIT_WAYS);
   const { shortestSeconds, longestSeconds } = reachOf(plan);

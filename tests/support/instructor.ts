@@ -2,7 +2,7 @@ import type { ClassPlan } from '@/core/plan';
 import { readTake, type Reading } from '@/core/reading';
 import { lineWeight } from '@/core/speech';
 import { expandPlan } from '@/core/timeline';
-import type { Chance } from '@/core/units';
+import type { Random } from '@/core/units';
 
 /** How a synthetic instructor gives classes, whatever the plan says. */
 export interface Manner {
@@ -20,7 +20,7 @@ export interface Manner {
 }
 
 /** A take of a class by an instructor of known habits, read by its words. */
-export function give(plan: ClassPlan, manner: Manner, chance: Chance): Reading {
+export function give(plan: ClassPlan, manner: Manner, chance: Random): Reading {
   const timeline = expandPlan(plan);
   const speaking = plan.voice.syllablesPerMinute / manner.syllablesPerMinute;
   const breathing = manner.breathSeconds / plan.pace.breathSeconds;

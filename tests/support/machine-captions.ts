@@ -1,6 +1,6 @@
 import type { Caption } from '@/core/interchange';
 import type { PracticeSchedule } from '@/core/practice';
-import { Chance, type Interval, type Seconds } from '@/core/units';
+import { Random, type Interval, type Seconds } from '@/core/units';
 
 /** What a listening machine does to what was said. */
 export interface MachineHabits {
@@ -25,7 +25,7 @@ export function machineCaptions(
   { wordErrors, timesOff, invents }: MachineHabits,
   seed: number,
 ): Caption[] {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const off = (): Seconds => timesOff * (2 * chance.next() - 1);
   const captions: Caption[] = [];
   said.forEach((line, at) => {
@@ -49,7 +49,7 @@ export function machineCaptions(
 }
 
 /** Substitutions, deletions and insertions, two to one to one; a machine writes no capitals and few marks. */
-function misheard(text: string, errors: number, chance: Chance): string {
+function misheard(text: string, errors: number, chance: Random): string {
   return text
     .toLowerCase()
     .replace(/[^a-z' ]/g, '')
@@ -66,14 +66,14 @@ function misheard(text: string, errors: number, chance: Chance): string {
 }
 
 /** A word with one letter changed for another. */
-function nearly(word: string, chance: Chance): string {
+function nearly(word: string, chance: Random): string {
   const at = chance.whole(0, Math.max(0, word.length - 1));
   return `${word.slice(0, at)}${chance.pick([...'aeioustrn'])}${word.slice(at + 1)}`;
 }
 
 /** Where a careful ear hears speech: what was said, a few hundredths off. */
 export function speechHeard({ said }: Pick<PracticeSchedule, 'said'>, seed: number): (Interval & { likely: number })[] {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   return said.map(({ startSeconds, endSeconds }) => ({
     startSeconds: startSeconds + 0.06 * (chance.next() - 0.5),
     endSeconds: endSeconds + 0.06 * (chance.next() - 0.5),

@@ -11,7 +11,7 @@ import {
   type ClassPlan,
   type Step,
 } from '@/core/plan';
-import { type Chance } from '@/core/units';
+import { type Random } from '@/core/units';
 import { countingIds } from './chance';
 
 export interface RandomPlanSize {
@@ -24,7 +24,7 @@ export interface RandomPlanSize {
 }
 
 /** A random plan that uses every feature of the fit. */
-export function randomPlan(chance: Chance, size: RandomPlanSize): ClassPlan {
+export function randomPlan(chance: Random, size: RandomPlanSize): ClassPlan {
   const newId = countingIds();
   const breath = chance.whole(70, 110) / 10;
   const plan = emptyPlan(newId, `Random ${chance.seed}`, 600, breath);
@@ -51,14 +51,14 @@ export function randomPlan(chance: Chance, size: RandomPlanSize): ClassPlan {
   };
 }
 
-function randomOverride(chance: Chance): { paceMultiplier: number | null; inShare: number | null } {
+function randomOverride(chance: Random): { paceMultiplier: number | null; inShare: number | null } {
   return {
     paceMultiplier: chance.yes(0.3) ? chance.whole(70, 140) / 100 : null,
     inShare: chance.yes(0.3) ? chance.whole(30, 60) / 100 : null,
   };
 }
 
-function randomStep(chance: Chance, newId: NewId, size: RandomPlanSize): Step {
+function randomStep(chance: Random, newId: NewId, size: RandomPlanSize): Step {
   const all = size.everything ?? true;
   const kind = chance.next();
   const choice = all ? randomChoice(chance) : {};
@@ -73,11 +73,11 @@ function randomStep(chance: Chance, newId: NewId, size: RandomPlanSize): Step {
   return makeTransition(newId, 'Feet together', chance.whole(3, 8), 'Step in.', { ...choice, ...accompanying });
 }
 
-function randomChoice(chance: Chance) {
+function randomChoice(chance: Random) {
   return { priority: chance.pick(PRIORITIES), pinned: chance.yes(0.15), leftOut: chance.yes(0.1) };
 }
 
-function randomQuiet(chance: Chance, newId: NewId): Step {
+function randomQuiet(chance: Random, newId: NewId): Step {
   const preferredSeconds = chance.whole(15, 90);
   return makeSilence(newId, 'Quiet', {
     preferredSeconds,
@@ -89,7 +89,7 @@ function randomQuiet(chance: Chance, newId: NewId): Step {
   });
 }
 
-function randomMovement(chance: Chance, newId: NewId, choicesAtMost: number, all: boolean): Step {
+function randomMovement(chance: Random, newId: NewId, choicesAtMost: number, all: boolean): Step {
   const multiple = chance.pick([1, 1, 1, 2, 3]);
   const least = multiple * chance.whole(1, 2);
   const most = least + multiple * chance.whole(0, choicesAtMost - 1);

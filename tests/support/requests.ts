@@ -1,4 +1,4 @@
-import type { Chance } from '@/core/units';
+import type { Random } from '@/core/units';
 import type { ClassPlan } from '@/core/plan';
 
 /** One request that somebody might send to do harm. */
@@ -17,7 +17,7 @@ export interface Ids {
 }
 
 /** Values that are where they should not be. */
-function oddValue(chance: Chance): unknown {
+function oddValue(chance: Random): unknown {
   const nested = (depth: number): unknown => (depth === 0 ? 0 : [nested(depth - 1)]);
   return chance.pick<unknown>([
     null, true, 0, -1, 1.5, 2 ** 31, 2 ** 53, -(2 ** 40), 1e308, '', 'x'.repeat(3000), 'a\u0000b', 'half \uD83C', '\uDFFF',
@@ -27,7 +27,7 @@ function oddValue(chance: Chance): unknown {
 }
 
 /** A copy of a document with one value somewhere in it changed, left out, or put where none belongs. */
-export function damaged(document: unknown, chance: Chance): unknown {
+export function damaged(document: unknown, chance: Random): unknown {
   const copy: unknown = structuredClone(document);
   let at = copy;
   for (let depth = 0; depth < 12; depth++) {
@@ -76,7 +76,7 @@ function bodies(plan: ClassPlan, ids: Ids): readonly (readonly [method: string, 
 }
 
 /** A request out of a seed: a body damaged somewhere, no JSON at all, an odd address, an odd method. */
-export function badRequest(chance: Chance, plan: ClassPlan, ids: Ids, origin: string): Sent {
+export function badRequest(chance: Random, plan: ClassPlan, ids: Ids, origin: string): Sent {
   const headers = { 'content-type': 'application/json', origin };
   const kind = chance.next();
   const [method, path, body] = chance.pick(bodies(plan, ids));

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { env } from 'onnxruntime-web/wasm';
-import { likenessOf } from '@/core/align';
+import { cepstralDistances } from '@/core/align';
 import { readTake, type Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import { VoiceHearing } from '@/hearing/hear-voice';
@@ -35,7 +35,7 @@ export class ShippedHearing {
     for (let at = 0; at < samples.length; at += cut) await hearing.push(samples.subarray(at, at + cut));
     const { stretches, cepstra } = await hearing.finish();
     const evidence = { captions: null, speech: stretches, lengthSeconds: samples.length / 16_000 };
-    return readTake(timeline, evidence, {}, { likeness: likenessOf(cepstra, stretches, this.texts) });
+    return readTake(timeline, evidence, {}, { distances: cepstralDistances(cepstra, stretches, this.texts) });
   }
 
   async close(): Promise<void> {

@@ -1,6 +1,6 @@
 import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { Client } from 'pg';
-import type { Chance } from '@/core/units';
+import type { Random } from '@/core/units';
 import { serve, shutDatabase, type Served } from './application';
 
 /*
@@ -70,7 +70,7 @@ class Typist {
   #count = 0;
 
   constructor(
-    private readonly chance: Chance,
+    private readonly chance: Random,
     private readonly seed: number,
   ) {}
 
@@ -176,7 +176,7 @@ async function breakIt(
 }
 
 /** One round; says what was lost by failing. */
-export async function round(ground: Ground, seed: number, disaster: Disaster, chance: Chance): Promise<void> {
+export async function round(ground: Ground, seed: number, disaster: Disaster, chance: Random): Promise<void> {
   const context = await ground.browser.newContext();
   try {
     const title = `Trial ${seed}`;

@@ -4,7 +4,7 @@ import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import type { Term } from '@/core/words';
 import { alignTake } from '.';
-import { likeness } from './words';
+import { similarity } from './captions/words';
 
 let count = 0;
 const newId = (): string => `a${++count}`;
@@ -184,7 +184,7 @@ describe('aligning sound', () => {
 });
 
 it('likeness of words falls with each wrong letter', () => {
-  expect(likeness('ferry', 'ferry')).toBe(1);
-  expect(likeness('ferry', 'fairy')).toBeCloseTo(0.6);
-  expect(likeness('in', 'lighthouse')).toBe(0);
+  expect(similarity('ferry', 'ferry')).toBe(1);
+  expect(similarity('ferry', 'fairy')).toBeCloseTo(0.6);
+  expect(similarity('in', 'lighthouse')).toBe(0);
 });

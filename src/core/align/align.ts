@@ -3,12 +3,13 @@ import { TERMS, type Term } from '@/core/words';
 import type { Caption } from '@/core/interchange';
 import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import type { Anchor } from './anchors';
-import { readByWords } from './captions';
+import { readByWords } from './captions/read-by-words';
+import { unpackDistances } from './codec';
 import type { Alignment, Evidence, FoundCue, SpeechStretch } from './model';
-import { likenessKept, type Likeness } from './likeness';
-import { ByHand, type SetByHand } from './by-hand';
-import { alignKept, alignSound } from './sound';
-import { wordedPieces, wordedSpeech, type WordedSpeech } from './word-likeness';
+import { ByHand, type SetByHand } from './corrections/by-hand';
+import { alignKept, alignSound } from './decoder/align-speech';
+import { wordedPieces, wordedSpeech, type WordedSpeech } from './captions/word-distances';
+import { distancesKept, type TextDistances } from './text-distances';
 
 /** A caption's onset is moved to the start of speech when that lies this near. */
 const SNAP_SECONDS: Seconds = 0.6;
@@ -20,7 +21,7 @@ export interface Hearing {
   /** The terms of the studio; the house list when left out. */
   readonly terms?: readonly Term[];
   /** How the speech of the evidence is like the texts of the class; as it was kept with the evidence when left out. */
-  readonly likeness?: Likeness | null;
+  readonly distances?: TextDistances | null;
   /** Told after each pass over the take; how many there will be is not known before. */
   readonly onPass?: () => void;
 }
@@ -43,15 +44,15 @@ function foundIn(
   const { cues } = timeline;
   const heard = heardSpeech(timeline, evidence, hearing);
   if ('found' in heard) return { found: heard, heard: null };
-  const before = !hearing.likeness && evidence.way && alignKept(cues, heard.speech, heard.likeness, evidence.way);
-  const found = before || alignSound(cues, heard.speech, heard.likeness, heard.anchors, hearing.onPass);
+  const before = !hearing.distances && evidence.way && alignKept(cues, heard.speech, heard.distances, evidence.way);
+  const found = before || alignSound(cues, heard.speech, heard.distances, heard.anchors, hearing.onPass);
   return { found: heard.worded(found), heard };
 }
 
 /** Stretches of speech, what they are like, what is known of the tempo, and how remarks come by the words of captions. */
 interface HeardSpeech {
   readonly speech: readonly SpeechStretch[];
-  readonly likeness: Likeness | null;
+  readonly distances: TextDistances | null;
   readonly anchors: readonly Anchor[];
   readonly worded: (alignment: Alignment) => Alignment;
 }
@@ -61,8 +62,8 @@ function heardSpeech({ cues }: Timeline, evidence: Evidence, hearing: Hearing): 
   const captions = joinedWords(evidence.captions ?? []);
   const speech = stretchesOf(evidence.speech ?? []);
   if (captions.length === 0) {
-    const kept = evidence.likeness ? likenessKept(evidence.likeness) : null;
-    return { speech, likeness: hearing.likeness ?? kept, anchors: [], worded: (alignment) => alignment };
+    const kept = evidence.likeness ? distancesKept(unpackDistances(evidence.likeness)) : null;
+    return { speech, distances: hearing.distances ?? kept, anchors: [], worded: (alignment) => alignment };
   }
   const terms = hearing.terms ?? TERMS;
   const { alignment, heard, pieces, anchors } = readByWords(cues, captions, terms);

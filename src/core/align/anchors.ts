@@ -1,5 +1,5 @@
 import { lastStartedAt, type Seconds } from '@/core/units';
-import type { HeardWord, PlannedWord } from './words';
+import type { HeardWord, PlannedWord } from './captions/words';
 
 /** A planned time and the time in the take that it answers to. */
 export interface Anchor {

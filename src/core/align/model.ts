@@ -1,23 +1,56 @@
 import type { Caption } from '@/core/interchange';
 import type { Interval, Seconds } from '@/core/units';
-import type { KeptLikeness, Likeness } from './likeness';
+import type { TextDistances } from './text-distances';
 
 /** A stretch of sound in which somebody likely speaks, and how likely, 0 to 1. */
 export interface SpeechStretch extends Interval {
   readonly likely: number;
 }
 
-/** The way that was found through a take's speech, and how sure each cue is. */
-export interface KeptWay {
+/** Words that lead in run into the cue within one stretch. */
+export const PART = 0.5;
+
+/** Cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
+export interface SpeechMatch {
+  readonly cueFrom: number;
+  readonly cueTo: number;
+  readonly from: number;
+  readonly to: number;
+  /** How many of the stretches only lead in; `PART` where the beginning of the first does. */
+  readonly led: number;
+  /** Of its length and its likeness. */
+  readonly own: number;
+  /** When its first cue begins, and its last. */
+  readonly onset: Seconds;
+  readonly lastOnset: Seconds;
+  /** Of the whole way to it. */
+  cost: number;
+  before: SpeechMatch | null;
+  /** The cheapest match that lies too many cues before it, and what lies between. */
+  far: { readonly before: SpeechMatch; readonly cost: number } | null;
+}
+
+/** A way through a take's speech. */
+export interface FoundWay {
+  /** In order. */
+  readonly path: readonly SpeechMatch[];
+  /** For each cue, 0 to 1: that it was said where it was found, or that it was not said. */
+  readonly confidences: readonly number[];
   /** Seconds taken for one planned, where nothing nearer is known. */
   readonly slowness: number;
-  /**
-   * By sixes, a match each, in order: its first cue and how many, its first stretch and how many, how many of those
-   * only lead in (-1: the beginning of the first), and what it costs by itself, in hundredths. Whole numbers all.
-   */
+}
+
+/** A way as it is stored with a take; see `codec.ts`. */
+export interface PackedWay {
+  readonly slowness: number;
   readonly matches: readonly number[];
-  /** For each cue, in hundredths: that it was said where it was found, or that it was not said. */
   readonly confidences: readonly number[];
+}
+
+/** Distances as they are stored with a take; see `codec.ts`. */
+export interface PackedDistances {
+  readonly texts: readonly string[];
+  readonly found: readonly number[];
 }
 
 /** What is known of a take: a machine's captions, the stretches of speech in its sound, or both. */
@@ -26,9 +59,9 @@ export interface Evidence {
   /** Evidence from before likelihoods were kept has none: it was told by level, and is taken as sure. */
   readonly speech: readonly (Interval & { readonly likely?: number })[] | null;
   /** What the speech was found to be like, so that it can be read again without the sound. */
-  readonly likeness?: KeptLikeness | null;
+  readonly likeness?: PackedDistances | null;
   /** What was found by sound, so that a correction need not find it anew. */
-  readonly way?: KeptWay | null;
+  readonly way?: PackedWay | null;
   /** Length of the recording, when known. */
   readonly lengthSeconds: Seconds | null;
 }
@@ -67,8 +100,8 @@ export interface Alignment {
   /** Of cues that were not found, how sure that is, 0 to 1, where it can be told. */
   readonly unsaid: readonly { readonly cueId: string; readonly confidence: number }[];
   readonly remarks: readonly Remark[];
-  /** How its speech is like its texts, as learned from the take; `null` where lengths alone decided, or words in order. */
-  readonly likeness: Likeness | null;
-  /** See `KeptWay`; `null` where captions were read by themselves. */
-  readonly way: KeptWay | null;
+  /** How far its speech is from its texts, as learned from the take; `null` where lengths alone decided, or words in order. */
+  readonly distances: TextDistances | null;
+  /** `null` where captions were read by themselves. */
+  readonly way: FoundWay | null;
 }

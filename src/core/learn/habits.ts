@@ -2,7 +2,7 @@ import type { ClassPlan } from '@/core/plan';
 import type { Reading } from '@/core/reading';
 import { reportOf } from '@/core/report';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import { middle, wholeMilliseconds, type Seconds } from '@/core/units';
+import { median, wholeMilliseconds, type Seconds } from '@/core/units';
 
 /** A take of a class, with the plan that it was read against. */
 export interface TakenClass {
@@ -43,7 +43,7 @@ function habitsOf({ plan, reading }: TakenClass): Habits {
   );
   return {
     syllablesPerMinute: report.syllablesPerMinute,
-    breathSeconds: ratios.length > 0 ? plan.pace.breathSeconds * middle(ratios) : null,
+    breathSeconds: ratios.length > 0 ? plan.pace.breathSeconds * median(ratios) : null,
     teachSeconds: new Map(teach),
     classSeconds: classSeconds(timeline, reading),
   };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { sameDocument } from '@/core/document';
 import { makePhase } from '@/core/movement';
@@ -30,7 +30,7 @@ function codes(raw: unknown): string[] {
 describe('the door for plans', () => {
   it('reads what it writes, without loss', () => {
     for (let seed = 1; seed <= 30; seed++) {
-      const plan = randomPlan(new Chance(seed), { steps: 12, breathTenths: 5, choicesAtMost: 5 });
+      const plan = randomPlan(new Random(seed), { steps: 12, breathTenths: 5, choicesAtMost: 5 });
       const read = readPlanText(writePlanText(plan));
       expect(read.ok && read.value, `seed ${seed}`).toEqual(plan);
     }

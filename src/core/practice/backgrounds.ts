@@ -1,4 +1,4 @@
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 
 /** Takes are made at this rate. */
 export const TAKE_RATE = 16_000;
@@ -14,14 +14,14 @@ const LOOP_SECONDS = 90;
 
 /** Adds a background to a take, so far below the level of its speech. */
 export function addBackground(take: Float32Array, speechPower: number, background: Background, seed: number): void {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const noise = MAKERS[background](Math.min(take.length, LOOP_SECONDS * TAKE_RATE), chance);
   const power = noise.reduce((sum, one) => sum + one * one, 0) / noise.length;
   const gain = Math.sqrt(speechPower / 10 ** (BELOW[background] / 10) / Math.max(1e-12, power));
   for (let at = 0; at < take.length; at++) take[at] += gain * noise[at % noise.length];
 }
 
-const MAKERS: Readonly<Record<Background, (length: number, chance: Chance) => Float32Array>> = {
+const MAKERS: Readonly<Record<Background, (length: number, chance: Random) => Float32Array>> = {
   clean: pink,
   birds,
   music,
@@ -29,7 +29,7 @@ const MAKERS: Readonly<Record<Background, (length: number, chance: Chance) => Fl
 };
 
 /** Pink noise by Kellet's filter (published in the music-dsp archive; coefficients from memory). */
-function pink(length: number, chance: Chance): Float32Array {
+function pink(length: number, chance: Random): Float32Array {
   const noise = new Float32Array(length);
   let [b0, b1, b2] = [0, 0, 0];
   for (let at = 0; at < length; at++) {
@@ -43,7 +43,7 @@ function pink(length: number, chance: Chance): Float32Array {
 }
 
 /** Chirps between 2.5 and 6 kHz, in short phrases, over pink noise. */
-function birds(length: number, chance: Chance): Float32Array {
+function birds(length: number, chance: Random): Float32Array {
   const noise = pink(length, chance);
   for (let at = Math.round(TAKE_RATE * chance.next()); at < length;) {
     const notes = chance.whole(1, 6);
@@ -67,7 +67,7 @@ function birds(length: number, chance: Chance): Float32Array {
 const SCALE = [0, 2, 4, 7, 9, 12, 14, 16];
 
 /** A slow pad of four notes that changes every four seconds, and a plucked string above it. */
-function music(length: number, chance: Chance): Float32Array {
+function music(length: number, chance: Random): Float32Array {
   const sound = new Float32Array(length);
   const pitch = (step: number): number => 110 * 2 ** (step / 12);
   for (let from = 0; from < length; from += TAKE_RATE * 4) {
@@ -96,7 +96,7 @@ function music(length: number, chance: Chance): Float32Array {
 }
 
 /** Noise that swells and falls by about 10 dB, a wave every six to ten seconds, brighter at its height. */
-function surf(length: number, chance: Chance): Float32Array {
+function surf(length: number, chance: Random): Float32Array {
   const noise = new Float32Array(length);
   let slow = 0;
   let fast = 0;

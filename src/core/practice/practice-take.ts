@@ -1,6 +1,6 @@
 import type { ClassPlan } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import { Chance, type Seconds } from '@/core/units';
+import { Random, type Seconds } from '@/core/units';
 import { addBackground, TAKE_RATE, type Background } from './backgrounds';
 
 export interface PracticeRecipe {
@@ -69,7 +69,7 @@ export function* practiceSchedule({
   seed,
   shares = USUAL,
 }: Omit<PracticeRecipe, 'background'>): Generator<string, PracticeSchedule, Seconds> {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const timeline = expandPlan(plan);
   const when = tempo === 'steady' ? steady(chance) : wandering(chance, timeline.runtimeSeconds);
   const said: SaidTruth[] = [];
@@ -140,11 +140,11 @@ function meanPower(sounds: readonly Float32Array[]): number {
 /** Planned seconds to seconds in the take. */
 type When = (planned: number) => number;
 
-function steady(chance: Chance): When {
+function steady(chance: Random): When {
   return (planned) => 2 + planned * 1.08 + 2 * chance.next() - 1;
 }
 
-function wandering(chance: Chance, runtime: number): When {
+function wandering(chance: Random, runtime: number): When {
   const interruptions = Array.from({ length: Math.max(2, Math.round(runtime / 200)) }, () => ({
     at: runtime * chance.next(),
     lasts: 10 + 10 * chance.next(),
@@ -168,7 +168,7 @@ function wandering(chance: Chance, runtime: number): When {
   };
 }
 
-function paraphrase(text: string, chance: Chance): string {
+function paraphrase(text: string, chance: Random): string {
   const words = text.split(' ');
   const kept = words.length < 4 ? words : words.filter((_, at) => at === 0 || !chance.yes(0.3));
   const plain = kept.join(' ');

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '@/core/report';
 import { expandPlan, type Cue } from '@/core/timeline';
-import { middle } from '@/core/units';
+import { median } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { breathsTaken, readTake } from '.';
 
@@ -46,7 +46,7 @@ describe('breaths as they were taken', () => {
   it('are the same ones in the figures of the take and in its report', () => {
     const reading = said(({ startSeconds }) => 3 + 0.93 * startSeconds);
     const all = breathsTaken(timeline, reading.cues).flatMap(({ takenSeconds }) => takenSeconds);
-    expect(reading.totals.breathTakenSeconds).toBeCloseTo(middle(all), 3);
+    expect(reading.totals.breathTakenSeconds).toBeCloseTo(median(all), 3);
     const steps = reportOf(timeline, reading).steps.flatMap(({ breathTakenSeconds }) => breathTakenSeconds ?? []);
     expect(Math.min(...steps)).toBeLessThanOrEqual(reading.totals.breathTakenSeconds ?? 0);
     expect(Math.max(...steps)).toBeGreaterThanOrEqual(reading.totals.breathTakenSeconds ?? 0);

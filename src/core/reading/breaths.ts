@@ -1,5 +1,5 @@
 import type { Timeline } from '@/core/timeline';
-import { middle, type Seconds } from '@/core/units';
+import { median, type Seconds } from '@/core/units';
 import type { CueReading } from './model';
 
 /** Fewer pairs of lines than this tell no breath; one further off the middle of them than this share is no breath. */
@@ -35,7 +35,7 @@ export function breathsTaken(timeline: Timeline, cues: readonly CueReading[]): S
       if (!last || gap > LEAST_GAP) before.set(cue.source.phaseId, { planned: cue.startSeconds, taken });
     }
     if (ratios.length < FEWEST_PAIRS) return [];
-    const usual = middle(ratios);
+    const usual = median(ratios);
     const even = ratios.filter((ratio) => ratio > 0 && Math.abs(ratio - usual) < UNEVEN * usual);
     if (breathSeconds === 0 || even.length < FEWEST_PAIRS) return [];
     return [{ step, plannedSeconds: breathSeconds, takenSeconds: even.map((ratio) => breathSeconds * ratio) }];

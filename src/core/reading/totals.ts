@@ -1,7 +1,7 @@
 import type { Remark } from '@/core/align';
 import { lungsAfter } from '@/core/breath';
 import type { Timeline } from '@/core/timeline';
-import { middle, wholeMilliseconds, type Seconds } from '@/core/units';
+import { median, wholeMilliseconds, type Seconds } from '@/core/units';
 import { breathsTaken } from './breaths';
 import type { CueReading, ReadingTotals } from './model';
 
@@ -36,7 +36,7 @@ export function totalsOf(
     remarks: remarks.length,
     talkShare: runtimeSeconds > 0 ? Math.round(1000 * Math.min(1, talk / runtimeSeconds)) / 1000 : 0,
     ...breathsOf(timeline, cues),
-    driftMiddleSeconds: drifts.length > 0 ? wholeMilliseconds(middle(drifts)) : null,
+    driftMiddleSeconds: drifts.length > 0 ? wholeMilliseconds(median(drifts)) : null,
     driftLastSeconds: drifts.length > 0 ? wholeMilliseconds(drifts[drifts.length - 1]) : null,
   };
 }
@@ -60,7 +60,7 @@ function breathsOf(
   return {
     breathsPlanned,
     breathsHeard: heard.length,
-    breathPlannedSeconds: enough ? wholeMilliseconds(middle(planned)) : null,
-    breathTakenSeconds: enough ? wholeMilliseconds(middle(taken)) : null,
+    breathPlannedSeconds: enough ? wholeMilliseconds(median(planned)) : null,
+    breathTakenSeconds: enough ? wholeMilliseconds(median(taken)) : null,
   };
 }

@@ -1,7 +1,7 @@
 import type { Reading } from '@/core/reading';
 import { countSyllables, spokenText, wordsOf } from '@/core/speech';
 import type { Cue, TimedStep, Timeline } from '@/core/timeline';
-import { middle, type Seconds } from '@/core/units';
+import { median, type Seconds } from '@/core/units';
 import type { Difference } from './model';
 import type { SaidCue } from './said';
 
@@ -96,7 +96,7 @@ function tempoOf({ cues }: Reading): number {
     const planned = plannedSeconds - said[index].plannedSeconds;
     return planned > 2 ? [((saidAtSeconds ?? 0) - (said[index].saidAtSeconds ?? 0)) / planned] : [];
   });
-  return ratios.length > 0 ? middle(ratios) : 1;
+  return ratios.length > 0 ? median(ratios) : 1;
 }
 
 /** The words of a text that say something: not the shortest. */

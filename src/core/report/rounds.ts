@@ -1,6 +1,6 @@
 import type { Reading } from '@/core/reading';
 import type { TimedStep, Timeline } from '@/core/timeline';
-import { middle, type Interval, type Seconds } from '@/core/units';
+import { median, type Interval, type Seconds } from '@/core/units';
 import type { Side } from '@/core/words';
 import type { Difference, SideRounds } from './model';
 import { remarkSeconds, type SaidCue } from './said';
@@ -47,7 +47,7 @@ export function countRounds(
     .flat()
     .filter(({ planned }) => planned >= 1.5)
     .map(({ planned, taken }) => taken / planned);
-  const tempo = ratios.length >= FEWEST_GAPS ? within(middle(ratios)) : null;
+  const tempo = ratios.length >= FEWEST_GAPS ? within(median(ratios)) : null;
   const differences: Difference[] = [];
   const rounds = stretches.map((stretch, index): SideRounds => {
     const { side } = stretch;

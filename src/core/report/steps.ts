@@ -1,6 +1,6 @@
 import { breathsTaken, type Reading } from '@/core/reading';
 import type { TimedStep, Timeline } from '@/core/timeline';
-import { middle, wholeMilliseconds, type Seconds } from '@/core/units';
+import { median, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Difference, StepReading } from './model';
 import { countRounds } from './rounds';
 import type { SaidCue } from './said';
@@ -15,7 +15,7 @@ export function readSteps(
   reading: Reading,
 ): { readonly steps: readonly StepReading[]; readonly differences: readonly Difference[] } {
   const differences: Difference[] = [];
-  const breaths = new Map(breathsTaken(timeline, reading.cues).map((one) => [one.step, middle(one.takenSeconds)]));
+  const breaths = new Map(breathsTaken(timeline, reading.cues).map((one) => [one.step, median(one.takenSeconds)]));
   const steps = timeline.steps.map((step): StepReading => {
     const [from, to] = step.cueRange;
     const own = said.filter(({ at }) => at >= from && at < to);

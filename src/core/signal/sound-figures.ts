@@ -1,5 +1,5 @@
 import type { Hum } from './hum';
-import { middle, type Interval } from '@/core/units';
+import { median, type Interval } from '@/core/units';
 import { FRAME_SECONDS, SILENCE_DECIBELS } from './level-meter';
 
 /** How a recording sounds, in figures. */
@@ -31,5 +31,5 @@ export function clearnessOf(levels: Float32Array, speech: readonly Interval[], f
     levels.subarray(Math.floor(startSeconds / FRAME_SECONDS), Math.floor(endSeconds / FRAME_SECONDS)),
   );
   const loudest = spoken.filter(({ length }) => length > 0).map((frames) => frames.reduce((a, b) => Math.max(a, b)));
-  return loudest.length > 0 && floor !== null ? middle(loudest) - floor : 0;
+  return loudest.length > 0 && floor !== null ? median(loudest) - floor : 0;
 }

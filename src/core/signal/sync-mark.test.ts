@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { SYNC_TONE_SECONDS, SYNC_TONES, SyncMarkFinder } from '.';
 
 const RATE = 16_000;
 
 /** Noise with marks in it. */
 function sound(seconds: number, marks: readonly number[], noise: number, level = 0.2): Float32Array {
-  const chance = new Chance(7);
+  const chance = new Random(7);
   const samples = Float32Array.from({ length: seconds * RATE }, () => noise * (2 * chance.next() - 1));
   for (const mark of marks) {
     for (const { atSeconds, hertz } of SYNC_TONES) {

@@ -1,5 +1,5 @@
 import FFT from 'fft.js';
-import { middle, type Seconds } from '@/core/units';
+import { median, type Seconds } from '@/core/units';
 import { TRACE_SECONDS } from './sound-trace';
 
 /** How one recording lies against another of the same class. */
@@ -45,11 +45,11 @@ export function matchRecordings(first: Int16Array, second: Int16Array): Recordin
     if (found === null) continue;
     places.push({ at: at + PLACE / 2, offset: found });
     // The clocks drift apart slowly: the next place is looked for where the last ones were.
-    expected = middle(places.slice(-5).map(({ offset }) => offset));
+    expected = median(places.slice(-5).map(({ offset }) => offset));
   }
   if (places.length < FEWEST_PLACES) return { offsetSeconds: coarse, driftPpm: 0, confidence: 0 };
   const slope = middleSlope(places);
-  const offset = middle(places.map((place) => place.offset - slope * place.at));
+  const offset = median(places.map((place) => place.offset - slope * place.at));
   const agreeing = places.filter((place) => Math.abs(place.offset - offset - slope * place.at) < AGREES).length;
   const believed = Math.abs(slope) * 1e6 <= MOST_PPM;
   return {
@@ -146,5 +146,5 @@ function middleSlope(places: readonly { readonly at: Seconds; readonly offset: S
   for (let a = 0; a < places.length; a++)
     for (let b = a + apart; b < places.length; b += Math.max(1, Math.floor(places.length / 200)))
       slopes.push((places[b].offset - places[a].offset) / (places[b].at - places[a].at));
-  return slopes.length > 0 ? middle(slopes) : 0;
+  return slopes.length > 0 ? median(slopes) : 0;
 }

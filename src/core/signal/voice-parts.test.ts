@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { Cepstra, COEFFICIENTS, Denoiser, Resampler, voiceStretches } from '.';
 
 const RATE = 16_000;
@@ -9,7 +9,7 @@ function tone(hertz: number, seconds: number, rate = RATE, gain = 0.3): Float32A
 }
 
 function noise(seconds: number, gain: number, seed = 1): Float32Array {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   return Float32Array.from({ length: seconds * RATE }, () => gain * (2 * chance.next() - 1));
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { USUAL_SCHOOLS } from '@/core/words';
 import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
@@ -40,7 +40,7 @@ const words = (plan: ClassPlan): string[] => expandPlan(plan).cues.map((cue) => 
 describe('the timeline', () => {
   it('covers the class without gap or overlap, and its runtime is the sum of its parts', () => {
     for (let seed = 1; seed <= 40; seed++) {
-      const timeline = expandPlan(randomPlan(new Chance(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
+      const timeline = expandPlan(randomPlan(new Random(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
       let at = 0;
       for (const phase of timeline.phases) {
         expect(phase.startSeconds, `seed ${seed}`).toBe(at);
@@ -54,7 +54,7 @@ describe('the timeline', () => {
 
   it('keeps cues in order, with ids of their own, starting by their lead before the motion', () => {
     for (let seed = 1; seed <= 40; seed++) {
-      const { cues } = expandPlan(randomPlan(new Chance(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
+      const { cues } = expandPlan(randomPlan(new Random(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
       expect(new Set(cues.map((cue) => cue.id)).size, `seed ${seed}`).toBe(cues.length);
       cues.forEach((cue, index) => {
         expect(cue.startSeconds, `seed ${seed}`).toBeGreaterThanOrEqual(cues[index - 1]?.startSeconds ?? 0);

@@ -1,5 +1,5 @@
 /** The middle of some numbers; between the two middle ones where they are even in count. At least one is needed. */
-export function middle(values: readonly number[]): number {
+export function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);
   const half = sorted.length >> 1;
   return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;

@@ -1,5 +1,5 @@
-export { mean, middle } from './averages';
-export { Chance } from './chance';
+export { mean, median } from './averages';
+export { Random } from './random';
 export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';
 export { formatClock, formatDifference, formatExactClock, parseClock, type BareUnit } from './clock-text';
 export { lastStartedAt, overlapSeconds, type Interval } from './interval';

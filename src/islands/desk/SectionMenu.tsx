@@ -1,7 +1,7 @@
 import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
 import { SECTION_ROLES } from '@/core/movement';
-import { copySection, LIMITS, SECTION_TITLES, type Edit, type Section, setSection } from '@/core/plan';
+import { copySection, LIMITS, SECTION_TITLES, type Section, setSection } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { Dialog } from '@/ui/parts/Dialog';

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { alignTake, likenessOf, type SaidCepstra } from '@/core/align';
+import { alignTake, cepstralDistances, packAlignment, type SaidCepstra } from '@/core/align';
 import { linesInRecording } from '@/core/conductor';
 import { readingOf } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
@@ -37,19 +37,19 @@ async function read(
     speech: heard && heard.speech.length > 0 ? heard.speech : null,
     lengthSeconds: heard?.lengthSeconds ?? null,
   };
-  const likeness = heard?.cepstra && texts.size > 0 ? likenessOf(heard.cepstra, heard.speech, texts) : null;
+  const distances = heard?.cepstra && texts.size > 0 ? cepstralDistances(heard.cepstra, heard.speech, texts) : null;
   let left = 1;
   const onPass = (): void => {
     left *= PASS_LEAVES;
     void goOn('matching', 1 - left);
   };
-  const aligned = alignTake(timeline, evidence, { terms: allTerms(ownTerms), likeness, onPass });
+  const aligned = alignTake(timeline, evidence, { terms: allTerms(ownTerms), distances, onPass });
   const reading = readingOf(timeline, evidence, aligned);
   const kept = heard?.kept ? await settled(heard.kept, goOn) : false;
   if (kept === null) return null;
   if (heard && !kept) notes.push({ code: 'sound-not-kept', at: '', facts: {} });
   return ok({
-    evidence: { ...evidence, likeness: aligned.likeness?.kept() ?? null, way: aligned.way },
+    evidence: { ...evidence, ...packAlignment(aligned) },
     reading,
     recording: heard?.recording ?? null,
     soundId: kept ? (heard?.kept?.id ?? null) : null,

@@ -1,5 +1,6 @@
-import { beginning, ending, type SpeechMatch, type Task } from './match-costs';
+import { beginning, ending, type Task } from './costs';
 import { Transitions, type MatchColumn } from './transitions';
+import { type SpeechMatch } from '../model';
 
 /*
  * How sure a match is: its posterior, the share of all ways through the take that it has, where a way is the less
@@ -11,7 +12,7 @@ const SAME_ONSET = 0.4;
 /** A share that nobody will see: what leads to a match of no more is not followed. */
 const NOTHING = 1e-9;
 
-export interface Odds {
+export interface Posteriors {
   /** That a cue was said where a match of the way found has it, 0 to 1. */
   said(cue: number, match: SpeechMatch): number;
   /** That a cue was not said, 0 to 1. */
@@ -19,7 +20,7 @@ export interface Odds {
 }
 
 /** @param columns Every match, by the cue that it ends with. */
-export function oddsOf(task: Task, columns: readonly MatchColumn[], remarks: Float64Array): Odds {
+export function posteriorsOf(task: Task, columns: readonly MatchColumn[], remarks: Float64Array): Posteriors {
   const ordered = columns.flatMap(({ matches }) => matches);
   const shares = posteriors(task, ordered, columns, remarks);
   const ofCue: { readonly match: SpeechMatch; readonly share: number }[][] = task.cues.map(() => []);
@@ -49,7 +50,7 @@ function posteriors(
   columns: readonly MatchColumn[],
   remarks: Float64Array,
 ): Float64Array {
-  const cold = 1 / task.costs.warmth;
+  const cold = 1 / task.costs.temperature;
   const places = new Int32Array(ordered.length + 1);
   const costs = new Float64Array(ordered.length + 1);
   const transitions = new Transitions(task, columns, remarks);

@@ -1,5 +1,5 @@
 /** Keeps the cheapest of what was put in at places from 0, up to any place (a tree of minima; Fenwick 1994, from memory). */
-export class CheapestSoFar<Item> {
+export class FenwickMinimum<Item> {
   private readonly costs: Float64Array;
   private readonly items: (Item | null)[];
 

@@ -1,12 +1,13 @@
 import type { Cue } from '@/core/timeline';
 import { wholeMilliseconds, type Seconds } from '@/core/units';
-import type { Anchor } from './anchors';
-import type { Likeness } from './likeness';
-import { keepWay, wayKept, type FoundWay } from './kept-way';
-import { PART, plannedLength, type SpeechMatch } from './match-costs';
-import type { Odds } from './match-odds';
-import { matchSpeech } from './match-speech';
-import type { Alignment, CueEvidence, FoundCue, KeptWay, Remark, SpeechStretch } from './model';
+import type { Anchor } from '../anchors';
+import { packWay, unpackWay } from '../codec';
+import { plannedLength } from './costs';
+import type { Posteriors } from './posteriors';
+import { decode } from './viterbi';
+import type { Alignment, CueEvidence, FoundCue, FoundWay, PackedWay, Remark, SpeechStretch } from '../model';
+import { type TextDistances } from '../text-distances';
+import { PART, type SpeechMatch } from '../model';
 
 const WITHIN_REMARK_GAP: Seconds = 0.6;
 /** What is left over and hardly a voice, or shorter, is a noise and no remark. */
@@ -14,18 +15,18 @@ const REMARK_LIKELY = 0.46;
 const REMARK_SECONDS: Seconds = 0.29;
 
 /**
- * Aligns cues with stretches of speech. Without a `likeness` they are told apart by length and time only; `anchors` are
+ * Aligns cues with stretches of speech. Without a `distances` they are told apart by length and time only; `anchors` are
  * cues of which it is known about when they were said.
  */
 export function alignSound(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
-  likeness: Likeness | null = null,
+  distances: TextDistances | null = null,
   anchors: readonly Anchor[] = [],
   onPass?: () => void,
 ): Alignment {
-  if (cues.length === 0 || speech.length === 0) return nothingFound(speech, likeness);
-  const { path, odds, likeness: learned, slowness } = matchSpeech(cues, speech, likeness, anchors, onPass);
+  if (cues.length === 0 || speech.length === 0) return nothingFound(speech, distances);
+  const { path, odds, distances: learned, slowness } = decode(cues, speech, distances, anchors, onPass);
   const confidences = confidencesOf(cues.length, path, odds);
   return alignmentOf(cues, speech, { path, confidences, slowness }, learned);
 }
@@ -34,19 +35,19 @@ export function alignSound(
 export function alignKept(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
-  likeness: Likeness | null,
-  kept: KeptWay,
+  distances: TextDistances | null,
+  kept: PackedWay,
 ): Alignment | null {
-  const way = wayKept(kept, cues, speech);
-  return way && alignmentOf(cues, speech, way, likeness);
+  const way = unpackWay(kept, cues, speech);
+  return way && alignmentOf(cues, speech, way, distances);
 }
 
-export function nothingFound(speech: readonly SpeechStretch[], likeness: Likeness | null): Alignment {
-  return { found: [], unsaid: [], remarks: remarksOf(speech), likeness, way: null };
+export function nothingFound(speech: readonly SpeechStretch[], distances: TextDistances | null): Alignment {
+  return { found: [], unsaid: [], remarks: remarksOf(speech), distances, way: null };
 }
 
 /** How sure each cue is, by the odds: of where it was found, or of that it was not said. */
-export function confidencesOf(cues: number, path: readonly SpeechMatch[], odds: Odds): number[] {
+export function confidencesOf(cues: number, path: readonly SpeechMatch[], odds: Posteriors): number[] {
   const confidences = Array.from({ length: cues }, (_, cue) => odds.skipped(cue));
   for (const match of path)
     for (let cue = match.cueFrom; cue < match.cueTo; cue++) confidences[cue] = odds.said(cue, match);
@@ -58,7 +59,7 @@ export function alignmentOf(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
   way: FoundWay,
-  likeness: Likeness | null,
+  distances: TextDistances | null,
 ): Alignment {
   const { path, confidences } = way;
   const used = new Uint8Array(speech.length);
@@ -68,11 +69,12 @@ export function alignmentOf(
     for (let cue = match.cueFrom; cue < match.cueTo; cue++) said.add(cue);
   }
   return {
-    found: path.flatMap((match) => foundIn(cues, speech, match, confidences, likeness)),
+    found: path.flatMap((match) => foundIn(cues, speech, match, confidences, distances)),
     unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: confidences[at] }])),
     remarks: remarksOf(speech.filter((_, index) => !used[index])),
-    likeness,
-    way: keepWay(way),
+    distances,
+    // As it is stored, so that it is the same when it is read again.
+    way: unpackWay(packWay(way), cues, speech) ?? way,
   };
 }
 
@@ -103,7 +105,7 @@ function foundIn(
   speech: readonly SpeechStretch[],
   match: SpeechMatch,
   confidences: readonly number[],
-  likeness: Likeness | null,
+  distances: TextDistances | null,
 ): FoundCue[] {
   const start = match.onset;
   const planned = plannedLength(cues, match.cueFrom, match.cueTo);
@@ -115,18 +117,18 @@ function foundIn(
     startSeconds: wholeMilliseconds(start + (cue.startSeconds - from) * scale),
     endSeconds: wholeMilliseconds(start + (cue.endSeconds - from) * scale),
     confidence: confidences[match.cueFrom + at],
-    evidence: evidenceOf(cue, match, likeness),
+    evidence: evidenceOf(cue, match, distances),
   }));
 }
 
 /** What a cue was found by; the words of captions are added by who knows them. */
-function evidenceOf({ text }: Cue, match: SpeechMatch, likeness: Likeness | null): CueEvidence {
+function evidenceOf({ text }: Cue, match: SpeechMatch, distances: TextDistances | null): CueEvidence {
   const { cueFrom, cueTo, from, to, led } = match;
-  const by = likeness?.by ?? 'length';
+  const by = distances?.by ?? 'length';
   // What was set by hand may have no speech at all.
-  if (!likeness || by !== 'sound' || cueTo - cueFrom > 1 || to <= from) return { by, heard: null, nearer: null };
-  const unlike = led === PART ? likeness.unlikenessOfEnd(from, to, text) : likeness.unlikeness(from + led, to, text);
-  // In hundredths first, as likeness is kept, so that it is the same when it is read again.
+  if (!distances || by !== 'sound' || cueTo - cueFrom > 1 || to <= from) return { by, heard: null, nearer: null };
+  const unlike = led === PART ? distances.distanceOfEnd(from, to, text) : distances.distance(from + led, to, text);
+  // In hundredths first, as distances is kept, so that it is the same when it is read again.
   const nearer = Math.round(Math.round(-100 * (unlike ?? 0)) / 10) / 10;
   return { by, heard: null, nearer: Math.max(0, nearer) };
 }

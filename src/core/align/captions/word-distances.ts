@@ -2,14 +2,14 @@ import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
 import { lastStartedAt, overlapSeconds, type Interval } from '@/core/units';
-import { wording } from './captions';
-import type { Likeness } from './likeness';
-import { CUES_BACK } from './transitions';
-import type { SpeechStretch } from './model';
+import { wording } from './read-by-words';
+import { CUES_BACK } from '../decoder/transitions';
+import type { SpeechStretch } from '../model';
 import { plainWords } from './plain-words';
 import { TermHearing } from './term-hearing';
-import { LikenessTable, type HeardWord } from './words';
+import { SimilarityTable, type HeardWord } from './words';
 import { wordsInSpeech, type WordsInSpeech } from './words-in-speech';
+import type { KeptDistance, TextDistances } from '../text-distances';
 
 /*
  * How stretches of speech are like the texts of a class by the words that a machine wrote for them, on the scale of
@@ -29,7 +29,7 @@ const INVENTED_AT_MOST = 0.3;
 
 /** Stretches of speech with the words that were said in them. */
 export interface WordedSpeech {
-  readonly likeness: Likeness;
+  readonly distances: TextDistances;
   /** The same stretches, those without words less likely. */
   readonly speech: readonly SpeechStretch[];
   /** What was said in an interval, as the captions have it; `null` where that is nothing. */
@@ -89,7 +89,7 @@ function worded(
   const hearing = new TermHearing(terms, cues);
   const texts = new Map(cues.map(({ text }) => [text, hearing.planned(plainWords(text))]));
   return {
-    likeness: new Worded(heard, ranges, texts, matchesAtMost),
+    distances: new WordDistances(heard, ranges, texts, matchesAtMost),
     speech,
     wordsIn: (interval) => {
       const within: (readonly [number, number])[] = [];
@@ -110,9 +110,9 @@ interface WordedText {
   readonly known: Map<number, number>;
 }
 
-class Worded implements Likeness {
+class WordDistances implements TextDistances {
   readonly by = 'words';
-  private readonly table = new LikenessTable();
+  private readonly table = new SimilarityTable();
   private readonly heard: readonly number[];
   private readonly lengths: readonly number[];
   private readonly texts: ReadonlyMap<string, WordedText>;
@@ -137,24 +137,24 @@ class Worded implements Likeness {
     );
   }
 
-  unlikeness(from: number, to: number, text: string): number | null {
+  distance(from: number, to: number, text: string): number | null {
     return this.ask(this.ranges[from][0], this.ranges[to - 1][1], text);
   }
 
-  unlikenessOfEnd(from: number, to: number, text: string): number | null {
+  distanceOfEnd(from: number, to: number, text: string): number | null {
     const end = this.ranges[to - 1][1];
     const begin = end - (this.texts.get(text)?.words.length ?? 0);
     return begin <= this.ranges[from][0] ? null : this.ask(begin, end, text);
   }
 
   /** Words are the same in every voice. */
-  adaptedTo(): Likeness {
+  adaptedTo(): TextDistances {
     return this;
   }
 
   /** Nothing: captions are kept, and are asked again. */
-  kept(): { readonly texts: readonly string[]; readonly found: readonly number[] } {
-    return { texts: [], found: [] };
+  kept(): readonly KeptDistance[] {
+    return [];
   }
 
   private ask(begin: number, end: number, text: string): number | null {

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { COEFFICIENTS } from '@/core/signal';
-import { likenessOf } from './likeness';
-import { tempoAlong } from './tempo';
+import { cepstralDistances } from './cepstral-distances';
+import { tempoAlong } from '../decoder/tempo';
 
 /** Made-up cepstra of a word: a slow walk of its own. */
 function word(seed: number, frames: number): Float32Array {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   const now = new Float32Array(COEFFICIENTS);
   const out = new Float32Array(frames * COEFFICIENTS);
   for (let frame = 0; frame < frames; frame++) {
@@ -39,20 +39,20 @@ describe('how a stretch is like a text', () => {
     speech.push({ startSeconds: at / COEFFICIENTS / 100, endSeconds: (at + one.length) / COEFFICIENTS / 100 });
     at += one.length;
   }
-  const likeness = likenessOf(cepstra, speech, texts);
+  const distances = cepstralDistances(cepstra, speech, texts);
 
   it('is nearest for the right text, whatever the tempo and the room', () => {
     speech.forEach((_, index) => {
-      const all = [...texts.keys()].map((text) => likeness.unlikeness(index, index + 1, text) ?? 99);
+      const all = [...texts.keys()].map((text) => distances.distance(index, index + 1, text) ?? 99);
       expect(all.indexOf(Math.min(...all))).toBe(index);
       expect(all[index]).toBeLessThan(-3);
     });
   });
 
   it('is not told of a text that cannot be that long, or is none of the class', () => {
-    expect(likeness.unlikeness(0, 4, 'text 0')).toBeNull();
-    expect(likeness.unlikeness(0, 1, 'something else')).toBeNull();
-    expect(likenessOf(cepstra, speech.slice(0, 1), new Map()).unlikeness(0, 1, 'text 0')).toBeNull();
+    expect(distances.distance(0, 4, 'text 0')).toBeNull();
+    expect(distances.distance(0, 1, 'something else')).toBeNull();
+    expect(cepstralDistances(cepstra, speech.slice(0, 1), new Map()).distance(0, 1, 'text 0')).toBeNull();
   });
 });
 

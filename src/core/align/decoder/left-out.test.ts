@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
-import { alignTake } from '.';
-import { CheapestSoFar } from './cheapest-so-far';
+import { alignTake } from '..';
+import { FenwickMinimum } from './fenwick-minimum';
 
 describe('a step that was left out', () => {
   const timeline = expandPlan(demoClasses()[0].plan);
@@ -37,8 +37,8 @@ describe('a step that was left out', () => {
 
 describe('the cheapest so far', () => {
   it('is the least of what was put in up to a place, as a plain search finds it', () => {
-    const chance = new Chance(12);
-    const tree = new CheapestSoFar<number>(40);
+    const chance = new Random(12);
+    const tree = new FenwickMinimum<number>(40);
     const all: { place: number; cost: number }[] = [];
     expect(tree.upTo(39)).toBeNull();
     for (let turn = 0; turn < 200; turn++) {

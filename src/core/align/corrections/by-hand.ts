@@ -1,11 +1,10 @@
 import type { Cue } from '@/core/timeline';
 import type { Seconds } from '@/core/units';
-import { longestRising, type Anchor } from './anchors';
-import { wayKept, type FoundWay } from './kept-way';
-import { HELD, matchAt, type SpeechMatch, type Task } from './match-costs';
-import { anchorsOf, matchOnce, placeAbout, taskAbout } from './match-speech';
-import type { Alignment, SpeechStretch } from './model';
-import { alignmentOf, confidencesOf } from './sound';
+import { longestRising, type Anchor } from '../anchors';
+import { HELD, matchAt, type Task } from '../decoder/costs';
+import { anchorsOf, decodeOnce, placeAbout, taskAbout } from '../decoder/viterbi';
+import type { Alignment, FoundWay, SpeechMatch, SpeechStretch } from '../model';
+import { alignmentOf, confidencesOf } from '../decoder/align-speech';
 
 /*
  * Putting right by hand: the cues about one that was set find their places anew, between the nearest cues that stand;
@@ -45,8 +44,7 @@ export class ByHand {
 
   /** `null` where captions were read by themselves, or nothing was found. */
   static of(cues: readonly Cue[], speech: readonly SpeechStretch[], found: Alignment): ByHand | null {
-    const way = found.way && wayKept(found.way, cues, speech);
-    return way && new ByHand(cues, speech, found, way);
+    return found.way && new ByHand(cues, speech, found, found.way);
   }
 
   private constructor(
@@ -55,7 +53,7 @@ export class ByHand {
     private readonly found: Alignment,
     private readonly way: FoundWay,
   ) {
-    this.task = taskAbout({ cues, speech, likeness: found.likeness }, way.path, way.slowness);
+    this.task = taskAbout({ cues, speech, distances: found.distances }, way.path, way.slowness);
     this.matches = new Map(way.path.flatMap((match) => placesOf(match).map((place) => [place, match] as const)));
     const starts = new Map(found.found.map(({ cueId, startSeconds }) => [cueId, startSeconds]));
     this.starts = cues.map(({ id }) => starts.get(id) ?? null);
@@ -78,7 +76,7 @@ export class ByHand {
     all.sort((a, b) => a.cueFrom - b.cueFrom);
     const again = { path: all, confidences, slowness: this.way.slowness };
     // What can be put right once more is what was found first.
-    return { ...alignmentOf(this.cues, this.speech, again, this.found.likeness), way: this.found.way };
+    return { ...alignmentOf(this.cues, this.speech, again, this.found.distances), way: this.found.way };
   }
 
   private wanted(set: SetByHand): Wanted {
@@ -167,7 +165,7 @@ export class ByHand {
       for (let cue = cueFrom; cue < cueTo; cue++) held.set(cue, null);
       held.set(cueTo - 1, { ...match, cueFrom, cueTo, own: HELD });
     }
-    const { path, odds } = matchOnce({ ...this.task, cues, held, place: this.placeBetween(before, run, after) });
+    const { path, odds } = decodeOnce({ ...this.task, cues, held, place: this.placeBetween(before, run, after) });
     const confidences = confidencesOf(cues.length, path, odds);
     const placed = {
       path: path

@@ -1,5 +1,5 @@
 /** A seeded source of chance (mulberry32), so that the same seed gives the same again. */
-export class Chance {
+export class Random {
   private state: number;
 
   constructor(readonly seed: number) {

@@ -1,5 +1,5 @@
 import type { Seconds } from '@/core/units';
-import type { SpeechStretch } from './model';
+import type { SpeechStretch } from '../model';
 import type { HeardWord } from './words';
 
 /*

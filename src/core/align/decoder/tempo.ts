@@ -1,5 +1,5 @@
 import type { Seconds } from '@/core/units';
-import type { Anchor } from './anchors';
+import type { Anchor } from '../anchors';
 
 /** Seconds taken for one planned second, about a planned time. */
 export type Tempo = (plannedSeconds: Seconds) => number;

@@ -1,4 +1,5 @@
-import type { SpeechMatch, Task } from './match-costs';
+import type { Task } from './costs';
+import { type SpeechMatch } from '../model';
 
 /*
  * What lies between a match and one that may come before it: cues passed over, stretches that belong to none, and the

@@ -10,13 +10,13 @@ const PULL = 0.05;
 const FRAMES_AT_LEAST = 350;
 
 /** Maps frames of so many orders, one after the other. */
-export interface VoiceMap {
+export interface SpeakerAdaptation {
   apply(shape: Float32Array): Float32Array;
 }
 
-export const IDENTITY: VoiceMap = { apply: (shape) => shape };
+export const NO_ADAPTATION: SpeakerAdaptation = { apply: (shape) => shape };
 
-export class VoiceLearner {
+export class AdaptationLearner {
   private readonly width: number;
   /** Sums of products of what is heard, with a one at its end, by itself and by what it should be. */
   private readonly own: Float64Array;
@@ -50,7 +50,7 @@ export class VoiceLearner {
    * The map that was learned; `null` where too little was heard. Each order of what it gives varies by one, so that
    * least squares, which draw everything to the middle, do not make all texts alike.
    */
-  map(): VoiceMap | null {
+  map(): SpeakerAdaptation | null {
     const { orders, width, frames } = this;
     if (frames < FRAMES_AT_LEAST) return null;
     const own = Array.from({ length: width }, (_, row) => {

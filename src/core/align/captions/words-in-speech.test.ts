@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Caption } from '@/core/interchange';
 import { emptyPlan, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import { Chance } from '@/core/units';
-import { wordedSpeech } from './word-likeness';
+import { Random } from '@/core/units';
+import { wordedSpeech } from './word-distances';
 import { wordsInSpeech } from './words-in-speech';
 
 let count = 0;
@@ -64,7 +64,7 @@ describe('words of captions in stretches of speech', () => {
 
   it('are in order, each in one stretch at most, whatever is heard', () => {
     for (let seed = 1; seed <= 40; seed++) {
-      const chance = new Chance(seed);
+      const chance = new Random(seed);
       let at = 0;
       const lines = Array.from({ length: 20 }, () => {
         at += 3 * chance.next();
@@ -105,22 +105,22 @@ describe('what stretches of speech are like by their words', () => {
   const speech = [stretch(1, 3), stretch(5, 5.4), stretch(7, 8), stretch(10, 12), stretch(14, 15)];
   const words = heard(...captions);
   const worded = wordedSpeech(cues, captions, words, speech, []);
-  const likeness = worded?.likeness;
+  const distances = worded?.distances;
 
   it('is nearest for the text, bears a mishearing, and rules out what shares no word', () => {
-    expect(likeness?.unlikeness(0, 1, lines[0])).toBeLessThan(-3.5);
-    expect(likeness?.unlikeness(0, 1, lines[2])).toBeGreaterThan(-0.5);
-    expect(likeness?.unlikeness(3, 4, lines[0])).toBeGreaterThan(0.5);
+    expect(distances?.distance(0, 1, lines[0])).toBeLessThan(-3.5);
+    expect(distances?.distance(0, 1, lines[2])).toBeGreaterThan(-0.5);
+    expect(distances?.distance(3, 4, lines[0])).toBeGreaterThan(0.5);
     // One short word is easily misheard: it tells little.
-    expect(Math.abs(likeness?.unlikeness(1, 2, 'In.') ?? 9)).toBeLessThan(1.5);
-    expect(likeness?.unlikeness(4, 5, lines[0])).toBe(0);
-    expect(likeness?.unlikeness(0, 1, 'none of the class')).toBeNull();
+    expect(Math.abs(distances?.distance(1, 2, 'In.') ?? 9)).toBeLessThan(1.5);
+    expect(distances?.distance(4, 5, lines[0])).toBe(0);
+    expect(distances?.distance(0, 1, 'none of the class')).toBeNull();
   });
 
   it('is asked of the end alone where words run into the text', () => {
-    expect(likeness?.unlikenessOfEnd(2, 3, 'In.')).toBeLessThan(-4);
-    expect(likeness?.unlikeness(2, 3, 'In.')).toBeGreaterThan(-2.5);
-    expect(likeness?.unlikenessOfEnd(1, 2, 'In.')).toBeNull();
+    expect(distances?.distanceOfEnd(2, 3, 'In.')).toBeLessThan(-4);
+    expect(distances?.distance(2, 3, 'In.')).toBeGreaterThan(-2.5);
+    expect(distances?.distanceOfEnd(1, 2, 'In.')).toBeNull();
   });
 
   it('gives remarks their words, and takes speech without words for less likely', () => {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { Chance } from '@/core/units';
-import { IDENTITY, VoiceLearner } from './voice-map';
+import { Random } from '@/core/units';
+import { NO_ADAPTATION, AdaptationLearner } from './speaker-adaptation';
 
 const ORDERS = 4;
-const chance = new Chance(9);
+const chance = new Random(9);
 const frames = (count: number): Float32Array =>
   Float32Array.from({ length: count * ORDERS }, () => chance.next() + chance.next() + chance.next() - 1.5);
 /** Another voice: orders mixed, stretched and moved. */
@@ -22,7 +22,7 @@ const apart = (a: Float32Array, b: Float32Array): number =>
 
 describe('one voice seen as another', () => {
   it('is learned from frames that belong together, and holds for others', () => {
-    const learner = new VoiceLearner(ORDERS);
+    const learner = new AdaptationLearner(ORDERS);
     const heard = frames(800);
     const wanted = heard.map((one) => one * 2);
     learner.add(otherVoice(heard), wanted, pairsOf(800));
@@ -36,16 +36,16 @@ describe('one voice seen as another', () => {
   });
 
   it('is not learned from too little, nor from nothing that varies', () => {
-    const learner = new VoiceLearner(ORDERS);
+    const learner = new AdaptationLearner(ORDERS);
     learner.add(frames(100), frames(100), pairsOf(100));
     expect(learner.map()).toBeNull();
-    const flat = new VoiceLearner(ORDERS);
+    const flat = new AdaptationLearner(ORDERS);
     flat.add(new Float32Array(4000), new Float32Array(4000), pairsOf(1000));
     expect(flat.map()?.apply(new Float32Array(ORDERS)).every(Number.isFinite)).toBe(true);
   });
 
   it('leaves a shape as it is where nothing is known', () => {
     const shape = frames(3);
-    expect(IDENTITY.apply(shape)).toBe(shape);
+    expect(NO_ADAPTATION.apply(shape)).toBe(shape);
   });
 });

@@ -54,7 +54,7 @@ export function heardWords(captions: readonly Caption[], hearing: TermHearing): 
  * How alike two words are, 0 to 1: one less the edit distance over the longer length, so that a machine's mishearing
  * of a word still counts for something.
  */
-export function likeness(a: string, b: string): number {
+export function similarity(a: string, b: string): number {
   if (a === b) return 1;
   if (areOpposite(a, b)) return 0;
   const longer = Math.max(a.length, b.length);
@@ -86,7 +86,7 @@ function editDistance(a: string, b: string): number {
 }
 
 /** Likeness of words by their numbers, worked out once for each pair. */
-export class LikenessTable {
+export class SimilarityTable {
   private readonly known = new Map<number, number>();
   private readonly numbers = new Map<string, number>();
   private readonly words: string[] = [];
@@ -103,7 +103,7 @@ export class LikenessTable {
     const key = a < b ? a * 4_194_304 + b : b * 4_194_304 + a;
     let value = this.known.get(key);
     if (value === undefined) {
-      value = likeness(this.words[a], this.words[b]);
+      value = similarity(this.words[a], this.words[b]);
       this.known.set(key, value);
     }
     return value;

@@ -1,8 +1,8 @@
 import type { Cue } from '@/core/timeline';
 import type { Seconds } from '@/core/units';
-import type { Likeness } from './likeness';
-import type { SpeechStretch } from './model';
+import { PART, type SpeechMatch, type SpeechStretch } from '../model';
 import type { Tempo } from './tempo';
+import { type TextDistances } from '../text-distances';
 
 /*
  * What a match of cues with stretches of speech costs: on expected length, on the gap to the match before against the
@@ -39,9 +39,14 @@ export interface Costs {
   readonly leadIn: number;
   readonly leadWithin: number;
   /** So much dearer is a way one e-th as likely. */
-  readonly warmth: number;
-  /** Of a unit of unlikeness, counted from here and held between bounds. */
-  readonly unlike: { readonly cost: number; readonly from: number; readonly likest: number; readonly unlikest: number };
+  readonly temperature: number;
+  /** Of a unit of distance, counted from here and held between bounds. */
+  readonly distance: {
+    readonly cost: number;
+    readonly from: number;
+    readonly likest: number;
+    readonly unlikest: number;
+  };
 }
 
 /** Where length and time alone tell cues apart; found on synthetic takes in quiet rooms. */
@@ -57,12 +62,12 @@ const BY_LENGTH: Costs = {
   joined: 0.3,
   leadIn: 0.8,
   leadWithin: 0.8,
-  warmth: 1.5,
-  unlike: { cost: 0, from: 0, likest: 0, unlikest: 0 },
+  temperature: 1.5,
+  distance: { cost: 0, from: 0, likest: 0, unlikest: 0 },
 };
 
 /** Where texts are heard; found on one half of the synthetic takes of `docs/alignment.md`. */
-const BY_LIKENESS: Costs = {
+const BY_SOUND: Costs = {
   skip: 2.04,
   remark: 1.59,
   remarkSecond: 0.05,
@@ -74,8 +79,8 @@ const BY_LIKENESS: Costs = {
   joined: 0.49,
   leadIn: 0.52,
   leadWithin: 1.59,
-  warmth: 2,
-  unlike: { cost: 2.22, from: 0.58, likest: -3.14, unlikest: 0.39 },
+  temperature: 2,
+  distance: { cost: 2.22, from: 0.58, likest: -3.14, unlikest: 0.39 },
 };
 
 /** Where words are known: several that share nothing with a text are surely another. */
@@ -91,13 +96,13 @@ const BY_WORDS: Costs = {
   joined: 0.5,
   leadIn: 0.85,
   leadWithin: 1.2,
-  warmth: 1.5,
-  unlike: { cost: 1.93, from: 0.58, likest: -4.35, unlikest: 2.8 },
+  temperature: 1.5,
+  distance: { cost: 1.93, from: 0.58, likest: -4.35, unlikest: 2.8 },
 };
 
-export function costsFor(likeness: Likeness | null): Costs {
-  if (!likeness) return BY_LENGTH;
-  return likeness.by === 'words' ? BY_WORDS : BY_LIKENESS;
+export function costsFor(distances: TextDistances | null): Costs {
+  if (!distances) return BY_LENGTH;
+  return distances.by === 'words' ? BY_WORDS : BY_SOUND;
 }
 
 /** A text that the lengths rule out is as unlike as sound can tell. */
@@ -107,33 +112,10 @@ const EVENT = { most: 12, each: 0.3 };
 /** What is held is part of every way. */
 export const HELD = -1e6;
 
-/** Words that lead in run into the cue within one stretch. */
-export const PART = 0.5;
-
-/** Cues `[cueFrom, cueTo)` said in stretches `[from, to)`. */
-export interface SpeechMatch {
-  readonly cueFrom: number;
-  readonly cueTo: number;
-  readonly from: number;
-  readonly to: number;
-  /** How many of the stretches only lead in; `PART` where the beginning of the first does. */
-  readonly led: number;
-  /** Of its length and its likeness. */
-  readonly own: number;
-  /** When its first cue begins, and its last. */
-  readonly onset: Seconds;
-  readonly lastOnset: Seconds;
-  /** Of the whole way to it. */
-  cost: number;
-  before: SpeechMatch | null;
-  /** The cheapest match that lies too many cues before it, and what lies between. */
-  far: { readonly before: SpeechMatch; readonly cost: number } | null;
-}
-
 export interface Task {
   readonly cues: readonly Cue[];
   readonly speech: readonly SpeechStretch[];
-  readonly likeness: Likeness | null;
+  readonly distances: TextDistances | null;
   readonly costs: Costs;
   /** Whether many cues in a row may be passed over. */
   readonly jumps: boolean;
@@ -239,7 +221,7 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
       keep(cueTo - 1, from, to);
       if (led && to > from + 1) keep(cueTo - 1, from, to, 1);
     }
-    if (task.likeness && leadsWithin(task, cueTo - 1, from)) keep(cueTo - 1, from, from + 1, PART);
+    if (task.distances && leadsWithin(task, cueTo - 1, from)) keep(cueTo - 1, from, from + 1, PART);
     for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
       if (task.held?.has(cueFrom)) break;
       if (cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
@@ -285,9 +267,9 @@ function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boo
   return longer > LEAD_IN.withinLeast && longer < LEAD_IN.withinMost;
 }
 
-/** Of length and likeness. `led` of the stretches only lead in: they belong to the cue, but are not its words. */
+/** Of its length and its distance. `led` of the stretches only lead in: they belong to the cue, but are not its words. */
 function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led: number): number {
-  const { cues, speech, likeness, rate, costs } = task;
+  const { cues, speech, distances, rate, costs } = task;
   const within = led === PART;
   const words = within ? from : from + led;
   const planned = plannedLength(cues, cueFrom, cueTo);
@@ -295,10 +277,10 @@ function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: n
   const joins = to - words - 1 + (cueTo - cueFrom - 1);
   let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
   own += costs.joined * joins + (within ? costs.leadWithin : costs.leadIn * led);
-  if (likeness) {
+  if (distances) {
     const { text } = cues[cueFrom];
-    const asked = within ? likeness.unlikenessOfEnd(from, to, text) : likeness.unlikeness(words, to, text);
-    const { cost, from: counted, likest, unlikest } = costs.unlike;
+    const asked = within ? distances.distanceOfEnd(from, to, text) : distances.distance(words, to, text);
+    const { cost, from: counted, likest, unlikest } = costs.distance;
     // Of several cues in one stretch no text can be told, nor of lengths that rule it out.
     const unlike = cueTo - cueFrom === 1 ? (asked ?? UNASKED) : 0;
     own += cost * (Math.max(likest, Math.min(unlikest, unlike)) + counted);

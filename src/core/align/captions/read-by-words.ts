@@ -2,12 +2,12 @@ import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
 import { lastStartedAt, wholeMilliseconds, type Seconds } from '@/core/units';
-import { expectation, findAnchors, type Anchor } from './anchors';
+import { expectation, findAnchors, type Anchor } from '../anchors';
 import { matchWords } from './match-words';
-import type { Alignment, FoundCue, Remark } from './model';
+import type { Alignment, FoundCue, Remark } from '../model';
 import { TermHearing } from './term-hearing';
 import { plainWords } from './plain-words';
-import { areOpposite, heardWords, likeness, plannedWords, type HeardWord, type PlannedWord } from './words';
+import { areOpposite, heardWords, similarity, plannedWords, type HeardWord, type PlannedWord } from './words';
 
 /** Of a cue's letters, the share that must have been heard for it to count as said. */
 const SAID_SHARE = 0.45;
@@ -47,7 +47,7 @@ export function readByWords(cues: readonly Cue[], captions: readonly Caption[], 
   const place = new Map(cues.map((cue, index) => [cue.id, index]));
   found.sort((a, b) => (place.get(a.cueId) ?? 0) - (place.get(b.cueId) ?? 0));
   const remarks = remarksIn(captions, heard, used);
-  const alignment = { found, unsaid: [], remarks, likeness: null, way: null };
+  const alignment = { found, unsaid: [], remarks, distances: null, way: null };
   return { alignment, heard, pieces: piecesOf(spans, heard), anchors: surer };
 }
 
@@ -114,7 +114,7 @@ function spanOf(
   }
   const letters = words.reduce((total, word) => total + word.word.length, 0);
   const heardLetters = kept.reduce(
-    (total, place) => total + words[place].word.length * likeness(words[place].word, heard[matched[place]].word),
+    (total, place) => total + words[place].word.length * similarity(words[place].word, heard[matched[place]].word),
     0,
   );
   const firstPlace = kept[0];

@@ -1,24 +1,14 @@
 import type { Cue } from '@/core/timeline';
 import type { Seconds } from '@/core/units';
-import { expectation, type Anchor } from './anchors';
-import type { HeardText, Likeness } from './likeness';
-import {
-  beginning,
-  costsFor,
-  ending,
-  farCost,
-  matchesEnding,
-  PART,
-  plannedLength,
-  remarkSums,
-  type SpeechMatch,
-  type Task,
-} from './match-costs';
-import { CheapestSoFar } from './cheapest-so-far';
-import { oddsOf, type Odds } from './match-odds';
-import type { SpeechStretch } from './model';
+import { expectation, type Anchor } from '../anchors';
+import { beginning, costsFor, ending, farCost, matchesEnding, plannedLength, remarkSums, type Task } from './costs';
+import { FenwickMinimum } from './fenwick-minimum';
+import { posteriorsOf, type Posteriors } from './posteriors';
+import type { SpeechStretch } from '../model';
 import { tempoAlong } from './tempo';
 import { CUES_BACK, MatchColumn, Transitions } from './transitions';
+import { type HeardText, type TextDistances } from '../text-distances';
+import { PART, type SpeechMatch } from '../model';
 
 /** Where a cue is looked for: this far to either side of its place at the guessed tempo, and a share of the time so far. */
 const REACH: Seconds = 45;
@@ -41,9 +31,9 @@ const LEARNING_PASSES = 3;
 export interface MatchedSpeech {
   /** In order. */
   readonly path: readonly SpeechMatch[];
-  readonly odds: Odds;
-  /** The likeness as learned from the take. */
-  readonly likeness: Likeness | null;
+  readonly odds: Posteriors;
+  /** The distances as learned from the take. */
+  readonly distances: TextDistances | null;
   /** Seconds taken for one planned, where nothing nearer is known. */
   readonly slowness: number;
 }
@@ -54,17 +44,17 @@ export interface MatchedSpeech {
  * neither may be empty. Where many cues in a row were not found, a step may be left out: it is matched again with leave
  * to jump, and the cheaper of the two stands. A first pass with that leave goes astray in noise: it knows no voice yet.
  */
-export function matchSpeech(
+export function decode(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
-  likeness: Likeness | null,
+  distances: TextDistances | null,
   known: readonly Anchor[] = [],
   onPass: () => void = () => undefined,
 ): MatchedSpeech {
-  const plain = matchedIn(cues, speech, likeness, known, false, onPass);
-  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, likeness, known, true, onPass) : plain;
+  const plain = matchedIn(cues, speech, distances, known, false, onPass);
+  const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, distances, known, true, onPass) : plain;
   const { way, task, slowness } = jumped.way.cost < plain.way.cost ? jumped : plain;
-  return { path: way.path, odds: oddsOf(task, way.columns, way.remarks), likeness: task.likeness, slowness };
+  return { path: way.path, odds: posteriorsOf(task, way.columns, way.remarks), distances: task.distances, slowness };
 }
 
 /** So many cues in a row are more than anybody skips one by one. */
@@ -79,18 +69,18 @@ function lacksMany(cues: readonly Cue[], path: readonly SpeechMatch[]): boolean 
 function matchedIn(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
-  likeness: Likeness | null,
+  distances: TextDistances | null,
   known: readonly Anchor[],
   jumps: boolean,
   onPass: () => void,
 ): { readonly way: Way; readonly task: Task; readonly slowness: number } {
-  const costs = costsFor(likeness);
+  const costs = costsFor(distances);
   const slownesses = known.length < KNOWN_AT_LEAST ? slownessGuesses(cues, speech) : [slownessBy(known)];
   const tries = slownesses.map((slowness) => {
     const further = jumps ? leftOut(cues, speech, slowness) : 0;
     const place = known.length < KNOWN_AT_LEAST ? placeAt(slowness, further) : placeAbout(known, further + KNOWN_REACH);
-    const task: Task = { cues, speech, likeness, costs, jumps, rate: 1, tempo: tempoAlong(known, slowness), place };
-    const way = cheapestWay(task);
+    const task: Task = { cues, speech, distances, costs, jumps, rate: 1, tempo: tempoAlong(known, slowness), place };
+    const way = viterbi(task);
     onPass();
     return { slowness, task, way };
   });
@@ -99,10 +89,10 @@ function matchedIn(
   let { way } = first;
   let task: Task = { ...first.task, ...learnedFrom(first.task, way.path, slowness) };
   for (let pass = 0; pass < LEARNING_PASSES; pass++) {
-    const adapted = task.likeness?.adaptedTo(heardTexts(task, way.path)) ?? null;
-    if (pass > 0 && adapted === task.likeness) break;
-    task = { ...task, likeness: adapted };
-    const next = cheapestWay(task);
+    const adapted = task.distances?.adaptedTo(heardTexts(task, way.path)) ?? null;
+    if (pass > 0 && adapted === task.distances) break;
+    task = { ...task, distances: adapted };
+    const next = viterbi(task);
     onPass();
     const settled = sameWay(next.path, way.path);
     way = next;
@@ -112,18 +102,18 @@ function matchedIn(
 }
 
 /** The cheapest way of a task, and its odds. Nothing is learned. */
-export function matchOnce(task: Task): Pick<MatchedSpeech, 'path' | 'odds'> {
-  const { path, columns, remarks } = cheapestWay(task);
-  return { path, odds: oddsOf(task, columns, remarks) };
+export function decodeOnce(task: Task): Pick<MatchedSpeech, 'path' | 'odds'> {
+  const { path, columns, remarks } = viterbi(task);
+  return { path, odds: posteriorsOf(task, columns, remarks) };
 }
 
 /** The task that a way tells of: how fast the voice is, the tempo of each part, and about where each cue is. */
 export function taskAbout(
-  given: Pick<Task, 'cues' | 'speech' | 'likeness'>,
+  given: Pick<Task, 'cues' | 'speech' | 'distances'>,
   path: readonly SpeechMatch[],
   slowness: number,
 ): Task {
-  const costs = costsFor(given.likeness);
+  const costs = costsFor(given.distances);
   const whole = { ...given, costs, jumps: true, rate: 1, tempo: () => slowness, place: placeAt(slowness) };
   return { ...whole, ...learnedFrom(whole, path, slowness) };
 }
@@ -150,12 +140,12 @@ interface Way {
   readonly remarks: Float64Array;
 }
 
-function cheapestWay(task: Task): Way {
+function viterbi(task: Task): Way {
   const { cues } = task;
   const remarks = remarkSums(task);
   const columns = [new MatchColumn([], 0, remarks)];
   const transitions = new Transitions(task, columns, remarks);
-  const farBefore = new CheapestSoFar<SpeechMatch>(task.speech.length + 1);
+  const farBefore = new FenwickMinimum<SpeechMatch>(task.speech.length + 1);
   const { leaving, coming } = farCost(task, remarks);
   let best: SpeechMatch | null = null;
   let bestCost = Infinity;
@@ -182,8 +172,8 @@ function cheapestWay(task: Task): Way {
 }
 
 /** Of matches of one cue no more than are worth comparing, those that fit best by themselves; in order of `to`. */
-function likeliest(matches: SpeechMatch[], { likeness }: Task): SpeechMatch[] {
-  const most = likeness?.matchesAtMost ?? Infinity;
+function likeliest(matches: SpeechMatch[], { distances }: Task): SpeechMatch[] {
+  const most = distances?.matchesAtMost ?? Infinity;
   if (matches.length <= most) return matches;
   const kept = [...matches].sort((a, b) => a.own - b.own).slice(0, most);
   return kept.sort((a, b) => a.to - b.to);

@@ -1,5 +1,5 @@
 import type { Seconds } from '@/core/units';
-import { LikenessTable, type HeardWord, type PlannedWord } from './words';
+import { SimilarityTable, type HeardWord, type PlannedWord } from './words';
 
 /** Words less alike than this are different words. */
 const LEAST_LIKENESS = 0.55;
@@ -29,7 +29,7 @@ export function matchWords(
   anchored: boolean,
 ): Int32Array {
   const reach = anchored ? REACH_WITH_ANCHORS : REACH_WITHOUT_ANCHORS;
-  const table = new LikenessTable();
+  const table = new SimilarityTable();
   const heardNumbers = heard.map((word) => table.numberOf(word.word));
   const bands = bandsOf(planned, heard, expected, reach);
   const moves: Uint8Array[] = [];

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
-import { Chance, wholeMilliseconds } from '@/core/units';
+import { Random, wholeMilliseconds } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
-import { alignTake, correctable, type Evidence } from '.';
+import { alignTake, correctable, packAlignment, type Evidence } from '..';
 
 const timeline = expandPlan(demoClasses()[1].plan);
 const { cues } = timeline;
@@ -18,12 +18,12 @@ const times = (alignment: typeof found) => new Map(alignment.found.map((cue) => 
 describe('what was found, kept with its evidence', () => {
   it('is what is found again, without finding it anew', () => {
     expect(found.way).not.toBeNull();
-    const kept = JSON.parse(JSON.stringify({ ...evidence, way: found.way })) as Evidence;
+    const kept = JSON.parse(JSON.stringify({ ...evidence, ...packAlignment(found) })) as Evidence;
     expect(alignTake(timeline, kept)).toEqual(found);
   });
 
   it('is found anew where it does not fit the class or its speech', () => {
-    const { way } = found;
+    const { way } = packAlignment(found);
     if (!way) throw new Error('no way');
     for (const spoilt of [
       { ...way, confidences: way.confidences.slice(1) },
@@ -59,7 +59,7 @@ describe('putting a take right by hand', () => {
   });
 
   it('keeps every cue in order, wherever one is set, and holds all that is set', () => {
-    const chance = new Chance(5);
+    const chance = new Random(5);
     for (let round = 0; round < 25; round++) {
       const first = chance.whole(0, cues.length - 8);
       const place = cues[first].startSeconds + 2;

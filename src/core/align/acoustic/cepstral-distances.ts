@@ -1,7 +1,8 @@
 import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
-import { middle, type Interval, type Seconds } from '@/core/units';
-import { IDENTITY, VoiceLearner, type VoiceMap } from './voice-map';
-import { ORDERS, warpDistance, warpPath } from './warp';
+import { median, type Interval, type Seconds } from '@/core/units';
+import { NO_ADAPTATION, AdaptationLearner, type SpeakerAdaptation } from './speaker-adaptation';
+import { ORDERS, warpDistance, warpPath } from './time-warping';
+import type { HeardText, KeptDistance, SaidCepstra, TextDistances } from '../text-distances';
 
 /*
  * How a stretch of sound is like a text: the text is said by a plain synthetic voice, and the two are compared by
@@ -20,78 +21,26 @@ const COMPARED = 30;
 /** The voice of a take is learned in so many rounds, each on the warps of the one before. */
 const ADAPTATIONS = 2;
 
-/** Cepstra of something said, `COEFFICIENTS` for each 10 ms. */
-export type SaidCepstra = Float32Array;
-
-/** Stretches `[from, to)` of speech in which a text was said, as far as is known. */
-export interface HeardText {
-  readonly from: number;
-  readonly to: number;
-  readonly text: string;
-}
-
-/** How speech is like the texts of a class. */
-export interface Likeness {
-  /** What it goes by. */
-  readonly by: 'sound' | 'words';
-  /** Matches of one cue that are worth comparing with each other; all of them where left out. */
-  readonly matchesAtMost?: number;
-  /**
-   * How unlike a text the stretches `[from, to)` of speech are: 0 for one as near as the middle of the class's texts,
-   * about -4 for the right one in quiet, `null` where the lengths rule it out.
-   */
-  unlikeness(from: number, to: number, text: string): number | null;
-  /** The same of their end, as long as the text is: where words before it run into it. */
-  unlikenessOfEnd(from: number, to: number, text: string): number | null;
-  /** The same, after the voice of the take was learned from what it said; itself where that is too little. */
-  adaptedTo(heard: readonly HeardText[]): Likeness;
-  /** What was asked of it so far, to be asked again without the sound. */
-  kept(): KeptLikeness;
-}
-
-/** What a take's speech was found to be like, without its sound. */
-export interface KeptLikeness {
-  readonly texts: readonly string[];
-  /** By fours: the first stretch, how many (32 more for their end), the place of the text, the unlikeness in hundredths. */
-  readonly found: readonly number[];
-}
-
 /** More unlike than this is not kept: it is as good as anything. */
 const KEPT_BELOW = 0.6;
 
-/** Stretches `[from, to)` as one number, and what is added for their end. No more than 31 are ever taken together. */
-const keyOfStretches = (from: number, to: number): number => from * 64 + (to - from);
-const END = 32;
+/** Stretches `[from, to)`, or their end, as one number. No more than 31 are ever taken together. */
+function keyOf(from: number, to: number, ofEnd: boolean): number {
+  return from * 64 + (to - from) + (ofEnd ? 32 : 0);
+}
 
-/** Likeness as it was kept. What was not asked then is unknown, and nothing more is learned. */
-export function likenessKept({ texts, found }: KeptLikeness): Likeness {
-  const place = new Map(texts.map((text, index) => [text, index]));
-  const keyOf = (stretches: number, text: number): number => stretches * texts.length + text;
-  const known = new Map<number, number>();
-  for (let at = 0; at + 3 < found.length; at += 4) {
-    known.set(keyOf(64 * found[at] + found[at + 1], found[at + 2]), found[at + 3] / 100);
-  }
-  const ask = (stretches: number, text: string): number | null => {
-    const index = place.get(text);
-    return index === undefined ? null : (known.get(keyOf(stretches, index)) ?? null);
-  };
-  const likeness: Likeness = {
-    by: 'sound',
-    unlikeness: (from, to, text) => ask(keyOfStretches(from, to), text),
-    unlikenessOfEnd: (from, to, text) => ask(keyOfStretches(from, to) + END, text),
-    adaptedTo: () => likeness,
-    kept: () => ({ texts, found }),
-  };
-  return likeness;
+function stretchesOf(key: number): Pick<KeptDistance, 'from' | 'to' | 'ofEnd'> {
+  const from = Math.floor(key / 64);
+  return { from, to: from + (key % 32), ofEnd: key % 64 >= 32 };
 }
 
 /** Compares a take's speech with the texts of its class. Works distances out when they are first asked for. */
-export function likenessOf(
+export function cepstralDistances(
   cepstra: Float32Array,
   speech: readonly Interval[],
   texts: ReadonlyMap<string, SaidCepstra>,
-): Likeness {
-  return new Heard(new Speech(cepstra, speech), new Texts(texts), IDENTITY);
+): TextDistances {
+  return new CepstralDistances(new Speech(cepstra, speech), new Texts(texts), NO_ADAPTATION);
 }
 
 /** The speech of a take, as shapes. */
@@ -140,36 +89,36 @@ interface Judged {
   readonly distances: Float32Array;
 }
 
-class Heard implements Likeness {
+class CepstralDistances implements TextDistances {
   readonly by = 'sound';
   private readonly known = new Map<number, Judged>();
 
   constructor(
     private readonly speech: Speech,
     private readonly texts: Texts,
-    private readonly map: VoiceMap,
+    private readonly map: SpeakerAdaptation,
     /** How much longer a text is said here than by the plain voice. */
     private readonly pace = 1,
   ) {}
 
-  unlikeness(from: number, to: number, text: string): number | null {
+  distance(from: number, to: number, text: string): number | null {
     const place = this.texts.place(text);
     if (place === null) return null;
     const judged = this.judged(from, to);
     const wanted = this.texts.shapes[place];
-    if (!comparable(judged.shape, wanted)) return null;
+    if (!areComparable(judged.shape, wanted)) return null;
     if (judged.distances[place] < 0) judged.distances[place] = warpDistance(judged.shape, wanted);
     return inUnits(judged, place);
   }
 
-  unlikenessOfEnd(from: number, to: number, text: string): number | null {
+  distanceOfEnd(from: number, to: number, text: string): number | null {
     const place = this.texts.place(text);
     if (place === null) return null;
     const whole = this.judged(from, to);
     const wanted = this.texts.shapes[place];
     const frames = Math.max(1, Math.round((this.pace * wanted.length) / ORDERS));
     if (frames * ORDERS >= whole.shape.length) return null;
-    const key = keyOfStretches(from, to) + END;
+    const key = keyOf(from, to, true);
     const judged = this.known.get(key) ?? { ...whole, distances: new Float32Array(whole.distances.length).fill(-1) };
     this.known.set(key, judged);
     if (judged.distances[place] < 0)
@@ -177,20 +126,21 @@ class Heard implements Likeness {
     return inUnits(judged, place);
   }
 
-  adaptedTo(heard: readonly HeardText[]): Likeness {
-    let map = IDENTITY;
+  adaptedTo(heard: readonly HeardText[]): TextDistances {
+    let map = NO_ADAPTATION;
     for (let pass = 0; pass < ADAPTATIONS; pass++) map = this.learn(heard, map) ?? map;
-    return map === IDENTITY ? this : new Heard(this.speech, this.texts, map, this.paceOf(heard));
+    return map === NO_ADAPTATION ? this : new CepstralDistances(this.speech, this.texts, map, this.paceOf(heard));
   }
 
-  kept(): KeptLikeness {
-    const found = [...this.known].flatMap(([key, judged]) =>
+  kept(): readonly KeptDistance[] {
+    return [...this.known].flatMap(([key, judged]) =>
       [...judged.distances].flatMap((distance, place) => {
-        const value = Math.round(100 * inUnits(judged, place));
-        return distance < 0 || value > 100 * KEPT_BELOW ? [] : [Math.floor(key / 64), key % 64, place, value];
+        const value = inUnits(judged, place);
+        if (distance < 0 || Math.round(100 * value) > 100 * KEPT_BELOW) return [];
+        const { from, to, ofEnd } = stretchesOf(key);
+        return [{ from, to, ofEnd, text: this.texts.names[place], distance: value }];
       }),
     );
-    return { texts: this.texts.names, found };
   }
 
   private paceOf(heard: readonly HeardText[]): number {
@@ -198,11 +148,11 @@ class Heard implements Likeness {
       const place = this.texts.place(text);
       return place === null ? [] : [this.speech.shape(from, to).length / this.texts.shapes[place].length];
     });
-    return paces.length === 0 ? 1 : middle(paces);
+    return paces.length === 0 ? 1 : median(paces);
   }
 
   private judged(from: number, to: number): Judged {
-    const key = keyOfStretches(from, to);
+    const key = keyOf(from, to, false);
     let judged = this.known.get(key);
     if (!judged) {
       const { shapes } = this.texts;
@@ -213,14 +163,14 @@ class Heard implements Likeness {
     return judged;
   }
 
-  private learn(heard: readonly HeardText[], map: VoiceMap): VoiceMap | null {
-    const learner = new VoiceLearner(ORDERS);
+  private learn(heard: readonly HeardText[], map: SpeakerAdaptation): SpeakerAdaptation | null {
+    const learner = new AdaptationLearner(ORDERS);
     for (const { from, to, text } of heard) {
       const place = this.texts.place(text);
       if (place === null) continue;
       const said = this.speech.shape(from, to);
       const wanted = this.texts.shapes[place];
-      if (comparable(said, wanted)) learner.add(said, wanted, warpPath(map.apply(said), wanted));
+      if (areComparable(said, wanted)) learner.add(said, wanted, warpPath(map.apply(said), wanted));
     }
     return learner.map();
   }
@@ -230,7 +180,7 @@ function inUnits({ distances, middle, unit }: Judged, place: number): number {
   return (distances[place] - middle) / unit;
 }
 
-function comparable(shape: Float32Array, model: Float32Array): boolean {
+function areComparable(shape: Float32Array, model: Float32Array): boolean {
   return model.length >= shape.length * LENGTHS.least && model.length <= shape.length * LENGTHS.most;
 }
 
@@ -239,11 +189,11 @@ function comparable(shape: Float32Array, model: Float32Array): boolean {
  * it: their spread about it, half believed.
  */
 function usual(shape: Float32Array, models: readonly Float32Array[]): Pick<Judged, 'middle' | 'unit'> {
-  const fitting = models.filter((model) => comparable(shape, model));
+  const fitting = models.filter((model) => areComparable(shape, model));
   const step = Math.max(1, fitting.length / COMPARED);
   const distances: number[] = [];
   for (let at = 0; at < fitting.length; at += step) distances.push(warpDistance(shape, fitting[Math.floor(at)]));
-  const centre = distances.length > 0 ? middle(distances) : 1;
+  const centre = distances.length > 0 ? median(distances) : 1;
   const spread = distances.reduce((sum, one) => sum + (one - centre) ** 2, 0) / Math.max(1, distances.length - 1);
   return { middle: centre, unit: Math.sqrt(((SPREAD * centre) ** 2 + spread) / 2) };
 }

@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
-import { Chance } from '@/core/units';
+import { Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
-import { beginning, costsFor, ending, placed, remarkSums, type SpeechMatch, type Task } from './match-costs';
-import { oddsOf } from './match-odds';
+import { beginning, costsFor, ending, placed, remarkSums, type Task } from './costs';
+import { posteriorsOf } from './posteriors';
 import { CUES_BACK, MatchColumn, Transitions } from './transitions';
+import { type SpeechMatch } from '../model';
 
 const cues = expandPlan(demoClasses()[1].plan).cues.slice(0, 14);
 
 /** Cues against stretches drawn at random, each match at a cost of its own, and the remarks between them. */
 function drawn(seed: number) {
-  const chance = new Chance(seed);
+  const chance = new Random(seed);
   let at = 0;
   const speech = Array.from({ length: 40 }, () => {
     const startSeconds = at + chance.next() * 2;
@@ -20,7 +21,7 @@ function drawn(seed: number) {
   const task: Task = {
     cues,
     speech,
-    likeness: null,
+    distances: null,
     costs: costsFor(null),
     jumps: false,
     rate: 1,
@@ -84,7 +85,7 @@ describe('what lies between two matches', () => {
       columns.push(new MatchColumn(matches, all.length, remarks));
       all.push(...matches);
     }
-    const odds = oddsOf(few, columns, remarks);
+    const odds = posteriorsOf(few, columns, remarks);
     const ways = waysThrough(few, remarks, all);
     const whole = ways.reduce((sum, { weight }) => sum + weight, 0);
     for (let cue = 0; cue < 3; cue++) {
@@ -104,7 +105,7 @@ function waysThrough(task: Task, remarks: Float64Array, all: readonly SpeechMatc
   const ways: PlainWay[] = [];
   const go = (path: readonly SpeechMatch[], cost: number): void => {
     const last = path[path.length - 1];
-    ways.push({ path, weight: Math.exp(-(cost + ending(task, last, remarks)) / task.costs.warmth) });
+    ways.push({ path, weight: Math.exp(-(cost + ending(task, last, remarks)) / task.costs.temperature) });
     for (const next of all) {
       const more = next.cueFrom >= last.cueTo ? between(task, remarks, last, next) : null;
       if (more !== null) go([...path, next], cost + more + next.own);
