@@ -4,9 +4,9 @@
  * tests that reach the file. Those that let it pass are printed with their place.
  */
 import { execFileSync, spawnSync } from 'node:child_process';
-import { cpSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import ts from 'typescript';
 import { Random } from '@/core/units';
 
@@ -64,22 +64,30 @@ function mutantsOf(file: string): Mutant[] {
 
 function copyOfSources(): string {
   const copy = mkdtempSync(join(tmpdir(), 'mutants-'));
-  for (const part of ['src', 'tests', 'demo', 'docs', 'drizzle', 'scripts', 'bench', 'public', 'package.json'])
-    cpSync(join(root, part), join(copy, part), { recursive: true, force: true, errorOnExist: false });
-  for (const part of ['tsconfig.json', 'vitest.config.ts']) cpSync(join(root, part), join(copy, part));
+  const tracked = execFileSync('git', ['ls-files'], { cwd: root, encoding: 'utf8' }).trim().split('\n');
+  for (const file of tracked) {
+    mkdirSync(dirname(join(copy, file)), { recursive: true });
+    cpSync(join(root, file), join(copy, file));
+  }
   symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
   return copy;
 }
 
-/** Whether the tests that reach the file fail on it. */
+/** Whether the tests that reach the file fail on it; those of its own concept are asked first. */
 function isKilled(copy: string, mutant: Mutant): boolean {
   const path = join(copy, mutant.file);
   const before = readFileSync(path, 'utf8');
   writeFileSync(path, mutant.text);
-  const args = ['vitest', 'related', mutant.file, '--run', '--bail=1', '--exclude=tests/server/**', '--reporter=dot'];
-  const run = spawnSync('npx', ['--no-install', ...args], { cwd: copy, timeout: 240_000, stdio: 'ignore' });
+  const concept = mutant.file.split('/')[2];
+  const near = fails(copy, ['run', `src/core/${concept}`, `tests/${concept}`]);
+  const killed = near || fails(copy, ['related', mutant.file, '--run', '--exclude=tests/server/**']);
   writeFileSync(path, before);
-  return run.status !== 0;
+  return killed;
+}
+
+function fails(copy: string, asked: readonly string[]): boolean {
+  const args = ['--no-install', 'vitest', ...asked, '--bail=1', '--reporter=dot', '--passWithNoTests'];
+  return spawnSync('npx', args, { cwd: copy, timeout: 300_000, stdio: 'ignore' }).status !== 0;
 }
 
 const [count = '200', seed = '1', within = 'src/core/'] = process.argv.slice(2);

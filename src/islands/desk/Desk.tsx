@@ -1,8 +1,7 @@
-import { useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { useContext, useEffect, useMemo, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
-import type { Saving } from '@/editing/saving';
 import { expandPlan, spellTimeline } from '@/core/timeline';
 import { planChangeWords } from '@/messages/history';
 import { useGrowing } from '@/ui/parts/use-growing';
@@ -22,7 +21,6 @@ import { StudioContext, type StudioSettings } from './studio-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
 import { WordsDialog } from './words/WordsDialog';
-import { startSavingDesk } from './save-loop';
 import { serifReady } from './serif-width';
 import { Strip } from './Strip';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
@@ -39,7 +37,6 @@ interface Props {
 /** The class desk: one class, to be read, changed, fitted, performed and published. */
 export function Desk({ studio, stored, takes, library, settings }: Props) {
   const [desk] = useState(() => createDesk(stored.id, stored.plan, stored.revision));
-  const saving = useRef<Saving<ClassPlan> | null>(null);
   const [ready, setReady] = useState(false);
   const [entries, setEntries] = useState(library);
   const deskLibrary = useMemo(
@@ -51,11 +48,9 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
     return keepOnTarget(desk, fitter);
   }, [desk, fitter]);
   useEffect(() => {
-    const started = startSavingDesk(desk);
-    saving.current = started;
     // Lines are laid out by the width of their words: the font comes first, if it comes soon.
-    void Promise.allSettled([started.takeUp(), serifReady()]).then(() => setReady(true));
-    return started.stop;
+    void Promise.allSettled([desk.session.begin(), serifReady()]).then(() => setReady(true));
+    return desk.session.stop;
   }, [desk]);
   if (!ready) return null;
   return (
@@ -65,8 +60,8 @@ export function Desk({ studio, stored, takes, library, settings }: Props) {
           <DeskView
             studio={studio}
             takes={takes}
-            flush={async () => (await saving.current?.flush()) ?? true}
-            onSettle={(keep) => void saving.current?.settle(keep)}
+            flush={desk.session.flush}
+            onSettle={(keep) => void desk.session.settle(keep)}
           />
         </StudioContext.Provider>
       </LibraryContext.Provider>

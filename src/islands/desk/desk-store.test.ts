@@ -53,16 +53,6 @@ describe('the desk’s state', () => {
     expect(store.getState().landing).toEqual({ kind: 'still' });
   });
 
-  it('stays in conflict until one version is chosen', () => {
-    const store = desk();
-    const conflict = { kind: 'conflict' as const, theirs: { revision: 9, document: { ...plan, title: 'Theirs' } } };
-    store.setSave(conflict);
-    store.edit({ kind: 'set-plan', field: 'title', value: 'Mine' });
-    expect(store.getState().save).toBe(conflict);
-    store.replace(conflict.theirs.document, 9, { kind: 'saved' });
-    expect(store.getState()).toMatchObject({ revision: 9, save: { kind: 'saved' }, done: [], undone: [] });
-  });
-
   it('refuses an edit that finds nothing, and stays as it was', () => {
     const store = desk();
     expect(store.edit({ kind: 'remove-step', stepId: 'nobody' })).toBe(false);

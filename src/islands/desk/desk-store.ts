@@ -1,30 +1,29 @@
 import { createStore } from 'zustand/vanilla';
+import type { ClassResponse } from '@/api/classes';
 import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
 import { applyFitted } from '@/core/script';
-import { applyEdit, comparePlans, stepsInOrder, type ClassPlan, type Edit, type PlanChange } from '@/core/plan';
+import {
+  applyEdit,
+  comparePlans,
+  readPlan,
+  stepsInOrder,
+  type ClassPlan,
+  type Edit,
+  type PlanChange,
+} from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import type { SaveState } from '@/editing/saving';
+import { createSession, type Applied, type DocumentSession, type SessionState } from '@/editing/session';
 
 /** How keeping on target stands: off or landed, calculating, not worked out by a fault of ours, or not possible with what was just set. */
 export type Landing =
   { readonly kind: 'still' | 'working' | 'failed' } | { readonly kind: 'cannot'; readonly why: NotFitted };
 
-interface Undoable {
-  readonly inverse: Edit;
-  /** Edits with the same key made in a row are undone as one: letters typed into one field. */
-  readonly key: string | null;
-}
-
-export interface DeskState {
+/** What the desk shows: the plan of its session with what follows from it, and what is chosen. */
+export interface DeskState extends Pick<SessionState<ClassPlan, Edit>, 'revision' | 'save' | 'done' | 'undone'> {
   readonly classId: string;
   readonly plan: ClassPlan;
   readonly timeline: Timeline;
   readonly reach: Reach;
-  /** The stored revision that the plan here builds on. */
-  readonly revision: number;
-  readonly save: SaveState<ClassPlan>;
-  readonly undone: readonly Undoable[];
-  readonly done: readonly Undoable[];
   readonly selectedId: string | null;
   /** Steps chosen together with the selected one, in the order of the class; empty while one alone is chosen. */
   readonly group: readonly string[];
@@ -60,88 +59,98 @@ export interface DeskStore {
   readonly forgetTold: () => void;
   /** Chooses every step from the selected one to this, or puts this one in or out of what is chosen. */
   readonly selectMore: (stepId: string, how: 'up-to' | 'this-too') => void;
-  /** Replaces the whole plan and what it builds on: a draft found, or the other version taken. */
-  readonly replace: (plan: ClassPlan, revision: number, save: SaveState<ClassPlan>) => void;
-  readonly setSave: (save: SaveState<ClassPlan>, revision?: number) => void;
+  /** Saves it, from when it begins. */
+  readonly session: Pick<DocumentSession<ClassPlan, Edit>, 'begin' | 'flush' | 'settle' | 'stop'>;
 }
 
 function derived(plan: ClassPlan): Pick<DeskState, 'plan' | 'timeline' | 'reach'> {
   return { plan, timeline: expandPlan(plan), reach: reachOf(plan) };
 }
 
+function applied(result: ReturnType<typeof applyEdit>): Applied<ClassPlan, Edit> | null {
+  return result.ok ? { document: result.value.plan, inverse: result.value.inverse } : null;
+}
+
+/** A class that is edited; it fits the words of what is changed where the class asks for it. */
+function classSession(classId: string, plan: ClassPlan, revision: number): DocumentSession<ClassPlan, Edit> {
+  return createSession<ClassPlan, Edit>({
+    kind: 'class',
+    id: classId,
+    path: `/api/classes/${classId}`,
+    revision,
+    stored: plan,
+    apply: (now, edit) => applied(applyFitted(now, edit)),
+    retrace: (now, edit) => applied(applyEdit(now, edit)),
+    together: (edits) => ({ kind: 'together', edits }),
+    bodyOf: (now) => ({ plan: now }),
+    theirsOf: (current) => {
+      const theirs = current as Pick<ClassResponse, 'revision' | 'plan'>;
+      return { revision: theirs.revision, document: theirs.plan };
+    },
+    read: (raw) => {
+      const read = readPlan(raw);
+      return read.ok ? read.value : null;
+    },
+  });
+}
+
 /** The state of one class desk. Every edit replans at once and is kept to be undone. */
 export function createDesk(classId: string, plan: ClassPlan, revision: number): DeskStore {
+  const session = classSession(classId, plan, revision);
+  const { save, done, undone } = session.getState();
   const store = createStore<DeskState>(() => ({
     classId,
     ...derived(plan),
     revision,
-    save: { kind: 'saved' },
-    done: [],
-    undone: [],
+    save,
+    done,
+    undone,
     selectedId: null,
     group: [],
     landing: { kind: 'still' },
     fieldsOpen: false,
     told: null,
   }));
-  const listeners = new Set<(edit: Edit) => void>();
-  const waiting = (save: SaveState<ClassPlan>): SaveState<ClassPlan> =>
-    save.kind === 'conflict' ? save : { kind: 'waiting' };
-  const shift = (from: 'done' | 'undone', to: 'done' | 'undone'): void => {
-    const state = store.getState();
-    const last = state[from].at(-1);
-    if (!last) return;
-    const applied = applyEdit(state.plan, last.inverse);
-    if (!applied.ok) return;
-    store.setState({
-      ...derived(applied.value.plan),
-      [from]: state[from].slice(0, -1),
-      [to]: [...state[to], { inverse: applied.value.inverse, key: null }],
-      save: waiting(state.save),
-      // What was said of an edit that is taken back is no longer true.
-      landing: { kind: 'still' },
-      told: tell(from === 'done' ? 'undone' : 'redone', state, applied.value.plan),
-    });
-  };
-  const tell = (how: Told['how'], state: DeskState, next: ClassPlan): Told => ({
-    how,
-    changes: comparePlans(state.plan, next),
-    turn: (state.told?.turn ?? 0) + 1,
+  session.subscribe((now, before) => {
+    const kept = { revision: now.revision, save: now.save, done: now.done, undone: now.undone };
+    store.setState(now.document === before.document ? kept : { ...derived(now.document), ...kept });
   });
+  const listeners = new Set<(edit: Edit) => void>();
+  const tell = (how: Told['how'], before: ClassPlan): void => {
+    const { plan: after, told } = store.getState();
+    store.setState({ told: { how, changes: comparePlans(before, after), turn: (told?.turn ?? 0) + 1 } });
+  };
+  const shift = (how: 'undone' | 'redone'): void => {
+    const before = store.getState().plan;
+    if (!(how === 'undone' ? session.undo() : session.redo())) return;
+    // What was said of an edit that is taken back is no longer true.
+    store.setState({ landing: { kind: 'still' } });
+    tell(how, before);
+  };
   return {
     getState: store.getState,
     getInitialState: store.getInitialState,
     subscribe: store.subscribe,
+    session: {
+      begin: session.begin,
+      flush: session.flush,
+      stop: session.stop,
+      settle: async (keep) => {
+        const settled = session.settle(keep);
+        if (keep === 'theirs') store.setState({ landing: { kind: 'still' } });
+        await settled;
+      },
+    },
     edit: (edit, key) => {
-      const state = store.getState();
-      const applied = applyFitted(state.plan, edit);
-      if (!applied.ok) return false;
-      const last = state.done.at(-1);
-      const joins = key !== undefined && last?.key === key && state.undone.length === 0;
-      const inverse = joins ? last.inverse : applied.value.inverse;
-      const kept = joins ? state.done.slice(0, -1) : state.done;
-      store.setState({
-        ...derived(applied.value.plan),
-        done: [...kept, { inverse, key: key ?? null }],
-        undone: [],
-        save: waiting(state.save),
-        told: null,
-      });
+      if (!session.edit(edit, key)) return false;
+      store.setState({ told: null });
       for (const listener of listeners) listener(edit);
       return true;
     },
     follow: (edit) => {
-      const state = store.getState();
-      const applied = applyEdit(state.plan, edit);
-      const last = state.done.at(-1);
-      if (!applied.ok || !last) return false;
-      const inverse: Edit = { kind: 'together', edits: [applied.value.inverse, last.inverse] };
-      store.setState({
-        ...derived(applied.value.plan),
-        done: [...state.done.slice(0, -1), { ...last, inverse }],
-        save: waiting(state.save),
-        told: tell('kept-on-target', state, applied.value.plan),
-      });
+      const before = store.getState().plan;
+      if (!session.follow(edit)) return false;
+      tell('kept-on-target', before);
       return true;
     },
     onEdit: (listener) => {
@@ -149,8 +158,8 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
       return () => listeners.delete(listener);
     },
     setLanding: (landing) => store.setState({ landing }),
-    undo: () => shift('done', 'undone'),
-    redo: () => shift('undone', 'done'),
+    undo: () => shift('undone'),
+    redo: () => shift('redone'),
     select: (selectedId) => store.setState({ selectedId, group: [] }),
     showFields: (fieldsOpen) => store.setState({ fieldsOpen }),
     forgetTold: () => store.setState({ told: null }),
@@ -167,8 +176,5 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
       const selected = next.includes(selectedId) ? selectedId : (next[0] ?? null);
       return store.setState({ selectedId: selected, group: next.length > 1 ? next : [] });
     },
-    replace: (next, base, save) =>
-      store.setState({ ...derived(next), revision: base, save, done: [], undone: [], landing: { kind: 'still' } }),
-    setSave: (save, base) => store.setState(base === undefined ? { save } : { save, revision: base }),
   };
 }

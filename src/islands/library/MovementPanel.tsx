@@ -47,7 +47,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
       />
       <SaveWords store={store} />
       <div className="my-2 flex flex-wrap gap-1" role="group" aria-label="Movement">
-        <button type="button" className="btn btn-sm" disabled={open.before.length === 0} onClick={store.undo}>
+        <button type="button" className="btn btn-sm" disabled={open.done.length === 0} onClick={store.undo}>
           <Undo2 size={14} aria-hidden />
           Undo
         </button>

@@ -103,6 +103,7 @@ describe('the open movement', () => {
     await vi.advanceTimersByTimeAsync(700);
     store.settle('theirs');
     expect(open(store)).toMatchObject({ revision: 9, movement: { name: 'Theirs again' }, save: { kind: 'saved' } });
+    expect(store.getState().entries[0].summary.name).toBe('Theirs again');
   });
 
   it('tries again while nobody answers, and loses nothing typed meanwhile', async () => {

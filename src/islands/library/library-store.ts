@@ -2,16 +2,16 @@ import type { LibraryEntry, MovementResponse, MovementMedia } from '@/api/moveme
 import { send } from '@/api/client';
 import type { FieldAndValue } from '@/core/document';
 import { readMovement, summaryOf, type Movement } from '@/core/movement';
-import { startSaving, type SaveState, type Saving } from '@/editing/saving';
+import { createSession, type DocumentSession, type SessionState } from '@/editing/session';
 import { createStore } from 'zustand/vanilla';
 
-interface Open {
+/** One field of a movement with its new value. */
+type FieldEdit = FieldAndValue<Movement>;
+
+/** The movement that is open, as its session has it. */
+interface Open extends Pick<SessionState<Movement, FieldEdit>, 'revision' | 'save' | 'done' | 'undone'> {
   readonly id: string;
-  readonly revision: number;
   readonly movement: Movement;
-  readonly save: SaveState<Movement>;
-  /** Earlier states in this session, the newest last. */
-  readonly before: readonly Movement[];
 }
 
 export interface LibraryState {
@@ -23,8 +23,6 @@ export interface LibraryState {
   readonly removed: { readonly id: string; readonly name: string } | null;
 }
 
-const UNDO_AT_MOST = 200;
-
 export type LibraryStore = ReturnType<typeof createLibrary>;
 
 const readDraft = (raw: unknown): Movement | null => {
@@ -35,12 +33,7 @@ const readDraft = (raw: unknown): Movement | null => {
 /** The library as one view holds it: the list, and one movement open to be changed, which saves itself. */
 export function createLibrary(entries: readonly LibraryEntry[]) {
   const store = createStore<LibraryState>(() => ({ entries, open: null, trouble: null, removed: null }));
-  let saving: Saving<Movement> | null = null;
-  let lastField: string | null = null;
-  const setOpen = (part: Partial<Open>): void => {
-    const { open } = store.getState();
-    if (open) store.setState({ open: { ...open, ...part } });
-  };
+  let session: DocumentSession<Movement, FieldEdit> | null = null;
   const listed = (made: MovementResponse): void => {
     const { entries: before } = store.getState();
     const media = before.find((one) => one.id === made.id)?.media ?? null;
@@ -55,37 +48,26 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
 
   /** Shows a movement as it is stored, and saves what is done to it from now on. */
   const show = async ({ id, revision, movement }: MovementResponse): Promise<void> => {
-    saving?.stop();
-    lastField = null;
-    store.setState({ open: { id, revision, movement, save: { kind: 'saved' }, before: [] }, trouble: null });
-    const started = startSaving<Movement>({
-      kind: 'movement',
-      id,
-      path: `/api/movements/${id}`,
-      revision,
-      stored: movement,
-      bodyOf: (now) => ({ movement: now }),
-      theirsOf: (current) => {
-        const theirs = current as MovementResponse;
-        return { revision: theirs.revision, document: theirs.movement };
-      },
-      read: readDraft,
-      onState: (save, base) => {
-        const { open } = store.getState();
-        if (open?.id !== id) return;
-        setOpen({ save, revision: base });
-        if (save.kind === 'saved') listed({ id, revision: base, archived: isArchived(id), movement: open.movement });
-      },
+    session?.stop();
+    const opened = movementSession(id, revision, movement);
+    session = opened;
+    const showState = ({ document, ...state }: SessionState<Movement, FieldEdit>): void => {
+      if (session === opened) store.setState({ open: { id, movement: document, ...state } });
+    };
+    showState(opened.getState());
+    store.setState({ trouble: null });
+    opened.subscribe((state, before) => {
+      showState(state);
+      if (state.save.kind === 'saved' && before.save.kind !== 'saved' && session === opened)
+        listed({ id, revision: state.revision, archived: isArchived(id), movement: state.document });
     });
-    saving = started;
-    const draft = await started.takeUp();
-    if (draft) setOpen({ movement: draft });
+    await opened.begin();
   };
-  const change = (movement: Movement): void => {
-    setOpen({ movement });
-    saving?.changed(movement);
+  const flush = async (): Promise<boolean> => (await session?.flush()) ?? true;
+  const close = (): void => {
+    session?.stop();
+    session = null;
   };
-  const flush = async (): Promise<boolean> => (await saving?.flush()) ?? true;
 
   return {
     getState: store.getState,
@@ -101,8 +83,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     },
     close: async (): Promise<void> => {
       await flush();
-      saving?.stop();
-      saving = null;
+      close();
       store.setState({ open: null });
     },
     /** Adds a movement and opens it. */
@@ -113,27 +94,15 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       listed(answer.value);
       return show(answer.value);
     },
-    set: (...[field, value]: FieldAndValue<Movement>): void => {
-      const { open } = store.getState();
-      if (!open) return;
-      const before = field === lastField ? open.before : [...open.before, open.movement].slice(-UNDO_AT_MOST);
-      lastField = field;
-      setOpen({ before });
-      change({ ...open.movement, [field]: value });
-    },
-    undo: (): void => {
-      const { open } = store.getState();
-      const last = open?.before.at(-1);
-      if (!open || !last) return;
-      lastField = null;
-      setOpen({ before: open.before.slice(0, -1) });
-      change(last);
-    },
+    /** Sets one field; what is typed into one field in a row is undone as one. */
+    set: (...change: FieldEdit): void => void session?.edit(change, change[0]),
+    undo: (): void => void session?.undo(),
+    redo: (): void => void session?.redo(),
     archive: async (id: string, archived: boolean): Promise<void> => {
       await flush();
       const answer = await send('PUT', `/api/movements/${id}/archived`, { archived });
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
-      if (archived) saving?.stop();
+      if (archived) close();
       const entries = store.getState().entries.map((entry) => (entry.id === id ? { ...entry, archived } : entry));
       return store.setState({ entries, open: archived ? null : store.getState().open, trouble: null });
     },
@@ -147,8 +116,7 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       await flush();
       const answer = await send('DELETE', `/api/movements/${id}`);
       if (!answer.ok) return store.setState({ trouble: answer.problem.detail });
-      saving?.stop();
-      saving = null;
+      close();
       const gone = store.getState().entries.find((entry) => entry.id === id);
       const entries = store.getState().entries.filter((entry) => entry !== gone);
       const removed = gone ? { id, name: gone.summary.name } : null;
@@ -165,12 +133,32 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
       if (found.ok) listed(found.value);
     },
     /** After a conflict: ours on top of theirs, or theirs. */
-    settle: (keep: 'ours' | 'theirs'): void => {
-      const { open } = store.getState();
-      if (open?.save.kind !== 'conflict') return;
-      const { document: theirs } = open.save.theirs;
-      if (keep === 'theirs' && theirs) setOpen({ movement: theirs, before: [] });
-      void saving?.settle(keep);
-    },
+    settle: (keep: 'ours' | 'theirs'): void => void session?.settle(keep),
   };
+}
+
+/** A movement of the library that is edited field by field. */
+function movementSession(id: string, revision: number, movement: Movement): DocumentSession<Movement, FieldEdit> {
+  return createSession<Movement, FieldEdit>({
+    kind: 'movement',
+    id,
+    path: `/api/movements/${id}`,
+    revision,
+    stored: movement,
+    apply: (now, edit) => ({ document: withField(now, edit), inverse: fieldOf(now, edit[0]) }),
+    bodyOf: (now) => ({ movement: now }),
+    theirsOf: (current) => {
+      const theirs = current as MovementResponse;
+      return { revision: theirs.revision, document: theirs.movement };
+    },
+    read: readDraft,
+  });
+}
+
+function withField(movement: Movement, [field, value]: FieldEdit): Movement {
+  return { ...movement, [field]: value };
+}
+
+function fieldOf<Field extends keyof Movement>(movement: Movement, field: Field): FieldAndValue<Movement, Field> {
+  return [field, movement[field]];
 }

@@ -1,11 +1,12 @@
-import { useEffect, useEffectEvent, useMemo, useRef, useState, type RefObject } from 'react';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import type { Saved } from '@/api/saves';
 import { correctable, type Evidence } from '@/core/align';
 import type { ClassPlan } from '@/core/plan';
 import { readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import { allTerms, type Spelling } from '@/core/words';
-import { startSaving, type SaveState, type Saving } from '@/editing/saving';
+import type { SaveState } from '@/editing/saving';
+import { createSession, type DocumentSession } from '@/editing/session';
 
 /** A take as the page is given it. */
 export interface Take extends HandWork {
@@ -38,8 +39,6 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
     (): HandWork => ({ corrections: take.corrections, remarks: take.remarks, cuts: take.cuts }),
     [take.corrections, take.remarks, take.cuts],
   );
-  const [steps, setSteps] = useState<readonly HandWork[]>([stored]);
-  const work = steps[steps.length - 1];
   const timeline = useMemo(() => expandPlan(take.plan), [take.plan]);
   const terms = useMemo(() => allTerms(spelling.own), [spelling.own]);
   const found = useMemo(() => correctable(timeline, take.evidence, { terms }), [timeline, take.evidence, terms]);
@@ -51,8 +50,12 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
       return last.reading;
     };
   }, [stored, take.reading, take.evidence, timeline, found]);
-  const { save, saving } = useSaving(take, stored, readingOf, (draft) => setSteps([stored, draft]));
-  useEffect(() => saving.current?.changed(work), [work, saving]);
+  const session = useMemo(() => workSession(take, stored, readingOf), [take, stored, readingOf]);
+  const { document: work, save, done } = useSyncExternalStore(session.subscribe, session.getState, session.getState);
+  useEffect(() => {
+    void session.begin();
+    return session.stop;
+  }, [session]);
   return {
     timeline,
     reading: readingOf(work),
@@ -60,40 +63,31 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
     save,
     settle: (keep) => {
       // What another window did is not at hand here: the page is loaded again with it.
-      void saving.current?.settle(keep).then(() => keep === 'theirs' && location.reload());
+      void session.settle(keep).then(() => keep === 'theirs' && location.reload());
     },
-    change: (next) => setSteps((before) => [...before, next]),
-    undo: steps.length > 1 ? () => setSteps((before) => before.slice(0, -1)) : null,
+    change: (next) => session.edit(next),
+    undo: done.length > 0 ? () => session.undo() : null,
   };
 }
 
-/** Saves whatever stands by itself, and takes up what was left. */
-function useSaving(
+/** What is done to a take by hand; an edit is the whole of it as it then is. */
+function workSession(
   take: Take,
   stored: HandWork,
   readingOf: (work: HandWork) => Reading,
-  onDraft: (draft: HandWork) => void,
-): { readonly save: SaveState<HandWork>; readonly saving: RefObject<Saving<HandWork> | null> } {
-  const [save, setSave] = useState<SaveState<HandWork>>({ kind: 'saved' });
-  const saving = useRef<Saving<HandWork> | null>(null);
-  const found = useEffectEvent(onDraft);
-  useEffect(() => {
-    const started = startSaving<HandWork>({
-      kind: 'take',
-      id: take.id,
-      path: `/api/takes/${take.id}`,
-      revision: take.revision,
-      stored,
-      bodyOf: (work) => ({ ...work, reading: readingOf(work) }),
-      theirsOf: (current) => ({ revision: (current as Saved).revision, document: null }),
-      read: asHandWork,
-      onState: setSave,
-    });
-    saving.current = started;
-    void started.takeUp().then((draft) => draft && found(draft));
-    return started.stop;
-  }, [take.id, take.revision, stored, readingOf]);
-  return { save, saving };
+): DocumentSession<HandWork, HandWork> {
+  return createSession<HandWork, HandWork>({
+    kind: 'take',
+    id: take.id,
+    path: `/api/takes/${take.id}`,
+    revision: take.revision,
+    stored,
+    apply: (now, next) => ({ document: next, inverse: now }),
+    asEdit: (draft) => draft,
+    bodyOf: (work) => ({ ...work, reading: readingOf(work) }),
+    theirsOf: (current) => ({ revision: (current as Saved).revision, document: null }),
+    read: asHandWork,
+  });
 }
 
 /** A draft of our own making; whether its values are in bounds is seen by the server. */

@@ -37,7 +37,7 @@ function drawn(seed: number) {
   return { task, remarks: remarkSums(task), matchesOf };
 }
 
-/** What lies between two matches, as the head of `match-costs.ts` says; `null` where the one cannot come before. */
+/** What lies between two matches, as the head of `costs.ts` says; `null` where the one cannot come before. */
 function between({ costs }: Task, remarks: Float64Array, before: SpeechMatch, match: SpeechMatch): number | null {
   const passedOver = match.cueFrom - before.cueTo;
   if (passedOver < 0 || passedOver > CUES_BACK || before.to > match.from) return null;
