@@ -103,7 +103,9 @@ try {
   while (tried < Number(count) && left.length > 0) {
     const [mutant] = left.splice(random.whole(0, left.length - 1), 1);
     tried++;
-    if (isKilled(copy, mutant)) continue;
+    const killed = isKilled(copy, mutant);
+    process.stderr.write(killed ? '.' : '!');
+    if (killed) continue;
     survived++;
     const code = readFileSync(join(root, mutant.file), 'utf8').split('\n')[mutant.line - 1].trim();
     console.log(`passes: ${mutant.file}:${mutant.line}: ${mutant.from} as ${mutant.to}: ${code}`);
