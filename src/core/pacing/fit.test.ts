@@ -48,6 +48,16 @@ describe('fitting a class', () => {
     expect(fit).toMatchObject({ feasible: true, cost: 0, changes: [], edit: null });
   });
 
+  it('says what changed of a movement in what leads it: whole rounds of a clock, rounds of breath', () => {
+    const clocked = { lead: 'clock', preferredSeconds: 63, leastSeconds: 30, mostSeconds: 120, seconds: 63 } as const;
+    const changes = (step: Step, targetSeconds: number) => {
+      const fit = fitPlan(planOf(targetSeconds, [step], { pinned: true }));
+      return fit.feasible ? fit.changes.map(({ what, from, to }) => [what, from, to]) : fit.reason;
+    };
+    expect(changes(movement(clocked), 90)).toEqual([['clock', 7, 10]]);
+    expect(changes(movement(), 54)).toEqual([['rounds', 4, 6]]);
+  });
+
   it('leaves alone what is pinned', () => {
     const pinned = movement({ pinned: true });
     const quiet = makeSilence(newId, 'Quiet', { preferredSeconds: 30, pinned: true });

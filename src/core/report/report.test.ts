@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readTake, type Reading } from '@/core/reading';
+import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan, type Cue } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { reportOf } from '.';
@@ -163,5 +164,29 @@ describe('where take and plan differ in kind', () => {
     expect(report.differences).toEqual([]);
     expect(report.syllablesPerMinute).toBeNull();
     expect(report.steps.every(({ rounds }) => rounds.every(({ found }) => found === null))).toBe(true);
+  });
+});
+
+describe('one round on each side', () => {
+  const newId = (() => {
+    let count = 0;
+    return () => `o${++count}`;
+  })();
+  /** After a talk of a minute, so that it is not at the start of the class. */
+  const sidesOf = (sides: 'alternate' | 'in-turn') => {
+    const talk = makeTalk(newId, 'Talk', [['Stand easy, and let the shoulders hang.', 60]]);
+    const step = makeMovement(newId, 'Turning', { sides, rounds: 1, preferredRounds: 1, leastRounds: 1 });
+    const short = { ...emptyPlan(newId, 'Short', 120), sections: [makeSection(newId, 'main', [talk, step])] };
+    const expanded = expandPlan(short);
+    const captions = expanded.cues.map(({ startSeconds, endSeconds, text }) => ({ startSeconds, endSeconds, text }));
+    const reading = readTake(expanded, { captions, speech: null, lengthSeconds: expanded.runtimeSeconds });
+    return reportOf(expanded, reading)
+      .steps.find((one) => one.step === step.id)
+      ?.rounds.map(({ side }) => side);
+  };
+
+  it('is one count where they alternate, and two where one follows the other', () => {
+    expect(sidesOf('alternate')).toEqual([null]);
+    expect(sidesOf('in-turn')).toEqual(['left', 'right']);
   });
 });
