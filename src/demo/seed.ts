@@ -6,7 +6,7 @@ import { BufferSource, BufferTarget, Conversion, Input, OggOutputFormat, Output,
 import type { Evidence } from '@/core/align';
 import { readCaptions } from '@/core/interchange';
 import { summaryOf } from '@/core/movement';
-import type { ClassPlan, MovementStep } from '@/core/plan';
+import { isMovement, type ClassPlan, type MovementStep } from '@/core/plan';
 import { practiceSchedule } from '@/core/practice';
 import { glanceOf, readTake, type Recording } from '@/core/reading';
 import { speakingSeconds } from '@/core/speech';
@@ -165,9 +165,7 @@ const PIECE_BYTES = 128 * 1024;
 function withSources(plan: ClassPlan, sources: ReadonlyMap<string, NonNullable<MovementStep['source']>>): ClassPlan {
   const sections = plan.sections.map((section) => ({
     ...section,
-    steps: section.steps.map((step) =>
-      step.kind === 'movement' ? { ...step, source: sources.get(step.name) ?? null } : step,
-    ),
+    steps: section.steps.map((step) => (isMovement(step) ? { ...step, source: sources.get(step.name) ?? null } : step)),
   }));
   return { ...plan, sections };
 }

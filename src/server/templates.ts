@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { planRow } from '@/db/queries/classes';
 import { planFromTemplate, TEMPLATES } from '@/templates';
+import { leadsOn } from '@/core/plan';
 
 /** A template as it is chosen from: what it is for, what it holds, and its shape. */
 export interface ShownTemplate {
@@ -21,7 +22,7 @@ export function templatesShown(): readonly ShownTemplate[] {
     const plan = planFromTemplate(randomUUID, template, title);
     const holds = plan.sections.map((section) => ({
       section: section.title,
-      steps: section.steps.filter(({ kind }) => kind !== 'transition').map(({ name }) => name),
+      steps: section.steps.filter((step) => !leadsOn(step)).map(({ name }) => name),
     }));
     return { id, title, says, targetSeconds, holds, shape: planRow(plan).shape };
   });

@@ -51,6 +51,9 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
           <Undo2 size={14} aria-hidden />
           Undo
         </button>
+        <button type="button" className="btn btn-sm" disabled={open.undone.length === 0} onClick={store.redo}>
+          Redo
+        </button>
         <button
           type="button"
           className="btn btn-sm"
