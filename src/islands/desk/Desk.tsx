@@ -1,4 +1,4 @@
-import { Suspense, useContext, useEffect, useMemo, useState } from 'react';
+import { useContext, useEffect, useMemo, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
@@ -6,20 +6,24 @@ import { expandPlan, spellTimeline } from '@/core/timeline';
 import { planChangeWords } from '@/messages/history';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
+import { Prompter } from '../prompter/Prompter';
+import { PublishDialog } from '../publish/PublishDialog';
 import { ChecksPanel } from './checks/ChecksPanel';
 import { useFindings, type Findings } from './checks/use-findings';
 import { DeskHeader } from './DeskHeader';
 import { createDesk } from './desk-store';
+import { FitDialog } from './FitDialog';
 import { keepOnTarget } from './keep-on-target';
 import { Inspector } from './Inspector';
+import { LengthsView } from './lengths/LengthsView';
 import { LibraryContext } from './library-context';
 import { StudioContext, type StudioSettings } from './studio-context';
 import { Overview } from './Overview';
 import { RuntimeBar } from './RuntimeBar';
+import { WordsDialog } from './words/WordsDialog';
 import { serifReady } from './serif-width';
 import { Strip } from './Strip';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
-import { FitDialog, fetchOpenedLater, LengthsView, Prompter, PublishDialog, WordsDialog } from './opened-later';
 import { useDeskKeys } from './use-desk-keys';
 
 interface Props {
@@ -93,10 +97,6 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
     location.hash === '#prompter' || location.hash === '#guide' ? { as: 'prompter', plan } : null,
   );
   const part = useGrowing(PARTS);
-  const drawn = part >= PARTS;
-  useEffect(() => {
-    if (drawn) fetchOpenedLater();
-  }, [drawn]);
   const performed = shown?.as === 'prompter' ? shown.plan : null;
   const findings = useFindings();
   const [checking, setChecking] = useState(() => location.hash === '#checks');
@@ -122,11 +122,7 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const { spelling } = useContext(StudioContext);
   const spoken = useMemo(() => timeline && spellTimeline(timeline, spelling), [timeline, spelling]);
   if (performed && spoken) {
-    return (
-      <Suspense fallback={null}>
-        <Prompter classId={classId} plan={performed} timeline={spoken} onLeave={() => setShown(null)} />
-      </Suspense>
-    );
+    return <Prompter classId={classId} plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
   }
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden">
@@ -146,12 +142,10 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
       <RuntimeBar onFit={() => setOver('fit')} />
       {view === 'lengths' ? (
         <main id="main" tabIndex={-1} className="relative flex min-h-0 min-w-0 flex-1 overflow-hidden">
-          <Suspense fallback={null}>
-            <LengthsView
-              onPrompter={(of) => setShown({ as: 'prompter', plan: of })}
-              onPublish={(of) => setShown({ as: 'publish', plan: of })}
-            />
-          </Suspense>
+          <LengthsView
+            onPrompter={(of) => setShown({ as: 'prompter', plan: of })}
+            onPublish={(of) => setShown({ as: 'publish', plan: of })}
+          />
         </main>
       ) : (
         <div className="grid min-h-0 flex-1 grid-cols-1 grid-rows-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_310px] xl:grid-cols-[216px_minmax(0,1fr)_326px]">
@@ -179,21 +173,19 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
       {viewport === 'phone' && (
         <PhoneBar findings={findings.open.length} onChecks={toggleChecks} onPrompter={openPrompter} />
       )}
-      <Suspense fallback={null}>
-        {over === 'fit' && <FitDialog onClose={close} />}
-        {shown?.as === 'publish' && timeline && (
-          <PublishDialog
-            plan={shown.plan}
-            timeline={timeline}
-            reading={null}
-            spelling={spelling}
-            // The page shows what is stored: the class itself, not one of its lengths.
-            printHref={shown.plan === plan ? `/classes/${classId}/script` : undefined}
-            onClose={() => setShown(null)}
-          />
-        )}
-        {over === 'words' && <WordsDialog onClose={close} />}
-      </Suspense>
+      {over === 'fit' && <FitDialog onClose={close} />}
+      {shown?.as === 'publish' && timeline && (
+        <PublishDialog
+          plan={shown.plan}
+          timeline={timeline}
+          reading={null}
+          spelling={spelling}
+          // The page shows what is stored: the class itself, not one of its lengths.
+          printHref={shown.plan === plan ? `/classes/${classId}/script` : undefined}
+          onClose={() => setShown(null)}
+        />
+      )}
+      {over === 'words' && <WordsDialog onClose={close} />}
     </div>
   );
 }
