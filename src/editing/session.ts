@@ -32,7 +32,7 @@ export interface SessionOptions<Doc, Edit> extends Omit<SavingOptions<Doc>, 'onS
   readonly apply: Apply<Doc, Edit>;
   /** Applies inverses and what follows an edit, to the letter; the same where left out. */
   readonly retrace?: Apply<Doc, Edit>;
-  /** Edits in order as one; the newest of two alone stays where left out. */
+  /** Edits in order as one; where left out, what takes an edit back takes back what followed it too. */
   readonly together?: (edits: readonly Edit[]) => Edit;
   /** A draft of an earlier page as an edit, so that it can be undone; where left out nothing before it is known. */
   readonly asEdit?: (draft: Doc) => Edit;
@@ -59,8 +59,6 @@ export interface DocumentSession<Doc, Edit> {
   /** Saves no more. */
   readonly stop: () => void;
 }
-
-const UNDO_AT_MOST = 500;
 
 /** See `DocumentSession`. Nothing is saved before it begins, so that it can be made while a page is drawn. */
 export function createSession<Doc, Edit>(options: SessionOptions<Doc, Edit>): DocumentSession<Doc, Edit> {
@@ -100,7 +98,7 @@ export function createSession<Doc, Edit>(options: SessionOptions<Doc, Edit>): Do
     const last = state.done.at(-1);
     const joins = key !== undefined && last?.key === key && state.undone.length === 0;
     const inverse = joins ? last.inverse : applied.inverse;
-    const kept = joins ? state.done.slice(0, -1) : state.done.slice(1 - UNDO_AT_MOST);
+    const kept = joins ? state.done.slice(0, -1) : state.done;
     change({ document: applied.document, done: [...kept, { inverse, key: key ?? null }], undone: [] });
     return true;
   };

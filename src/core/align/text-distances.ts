@@ -38,16 +38,30 @@ export interface KeptDistance {
   readonly distance: number;
 }
 
+/** Stretches `[from, to)`, or their end, as one number. No more than 31 are ever taken together. */
+export function stretchesKey(from: number, to: number, ofEnd: boolean): number {
+  return from * 64 + (to - from) + (ofEnd ? 32 : 0);
+}
+
+/** The stretches of such a number. */
+export function stretchesOfKey(key: number): Pick<KeptDistance, 'from' | 'to' | 'ofEnd'> {
+  const from = Math.floor(key / 64);
+  return { from, to: from + (key % 32), ofEnd: key % 64 >= 32 };
+}
+
 /** Distances that were kept. What was not asked then is unknown, and nothing more is learned. */
 export function distancesKept(kept: readonly KeptDistance[]): TextDistances {
-  const keyOf = (from: number, to: number, ofEnd: boolean, text: string): string => `${from} ${to} ${ofEnd} ${text}`;
-  const known = new Map(
-    kept.map(({ from, to, ofEnd, text, distance }) => [keyOf(from, to, ofEnd, text), distance] as const),
-  );
+  // By text, then by stretches: an hour's take keeps tens of thousands, and the page asks for them again and again.
+  const known = new Map<string, Map<number, number>>();
+  for (const { from, to, ofEnd, text, distance } of kept) {
+    const ofText = known.get(text) ?? new Map<number, number>();
+    known.set(text, ofText.set(stretchesKey(from, to, ofEnd), distance));
+  }
+  const ask = (text: string, key: number): number | null => known.get(text)?.get(key) ?? null;
   const distances: TextDistances = {
     by: 'sound',
-    distance: (from, to, text) => known.get(keyOf(from, to, false, text)) ?? null,
-    distanceOfEnd: (from, to, text) => known.get(keyOf(from, to, true, text)) ?? null,
+    distance: (from, to, text) => ask(text, stretchesKey(from, to, false)),
+    distanceOfEnd: (from, to, text) => ask(text, stretchesKey(from, to, true)),
     adaptedTo: () => distances,
     kept: () => kept,
   };

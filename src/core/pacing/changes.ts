@@ -101,22 +101,19 @@ export function changesOf(plan: ClassPlan, edits: readonly Edit[]): FitChange[] 
     if (!then) continue;
     const seconds = toSeconds(lengthOf(then, after) - lengthOf(now, breathed));
     const pace = paces.get(now.id) ?? NO_PACE;
-    const change = changeOfStep(now, then, (of) => ({ voice: of.voice, breathSeconds: of.pace.breathSeconds, pace }), {
-      now: plan,
-      then: after,
-    });
+    const tempoIn = (of: ClassPlan): Tempo => ({ voice: of.voice, breathSeconds: of.pace.breathSeconds, pace });
+    const change = changeOfStep([now, tempoIn(plan)], [then, tempoIn(after)]);
     if (change) changes.push({ ...change, stepId: now.id, seconds });
   }
   return changes;
 }
 
+/** Of steps whose length no breath changes. */
 const NO_PACE = { multiplier: 1, inShare: 0.5 };
 
 function changeOfStep(
-  now: Step,
-  then: Step,
-  tempoOf: (plan: ClassPlan) => Tempo,
-  plans: { readonly now: ClassPlan; readonly then: ClassPlan },
+  [now, tempoNow]: readonly [Step, Tempo],
+  [then, tempoThen]: readonly [Step, Tempo],
 ): Pick<FitChange, 'what' | 'from' | 'to'> | null {
   if (now.leftOut !== then.leftOut) {
     return then.leftOut ? { what: 'left-out', from: 1, to: 0 } : { what: 'brought-back', from: 0, to: 1 };
@@ -125,9 +122,9 @@ function changeOfStep(
   const wish = contract.wish(now);
   const wished = contractOf(then).wish(then);
   if (!wish || !wished) return null;
-  const counted = contract.counted(now, tempoOf(plans.now));
+  const counted = contract.counted(now, tempoNow);
   if (!counted) return { what: wish.what, from: wish.value, to: wished.value };
-  const [from, to] = [counted.rounds, contractOf(then).counted(then, tempoOf(plans.then))?.rounds ?? 0];
+  const [from, to] = [counted.rounds, contractOf(then).counted(then, tempoThen)?.rounds ?? 0];
   if (wish.what === 'time') return { what: 'clock', from, to };
   return from === to ? null : { what: 'rounds', from, to };
 }

@@ -12,6 +12,7 @@ import {
   makeSection,
   makeTalk,
   makeTransition,
+  roundsAsked,
   type ClassPlan,
   type MovementStep,
   type Section,
@@ -222,10 +223,7 @@ export class ScriptBuilder {
   private counted(step: MovementStep, counts: Counts): MovementStep {
     const { rounds, sides, startSide, seconds, ownPace, hold } = counts;
     let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
-    if (rounds !== undefined) {
-      const leastRounds = Math.min(next.leastRounds, rounds);
-      next = { ...next, rounds, preferredRounds: rounds, leastRounds, mostRounds: Math.max(next.mostRounds, rounds) };
-    }
+    if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
     if (seconds !== undefined && rounds === undefined) {
       const [asked, leastSeconds, mostSeconds] = seconds;
       next = { ...next, lead: 'clock', seconds: asked, preferredSeconds: asked, leastSeconds, mostSeconds };

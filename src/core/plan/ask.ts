@@ -35,7 +35,7 @@ function areRounds(rounds: number): boolean {
 type RoundFields = Pick<MovementStep, 'rounds' | 'preferredRounds' | 'leastRounds' | 'mostRounds'>;
 
 /** The fields of a movement that was asked for so many rounds. */
-function roundsAsked(step: Pick<MovementStep, 'leastRounds' | 'mostRounds'>, rounds: number): RoundFields {
+export function roundsAsked(step: Pick<MovementStep, 'leastRounds' | 'mostRounds'>, rounds: number): RoundFields {
   const { preferred, least, most } = asked({ least: step.leastRounds, most: step.mostRounds }, rounds);
   return { rounds, preferredRounds: preferred, leastRounds: least, mostRounds: most };
 }

@@ -12,7 +12,7 @@ export {
 export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
-export { ask, askRounds, breathAsked } from './ask';
+export { ask, askRounds, breathAsked, roundsAsked } from './ask';
 export { type Wish } from './wish';
 export {
   blankStep,

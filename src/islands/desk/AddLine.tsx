@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { spokenLines } from '@/core/movement';
+import { spokenLines, type SpokenLine } from '@/core/movement';
 import { contractOf, isTalk, setFields, type Step } from '@/core/plan';
 import { TextField } from '@/ui/parts/TextField';
 import { LINE_LIMIT } from './cue-text';
@@ -13,7 +13,7 @@ export function AddLine({ step }: { readonly step: Step }) {
   const [writing, setWriting] = useState(false);
   const text = useRef('');
   const button = useRef<HTMLButtonElement>(null);
-  if (!withLine(step, '')) return null;
+  if (!withLine(step, ANY_LINE)) return null;
   if (!writing) {
     return (
       <button
@@ -46,7 +46,8 @@ export function AddLine({ step }: { readonly step: Step }) {
         }}
         onDone={() => {
           const said = text.current.trim();
-          const longer = said === '' ? null : withLine(step, said);
+          const [line] = said === '' ? [] : spokenLines(() => crypto.randomUUID(), [said]);
+          const longer = line ? withLine(step, line) : null;
           const edit = longer && setFields(step, longer);
           if (edit) desk.edit(edit);
           setWriting(false);
@@ -57,9 +58,11 @@ export function AddLine({ step }: { readonly step: Step }) {
   );
 }
 
+/** Tells whether there is room for one more. */
+const ANY_LINE: SpokenLine = { id: '', text: '', pauseSeconds: 0, layer: null };
+
 /** The step with one more line; the empty one of a new talk makes room for it. */
-function withLine(step: Step, text: string): Step | null {
-  const bare = isTalk(step) ? { ...step, lines: step.lines.filter((line) => line.text.trim() !== '') } : step;
-  const [line] = spokenLines(() => crypto.randomUUID(), [text]);
-  return line ? contractOf(bare).withLine(bare, line) : null;
+function withLine(step: Step, line: SpokenLine): Step | null {
+  const bare = isTalk(step) ? { ...step, lines: step.lines.filter(({ text }) => text.trim() !== '') } : step;
+  return contractOf(bare).withLine(bare, line);
 }

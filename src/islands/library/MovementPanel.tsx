@@ -1,4 +1,4 @@
-import { Archive, ArchiveRestore, Copy, Trash2, Undo2 } from 'lucide-react';
+import { Archive, ArchiveRestore, Copy, Trash2, Redo2, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
 import { copyContent, LEADS, MOVEMENT_LIMITS as LIMITS, SECTION_ROLES, SIDE_PLANS } from '@/core/movement';
 import { issueText } from '@/messages/issues';
@@ -52,6 +52,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
           Undo
         </button>
         <button type="button" className="btn btn-sm" disabled={open.undone.length === 0} onClick={store.redo}>
+          <Redo2 size={14} aria-hidden />
           Redo
         </button>
         <button

@@ -29,8 +29,8 @@ export function createFitter(): Fitter {
       const answer = await hired.ask(work);
       return id === last ? answer : null;
     } catch (error) {
-      // Stopped on purpose: nobody waits any more.
-      if (hired === null) return null;
+      // Stopped on purpose, or a newer question came: nobody waits for this one any more.
+      if (hired === null || id !== last) return null;
       throw error;
     }
   };

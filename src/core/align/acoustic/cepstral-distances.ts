@@ -2,7 +2,14 @@ import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
 import { median, type Interval, type Seconds } from '@/core/units';
 import { NO_ADAPTATION, AdaptationLearner, type SpeakerAdaptation } from './speaker-adaptation';
 import { ORDERS, warpDistance, warpPath } from './time-warping';
-import type { HeardText, KeptDistance, SaidCepstra, TextDistances } from '../text-distances';
+import {
+  stretchesKey,
+  stretchesOfKey,
+  type HeardText,
+  type KeptDistance,
+  type SaidCepstra,
+  type TextDistances,
+} from '../text-distances';
 
 /*
  * How a stretch of sound is like a text: the text is said by a plain synthetic voice, and the two are compared by
@@ -23,16 +30,6 @@ const ADAPTATIONS = 2;
 
 /** More unlike than this is not kept: it is as good as anything. */
 const KEPT_BELOW = 0.6;
-
-/** Stretches `[from, to)`, or their end, as one number. No more than 31 are ever taken together. */
-function keyOf(from: number, to: number, ofEnd: boolean): number {
-  return from * 64 + (to - from) + (ofEnd ? 32 : 0);
-}
-
-function stretchesOf(key: number): Pick<KeptDistance, 'from' | 'to' | 'ofEnd'> {
-  const from = Math.floor(key / 64);
-  return { from, to: from + (key % 32), ofEnd: key % 64 >= 32 };
-}
 
 /** Compares a take's speech with the texts of its class. Works distances out when they are first asked for. */
 export function cepstralDistances(
@@ -118,7 +115,7 @@ class CepstralDistances implements TextDistances {
     const wanted = this.texts.shapes[place];
     const frames = Math.max(1, Math.round((this.pace * wanted.length) / ORDERS));
     if (frames * ORDERS >= whole.shape.length) return null;
-    const key = keyOf(from, to, true);
+    const key = stretchesKey(from, to, true);
     const judged = this.known.get(key) ?? { ...whole, distances: new Float32Array(whole.distances.length).fill(-1) };
     this.known.set(key, judged);
     if (judged.distances[place] < 0)
@@ -137,7 +134,7 @@ class CepstralDistances implements TextDistances {
       [...judged.distances].flatMap((distance, place) => {
         const value = inUnits(judged, place);
         if (distance < 0 || Math.round(100 * value) > 100 * KEPT_BELOW) return [];
-        const { from, to, ofEnd } = stretchesOf(key);
+        const { from, to, ofEnd } = stretchesOfKey(key);
         return [{ from, to, ofEnd, text: this.texts.names[place], distance: value }];
       }),
     );
@@ -152,7 +149,7 @@ class CepstralDistances implements TextDistances {
   }
 
   private judged(from: number, to: number): Judged {
-    const key = keyOf(from, to, false);
+    const key = stretchesKey(from, to, false);
     let judged = this.known.get(key);
     if (!judged) {
       const { shapes } = this.texts;

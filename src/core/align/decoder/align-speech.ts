@@ -15,7 +15,7 @@ const REMARK_LIKELY = 0.46;
 const REMARK_SECONDS: Seconds = 0.29;
 
 /**
- * Aligns cues with stretches of speech. Without a `distances` they are told apart by length and time only; `anchors` are
+ * Aligns cues with stretches of speech. Without `distances` they are told apart by length and time only; `anchors` are
  * cues of which it is known about when they were said.
  */
 export function alignSound(
@@ -28,7 +28,9 @@ export function alignSound(
   if (cues.length === 0 || speech.length === 0) return nothingFound(speech, distances);
   const { path, odds, distances: learned, slowness } = decode(cues, speech, distances, anchors, onPass);
   const confidences = confidencesOf(cues.length, path, odds);
-  return alignmentOf(cues, speech, { path, confidences, slowness }, learned);
+  const way = { path, confidences, slowness };
+  // The way as it is stored, so that correcting it is the same when it is read again.
+  return { ...alignmentOf(cues, speech, way, learned), way: unpackWay(packWay(way), cues, speech) };
 }
 
 /** What was found before, without finding it anew; `null` where it does not fit. */
@@ -73,8 +75,7 @@ export function alignmentOf(
     unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: confidences[at] }])),
     remarks: remarksOf(speech.filter((_, index) => !used[index])),
     distances,
-    // As it is stored, so that it is the same when it is read again.
-    way: unpackWay(packWay(way), cues, speech) ?? way,
+    way,
   };
 }
 

@@ -66,9 +66,7 @@ describe('what lies between two matches', () => {
           expect(found, `seed ${seed}`).toBeCloseTo(plain, 9);
           match.cost = found + match.own;
         }
-        const column = new MatchColumn(matches, all.length, remarks);
-        column.close();
-        columns.push(column);
+        columns.push(new MatchColumn(matches, all.length, remarks));
         all.push(...matches);
       }
     }

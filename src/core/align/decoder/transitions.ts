@@ -20,7 +20,7 @@ export class MatchColumn {
   readonly lastOnset: Float64Array;
   /** Of leaving out the stretches up to its end. */
   readonly remarks: Float64Array;
-  /** Of the whole way to each, once that is known. */
+  /** Of the whole way to each. */
   readonly cost: Float64Array;
   /** The least, of each and those before it, of that cost less its remarks. */
   private readonly least: Float64Array;
@@ -37,22 +37,16 @@ export class MatchColumn {
     this.remarks = new Float64Array(length);
     this.cost = new Float64Array(length);
     this.least = new Float64Array(length);
+    let least = Infinity;
     for (let at = 0; at < length; at++) {
-      const { to, lastOnset } = matches[at];
+      const { to, lastOnset, cost } = matches[at];
+      least = Math.min(least, cost - remarks[to]);
       this.to[at] = to;
       this.lastOnset[at] = lastOnset;
       this.remarks[at] = remarks[to];
-    }
-  }
-
-  /** Takes the cost of the whole way to each of its matches. */
-  close(): void {
-    let least = Infinity;
-    this.matches.forEach((match, at) => {
-      this.cost[at] = match.cost;
-      least = Math.min(least, match.cost - this.remarks[at]);
+      this.cost[at] = cost;
       this.least[at] = least;
-    });
+    }
   }
 
   /** Whether no match up to a place can lead on for less, whatever the gap. */

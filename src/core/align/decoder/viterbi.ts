@@ -161,9 +161,7 @@ function viterbi(task: Task): Way {
       const total = match.cost + ending(task, match, remarks);
       if (total < bestCost) [best, bestCost] = [match, total];
     }
-    const column = new MatchColumn(matches, count, remarks);
-    column.close();
-    columns.push(column);
+    columns.push(new MatchColumn(matches, count, remarks));
     count += matches.length;
   }
   const path: SpeechMatch[] = [];
