@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { findMovements } from '../src/islands/library/find-movements';
 import { summaryOf } from '../src/core/movement';
 import { demoLibrary } from '../src/demo/library';
@@ -10,7 +11,7 @@ export function benchLibrary(): void {
     id: `m${at}`,
     revision: 1,
     archived: false,
-    summary: { ...demo[at % demo.length], name: `${demo[at % demo.length].name} ${at}` },
+    summary: { ...itemAt(demo, at % demo.length), name: `${itemAt(demo, at % demo.length).name} ${at}` },
   }));
   const plain = timed(() => entries.filter((entry) => entry.summary.name.toLowerCase().includes('lamp')), 40);
   const search = timed(() => findMovements(entries, 'lamp', {}), 40);

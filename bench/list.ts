@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { summaryOf } from '../src/core/movement';
@@ -22,13 +23,13 @@ export async function benchList(): Promise<void> {
   const db = openDatabase();
   const studio = await insertStudio(db, `bench ${randomUUID()}`);
   try {
-    const { plan } = demoClasses()[0];
+    const { plan } = itemAt(demoClasses(), 0);
     for (let at = 0; at < 1000; at++) {
       await insertClass(db, studio.id, judgedPlan({ ...plan, title: `Class ${at}` }));
     }
     const library = demoLibrary();
     for (let at = 0; at < 2000; at++) {
-      const movement = { ...library[at % library.length], name: `Movement ${at}` };
+      const movement = { ...itemAt(library, at % library.length), name: `Movement ${at}` };
       await insertMovement(db, studio.id, { movement, summary: summaryOf(movement) });
     }
     await db.execute(sql`analyze classes, movements, takes`);

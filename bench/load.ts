@@ -2,6 +2,7 @@
  * The server under load: `npm run bench:load`, on a database of its own with 1 000 classes (needs TEST_DATABASE_URL, a
  * cluster where databases may be made). With CALM_BEFORE, the folder of an older build, both are measured in one run.
  */
+import { itemAt } from '@/core/units';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { setTimeout as wait } from 'node:timers/promises';
 import autocannon from 'autocannon';
@@ -56,7 +57,10 @@ async function savers(origin: string, classIds: readonly string[]): Promise<void
     }),
   );
   const { median } = spread(times);
-  const p99 = [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.99)];
+  const p99 = itemAt(
+    [...times].sort((a, b) => a - b),
+    Math.floor(times.length * 0.99),
+  );
   console.log(
     `  ${classIds.length} people saving: ${times.length} saves, median ${median.toFixed(0)} ms, p99 ${p99.toFixed(0)} ms${failed > 0 ? `, ${failed} failed` : ''}`,
   );
@@ -92,7 +96,7 @@ let served: Served | null = null;
 try {
   await seedDemo(database.db);
   const who = await asking();
-  const { plan } = demoClasses()[0];
+  const { plan } = itemAt(demoClasses(), 0);
   const ids: string[] = [];
   for (let at = 0; at < CLASSES; at++) {
     ids.push((await insertClass(who.db, who.studio.id, judgedPlan({ ...plan, title: `Class ${at}` }))).id);

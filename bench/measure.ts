@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 export interface Spread {
   readonly median: number;
   readonly p95: number;
@@ -6,7 +7,10 @@ export interface Spread {
 /** Median and 95th percentile of times in milliseconds. */
 export function spread(times: readonly number[]): Spread {
   const sorted = [...times].sort((a, b) => a - b);
-  return { median: sorted[Math.floor(sorted.length / 2)], p95: sorted[Math.floor(sorted.length * 0.95)] };
+  return {
+    median: itemAt(sorted, Math.floor(sorted.length / 2)),
+    p95: itemAt(sorted, Math.floor(sorted.length * 0.95)),
+  };
 }
 
 /** The spread of running something so many times. */

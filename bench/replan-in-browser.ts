@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { chromium, type Page } from '@playwright/test';
 import { withApplication } from './application';
 import { ms, spread } from './measure';
@@ -30,7 +31,7 @@ export async function measureReplan(): Promise<void> {
     times.splice(0, 5);
     times.sort((a, b) => a - b);
     console.log(
-      `an edit's replan on an hour's class in the browser, script of the whole press: median ${times[17].toFixed(1)} ms, 95th percentile ${times[33].toFixed(1)} ms`,
+      `an edit's replan on an hour's class in the browser, script of the whole press: median ${itemAt(times, 17).toFixed(1)} ms, 95th percentile ${itemAt(times, 33).toFixed(1)} ms`,
     );
     await measureTyping(page, url, scriptTime);
     await browser.close();

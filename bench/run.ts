@@ -2,6 +2,7 @@
  * Speed and memory, side by side in one run: `npm run bench`. Ratios against a peer where there is one; nothing here
  * is asserted in the tests. Needs a build (`./test` or `./start` makes one) for the size of the first load.
  */
+import { itemAt } from '@/core/units';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { readCaptions, writeWebvtt } from '../src/core/interchange';
@@ -73,11 +74,13 @@ function benchCaptions(): void {
   console.log(
     `  aligning it with its plan: ${ms(performance.now() - began)}, ${reading.totals.said} of ${reading.cues.length} cues found, heap grew by ${grown.toFixed(0)} MB`,
   );
-  const hour = expandPlan((demoClasses().find(({ plan }) => plan.targetSeconds === 3600) ?? demoClasses()[0]).plan);
+  const hour = expandPlan(
+    (demoClasses().find(({ plan }) => plan.targetSeconds === 3600) ?? itemAt(demoClasses(), 0)).plan,
+  );
   const most = Array.from({ length: 20_000 }, (_, at) => ({
     startSeconds: at * 0.7,
     endSeconds: at * 0.7 + 0.6,
-    text: hour.cues[at % hour.cues.length].text,
+    text: itemAt(hour.cues, at % hour.cues.length).text,
   }));
   const long = timed(() => readTake(hour, { captions: most, speech: null, lengthSeconds: 14_400 }), 3);
   console.log(`reading 20 000 captions, as many as are taken, against an hour's class: median ${ms(long.median)}`);
@@ -93,7 +96,7 @@ function benchCaptions(): void {
       `reading ${short.length} short captions of ${minutes} minutes (${cues.length} cues, ${totals.said} found): ${ms((user + system) / 1000)} of processor time`,
     );
   }
-  const demo = expandPlan(demoClasses()[0].plan);
+  const demo = expandPlan(itemAt(demoClasses(), 0).plan);
   const speech = demo.cues.map((cue) => ({
     startSeconds: cue.startSeconds * 1.05 + 2,
     endSeconds: cue.endSeconds * 1.05 + 2,
@@ -115,7 +118,7 @@ function benchFirstLoad(): void {
     if (seen.has(name)) return;
     seen.add(name);
     const text = readFileSync(new URL(name, folder), 'utf8');
-    for (const [, found] of text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)) follow(found);
+    for (const [, found = ''] of text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)) follow(found);
   };
   for (const name of names) if (/^(Desk|client)\..*\.js$/.test(name)) follow(name);
   const sizes = [...seen].map((name) => gzipSync(readFileSync(new URL(name, folder))).length);

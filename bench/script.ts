@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { checkPlan, createChecker } from '../src/core/checks';
 import { reachOf } from '../src/core/pacing';
 import { applyEdit } from '../src/core/plan';
@@ -22,7 +23,7 @@ export function benchScript(): void {
   const kept: number[] = [];
   const whole: number[] = [];
   for (let key = 0; key < 60; key++) {
-    const step = now.sections[1].steps[13];
+    const step = itemAt(itemAt(now.sections, 1).steps, 13);
     if (step.kind !== 'movement') throw new Error('no movement');
     const pattern = step.pattern.map((phase, at) =>
       at === 0 ? { ...phase, full: `${phase.full.slice(0, 20)}${key}` } : { ...phase },

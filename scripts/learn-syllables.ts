@@ -42,7 +42,7 @@ function count(words: readonly Entry[], chance: (word: string, at: number) => nu
     if (!carried) continue;
     let place = 0;
     for (let at = 0; at < entry.word.length; at++) {
-      if (!CARRIERS.includes(entry.word[at])) continue;
+      if (!CARRIERS.includes(entry.word.charAt(at))) continue;
       const yes = carried[place++] ? 1 : 0;
       for (let width = 0; width < widths; width++) {
         const key = windowOf(entry.word, at, width);
@@ -58,7 +58,7 @@ function count(words: readonly Entry[], chance: (word: string, at: number) => nu
 function firstGuess(word: string, at: number): number {
   const letter = word[at];
   if (letter === 'm' || letter === 'c') return 0.05;
-  const afterVowel = at > 0 && 'aeiou'.includes(word[at - 1]);
+  const afterVowel = at > 0 && 'aeiou'.includes(word.charAt(at - 1));
   if (letter === 'e' && at === word.length - 1) return 0.2;
   return afterVowel ? 0.3 : 0.9;
 }
@@ -93,7 +93,7 @@ for (let width = 0; width < WINDOWS; width++) {
   const gain = new Map<string, number>();
   for (const entry of learning) {
     for (let at = 0; at < entry.word.length; at++) {
-      if (!CARRIERS.includes(entry.word[at])) continue;
+      if (!CARRIERS.includes(entry.word.charAt(at))) continue;
       const key = windowOf(entry.word, at, width);
       if (seen.has(key)) continue;
       seen.add(key);
@@ -111,7 +111,8 @@ for (let width = 0; width < WINDOWS; width++) {
 
 const countIn = (word: string): number => {
   let total = 0;
-  for (let at = 0; at < word.length; at++) if (CARRIERS.includes(word[at]) && decide(word, at, WINDOWS - 1)) total++;
+  for (let at = 0; at < word.length; at++)
+    if (CARRIERS.includes(word.charAt(at)) && decide(word, at, WINDOWS - 1)) total++;
   return Math.max(1, total);
 };
 const agreement = (words: readonly Entry[]): string =>

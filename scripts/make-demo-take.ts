@@ -4,6 +4,7 @@
  * Drift, two skipped cues, three remarks, a little room noise. Needs espeak-ng and ffmpeg from Debian's packages.
  * Run with `npx tsx scripts/make-demo-take.ts`; the same seed gives the same take.
  */
+import { itemAt } from '@/core/units';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -58,8 +59,8 @@ function speak(text: string): Float32Array {
   const { samples } = sound.value;
   let from = 0;
   let to = samples.length;
-  while (from < to && Math.abs(samples[from]) < 0.01) from++;
-  while (to > from && Math.abs(samples[to - 1]) < 0.01) to--;
+  while (from < to && Math.abs(itemAt(samples, from)) < 0.01) from++;
+  while (to > from && Math.abs(itemAt(samples, to - 1)) < 0.01) to--;
   return samples.slice(from, to);
 }
 
@@ -93,7 +94,7 @@ for (let at = 0; at < sound.length; at++) {
 for (const { said, samples } of spoken) {
   const from = Math.round(said.startSeconds * RATE);
   samples.forEach((sample, index) => {
-    sound[from + index] += sample * 0.5;
+    sound[from + index] = (sound[from + index] ?? 0) + sample * 0.5;
   });
 }
 const raw = join(folder, 'take.f32');
@@ -148,7 +149,7 @@ writeFileSync(
         startSeconds: rounded(said.startSeconds),
         endSeconds: rounded(said.endSeconds),
       })),
-      skipped: SKIPPED.map((index) => timeline.cues[index].id),
+      skipped: SKIPPED.map((index) => itemAt(timeline.cues, index).id),
       speech: speechSegments(meter.read()),
     },
     null,

@@ -8,7 +8,7 @@ import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writ
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import ts from 'typescript';
-import { Random } from '@/core/units';
+import { firstItems, itemAt, Random } from '@/core/units';
 
 const root = new URL('..', import.meta.url).pathname;
 
@@ -101,13 +101,13 @@ let tried = 0;
 let survived = 0;
 try {
   while (tried < Number(count) && left.length > 0) {
-    const [mutant] = left.splice(random.whole(0, left.length - 1), 1);
+    const [mutant] = firstItems(left.splice(random.whole(0, left.length - 1), 1), 1);
     tried++;
     const killed = isKilled(copy, mutant);
     process.stderr.write(killed ? '.' : '!');
     if (killed) continue;
     survived++;
-    const code = readFileSync(join(root, mutant.file), 'utf8').split('\n')[mutant.line - 1].trim();
+    const code = itemAt(readFileSync(join(root, mutant.file), 'utf8').split('\n'), mutant.line - 1).trim();
     console.log(`passes: ${mutant.file}:${mutant.line}: ${mutant.from} as ${mutant.to}: ${code}`);
   }
 } finally {

@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import { itemAt } from '@/core/units';
 
 /*
  * The rooms of the house and who asks whom, read off the imports and drawn as SVG. A room is a concept of the core or a
@@ -11,7 +12,7 @@ const IMPORT = /\b(?:from|import)\s*\(?\s*'([^']+)'/g;
 
 function roomOf(path: string): string | null {
   const [src, folder, concept] = path.split('/');
-  if (src !== 'src' || concept === undefined) return null;
+  if (src !== 'src' || folder === undefined || concept === undefined) return null;
   return folder === 'core' ? `core/${concept}` : folder;
 }
 
@@ -25,7 +26,7 @@ export function readRooms(): ReadonlyMap<string, ReadonlySet<string>> {
     if (room === null) continue;
     const asks = rooms.get(room) ?? new Set();
     rooms.set(room, asks);
-    for (const [, asked] of readFileSync(join(root, file), 'utf8').matchAll(IMPORT)) {
+    for (const [, asked = ''] of readFileSync(join(root, file), 'utf8').matchAll(IMPORT)) {
       const path = asked.startsWith('@/') ? `src/${asked.slice(2)}/x` : join(dirname(file), asked);
       const other = asked.startsWith('@/') || asked.startsWith('.') ? roomOf(path) : null;
       if (other !== null && other !== room) asks.add(other);
@@ -66,7 +67,7 @@ export function drawRooms(): string {
   const height = 2 * BOX.edge + rows.length * BOX.down;
   const placeOf = (room: string): { readonly x: number; readonly y: number } => {
     const floor = floors.get(room) ?? 0;
-    const row = rows[floor];
+    const row = itemAt(rows, floor);
     const left = (width - row.length * BOX.across) / 2 + (BOX.across - BOX.width) / 2;
     return { x: left + row.indexOf(room) * BOX.across, y: BOX.edge + (top - floor) * BOX.down };
   };

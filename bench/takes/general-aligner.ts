@@ -46,7 +46,7 @@ export function generalAligner(
   const places = warp(scaled(coarse(whole)), scaled(joinSamples(pieces)));
   return timeline.cues.map(({ id }, index) => ({
     id,
-    saidAtSeconds: times[places[Math.min(places.length - 1, Math.floor(starts[index]))]] ?? null,
+    saidAtSeconds: times[places[Math.min(places.length - 1, Math.floor(starts[index] ?? 0))] ?? 0] ?? null,
   }));
 }
 
@@ -56,7 +56,7 @@ function coarse(cepstra: Float32Array): Float32Array {
   for (let frame = 0; frame < frames; frame++) {
     for (let order = 0; order < ORDERS; order++) {
       let sum = 0;
-      for (let step = 0; step < FRAME; step++) sum += cepstra[(frame * FRAME + step) * COEFFICIENTS + order + 1];
+      for (let step = 0; step < FRAME; step++) sum += cepstra[(frame * FRAME + step) * COEFFICIENTS + order + 1] ?? 0;
       out[frame * ORDERS + order] = sum / FRAME;
     }
   }
@@ -71,12 +71,12 @@ function scaled(shape: Float32Array): Float32Array {
     let sum = 0;
     let squares = 0;
     for (let at = order; at < shape.length; at += ORDERS) {
-      sum += shape[at];
-      squares += shape[at] ** 2;
+      sum += shape[at] ?? 0;
+      squares += (shape[at] ?? 0) ** 2;
     }
     const mean = sum / frames;
     const deviation = Math.sqrt(Math.max(1e-9, squares / frames - mean ** 2));
-    for (let at = order; at < shape.length; at += ORDERS) out[at] = (shape[at] - mean) / deviation;
+    for (let at = order; at < shape.length; at += ORDERS) out[at] = ((shape[at] ?? 0) - mean) / deviation;
   }
   return out;
 }
@@ -91,16 +91,16 @@ function warp(a: Float32Array, b: Float32Array): Int32Array {
   let before = new Float32Array(width).fill(Infinity);
   for (let row = 0; row < rows; row++) {
     const now = new Float32Array(width).fill(Infinity);
-    const shift = row > 0 ? from[row] - from[row - 1] : 0;
-    for (let at = 0; at < width && from[row] + at < columns; at++) {
+    const shift = row > 0 ? (from[row] ?? 0) - (from[row - 1] ?? 0) : 0;
+    for (let at = 0; at < width && (from[row] ?? 0) + at < columns; at++) {
       let apart = 0;
       for (let order = 0; order < ORDERS; order++) {
-        apart += (a[row * ORDERS + order] - b[(from[row] + at) * ORDERS + order]) ** 2;
+        apart += ((a[row * ORDERS + order] ?? 0) - (b[((from[row] ?? 0) + at) * ORDERS + order] ?? 0)) ** 2;
       }
       apart = Math.sqrt(apart);
       const across = row === 0 ? (at === 0 ? 0 : Infinity) : (before[at + shift - 1] ?? Infinity);
       const up = row === 0 ? Infinity : (before[at + shift] ?? Infinity);
-      const left = at > 0 ? now[at - 1] : Infinity;
+      const left = at > 0 ? (now[at - 1] ?? 0) : Infinity;
       const least = Math.min(across, up, left);
       now[at] = least + apart;
       came[row * width + at] = least === across ? 0 : least === up ? 1 : 2;
@@ -111,7 +111,7 @@ function warp(a: Float32Array, b: Float32Array): Int32Array {
   let column = columns - 1;
   for (let row = rows - 1; row >= 0;) {
     places[row] = column;
-    const way = came[row * width + Math.min(width - 1, Math.max(0, column - from[row]))];
+    const way = came[row * width + Math.min(width - 1, Math.max(0, column - (from[row] ?? 0)))];
     if (way !== 1) column = Math.max(0, column - 1);
     if (way !== 2) row--;
   }

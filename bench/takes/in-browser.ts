@@ -3,6 +3,7 @@
  * after it where not all of 5, 20 and 60 are wanted. Prints time by what was done and the most memory of the page, then
  * a correction and a scroll on the take that came of it. Uses the application at CALM_URL, or one started here.
  */
+import { firstItems } from '@/core/units';
 import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -37,7 +38,10 @@ function recordingOf(
   mkdirSync(kept, { recursive: true });
   const { samples } = makeTake({ plan, voice: 'harbour', tempo: 'steady', background: 'birds', seed: minutes });
   const folder = mkdtempSync(join(kept, 'making-'));
-  const [wav, clip, made] = ['sound.wav', 'clip.mp4', 'made.mp4'].map((name) => join(folder, name));
+  const [wav, clip, made] = firstItems(
+    ['sound.wav', 'clip.mp4', 'made.mp4'].map((name) => join(folder, name)),
+    3,
+  );
   writeFileSync(wav, Buffer.concat([wavHeader(samples.length, TAKE_RATE), pcm16(samples)]));
   const ffmpeg = (...args: string[]): void => void execFileSync('ffmpeg', ['-v', 'error', '-y', ...args]);
   const picture = ['-c:v', 'libx264', '-preset', 'veryfast', '-b:v', PICTURE, '-minrate', PICTURE, '-maxrate', PICTURE];

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { makePhase } from '@/core/movement';
 import { makeLength, makeSilence, makeSection, makeTalk, makeTransition } from '@/core/plan';
 import { eightSections } from '@/templates';
@@ -235,11 +236,14 @@ function thursdayLive(): DemoClass {
         ...makeSection(newId, 'main', [
           makeTalk(newId, `Before set ${turn}`, [
             [
-              [
-                'The first set is for the breath.',
-                'The second set is for the legs.',
-                'The third set puts it all together.',
-              ][turn - 1],
+              itemAt(
+                [
+                  'The first set is for the breath.',
+                  'The second set is for the legs.',
+                  'The third set puts it all together.',
+                ],
+                turn - 1,
+              ),
               2,
             ],
             ['Shake out the arms, drink if you like, and find your place again.', 12],

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshBrowser, store } from '../../tests/support/browser-store';
 import { Drafts, leftDrafts } from './drafts';
@@ -82,7 +83,7 @@ describe('drafts', () => {
     store.alive.add('alive');
     const left = await leftDrafts('class');
     expect(left.map(({ id, draft: found }) => [id, found.document])).toEqual([['d1', 'our own']]);
-    await left[0].drop();
-    expect((await leftDrafts('class'))[0].draft.document).toBe('of a tab that is gone');
+    await itemAt(left, 0).drop();
+    expect(itemAt(await leftDrafts('class'), 0).draft.document).toBe('of a tab that is gone');
   });
 });

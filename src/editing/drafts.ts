@@ -141,14 +141,14 @@ async function allDrafts(): Promise<Found[]> {
 
 function foundUnder(name: string, raw: unknown): Found | null {
   if (typeof raw !== 'object' || raw === null) return null;
-  const [prefix, first, second, third] = name.split('/');
+  const [prefix, first = '', second = '', third] = name.split('/');
   if (prefix === PREFIX && third !== undefined) {
     return { key: { kind: first as DraftKind, id: second }, tab: third, name, draft: raw as Draft };
   }
   // From before other documents had drafts: classes under `draft/<class>/<tab>`, movements without a tab.
   const { baseRevision, plan, movement } = raw as OlderDraft;
   const older = { baseRevision, unanswered: [], at: 0 };
-  if (prefix === PREFIX && second !== undefined && plan !== undefined) {
+  if (prefix === PREFIX && second !== '' && plan !== undefined) {
     return { key: { kind: 'class', id: first }, tab: second, name, draft: { ...older, document: plan } };
   }
   const id = /^movement draft (.+)$/.exec(name)?.[1];

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshBrowser, store } from '../../tests/support/browser-store';
 import { documentServer as server, type Doc } from '../../tests/support/document-server';
@@ -56,7 +57,7 @@ describe('a document that saves itself', () => {
     kept.mode = 'up';
     await vi.advanceTimersByTimeAsync(3_000);
     expect([kept.words, kindNow(states)]).toEqual(['lost and found', 'saved']);
-    expect(kept.bodies[1].unanswered).toEqual([kept.bodies[0].saveId]);
+    expect(itemAt(kept.bodies, 1).unanswered).toEqual([itemAt(kept.bodies, 0).saveId]);
   });
 
   it('knows such a save also after a crash, for it was written down before it was sent', async () => {
@@ -144,11 +145,11 @@ describe('what closed pages left', () => {
     expect(await save()).toEqual([{ id: 'd1', document: { words: 'left' }, saved: false }]);
     expect(store.idb.size).toBe(1);
     kept.mode = 'up';
-    expect((await save())[0].saved).toBe(true);
+    expect(itemAt(await save(), 0).saved).toBe(true);
     expect([kept.words, store.idb.size, store.local.size]).toEqual(['left', 0, 0]);
     store.idb.set('draft/class/d1/gone', draft);
     Object.assign(kept, { revision: 9, words: 'elsewhere', lastSaveId: '' });
-    expect((await save())[0].saved).toBe(false);
+    expect(itemAt(await save(), 0).saved).toBe(false);
     expect([kept.words, store.idb.size]).toEqual(['elsewhere', 1]);
   });
 });

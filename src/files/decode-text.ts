@@ -8,7 +8,7 @@ export interface DecodedText {
 
 /** Reads bytes as text: UTF-16 by its mark, else UTF-8, else Western European with a note. */
 export function decodeText(bytes: Uint8Array): DecodedText {
-  const mark = bytes.length >= 2 ? (bytes[0] << 8) | bytes[1] : 0;
+  const mark = bytes.length >= 2 ? ((bytes[0] ?? 0) << 8) | (bytes[1] ?? 0) : 0;
   if (mark === 0xfffe) return { text: new TextDecoder('utf-16le').decode(bytes), oddities: [] };
   if (mark === 0xfeff) return { text: new TextDecoder('utf-16be').decode(bytes), oddities: [] };
   try {

@@ -1,6 +1,6 @@
 import { ALL_FORMATS, AudioSampleSink, BlobSource, Input, type AudioSample } from 'mediabunny';
 import { joinSamples, LevelMeter, Loudness, noiseFloor, type SoundFigures } from '@/core/signal';
-import { failed, formatClock, ok, type Issue, type Result, type Seconds } from '@/core/units';
+import { itemAt, failed, formatClock, ok, type Issue, type Result, type Seconds } from '@/core/units';
 
 const LONGEST_SECONDS = 4 * 3600;
 
@@ -133,7 +133,7 @@ class Gathered {
     if (hole > HOLE) this.keep(this.silence(Math.round(Math.min(hole, LONGEST_SECONDS) * this.rate)));
     const planes = planesOf(sample);
     // What a codec put before the start is no part of the recording.
-    const early = this.total === 0 && hole < 0 ? Math.min(planes[0].length, Math.round(-hole * this.rate)) : 0;
+    const early = this.total === 0 && hole < 0 ? Math.min(itemAt(planes, 0).length, Math.round(-hole * this.rate)) : 0;
     // Channels that change half-way are measured by their mean from there on.
     const fitting = planes.length === this.channels ? planes : Array<Float32Array>(this.channels).fill(mono(planes));
     this.keep(early > 0 ? fitting.map((plane) => plane.subarray(early)) : fitting);
@@ -142,7 +142,7 @@ class Gathered {
   async handOn(): Promise<void> {
     if (this.samples === 0) return;
     const planes = Array.from({ length: this.channels }, (_, channel) =>
-      joinSamples(this.parts.map((part) => part[channel])),
+      joinSamples(this.parts.map((part) => itemAt(part, channel))),
     );
     this.parts = [];
     this.samples = 0;
@@ -165,8 +165,8 @@ class Gathered {
 
   private keep(planes: Float32Array[]): void {
     this.parts.push(planes);
-    this.samples += planes[0].length;
-    this.total += planes[0].length;
+    this.samples += itemAt(planes, 0).length;
+    this.total += itemAt(planes, 0).length;
   }
 
   private silence(samples: number): Float32Array[] {
@@ -184,9 +184,10 @@ function planesOf(sample: AudioSample): Float32Array[] {
 
 /** The mean of all channels. */
 function mono(planes: readonly Float32Array[]): Float32Array {
-  if (planes.length === 1) return planes[0];
-  const mixed = new Float32Array(planes[0].length);
-  for (const plane of planes) for (let at = 0; at < mixed.length; at++) mixed[at] += plane[at] / planes.length;
+  if (planes.length === 1) return itemAt(planes, 0);
+  const mixed = new Float32Array(itemAt(planes, 0).length);
+  for (const plane of planes)
+    for (let at = 0; at < mixed.length; at++) mixed[at] = (mixed[at] ?? 0) + (plane[at] ?? 0) / planes.length;
   return mixed;
 }
 

@@ -38,7 +38,7 @@ export class OggSerial {
     view.setUint32(SERIAL, this.serial, true);
     view.setUint32(CHECKSUM, 0, true);
     let sum = 0;
-    for (const byte of page) sum = ((sum << 8) ^ STEPS[((sum >>> 24) ^ byte) & 0xff]) >>> 0;
+    for (const byte of page) sum = ((sum << 8) ^ (STEPS[((sum >>> 24) ^ byte) & 0xff] ?? 0)) >>> 0;
     view.setUint32(CHECKSUM, sum, true);
   }
 }
@@ -46,9 +46,9 @@ export class OggSerial {
 /** Length of the page that begins at a place; `null` where not all of it is there. */
 function pageLength(bytes: Uint8Array, at: number): number | null {
   if (at + HEAD > bytes.length) return null;
-  const count = bytes[at + LENGTHS];
+  const count = bytes[at + LENGTHS] ?? 0;
   if (at + HEAD + count > bytes.length) return null;
   let length = HEAD + count;
-  for (let segment = 0; segment < count; segment++) length += bytes[at + HEAD + segment];
+  for (let segment = 0; segment < count; segment++) length += bytes[at + HEAD + segment] ?? 0;
   return at + length > bytes.length ? null : length;
 }

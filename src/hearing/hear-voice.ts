@@ -68,7 +68,7 @@ class Judged {
     await this.decide(this.decided + this.waiting.length / STEP_SAMPLES, may);
     if (this.filled > this.from) await this.judgeBlock();
     const all = new Float32Array(this.decided);
-    for (const { steps, likely } of this.found) (await likely).forEach((one, at) => (all[steps[at]] = one));
+    for (const { steps, likely } of this.found) (await likely).forEach((one, at) => (all[steps[at] ?? 0] = one));
     return all;
   }
 
@@ -156,9 +156,9 @@ export class VoiceHearing {
     this.cepstra.push(samples);
     const mixed = new Float32Array(samples.length);
     for (let at = 0; at < samples.length; at++) {
-      const raw = at < this.inside.length ? this.inside[at] : 0;
-      mixed[at] = samples[at] + RAW_SHARE * raw;
-      this.may.add(samples[at], raw);
+      const raw = at < this.inside.length ? (this.inside[at] ?? 0) : 0;
+      mixed[at] = (samples[at] ?? 0) + RAW_SHARE * raw;
+      this.may.add(samples[at] ?? 0, raw);
     }
     this.inside = this.inside.slice(samples.length);
     await this.judged.add(this.toJudged.push(mixed), this.may.steps);

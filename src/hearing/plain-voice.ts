@@ -20,7 +20,7 @@ class Rewound {
       {},
       {
         get: (_, name) => {
-          return (...args: unknown[]): unknown => running.wasi?.wasiImport[name as string](...(args as number[]));
+          return (...args: unknown[]): unknown => running.wasi?.wasiImport[name as string]?.(...(args as number[]));
         },
       },
     );
@@ -84,8 +84,8 @@ const MARGIN = 200;
 export function trimmed({ samples, sampleRate }: MonoSound): MonoSound {
   let from = 0;
   let to = samples.length;
-  while (from < to && Math.abs(samples[from]) < SILENT) from++;
-  while (to > from && Math.abs(samples[to - 1]) < SILENT) to--;
+  while (from < to && Math.abs(samples[from] ?? 0) < SILENT) from++;
+  while (to > from && Math.abs(samples[to - 1] ?? 0) < SILENT) to--;
   return { sampleRate, samples: samples.subarray(Math.max(0, from - MARGIN), to + MARGIN) };
 }
 

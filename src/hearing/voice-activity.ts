@@ -60,10 +60,10 @@ export class VoiceActivity {
       });
       state = given.stateN as typeof state;
       if (step < 0) continue;
-      const likely = given.output.data as Float32Array;
+      const likely = given.output?.data as Float32Array;
       for (let lane = 0; lane < SIDE_BY_SIDE; lane++) {
         const at = lane * each + step;
-        if (at < steps) found[at] = likely[lane];
+        if (at < steps) found[at] = likely[lane] ?? 0;
       }
     }
     return found;

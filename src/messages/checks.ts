@@ -1,9 +1,10 @@
-import type { CheckGroup, Finding, Fix, Gravity } from '@/core/checks';
+import type { CheckGroup, FactName, Finding, Fix, Gravity } from '@/core/checks';
 import type { Caution, Stance } from '@/core/movement';
 import { formatClock, formatDifference } from '@/core/units';
 import { CAUTION_WORDS, STANCE_WORDS } from './movement';
 
-type Facts = Finding['facts'];
+/** What a check gives for its own words; which, stands in its file, and a test words every finding. */
+type Facts = Readonly<Record<FactName, string | number>>;
 
 export const GRAVITY_WORDS: Readonly<Record<Gravity, string>> = {
   must: 'Must fix',
@@ -296,11 +297,11 @@ function stance(value: string | number): string {
 
 /** What a finding is and why, in words. */
 export function findingWords({ check, facts }: Pick<Finding, 'check' | 'facts'>): { title: string; why: string } {
-  const { title, why } = CHECK_WORDS[check];
-  return { title, why: why(facts) };
+  const words = CHECK_WORDS[check];
+  return words ? { title: words.title, why: words.why(facts as Facts) } : { title: check, why: '' };
 }
 
 /** What its fix would do; `null` where there is none. */
 export function fixWords(check: string, fix: Fix | null): string | null {
-  return fix ? (CHECK_WORDS[check].fix ?? 'Fix it') : null;
+  return fix ? (CHECK_WORDS[check]?.fix ?? 'Fix it') : null;
 }

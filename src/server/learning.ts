@@ -10,7 +10,7 @@ export async function learningOf(who: Asking, classId: string): Promise<Learning
   const takes = await findTakenClasses(who.db, who.studio.id, classId);
   const listed = takes.map(({ id, name }) => ({ id, name }));
   const [first] = takes;
-  if (takes.length === 0) return { revision, takes: listed, predictions: [], nextSeconds: null, proposals: [] };
+  if (!first) return { revision, takes: listed, predictions: [], nextSeconds: null, proposals: [] };
   const known = takes.map(knownTake);
   const usual = usualOf(known);
   return {

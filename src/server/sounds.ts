@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { UUID } from '@/api/saves';
 import {
   dropPiecesFrom,
@@ -82,9 +83,9 @@ async function bytesBetween(
 ): Promise<Uint8Array<ArrayBuffer>> {
   let start = 0;
   let first = 0;
-  while (first < sizes.length - 1 && start + sizes[first] <= from) start += sizes[first++];
+  while (first < sizes.length - 1 && start + itemAt(sizes, first) <= from) start += itemAt(sizes, first++);
   let last = first;
-  for (let end = start + sizes[first]; end <= to && last < sizes.length - 1; end += sizes[last]) last++;
+  for (let end = start + itemAt(sizes, first); end <= to && last < sizes.length - 1; end += itemAt(sizes, last)) last++;
   const pieces = await readPieces(db, studio.id, soundId, first, last);
   return new Uint8Array(Buffer.concat(pieces).subarray(from - start, to + 1 - start));
 }

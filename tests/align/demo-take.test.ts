@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -18,7 +19,7 @@ afterAll(() => rmSync(folder, { recursive: true }));
 const file = (ending: string): string =>
   new URL(`../../demo/take/before-the-first-ferry${ending}`, import.meta.url).pathname;
 const truth = JSON.parse(readFileSync(file('.truth.json'), 'utf8')) as DemoTruth;
-const timeline = expandPlan(demoClasses()[0].plan);
+const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
 
 /** Speech as the level of the shipped sound shows it, decoded by ffmpeg. */
 function speechInSound(): Evidence['speech'] {
@@ -79,7 +80,7 @@ describe('the demo take', () => {
     expect(reading.remarks.length).toBe(remarks.length);
     // A remark inside a merged caption is timed by the caption's length shared out.
     remarks.forEach((remark, index) =>
-      expect(Math.abs(reading.remarks[index].startSeconds - remark.startSeconds)).toBeLessThan(1),
+      expect(Math.abs(itemAt(reading.remarks, index).startSeconds - remark.startSeconds)).toBeLessThan(1),
     );
   });
 });

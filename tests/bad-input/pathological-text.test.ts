@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { PARSERS, pathologicalTexts } from '../support/pathological';
 
@@ -29,7 +30,7 @@ function growth(parse: (text: string) => unknown, small: string, large: string):
 }
 
 const texts = [...pathologicalTexts(SMALL)].map(([name, small]) => ({ name, small, large: '' }));
-[...pathologicalTexts(LARGE)].forEach(([, large], at) => (texts[at].large = large));
+[...pathologicalTexts(LARGE)].forEach(([, large], at) => (itemAt(texts, at).large = large));
 
 describe('text from outside that looks for the weak place of a pattern', () => {
   it.each(Object.entries(PARSERS))('is read in time that grows with its length: %s', (_, parse) => {

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -98,8 +99,8 @@ test('two takes brought at once are both read, also of one file', async ({ conte
   for (const page of pages) await bring(page, id, sound, true);
   for (const page of pages) await expect(figures(page)).toContainText('0:22', { timeout: 90_000 });
   expect(new Set(pages.map((page) => page.url())).size).toBe(2);
-  await pages[0].goto(`${origin()}/classes/${id}/takes`);
-  await expect(pages[0].getByRole('link', { name: 'both.wav' })).toHaveCount(2);
+  await itemAt(pages, 0).goto(`${origin()}/classes/${id}/takes`);
+  await expect(itemAt(pages, 0).getByRole('link', { name: 'both.wav' })).toHaveCount(2);
 });
 
 test('the guide’s log is laid on a recording by its sync mark', async ({ page }) => {
@@ -108,10 +109,11 @@ test('the guide’s log is laid on a recording by its sync mark', async ({ page 
     [800, 9],
     [1000, 9.2],
     [1250, 9.4],
-  ].map(([hertz, at]) => `0.2*sin(2*PI*${hertz}*t)*between(t\\,${at}\\,${at + 0.1})`);
+  ] as const;
+  const sounds = tones.map(([hertz, at]) => `0.2*sin(2*PI*${hertz}*t)*between(t\\,${at}\\,${at + 0.1})`);
   const marked = ffmpeg(
     'marked.wav',
-    ...['-f', 'lavfi', '-i', `aevalsrc=${tones.join('+')}:s=16000:d=40`],
+    ...['-f', 'lavfi', '-i', `aevalsrc=${sounds.join('+')}:s=16000:d=40`],
     ...['-f', 'lavfi', '-i', 'anoisesrc=c=pink:a=0.01:r=16000:d=40'],
     ...['-filter_complex', 'amix=2:normalize=0'],
   );

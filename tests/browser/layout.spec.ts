@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { layoutFaults } from '../support/layout';
@@ -180,7 +181,7 @@ test('takes, history, preview and print', async ({ page }) => {
     if (view === 'Use this take') await expect(page.getByRole('region', { name: 'Proposed changes' })).toBeVisible();
     await expectLaidOut(page, `take, ${view}`);
   }
-  const desk = page.url().split('/takes')[0];
+  const desk = itemAt(page.url().split('/takes'), 0);
   await page.goto(`${desk}/history`);
   await page
     .getByRole('button', { name: /^Open the version/ })

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { expect, type Page } from '@playwright/test';
 import { copyOf, expectSaved, openDesk, origin, runtime, storedClass, test } from './desk-page';
 
@@ -82,7 +83,7 @@ test('a breath pattern is shaped by keys and by pointer, with what it means for 
   await page.mouse.up();
   const lengths = (await phases.allTextContents()).map((text) => Number(/[\d.]+/.exec(text)?.[0]));
   expect(lengths[0]).toBeGreaterThan(5);
-  expect(lengths[0] + lengths[1]).toBeCloseTo(10.2, 1);
+  expect(itemAt(lengths, 0) + itemAt(lengths, 1)).toBeCloseTo(10.2, 1);
   await phases.nth(2).focus();
   await page.keyboard.press('Delete');
   await expect(phases).toHaveCount(2);

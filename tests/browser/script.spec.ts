@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { formOn } from '@/core/movement';
@@ -76,7 +77,7 @@ test('forms are chosen on the strip and held; fitting the words leaves what fits
   await expect(page.getByText('Every line fits its breath. Nothing changed.')).toBeVisible();
   await expectSaved(page);
   const { plan } = await storedClass(id);
-  const step = plan.sections[3].steps[0];
+  const step = itemAt(itemAt(plan.sections, 3).steps, 0);
   expect(step.kind === 'movement' && step.fadePins).toEqual([2]);
   expect(step.kind === 'movement' && formOn(step.fade, 2)).toBe('short');
 });

@@ -1,5 +1,5 @@
 import { test } from '@playwright/test';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { seedDemo } from '@/demo/seed';
 import { freshDatabase } from '../support/application';
 import { DISASTERS, Ground, round } from '../support/trials';
@@ -24,7 +24,7 @@ for (let lane = 0; lane < LANES; lane++) {
       for (let seed = lane; seed < ROUNDS; seed += LANES) {
         if (ONLY !== null && seed !== ONLY) continue;
         const chance = new Random(9_000 + seed);
-        const disaster = DISASTERS[(seed >> 1) % DISASTERS.length];
+        const disaster = itemAt(DISASTERS, (seed >> 1) % DISASTERS.length);
         await round(ground, seed, disaster, chance);
         done.set(disaster, (done.get(disaster) ?? 0) + 1);
       }

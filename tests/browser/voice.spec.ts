@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { chromium, expect, type Page } from '@playwright/test';
 import { paragraphWav } from '../support/paragraph-sound';
 import { copyOf, expectSaved, openDesk, origin, ownFolder, storedClass, test } from './desk-page';
@@ -49,7 +50,7 @@ test('a paragraph is read aloud and measured; its class takes the voice over', a
   const rates = kept.map((text) => Number.parseInt(text, 10));
   expect(rates.length).toBe(2);
   // The microphone's way and the file's own give the same within a twentieth.
-  expect(Math.abs(rates[0] / rates[1] - 1)).toBeLessThan(0.05);
+  expect(Math.abs(itemAt(rates, 0) / itemAt(rates, 1) - 1)).toBeLessThan(0.05);
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   await page.getByRole('button', { name: /^Use my voice: / }).click();

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { expect, type Page } from '@playwright/test';
@@ -59,7 +60,7 @@ test('1, 2: the list holds the demo studio; a class opens as a timeline falling 
         item.querySelector('button')?.getBoundingClientRect().bottom ?? 0,
       ]),
     );
-  tops.slice(1).forEach(([top], index) => expect(top + 3).toBeGreaterThanOrEqual(tops[index][1]));
+  tops.slice(1).forEach(([top = 0], index) => expect(top + 3).toBeGreaterThanOrEqual(itemAt(itemAt(tops, index), 1)));
   await page.getByRole('navigation').getByRole('button', { name: 'Turning the lighthouse', exact: true }).click();
   await page.waitForTimeout(300);
   await shot(page, 'class-desk');
@@ -118,7 +119,7 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await expectSaved(page);
 
   await page.getByRole('button', { name: 'Publish' }).click();
-  for (const [label, start] of [
+  for (const [label = '', start = ''] of [
     ['Captions (WebVTT)', 'WEBVTT'],
     ['Captions (SRT)', '1'],
     ['Chapters (WebVTT)', 'WEBVTT'],

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -75,10 +76,10 @@ describe('./calm', () => {
       cues: object[];
     };
     expect(Math.abs(timeline.runtimeSeconds - timeline.targetSeconds)).toBeLessThan(1);
-    expect(Object.keys(timeline.phases[0])).toEqual(
+    expect(Object.keys(itemAt(timeline.phases, 0))).toEqual(
       expect.arrayContaining(['step', 'round', 'side', 'kind', 'startSeconds', 'endSeconds']),
     );
-    expect(Object.keys(timeline.cues[0])).toEqual(
+    expect(Object.keys(itemAt(timeline.cues, 0))).toEqual(
       expect.arrayContaining(['id', 'step', 'text', 'startSeconds', 'endSeconds']),
     );
   });

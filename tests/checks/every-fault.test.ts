@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { CHECKS, checkPlan, createChecker, setAsideReason, type Finding } from '@/core/checks';
 import { findStep, planAfter, readPlan, type ClassPlan } from '@/core/plan';
@@ -5,11 +6,11 @@ import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { FAULTS } from './faults';
 
-const ferry = demoClasses()[0].plan;
+const ferry = itemAt(demoClasses(), 0).plan;
 
 /** The plan with its fault; at the length that it makes, so that the target is not what is found. */
 function faulty(index: number): ClassPlan {
-  const { check, make } = FAULTS[index];
+  const { check, make } = itemAt(FAULTS, index);
   const plan = make(ferry);
   return check === 'off-target' ? plan : { ...plan, targetSeconds: expandPlan(plan).runtimeSeconds };
 }

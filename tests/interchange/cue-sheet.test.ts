@@ -5,7 +5,7 @@ import { readCsv, readCueSheet, writeCsv, writeCueSheet } from '@/core/interchan
 import { planAfter, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Random } from '@/core/units';
+import { firstItems, itemAt, Random } from '@/core/units';
 
 /* Source: RFC 4180 (CSV); the independent reader and writer are csv-parse and csv-stringify. */
 
@@ -57,14 +57,14 @@ describe('CSV', () => {
 });
 
 describe('a cue sheet', () => {
-  const plan = demoClasses()[0].plan;
+  const plan = itemAt(demoClasses(), 0).plan;
 
   it('has a row for every cue, with times that others read', () => {
     const data = rowsOf(sheet(plan));
     const { cues } = expandPlan(plan);
     expect(data.length).toBe(cues.length);
     data.forEach((row, index) => {
-      expect(row.said).toBe(cues[index].text);
+      expect(row.said).toBe(itemAt(cues, index).text);
       expect(row.start).toMatch(/^\d+:\d\d\.\d$/);
     });
   });
@@ -108,8 +108,8 @@ describe('a cue sheet', () => {
   });
 
   it('keeps a line from being run as a formula, and reads it back', () => {
-    const [section] = plan.sections;
-    const [talk] = section.steps;
+    const [section] = firstItems(plan.sections, 1);
+    const [talk] = firstItems(section.steps, 1);
     if (talk.kind !== 'talk') throw new Error('no talk');
     const lines = talk.lines.map((line, at) => (at === 0 ? { ...line, text: '=cmd|x' } : line));
     const risky = { ...plan, sections: [{ ...section, steps: [{ ...talk, lines }] }] };

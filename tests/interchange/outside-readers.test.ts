@@ -4,15 +4,15 @@ import { WebVTTParser } from 'webvtt-parser';
 import { publish } from '@/core/publish';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 /* Source: two parsers from the npm registry that share no code with ours, webvtt-parser (strict) and media-captions. */
 
 const odd = {
-  ...demoClasses()[0].plan,
+  ...itemAt(demoClasses(), 0).plan,
   title: 'a --> b',
-  sections: demoClasses()[0].plan.sections.map((section, index) =>
+  sections: itemAt(demoClasses(), 0).plan.sections.map((section, index) =>
     index === 0 ? { ...section, title: 'Chapter --> <b>& 🌊 مرحبا' } : section,
   ),
 };

@@ -3,7 +3,7 @@ import { knownTake, predictionsOf, proposalsOf, usualOf, type KnownTake } from '
 import { applyEdit, readPlan, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { Random } from '@/core/units';
+import { firstItems, itemAt, Random } from '@/core/units';
 import { give, type Manner } from '../support/instructor';
 
 /* Synthetic instructors of known habits: what is learned from their takes is what they were made with. */
@@ -34,8 +34,8 @@ describe('what is learned from takes', () => {
         const manner = { ...instructor(chance), breathSeconds };
         const takes: KnownTake[] = [1, 2, 3, 4].map(() => knownTake({ plan, reading: give(plan, manner, chance) }));
         const told = predictionsOf(takes);
-        expect(told[0].predictedSeconds).toBeNull();
-        const { plannedSeconds, predictedSeconds, takenSeconds } = told[3];
+        expect(itemAt(told, 0).predictedSeconds).toBeNull();
+        const { plannedSeconds, predictedSeconds, takenSeconds } = itemAt(told, 3);
         const off = Math.abs((predictedSeconds ?? 0) / (takenSeconds ?? 0) - 1);
         expect(off, `${plan.title}, seed ${seed}`).toBeLessThan(0.02);
         errors.push(off);
@@ -51,7 +51,7 @@ describe('what is learned from takes', () => {
   }, 240_000);
 
   it('measures voice, breath and teaching, and proposes them one by one', () => {
-    const [plan] = plans;
+    const [plan] = firstItems(plans, 1);
     const manner: Manner = {
       syllablesPerMinute: 0.85 * plan.voice.syllablesPerMinute,
       breathSeconds: plan.pace.breathSeconds + 0.6,
@@ -75,13 +75,13 @@ describe('what is learned from takes', () => {
     expect(readPlan(changed).ok).toBe(true);
     // Each is asked once: with all of them taken, none is left.
     expect(proposalsOf(changed, usual, plan.targetSeconds)).toEqual([]);
-    const real = takes[0].habits.classSeconds ?? 0;
+    const real = itemAt(takes, 0).habits.classSeconds ?? 0;
     const remaining = expandPlan(changed).runtimeSeconds * (1 + usual.beyond);
     expect(Math.abs(remaining / real - 1)).toBeLessThan(0.02);
   });
 
   it('proposes nothing to somebody who gives the class as planned, and nothing from a take in which nothing was heard', () => {
-    const [plan] = plans;
+    const [plan] = firstItems(plans, 1);
     const manner: Manner = {
       syllablesPerMinute: plan.voice.syllablesPerMinute,
       breathSeconds: plan.pace.breathSeconds,

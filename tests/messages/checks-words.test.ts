@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { CHECKS, CHECK_GROUPS, checkPlan, GRAVITIES } from '@/core/checks';
@@ -14,7 +15,7 @@ describe('the words of the checks', () => {
     for (const group of CHECK_GROUPS) expect(CHECK_GROUP_WORDS[group]).not.toBe('');
     for (const gravity of GRAVITIES) expect(GRAVITY_WORDS[gravity]).not.toBe('');
     for (const { make, check } of FAULTS) {
-      const plan = make(demoClasses()[0].plan);
+      const plan = make(itemAt(demoClasses(), 0).plan);
       for (const finding of checkPlan(plan, expandPlan(plan))) {
         const { title, why } = findingWords(finding);
         expect(title, check).toMatch(/^[A-Z“]/);

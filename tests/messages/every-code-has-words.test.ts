@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -17,8 +18,8 @@ function codesInUse(): string[] {
   const found = new Set<string>();
   for (const name of sources) {
     const text = readFileSync(join(src, name), 'utf8');
-    for (const [, code] of text.matchAll(/\bcode: '([a-z-]+)', at:/g)) found.add(code);
-    for (const [, code] of text.matchAll(/\b(?:note|refused|bounds)\((?:reading, )?'([a-z-]+)'/g)) found.add(code);
+    for (const [, code = ''] of text.matchAll(/\bcode: '([a-z-]+)', at:/g)) found.add(code);
+    for (const [, code = ''] of text.matchAll(/\b(?:note|refused|bounds)\((?:reading, )?'([a-z-]+)'/g)) found.add(code);
   }
   return [...found].sort();
 }
@@ -42,7 +43,7 @@ describe('the wording of codes', () => {
 });
 
 describe('the wording of a fit', () => {
-  const storm = demoClasses()[3].plan;
+  const storm = itemAt(demoClasses(), 3).plan;
   const nameOf = (id: string): string => (id === '' ? '' : 'a step');
 
   it('tells each change from what to what', () => {

@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { PRESET_IDS } from '@/core/breath';
 import { CAUTIONS, CONTENT_FIELDS, makeContent, STANCES } from '@/core/movement';
@@ -48,7 +49,7 @@ describe('the words of planning', () => {
   });
 
   it('tell every change between two states, tempos and counts', () => {
-    const [ferry, menders] = demoClasses();
+    const [ferry, menders] = firstItems(demoClasses(), 2);
     const changes: PlanChange[] = [
       ...comparePlans(ferry.plan, menders.plan),
       ...comparePlans(ferry.plan, { ...ferry.plan, lengths: [], keepOnTarget: true }),

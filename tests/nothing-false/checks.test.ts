@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { checkPlan, createChecker } from '@/core/checks';
 import { emptyPlan, makeMovement, makeSection, makeTalk, makeTransition, type ClassPlan, type Step } from '@/core/plan';
@@ -41,7 +42,7 @@ describe('left and right', () => {
 
   it('a side in the words of a round is still found on the other side', () => {
     const step = makeMovement(newId, 'Turning', { sides: 'alternate' });
-    const [first, ...others] = step.pattern;
+    const [first, ...others] = [itemAt(step.pattern, 0), ...step.pattern.slice(1)];
     const wrong = { ...step, pattern: [{ ...first, full: 'Turn to the right in one breath.' }, ...others] };
     expect(found(planOf(wrong), 'side-wrong')).toBe(1);
   });
@@ -86,7 +87,7 @@ describe('a checker that remembers', () => {
     const checked = (of: ClassPlan): string[] => checker(of, expandPlan(of)).map(({ check }) => check);
     expect(checked(plan)).not.toContain('health-promise');
     const promising = renamed('This cures your knees');
-    expect(promising.sections[0].steps[1].name.length).toBe('Slowly wave at gulls!'.length);
+    expect(itemAt(itemAt(promising.sections, 0).steps, 1).name.length).toBe('Slowly wave at gulls!'.length);
     for (const of of [plan, renamed('Slowly wave at gulls'), promising]) {
       expect(checked(of)).toEqual(checkPlan(of).map(({ check }) => check));
     }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { stepsInOrder } from '@/core/plan';
 import { readScript } from '@/core/plain-script';
@@ -52,7 +53,7 @@ describe('a unit needs a number and a word of its own', () => {
       countingIds(),
       '# Part\n1. Heron x2\nBreathe in, the knee floats up (hold 3 s)\nBreathe out.',
     );
-    const [{ step }] = stepsInOrder(plan);
+    const { step } = itemAt(stepsInOrder(plan), 0);
     expect(step.kind === 'movement' && step.pattern.map(({ kind, seconds }) => [kind, seconds])).toEqual([
       ['in', null],
       ['rest', 3],

@@ -5,7 +5,7 @@ import { emptyPlan, makeMovement, makeSilence, makeSection, type ClassPlan, type
 import { readTake } from '@/core/reading';
 import { findAndReplace, fitWords } from '@/core/script';
 import { expandPlan } from '@/core/timeline';
-import { formatClock, parseClock } from '@/core/units';
+import { firstItems, itemAt, formatClock, parseClock } from '@/core/units';
 import { countingIds } from '../support/chance';
 
 const newId = countingIds('w');
@@ -28,15 +28,15 @@ describe('a movement at its own pace', () => {
     const { cues, steps } = expandPlan(planOf(step));
     const call = cues.find(({ text }) => text === 'Come back to the hall.');
     const wordsEnd = (call?.startSeconds ?? 0) + 3;
-    expect(steps[0].endSeconds - wordsEnd).toBeGreaterThan(5);
-    expect(call?.startSeconds).toBeGreaterThan(steps[0].startSeconds + 30);
+    expect(itemAt(steps, 0).endSeconds - wordsEnd).toBeGreaterThan(5);
+    expect(call?.startSeconds).toBeGreaterThan(itemAt(steps, 0).startSeconds + 30);
   });
 });
 
 describe('fitting the words', () => {
   it('leaves full lines that end in time, and shortens only what does not', () => {
     const step = makeMovement(newId, 'Lamp', { rounds: 3, fade: ['full'] });
-    const [first, second] = step.pattern;
+    const [first, second] = firstItems(step.pattern, 2);
     const short = {
       ...step,
       pattern: [
@@ -48,7 +48,10 @@ describe('fitting the words', () => {
     expect(fitWords(plan, expandPlan(plan)).changes).toEqual([]);
     const words =
       'Breathe in and let the wrists carry the lamp up past the window and over the long wall of the harbour.';
-    const long = { ...short, pattern: [{ ...short.pattern[0], full: words, short: 'Lamp up.' }, short.pattern[1]] };
+    const long = {
+      ...short,
+      pattern: [{ ...itemAt(short.pattern, 0), full: words, short: 'Lamp up.' }, itemAt(short.pattern, 1)],
+    };
     const crowded = planOf(long);
     expect(fitWords(crowded, expandPlan(crowded)).changes.map(({ round, from, to }) => [round, from, to])).toEqual([
       [1, 'full', 'short'],
@@ -113,7 +116,7 @@ describe('what would have to give way', () => {
 
 describe('a bare word of the breath', () => {
   it('is not found by hearing the other one', () => {
-    const [first, second] = makeMovement(newId, 'x').pattern;
+    const [first, second] = firstItems(makeMovement(newId, 'x').pattern, 2);
     const bare = [
       { ...first, full: 'Inhale.', short: 'Inhale.', breath: 'Inhale.' },
       { ...second, full: 'Exhale.', short: 'Exhale.', breath: 'Exhale.' },

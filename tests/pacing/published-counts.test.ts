@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { fitPlan } from '@/core/pacing';
 import { expandPlan, roundsPerformed } from '@/core/timeline';
@@ -21,7 +22,7 @@ describe('the eight-section set', () => {
     }
     const { steps } = expandPlan(plan);
     const counts = stepsInOrder(plan).flatMap(({ step }, index) =>
-      step.kind === 'movement' ? [roundsPerformed(step, steps[index])] : [],
+      step.kind === 'movement' ? [roundsPerformed(step, itemAt(steps, index))] : [],
     );
     expect(counts).toEqual([6, 6, 6, 6, 6, 6, 6, 7]);
   });

@@ -34,7 +34,7 @@ import {
   type Edit,
 } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { countingIds } from '../support/chance';
 import { randomPlan } from '../support/random-plan';
 
@@ -59,10 +59,10 @@ describe('any class', () => {
       const timeline = expandPlan(plan);
       expect(timeline.runtimeSeconds, `seed ${seed}`).toBeCloseTo(planMilliseconds(plan) / 1000, 9);
       timeline.steps.slice(1).forEach((step, at) => {
-        expect(step.startSeconds, `seed ${seed}`).toBe(timeline.steps[at].endSeconds);
+        expect(step.startSeconds, `seed ${seed}`).toBe(itemAt(timeline.steps, at).endSeconds);
       });
       for (const [at, { step }] of stepsInOrder(plan).entries()) {
-        const timed = timeline.steps[at];
+        const timed = itemAt(timeline.steps, at);
         if (step.leftOut) expect(timed.endSeconds, `seed ${seed}`).toBe(timed.startSeconds);
         // What is shown of a step's breath is what it was counted with: its own, its section's, or the profile's.
         const pace = stepPaces(plan).get(step.id);
@@ -128,7 +128,7 @@ describe('any fit', () => {
     for (const seed of seeds(40)) {
       const [, plan] = plans(seed);
       const roles = ['arrival', 'closing'] as const;
-      const sections = plan.sections.map((section, at) => ({ ...section, role: roles[at % 2] }));
+      const sections = plan.sections.map((section, at) => ({ ...section, role: itemAt(roles, at % 2) }));
       for (const of of [plan, { ...plan, sections }]) {
         const { shortestSeconds, longestSeconds } = reachOf(of);
         const found = proposeFits(
@@ -171,7 +171,7 @@ describe('any fit', () => {
       [0, 1],
       [1, 2],
       [2, 3],
-    ]) {
+    ] as const) {
       const newId = countingIds('p');
       const [high, low] = [PRIORITIES[first], PRIORITIES[second]];
       const alike = (id: string, priority: (typeof PRIORITIES)[number]) => ({
@@ -188,7 +188,7 @@ describe('any fit', () => {
       });
       const [, base] = plans(1, 2);
       const pace = { ...base.pace, breathSeconds: 9, pinned: true, closingRatio: 1 };
-      const section = { ...base.sections[0], role: 'main' as const, paceMultiplier: null, inShare: null };
+      const section = { ...itemAt(base.sections, 0), role: 'main' as const, paceMultiplier: null, inShare: null };
       const plan = { ...base, pace, sections: [{ ...section, steps: [alike('a', high), alike('b', low)] }] };
       const found = proposeFits(plan, 36);
       if (!found.feasible) throw new Error('no fit');

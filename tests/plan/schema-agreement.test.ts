@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { planJsonSchema } from '@/core/plan';
 import { planSchema } from '@/core/plan/schema';
 import { demoClasses } from '@/demo/classes';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 type Doc = Record<string, unknown>;
@@ -14,7 +14,7 @@ const byJsonSchema = new Ajv2020({ strict: true }).compile(schema);
 const byYup = (document: unknown): boolean => planSchema.isValidSync(document, { strict: true });
 
 function ferry(): Doc {
-  return structuredClone(demoClasses()[0].plan) as unknown as Doc;
+  return structuredClone(itemAt(demoClasses(), 0).plan) as unknown as Doc;
 }
 
 /** Sets the value at a path such as `sections.0.title`; `undefined` removes it. */
@@ -23,7 +23,7 @@ function withValue(path: string, value: unknown): Doc {
   const keys = path.split('.');
   let at = document;
   for (const key of keys.slice(0, -1)) at = at[key] as Doc;
-  const last = keys[keys.length - 1];
+  const last = itemAt(keys, keys.length - 1);
   if (value === undefined) delete at[last];
   else at[last] = value;
   return document;

@@ -2,7 +2,7 @@ import { request as ask } from 'node:http';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyPlan, makeMovement, makeSection, type ClassPlan } from '@/core/plan';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { seedDemo } from '@/demo/seed';
 import { BODY_LIMITS } from '@/server/judging/bodies';
@@ -26,10 +26,10 @@ beforeAll(async () => {
     NODE_OPTIONS: '--expose-gc --import ./tests/support/watch-loop.mjs',
   });
   const who = await asking();
-  const [{ id: classId }] = (await classList(who)).classes;
-  const [{ id: takeId }] = await takesOf(who, classId);
-  const [{ id: movementId }] = await library(who);
-  const [{ id: seriesId }] = await listedSeries(who);
+  const { id: classId } = itemAt((await classList(who)).classes, 0);
+  const { id: takeId } = itemAt(await takesOf(who, classId), 0);
+  const { id: movementId } = itemAt(await library(who), 0);
+  const { id: seriesId } = itemAt(await listedSeries(who), 0);
   ids = { classId, takeId, movementId, seriesId };
 }, 120_000);
 afterAll(async () => {
@@ -71,7 +71,7 @@ async function rows(): Promise<string> {
   ];
   const parts = tables.map((name) => `(select coalesce(sum(hashtextextended(t::text, 0)), 0)::text from ${name} t)`);
   const { rows: found } = await database.db.execute(sql.raw(`select concat_ws(' ', ${parts.join(', ')}) as all`));
-  return String(found[0].all);
+  return String(itemAt(found, 0).all);
 }
 
 interface Watched {
@@ -86,7 +86,7 @@ async function watched(): Promise<Watched> {
   served.process.kill('SIGUSR2');
   for (;;) {
     const lines = served.log.filter((line) => line.includes('"watched"'));
-    if (lines.length > before) return JSON.parse(lines[lines.length - 1]) as Watched;
+    if (lines.length > before) return JSON.parse(itemAt(lines, lines.length - 1)) as Watched;
     await new Promise((done) => setTimeout(done, 10));
   }
 }
@@ -111,7 +111,7 @@ function largestPlan(): ClassPlan {
 
 /** Bodies that were seen to hold the server, and the largest of each kind that are in order. */
 function heavyBodies(): readonly (readonly [name: string, sent: Sent])[] {
-  const { plan } = demoClasses()[0];
+  const { plan } = itemAt(demoClasses(), 0);
   const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
   const ofTake = (corrections: unknown): unknown => ({ baseRevision: 1, corrections, reading });
   const found = Array.from({ length: 900_000 }, (_, at) => at);
@@ -141,18 +141,18 @@ function heavyBodies(): readonly (readonly [name: string, sent: Sent])[] {
 describe('a request that is not in order', () => {
   it('is refused in words, changes no row, and is never the server’s own fault (2 000, seeded)', async () => {
     const chance = new Random(20_261);
-    const { plan } = demoClasses()[1];
+    const { plan } = itemAt(demoClasses(), 1);
     let before = await rows();
     for (let batch = 0; batch < 50; batch++) {
       const sent = Array.from({ length: 40 }, () => badRequest(chance, plan, ids, served.origin));
       const answers = await Promise.all(sent.map(send));
       answers.forEach(({ status, length }, at) => {
-        const { method, path, body } = sent[at];
+        const { method, path, body } = itemAt(sent, at);
         expect(status, `${method} ${path} ${body?.slice(0, 300)}`).toBeLessThan(500);
         if (status >= 400) expect(length, `${method} ${path}`).toBeLessThan(60_000);
       });
       const after = await rows();
-      const accepted = answers.some(({ status }, at) => status < 300 && !['GET', 'HEAD', 'OPTIONS'].includes(sent[at].method)); // prettier-ignore
+      const accepted = answers.some(({ status }, at) => status < 300 && !['GET', 'HEAD', 'OPTIONS'].includes(itemAt(sent, at).method)); // prettier-ignore
       if (!accepted) expect(after, `batch ${batch}`).toBe(before);
       before = after;
     }
@@ -160,7 +160,7 @@ describe('a request that is not in order', () => {
 
   it('leaves the memory as it was, 11 000 of them', async () => {
     const chance = new Random(7);
-    const { plan } = demoClasses()[1];
+    const { plan } = itemAt(demoClasses(), 1);
     const bad = (): Sent => badRequest(chance, plan, ids, served.origin);
     const many = async (count: number): Promise<void> => {
       for (let at = 0; at < count; at += 40) await Promise.all(Array.from({ length: 40 }, () => send(bad())));

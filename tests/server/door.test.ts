@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { connect } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { ClassesPage } from '@/api/classes';
@@ -86,7 +87,7 @@ describe('the door', () => {
     [{ from: 'nothing', targetSeconds: -1 }, 422],
     [{ from: 'nothing', title: 'x'.repeat(10_000) }, 422],
     [{ from: 'plan', plan: null }, 422],
-    [{ from: 'plan', plan: { ...demoClasses()[0].plan, version: 99 } }, 422],
+    [{ from: 'plan', plan: { ...itemAt(demoClasses(), 0).plan, version: 99 } }, 422],
     [{ from: 'class', classId: '00000000-0000-4000-8000-000000000000' }, 404],
     [null, 422],
     [[], 422],
@@ -197,7 +198,7 @@ describe('the door', () => {
 
 async function firstId(): Promise<string> {
   const { classes } = (await (await fetch(`${served.origin}/api/classes`)).json()) as ClassesPage;
-  return classes[0].id;
+  return itemAt(classes, 0).id;
 }
 
 function rawAnswer(request: string, at = Number(new URL(served.origin).port)): Promise<string> {

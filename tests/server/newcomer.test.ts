@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -62,7 +63,7 @@ describe('the list of classes', () => {
     const { id, shape, about } = await titled('Evening Ebb');
     await database.db.execute(sql`update classes set shape = null, about = null where id = ${id}`);
     expect(await titled('Evening Ebb')).toMatchObject({ shape, about });
-    const [row] = (await database.db.execute(sql`select shape from classes where id = ${id}`)).rows;
+    const [row] = firstItems((await database.db.execute(sql`select shape from classes where id = ${id}`)).rows, 1);
     expect(row.shape).toBe(shape);
   });
 
@@ -70,7 +71,7 @@ describe('the list of classes', () => {
     expect((await titled('Before the First Ferry')).lastOffSeconds).toBe(28);
     const { id } = await titled('Before the First Ferry');
     await database.db.execute(sql`update readings set glance = null`);
-    const [latest] = await takesOf(who, id);
+    const [latest] = firstItems(await takesOf(who, id), 1);
     expect(latest.glance).toMatchObject({ offSeconds: 28, adLibs: 3 });
     expect(latest.glance?.drift.length).toBe(48);
     expect(latest.glance?.adLibWords.length).toBeGreaterThan(0);
@@ -153,13 +154,13 @@ describe('names', () => {
     const plan = asSent('save-class', { baseRevision: 1, plan: { ...made.plan, focus: 'shoulders' } }).plan;
     await saveClass(who, made.id, { baseRevision: 1 }, plan);
     await callRevision(who, made.id, 1, 'As it began');
-    const [session] = (await historyOf(who, made.id, 2 ** 31 - 1)).entries;
+    const [session] = firstItems((await historyOf(who, made.id, 2 ** 31 - 1)).entries, 1);
     expect(session.saves.map(({ revision, name }) => [revision, name])).toEqual([
       [2, null],
       [1, 'As it began'],
     ]);
     await callRevision(who, made.id, 1, '  ');
-    const [after] = (await historyOf(who, made.id, 2 ** 31 - 1)).entries;
+    const [after] = firstItems((await historyOf(who, made.id, 2 ** 31 - 1)).entries, 1);
     expect(after.saves.every(({ name }) => name === null)).toBe(true);
     expect((await refusal(callRevision(who, made.id, 9, 'None'))).code).toBe('no-revision');
     expect((await refusal(callRevision(other, made.id, 1, 'Theirs'))).status).toBe(404);
@@ -182,7 +183,7 @@ describe('the picture or clip of a movement', () => {
   const somewhere = { GPSLatitudeRef: 'N', GPSLatitude: '54/1 30/1 0/1', GPSLongitudeRef: 'E', GPSLongitude: '10/1' };
 
   it('is kept upright and without the place where it was taken', async () => {
-    const [{ id }] = await library(who);
+    const { id } = itemAt(await library(who), 0);
     const photo = await sharp({ create: { width: 400, height: 200, channels: 3, background: '#2d5a4d' } })
       .withExif({ IFD0: { Model: 'A camera' }, IFD3: somewhere })
       .withMetadata({ orientation: 6 })
@@ -200,7 +201,7 @@ describe('the picture or clip of a movement', () => {
   });
 
   it('strips what a photo says of its place: Debian’s own reader finds none', async () => {
-    const [{ id }] = await library(who);
+    const { id } = itemAt(await library(who), 0);
     const photo = await sharp({ create: { width: 64, height: 64, channels: 3, background: '#943c1d' } })
       .withExif({ IFD0: { Model: 'A camera' }, IFD3: somewhere })
       .jpeg()
@@ -212,7 +213,7 @@ describe('the picture or clip of a movement', () => {
   });
 
   it('a clip is known by its content, and loses its place too (ffmpeg makes and reads it)', async () => {
-    const [, { id }] = await library(who);
+    const { id } = itemAt(await library(who), 1);
     const file = join(folder, 'clip.mp4');
     const made = spawnSync('ffmpeg', [
       '-loglevel', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc=size=160x120:rate=10:duration=2', '-pix_fmt', 'yuv420p',
@@ -239,11 +240,11 @@ describe('the picture or clip of a movement', () => {
     ]);
     const read = JSON.parse(String(probe.stdout)) as { format: { duration: string }; streams: { width: number }[] };
     expect(Number(read.format.duration)).toBeCloseTo(2, 1);
-    expect(read.streams[0].width).toBe(160);
+    expect(itemAt(read.streams, 0).width).toBe(160);
   });
 
   it('is refused where it is neither, too large or too long, and then the one before stays', async () => {
-    const [{ id }] = await library(who);
+    const { id } = itemAt(await library(who), 0);
     const before = await stored(id);
     const svg = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>');
     const cases: readonly (readonly [Uint8Array, string])[] = [
@@ -261,13 +262,13 @@ describe('the picture or clip of a movement', () => {
   });
 
   it('goes with its bytes when its movement is deleted for good', async () => {
-    const movement = (await openMovement(who, (await library(who))[0].id)).movement;
+    const movement = (await openMovement(who, itemAt(await library(who), 0).id)).movement;
     const made = await addMovement(who, asSent('new-movement', { movement: { ...movement, name: 'Gone soon' } }));
     const photo = await sharp({ create: { width: 8, height: 8, channels: 3, background: '#943c1d' } })
       .png()
       .toBuffer();
     const count = async (): Promise<unknown> =>
-      (await database.db.execute(sql`select count(*)::int as count from stored_files`)).rows[0].count;
+      itemAt((await database.db.execute(sql`select count(*)::int as count from stored_files`)).rows, 0).count;
     const before = await count();
     await setMovementMedia(who, made.id, upload(photo));
     expect(await count()).toBe(Number(before) + 1);
@@ -277,11 +278,11 @@ describe('the picture or clip of a movement', () => {
   });
 
   it('is taken away with its bytes', async () => {
-    const [{ id }] = await library(who);
+    const { id } = itemAt(await library(who), 0);
     await dropMovementMedia(who, id);
     await dropMovementMedia(who, id);
     expect((await refusal(movementMediaFile(who, id))).code).toBe('no-media');
-    const [{ count }] = (await database.db.execute(sql`select count(*)::int as count from stored_files`)).rows;
+    const { count } = itemAt((await database.db.execute(sql`select count(*)::int as count from stored_files`)).rows, 0);
     expect(count).toBe(1);
   });
 });

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -40,7 +41,7 @@ describe('a save whose answer was lost', () => {
     });
     expect(await saveClass(who, id, base, once)).toEqual({ revision: 2 });
     expect((await openClass(who, id)).plan.title).toBe('Elsewhere');
-    expect((await historyOf(who, id, 100)).entries[0].revision).toBe(3);
+    expect(itemAt((await historyOf(who, id, 100)).entries, 0).revision).toBe(3);
   });
 
   it('is the tab’s own, and what was typed since goes on top of it', async () => {
@@ -71,7 +72,7 @@ describe('a save whose answer was lost', () => {
 
 describe('a take that is sent again', () => {
   it('is kept once, and an id of another class is refused', async () => {
-    const [ferry, other] = (await classList(who)).classes;
+    const [ferry, other] = firstItems((await classList(who)).classes, 2);
     const { plan } = await openClass(who, ferry.id);
     const evidence = { captions: [], speech: null, lengthSeconds: 5 };
     const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
@@ -109,9 +110,9 @@ describe('a series', () => {
 describe('the bin', () => {
   it('holds whatever was removed, gives it back, and is a studio’s own', async () => {
     const made = await addClass(who, { from: 'nothing', title: 'Thrown away' });
-    const [ferry] = (await classList(who)).classes;
-    const [take] = await takesOf(who, ferry.id);
-    const [movement] = await library(who);
+    const [ferry] = firstItems((await classList(who)).classes, 1);
+    const [take] = firstItems(await takesOf(who, ferry.id), 1);
+    const [movement] = firstItems(await library(who), 1);
     await binClass(who, made.id, true);
     await dropTake(who, take.id, true);
     await removeMovement(who, movement.id, true);
@@ -138,7 +139,10 @@ describe('the bin', () => {
   });
 
   it('deletes what has lain there for 30 days, and everything when it is emptied', async () => {
-    const [old, young] = await Promise.all(['Old', 'Young'].map((title) => addClass(who, { from: 'nothing', title })));
+    const [old, young] = firstItems(
+      await Promise.all(['Old', 'Young'].map((title) => addClass(who, { from: 'nothing', title }))),
+      2,
+    );
     for (const { id } of [old, young]) await binClass(who, id, true);
     await who.db.execute(sql`update classes set removed_at = now() - interval '31 days' where id = ${old.id}`);
     const names = (await inBin(who)).map(({ name }) => name);

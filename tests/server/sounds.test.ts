@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seedDemo } from '@/demo/seed';
 import { sql } from 'drizzle-orm';
@@ -32,8 +33,8 @@ beforeAll(async () => {
   drop = fresh.drop;
   await seedDemo(fresh.db);
   who = await asking();
-  const [ferry] = (await classList(who)).classes;
-  const [seeded] = await takesOf(who, ferry.id);
+  const [ferry] = firstItems((await classList(who)).classes, 1);
+  const [seeded] = firstItems(await takesOf(who, ferry.id), 1);
   const { plan, evidence, reading } = await openTake(who, seeded.id);
   const taken = {
     classId: ferry.id,
@@ -67,7 +68,7 @@ describe('the sound of a take', () => {
       [2, 25],
     ]);
     const digest = new Uint8Array(await crypto.subtle.digest('SHA-256', filled(100, 1)));
-    expect(pieces[0].print).toBe(Buffer.from(digest).toString('hex'));
+    expect(itemAt(pieces, 0).print).toBe(Buffer.from(digest).toString('hex'));
   });
 
   it('is given whole, or in the range asked for, across pieces', async () => {

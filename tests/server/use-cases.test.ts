@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sameDocument } from '@/core/document';
@@ -52,20 +53,20 @@ describe('a class', () => {
   it('is made from nothing, from another with ids of its own, or from a plan as it is', async () => {
     const nothing = await addClass(who, { from: 'nothing', title: 'Mine', targetSeconds: 420, breathSeconds: 8 });
     expect(nothing.plan).toMatchObject({ title: 'Mine', targetSeconds: 420, pace: { breathSeconds: 8 } });
-    const [ferry] = (await classList(who)).classes;
+    const [ferry] = firstItems((await classList(who)).classes, 1);
     const copy = await addClass(who, { from: 'class', classId: ferry.id });
     expect(copy.plan.title).toBe('Before the First Ferry, again');
-    expect(copy.plan.sections[0].id).not.toBe((await openClass(who, ferry.id)).plan.sections[0].id);
-    const { plan } = demoClasses()[2];
+    expect(itemAt(copy.plan.sections, 0).id).not.toBe(itemAt((await openClass(who, ferry.id)).plan.sections, 0).id);
+    const { plan } = itemAt(demoClasses(), 2);
     const brought = await addClass(who, asSent('new-class', { from: 'plan', plan }));
     expect(sameDocument((await openClass(who, brought.id)).plan, plan)).toBe(true);
   });
 
   it('is refused whole when its plan is bad, and nothing is stored', async () => {
     const before = (await classList(who)).classes.length;
-    const bad = { from: 'plan', plan: { ...demoClasses()[0].plan, title: '' } };
+    const bad = { from: 'plan', plan: { ...itemAt(demoClasses(), 0).plan, title: '' } };
     const refused = await refusal((async () => addClass(who, asSent('new-class', bad)))());
-    expect([refused.status, refused.code, refused.issues?.[0].at]).toEqual([422, 'bad-plan', 'title']);
+    expect([refused.status, refused.code, refused.issues?.[0]?.at]).toEqual([422, 'bad-plan', 'title']);
     expect((await classList(who)).classes.length).toBe(before);
   });
 
@@ -102,7 +103,7 @@ describe('a class', () => {
 
 describe('a take', () => {
   it('is kept, corrected, corrected again on top of that, and dropped', async () => {
-    const [ferry] = (await classList(who)).classes;
+    const [ferry] = firstItems((await classList(who)).classes, 1);
     const { plan } = await openClass(who, ferry.id);
     const timeline = expandPlan(plan);
     const captions = timeline.cues.map(({ startSeconds, endSeconds, text }) => ({
@@ -118,7 +119,7 @@ describe('a take', () => {
     );
     const names = (await takesOf(who, ferry.id)).map((take) => take.name);
     expect(names.slice(0, 2)).toEqual(['Tuesday', 'Monday, before the ferry']);
-    const cue = timeline.cues[3].id;
+    const cue = itemAt(timeline.cues, 3).id;
     const corrections = { [cue]: { saidAtSeconds: 33 } };
     const { work } = asSent('correct-take', {
       baseRevision: 1,
@@ -135,7 +136,7 @@ describe('a take', () => {
   });
 
   it('is refused when its reading is not in order', async () => {
-    const [ferry] = (await classList(who)).classes;
+    const [ferry] = firstItems((await classList(who)).classes, 1);
     const { plan } = await openClass(who, ferry.id);
     const evidence = { captions: null, speech: [], lengthSeconds: 5 };
     const bad = { name: 'Bad', plan, evidence, reading: { cues: [] } };
@@ -146,13 +147,13 @@ describe('a take', () => {
 describe('studios', () => {
   it('do not see each other', async () => {
     const other = { db: who.db, studio: await insertStudio(who.db, 'Another hall') };
-    const [ferry] = (await classList(who)).classes;
+    const [ferry] = firstItems((await classList(who)).classes, 1);
     expect(await classList(other)).toEqual({ classes: [], more: false });
     expect((await refusal(openClass(other, ferry.id))).status).toBe(404);
-    expect((await refusal(saveClass(other, ferry.id, onRevision(1), judgedPlan(demoClasses()[0].plan)))).status).toBe(
-      404,
-    );
-    const [take] = await takesOf(who, ferry.id);
+    expect(
+      (await refusal(saveClass(other, ferry.id, onRevision(1), judgedPlan(itemAt(demoClasses(), 0).plan)))).status,
+    ).toBe(404);
+    const [take] = firstItems(await takesOf(who, ferry.id), 1);
     expect((await refusal(openTake(other, take.id))).status).toBe(404);
   });
 

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { spellingSchema } from '@/api/terms';
 import { newVoiceSchema } from '@/api/voice';
@@ -67,15 +68,15 @@ describe('the voice of a studio', () => {
     const kept = await voices(who);
     expect(kept.map(({ syllablesPerMinute }) => syllablesPerMinute)).toEqual([200, 240, 180]);
     expect(await studioVoice(who)).toEqual({ syllablesPerMinute: 200, pauseSeconds: 1.2 });
-    await dropVoice(who, kept[0].id);
+    await dropVoice(who, itemAt(kept, 0).id);
     expect(await studioVoice(who)).toEqual({ syllablesPerMinute: 180, pauseSeconds: null });
-    expect(await refusal(dropVoice(who, kept[0].id))).toMatchObject({ status: 404, code: 'no-voice' });
+    expect(await refusal(dropVoice(who, itemAt(kept, 0).id))).toMatchObject({ status: 404, code: 'no-voice' });
     expect(await refusal(dropVoice(who, "'; drop table studios; --"))).toMatchObject({ status: 404 });
   });
 
   it('is its own: another studio neither sees nor removes it', async () => {
     const stranger: Asking = { db: who.db, studio: await insertStudio(who.db, 'Another hall') };
-    const [kept] = await voices(who);
+    const [kept] = firstItems(await voices(who), 1);
     expect(await voices(stranger)).toEqual([]);
     expect(await refusal(dropVoice(stranger, kept.id))).toMatchObject({ status: 404 });
   });

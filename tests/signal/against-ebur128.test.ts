@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -39,7 +40,7 @@ describe('levels beside ffmpeg', () => {
     const bytes = readFileSync(raw);
     const samples = new Float32Array(bytes.buffer, bytes.byteOffset, bytes.length / 4);
     const planes = Array.from({ length: channels }, (_, channel) =>
-      Float32Array.from({ length: samples.length / channels }, (__, at) => samples[at * channels + channel]),
+      Float32Array.from({ length: samples.length / channels }, (__, at) => samples[at * channels + channel] ?? 0),
     );
     const loudness = new Loudness(48_000, channels);
     loudness.push(planes);
@@ -51,7 +52,7 @@ describe('levels beside ffmpeg', () => {
 
 describe('the breath as tones, beside sox', () => {
   it('is as long as the class, never at full scale, silent before the first breath, and between 147 and 221 Hz', () => {
-    const timeline = expandPlan(demoClasses()[0].plan);
+    const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
     const block = new Float32Array(Math.round(timeline.runtimeSeconds * 8000));
     new BreathTones(timeline.phases, 8000).addTo(block);
     const wav = join(folder, 'tones.wav');

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -48,7 +49,7 @@ function lengthOf(file: string): number {
 function correlation(a: readonly number[], b: readonly number[]): number {
   const mean = (list: readonly number[]): number => list.reduce((sum, value) => sum + value, 0) / list.length;
   const [ma, mb] = [mean(a), mean(b)];
-  const cross = a.reduce((sum, value, index) => sum + (value - ma) * (b[index] - mb), 0);
+  const cross = a.reduce((sum, value, index) => sum + (value - ma) * (itemAt(b, index) - mb), 0);
   const spread = (list: readonly number[], m: number): number =>
     Math.sqrt(list.reduce((sum, value) => sum + (value - m) ** 2, 0));
   return cross / (spread(a, ma) * spread(b, mb));
@@ -56,7 +57,7 @@ function correlation(a: readonly number[], b: readonly number[]): number {
 
 /** Seconds for one average syllable that make relative errors smallest in the least-squares sense. */
 function secondsPerSyllable(weights: readonly number[], measured: readonly number[]): number {
-  const ratios = weights.map((weight, index) => weight / measured[index]);
+  const ratios = weights.map((weight, index) => weight / itemAt(measured, index));
   return ratios.reduce((sum, ratio) => sum + ratio, 0) / ratios.reduce((sum, ratio) => sum + ratio * ratio, 0);
 }
 
@@ -85,7 +86,7 @@ describe.each(SPEAKERS)('speaking time beside $name', ({ name, speak }) => {
     const measured = CLASS_LINES.map((line) => measure(line, 1));
     const weights = CLASS_LINES.map(lineWeight);
     const syllable = secondsPerSyllable(weights, measured);
-    const meanError = mean(weights.map((weight, index) => Math.abs((weight * syllable) / measured[index] - 1)));
+    const meanError = mean(weights.map((weight, index) => Math.abs((weight * syllable) / itemAt(measured, index) - 1)));
     const r = correlation(weights, measured);
     console.log(
       `${name}: mean absolute error ${(100 * meanError).toFixed(1)} %, correlation ${r.toFixed(3)}, ${Math.round(60 / syllable)} syllables a minute, ${measured.length} lines`,
@@ -102,7 +103,7 @@ describe.each(SPEAKERS)('speaking time beside $name', ({ name, speak }) => {
       const measured = lines.map((line) => measure(line, speed));
       const weights = lines.map(lineWeight);
       const syllable = secondsPerSyllable(weights, measured);
-      const error = mean(weights.map((weight, at) => Math.abs((weight * syllable) / measured[at] - 1)));
+      const error = mean(weights.map((weight, at) => Math.abs((weight * syllable) / itemAt(measured, at) - 1)));
       console.log(
         `${name} × ${speed}: mean absolute error ${(100 * error).toFixed(1)} %, ${lines.length} lines as rendered`,
       );

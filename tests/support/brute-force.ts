@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { ChoiceBuffer, writeChoices, type ElasticItem, type FitProblem } from '@/core/pacing';
 
 /** Every breath and every choice tried; what stretches and the tolerance taken up in order of cost. */
@@ -9,14 +10,14 @@ export function cheapestOfAll(problem: FitProblem): number | null {
       const buffer = new ChoiceBuffer();
       writeChoices(item, at, problem.weights, buffer);
       return Array.from({ length: buffer.size }, (_, choice) => ({
-        milliseconds: buffer.milliseconds[choice],
-        cost: buffer.costs[choice],
+        milliseconds: itemAt(buffer.milliseconds, choice),
+        cost: itemAt(buffer.costs, choice),
         elastic: choice === buffer.out ? [] : item.elastic,
       }));
     });
     const visit = (index: number, length: number, cost: number, elastic: readonly ElasticItem[]): void => {
       if (index < choices.length) {
-        for (const choice of choices[index]) {
+        for (const choice of itemAt(choices, index)) {
           visit(index + 1, length + choice.milliseconds, cost + choice.cost, [...elastic, ...choice.elastic]);
         }
         return;

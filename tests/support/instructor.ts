@@ -2,7 +2,7 @@ import type { ClassPlan } from '@/core/plan';
 import { readTake, type Reading } from '@/core/reading';
 import { lineWeight } from '@/core/speech';
 import { expandPlan } from '@/core/timeline';
-import type { Random } from '@/core/units';
+import { itemAt, type Random } from '@/core/units';
 
 /** How a synthetic instructor gives classes, whatever the plan says. */
 export interface Manner {
@@ -47,7 +47,7 @@ export function give(plan: ClassPlan, manner: Manner, chance: Random): Reading {
       0,
       marks.findLastIndex((mark) => mark.planned <= planned),
     );
-    const from = marks[index];
+    const from = itemAt(marks, index);
     const to = marks.at(index + 1) ?? from;
     const share = to.planned > from.planned ? (planned - from.planned) / (to.planned - from.planned) : 0;
     return from.taken + share * (to.taken - from.taken);

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 /* What is wrong with how a page is laid out, as its boxes tell: run in the page by `page.evaluate(layoutFaults)`. */
 
 /** Faults of the page as it stands, each in words; at most forty. */
@@ -100,9 +101,13 @@ export function layoutFaults(): string[] {
   // Two texts at one place.
   const sorted = [...texts].sort((a, b) => a.box.top - b.box.top);
   for (let at = 0; at < sorted.length; at++) {
-    for (let next = at + 1; next < sorted.length && sorted[next].box.top < sorted[at].box.bottom - 3; next++) {
-      const a = sorted[at];
-      const b = sorted[next];
+    for (
+      let next = at + 1;
+      next < sorted.length && itemAt(sorted, next).box.top < itemAt(sorted, at).box.bottom - 3;
+      next++
+    ) {
+      const a = itemAt(sorted, at);
+      const b = itemAt(sorted, next);
       if (a.element === b.element || a.element.contains(b.element) || b.element.contains(a.element)) continue;
       const both = meet(a.box, b.box);
       if (both.right - both.left < 3 || both.bottom - both.top < 5) continue;

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import highsLoader from 'highs';
 import { ChoiceBuffer, writeChoices, type ElasticItem, type FitProblem } from '@/core/pacing';
 
@@ -20,7 +21,7 @@ export async function cheapestByHighs(problem: FitProblem): Promise<number | nul
       primal_feasibility_tolerance: 1e-9,
     });
     if (solved.Status !== 'Optimal') continue;
-    const cost = problem.breaths[at].cost / 1e9 + solved.ObjectiveValue;
+    const cost = itemAt(problem.breaths, at).cost / 1e9 + solved.ObjectiveValue;
     if (best === null || cost < best) best = cost;
   }
   return best;
@@ -70,8 +71,8 @@ function programFor(problem: FitProblem, at: number): string {
       const name = `x${index}_${choice}`;
       names.push(name);
       if (choice !== buffer.out) present.push(name);
-      program.objective.push(`+ ${buffer.costs[choice] / 1e9} ${name}`);
-      program.runtime.push(`+ ${buffer.milliseconds[choice] / 1000} ${name}`);
+      program.objective.push(`+ ${itemAt(buffer.costs, choice) / 1e9} ${name}`);
+      program.runtime.push(`+ ${itemAt(buffer.milliseconds, choice) / 1000} ${name}`);
       program.binaries.push(name);
     }
     program.rows.push(`one${index}: ${names.join(' + ')} = 1`);

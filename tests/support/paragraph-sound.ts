@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -40,7 +41,7 @@ export function paragraphWav(
   for (let index = 0; index < samples.length; index++) {
     seed = (Math.imul(seed, 1_103_515_245) + 12_345) & 0x7fffffff;
     const noise = hiss * (seed / 0x40000000 - 1);
-    samples[index] = Math.max(-1, Math.min(1, samples[index] * gain + noise));
+    samples[index] = Math.max(-1, Math.min(1, itemAt(samples, index) * gain + noise));
   }
   const path = join(folder, name);
   writeFileSync(path, wavOf(samples));

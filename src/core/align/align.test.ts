@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { makePhase } from '@/core/movement';
 import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
@@ -50,8 +51,8 @@ describe('terms that a machine mishears', () => {
       plan,
       {
         captions: captions.map((text, at) => ({
-          startSeconds: plan.cues[at].startSeconds,
-          endSeconds: plan.cues[at].endSeconds,
+          startSeconds: itemAt(plan.cues, at).startSeconds,
+          endSeconds: itemAt(plan.cues, at).endSeconds,
           text,
         })),
         speech: null,
@@ -84,7 +85,7 @@ describe('aligning captions', () => {
   it('finds every cue of a take that keeps to the plan', () => {
     const { found, remarks } = read(said());
     expect(found.map((cue) => cue.cueId)).toEqual(ids());
-    found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(timeline.cues[index].startSeconds, 2));
+    found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(itemAt(timeline.cues, index).startSeconds, 2));
     expect(remarks).toEqual([]);
   });
 
@@ -93,7 +94,7 @@ describe('aligning captions', () => {
     const { found } = read(said([], late));
     expect(found.length).toBe(timeline.cues.length);
     found.forEach((cue, index) =>
-      expect(Math.abs(cue.startSeconds - late(timeline.cues[index].startSeconds))).toBeLessThan(0.3),
+      expect(Math.abs(cue.startSeconds - late(itemAt(timeline.cues, index).startSeconds))).toBeLessThan(0.3),
     );
   });
 
@@ -106,7 +107,8 @@ describe('aligning captions', () => {
   });
 
   it('bears wrong words, merged and split captions', () => {
-    const [a, b, c, ...rest] = said();
+    const [a, b, c] = firstItems(said(), 3);
+    const rest = said().slice(3);
     const merged = {
       startSeconds: a.startSeconds,
       endSeconds: b.endSeconds,
@@ -124,7 +126,7 @@ describe('aligning captions', () => {
 
   it('tells remarks from cues, with their words', () => {
     const captions = said();
-    const gap = timeline.cues[2].endSeconds + 0.5;
+    const gap = itemAt(timeline.cues, 2).endSeconds + 0.5;
     captions.splice(3, 0, { startSeconds: gap, endSeconds: gap + 1.2, text: 'There goes the milk boat.' });
     const { found, remarks } = read(captions);
     expect(found.length).toBe(timeline.cues.length);
@@ -150,16 +152,16 @@ describe('aligning sound', () => {
 
   it('notices a skipped line and an added remark', () => {
     const speech = said([1]);
-    const gap = timeline.cues[2].endSeconds + 1.4;
+    const gap = itemAt(timeline.cues, 2).endSeconds + 1.4;
     speech.splice(2, 0, { startSeconds: gap, endSeconds: gap + 1, text: '' });
     const { found, remarks } = read(null, speech);
-    expect(found.map((cue) => cue.cueId)).not.toContain(timeline.cues[1].id);
+    expect(found.map((cue) => cue.cueId)).not.toContain(itemAt(timeline.cues, 1).id);
     expect(remarks.map((remark) => [remark.startSeconds, remark.text])).toEqual([[gap, null]]);
   });
 
   it('joins a line that was said with a pause for breath', () => {
     const speech = said();
-    const [first] = speech;
+    const [first] = firstItems(speech, 1);
     const middle = (first.startSeconds + first.endSeconds) / 2;
     speech.splice(0, 1, { ...first, endSeconds: middle - 0.2 }, { ...first, startSeconds: middle + 0.2 });
     expect(read(null, speech).found.map((cue) => cue.cueId)).toEqual(ids());
@@ -169,7 +171,7 @@ describe('aligning sound', () => {
     const speech = said();
     const captions = said([], (seconds) => seconds + 0.35);
     const { found } = read(captions, speech);
-    found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(speech[index].startSeconds, 6));
+    found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(itemAt(speech, index).startSeconds, 6));
   });
 
   it('has nothing to say of nothing', () => {

@@ -1,7 +1,7 @@
 import type { Timeline } from '@/core/timeline';
 import { TERMS, type Term } from '@/core/words';
 import type { Caption } from '@/core/interchange';
-import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
+import { itemAt, lastStartedAt, type Interval, type Seconds } from '@/core/units';
 import type { Anchor } from './anchors';
 import { readByWords } from './captions/read-by-words';
 import { unpackDistances } from './codec';
@@ -148,11 +148,11 @@ function snapOnsets(found: readonly FoundCue[], speech: readonly Interval[]): Fo
     const at = lastStartedAt(speech, cue.startSeconds);
     const near = [at, at + 1]
       .filter((index) => speech[index] && !taken.has(index))
-      .map((index) => ({ index, off: Math.abs(speech[index].startSeconds - cue.startSeconds) }))
+      .map((index) => ({ index, off: Math.abs(itemAt(speech, index).startSeconds - cue.startSeconds) }))
       .sort((a, b) => a.off - b.off)[0];
     if (!near || near.off > SNAP_SECONDS) return cue;
     taken.add(near.index);
-    const { startSeconds } = speech[near.index];
+    const { startSeconds } = itemAt(speech, near.index);
     return { ...cue, startSeconds, endSeconds: Math.max(cue.endSeconds, startSeconds + 0.05) };
   });
 }

@@ -1,4 +1,4 @@
-import { lastStartedAt, type Seconds } from '@/core/units';
+import { itemAt, lastStartedAt, type Seconds } from '@/core/units';
 import type { HeardWord, PlannedWord } from './captions/words';
 
 /** A planned time and the time in the take that it answers to. */
@@ -18,7 +18,7 @@ export function findAnchors(planned: readonly PlannedWord[], heard: readonly Hea
   for (const [run, at] of inPlan) {
     const there = inTake.get(run);
     if (there !== undefined)
-      pairs.push({ plannedSeconds: planned[at].seconds, takenSeconds: heard[there].startSeconds });
+      pairs.push({ plannedSeconds: itemAt(planned, at).seconds, takenSeconds: itemAt(heard, there).startSeconds });
   }
   pairs.sort((a, b) => a.plannedSeconds - b.plannedSeconds);
   return longestRising(pairs);
@@ -45,14 +45,14 @@ export function longestRising(pairs: readonly Anchor[]): Anchor[] {
     let high = tails.length;
     while (low < high) {
       const middle = (low + high) >>> 1;
-      if (pairs[tails[middle]].takenSeconds < pair.takenSeconds) low = middle + 1;
+      if (itemAt(pairs, tails[middle] ?? 0).takenSeconds < pair.takenSeconds) low = middle + 1;
       else high = middle;
     }
-    if (low > 0) before[index] = tails[low - 1];
+    if (low > 0) before[index] = tails[low - 1] ?? 0;
     tails[low] = index;
   });
   const chain: Anchor[] = [];
-  for (let at = tails.at(-1) ?? -1; at >= 0; at = before[at]) chain.unshift(pairs[at]);
+  for (let at = tails.at(-1) ?? -1; at >= 0; at = before[at] ?? 0) chain.unshift(itemAt(pairs, at));
   return chain;
 }
 
@@ -62,8 +62,8 @@ export function expectation(anchors: readonly Anchor[]): (plannedSeconds: Second
   const starts = anchors.map((anchor) => ({ startSeconds: anchor.plannedSeconds, endSeconds: anchor.plannedSeconds }));
   return (planned) => {
     const at = lastStartedAt(starts, planned);
-    if (at < 0) return planned + anchors[0].takenSeconds - anchors[0].plannedSeconds;
-    const from = anchors[at];
+    if (at < 0) return planned + itemAt(anchors, 0).takenSeconds - itemAt(anchors, 0).plannedSeconds;
+    const from = itemAt(anchors, at);
     const to = anchors[at + 1];
     if (!to || to.plannedSeconds === from.plannedSeconds) return planned + from.takenSeconds - from.plannedSeconds;
     const along = (planned - from.plannedSeconds) / (to.plannedSeconds - from.plannedSeconds);

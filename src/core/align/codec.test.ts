@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
@@ -7,7 +8,7 @@ import { alignKept } from './decoder/align-speech';
 import { distancesKept } from './text-distances';
 import { PART } from './model';
 
-const cues = expandPlan(demoClasses()[1].plan).cues.slice(0, 6);
+const cues = expandPlan(itemAt(demoClasses(), 1).plan).cues.slice(0, 6);
 const speech = cues.map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds, likely: 0.9 }));
 const match = (cue: number, to: number, led: number) =>
   placed({ cues, speech }, { cueFrom: cue, cueTo: cue + 1, from: cue, to, led, own: -1.234 });
@@ -32,11 +33,11 @@ describe('a way through a take’s speech', () => {
     const kept = packWay(way);
     const with4 = (led: number) => kept.matches.map((one, at) => (at === 4 ? led : one));
     for (const led of [1, 2, -2]) expect(unpackWay({ ...kept, matches: with4(led) }, cues, speech)).toBeNull();
-    expect(unpackWay({ ...kept, matches: with4(-1) }, cues, speech)?.path[0].led).toBe(PART);
+    expect(unpackWay({ ...kept, matches: with4(-1) }, cues, speech)?.path[0]?.led).toBe(PART);
   });
 
   it('gives each cue what it was found by, as the distances were kept', () => {
-    const texts = [cues[0].text, cues[2].text, cues[4].text];
+    const texts = [itemAt(cues, 0).text, itemAt(cues, 2).text, itemAt(cues, 4).text];
     // The first by its stretch, the third behind the one that leads in; of the fifth nothing near was kept.
     const distances = distancesKept(unpackDistances({ texts, found: [0, 1, 0, -315, 3, 1, 1, 20] }));
     const found = alignKept(cues, speech, distances, packWay(way))?.found.map(({ evidence }) => evidence.nearer);

@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import type { Cue } from '@/core/timeline';
 import { placed } from './decoder/costs';
 import { PART, type Alignment, type Evidence, type FoundWay, type PackedDistances, type PackedWay } from './model';
@@ -49,7 +50,7 @@ export function unpackWay(
   if (confidences.length !== cues.length || matches.length % NUMBERS_A_MATCH > 0) return null;
   const path: SpeechMatch[] = [];
   for (let at = 0; at < matches.length; at += NUMBERS_A_MATCH) {
-    const [cueFrom, cueCount, from, count, leading, own] = matches.slice(at, at + NUMBERS_A_MATCH);
+    const [cueFrom, cueCount, from, count, leading, own] = firstItems(matches.slice(at, at + NUMBERS_A_MATCH), 6);
     const led = leading === PART_PACKED ? PART : leading;
     const last = path.at(-1);
     const inOrder = cueFrom >= (last?.cueTo ?? 0) && from >= (last?.to ?? 0);
@@ -80,7 +81,7 @@ export function packDistances(kept: readonly KeptDistance[]): PackedDistances {
 export function unpackDistances({ texts, found }: PackedDistances): KeptDistance[] {
   const kept: KeptDistance[] = [];
   for (let at = 0; at + NUMBERS_A_DISTANCE <= found.length; at += NUMBERS_A_DISTANCE) {
-    const [from, count, place, distance] = found.slice(at, at + NUMBERS_A_DISTANCE);
+    const [from, count, place, distance] = firstItems(found.slice(at, at + NUMBERS_A_DISTANCE), 4);
     const text = texts[place];
     if (text === undefined) continue;
     kept.push({ from, to: from + (count % OF_END), ofEnd: count >= OF_END, text, distance: distance / HUNDREDTHS });

@@ -1,4 +1,4 @@
-import type { Interval, Seconds } from '@/core/units';
+import { itemAt, type Interval, type Seconds } from '@/core/units';
 import { lungsWithin } from './lungs';
 import type { PhaseKind } from './pattern';
 
@@ -34,8 +34,8 @@ export class BreathTones {
   addTo(block: Float32Array): void {
     for (let index = 0; index < block.length; index++, this.at++) {
       const seconds = this.at / this.sampleRate;
-      while (this.phase < this.phases.length && this.phases[this.phase].endSeconds <= seconds) {
-        this.lungs = lungsWithin(this.phases[this.phase].kind, 1, this.lungs);
+      while (this.phase < this.phases.length && itemAt(this.phases, this.phase).endSeconds <= seconds) {
+        this.lungs = lungsWithin(itemAt(this.phases, this.phase).kind, 1, this.lungs);
         this.phase++;
       }
       const now = this.phases.at(this.phase);
@@ -45,7 +45,7 @@ export class BreathTones {
       const full = lungsWithin(now.kind, passed / length, this.lungs);
       this.turn = (this.turn + (EMPTY * FIFTH ** full) / this.sampleRate) % 1;
       const soft = Math.min(1, passed / SOFT, (length - passed) / SOFT);
-      block[index] += LEVEL * soft * Math.sin(2 * Math.PI * this.turn);
+      block[index] = (block[index] ?? 0) + LEVEL * soft * Math.sin(2 * Math.PI * this.turn);
     }
   }
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { Shortened } from '@/core/movement';
 import {
   lineAt,
@@ -29,7 +30,7 @@ export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonl
   const steps: StepContext[] = [];
   stepsInOrder(plan).forEach(({ step, section }, index) => {
     if (step.leftOut) return;
-    const timed = timeline.steps[index];
+    const timed = itemAt(timeline.steps, index);
     const cues = timeline.cues.slice(...timed.cueRange);
     steps.push({
       step,

@@ -20,6 +20,53 @@ export type CheckGroup = (typeof CHECK_GROUPS)[number];
 /** A way to put a finding right: an edit, or the proposals of the fit. */
 export type Fix = { readonly kind: 'edit'; readonly edit: Edit } | { readonly kind: 'fit' };
 
+/** The figures and texts that findings are worded with. */
+export type FactName =
+  | 'breath'
+  | 'caution'
+  | 'count'
+  | 'from'
+  | 'gap'
+  | 'grade'
+  | 'held'
+  | 'lead'
+  | 'least'
+  | 'left'
+  | 'levels'
+  | 'most'
+  | 'movements'
+  | 'multiple'
+  | 'name'
+  | 'off'
+  | 'one'
+  | 'other'
+  | 'over'
+  | 'parts'
+  | 'percent'
+  | 'plainer'
+  | 'planned'
+  | 'right'
+  | 'round'
+  | 'rounds'
+  | 'said'
+  | 'school'
+  | 'seconds'
+  | 'section'
+  | 'seen'
+  | 'side'
+  | 'stance'
+  | 'target'
+  | 'term'
+  | 'text'
+  | 'times'
+  | 'to'
+  | 'token'
+  | 'view'
+  | 'wanted'
+  | 'words'
+  | 'written';
+export type Facts = Readonly<Partial<Record<FactName, string | number>>>;
+
 /** What a check found, with its figures; sentences live in `src/messages`. */
 export interface Found {
   /** `null` where it is about the whole class. */
@@ -28,7 +75,7 @@ export interface Found {
   readonly cueId?: string;
   /** Tells it from others of the same check in the same step; may be left out. */
   readonly detail?: string;
-  readonly facts?: Readonly<Record<string, string | number>>;
+  readonly facts?: Facts;
   readonly fix?: Fix | null;
 }
 
@@ -37,7 +84,7 @@ export interface Finding extends Found {
   readonly group: CheckGroup;
   readonly gravity: Gravity;
   readonly detail: string;
-  readonly facts: Readonly<Record<string, string | number>>;
+  readonly facts: Facts;
   readonly fix: Fix | null;
 }
 

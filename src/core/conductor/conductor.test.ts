@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { applyEdit, stepsInOrder } from '@/core/plan';
@@ -5,7 +6,7 @@ import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type PerformanceEvent } from '.';
 
-const timeline = expandPlan(demoClasses()[0].plan);
+const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
 
 /** Plays `[kind, now]` events; gives the last state and every effect. */
 function play(events: readonly (readonly [PerformanceEvent['kind'], number])[]): {
@@ -41,7 +42,7 @@ describe('performing', () => {
   });
 
   it('goes to the next line and back to the one before', () => {
-    const [first, second, third] = timeline.cues;
+    const [first, second, third] = firstItems(timeline.cues, 3);
     const { state } = play([
       ['start', 0],
       ['next-line', 1],
@@ -72,9 +73,9 @@ describe('performing', () => {
       ['next-step', 2],
       ['next-step', 3],
     ]);
-    expect([state.mode, state.placeSeconds]).toEqual(['held', timeline.steps[2].startSeconds]);
+    expect([state.mode, state.placeSeconds]).toEqual(['held', itemAt(timeline.steps, 2).startSeconds]);
     const back = transition(timeline, state, { kind: 'step-back', now: 4 })[0];
-    expect(back.placeSeconds).toBe(timeline.steps[1].startSeconds);
+    expect(back.placeSeconds).toBe(itemAt(timeline.steps, 1).startSeconds);
   });
 
   it('ends by itself, lets the screen sleep, and can start again', () => {
@@ -123,8 +124,11 @@ describe('performing', () => {
 });
 
 describe('steps that are left out', () => {
-  const { plan } = demoClasses()[0];
-  const [first, second, third] = stepsInOrder(plan).map(({ step }) => step);
+  const { plan } = itemAt(demoClasses(), 0);
+  const [first, second, third] = firstItems(
+    stepsInOrder(plan).map(({ step }) => step),
+    3,
+  );
   const applied = applyEdit(plan, { kind: 'set-step', stepId: second.id, field: 'leftOut', value: true });
   const shorter = expandPlan(applied.ok ? applied.value.plan : plan);
   const startOf = (id: string): number => shorter.steps.find((step) => step.step === id)?.startSeconds ?? NaN;

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
@@ -11,8 +12,8 @@ import {
   type PerformanceLog,
 } from '.';
 
-const timeline = expandPlan(demoClasses()[0].plan);
-const [first, second, third] = timeline.cues;
+const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
+const [first, second, third] = firstItems(timeline.cues, 3);
 const log = (...events: PerformanceLog['events']): PerformanceLog => ({
   format: LOG_FORMAT,
   version: 1,
@@ -30,12 +31,16 @@ describe('a performance log', () => {
         { event: 'hold', atSeconds: second.startSeconds - 1, placeSeconds: second.startSeconds - 1 },
         { event: 'mark', atSeconds: second.startSeconds + 3, placeSeconds: second.startSeconds - 1 },
         { event: 'go-on', atSeconds: second.startSeconds + 9, placeSeconds: second.startSeconds - 1 },
-        { event: 'next-step', atSeconds: second.startSeconds + 12, placeSeconds: timeline.cues[8].startSeconds },
+        {
+          event: 'next-step',
+          atSeconds: second.startSeconds + 12,
+          placeSeconds: itemAt(timeline.cues, 8).startSeconds,
+        },
       ),
     );
     expect(lines[0]).toEqual({ startSeconds: first.startSeconds, endSeconds: first.endSeconds, text: first.text });
-    expect(lines[1].startSeconds).toBeCloseTo(second.startSeconds + 10, 3);
-    expect(lines[2].text).toBe(timeline.cues[8].text);
+    expect(itemAt(lines, 1).startSeconds).toBeCloseTo(second.startSeconds + 10, 3);
+    expect(itemAt(lines, 2).text).toBe(itemAt(timeline.cues, 8).text);
     expect(lines.some(({ text, startSeconds }) => text === third.text && startSeconds < 60)).toBe(false);
     expect(lines.length).toBe(timeline.cues.length - 6);
   });
@@ -61,7 +66,7 @@ describe('a performance log', () => {
     expect(startInRecording(lines, [])).toBe(0);
     const placed = linesInRecording(timeline, log(start), { speech: before, marks: [] });
     expect(placed.length).toBeLessThan(lines.length);
-    expect(placed[0].startSeconds).toBeGreaterThanOrEqual(0);
+    expect(itemAt(placed, 0).startSeconds).toBeGreaterThanOrEqual(0);
     expect(placed.at(-1)?.text).toBe(lines.at(-1)?.text);
   });
 
@@ -75,7 +80,7 @@ describe('a performance log', () => {
     // Speech says one thing, the marks another; a third mark is of something else.
     const speech = lines.map((line) => ({ startSeconds: line.startSeconds + 7, endSeconds: line.endSeconds + 7 }));
     const placed = linesInRecording(timeline, marked, { speech, marks: [25.02, 90, 320.98] });
-    expect(placed[0].startSeconds).toBeCloseTo(lines[0].startSeconds + 21, 1);
+    expect(itemAt(placed, 0).startSeconds).toBeCloseTo(itemAt(lines, 0).startSeconds + 21, 1);
     expect(startByMarks(marked, [25, 321], 7)).toBe(21);
     // One mark alone could be either: it is the one that speech is nearer to.
     expect(startByMarks(marked, [311], 7)).toBe(11);

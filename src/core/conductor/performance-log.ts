@@ -1,6 +1,15 @@
 import { array, number, object, string, ValidationError } from 'yup';
 import type { Timeline } from '@/core/timeline';
-import { failed, ok, wholeMilliseconds, type Interval, type Issue, type Result, type Seconds } from '@/core/units';
+import {
+  itemAt,
+  failed,
+  ok,
+  wholeMilliseconds,
+  type Interval,
+  type Issue,
+  type Result,
+  type Seconds,
+} from '@/core/units';
 import type { PerformanceEvent } from './conductor';
 
 export const LOG_FORMAT = 'calm-count/performance-log';
@@ -63,7 +72,7 @@ export function readPerformanceLog(text: string): Result<PerformanceLog, Issue> 
   try {
     const log = schema.validateSync(JSON.parse(text), { strict: true }) as PerformanceLog;
     const { events } = log;
-    const ordered = events.every(({ atSeconds }, at) => at === 0 || atSeconds >= events[at - 1].atSeconds);
+    const ordered = events.every(({ atSeconds }, at) => at === 0 || atSeconds >= itemAt(events, at - 1).atSeconds);
     if (ordered && events.length > 0) return ok(log);
   } catch (error) {
     if (!(error instanceof ValidationError) && !(error instanceof SyntaxError)) throw error;
@@ -154,11 +163,11 @@ export function startInRecording(lines: readonly ShownLine[], speech: readonly I
     for (const { startSeconds } of speech) {
       const bin = Math.round((startSeconds - line.startSeconds + BEFORE) / BIN);
       for (let by = -3; by <= 3; by++)
-        if (bin + by >= 0 && bin + by < votes.length) votes[bin + by] += 4 - Math.abs(by);
+        if (bin + by >= 0 && bin + by < votes.length) votes[bin + by] = (votes[bin + by] ?? 0) + (4 - Math.abs(by));
     }
   let best = Math.round(BEFORE / BIN);
   votes.forEach((vote, bin) => {
-    if (vote > votes[best]) best = bin;
+    if (vote > itemAt(votes, best)) best = bin;
   });
   return wholeMilliseconds(best * BIN - BEFORE);
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import fc from 'fast-check';
 import createTimecode from 'smpte-timecode';
 import { describe, expect, it } from 'vitest';
@@ -31,7 +32,8 @@ describe('timecode', () => {
     const known = { '23.976': 23.976, '24': 24, '25': 25, '29.97 drop': 29.97, '29.97 non-drop': 29.97 } as const;
     const numbers: Readonly<Record<string, number>> = { ...known, '30': 30, '50': 50, '59.94 drop': 59.94 };
     for (const rate of FRAME_RATES) {
-      const theirs = (frame: number): string => createTimecode(frame, numbers[rate.id], rate.dropped > 0).toString();
+      const theirs = (frame: number): string =>
+        createTimecode(frame, numbers[rate.id] ?? 0, rate.dropped > 0).toString();
       const minute = 60 * rate.counted;
       for (let minutes = 0; minutes < 130; minutes++)
         for (let by = -5; by <= 5; by++) {
@@ -118,7 +120,7 @@ describe('cuts', () => {
 });
 
 describe('the cut version of a take', () => {
-  const { plan } = demoClasses()[0];
+  const { plan } = itemAt(demoClasses(), 0);
   const timeline = expandPlan(plan);
   // Begun 12 s into the recording; a long silence after the 20th line; 30 s run on after the end.
   const at = (seconds: number, index: number): number => 12 + seconds + (index > 20 ? 25 : 0);
@@ -139,7 +141,7 @@ describe('the cut version of a take', () => {
       ['silence', true],
       ['tail', true],
     ]);
-    const silence = cuts[2];
+    const silence = itemAt(cuts, 2);
     expect(Math.abs(silence.endSeconds - silence.startSeconds - 25)).toBeLessThan(2.5);
     expect(proposeCuts(timeline, { ...reading, cues: [], remarks: [] })).toEqual([]);
   });
@@ -150,9 +152,9 @@ describe('the cut version of a take', () => {
     expect(short.totals.runtimeSeconds).toBeCloseTo(keptSeconds(kept), 3);
     expect(short.totals.said).toBe(reading.totals.said);
     for (const [index, cue] of short.cues.entries())
-      expect(cue.saidAtSeconds).toBeCloseTo(cutTime(kept, reading.cues[index].saidAtSeconds ?? 0), 3);
+      expect(cue.saidAtSeconds).toBeCloseTo(cutTime(kept, itemAt(reading.cues, index).saidAtSeconds ?? 0), 3);
     const without = cutReading(reading, timeline, keptStretches([cut(0, 60)], lengthSeconds));
-    expect(without.cues[0].status).toBe('skipped');
+    expect(itemAt(without.cues, 0).status).toBe('skipped');
     expect(without.remarks).toEqual([]);
   });
 });

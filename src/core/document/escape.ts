@@ -26,7 +26,7 @@ export function splitBars(text: string): string[] {
   for (let at = 0; at < text.length; at++) {
     if (text[at] === '\\') parts[parts.length - 1] += text.slice(at, ++at + 1);
     else if (text[at] === '|') parts.push('');
-    else parts[parts.length - 1] += text[at];
+    else parts[parts.length - 1] += text.charAt(at);
   }
   return parts.map((part) => part.replace(/^ +/, '').replace(/ +$/, ''));
 }

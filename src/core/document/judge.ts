@@ -36,7 +36,7 @@ function issuesOf(error: ValidationError): Issue[] {
   const issues: Issue[] = [];
   const seen = new Set<string>();
   for (const { path, message } of inner) {
-    const [code, ...facts] = message.split(':');
+    const [code = '', ...facts] = message.split(':');
     const key = `${path ?? ''} ${code}`;
     if (seen.has(key)) continue;
     seen.add(key);

@@ -1,4 +1,4 @@
-import { failed, type Issue, type Result } from '@/core/units';
+import { itemAt, failed, type Issue, type Result } from '@/core/units';
 import { CAPTION_LIMITS, type CaptionsRead } from './caption';
 import { readSrt } from './srt';
 import { isTimedText, readTimedText } from './timed-text';
@@ -20,5 +20,5 @@ function readAnyCaptions(text: string): Result<CaptionsRead, Issue> {
   if (/^WEBVTT/.test(start)) return readWebvtt(text);
   if (!/-{1,2}>/.test(text.slice(0, 100_000)) && isTimedText(text)) return readTimedText(text);
   const mark = /\d{1,2}:\d{2}([.,])\d{1,3}\s*-{1,2}>/.exec(start)?.[1];
-  return mark === '.' && !/^\s*\d+\s*$/m.test(start.split('-->')[0]) ? readWebvtt(text) : readSrt(text);
+  return mark === '.' && !/^\s*\d+\s*$/m.test(itemAt(start.split('-->'), 0)) ? readWebvtt(text) : readSrt(text);
 }

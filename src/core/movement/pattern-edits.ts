@@ -1,6 +1,6 @@
 import { phaseSeconds, PRESETS, type Pace, type PhaseKind, type PresetId } from '@/core/breath';
 import type { NewId } from '@/core/document';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { MOVEMENT_LIMITS as LIMITS } from './limits';
 import { makePhase } from './make';
 import type { Phase } from './schema';
@@ -52,7 +52,7 @@ export function movePhase(pattern: Pattern, index: number, by: -1 | 1): Pattern 
   const to = index + by;
   if (!pattern[index] || !pattern[to]) return pattern;
   const moved = [...pattern];
-  [moved[index], moved[to]] = [moved[to], moved[index]];
+  [moved[index], moved[to]] = [itemAt(moved, to), itemAt(moved, index)];
   return moved;
 }
 

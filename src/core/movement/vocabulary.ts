@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 export const SECTION_ROLES = ['welcome', 'arrival', 'loosening', 'main', 'settling', 'closing'] as const;
 /** The part of a class that a section is, or that a movement suits. */
 export type SectionRole = (typeof SECTION_ROLES)[number];
@@ -64,7 +65,7 @@ export const MOVEMENT_VERSION = 3;
 
 /** The form said on a round, from 1; the last of the fade holds for the rest. */
 export function formOn(fade: readonly Form[], round: number): Form {
-  return fade[Math.min(round, fade.length) - 1];
+  return itemAt(fade, Math.min(round, fade.length) - 1);
 }
 
 /** Sides performed in one round count: 2 where the body has two sides or ways, else 1. */

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { ChoiceBuffer, writeChoices } from './choices';
 import type { ElasticItem, FitProblem, Item } from './model';
 
@@ -57,16 +58,16 @@ class Pieces {
     const { slopes, size, order } = this;
     if (this.known !== size) {
       for (let at = 0; at < size; at++) order[at] = at;
-      order.subarray(0, size).sort((a, b) => slopes[a] - slopes[b]);
+      order.subarray(0, size).sort((a, b) => (slopes[a] ?? 0) - (slopes[b] ?? 0));
       this.known = size;
       return order;
     }
     for (let at = 1; at < size; at++) {
-      const moved = order[at];
-      const slope = slopes[moved];
+      const moved = order[at] ?? 0;
+      const slope = slopes[moved] ?? 0;
       let to = at - 1;
-      while (to >= 0 && slopes[order[to]] > slope) {
-        order[to + 1] = order[to];
+      while (to >= 0 && (slopes[order[to] ?? 0] ?? 0) > slope) {
+        order[to + 1] = order[to] ?? 0;
         to--;
       }
       order[to + 1] = moved;
@@ -108,7 +109,7 @@ export class Bounding {
   }
 
   cornersAt(item: number): Corners | null {
-    return this.corners[item];
+    return itemAt(this.corners, item);
   }
 
   /**
@@ -121,14 +122,14 @@ export class Bounding {
     pieces.size = 0;
     pieces.push(0, 2 * problem.tolerance);
     let shortest = problem.fixed - problem.tolerance;
-    let cost = problem.breaths[at].cost;
+    let cost = itemAt(problem.breaths, at).cost;
     problem.items.forEach((item, index) => {
       const points = this.hull(item, index, at);
-      shortest += this.hullLengths[0];
-      cost += this.hullCosts[0];
+      shortest += this.hullLengths[0] ?? 0;
+      cost += this.hullCosts[0] ?? 0;
       for (let point = 1; point < points; point++) {
-        const length = this.hullLengths[point] - this.hullLengths[point - 1];
-        pieces.push((this.hullCosts[point] - this.hullCosts[point - 1]) / length, length);
+        const length = (this.hullLengths[point] ?? 0) - (this.hullLengths[point - 1] ?? 0);
+        pieces.push(((this.hullCosts[point] ?? 0) - (this.hullCosts[point - 1] ?? 0)) / length, length);
       }
     });
     for (const item of problem.elastic) {
@@ -146,10 +147,10 @@ export class Bounding {
     const order = pieces.sorted();
     let cost = least;
     let needed = length;
-    let multiplier = pieces.size > 0 ? pieces.slopes[order[0]] : 0;
+    let multiplier = pieces.size > 0 ? (pieces.slopes[order[0] ?? 0] ?? 0) : 0;
     for (let piece = 0; piece < pieces.size && needed > 0; piece++) {
-      const taken = Math.min(needed, pieces.lengths[order[piece]]);
-      multiplier = pieces.slopes[order[piece]];
+      const taken = Math.min(needed, pieces.lengths[order[piece] ?? 0] ?? 0);
+      multiplier = pieces.slopes[order[piece] ?? 0] ?? 0;
       cost += taken * multiplier;
       needed -= taken;
     }
@@ -160,14 +161,14 @@ export class Bounding {
   private hull(item: Item, index: number, at: number): number {
     const { buffer } = this;
     writeChoices(item, at, this.problem.weights, buffer);
-    const corners = this.corners[index];
-    let dearest = this.dearest[index];
+    const corners = itemAt(this.corners, index);
+    let dearest = this.dearest[index] ?? 0;
     this.hullSize = 0;
     if (corners === null) {
       for (let choice = 0; choice < buffer.size; choice++) {
-        const cost = buffer.costs[choice];
+        const cost = buffer.costs[choice] ?? 0;
         if (cost > dearest) dearest = cost;
-        this.addPoint(buffer.milliseconds[choice], cost);
+        this.addPoint(buffer.milliseconds[choice] ?? 0, cost);
       }
     } else {
       for (const [length, cost] of spread(buffer, corners)) {
@@ -183,14 +184,14 @@ export class Bounding {
   private addPoint(length: number, cost: number): void {
     const { hullLengths, hullCosts } = this;
     let size = this.hullSize;
-    while (size > 0 && hullLengths[size - 1] >= length) {
-      if (hullCosts[size - 1] <= cost && hullLengths[size - 1] === length) return;
+    while (size > 0 && (hullLengths[size - 1] ?? 0) >= length) {
+      if ((hullCosts[size - 1] ?? 0) <= cost && hullLengths[size - 1] === length) return;
       size--;
     }
     while (size >= 2) {
-      const back = hullLengths[size - 1] - hullLengths[size - 2];
-      const rise = (hullCosts[size - 1] - hullCosts[size - 2]) / back;
-      if (rise < (cost - hullCosts[size - 2]) / (length - hullLengths[size - 2])) break;
+      const back = (hullLengths[size - 1] ?? 0) - (hullLengths[size - 2] ?? 0);
+      const rise = ((hullCosts[size - 1] ?? 0) - (hullCosts[size - 2] ?? 0)) / back;
+      if (rise < (cost - (hullCosts[size - 2] ?? 0)) / (length - (hullLengths[size - 2] ?? 0))) break;
       size--;
     }
     hullLengths[size] = length;
@@ -201,7 +202,7 @@ export class Bounding {
   /** More than any choice can cost at the breath lengths looked at. */
   costOfEverything(): number {
     const { items, elastic, breaths } = this.problem;
-    const chosen = items.reduce((total, _, index) => total + this.dearest[index], 0);
+    const chosen = items.reduce((total, _, index) => total + (this.dearest[index] ?? 0), 0);
     const stretched = elastic.reduce((total, item) => total + item.costPerMillisecond * (item.most - item.least), 0);
     return chosen + stretched + Math.max(...breaths.map((breath) => breath.cost)) + 1;
   }
@@ -212,11 +213,14 @@ function spread(buffer: ChoiceBuffer, corners: Corners): [number, number][] {
   const points: [number, number][] = [];
   for (let choice = 0; choice < buffer.size; choice++) {
     if (choice === buffer.out) {
-      points.push([buffer.milliseconds[choice], buffer.costs[choice]]);
+      points.push([buffer.milliseconds[choice] ?? 0, buffer.costs[choice] ?? 0]);
       continue;
     }
     corners.offsets.forEach((offset, at) => {
-      points.push([buffer.milliseconds[choice] + offset, buffer.costs[choice] + corners.costs[at]]);
+      points.push([
+        (buffer.milliseconds[choice] ?? 0) + offset,
+        (buffer.costs[choice] ?? 0) + (corners.costs[at] ?? 0),
+      ]);
     });
   }
   return points.sort((a, b) => a[0] - b[0] || a[1] - b[1]);

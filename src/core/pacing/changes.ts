@@ -14,7 +14,7 @@ import {
   type Step,
   type Tempo,
 } from '@/core/plan';
-import { sameTime, toSeconds, type Seconds } from '@/core/units';
+import { itemAt, sameTime, toSeconds, type Seconds } from '@/core/units';
 import type { FitProblem } from './model';
 import type { Choice } from './search';
 import { stretch } from './tail';
@@ -44,19 +44,19 @@ export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): E
     if (step) edits.push(setFields(step, { leftOut: out }));
   };
   problem.items.forEach((item, index) => {
-    const { rounds, out } = choice.picks[index];
+    const { rounds, out } = itemAt(choice.picks, index);
     for (const member of item.members) leaveOut(member, out);
     const step = steps.get(item.stepId);
     if (out || !isMovement(step)) return;
     if (item.kind.what === 'rounds') edits.push(setFields(step, { rounds }));
     else if (item.kind.what === 'clock' && item.kind.pinnedTo === null) {
-      edits.push(settingNumbers(step, { seconds: countedSeconds(rounds * item.unitMilliseconds[choice.at]) }));
+      edits.push(settingNumbers(step, { seconds: countedSeconds(rounds * (item.unitMilliseconds[choice.at] ?? 0)) }));
     }
   });
   const lengths = stretch(choice.elastic, problem.tolerance, choice.remainder) ?? [];
   choice.elastic.forEach((item, index) => {
     const step = steps.get(item.stepId);
-    if (step) edits.push(settingNumbers(step, contractOf(step).stretched(step, lengths[index], plan.voice)));
+    if (step) edits.push(settingNumbers(step, contractOf(step).stretched(step, lengths[index] ?? 0, plan.voice)));
   });
   const decided = new Set(problem.items.flatMap((item) => item.members));
   for (const step of steps.values()) {

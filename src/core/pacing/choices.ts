@@ -41,16 +41,16 @@ export function writeChoices(item: Item, at: number, weights: Weights, into: Cho
     into.size = size + 1;
     return;
   }
-  const unit = item.unitMilliseconds[at];
+  const unit = item.unitMilliseconds[at] ?? 0;
   if (kind.what === 'clock') {
     into.size = size;
     writeClockChoices(kind, base, unit, weights, into);
     return;
   }
   for (let index = 0; index < kind.rounds.length; index++) {
-    rounds[size] = kind.rounds[index];
-    milliseconds[size] = base + kind.rounds[index] * unit;
-    costs[size] = kind.costs[index];
+    rounds[size] = kind.rounds[index] ?? 0;
+    milliseconds[size] = base + (kind.rounds[index] ?? 0) * unit;
+    costs[size] = kind.costs[index] ?? 0;
     size++;
   }
   into.size = size;

@@ -1,5 +1,5 @@
 import { companionsOf, planAfter, type ClassPlan, type Edit } from '@/core/plan';
-import { toSeconds, type Milliseconds, type Seconds } from '@/core/units';
+import { itemAt, toSeconds, type Milliseconds, type Seconds } from '@/core/units';
 import type { FitProblem } from './model';
 import { slackOf, type Slack } from './slack';
 import { makeProblem, type FitOptions } from './problem';
@@ -117,16 +117,17 @@ function unitsOf(plan: ClassPlan): ReadonlyMap<string, ReadonlySet<string>> {
 function tightened(plan: ClassPlan, set: readonly Slack[], does: (plan: ClassPlan) => boolean): Slack[] {
   const kept = [...set];
   for (let at = kept.length - 1; at >= 0; at--) {
-    const { values } = kept[at];
+    const current = itemAt(kept, at);
+    const { values } = current;
     let low = 0;
     let high = values.length - 1;
     while (low < high) {
       const middle = Math.floor((low + high) / 2);
-      const tried = kept.map((one, index) => (index === at ? { ...one, to: values[middle] } : one));
+      const tried = kept.map((one, index) => (index === at ? { ...one, to: itemAt(values, middle) } : one));
       if (does(loosened(plan, tried))) high = middle;
       else low = middle + 1;
     }
-    if (values.length > 0) kept[at] = { ...kept[at], to: values[low] };
+    if (values.length > 0) kept[at] = { ...current, to: itemAt(values, low) };
   }
   return kept;
 }

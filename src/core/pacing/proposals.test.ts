@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import {
   applyEdit,
@@ -80,7 +81,7 @@ describe('movements led by the clock and at their own pace', () => {
     const fit = fitPlan(plan);
     if (!fit.feasible) throw new Error(fit.reason);
     const after = taken(plan, fit.edit);
-    const timed = expandPlan(after).steps[0];
+    const timed = itemAt(expandPlan(after).steps, 0);
     const length = timed.endSeconds - timed.startSeconds;
     expect(Number.isInteger(timed.rounds)).toBe(true);
     expect(length).toBeGreaterThanOrEqual(40);
@@ -88,7 +89,7 @@ describe('movements led by the clock and at their own pace', () => {
     expect(length).toBeCloseTo(timed.rounds * timed.roundSeconds, 6);
     // By hand: rounds follow from the time when the breath changes.
     const slower = expandPlan({ ...after, pace: { ...after.pace, breathSeconds: after.pace.breathSeconds * 2 } });
-    expect(slower.steps[0].rounds).toBeLessThan(timed.rounds);
+    expect(itemAt(slower.steps, 0).rounds).toBeLessThan(timed.rounds);
   });
 
   it('stretch at their own pace, with the call-back before the end of each side', () => {
@@ -139,12 +140,12 @@ describe('what a person has just set', () => {
   it('is left alone by the fit that follows', () => {
     const steps = [movement(), movement(), movement()];
     const plan = planOf(108, steps);
-    const edit: Edit = { kind: 'set-step', stepId: steps[0].id, field: 'rounds', value: 8 };
+    const edit: Edit = { kind: 'set-step', stepId: itemAt(steps, 0).id, field: 'rounds', value: 8 };
     const after = taken(plan, edit);
-    const fit = fitPlan(after, 108, { held: { stepIds: [steps[0].id], breath: true } });
+    const fit = fitPlan(after, 108, { held: { stepIds: [itemAt(steps, 0).id], breath: true } });
     if (!fit.feasible) throw new Error(fit.reason);
     const landed = taken(after, fit.edit);
-    expect(landed.sections[0].steps[0]).toMatchObject({ rounds: 8 });
+    expect(itemAt(landed.sections, 0).steps[0]).toMatchObject({ rounds: 8 });
     expect(landed.pace.breathSeconds).toBe(9);
     expect(Math.abs(expandPlan(landed).runtimeSeconds - 108)).toBeLessThan(0.5);
   });
@@ -159,15 +160,15 @@ describe('lengths from one source', () => {
       makeSilence(newId, 'Q', {}),
     ];
     const plan = planOf(150, steps);
-    const [short] = withLengthPin([makeLength(newId, 'short', 80, 'leave-out')], '', '', {});
+    const [short] = firstItems(withLengthPin([makeLength(newId, 'short', 80, 'leave-out')], '', '', {}), 1);
     const fitted = fitLength(plan, short);
     expect(fitted.fit.feasible).toBe(true);
-    expect(fitted.plan.sections[0].steps.some((step) => step.leftOut)).toBe(true);
+    expect(itemAt(fitted.plan.sections, 0).steps.some((step) => step.leftOut)).toBe(true);
     expect(Math.abs(expandPlan(fitted.plan).runtimeSeconds - 80)).toBeLessThan(0.5);
-    const [pinned] = withLengthPin([short], short.id, steps[0].id, { rounds: 6 });
-    expect(fitLength(plan, pinned).plan.sections[0].steps[0]).toMatchObject({ rounds: 6, leftOut: false });
-    const renamed = taken(plan, { kind: 'set-step', stepId: steps[0].id, field: 'name', value: 'Renamed' });
-    expect(fitLength(renamed, short).plan.sections[0].steps[0].name).toBe('Renamed');
+    const [pinned] = firstItems(withLengthPin([short], short.id, itemAt(steps, 0).id, { rounds: 6 }), 1);
+    expect(itemAt(fitLength(plan, pinned).plan.sections, 0).steps[0]).toMatchObject({ rounds: 6, leftOut: false });
+    const renamed = taken(plan, { kind: 'set-step', stepId: itemAt(steps, 0).id, field: 'name', value: 'Renamed' });
+    expect(itemAt(itemAt(fitLength(renamed, short).plan.sections, 0).steps, 0).name).toBe('Renamed');
   });
 });
 

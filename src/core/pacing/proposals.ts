@@ -1,6 +1,6 @@
 import { sameDocument } from '@/core/document';
 import { FIT_WAYS, type ClassPlan, type FitWay } from '@/core/plan';
-import type { Seconds } from '@/core/units';
+import { type Seconds } from '@/core/units';
 import { fitting, type Fitted, type NotFitted } from './fit';
 import { runThrough } from './solve';
 
@@ -27,8 +27,9 @@ export function* proposing(
     const fit = yield* fitting(plan, targetSeconds, { way });
     if (!fit.feasible) return { feasible: false, why: fit };
     const same = proposals.findIndex((one) => sameDocument(one.fit.edit, fit.edit));
-    if (same < 0) proposals.push({ ways: [way], fit });
-    else proposals[same] = { ...proposals[same], ways: [...proposals[same].ways, way] };
+    const known = proposals[same];
+    if (known) proposals[same] = { ...known, ways: [...known.ways, way] };
+    else proposals.push({ ways: [way], fit });
   }
   return { feasible: true, proposals };
 }

@@ -37,12 +37,12 @@ export function extremesAt(
     }
     if (item.kind.what === 'rounds') {
       const { rounds } = item.kind;
-      least += rounds[0] * item.unitMilliseconds[at];
-      most += rounds[rounds.length - 1] * item.unitMilliseconds[at];
+      least += (rounds[0] ?? 0) * (item.unitMilliseconds[at] ?? 0);
+      most += (rounds[rounds.length - 1] ?? 0) * (item.unitMilliseconds[at] ?? 0);
     } else if (item.kind.what === 'clock') {
       writeChoices(item, at, problem.weights, buffer);
-      least += buffer.milliseconds[buffer.out + 1] - item.base;
-      most += buffer.milliseconds[buffer.size - 1] - item.base;
+      least += (buffer.milliseconds[buffer.out + 1] ?? 0) - item.base;
+      most += (buffer.milliseconds[buffer.size - 1] ?? 0) - item.base;
     }
     shortest += item.outCost === null ? least : Math.min(0, least);
     longest += most;

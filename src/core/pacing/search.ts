@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { Bound, Bounding } from './bound';
 import { ChoiceBuffer, writeChoices } from './choices';
 import { byOrder } from './collect';
@@ -76,7 +77,7 @@ export function* searchBreath(
   effort: SearchEffort,
 ): Generator<void, Choice | null> {
   const room = cutoff - bound.cost + SLACK;
-  const breath = problem.breaths[bound.at];
+  const breath = itemAt(problem.breaths, bound.at);
   let fixed = problem.fixed;
   let fixedCost = breath.cost;
   const always: ElasticItem[] = [...problem.elastic];
@@ -84,7 +85,7 @@ export function* searchBreath(
   const bits: (readonly ElasticItem[])[] = [];
   const picks = new Array<Pick>(problem.items.length);
   for (let index = 0; index < problem.items.length; index++) {
-    const { elastic } = problem.items[index];
+    const { elastic } = itemAt(problem.items, index);
     const mayBit = bits.length < BITS_AT_MOST;
     const found = candidatesOf(problem, bounding, index, bound, room, elastic.length > 0 && mayBit ? bits.length : -1);
     const stretching = elastic.length > 0 && found.some((one) => !one.out);
@@ -94,9 +95,9 @@ export function* searchBreath(
     else if (stretching) always.push(...elastic);
     if (undecided && !mayBit) effort.cut = true;
     if (candidates.length === 1) {
-      fixed += candidates[0].milliseconds;
-      fixedCost += candidates[0].cost;
-      picks[index] = candidates[0];
+      fixed += itemAt(candidates, 0).milliseconds;
+      fixedCost += itemAt(candidates, 0).cost;
+      picks[index] = itemAt(candidates, 0);
     } else open.push({ index, candidates: undecided ? candidates : candidates.map((one) => ({ ...one, bit: 0 })) });
   }
   const finals = yield* growLabels(open, bits.length, fixed, fixedCost, room, effort);
@@ -104,7 +105,7 @@ export function* searchBreath(
   if (best === null) return null;
   let label: Label | null = best.label;
   for (let at = open.length - 1; at >= 0 && label?.picked; at--) {
-    picks[open[at].index] = label.picked;
+    picks[itemAt(open, at).index] = label.picked;
     label = label.from;
   }
   return {
@@ -172,18 +173,19 @@ function candidatesOf(
   room: number,
   bit: number,
 ): Candidate[] {
-  const item = problem.items[index];
+  const item = itemAt(problem.items, index);
   const corners = bounding.cornersAt(index);
   writeChoices(item, bound.at, problem.weights, buffer);
   const least = new Array<number>(buffer.size);
   let cheapest = Infinity;
   for (let at = 0; at < buffer.size; at++) {
     let low = Infinity;
-    if (corners === null || at === buffer.out) low = buffer.costs[at] - bound.multiplier * buffer.milliseconds[at];
+    if (corners === null || at === buffer.out)
+      low = (buffer.costs[at] ?? 0) - bound.multiplier * (buffer.milliseconds[at] ?? 0);
     else {
       corners.offsets.forEach((offset, corner) => {
-        const length = buffer.milliseconds[at] + offset;
-        low = Math.min(low, buffer.costs[at] + corners.costs[corner] - bound.multiplier * length);
+        const length = (buffer.milliseconds[at] ?? 0) + offset;
+        low = Math.min(low, (buffer.costs[at] ?? 0) + (corners.costs[corner] ?? 0) - bound.multiplier * length);
       });
     }
     least[at] = low;
@@ -191,15 +193,15 @@ function candidatesOf(
   }
   const kept: Candidate[] = [];
   for (let at = 0; at < buffer.size; at++) {
-    const extra = least[at] - cheapest;
+    const extra = (least[at] ?? 0) - cheapest;
     if (extra > room) continue;
     const out = at === buffer.out;
     const stretches = bit >= 0 && !out && item.elastic.length > 0;
     kept.push({
-      rounds: buffer.rounds[at],
+      rounds: buffer.rounds[at] ?? 0,
       out,
-      milliseconds: buffer.milliseconds[at],
-      cost: buffer.costs[at],
+      milliseconds: buffer.milliseconds[at] ?? 0,
+      cost: buffer.costs[at] ?? 0,
       extra,
       bit: stretches ? 1 << bit : 0,
     });

@@ -87,7 +87,7 @@ function acceptable(
   const now = wish[side];
   if (wish.what === 'rounds') {
     const allowed = isMovement(step) ? allowedRounds(step) : [now];
-    const from = shorter ? allowed[0] : allowed[allowed.length - 1];
+    const from = shorter ? (allowed[0] ?? 0) : (allowed[allowed.length - 1] ?? 0);
     const end = shorter ? ACCEPTABLE.leastRounds : Math.min(LIMITS.rounds, ACCEPTABLE.mostRounds);
     return between(from, end, wish.multiple);
   }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { Bounding, type Bound } from './bound';
 import type { FitProblem } from './model';
 import { searchBreath, type Choice, type SearchEffort } from './search';
@@ -26,8 +27,8 @@ export function* solving(problem: FitProblem): Generator<void, Solution | null> 
   const bounds = problem.breaths.map((_, at) => bounding.at(at)).filter((bound): bound is Bound => bound !== null);
   if (bounds.length === 0) return null;
   const rank = rankOf(problem);
-  const order = [...bounds].sort((a, b) => a.cost - b.cost || rank[a.at] - rank[b.at]);
-  const least = order[0].cost;
+  const order = [...bounds].sort((a, b) => a.cost - b.cost || (rank[a.at] ?? 0) - (rank[b.at] ?? 0));
+  const least = itemAt(order, 0).cost;
   const dearest = bounding.costOfEverything();
   const effort: SearchEffort = { labels: 0, cut: false };
   for (let room = FIRST_ROOM; ; room *= WIDER) {
@@ -39,7 +40,9 @@ export function* solving(problem: FitProblem): Generator<void, Solution | null> 
       const choice = yield* searchBreath(problem, bounding, bound, cutoff, effort);
       if (!choice) continue;
       const better =
-        best === null || choice.cost < best.cost || (choice.cost === best.cost && rank[choice.at] < rank[best.at]);
+        best === null ||
+        choice.cost < best.cost ||
+        (choice.cost === best.cost && (rank[choice.at] ?? 0) < (rank[best.at] ?? 0));
       if (better) best = choice;
       cutoff = Math.min(cutoff, choice.cost);
     }
@@ -64,7 +67,7 @@ export function runThrough<Value>(search: Generator<void, Value>): Value {
 /** Place of each breath length: nearest to the preferred first, the shorter of two as near. */
 function rankOf(problem: FitProblem): readonly number[] {
   const order = problem.breaths.map((_, at) => at);
-  const far = (at: number): number => Math.abs(problem.breaths[at].tenths - problem.preferredTenths);
+  const far = (at: number): number => Math.abs(itemAt(problem.breaths, at).tenths - problem.preferredTenths);
   order.sort((a, b) => far(a) - far(b) || a - b);
   const rank = new Array<number>(order.length);
   order.forEach((at, place) => (rank[at] = place));

@@ -19,7 +19,7 @@ export function tailCost(
   const lengths = stretch(elastic, tolerance, remainder);
   if (!lengths) return null;
   return elastic.reduce(
-    (total, item, index) => total + Math.abs(lengths[index] - item.preferred) * item.costPerMillisecond,
+    (total, item, index) => total + Math.abs((lengths[index] ?? 0) - item.preferred) * item.costPerMillisecond,
     0,
   );
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { PhaseKind } from '@/core/breath';
 import type { NewId } from '@/core/document';
 import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
@@ -46,9 +47,11 @@ export class ScriptBuilder {
     }
     const found = this.maybeTitled(readNatural(line, this.current()?.kind ?? 'nothing', underlined), line);
     const readings =
-      put === null ? found : [{ ...found[0], kind: put, words: wordsFor(put, line, found[0]), unsure: false }];
+      put === null
+        ? found
+        : [{ ...itemAt(found, 0), kind: put, words: wordsFor(put, line, itemAt(found, 0)), unsure: false }];
     for (const reading of readings) this.takeNatural(reading);
-    const [first] = readings;
+    const first = itemAt(readings, 0);
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     this.note(line, this.titleKind ?? first.kind, first.words, first.counts, unsure);
     this.titleKind = null;
@@ -111,7 +114,7 @@ export class ScriptBuilder {
         return this.note(line, 'setting', tidy.field.key, {}, part === null);
       }
       case 'section-field': {
-        const last = this.sections[this.sections.length - 1];
+        const last = itemAt(this.sections, this.sections.length - 1);
         const part = tidy.field.read(tidy.value, last.section);
         if (part) last.section = { ...last.section, ...part };
         return this.note(line, 'setting', tidy.field.key, {}, part === null);
@@ -145,7 +148,7 @@ export class ScriptBuilder {
 
   /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
   private maybeTitled(found: readonly Reading[], line: string): readonly Reading[] {
-    const [{ kind, words, counts }] = found;
+    const { kind, words, counts } = itemAt(found, 0);
     const atTop = !this.titled && this.sections.length === 0 && this.read.every((one) => one.kind === 'nothing');
     const isLength = kind === 'movement' && counts.seconds !== undefined && counts.rounds === undefined;
     if (!atTop || !isLength || isItem(line) || words === '') return found;
@@ -168,7 +171,7 @@ export class ScriptBuilder {
 
   private add(step: Step): void {
     if (this.sections.length === 0) this.open(makeSection(this.newId, 'main'));
-    this.sections[this.sections.length - 1].steps.push(step);
+    itemAt(this.sections, this.sections.length - 1).steps.push(step);
   }
 
   private replace(step: Step): void {

@@ -27,7 +27,7 @@ export function findCounts(text: string): { readonly counts: Counts; readonly re
   take(
     /\b(?:start(?:ing|s)?|begin(?:ning|s)?)(?: on| with| to)?(?: the| your)? (left|right)(?: side| foot)?\b|\b(left|right) (?:side |foot )?first\b/i,
     (match) => ({
-      startSide: (match[1] ?? match[2]).toLowerCase() === 'right' ? 'right' : 'left',
+      startSide: (match[1] ?? match[2] ?? '').toLowerCase() === 'right' ? 'right' : 'left',
     }),
   );
   take(
@@ -35,11 +35,11 @@ export function findCounts(text: string): { readonly counts: Counts; readonly re
       `\\b(?:(\\d{1,3}) ?(?:x|×|${ROUNDS})|(${COUNTED}) (?:${ROUNDS}))(?![a-z])|(?:^|\\s|\\()[x×] ?(\\d{1,3})\\b`,
       'i',
     ),
-    (match) => roundsOf(match[1] ?? match[2] ?? match[3]),
+    (match) => roundsOf(match[1] ?? match[2] ?? match[3] ?? ''),
   );
   take(
     new RegExp(`\\b(\\d{1,3}|${COUNTED}) (?=each (?:way|side|direction)|(?:on|to) each side|a side|per side)`, 'i'),
-    ([, count]) => (counts.rounds === undefined ? roundsOf(count) : {}),
+    ([, count = '']) => (counts.rounds === undefined ? roundsOf(count) : {}),
   );
   takeSides(take, () => counts);
   return { counts, rest: tidied(rest) };
@@ -51,7 +51,7 @@ type Take = (pattern: RegExp, found: (match: RegExpExecArray) => Counts | null) 
 function takeHold(take: Take): void {
   const length = `(?: (?:it )?(?:for )?(?:${FIGURES}|${IN_WORDS}))`;
   take(new RegExp(`\\(?\\bhold(?:ing)?${length}\\)?`, 'i'), ([, figures, unit, words, named]) => ({
-    hold: secondsOf(figures ?? words, unit ?? named) ?? 3,
+    hold: secondsOf(figures ?? words ?? '', unit ?? named ?? '') ?? 3,
   }));
   take(/\(hold\)|[,;–-] ?(?:and )?hold\.?$/i, () => ({ hold: 3 }));
 }
@@ -61,11 +61,11 @@ function takeTime(take: Take): void {
   const lead = '\\b(?:for )?(?:about |around )?';
   const first = `(\\d{1,3}|${NUMBER_WORDS.slice(1).join('|')})`;
   take(new RegExp(`${lead}${first} ?(?:-|–|to|or) ?(?:${FIGURES}|${IN_WORDS})(?: or so)?`, 'i'), (match) => {
-    const [, least, figures, unit, words, named] = match;
-    return rangeOf(secondsOf(least, unit ?? named), secondsOf(figures ?? words, unit ?? named));
+    const [, least = '', figures, unit, words, named] = match;
+    return rangeOf(secondsOf(least, unit ?? named ?? ''), secondsOf(figures ?? words ?? '', unit ?? named ?? ''));
   });
   take(new RegExp(`${lead}(?:${FIGURES}|${IN_WORDS})(?: or so)?`, 'i'), ([, figures, unit, words, named]) =>
-    timeOf(secondsOf(figures ?? words, unit ?? named)),
+    timeOf(secondsOf(figures ?? words ?? '', unit ?? named ?? '')),
   );
   // An article is a number only where a length is plainly meant.
   take(

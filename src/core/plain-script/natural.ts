@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { findCounts, secondsOf } from './counts';
 import type { Counts, LineKind } from './model';
@@ -82,14 +83,14 @@ export function isItem(line: string): boolean {
 function headingOf(line: string): string | null {
   const text = line.trim();
   const marked = /^#{1,6}\s+(.*?)\s*#*$/.exec(text);
-  if (marked) return marked[1];
+  if (marked) return itemAt(marked, 1);
   if (ITEM.test(text)) return null;
   if (PART.test(text)) return text;
   const letters = text.replace(/[^\p{L}]/gu, '');
   const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
   if (capitals && text.length <= 60) return text.replace(/:$/, '');
   const colon = /^([^:.!?]{2,50}):$/.exec(text);
-  return colon && !BREATH.test(text) ? colon[1] : null;
+  return colon && !BREATH.test(text) ? itemAt(colon, 1) : null;
 }
 
 /** "(pause 20 s)", "pause 20 seconds", "silence for a minute". */
@@ -103,7 +104,7 @@ export function pauseOf(text: string): number | null {
     const seconds = Number(match[1]) * (/^m/i.test(match[3] ?? '') ? 60 : 1);
     return seconds <= 300 ? seconds : null;
   }
-  const seconds = secondsOf(match[2], match[3]);
+  const seconds = secondsOf(itemAt(match, 2), match[3]);
   return seconds !== null && seconds <= 300 ? seconds : null;
 }
 
@@ -119,7 +120,7 @@ function breathsOf(text: string): Reading[] {
   const first = BREATH.exec(text);
   if (!first) return [];
   const kindOf = (match: RegExpExecArray): 'in' | 'out' => {
-    const word = (match[1] ?? match[2] ?? match[3] ?? match[4]).toLowerCase();
+    const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
     return word === 'in' || word === 'inhale' ? 'in' : 'out';
   };
   const split = /[,.;–—-]?\s+(?=(?:and |then )*(?:(?:in|out):|inhale\b|exhale\b|breathe (?:in|out)\b))/i;
@@ -138,6 +139,6 @@ function breathsOf(text: string): Reading[] {
 function sentence(words: string): string {
   const text = words.trim();
   if (text === '') return '';
-  const started = text[0].toUpperCase() + text.slice(1);
+  const started = text.charAt(0).toUpperCase() + text.slice(1);
   return /[.!?…]$/.test(started) ? started : `${started}.`;
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { stepsInOrder, type MovementStep, type Step } from '@/core/plan';
 import { readScript, type LineKind } from '.';
@@ -103,14 +104,14 @@ describe('a pasted script', () => {
   it('says of each line how it was taken, in order', () => {
     expect(lines).toHaveLength(PASTED.split('\n').length);
     expect(lines.map((line) => line.number)).toEqual(lines.map((_, index) => index + 1));
-    expect(lines[0].kind).toBe('title');
+    expect(itemAt(lines, 0).kind).toBe('title');
     expect(lines.filter((line) => line.kind === 'movement')).toHaveLength(7);
   });
 
   it('takes a line as a person puts it', () => {
     const text = 'Evening\n\n## Main\nLet the arms hang';
     expect(stepsOf(text)[0]).toMatchObject({ kind: 'talk' });
-    expect(readScript(newId, text).lines[3].unsure).toBe(true);
+    expect(itemAt(readScript(newId, text).lines, 3).unsure).toBe(true);
     expect(stepsOf(text, new Map([[4, 'movement']]))[0]).toMatchObject({ kind: 'movement', name: 'Let the arms hang' });
     expect(stepsOf(text, new Map([[4, 'nothing']]))).toEqual([]);
   });

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { PACE_CURVES } from '@/core/breath';
 import { SCHOOL_FIELDS } from './school-fields';
 import {
@@ -82,7 +83,9 @@ export const PLAN_FIELDS: readonly Setting<ClassPlan>[] = [
       `${voice.syllablesPerMinute} syllables a minute, lead ${voice.leadSeconds} s, pauses ${voice.pauseSeconds} s`,
     read: (value, { voice }) => {
       const [syllablesPerMinute, leadSeconds, pauseSeconds = voice.pauseSeconds] = numbersIn(value);
-      return leadSeconds === undefined ? null : { voice: { syllablesPerMinute, leadSeconds, pauseSeconds } };
+      return syllablesPerMinute === undefined || leadSeconds === undefined
+        ? null
+        : { voice: { syllablesPerMinute, leadSeconds, pauseSeconds } };
     },
   },
   {
@@ -139,9 +142,9 @@ export function lengthText(plan: ClassPlan, length: Length): string {
 
 /** Reads it again; `stepIds` are the class's steps in order. */
 export function lengthOf(value: string, id: string, stepIds: readonly string[]): Length | null {
-  const [name, target, way, breath, ...pins] = splitBars(value);
-  const targetSeconds = clockOf(target ?? '');
-  const found = wordOf(FIT_WAYS, way ?? '');
+  const [name = '', target = '', way = '', breath, ...pins] = splitBars(value);
+  const targetSeconds = clockOf(target);
+  const found = wordOf(FIT_WAYS, way);
   if (targetSeconds === null || found === null || breath === undefined) return null;
   const read = pins.map((pin) => pinOf(pin, stepIds));
   if (read.some((pin) => pin === null)) return null;
@@ -170,10 +173,10 @@ function pinOf(text: string, stepIds: readonly string[]): LengthPin | null {
   const stepId = match ? stepIds[Number(match[1]) - 1] : undefined;
   if (!match || stepId === undefined) return null;
   const part = (word: string): number | null => {
-    const found = new RegExp(`${word} ([\\d.e+-]+)`).exec(match[2]);
+    const found = new RegExp(`${word} ([\\d.e+-]+)`).exec(itemAt(match, 2));
     return found ? Number(found[1]) : null;
   };
-  const leftOut = /\bout\b/.test(match[2]) ? true : /\bin\b/.test(match[2]) ? false : null;
+  const leftOut = /\bout\b/.test(itemAt(match, 2)) ? true : /\bin\b/.test(itemAt(match, 2)) ? false : null;
   return { stepId, leftOut, rounds: part('rounds'), seconds: part('seconds') };
 }
 

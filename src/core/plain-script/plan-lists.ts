@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { stepsInOrder, type ClassPlan, type SetAside } from '@/core/plan';
 import type { Theme } from '@/core/words';
 import { escapeText, splitBars, unescapeText } from '@/core/document';
@@ -10,11 +11,11 @@ export function themeText(plan: ClassPlan, theme: Theme): string {
 
 /** Reads it again; `null` when it is none. */
 export function themeOf(value: string, id: string): { readonly theme: Theme; readonly inUse: boolean } | null {
-  const [name, state, ...rest] = splitBars(value);
+  const [name = '', state, ...rest] = splitBars(value);
   if (state === undefined || rest.length % 2 === 1) return null;
   const words: { plain: string; themed: string }[] = [];
   for (let at = 0; at < rest.length; at += 2) {
-    words.push({ plain: unescapeText(rest[at]), themed: unescapeText(rest[at + 1]) });
+    words.push({ plain: unescapeText(itemAt(rest, at)), themed: unescapeText(itemAt(rest, at + 1)) });
   }
   return { theme: { id, name: unescapeText(name), words }, inUse: state === 'in use' };
 }
@@ -30,7 +31,7 @@ export function setAsideText(plan: ClassPlan, one: SetAside): string {
 export function setAsideOf(value: string, stepIds: readonly string[]): SetAside | null {
   const parts = splitBars(value).map(unescapeText);
   if (parts.length !== 4) return null;
-  const [check, place, detail, reason] = parts;
+  const [check, place, detail, reason] = firstItems(parts, 4);
   if (place === 'class') return { check, stepId: null, detail, reason };
   const stepId = stepIds[Number(place) - 1];
   return stepId === undefined ? null : { check, stepId, detail, reason };

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { LAYERS, SECTION_ROLES, type Layer, type Phase, type SectionRole } from '@/core/movement';
 import {
   contractOf,
@@ -27,10 +28,10 @@ export type Tidy =
 /** Reads a line of the tidy form, given the step it stands under; `null` when it is ordinary writing. */
 export function readTidy(line: string, under: Step | null, inSection: boolean): Tidy | null {
   const heading = /^(#{1,3}) (.*)$/su.exec(line);
-  if (heading) return tidyHeading(heading[1].length, heading[2]);
+  if (heading) return tidyHeading(itemAt(heading, 1).length, itemAt(heading, 2));
   const said = /^> (.*?)(?: ?\(pause (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s(?:, ([a-z]+))?\))?$/su.exec(line);
   if (said) {
-    const [, text, pause, layer] = said;
+    const [, text = '', pause, layer] = said;
     return {
       what: 'said',
       text: unescapeText(text),
@@ -62,12 +63,12 @@ function tidyHeading(depth: number, text: string): Tidy | null {
   if (depth === 1) return { what: 'title', text: unescapeText(text) };
   if (depth === 2) {
     const match = /^(.*) \[([a-z]+)\]$/su.exec(text);
-    const role = match && wordOf(SECTION_ROLES, match[2]);
-    return match && role ? { what: 'section', text: unescapeText(match[1]), role } : null;
+    const role = match && wordOf(SECTION_ROLES, itemAt(match, 2));
+    return match && role ? { what: 'section', text: unescapeText(itemAt(match, 1)), role } : null;
   }
   const match = /^([a-z]+): (.*)$/su.exec(text);
-  const kind = match && wordOf(STEP_KINDS, match[1]);
-  return match && kind ? { what: 'step', kind, text: unescapeText(match[2]) } : null;
+  const kind = match && wordOf(STEP_KINDS, itemAt(match, 1));
+  return match && kind ? { what: 'step', kind, text: unescapeText(itemAt(match, 2)) } : null;
 }
 
 /** `in share 0.4 4 s lead 0.5 s: action | full | short | breath`. */
@@ -77,9 +78,9 @@ function tidyPhase(line: string): Omit<Phase, 'id'> | null {
       line,
     );
   if (!match) return null;
-  const parts = splitBars(match[5]).map(unescapeText);
+  const parts = splitBars(itemAt(match, 5)).map(unescapeText);
   if (parts.length !== 4) return null;
-  const [action, full, short, breath] = parts;
+  const [action, full, short, breath] = firstItems(parts, 4);
   return {
     kind: match[1] as Phase['kind'],
     share: match[2] === undefined ? null : Number(match[2]),

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import {
   isMovement,
@@ -29,7 +30,7 @@ export function readTypedStep(newId: NewId, typed: string): TypedStep {
   const steps = stepsInOrder(read.plan);
   const counted = line && Object.keys(line.counts).length > 0;
   if (!counted || steps.length !== 1) return { name: text, counts: {}, step: null };
-  const { step } = steps[0];
+  const { step } = itemAt(steps, 0);
   return { name: step.name, counts: line.counts, step };
 }
 

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import type { MovementContent } from '@/core/movement';
 import {
@@ -55,7 +56,7 @@ describe('stances through a class', () => {
     expect(gaps).toMatchObject([{ stepId: together.id, from: 'wide', to: 'feet-together', index: 2 }]);
     const filled = edited(plan, fillGapsEdit(newId, gaps));
     expect(stanceGaps(filled)).toEqual([]);
-    expect(filled.sections[0].steps[2]).toMatchObject({
+    expect(itemAt(filled.sections, 0).steps[2]).toMatchObject({
       kind: 'transition',
       stance: 'feet-together',
       goesWith: 'next',
@@ -103,16 +104,16 @@ describe('leaving out', () => {
         ?.map((step) => step.name),
     ).toEqual(['Feet', 'Word', 'After']);
     const without = edited(plan, leaveOutEdit(plan, main.id, true));
-    expect(without.sections[0].steps.map((step) => step.leftOut)).toEqual([false, true, true, true, true]);
-    expect(planMilliseconds(without)).toBe(planMilliseconds(planOf([plan.sections[0].steps[0]])));
+    expect(itemAt(without.sections, 0).steps.map((step) => step.leftOut)).toEqual([false, true, true, true, true]);
+    expect(planMilliseconds(without)).toBe(planMilliseconds(planOf([itemAt(itemAt(plan.sections, 0).steps, 0)])));
     expect(edited(without, leaveOutEdit(without, main.id, false))).toEqual(plan);
   });
 
   it('does not change the breath of the others', () => {
     const steps = ['One', 'Two', 'Three'].map((name) => movement(name));
     const plan = { ...planOf(steps), pace: { ...emptyPlan(newId, 'x', 60).pace, closingRatio: 2 } };
-    const without = edited(plan, leaveOutEdit(plan, steps[1].id, true));
-    expect(stepPaces(without).get(steps[2].id)).toEqual(stepPaces(plan).get(steps[2].id));
+    const without = edited(plan, leaveOutEdit(plan, itemAt(steps, 1).id, true));
+    expect(stepPaces(without).get(itemAt(steps, 2).id)).toEqual(stepPaces(plan).get(itemAt(steps, 2).id));
   });
 });
 
@@ -120,7 +121,7 @@ describe('the pace of a step', () => {
   it('follows the profile, a section’s own, or the step’s own', () => {
     const steps = ['One', 'Two'].map((name) => movement(name, { paceMultiplier: 0.5 }));
     const plan = planOf([...steps, movement('Own', { inShare: 0.6 })]);
-    const section = { ...plan.sections[0], paceMultiplier: 1.2, inShare: 0.3 };
+    const section = { ...itemAt(plan.sections, 0), paceMultiplier: 1.2, inShare: 0.3 };
     const paces = stepPaces({ ...plan, sections: [section] });
     expect([...paces.values()]).toEqual([
       { multiplier: 0.6, inShare: 0.3 },
@@ -136,33 +137,36 @@ describe('another length of a class', () => {
   const length = makeLength(newId, '5 minutes', 300);
 
   it('is the same steps under its own target and pins', () => {
-    const lengths = withLengthPin([length], length.id, steps[0].id, { rounds: 2 });
-    const [pinned] = withLengthPin(lengths, length.id, steps[2].id, { leftOut: true });
+    const lengths = withLengthPin([length], length.id, itemAt(steps, 0).id, { rounds: 2 });
+    const [pinned] = firstItems(withLengthPin(lengths, length.id, itemAt(steps, 2).id, { leftOut: true }), 1);
     const at = planAtLength(plan, { ...pinned, breathSeconds: 8 });
     expect(at).toMatchObject({ title: 'Sample, 5 minutes', targetSeconds: 300, lengths: [] });
     expect(at.pace).toMatchObject({ breathSeconds: 8, pinned: true });
-    expect(findStep(at, steps[0].id)?.step).toMatchObject({ rounds: 2, pinned: true });
-    expect(findStep(at, steps[2].id)?.step).toMatchObject({ leftOut: true, pinned: true });
-    expect(findStep(at, steps[1].id)?.step).toBe(steps[1]);
+    expect(findStep(at, itemAt(steps, 0).id)?.step).toMatchObject({ rounds: 2, pinned: true });
+    expect(findStep(at, itemAt(steps, 2).id)?.step).toMatchObject({ leftOut: true, pinned: true });
+    expect(findStep(at, itemAt(steps, 1).id)?.step).toBe(steps[1]);
   });
 
   it('keeps a step in, with its rounds left to the fit', () => {
-    const low = { ...plan, sections: [{ ...plan.sections[0], steps: [{ ...steps[0], priority: 'low' as const }] }] };
-    const [pinned] = withLengthPin([length], length.id, steps[0].id, { leftOut: false });
-    expect(planAtLength(low, pinned).sections[0].steps[0]).toMatchObject({ priority: 'always', pinned: false });
+    const low = {
+      ...plan,
+      sections: [{ ...itemAt(plan.sections, 0), steps: [{ ...itemAt(steps, 0), priority: 'low' as const }] }],
+    };
+    const [pinned] = firstItems(withLengthPin([length], length.id, itemAt(steps, 0).id, { leftOut: false }), 1);
+    expect(itemAt(planAtLength(low, pinned).sections, 0).steps[0]).toMatchObject({ priority: 'always', pinned: false });
   });
 
   it('loses a pin whose values are all given back, and passes over a step that is gone', () => {
-    const [pinned] = withLengthPin([length], length.id, steps[0].id, { rounds: 2 });
-    expect(withLengthPin([pinned], length.id, steps[0].id, { rounds: null })).toEqual([length]);
+    const [pinned] = firstItems(withLengthPin([length], length.id, itemAt(steps, 0).id, { rounds: 2 }), 1);
+    expect(withLengthPin([pinned], length.id, itemAt(steps, 0).id, { rounds: null })).toEqual([length]);
     const gone = { ...length, pins: [{ stepId: 'gone', leftOut: true, rounds: 3, seconds: null }] };
     expect(planAtLength(plan, gone).sections).toEqual(plan.sections);
   });
 
   it('keeps its pins on the right steps when the class is copied', () => {
-    const lengths = withLengthPin([length], length.id, steps[2].id, { seconds: 45 });
+    const lengths = withLengthPin([length], length.id, itemAt(steps, 2).id, { seconds: 45 });
     const copy = copyPlan(newId, { ...plan, lengths });
-    expect(copy.lengths[0].pins[0].stepId).toBe(copy.sections[0].steps[2].id);
+    expect(itemAt(itemAt(copy.lengths, 0).pins, 0).stepId).toBe(itemAt(itemAt(copy.sections, 0).steps, 2).id);
   });
 });
 
@@ -186,7 +190,7 @@ describe('what changed between two states', () => {
     expect(codes(edited(plan, leaveOutEdit(plan, two.id, true)))).toEqual(['left-out Two']);
     expect(codes(edited(plan, { kind: 'remove-step', stepId: two.id }))).toEqual(['step-removed Two']);
     expect(codes(planOf([one, two, three, movement('Four')]))).toContain('step-added Four');
-    const sectionId = plan.sections[0].id;
+    const sectionId = itemAt(plan.sections, 0).id;
     expect(codes(edited(plan, { kind: 'move-step', stepId: one.id, toSectionId: sectionId, toIndex: 2 }))).toEqual([
       'order',
     ]);

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SECTION_ROLES } from '@/core/movement';
@@ -97,7 +98,7 @@ describe('edits', () => {
     const before = structuredClone(plan);
     const result = applyEdit(plan, {
       kind: 'set-step',
-      stepId: plan.sections[0].steps[0].id,
+      stepId: itemAt(itemAt(plan.sections, 0).steps, 0).id,
       field: 'name',
       value: 'Other',
     });
@@ -111,12 +112,19 @@ describe('edits', () => {
       [
         { kind: 'remove-step', stepId: 'nobody' },
         { kind: 'remove-section', sectionId: 'nobody' },
-        { kind: 'set-step', stepId: plan.sections[0].steps[0].id, field: 'rounds', value: 3 },
+        { kind: 'set-step', stepId: itemAt(itemAt(plan.sections, 0).steps, 0).id, field: 'rounds', value: 3 },
         // As it might come from elsewhere: no type stands guard there.
-        JSON.parse(`{"kind":"set-step","stepId":"${plan.sections[0].steps[0].id}","field":"id","value":"x"}`) as Edit,
-        { kind: 'insert-section', index: 0, section: plan.sections[0] },
-        { kind: 'insert-step', sectionId: plan.sections[0].id, index: 0, step: plan.sections[1].steps[0] },
-        { kind: 'move-step', stepId: plan.sections[0].steps[0].id, toSectionId: 'nobody', toIndex: 0 },
+        JSON.parse(
+          `{"kind":"set-step","stepId":"${itemAt(itemAt(plan.sections, 0).steps, 0).id}","field":"id","value":"x"}`,
+        ) as Edit,
+        { kind: 'insert-section', index: 0, section: itemAt(plan.sections, 0) },
+        {
+          kind: 'insert-step',
+          sectionId: itemAt(plan.sections, 0).id,
+          index: 0,
+          step: itemAt(itemAt(plan.sections, 1).steps, 0),
+        },
+        { kind: 'move-step', stepId: itemAt(itemAt(plan.sections, 0).steps, 0).id, toSectionId: 'nobody', toIndex: 0 },
       ] satisfies Edit[]
     ).map((edit) => {
       const result = applyEdit(plan, edit);
@@ -152,7 +160,7 @@ describe('edits', () => {
     const both = [
       ...ids(plan),
       ...ids(copyPlan(newId, plan)),
-      ...ids({ ...plan, sections: [copySection(newId, plan.sections[0])] }),
+      ...ids({ ...plan, sections: [copySection(newId, itemAt(plan.sections, 0))] }),
     ];
     expect(new Set(both).size).toBe(both.length);
   });

@@ -1,5 +1,5 @@
 import { sameDocument, type FieldAndValue } from '@/core/document';
-import { failed, ok, type Result } from '@/core/units';
+import { itemAt, failed, ok, type Result } from '@/core/units';
 import type { ClassPlan, Section } from './schema';
 import type { Step, StepKind, StepOf } from './steps';
 
@@ -83,7 +83,7 @@ export function setFields<One extends Step>(step: One, fields: Partial<One>): Ed
 /** Edits in order as one; `null` where there are none. */
 export function together(edits: readonly Edit[]): Edit | null {
   if (edits.length === 0) return null;
-  return edits.length === 1 ? edits[0] : { kind: 'together', edits };
+  return edits.length === 1 ? itemAt(edits, 0) : { kind: 'together', edits };
 }
 
 /** A field and its value belong together; the compiler does not follow that once the field is a variable. */
@@ -127,8 +127,8 @@ export function applyEdit(plan: ClassPlan, edit: Edit): Result<Applied, EditProb
     }
     case 'remove-section': {
       const index = plan.sections.findIndex((section) => section.id === edit.sectionId);
-      if (index < 0) return refused('no-such-section', edit.sectionId);
       const section = plan.sections[index];
+      if (!section) return refused('no-such-section', edit.sectionId);
       return done(
         { ...plan, sections: plan.sections.filter((_, at) => at !== index) },
         { kind: 'insert-section', index, section },
@@ -136,12 +136,10 @@ export function applyEdit(plan: ClassPlan, edit: Edit): Result<Applied, EditProb
     }
     case 'move-section': {
       const index = plan.sections.findIndex((section) => section.id === edit.sectionId);
-      if (index < 0) return refused('no-such-section', edit.sectionId);
+      const section = plan.sections[index];
+      if (!section) return refused('no-such-section', edit.sectionId);
       const rest = plan.sections.filter((_, at) => at !== index);
-      return done(
-        { ...plan, sections: inserted(rest, edit.toIndex, plan.sections[index]) },
-        { ...edit, toIndex: index },
-      );
+      return done({ ...plan, sections: inserted(rest, edit.toIndex, section) }, { ...edit, toIndex: index });
     }
     case 'insert-step': {
       if (findStep(plan, edit.step.id)) return refused('id-in-use', edit.step.id);
@@ -172,7 +170,7 @@ export function findStep(
 ): { readonly section: Section; readonly index: number; readonly step: Step } | null {
   for (const section of plan.sections) {
     const index = section.steps.findIndex((step) => step.id === stepId);
-    if (index >= 0) return { section, index, step: section.steps[index] };
+    if (index >= 0) return { section, index, step: itemAt(section.steps, index) };
   }
   return null;
 }
@@ -240,7 +238,7 @@ function changeSection(
 ): Result<Applied, EditProblem> {
   const index = plan.sections.findIndex((section) => section.id === sectionId);
   if (index < 0) return refused('no-such-section', sectionId);
-  const { after, inverse } = change(plan.sections[index]);
+  const { after, inverse } = change(itemAt(plan.sections, index));
   return done({ ...plan, sections: plan.sections.map((section, at) => (at === index ? after : section)) }, inverse);
 }
 

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { findStep, setStep, type Edit } from './edit';
 import { stepsInOrder, type ClassPlan } from './schema';
@@ -23,7 +24,8 @@ export function companionsOf(plan: ClassPlan): ReadonlyMap<string, readonly Step
     if (!accompanies(step) || KEPT_ROLES.has(section.role)) return;
     let at = index;
     const direction = directionOf(step);
-    while (steps[at] && accompanies(steps[at].step) && directionOf(steps[at].step) === direction) at += direction;
+    while (steps[at] && accompanies(itemAt(steps, at).step) && directionOf(itemAt(steps, at).step) === direction)
+      at += direction;
     const leader = steps[at]?.step;
     if (!leader || accompanies(leader)) return;
     found.set(leader.id, [...(found.get(leader.id) ?? []), step]);

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import type { SectionRole } from '@/core/movement';
 import { USUAL_SCHOOLS } from '@/core/words';
@@ -87,7 +88,7 @@ export function copyPlan(newId: NewId, plan: ClassPlan): ClassPlan {
   const sections = plan.sections.map((section) => copySection(newId, section));
   const before = stepsInOrder(plan);
   const after = stepsInOrder({ ...plan, sections });
-  const renamed = new Map(before.map(({ step }, index) => [step.id, after[index].step.id]));
+  const renamed = new Map(before.map(({ step }, index) => [step.id, itemAt(after, index).step.id]));
   const lengths = plan.lengths.map((length) => ({
     ...length,
     id: newId(),

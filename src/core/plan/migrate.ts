@@ -1,5 +1,5 @@
 import { contentSince2, contentSince3 } from '@/core/movement';
-import { failed, ok, type Issue, type Result } from '@/core/units';
+import { itemAt, failed, ok, type Issue, type Result } from '@/core/units';
 import { USUAL_SCHOOLS } from '@/core/words';
 import { PLAN_FORMAT, PLAN_VERSION } from './schema';
 
@@ -133,7 +133,7 @@ export function migrate(raw: unknown): Result<unknown, Issue> {
   if (version > PLAN_VERSION) {
     return failed({ code: 'newer-version', at: 'version', facts: { version, known: PLAN_VERSION } });
   }
-  for (let from = version; from < PLAN_VERSION; from++) document = MIGRATIONS[from - 1](document);
+  for (let from = version; from < PLAN_VERSION; from++) document = itemAt(MIGRATIONS, from - 1)(document);
   return ok(document);
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { sameDocument } from '@/core/document';
 import { makePhase } from '@/core/movement';
@@ -42,7 +42,7 @@ describe('the door for plans', () => {
       ...plan,
       title: '',
       targetSeconds: -5,
-      sections: [{ ...plan.sections[0], steps: [{ ...plan.sections[0].steps[0], rounds: 2.5, sides: 'up' }] }],
+      sections: [{ ...plan.sections[0], steps: [{ ...itemAt(plan.sections, 0).steps[0], rounds: 2.5, sides: 'up' }] }],
     };
     expect(codes(bad).sort()).toEqual([
       'sections[0].steps[0].rounds not-whole',
@@ -95,7 +95,7 @@ describe('the door for plans', () => {
 
   it('refuses huge documents before looking into them', () => {
     const large = readPlanText(' '.repeat(LIMITS.documentBytes + 1));
-    expect(large.ok ? '' : large.problem[0].code).toBe('too-large');
+    expect(large.ok ? '' : itemAt(large.problem, 0).code).toBe('too-large');
     const crowded = withSteps();
     const steps = Array.from({ length: 200_000 }, () => null);
     expect(codes({ ...crowded, sections: [{ ...crowded.sections[0], steps }] })).toEqual(['sections too-many-steps']);

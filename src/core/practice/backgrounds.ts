@@ -1,4 +1,4 @@
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 
 /** Takes are made at this rate. */
 export const TAKE_RATE = 16_000;
@@ -18,7 +18,7 @@ export function addBackground(take: Float32Array, speechPower: number, backgroun
   const noise = MAKERS[background](Math.min(take.length, LOOP_SECONDS * TAKE_RATE), chance);
   const power = noise.reduce((sum, one) => sum + one * one, 0) / noise.length;
   const gain = Math.sqrt(speechPower / 10 ** (BELOW[background] / 10) / Math.max(1e-12, power));
-  for (let at = 0; at < take.length; at++) take[at] += gain * noise[at % noise.length];
+  for (let at = 0; at < take.length; at++) take[at] = (take[at] ?? 0) + gain * itemAt(noise, at % noise.length);
 }
 
 const MAKERS: Readonly<Record<Background, (length: number, chance: Random) => Float32Array>> = {
@@ -55,7 +55,7 @@ function birds(length: number, chance: Random): Float32Array {
       for (let step = 0; step < lasts && at + step < length; step++) {
         const share = step / lasts;
         turn += (2 * Math.PI * (base + sweep * share)) / TAKE_RATE;
-        noise[at + step] += 6 * Math.sin(Math.PI * share) * Math.sin(turn);
+        noise[at + step] = (noise[at + step] ?? 0) + 6 * Math.sin(Math.PI * share) * Math.sin(turn);
       }
       at += lasts + Math.round(TAKE_RATE * 0.06);
     }
@@ -78,7 +78,8 @@ function music(length: number, chance: Random): Float32Array {
         const start = chance.next() * 6;
         for (let at = 0; at < TAKE_RATE * 4.4 && from + at < length; at++) {
           const share = at / (TAKE_RATE * 4.4);
-          sound[from + at] += (0.3 / harmonic) * Math.sin(Math.PI * share) * Math.sin(start + turn * at);
+          sound[from + at] =
+            (sound[from + at] ?? 0) + (0.3 / harmonic) * Math.sin(Math.PI * share) * Math.sin(start + turn * at);
         }
       }
     }
@@ -88,7 +89,8 @@ function music(length: number, chance: Random): Float32Array {
     for (let harmonic = 1; harmonic <= 4; harmonic++) {
       const turn = (2 * Math.PI * pitch(step) * harmonic) / TAKE_RATE;
       for (let at = 0; at < TAKE_RATE * 1.2 && from + at < length; at++) {
-        sound[from + at] += (1 / harmonic) * Math.exp((-4 * harmonic * at) / TAKE_RATE) * Math.sin(turn * at);
+        sound[from + at] =
+          (sound[from + at] ?? 0) + (1 / harmonic) * Math.exp((-4 * harmonic * at) / TAKE_RATE) * Math.sin(turn * at);
       }
     }
   }

@@ -1,6 +1,6 @@
 import type { ClassPlan } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import { Random, type Seconds } from '@/core/units';
+import { itemAt, Random, type Seconds } from '@/core/units';
 import { addBackground, TAKE_RATE, type Background } from './backgrounds';
 
 export interface PracticeRecipe {
@@ -120,8 +120,8 @@ function mixed(said: readonly SaidTruth[], sounds: readonly Float32Array[], leng
   const samples = new Float32Array(length);
   said.forEach(({ startSeconds }, index) => {
     const from = Math.round(startSeconds * TAKE_RATE);
-    sounds[index].forEach((sample, at) => {
-      if (from + at < length) samples[from + at] += sample;
+    itemAt(sounds, index).forEach((sample, at) => {
+      if (from + at < length) samples[from + at] = (samples[from + at] ?? 0) + sample;
     });
   });
   return samples;
@@ -160,7 +160,7 @@ function wandering(chance: Random, runtime: number): When {
     let seconds = 2;
     let left = planned;
     for (let block = 0; left > 0 && block < lengths.length; block++) {
-      seconds += lengths[block] * Math.min(20, left);
+      seconds += itemAt(lengths, block) * Math.min(20, left);
       left -= 20;
     }
     for (const { at, lasts } of interruptions) if (planned >= at) seconds += lasts;
@@ -184,8 +184,8 @@ function addRoom(samples: Float32Array): void {
     [37, 0.14],
     [61, 0.09],
     [97, 0.05],
-  ]) {
+  ] as const) {
     const by = Math.round((milliseconds * TAKE_RATE) / 1000);
-    for (let at = by; at < samples.length; at++) samples[at] += gain * dry[at - by];
+    for (let at = by; at < samples.length; at++) samples[at] = (samples[at] ?? 0) + gain * (dry[at - by] ?? 0);
   }
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { WebVTTParser } from 'webvtt-parser';
 import { readPlanText } from '@/core/plan';
@@ -7,7 +8,7 @@ import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { chaptersOf, fileNameFor, publish, saidLines, type PublishFormat } from '.';
 
-const { plan } = demoClasses()[0];
+const { plan } = itemAt(demoClasses(), 0);
 const timeline = expandPlan(plan);
 const captions = timeline.cues.map((cue) => ({
   startSeconds: cue.startSeconds + 10,
@@ -19,7 +20,7 @@ const reading = readTake(timeline, { captions, speech: null, lengthSeconds: 640 
 describe('publishing', () => {
   it('gives a chapter to every movement and quiet, from 0:00 to the end', () => {
     const chapters = chaptersOf(plan, timeline, null);
-    expect(chapters[0].startSeconds).toBe(0);
+    expect(itemAt(chapters, 0).startSeconds).toBe(0);
     expect(chapters.at(-1)?.endSeconds).toBe(timeline.runtimeSeconds);
     expect(chapters.map((chapter) => chapter.title)).toEqual([
       'Welcome',
@@ -40,13 +41,16 @@ describe('publishing', () => {
 
   it('moves chapters and captions to the times of a take', () => {
     const chapters = chaptersOf(plan, timeline, reading);
-    expect(chapters[2].startSeconds).toBeCloseTo(chaptersOf(plan, timeline, null)[2].startSeconds + 10, 1);
+    expect(itemAt(chapters, 2).startSeconds).toBeCloseTo(
+      itemAt(chaptersOf(plan, timeline, null), 2).startSeconds + 10,
+      1,
+    );
     expect(chapters.at(-1)?.endSeconds).toBe(640);
-    expect(saidLines(timeline, reading)[0].startSeconds).toBeCloseTo(10, 1);
+    expect(itemAt(saidLines(timeline, reading), 0).startSeconds).toBeCloseTo(10, 1);
   });
 
   it('leaves skipped lines out and keeps remarks whose words are known', () => {
-    const skipped = correct(reading, timeline, { [timeline.cues[0].id]: { saidAtSeconds: null } }, 640);
+    const skipped = correct(reading, timeline, { [itemAt(timeline.cues, 0).id]: { saidAtSeconds: null } }, 640);
     const remarked = {
       ...skipped,
       remarks: [
@@ -56,7 +60,7 @@ describe('publishing', () => {
     };
     const lines = saidLines(timeline, remarked);
     expect(lines.length).toBe(timeline.cues.length);
-    expect(lines[0].text).toBe('the kettle');
+    expect(itemAt(lines, 0).text).toBe('the kettle');
   });
 
   it('writes the plan so that it can be read again without loss', () => {
@@ -76,8 +80,8 @@ describe('publishing', () => {
     const lines = text.trimEnd().split('\n');
     expect(ending).toBe('.labels.txt');
     expect(lines.length).toBe(saidLines(timeline, reading).length);
-    const [start, end, said] = lines[0].split('\t');
-    expect([Number(start), said]).toEqual([reading.cues[0].saidAtSeconds, timeline.cues[0].text]);
+    const [start, end, said] = itemAt(lines, 0).split('\t');
+    expect([Number(start), said]).toEqual([itemAt(reading.cues, 0).saidAtSeconds, itemAt(timeline.cues, 0).text]);
     expect(Number(end)).toBeGreaterThan(Number(start));
   });
 
@@ -91,12 +95,15 @@ describe('publishing', () => {
       const { cues, errors } = new WebVTTParser().parse(text, 'metadata');
       expect(errors).toEqual([]);
       expect(cues.length).toBe(breaths.length);
-      expect(cues[3].startTime).toBeCloseTo(breaths[3].startSeconds + late, 2);
-      expect(JSON.parse(cues[3].text)).toMatchObject({ round: breaths[3].round, breath: breaths[3].kind });
+      expect(itemAt(cues, 3).startTime).toBeCloseTo(itemAt(breaths, 3).startSeconds + late, 2);
+      expect(JSON.parse(itemAt(cues, 3).text)).toMatchObject({
+        round: itemAt(breaths, 3).round,
+        breath: itemAt(breaths, 3).kind,
+      });
     }
     const odd = { ...timeline, phases: timeline.phases.map((phase) => ({ ...phase, action: 'up --> down' })) };
     const { cues } = new WebVTTParser().parse(publish(plan, odd, 'metadata', null).text, 'metadata');
-    expect(JSON.parse(cues[0].text)).toMatchObject({ action: 'up --> down' });
+    expect(JSON.parse(itemAt(cues, 0).text)).toMatchObject({ action: 'up --> down' });
   });
 
   it('describes the class with its chapters and cautions, and defers to those who know the person', () => {
@@ -126,7 +133,7 @@ describe('publishing', () => {
     const whole = stamps(publish(plan, timeline, 'webvtt', reading).text);
     const short = stamps(written('webvtt'));
     const outside = whole.filter((at) => at < 295 || at > 330);
-    expect(short[0]).toBeCloseTo(whole[0] - 8, 2);
+    expect(short[0]).toBeCloseTo(itemAt(whole, 0) - 8, 2);
     expect(short.at(-1)).toBeCloseTo((whole.at(-1) ?? 0) - 38, 2);
     expect(Math.abs(short.length - outside.length)).toBeLessThan(4);
     expect(JSON.parse(written('reading'))).toMatchObject({ totals: { runtimeSeconds: 602 } });

@@ -17,7 +17,7 @@ import { writeScript } from '@/core/plain-script';
 import { takeTimes, type Reading } from '@/core/reading';
 import type { TimedPhase, Timeline } from '@/core/timeline';
 import { reportOf } from '@/core/report';
-import { lastStartedAt, type Interval, type Issue, type Seconds } from '@/core/units';
+import { itemAt, lastStartedAt, type Interval, type Issue, type Seconds } from '@/core/units';
 import { NO_SPELLING, spelled, type Spelling } from '@/core/words';
 import { writeDescription, writeLabels, writeMetadata } from './tracks';
 
@@ -227,7 +227,7 @@ export function chaptersOf(plan: ClassPlan, timeline: Timeline, reading: Reading
   const starts: { title: string; startSeconds: Seconds }[] = [];
   let sectionBefore: string | null = null;
   stepsInOrder(plan).forEach(({ step, section }, index) => {
-    const timed = timeline.steps[index];
+    const timed = itemAt(timeline.steps, index);
     if (timed.endSeconds <= timed.startSeconds) return;
     const opens = section.id !== sectionBefore;
     sectionBefore = section.id;
@@ -237,9 +237,9 @@ export function chaptersOf(plan: ClassPlan, timeline: Timeline, reading: Reading
   const end = reading
     ? Math.max(reading.totals.runtimeSeconds, starts.at(-1)?.startSeconds ?? 0)
     : timeline.runtimeSeconds;
-  if (starts.length > 0) starts[0].startSeconds = 0;
+  if (starts.length > 0) itemAt(starts, 0).startSeconds = 0;
   for (let at = 1; at < starts.length; at++)
-    starts[at].startSeconds = Math.max(starts[at].startSeconds, starts[at - 1].startSeconds);
+    itemAt(starts, at).startSeconds = Math.max(itemAt(starts, at).startSeconds, itemAt(starts, at - 1).startSeconds);
   return starts.map((chapter, index) => ({ ...chapter, endSeconds: starts[index + 1]?.startSeconds ?? end }));
 }
 
@@ -248,14 +248,16 @@ function takenTimes(timeline: Timeline, reading: Reading | null): (seconds: Seco
   if (!reading) return (seconds) => seconds;
   const saidAt = new Map(reading.cues.map((cue) => [cue.id, cue.saidAtSeconds]));
   return (seconds, stepIndex) => {
-    const [from, to] = timeline.steps[stepIndex].cueRange;
+    const [from, to] = itemAt(timeline.steps, stepIndex).cueRange;
     for (let at = from; at < to; at++) {
-      const said = saidAt.get(timeline.cues[at].id);
-      if (said !== null && said !== undefined) return Math.max(0, said - (timeline.cues[at].startSeconds - seconds));
+      const said = saidAt.get(itemAt(timeline.cues, at).id);
+      if (said !== null && said !== undefined)
+        return Math.max(0, said - (itemAt(timeline.cues, at).startSeconds - seconds));
     }
     for (let at = from - 1; at >= 0; at--) {
-      const said = saidAt.get(timeline.cues[at].id);
-      if (said !== null && said !== undefined) return Math.max(0, seconds + said - timeline.cues[at].startSeconds);
+      const said = saidAt.get(itemAt(timeline.cues, at).id);
+      if (said !== null && said !== undefined)
+        return Math.max(0, seconds + said - itemAt(timeline.cues, at).startSeconds);
     }
     return seconds;
   };

@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '@/core/report';
 import { expandPlan, type Cue } from '@/core/timeline';
-import { median } from '@/core/units';
+import { firstItems, itemAt, median } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { breathsTaken, readTake } from '.';
 
-const timeline = expandPlan(demoClasses()[0].plan);
+const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
 const leads = ({ source }: Cue): boolean => source.part === 'phase';
-const [led] = timeline.steps.filter(({ cueRange }) => timeline.cues.slice(...cueRange).filter(leads).length > 6);
+const [led] = firstItems(
+  timeline.steps.filter(({ cueRange }) => timeline.cues.slice(...cueRange).filter(leads).length > 6),
+  1,
+);
 const inLed = (cue: Cue): boolean => cue.step === led.step;
 
 /** The class with every line said where `when` puts it; left out where that is `null`. */
@@ -31,7 +34,7 @@ describe('breaths as they were taken', () => {
 
   it('do not hold an interruption for a long breath', () => {
     const own = timeline.cues.filter((cue) => inLed(cue) && leads(cue));
-    const from = own[Math.floor(own.length / 2)].startSeconds;
+    const from = itemAt(own, Math.floor(own.length / 2)).startSeconds;
     const { cues } = said(({ startSeconds }) => startSeconds + (startSeconds >= from ? 25 : 0));
     const found = breathsTaken(timeline, cues).find(({ step }) => step === led.step);
     for (const taken of found?.takenSeconds ?? []) expect(taken / led.breathSeconds).toBeCloseTo(1, 2);

@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import type { Reading } from './model';
 
 /** A take at a glance, for lists: how far it ended from its plan, how the drift went, and what was added. */
@@ -22,7 +22,7 @@ export function glanceOf({ cues, remarks, totals }: Reading): TakeGlance {
   const points = Math.min(POINTS, said.length);
   const drift = Array.from({ length: points }, (_, at) => {
     const place = points === 1 ? 0 : Math.round((at * (said.length - 1)) / (points - 1));
-    return Math.round(said[place] * 10);
+    return Math.round(itemAt(said, place) * 10);
   });
   const words = remarks.flatMap(({ text }) => (text ? [shortened(text)] : []));
   return {

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { correctable } from '@/core/align';
 import { expandPlan } from '@/core/timeline';
@@ -15,7 +16,7 @@ import {
   type HandWork,
 } from '.';
 
-const { plan } = demoClasses()[1];
+const { plan } = itemAt(demoClasses(), 1);
 const timeline = expandPlan(plan);
 /** Said as planned, two seconds late. */
 const speech = timeline.cues.map((cue) => ({
@@ -27,13 +28,13 @@ const evidence = { captions: null, speech, lengthSeconds: 320 };
 const reading = readTake(timeline, evidence);
 const again = (work: Pick<HandWork, 'corrections' | 'remarks'>) =>
   readAgain(timeline, evidence, correctable(timeline, evidence), work);
-const [, second, third] = reading.cues;
+const [, second, third] = firstItems(reading.cues, 3);
 
 describe('work by hand', () => {
   it('sets when a cue was said, to the millisecond, never before the start', () => {
     expect(withCue(NO_HAND_WORK, 'a', 1.23456).corrections).toEqual({ a: { saidAtSeconds: 1.235 } });
-    expect(withCue(NO_HAND_WORK, 'a', -3).corrections.a.saidAtSeconds).toBe(0);
-    expect(withCue(NO_HAND_WORK, 'a', null).corrections.a.saidAtSeconds).toBeNull();
+    expect(withCue(NO_HAND_WORK, 'a', -3).corrections.a?.saidAtSeconds).toBe(0);
+    expect(withCue(NO_HAND_WORK, 'a', null).corrections.a?.saidAtSeconds).toBeNull();
   });
 
   it('holds, and pulls the cues about it into place', () => {
@@ -41,7 +42,7 @@ describe('work by hand', () => {
     const work = withCue(NO_HAND_WORK, second.id, third.saidAtSeconds);
     const pulled = again(work);
     expect(pulled.cues[1]).toMatchObject({ saidAtSeconds: third.saidAtSeconds, corrected: true, confidence: 1 });
-    expect(pulled.cues[2].saidAtSeconds).not.toBe(third.saidAtSeconds);
+    expect(itemAt(pulled.cues, 2).saidAtSeconds).not.toBe(third.saidAtSeconds);
     const later = pulled.cues.slice(8).map((cue) => cue.saidAtSeconds);
     expect(later).toEqual(reading.cues.slice(8).map((cue) => cue.saidAtSeconds));
   });
@@ -51,7 +52,7 @@ describe('work by hand', () => {
       ...reading,
       cues: reading.cues.map((cue, at) => ({ ...cue, confidence: at === 3 ? 0.2 : at === 1 ? 0.5 : 0.9 })),
     };
-    expect(leastCertain(doubtful, 0.8).map(({ id }) => id)).toEqual([reading.cues[3].id, second.id]);
+    expect(leastCertain(doubtful, 0.8).map(({ id }) => id)).toEqual([itemAt(reading.cues, 3).id, second.id]);
     const { corrections } = withSureTaken(NO_HAND_WORK, doubtful, 0.8);
     expect(Object.keys(corrections).length).toBe(reading.cues.length - 2);
     expect(corrections[third.id]).toEqual({ saidAtSeconds: third.saidAtSeconds });
@@ -62,11 +63,11 @@ describe('work by hand', () => {
     const split = withRemarkSplit(NO_HAND_WORK, reading, second.id, at);
     if (!split) throw new Error('not split');
     const once = again(split);
-    expect(once.cues[1].endSeconds).toBeCloseTo(at, 3);
+    expect(itemAt(once.cues, 1).endSeconds).toBeCloseTo(at, 3);
     expect(once.remarks).toContainEqual({ startSeconds: at, endSeconds: second.endSeconds, text: null });
     const place = once.remarks.findIndex(({ startSeconds }) => startSeconds === at);
     const named = again(withRemarkText(split, once, place, '  Only the kettle. '));
-    expect(named.remarks[place].text).toBe('Only the kettle.');
+    expect(itemAt(named.remarks, place).text).toBe('Only the kettle.');
     expect(again(withoutRemark(split, once, place)).remarks.length).toBe(once.remarks.length - 1);
     expect(withRemarkSplit(NO_HAND_WORK, reading, second.id, 0)).toBeNull();
     expect(withRemarkSplit(NO_HAND_WORK, reading, 'nobody', at)).toBeNull();

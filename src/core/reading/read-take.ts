@@ -67,8 +67,9 @@ export function correct(
 ): Reading {
   const lengths = new Map(timeline.cues.map((cue) => [cue.id, cue.endSeconds - cue.startSeconds]));
   const cues = reading.cues.map((cue): CueReading => {
-    if (!Object.hasOwn(corrections, cue.id)) return cue;
-    const { saidAtSeconds, lengthSeconds: cut } = corrections[cue.id];
+    const correction = Object.hasOwn(corrections, cue.id) ? corrections[cue.id] : undefined;
+    if (!correction) return cue;
+    const { saidAtSeconds, lengthSeconds: cut } = correction;
     const found = cue.saidAtSeconds !== null && cue.endSeconds !== null ? cue.endSeconds - cue.saidAtSeconds : null;
     const length = cut ?? found ?? lengths.get(cue.id) ?? 1;
     return {

@@ -1,9 +1,10 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { checkReading, correct, readTake } from '.';
 
-const { plan } = demoClasses()[0];
+const { plan } = itemAt(demoClasses(), 0);
 const timeline = expandPlan(plan);
 const late = (seconds: number): number => 3 + seconds * 1.05;
 const captions = timeline.cues.map((cue) => ({
@@ -29,7 +30,7 @@ describe('a reading', () => {
   });
 
   it('is corrected by hand, and keeps the correction when read again', () => {
-    const [first, second] = timeline.cues;
+    const [first, second] = firstItems(timeline.cues, 2);
     const corrections = { [first.id]: { saidAtSeconds: 4.5 }, [second.id]: { saidAtSeconds: null } };
     const corrected = correct(reading, timeline, corrections, 640);
     expect(corrected.cues[0]).toMatchObject({ saidAtSeconds: 4.5, status: 'said', corrected: true, confidence: 1 });
@@ -45,7 +46,7 @@ describe('a reading', () => {
     expect(states(again)).toEqual(states(corrected));
     // What the machine heard where the second line was planned is something else that was said.
     expect(again.remarks.map(({ text }) => text)).toEqual([second.text]);
-    expect(reading.cues[0].corrected).toBe(false);
+    expect(itemAt(reading.cues, 0).corrected).toBe(false);
   });
 
   it('can give a time to a line that was not found', () => {
@@ -57,8 +58,8 @@ describe('a reading', () => {
       driftLastSeconds: null,
       breathTakenSeconds: null,
     });
-    const corrected = correct(nothing, timeline, { [timeline.cues[0].id]: { saidAtSeconds: 2 } }, 60);
-    expect(corrected.cues[0].endSeconds).toBeCloseTo(2 + timeline.cues[0].endSeconds, 3);
+    const corrected = correct(nothing, timeline, { [itemAt(timeline.cues, 0).id]: { saidAtSeconds: 2 } }, 60);
+    expect(itemAt(corrected.cues, 0).endSeconds).toBeCloseTo(2 + itemAt(timeline.cues, 0).endSeconds, 3);
   });
 
   it('passes over corrections of cues that are not there', () => {

@@ -1,7 +1,7 @@
 import type { Remark } from '@/core/align';
 import { lungsAfter } from '@/core/breath';
 import type { Timeline } from '@/core/timeline';
-import { median, wholeMilliseconds, type Seconds } from '@/core/units';
+import { itemAt, median, wholeMilliseconds, type Seconds } from '@/core/units';
 import { breathsTaken } from './breaths';
 import type { CueReading, ReadingTotals } from './model';
 
@@ -37,7 +37,7 @@ export function totalsOf(
     talkShare: runtimeSeconds > 0 ? Math.round(1000 * Math.min(1, talk / runtimeSeconds)) / 1000 : 0,
     ...breathsOf(timeline, cues),
     driftMiddleSeconds: drifts.length > 0 ? wholeMilliseconds(median(drifts)) : null,
-    driftLastSeconds: drifts.length > 0 ? wholeMilliseconds(drifts[drifts.length - 1]) : null,
+    driftLastSeconds: drifts.length > 0 ? wholeMilliseconds(itemAt(drifts, drifts.length - 1)) : null,
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Reading } from '@/core/reading';
 import { countSyllables, spokenText, wordsOf } from '@/core/speech';
 import type { Cue, TimedStep, Timeline } from '@/core/timeline';
-import { median, type Seconds } from '@/core/units';
+import { itemAt, median, type Seconds } from '@/core/units';
 import type { Difference } from './model';
 import type { SaidCue } from './said';
 
@@ -37,8 +37,8 @@ function judgeRun(
   said: readonly SaidCue[],
   reading: Reading,
 ): Difference[] {
-  const first = run[0].cueRange[0];
-  const last = run[run.length - 1].cueRange[1];
+  const first = itemAt(run, 0).cueRange[0];
+  const last = itemAt(run, run.length - 1).cueRange[1];
   const before = said.findLast(({ at }) => at < first);
   const after = said.find(({ at }) => at >= last);
   const planned = (after?.cue.startSeconds ?? timeline.runtimeSeconds) - (before?.cue.startSeconds ?? 0);
@@ -66,13 +66,15 @@ function heardElsewhere(timeline: Timeline, step: TimedStep, reading: Reading): 
     const hits = cues.map((cue) => all.findIndex((words) => alike(wordsIn(cue.text), words)));
     const found = hits.filter((hit) => hit >= 0);
     if (found.length >= Math.min(cues.length, 2) && found.length >= HEARD_ELSEWHERE * cues.length)
-      return worded[Math.min(...found)].startSeconds;
+      return itemAt(worded, Math.min(...found)).startSeconds;
     return null;
   }
   if (cues.length < LEAST_LINES) return null;
   const tempo = tempoOf(reading);
   for (const { startSeconds } of remarks) {
-    const hits = cues.filter((cue) => remarks.some((remark) => fits(cue, cues[0], remark, startSeconds, tempo)));
+    const hits = cues.filter((cue) =>
+      remarks.some((remark) => fits(cue, itemAt(cues, 0), remark, startSeconds, tempo)),
+    );
     if (hits.length >= LEAST_LINES && hits.length >= HEARD_ELSEWHERE * cues.length) return startSeconds;
   }
   return null;
@@ -93,8 +95,8 @@ function fits(
 function tempoOf({ cues }: Reading): number {
   const said = cues.filter(({ saidAtSeconds }) => saidAtSeconds !== null);
   const ratios = said.slice(1).flatMap(({ plannedSeconds, saidAtSeconds }, index) => {
-    const planned = plannedSeconds - said[index].plannedSeconds;
-    return planned > 2 ? [((saidAtSeconds ?? 0) - (said[index].saidAtSeconds ?? 0)) / planned] : [];
+    const planned = plannedSeconds - itemAt(said, index).plannedSeconds;
+    return planned > 2 ? [((saidAtSeconds ?? 0) - (itemAt(said, index).saidAtSeconds ?? 0)) / planned] : [];
   });
   return ratios.length > 0 ? median(ratios) : 1;
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { readTake, type Reading } from '@/core/reading';
 import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
@@ -5,7 +6,7 @@ import { expandPlan, type Cue } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { reportOf } from '.';
 
-const { plan } = demoClasses()[0];
+const { plan } = itemAt(demoClasses(), 0);
 const timeline = expandPlan(plan);
 const names = new Map(plan.sections.flatMap(({ steps }) => steps.map((step) => [step.name, step.id] as const)));
 const stepOf = (name: string) => {
@@ -79,7 +80,7 @@ describe('where take and plan differ in kind', () => {
   it('tells two rounds more, spoken or silent, and that the last one was not the last', () => {
     const round = TEMPO * heron.roundSeconds;
     for (const spoken of [false, true]) {
-      const last = timeline.cues[lastOf(heron)];
+      const last = itemAt(timeline.cues, lastOf(heron));
       const at = 4 + TEMPO * last.startSeconds;
       const beside = spoken
         ? [1, 2].map((more) => ({
@@ -127,7 +128,7 @@ describe('where take and plan differ in kind', () => {
     expect(reportOf(timeline, taken(without)).differences).toEqual([
       expect.objectContaining({ kind: 'left-out', step: heron.step }),
     ]);
-    const last = timeline.cues[timeline.cues.length - 1];
+    const last = itemAt(timeline.cues, timeline.cues.length - 1);
     const end = 10 + TEMPO * last.endSeconds - length;
     const later = timeline.cues.slice(from, to).map((cue) => ({
       startSeconds: end + TEMPO * (cue.startSeconds - heron.startSeconds),
@@ -155,7 +156,7 @@ describe('where take and plan differ in kind', () => {
       taken((_, index) => (index > middle ? extra : 0)),
     );
     expect(differences).toEqual([expect.objectContaining({ kind: 'interrupted', step: heron.step })]);
-    expect(silences[0].endSeconds - silences[0].startSeconds).toBeGreaterThan(extra);
+    expect(itemAt(silences, 0).endSeconds - itemAt(silences, 0).startSeconds).toBeGreaterThan(extra);
   });
 
   it('says nothing of what it cannot know', () => {

@@ -1,6 +1,6 @@
 import type { Reading } from '@/core/reading';
 import type { TimedStep, Timeline } from '@/core/timeline';
-import { median, type Interval, type Seconds } from '@/core/units';
+import { itemAt, median, type Interval, type Seconds } from '@/core/units';
 import type { Side } from '@/core/words';
 import type { Difference, SideRounds } from './model';
 import { remarkSeconds, type SaidCue } from './said';
@@ -51,16 +51,16 @@ export function countRounds(
   const differences: Difference[] = [];
   const rounds = stretches.map((stretch, index): SideRounds => {
     const { side } = stretch;
-    if (tempo === null || gaps[index].length === 0) return { side, planned: step.rounds, found: null };
+    if (tempo === null || itemAt(gaps, index).length === 0) return { side, planned: step.rounds, found: null };
     let more = 0;
-    for (const gap of gaps[index]) {
+    for (const gap of itemAt(gaps, index)) {
       const judged = judge(gap, tempo, step, reading);
       more += judged.rounds;
       differences.push(...judged.differences);
     }
     const found = Math.max(0, step.rounds + more);
     if (found !== step.rounds) {
-      const atSeconds = gaps[index][0].from;
+      const atSeconds = itemAt(itemAt(gaps, index), 0).from;
       differences.push({ kind: 'rounds', step: step.step, side, planned: step.rounds, found, atSeconds });
     }
     return { side, planned: step.rounds, found };
@@ -114,12 +114,14 @@ function stretchesOf(timeline: Timeline, step: TimedStep): Stretch[] {
     else found.push({ side, startSeconds, endSeconds });
   }
   if (found.length <= 2 && (found.length < 2 || step.rounds > 1 || !alternates(step, found))) return found;
-  return [{ side: null, startSeconds: found[0].startSeconds, endSeconds: found[found.length - 1].endSeconds }];
+  return [
+    { side: null, startSeconds: itemAt(found, 0).startSeconds, endSeconds: itemAt(found, found.length - 1).endSeconds },
+  ];
 }
 
 /** Whether one round on each side is one count: then a round is as long as both. */
 function alternates(step: TimedStep, found: readonly Stretch[]): boolean {
-  return step.roundSeconds > 1.5 * (found[0].endSeconds - found[0].startSeconds);
+  return step.roundSeconds > 1.5 * (itemAt(found, 0).endSeconds - itemAt(found, 0).startSeconds);
 }
 
 function gapsOf(stretch: Stretch, step: TimedStep, said: readonly SaidCue[]): Gap[] {
@@ -131,13 +133,13 @@ function gapsOf(stretch: Stretch, step: TimedStep, said: readonly SaidCue[]): Ga
       cue.motionSeconds < stretch.endSeconds,
   );
   if (inside.length === 0) return [];
-  const last = inside[inside.length - 1];
+  const last = itemAt(inside, inside.length - 1);
   const after = said.find(({ at }) => at > last.at);
   const chain = after && after.at - last.at <= CUES_AHEAD ? [...inside, after] : inside;
   // The line that announces the last round need not be the last line of it.
   const lastSaid = inside.findIndex(({ cue }) => cue.round === step.rounds && cue.announced !== '');
   return chain.slice(1).map((next, index): Gap => {
-    const before = chain[index];
+    const before = itemAt(chain, index);
     return {
       planned: next.cue.startSeconds - before.cue.startSeconds,
       taken: next.saidSeconds - before.saidSeconds,

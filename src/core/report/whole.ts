@@ -1,7 +1,7 @@
 import { takeTimes, type Reading } from '@/core/reading';
 import { lineWeight } from '@/core/speech';
 import type { Timeline } from '@/core/timeline';
-import { overlapSeconds, wholeMilliseconds, type Interval, type Seconds } from '@/core/units';
+import { itemAt, overlapSeconds, wholeMilliseconds, type Interval, type Seconds } from '@/core/units';
 import type { SectionTalk, Silence } from './model';
 import { saidCues, type SaidCue } from './said';
 
@@ -72,9 +72,9 @@ export function longSilences(
 
 /** The silence that the plan has between one said cue and another; beside a remark, what it has about it. */
 function plannedSilence(timeline: Timeline, before: number, after: number): Seconds {
-  const from = before < 0 ? 0 : timeline.cues[before].endSeconds;
+  const from = before < 0 ? 0 : itemAt(timeline.cues, before).endSeconds;
   const next = after < 0 ? before + 1 : after;
-  const to = next < timeline.cues.length ? timeline.cues[next].startSeconds : timeline.runtimeSeconds;
+  const to = next < timeline.cues.length ? itemAt(timeline.cues, next).startSeconds : timeline.runtimeSeconds;
   return wholeMilliseconds(Math.max(0, to - from));
 }
 

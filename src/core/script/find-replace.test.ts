@@ -1,9 +1,10 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { planAfter, rewordEdit } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
 import { findAndReplace } from '.';
 
-const plan = demoClasses()[0].plan;
+const plan = itemAt(demoClasses(), 0).plan;
 const words = (find: string, part: object = {}) =>
   findAndReplace(plan, { find, replace: '$& and {x}', matchCase: false, wholeWords: true, ...part });
 

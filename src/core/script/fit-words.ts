@@ -13,7 +13,7 @@ import {
 import { speakingSeconds } from '@/core/speech';
 import { Wording, type TimedStep, type Timeline } from '@/core/timeline';
 import { phaseSeconds } from '@/core/breath';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { shortest } from './fades';
 
 /** A round whose form fitting the words would change. */
@@ -82,9 +82,9 @@ function shortenedFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, wo
   const fade = Array.from({ length: rounds }, (_, index): Form => {
     const round = index + 1;
     let at = FULLEST.indexOf(formOn(step.fade, round));
-    if (held.has(round)) return FULLEST[at];
-    while (at < FULLEST.length - 1 && !ends(plan, step, timed, round, FULLEST[at], wording)) at++;
-    return FULLEST[at];
+    if (held.has(round)) return itemAt(FULLEST, at);
+    while (at < FULLEST.length - 1 && !ends(plan, step, timed, round, itemAt(FULLEST, at), wording)) at++;
+    return itemAt(FULLEST, at);
   });
   return shortest(fade.length === 0 ? step.fade : fade);
 }
@@ -101,9 +101,10 @@ function fullestFade(plan: ClassPlan, step: MovementStep, timed: TimedStep, word
       continue;
     }
     let at = thinnest;
-    while (at < FULLEST.length - 1 && !ends(plan, step, timed, round, FULLEST[at], wording, plan.silenceShare)) at++;
+    while (at < FULLEST.length - 1 && !ends(plan, step, timed, round, itemAt(FULLEST, at), wording, plan.silenceShare))
+      at++;
     thinnest = at;
-    fade.push(FULLEST[at]);
+    fade.push(itemAt(FULLEST, at));
   }
   return shortest(fade.length === 0 ? step.fade : fade);
 }

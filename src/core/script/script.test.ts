@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { formOn, makePhase } from '@/core/movement';
 import { emptyPlan, makeMovement, makeSection, planAfter, type ClassPlan, type MovementStep } from '@/core/plan';
@@ -26,7 +27,7 @@ function planWith(part: Partial<MovementStep>, change: Partial<ClassPlan> = {}):
   return { ...emptyPlan(newId, 'A class', 300), sections: [makeSection(newId, 'main', [step])], ...change };
 }
 
-const stepOf = (plan: ClassPlan): MovementStep => plan.sections[0].steps[0] as MovementStep;
+const stepOf = (plan: ClassPlan): MovementStep => itemAt(plan.sections, 0).steps[0] as MovementStep;
 const fitted = (plan: ClassPlan): ClassPlan =>
   planAfter(plan, fitWords(plan, expandPlan(plan), { manner: 'fullest' }).edit);
 

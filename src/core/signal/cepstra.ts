@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { Fourier } from './fourier';
 
 /** Frames of 25 ms every 10 ms, at 16 kHz. */
@@ -25,7 +26,7 @@ function bandFilters(): { from: number; weights: Float32Array }[] {
     (_, at) => (hertzOf(low + ((high - low) * at) / (BANDS + 1)) * SIZE) / 16_000,
   );
   return Array.from({ length: BANDS }, (_, band) => {
-    const [left, middle, right] = edges.slice(band, band + 3);
+    const [left, middle, right] = firstItems(edges.slice(band, band + 3), 3);
     const from = Math.ceil(left);
     const weights = Float32Array.from({ length: Math.max(0, Math.floor(right) - from + 1) }, (_, at) => {
       const bin = from + at;
@@ -76,24 +77,26 @@ export class Cepstra {
       longer.set(this.found);
       this.found = longer;
     }
-    this.framed[0] = this.held[0] * this.window[0];
+    this.framed[0] = (this.held[0] ?? 0) * (this.window[0] ?? 0);
     for (let at = 1; at < FRAME; at++) {
-      this.framed[at] = (this.held[at] - 0.97 * this.held[at - 1]) * this.window[at];
+      this.framed[at] = ((this.held[at] ?? 0) - 0.97 * (this.held[at - 1] ?? 0)) * (this.window[at] ?? 0);
     }
     const spectrum = this.fourier.forward(this.framed);
     for (let band = 0; band < BANDS; band++) {
-      const { from, weights } = FILTERS[band];
+      const { from, weights } = itemAt(FILTERS, band);
       let sum = 0;
       for (let at = 0; at < weights.length; at++) {
         const bin = 2 * (from + at);
-        sum += weights[at] * (spectrum[bin] * spectrum[bin] + spectrum[bin + 1] * spectrum[bin + 1]);
+        sum +=
+          (weights[at] ?? 0) *
+          ((spectrum[bin] ?? 0) * (spectrum[bin] ?? 0) + (spectrum[bin + 1] ?? 0) * (spectrum[bin + 1] ?? 0));
       }
       this.bands[band] = Math.log(sum + 1e-6);
     }
     const place = this.count * COEFFICIENTS;
     for (let order = 0; order < COEFFICIENTS; order++) {
       let sum = 0;
-      for (let band = 0; band < BANDS; band++) sum += this.bands[band] * COSINES[order][band];
+      for (let band = 0; band < BANDS; band++) sum += (this.bands[band] ?? 0) * (itemAt(COSINES, order)[band] ?? 0);
       this.found[place + order] = sum / BANDS;
     }
     this.count++;

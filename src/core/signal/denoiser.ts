@@ -70,13 +70,13 @@ export class Denoiser {
   }
 
   private takeFrame(): void {
-    for (let at = 0; at < SIZE; at++) this.framed[at] = this.held[at] * this.window[at];
+    for (let at = 0; at < SIZE; at++) this.framed[at] = (this.held[at] ?? 0) * (this.window[at] ?? 0);
     const spectrum = this.fourier.forward(this.framed);
     const place = (this.frames % (REACH + 1)) * 2 * BINS;
     const power = (this.frames % this.ring) * BINS;
     for (let bin = 0; bin < BINS; bin++) {
-      const re = spectrum[2 * bin];
-      const im = spectrum[2 * bin + 1];
+      const re = spectrum[2 * bin] ?? 0;
+      const im = spectrum[2 * bin + 1] ?? 0;
       this.spectra[place + 2 * bin] = re;
       this.spectra[place + 2 * bin + 1] = im;
       this.powers[power + bin] = re * re + im * im;
@@ -90,18 +90,19 @@ export class Denoiser {
     const place = (frame % (REACH + 1)) * 2 * BINS;
     const power = (frame % this.ring) * BINS;
     for (let bin = 0; bin < BINS; bin++) {
-      const now = this.powers[power + bin];
-      const gain = now > 0 ? Math.max(LEAST_GAIN, 1 - (OVER * this.floor[bin]) / now) : LEAST_GAIN;
+      const now = this.powers[power + bin] ?? 0;
+      const gain = now > 0 ? Math.max(LEAST_GAIN, 1 - (OVER * (this.floor[bin] ?? 0)) / now) : LEAST_GAIN;
       // Gains fall slowly and rise at once, so that single bins do not chirp.
-      this.gains[bin] = Math.max(gain, 0.6 * this.gains[bin]);
+      this.gains[bin] = Math.max(gain, 0.6 * (this.gains[bin] ?? 0));
     }
     const spectrum = this.shaped;
     for (let bin = 0; bin < BINS; bin++) {
-      spectrum[2 * bin] = this.spectra[place + 2 * bin] * this.gains[bin];
-      spectrum[2 * bin + 1] = this.spectra[place + 2 * bin + 1] * this.gains[bin];
+      spectrum[2 * bin] = (this.spectra[place + 2 * bin] ?? 0) * (this.gains[bin] ?? 0);
+      spectrum[2 * bin + 1] = (this.spectra[place + 2 * bin + 1] ?? 0) * (this.gains[bin] ?? 0);
     }
     const wave = this.fourier.back(spectrum);
-    for (let at = 0; at < SIZE; at++) this.overlap[at] += wave[2 * at] * this.window[at];
+    for (let at = 0; at < SIZE; at++)
+      this.overlap[at] = (this.overlap[at] ?? 0) + (wave[2 * at] ?? 0) * (this.window[at] ?? 0);
     const out = this.overlap.slice(0, HOP);
     this.overlap.copyWithin(0, HOP);
     this.overlap.fill(0, SIZE - HOP);
@@ -116,7 +117,7 @@ export class Denoiser {
     for (let bin = 0; bin < BINS; bin++) {
       let count = 0;
       for (let at = from; at < to; at += FLOOR_STEP)
-        this.gathered[count++] = this.powers[(at % this.ring) * BINS + bin];
+        this.gathered[count++] = this.powers[(at % this.ring) * BINS + bin] ?? 0;
       this.floor[bin] = ordered(this.gathered, count, Math.min(count - 1, Math.floor(count * FLOOR_SHARE)));
     }
   }
@@ -127,15 +128,15 @@ function ordered(values: Float32Array, count: number, rank: number): number {
   let low = 0;
   let high = count - 1;
   while (low < high) {
-    const pivot = values[(low + high) >> 1];
+    const pivot = values[(low + high) >> 1] ?? 0;
     let i = low;
     let j = high;
     while (i <= j) {
-      while (values[i] < pivot) i++;
-      while (values[j] > pivot) j--;
+      while ((values[i] ?? 0) < pivot) i++;
+      while ((values[j] ?? 0) > pivot) j--;
       if (i <= j) {
-        const swap = values[i];
-        values[i++] = values[j];
+        const swap = values[i] ?? 0;
+        values[i++] = values[j] ?? 0;
         values[j--] = swap;
       }
     }
@@ -143,5 +144,5 @@ function ordered(values: Float32Array, count: number, rank: number): number {
     else if (rank >= i) low = i;
     else break;
   }
-  return values[rank];
+  return values[rank] ?? 0;
 }

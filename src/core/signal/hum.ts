@@ -43,7 +43,7 @@ export class HumFinder {
     if (this.frames < FRAMES_AT_LEAST) return null;
     const found = MAINS.map((hertz) => {
       const over = Array.from({ length: PARTIALS }, (_, at) => this.over(hertz * (at + 1))).sort((a, b) => b - a);
-      return { hertz, overDecibels: over[1] };
+      return { hertz, overDecibels: over[1] ?? 0 };
     }).reduce((best, one) => (one.overDecibels > best.overDecibels ? one : best));
     return found.overDecibels >= STANDS_OUT_DECIBELS
       ? { hertz: found.hertz, overDecibels: Math.round(found.overDecibels) }
@@ -51,10 +51,13 @@ export class HumFinder {
   }
 
   private frame(): void {
-    for (let at = 0; at < SIZE; at++) this.held[at] *= Math.sin((Math.PI * (at + 0.5)) / SIZE) ** 2;
+    for (let at = 0; at < SIZE; at++)
+      this.held[at] = (this.held[at] ?? 0) * Math.sin((Math.PI * (at + 0.5)) / SIZE) ** 2;
     const spectrum = this.fourier.forward(this.held);
     for (let bin = 0; bin < TOP; bin++) {
-      this.decibels[bin] += 10 * Math.log10(spectrum[2 * bin] ** 2 + spectrum[2 * bin + 1] ** 2 + 1e-12);
+      this.decibels[bin] =
+        (this.decibels[bin] ?? 0) +
+        10 * Math.log10((spectrum[2 * bin] ?? 0) ** 2 + (spectrum[2 * bin + 1] ?? 0) ** 2 + 1e-12);
     }
     this.frames++;
     this.filled = 0;
@@ -65,10 +68,10 @@ export class HumFinder {
     const centre = Math.round(hertz / BIN);
     const about: number[] = [];
     for (let bin = centre - ABOUT_BINS; bin <= centre + ABOUT_BINS; bin++) {
-      if (Math.abs(bin - centre) > BESIDE_BINS) about.push(this.decibels[bin]);
+      if (Math.abs(bin - centre) > BESIDE_BINS) about.push(this.decibels[bin] ?? 0);
     }
-    const peak = Math.max(this.decibels[centre - 1], this.decibels[centre], this.decibels[centre + 1]);
+    const peak = Math.max(this.decibels[centre - 1] ?? 0, this.decibels[centre] ?? 0, this.decibels[centre + 1] ?? 0);
     about.sort((a, b) => a - b);
-    return (peak - about[about.length >> 1]) / this.frames;
+    return (peak - (about[about.length >> 1] ?? 0)) / this.frames;
   }
 }

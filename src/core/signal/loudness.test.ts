@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { envelopeOf, HumFinder, joinSamples, kWeighting, Loudness, noiseFloor } from '.';
 
@@ -11,7 +12,8 @@ function tone(hertz: number, decibels: number, seconds: number, rate = RATE): Fl
 function measured(rate: number, ...planes: Float32Array[]) {
   const meter = new Loudness(rate, planes.length);
   // In pieces, as a decoder gives them.
-  for (let at = 0; at < planes[0].length; at += 1024) meter.push(planes.map((plane) => plane.subarray(at, at + 1024)));
+  for (let at = 0; at < itemAt(planes, 0).length; at += 1024)
+    meter.push(planes.map((plane) => plane.subarray(at, at + 1024)));
   return meter.read();
 }
 
@@ -23,7 +25,7 @@ describe('loudness', () => {
   it('has the coefficients of ITU-R BS.1770-4, tables 1 and 2, at 48 kHz', () => {
     const [shelf, pass] = kWeighting(RATE);
     const listed = [1.53512485958697, -2.69169618940638, 1.19839281085285, -1.69065929318241, 0.73248077421585];
-    shelf.forEach((one, at) => expect(one).toBeCloseTo(listed[at], 8));
+    shelf.forEach((one, at) => expect(one).toBeCloseTo(itemAt(listed, at), 8));
     [1, -2, 1, -1.99004745483398, 0.99007225036621].forEach((one, at) => expect(pass[at]).toBeCloseTo(one, 8));
   });
 
@@ -72,7 +74,7 @@ describe('a hum', () => {
   };
   const humming = (hertz: number): Float32Array => {
     const [first, second] = [tone(hertz, -50, 8, 16_000), tone(2 * hertz, -54, 8, 16_000)];
-    return noise.map((one, at) => one + first[at] + second[at]);
+    return noise.map((one, at) => one + itemAt(first, at) + itemAt(second, at));
   };
 
   it.each([50, 60])('of %i Hz is found in noise', (hertz) => expect(heard(humming(hertz))?.hertz).toBe(hertz));
@@ -80,7 +82,7 @@ describe('a hum', () => {
 
   it('is not found in noise alone, nor in a single tone', () => {
     expect(heard(noise)).toBeNull();
-    expect(heard(noise.map((one, at) => one + single[at]))).toBeNull();
+    expect(heard(noise.map((one, at) => one + itemAt(single, at)))).toBeNull();
     expect(heard(noise.subarray(0, 9000))).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 
 /*
  * Loudness and true peak by ITU-R BS.1770-4. The two filters of the K weighting are worked out for any rate from the
@@ -55,13 +55,13 @@ class Weighted {
   energy(samples: Float32Array, from: number, to: number): number {
     const [[b0, b1, b2, a1, a2], [c0, c1, c2, d1, d2]] = this.sections;
     const { state } = this;
-    let s0 = state[0];
-    let s1 = state[1];
-    let s2 = state[2];
-    let s3 = state[3];
+    let s0 = state[0] ?? 0;
+    let s1 = state[1] ?? 0;
+    let s2 = state[2] ?? 0;
+    let s3 = state[3] ?? 0;
     let sum = 0;
     for (let at = from; at < to; at++) {
-      const sample = samples[at];
+      const sample = samples[at] ?? 0;
       const shelved = b0 * sample + s0;
       s0 = b1 * sample - a1 * shelved + s1;
       s1 = b2 * sample - a2 * shelved;
@@ -107,7 +107,7 @@ class TruePeak {
   private search(whole: Float32Array): void {
     let high = -1;
     for (let at = 0; at < whole.length; at++) {
-      const size = Math.abs(whole[at]);
+      const size = Math.abs(whole[at] ?? 0);
       if (size > this.peak) this.peak = size;
       if (size * HIGHEST_GAIN > this.peak) high = at;
       const first = at - TAPS + 1;
@@ -118,7 +118,7 @@ class TruePeak {
   private between(whole: Float32Array, first: number): void {
     for (const taps of BETWEEN) {
       let sum = 0;
-      for (let tap = 0; tap < TAPS; tap++) sum += taps[tap] * whole[first + tap];
+      for (let tap = 0; tap < TAPS; tap++) sum += (taps[tap] ?? 0) * (whole[first + tap] ?? 0);
       const size = Math.abs(sum);
       if (size > this.peak) this.peak = size;
     }
@@ -128,7 +128,7 @@ class TruePeak {
 function highest(samples: Float32Array): number {
   let most = 0;
   for (let at = 0; at < samples.length; at++) {
-    const size = samples[at] < 0 ? -samples[at] : samples[at];
+    const size = (samples[at] ?? 0) < 0 ? -(samples[at] ?? 0) : (samples[at] ?? 0);
     if (size > most) most = size;
   }
   return most;
@@ -171,18 +171,18 @@ export class Loudness {
 
   /** The next samples of every channel, all of one length. */
   push(planes: readonly Float32Array[]): void {
-    const length = planes[0].length;
+    const length = itemAt(planes, 0).length;
     for (let from = 0; from < length;) {
       const to = Math.min(length, from + this.hop - this.inHop);
       planes.forEach((plane, channel) => {
-        if (this.weights[channel] > 0)
-          this.energy += this.weights[channel] * this.filters[channel].energy(plane, from, to);
+        if ((this.weights[channel] ?? 0) > 0)
+          this.energy += (this.weights[channel] ?? 0) * itemAt(this.filters, channel).energy(plane, from, to);
       });
       this.inHop += to - from;
       from = to;
       if (this.inHop === this.hop) this.endHop();
     }
-    planes.forEach((plane, channel) => this.peaks[channel].push(plane));
+    planes.forEach((plane, channel) => itemAt(this.peaks, channel).push(plane));
   }
 
   read(): LoudnessFigures {
@@ -201,7 +201,7 @@ export class Loudness {
     const found = new Float64Array(Math.max(0, this.count - hops + 1));
     for (let at = 0; at < found.length; at++) {
       let sum = 0;
-      for (let hop = 0; hop < hops; hop++) sum += this.hops[at + hop];
+      for (let hop = 0; hop < hops; hop++) sum += this.hops[at + hop] ?? 0;
       found[at] = sum / hops;
     }
     return found;

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 /** Taps to either side of a sample, in samples of the slower rate. */
 const REACH = 10;
 /** Places between two samples for which the kernel is worked out; between them the nearest is taken. */
@@ -29,7 +30,9 @@ export class Resampler {
     const cut = PASS * Math.min(1, to / from);
     this.half = Math.ceil(REACH * Math.max(1, this.step));
     this.kernel = Array.from({ length: PHASES + 1 }, (_, phase) => this.taps(phase / PHASES, cut));
-    this.outwards = Number.isInteger(this.step) ? Float64Array.from(this.kernel[0].subarray(this.half - 1)) : null;
+    this.outwards = Number.isInteger(this.step)
+      ? Float64Array.from(itemAt(this.kernel, 0).subarray(this.half - 1))
+      : null;
     this.held = new Float32Array(this.half);
     this.place = this.half;
   }
@@ -72,7 +75,7 @@ export class Resampler {
     for (; count < out.length; place += step) {
       const at = place | 0;
       if (at + half >= whole.length) break;
-      out[count++] = product(kernel[Math.round((place - at) * PHASES)], whole, (at - half + 1) | 0);
+      out[count++] = product(itemAt(kernel, Math.round((place - at) * PHASES)), whole, (at - half + 1) | 0);
     }
     this.place = place;
     return count;
@@ -92,11 +95,11 @@ export class Resampler {
 /** The sum of products about a sample, by two sums that do not wait for each other; `outwards` begins with its own. */
 function symmetric(outwards: Float64Array, samples: Float32Array, at: number): number {
   let odd = 0;
-  let even = outwards[0] * samples[at];
+  let even = (outwards[0] ?? 0) * (samples[at] ?? 0);
   const last = outwards.length - 1;
   for (let off = 1, left = at - 1, right = at + 1; off < last; off += 2, left -= 2, right += 2) {
-    odd += outwards[off] * (samples[left] + samples[right]);
-    even += outwards[off + 1] * (samples[left - 1] + samples[right + 1]);
+    odd += (outwards[off] ?? 0) * ((samples[left] ?? 0) + (samples[right] ?? 0));
+    even += (outwards[off + 1] ?? 0) * ((samples[left - 1] ?? 0) + (samples[right + 1] ?? 0));
   }
   return even + odd;
 }
@@ -106,8 +109,8 @@ function product(taps: Float32Array, samples: Float32Array, from: number): numbe
   let even = 0;
   let odd = 0;
   for (let tap = 0; tap < taps.length; tap += 2) {
-    even += taps[tap] * samples[from + tap];
-    odd += taps[tap + 1] * samples[from + tap + 1];
+    even += (taps[tap] ?? 0) * (samples[from + tap] ?? 0);
+    odd += (taps[tap + 1] ?? 0) * (samples[from + tap + 1] ?? 0);
   }
   return even + odd;
 }

@@ -22,7 +22,7 @@ const FLOOR_SHARE = 0.1;
 /** The tenth percentile of levels in dBFS, of those that are not digital silence; `null` where all is. */
 export function noiseFloor(levels: Float32Array): number | null {
   const sounding = levels.filter((level) => level > SILENCE_DECIBELS).sort();
-  return sounding.length > 0 ? Math.round(10 * sounding[Math.floor(sounding.length * FLOOR_SHARE)]) / 10 : null;
+  return sounding.length > 0 ? Math.round(10 * (sounding[Math.floor(sounding.length * FLOOR_SHARE)] ?? 0)) / 10 : null;
 }
 
 /** How far speech stands over what is heard when nobody speaks, in decibels; 0 where either is not there. */

@@ -22,7 +22,7 @@ export function speechSegments(levels: Float32Array): Interval[] {
   const raw: { start: number; end: number }[] = [];
   let start = -1;
   for (let frame = 0; frame <= levels.length; frame++) {
-    const level = frame < levels.length ? levels[frame] : SILENCE_DECIBELS;
+    const level = frame < levels.length ? (levels[frame] ?? 0) : SILENCE_DECIBELS;
     const base = floor[Math.min(frame, levels.length - 1)] ?? SILENCE_DECIBELS;
     if (start < 0) {
       if (level > Math.max(base + BEGIN_DECIBELS, LEAST_DECIBELS)) start = frame;
@@ -53,11 +53,14 @@ function runningFloor(levels: Float32Array): Float32Array {
   let added = 0;
   let removed = 0;
   for (let frame = 0; frame < levels.length; frame++) {
-    for (; added < Math.min(levels.length, frame + half + 1); added++, count++) histogram[bin(levels[added])]++;
-    for (; removed < frame - half; removed++, count--) histogram[bin(levels[removed])]--;
+    for (; added < Math.min(levels.length, frame + half + 1); added++, count++)
+      histogram[bin(levels[added] ?? 0)] = (histogram[bin(levels[added] ?? 0)] ?? 0) + 1;
+    for (; removed < frame - half; removed++, count--)
+      histogram[bin(levels[removed] ?? 0)] = (histogram[bin(levels[removed] ?? 0)] ?? 0) - 1;
     let seen = 0;
     let at = 0;
-    while (at < histogram.length - 1 && seen + histogram[at] <= count * FLOOR_SHARE) seen += histogram[at++];
+    while (at < histogram.length - 1 && seen + (histogram[at] ?? 0) <= count * FLOOR_SHARE)
+      seen += histogram[at++] ?? 0;
     floor[frame] = at + SILENCE_DECIBELS;
   }
   return floor;

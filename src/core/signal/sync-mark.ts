@@ -1,4 +1,4 @@
-import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { itemAt, wholeMilliseconds, type Seconds } from '@/core/units';
 
 /** The sync mark: three tones that rise, so that a recording holds when it was sounded. */
 export const SYNC_TONES = [
@@ -54,7 +54,7 @@ export class SyncMarkFinder {
     let energy = 0;
     for (const sample of this.held) energy += sample * sample;
     this.energies[place] = energy;
-    this.turns.forEach((turn, tone) => (this.tones[tone][place] = energyIn(this.held, turn)));
+    this.turns.forEach((turn, tone) => (itemAt(this.tones, tone)[place] = energyIn(this.held, turn)));
     if (this.frames < FRAMES_HELD) return;
     const first = this.frames - FRAMES_HELD;
     const clear = this.clearness(first);
@@ -70,14 +70,15 @@ export class SyncMarkFinder {
     let clear = 0;
     for (let tone = 0; tone < SYNC_TONES.length; tone++) {
       const at = (frame: number): number => (first + tone * FRAMES_A_TONE + frame) % FRAMES_HELD;
-      const energies = this.tones[tone];
-      const after = AFTER.reduce((sum, frame) => sum + energies[at(frame)], 0) / AFTER.length;
+      const energies = itemAt(this.tones, tone);
+      const after = AFTER.reduce((sum, frame) => sum + (energies[at(frame)] ?? 0), 0) / AFTER.length;
       for (const frame of WITHIN) {
         const place = at(frame);
-        const least = Math.max(AUDIBLE, SHARE * this.energies[place], OVER * after);
-        if (energies[place] < least) return null;
+        const least = Math.max(AUDIBLE, SHARE * (this.energies[place] ?? 0), OVER * after);
+        if ((energies[place] ?? 0) < least) return null;
       }
-      for (let frame = 0; frame < 5; frame++) clear += energies[at(frame)] / Math.max(1e-12, this.energies[at(frame)]);
+      for (let frame = 0; frame < 5; frame++)
+        clear += (energies[at(frame)] ?? 0) / Math.max(1e-12, this.energies[at(frame)] ?? 0);
     }
     return clear;
   }
@@ -88,7 +89,7 @@ function energyIn(samples: Float32Array, turn: number): number {
   let before = 0;
   let earlier = 0;
   for (let at = 0; at < samples.length; at++) {
-    const now = samples[at] + turn * before - earlier;
+    const now = (samples[at] ?? 0) + turn * before - earlier;
     earlier = before;
     before = now;
   }

@@ -1,5 +1,5 @@
 import FFT from 'fft.js';
-import { median, type Seconds } from '@/core/units';
+import { itemAt, median, type Seconds } from '@/core/units';
 import { TRACE_SECONDS } from './sound-trace';
 
 /** How one recording lies against another of the same class. */
@@ -67,7 +67,7 @@ export function onFirstClock({ offsetSeconds, driftPpm }: RecordingsMatch, secon
 function coarser(trace: Int16Array): Float64Array {
   const out = new Float64Array(Math.floor(trace.length / COARSE));
   for (let at = 0; at < out.length; at++)
-    for (let step = 0; step < COARSE; step++) out[at] += Math.min(100, trace[at * COARSE + step]);
+    for (let step = 0; step < COARSE; step++) out[at] = (out[at] ?? 0) + Math.min(100, trace[at * COARSE + step] ?? 0);
   return withoutMean(out);
 }
 
@@ -87,7 +87,7 @@ function coarseOffset(first: Float64Array, second: Float64Array): Seconds | null
   const fft = new FFT(size);
   const spectrum = (values: Float64Array): number[] => {
     const padded = new Array<number>(size).fill(0);
-    for (let at = 0; at < values.length; at++) padded[at] = values[at];
+    for (let at = 0; at < values.length; at++) padded[at] = values[at] ?? 0;
     const out = new Array<number>(2 * size).fill(0);
     fft.realTransform(out, padded);
     fft.completeSpectrum(out);
@@ -97,13 +97,13 @@ function coarseOffset(first: Float64Array, second: Float64Array): Seconds | null
   const b = spectrum(second.subarray(from, from + count));
   const product = new Array<number>(2 * size);
   for (let at = 0; at < 2 * size; at += 2) {
-    product[at] = a[at] * b[at] + a[at + 1] * b[at + 1];
-    product[at + 1] = a[at + 1] * b[at] - a[at] * b[at + 1];
+    product[at] = (a[at] ?? 0) * (b[at] ?? 0) + (a[at + 1] ?? 0) * (b[at + 1] ?? 0);
+    product[at + 1] = (a[at + 1] ?? 0) * (b[at] ?? 0) - (a[at] ?? 0) * (b[at + 1] ?? 0);
   }
   const correlation = new Array<number>(2 * size);
   fft.inverseTransform(correlation, product);
   let best = 0;
-  for (let lag = 0; lag < size; lag++) if (correlation[2 * lag] > correlation[2 * best]) best = lag;
+  for (let lag = 0; lag < size; lag++) if ((correlation[2 * lag] ?? 0) > (correlation[2 * best] ?? 0)) best = lag;
   const lag = best > size / 2 ? best - size : best;
   return (lag - from) * step;
 }
@@ -120,21 +120,21 @@ function localOffset(
   const reach = Math.round(WITHIN / TRACE_SECONDS);
   const scores = new Float64Array(2 * reach + 1);
   let mean = 0;
-  for (let at = 0; at < length; at++) mean += Math.min(100, second[start + at]);
+  for (let at = 0; at < length; at++) mean += Math.min(100, second[start + at] ?? 0);
   mean /= length;
   for (let lag = -reach; lag <= reach; lag++) {
     let score = 0;
     const base = start + middleLag + lag;
     for (let at = 0; at < length; at++) {
       const there = first[base + at] ?? 0;
-      if (there > 0) score += (Math.min(100, second[start + at]) - mean) * Math.min(100, there);
+      if (there > 0) score += (Math.min(100, second[start + at] ?? 0) - mean) * Math.min(100, there);
     }
     scores[lag + reach] = score;
   }
   let best = 0;
-  for (let at = 1; at < scores.length; at++) if (scores[at] > scores[best]) best = at;
-  if (scores[best] <= 0 || best === 0 || best === scores.length - 1) return null;
-  const [left, top, right] = [scores[best - 1], scores[best], scores[best + 1]];
+  for (let at = 1; at < scores.length; at++) if ((scores[at] ?? 0) > (scores[best] ?? 0)) best = at;
+  if ((scores[best] ?? 0) <= 0 || best === 0 || best === scores.length - 1) return null;
+  const [left, top, right] = [scores[best - 1] ?? 0, scores[best] ?? 0, scores[best + 1] ?? 0];
   const bend = left - 2 * top + right;
   const between = bend < 0 ? (0.5 * (left - right)) / bend : 0;
   return (middleLag + best - reach + between) * TRACE_SECONDS;
@@ -145,6 +145,8 @@ function middleSlope(places: readonly { readonly at: Seconds; readonly offset: S
   const apart = Math.max(1, Math.floor(places.length / 3));
   for (let a = 0; a < places.length; a++)
     for (let b = a + apart; b < places.length; b += Math.max(1, Math.floor(places.length / 200)))
-      slopes.push((places[b].offset - places[a].offset) / (places[b].at - places[a].at));
+      slopes.push(
+        (itemAt(places, b).offset - itemAt(places, a).offset) / (itemAt(places, b).at - itemAt(places, a).at),
+      );
   return slopes.length > 0 ? median(slopes) : 0;
 }

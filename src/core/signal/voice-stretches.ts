@@ -74,8 +74,8 @@ function grownByLevel(
   const least = Math.max(loudest - SHORT.below, floor + SHORT.above);
   const first = Math.max(before ? stepAt(before.endSeconds + SHORT.gap) : 0, from - stepAt(SHORT.grows));
   const last = Math.min(after ? stepAt(after.startSeconds - SHORT.gap) : count, to + stepAt(SHORT.grows));
-  while (from > first && decibels[from - 1] >= least) from--;
-  while (to < last && decibels[to] >= least) to++;
+  while (from > first && (decibels[from - 1] ?? 0) >= least) from--;
+  while (to < last && (decibels[to] ?? 0) >= least) to++;
   return {
     startSeconds: wholeMilliseconds(from * stepSeconds),
     endSeconds: wholeMilliseconds(to * stepSeconds),
@@ -85,8 +85,8 @@ function grownByLevel(
 
 /** Decibels between the middle of what is surely a voice and of what is surely none; 0 where either is missing. */
 function standsOutBy({ likely, decibels }: VoiceSteps): number {
-  const voice = middle(decibels.filter((_, step) => likely[step] > SURELY.voice));
-  const none = middle(decibels.filter((_, step) => likely[step] < SURELY.none));
+  const voice = middle(decibels.filter((_, step) => (likely[step] ?? 0) > SURELY.voice));
+  const none = middle(decibels.filter((_, step) => (likely[step] ?? 0) < SURELY.none));
   return voice === null || none === null ? 0 : voice - none;
 }
 
@@ -98,7 +98,7 @@ function likelierThan(least: number, { likely, stepSeconds }: VoiceSteps): Voice
   const bridged = Math.round(BRIDGED / stepSeconds);
   const found: { from: number; to: number }[] = [];
   for (let step = 0; step < likely.length; step++) {
-    if (likely[step] < least) continue;
+    if ((likely[step] ?? 0) < least) continue;
     const last = found.at(-1);
     if (last && step - last.to <= bridged) last.to = step + 1;
     else found.push({ from: step, to: step + 1 });

@@ -102,6 +102,6 @@ export function pcm16(samples: Float32Array): Uint8Array<ArrayBuffer> {
   const bytes = new Uint8Array(samples.length * 2);
   const view = new DataView(bytes.buffer);
   for (let at = 0; at < samples.length; at++)
-    view.setInt16(at * 2, Math.round(Math.max(-1, Math.min(1, samples[at])) * 32767), true);
+    view.setInt16(at * 2, Math.round(Math.max(-1, Math.min(1, samples[at] ?? 0)) * 32767), true);
   return bytes;
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 const ONES =
   'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
     ' ',
@@ -15,7 +16,7 @@ const ORDINALS: Readonly<Record<string, string>> = {
 
 /** A whole number from 0 to 999 999 in English words; digit by digit beyond that. */
 export function cardinal(value: number): string {
-  if (value < 20) return ONES[value];
+  if (value < 20) return itemAt(ONES, value);
   if (value < 100) return TENS[Math.floor(value / 10)] + (value % 10 ? ` ${ONES[value % 10]}` : '');
   if (value < 1000) {
     return `${ONES[Math.floor(value / 100)]} hundred${value % 100 ? ` and ${cardinal(value % 100)}` : ''}`;
@@ -31,7 +32,7 @@ export function cardinal(value: number): string {
 /** A whole number as an English ordinal: 21 gives "twenty first". */
 export function ordinal(value: number): string {
   const words = cardinal(value).split(' ');
-  const last = words[words.length - 1];
+  const last = itemAt(words, words.length - 1);
   words[words.length - 1] = ORDINALS[last] ?? (last.endsWith('y') ? `${last.slice(0, -1)}ieth` : `${last}th`);
   return words.join(' ');
 }

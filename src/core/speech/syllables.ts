@@ -43,7 +43,7 @@ export function countSyllables(word: string): number {
   if (letters.length > LONGEST_WORD) return Math.round(letters.length / LETTERS_A_SYLLABLE);
   let total = 0;
   for (let at = 0; at < letters.length; at++) {
-    if (CARRIERS.includes(letters[at]) && carriesSyllable(letters, at)) total++;
+    if (CARRIERS.includes(letters.charAt(at)) && carriesSyllable(letters, at)) total++;
   }
   return Math.max(1, total);
 }

@@ -1,5 +1,5 @@
 import { isSilence, stepsInOrder, type ClassPlan } from '@/core/plan';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import type { TimedPhase, TimedStep, Timeline } from './model';
 
 /** What fills a stretch of a class, as far as it is drawn small. */
@@ -87,7 +87,7 @@ export function unpackShape(text: string): ShapeStretch[] {
   const stretches: ShapeStretch[] = [];
   for (const part of text.split(' ')) {
     const found = /^(\|?)([sboq])(\d{1,6})(?:x(\d{1,5}))?$/.exec(part);
-    const kind = found && KIND_OF.get(found[2]);
+    const kind = found && KIND_OF.get(itemAt(found, 2));
     if (!found || !kind) continue;
     stretches.push({ kind, seconds: Number(found[3]), breaths: Number(found[4] ?? 0), opens: found[1] === '|' });
   }

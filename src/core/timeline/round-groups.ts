@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import type { Cue, TimedPhase } from './model';
 
 /** Rounds that say the same fold into one from this many on. */
@@ -37,28 +37,31 @@ export function groupRounds(cues: readonly Cue[], phases: readonly TimedPhase[],
   let at = 0;
   for (const cue of cues) {
     if (cue.round === 0) continue;
-    while (at < rounds.length - 1 && (rounds[at].round !== cue.round || rounds[at].endSeconds <= cue.motionSeconds))
+    while (
+      at < rounds.length - 1 &&
+      (itemAt(rounds, at).round !== cue.round || itemAt(rounds, at).endSeconds <= cue.motionSeconds)
+    )
       at++;
-    rounds[at].cues.push(cue);
-    rounds[at].words += `|${cue.text}`;
+    itemAt(rounds, at).cues.push(cue);
+    itemAt(rounds, at).words += `|${cue.text}`;
   }
   const groups: RoundGroup[] = [];
   for (let from = 0; from < rounds.length;) {
     let to = from + 1;
     const joins = (index: number): boolean =>
       index < rounds.length &&
-      rounds[index].words === rounds[from].words &&
-      rounds[index].round === rounds[index - 1].round + 1;
+      itemAt(rounds, index).words === itemAt(rounds, from).words &&
+      itemAt(rounds, index).round === itemAt(rounds, index - 1).round + 1;
     while (joins(to)) to++;
     const folds = !unfolded && to - from >= FOLD_FROM;
     for (let index = from; index < to; index += folds ? to - from : 1) {
       const end = folds ? to - 1 : index;
       groups.push({
-        firstRound: rounds[index].round,
-        lastRound: rounds[end].round,
+        firstRound: itemAt(rounds, index).round,
+        lastRound: itemAt(rounds, end).round,
         folded: folds,
-        startSeconds: rounds[index].startSeconds,
-        endSeconds: rounds[end].endSeconds,
+        startSeconds: itemAt(rounds, index).startSeconds,
+        endSeconds: itemAt(rounds, end).endSeconds,
         cues: rounds.slice(index, end + 1).flatMap((round) => round.cues),
       });
     }

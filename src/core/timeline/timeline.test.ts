@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Random } from '@/core/units';
+import { firstItems, itemAt, Random } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { USUAL_SCHOOLS } from '@/core/words';
 import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
@@ -66,7 +66,7 @@ describe('the timeline', () => {
 
   it('times the teach by speech and the rounds by the breath', () => {
     const timeline = expandPlan(planOf(turning()));
-    const [step] = timeline.steps;
+    const [step] = firstItems(timeline.steps, 1);
     expect(step.roundSeconds).toBe(9);
     expect(step.teachSeconds).toBeGreaterThan(3);
     expect(timeline.runtimeSeconds).toBeCloseTo(step.teachSeconds + 27, 6);
@@ -189,17 +189,17 @@ describe('the timeline', () => {
     });
     const timeline = expandPlan(planOf(quiet));
     expect(timeline.runtimeSeconds).toBe(40);
-    expect(timeline.cues[1].endSeconds).toBeCloseTo(40, 6);
+    expect(itemAt(timeline.cues, 1).endSeconds).toBeCloseTo(40, 6);
     const cramped = expandPlan(planOf({ ...quiet, seconds: 1 }));
     expect(cramped.runtimeSeconds).toBeGreaterThan(2);
-    expect(cramped.cues[0].endSeconds).toBeLessThan(cramped.cues[1].startSeconds);
+    expect(itemAt(cramped.cues, 0).endSeconds).toBeLessThan(itemAt(cramped.cues, 1).startSeconds);
   });
 
   it('lets a first cue wait for the spoken line ahead of it', () => {
     const timeline = expandPlan(
       planOf(makeTransition(newId, 'Step', 0, 'Step the feet as wide as your hips.'), turning({ teach: [] })),
     );
-    expect(timeline.cues[1].startSeconds).toBe(timeline.cues[0].endSeconds);
+    expect(itemAt(timeline.cues, 1).startSeconds).toBe(itemAt(timeline.cues, 0).endSeconds);
   });
 
   it.each(['none', 'alternate', 'in-turn', 'each-way'] as const)('tells what a round more would add (%s)', (sides) => {
@@ -207,7 +207,7 @@ describe('the timeline', () => {
     if (step.kind !== 'movement') throw new Error('no movement');
     const now = expandPlan(planOf(step));
     const then = expandPlan(planOf({ ...step, rounds: step.rounds + step.multiple }));
-    expect(moreRoundsSeconds(step, now.steps[0])).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
+    expect(moreRoundsSeconds(step, itemAt(now.steps, 0))).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
   });
 
   it('says nothing for a class of nothing', () => {
@@ -233,7 +233,7 @@ describe('queries by time', () => {
   const timeline = expandPlan(planOf(makeTalk(newId, 'Talk', [['Welcome.', 4]]), turning({ teach: [] })));
 
   it('include the start of a stretch and not its end', () => {
-    const [talk, movement] = timeline.steps;
+    const [talk, movement] = firstItems(timeline.steps, 2);
     expect(stepAt(timeline, 0)).toBe(talk);
     expect(stepAt(timeline, talk.endSeconds)).toBe(movement);
     expect(phaseAt(timeline, timeline.runtimeSeconds)).toBeNull();

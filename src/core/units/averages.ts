@@ -1,8 +1,9 @@
+import { itemAt } from './item-at';
 /** The middle of some numbers; between the two middle ones where they are even in count. At least one is needed. */
 export function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);
   const half = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2;
+  return sorted.length % 2 ? itemAt(sorted, half) : (itemAt(sorted, half - 1) + itemAt(sorted, half)) / 2;
 }
 
 /** The mean of some numbers; at least one is needed. */

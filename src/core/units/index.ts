@@ -1,3 +1,4 @@
+export { firstItems, itemAt } from './item-at';
 export { mean, median } from './averages';
 export { Random } from './random';
 export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';

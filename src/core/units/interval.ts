@@ -1,3 +1,4 @@
+import { itemAt } from './item-at';
 import type { Seconds } from './seconds';
 
 /** A stretch of time `[startSeconds, endSeconds)`: the start is inside, the end is not. */
@@ -15,7 +16,7 @@ export function lastStartedAt(items: readonly Interval[], seconds: Seconds): num
   let high = items.length;
   while (low < high) {
     const middle = (low + high) >>> 1;
-    if (items[middle].startSeconds <= seconds) low = middle + 1;
+    if (itemAt(items, middle).startSeconds <= seconds) low = middle + 1;
     else high = middle;
   }
   return low - 1;

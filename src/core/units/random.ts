@@ -1,3 +1,4 @@
+import { itemAt } from './item-at';
 /** A seeded source of chance (mulberry32), so that the same seed gives the same again. */
 export class Random {
   private state: number;
@@ -21,7 +22,7 @@ export class Random {
   }
 
   pick<Item>(items: readonly Item[]): Item {
-    return items[this.whole(0, items.length - 1)];
+    return itemAt(items, this.whole(0, items.length - 1));
   }
 
   yes(probability: number): boolean {

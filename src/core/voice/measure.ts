@@ -1,6 +1,6 @@
 import { FRAME_SECONDS, speechSegments } from '@/core/signal';
 import { lineWeight } from '@/core/speech';
-import { failed, ok, type Issue, type Result, type Seconds } from '@/core/units';
+import { itemAt, failed, ok, type Issue, type Result, type Seconds } from '@/core/units';
 
 /** What a microphone or a file gave. */
 export interface HeardVoice {
@@ -43,9 +43,9 @@ export function measureVoice(sentences: readonly string[], heard: HeardVoice): R
   if (above < SPEECH_ABOVE_NOISE) {
     return refused('voice-noisy', { decibels: Math.round(above), least: SPEECH_ABOVE_NOISE });
   }
-  const gaps = speech.slice(1).map(({ startSeconds }, at) => startSeconds - speech[at].endSeconds);
+  const gaps = speech.slice(1).map(({ startSeconds }, at) => startSeconds - itemAt(speech, at).endSeconds);
   const pauses = [...gaps].sort((a, b) => b - a).slice(0, sentences.length - 1);
-  const whole = speech[speech.length - 1].endSeconds - speech[0].startSeconds;
+  const whole = itemAt(speech, speech.length - 1).endSeconds - itemAt(speech, 0).startSeconds;
   const saying = whole - pauses.reduce((sum, gap) => sum + gap, 0);
   const weight = sentences.reduce((sum, sentence) => sum + lineWeight(sentence), 0);
   const rate = (weight * 60) / saying;
@@ -91,15 +91,15 @@ function speechAboveNoise(
   let at = 0;
   levels.forEach((level, frame) => {
     const seconds = frame * FRAME_SECONDS;
-    while (at < speech.length && speech[at].endSeconds <= seconds) at++;
-    (at < speech.length && seconds >= speech[at].startSeconds ? inside : outside).push(level);
+    while (at < speech.length && itemAt(speech, at).endSeconds <= seconds) at++;
+    (at < speech.length && seconds >= itemAt(speech, at).startSeconds ? inside : outside).push(level);
   });
   if (outside.length === 0) return Infinity;
   return middle(inside) - middle(outside);
 }
 
 function middle(values: number[]): number {
-  return values.sort((a, b) => a - b)[Math.floor(values.length / 2)];
+  return values.sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 }
 
 function refused(code: string, facts: Issue['facts'] = {}): Result<VoiceMeasure, Issue> {

@@ -139,8 +139,8 @@ export function spelled(text: string, { chosen, own }: Spelling): string {
   const { pattern, useOf } = finderOf(own);
   return text.replace(pattern, (match) => {
     const term = useOf.get(plain(match))?.term;
-    const wanted = term !== undefined && Object.hasOwn(chosen, term) ? chosen[term] : null;
-    if (wanted === null) return match;
+    const wanted = term !== undefined && Object.hasOwn(chosen, term) ? chosen[term] : undefined;
+    if (wanted === undefined) return match;
     return /^\p{Lu}/u.test(match) ? wanted.slice(0, 1).toUpperCase() + wanted.slice(1) : wanted;
   });
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { cardinal, ordinal } from '@/core/speech';
 
 /** What a line may name: filled in when the timeline is made, so that sides and counts are never wrong. */
@@ -71,25 +72,25 @@ function nth(value: number): string {
 
 function tokenOf(name: string): Token | null {
   const plain = name.trim().toLowerCase();
-  if (Object.hasOwn(TABLE, plain)) return TABLE[plain];
+  if (Object.hasOwn(TABLE, plain)) return TABLE[plain] ?? null;
   const picture = PICTURE.exec(plain);
   if (!picture) return null;
-  return { stands: '', fill: (facts) => facts.picture(picture[1]), usual: picture[1] };
+  return { stands: '', fill: (facts) => facts.picture(itemAt(picture, 1)), usual: itemAt(picture, 1) };
 }
 
 /** The names in braces that stand for nothing, in order, each once; a brace that is never closed is one of them. */
 export function unknownTokens(text: string): string[] {
   if (!text.includes('{')) return [];
-  const names = [...text.matchAll(PATTERN)].map(([, name]) => name);
+  const names = [...text.matchAll(PATTERN)].map(([, name = '']) => name);
   const open = /\{([^{}]*)$/.exec(text);
-  if (open) names.push(open[1].trim());
-  return [...new Set(names)].filter((name) => tokenOf(name) === null || name === open?.[1].trim());
+  if (open) names.push(itemAt(open, 1).trim());
+  return [...new Set(names)].filter((name) => tokenOf(name) === null || name === open?.[1]?.trim());
 }
 
 /** The tokens of a text that are empty with these facts: a side where there is none, a round outside the rounds. */
 export function emptyTokens(text: string, facts: TokenFacts): string[] {
   if (!text.includes('{')) return [];
-  return [...text.matchAll(PATTERN)].flatMap(([, name]) => {
+  return [...text.matchAll(PATTERN)].flatMap(([, name = '']) => {
     const value = tokenOf(name)?.fill(facts);
     return value === '' || value === 0 ? [name] : [];
   });
@@ -128,17 +129,17 @@ function replaceTokens(text: string, value: (token: Token) => string | number): 
     tail = (tail + part).slice(-ENDING);
   };
   for (const match of text.matchAll(PATTERN)) {
-    const token = tokenOf(match[1]);
+    const token = tokenOf(itemAt(match, 1));
     if (!token) continue;
     put(text.slice(from, match.index));
     from = match.index + match[0].length;
     const found = value(token);
     const words = typeof found === 'number' ? (found > 0 ? cardinal(found) : '') : found;
-    const begins = match.index === 0 || BEGINS.test(tail) || /^\p{Lu}/u.test(match[1]);
+    const begins = match.index === 0 || BEGINS.test(tail) || /^\p{Lu}/u.test(itemAt(match, 1));
     put(begins ? words.slice(0, 1).toUpperCase() + words.slice(1) : words);
     if (found === 1) {
       const plural = /^ ([a-z]{1,12})\b/i.exec(text.slice(from, from + 16));
-      const single = plural && SINGULAR[plural[1].toLowerCase()];
+      const single = plural && SINGULAR[itemAt(plural, 1).toLowerCase()];
       if (plural && single) {
         put(` ${single}`);
         from += plural[0].length;

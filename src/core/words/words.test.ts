@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import {
   bellyWords,
@@ -123,7 +124,7 @@ describe('terms', () => {
     expect(withSpelling('Chi rises. Tai chi, and chi.', 'breath-energy', 'qi', [])).toBe('Qi rises. Tai chi, and qi.');
     for (const { term, variants } of TERMS) {
       for (const variant of variants.filter((one) => one !== 'song' && one !== 'sung')) {
-        expect(withSpelling(`the ${variant} here`, term, variants[0], [])).toBe(`the ${variants[0]} here`);
+        expect(withSpelling(`the ${variant} here`, term, itemAt(variants, 0), [])).toBe(`the ${variants[0]} here`);
       }
     }
   });

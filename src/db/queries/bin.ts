@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { and, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm';
 import { BIN_KINDS, type BinKind } from '@/api/bin';
 import type { Database } from '../database';
@@ -45,7 +46,11 @@ export async function listBin(db: Database, studioId: string, most: number): Pro
   ]);
   return removed
     .flatMap((rows, at) =>
-      rows.map(({ removedAt, ...row }) => ({ kind: BIN_KINDS[at], ...row, removedAt: removedAt ?? new Date(0) })),
+      rows.map(({ removedAt, ...row }) => ({
+        kind: itemAt(BIN_KINDS, at),
+        ...row,
+        removedAt: removedAt ?? new Date(0),
+      })),
     )
     .sort((a, b) => b.removedAt.getTime() - a.removedAt.getTime());
 }

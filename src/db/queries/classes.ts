@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import { sameDocument } from '@/core/document';
 import { upToDate, type ClassPlan } from '@/core/plan';
@@ -263,10 +264,13 @@ function stored({ planText, ...searched }: PlanRow) {
 
 export async function insertClass(db: Database, studioId: string, added: PlanRow): Promise<StoredClass> {
   return db.transaction(async (tx) => {
-    const [made] = await tx
-      .insert(classes)
-      .values({ studioId, ...stored(added) })
-      .returning(columns);
+    const [made] = firstItems(
+      await tx
+        .insert(classes)
+        .values({ studioId, ...stored(added) })
+        .returning(columns),
+      1,
+    );
     const { id: classId, revision } = made;
     await tx.insert(classRevisions).values({ studioId, classId, revision, plan: stored(added).plan });
     return made;

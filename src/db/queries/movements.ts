@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import { and, asc, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { movementUpToDate, type Movement, type MovementSummary } from '@/core/movement';
 import type { Database } from '../database';
@@ -89,10 +90,13 @@ function stored({ movement, summary }: NewMovement) {
 }
 
 export async function insertMovement(db: Database, studioId: string, added: NewMovement): Promise<StoredMovement> {
-  const [made] = await db
-    .insert(movements)
-    .values({ studioId, ...stored(added) })
-    .returning(columns);
+  const [made] = firstItems(
+    await db
+      .insert(movements)
+      .values({ studioId, ...stored(added) })
+      .returning(columns),
+    1,
+  );
   return made;
 }
 

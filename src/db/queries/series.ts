@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Database } from '../database';
 import { classes, series } from '../schema';
@@ -24,7 +25,7 @@ export async function listSeries(db: Database, studioId: string): Promise<Stored
 }
 
 export async function insertSeries(db: Database, studioId: string, title: string): Promise<StoredSeries> {
-  const [made] = await db.insert(series).values({ studioId, title }).returning(columns);
+  const [made] = firstItems(await db.insert(series).values({ studioId, title }).returning(columns), 1);
   return made;
 }
 

@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import { NO_SPELLING, type Spelling } from '@/core/words';
 import type { Database } from '../database';
@@ -20,7 +21,10 @@ export async function firstStudio(db: Database): Promise<Studio | null> {
 }
 
 export async function insertStudio(db: Database, name: string): Promise<Studio> {
-  const [studio] = await db.insert(studios).values({ name }).returning({ id: studios.id, name: studios.name });
+  const [studio] = firstItems(
+    await db.insert(studios).values({ name }).returning({ id: studios.id, name: studios.name }),
+    1,
+  );
   return studio;
 }
 

@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import { and, desc, eq } from 'drizzle-orm';
 import type { VoiceSource } from '@/core/voice';
 import type { Database } from '../database';
@@ -33,10 +34,13 @@ export async function insertVoice(
   studioId: string,
   measure: Omit<VoiceRow, 'id' | 'createdAt'>,
 ): Promise<VoiceRow> {
-  const [made] = await db
-    .insert(voiceMeasures)
-    .values({ studioId, ...measure })
-    .returning(columns);
+  const [made] = firstItems(
+    await db
+      .insert(voiceMeasures)
+      .values({ studioId, ...measure })
+      .returning(columns),
+    1,
+  );
   return made;
 }
 

@@ -2,7 +2,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Ellipsis } from 'lucide-react';
 import { memo, useLayoutEffect, useRef, useState } from 'react';
 import type { ListedClass } from '@/api/classes';
-import { formatClock, formatDifference } from '@/core/units';
+import { itemAt, formatClock, formatDifference } from '@/core/units';
 import { ClassShape } from '@/ui/parts/ClassShape';
 import { Menu, MenuButton } from '@/ui/parts/Menu';
 import { useViewport } from '@/ui/parts/use-viewport';
@@ -59,7 +59,7 @@ export function ClassTable({ label, classes, ...actions }: Props) {
       onKeyDown={moveAmongRows}
     >
       {shown.map(({ index, top }) => {
-        const entry = classes[index];
+        const entry = itemAt(classes, index);
         return (
           <Row key={entry.id} entry={entry} of={classes.length} place={index} top={top} height={height} {...actions} />
         );

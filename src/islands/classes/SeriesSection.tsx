@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { Ellipsis, Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { ListedClass } from '@/api/classes';
@@ -25,7 +26,7 @@ export function SeriesSection({ series, classes, actions, onRename, onArrange, o
     onArrange((ids) => {
       const at = ids.indexOf(entry.id);
       const moved = [...ids];
-      [moved[at], moved[at + by]] = [moved[at + by], moved[at]];
+      [moved[at], moved[at + by]] = [itemAt(moved, at + by), itemAt(moved, at)];
       return moved;
     });
   return (

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { useCombobox } from 'downshift';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
@@ -102,7 +103,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
             // The list has not caught up: what is taken is what was typed, not what it showed a key before.
             Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
             if (typed.trim() === '') return;
-            void take(offersFor(library, role, typed)[0]);
+            void take(itemAt(offersFor(library, role, typed), 0));
             setTyped('');
           },
         })}

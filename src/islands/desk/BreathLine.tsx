@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { lungsAtStarts, lungsWithin } from '@/core/breath';
 import type { TimedPhase } from '@/core/timeline';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 
 interface Props {
   readonly phases: readonly TimedPhase[];
@@ -36,14 +36,14 @@ function curve(
     const count = straight ? 1 : POINTS_A_PHASE;
     for (let at = 0; at <= count; at++) {
       const along = at / count;
-      const x = MARGIN + lungsWithin(phase.kind, along, before[index]) * (width - 2 * MARGIN);
+      const x = MARGIN + lungsWithin(phase.kind, along, itemAt(before, index)) * (width - 2 * MARGIN);
       const y = yOf(phase.startSeconds + along * (phase.endSeconds - phase.startSeconds));
       points.push(`${x.toFixed(1)} ${y.toFixed(1)}`);
     }
   });
   if (points.length === 0) return { line: '', lungs: '' };
   const line = `M${points.join('L')}`;
-  const bottom = points[points.length - 1].split(' ')[1];
-  const top = points[0].split(' ')[1];
+  const bottom = itemAt(points, points.length - 1).split(' ')[1];
+  const top = itemAt(points, 0).split(' ')[1];
   return { line, lungs: `${line}L${MARGIN} ${bottom}L${MARGIN} ${top}Z` };
 }

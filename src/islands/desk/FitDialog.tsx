@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { FitChange, NotFitted, Proposal, Proposals } from '@/core/pacing';
 import { findStep } from '@/core/plan';
-import { formatClock, formatDifference } from '@/core/units';
+import { itemAt, formatClock, formatDifference } from '@/core/units';
 import { changeWords, looseningWords, WAY_WORDS, whyNot } from '@/messages/fit';
 import { Dialog } from '@/ui/parts/Dialog';
 import { Waiting } from '@/ui/parts/Waiting';
@@ -112,7 +112,7 @@ function Ways({ proposals, nameOf, onClose }: WaysProps) {
                   </th>
                   <td className="quiet-ink text-right">{from}</td>
                   {changes.map((change, at) => (
-                    <td key={kept[at].ways[0]} className="text-right">
+                    <td key={itemAt(kept, at).ways[0]} className="text-right">
                       {change && (
                         <>
                           <span className="font-semibold">{changeWords(change, nameOf).to}</span>{' '}

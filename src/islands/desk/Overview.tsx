@@ -18,7 +18,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Plus } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { findStep, makeSection, stepsInOrder, type Section, type Step } from '@/core/plan';
-import { formatClock } from '@/core/units';
+import { itemAt, formatClock } from '@/core/units';
 import { dropStep } from './moves';
 import { SectionMenu } from './SectionMenu';
 import type { DeskStore } from './desk-store';
@@ -57,7 +57,7 @@ export function Overview() {
       >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           {plan.sections.map((section, index) => {
-            const { startSeconds, endSeconds } = timeline.sections[index];
+            const { startSeconds, endSeconds } = itemAt(timeline.sections, index);
             return (
               <SectionEntry
                 key={section.id}

@@ -2,7 +2,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stanceGaps, stepsInOrder } from '@/core/plan';
 import { sharePercent } from '@/core/timeline';
-import { formatClock } from '@/core/units';
+import { itemAt, formatClock } from '@/core/units';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
 import { AddStep } from './AddStep';
@@ -65,7 +65,7 @@ export function Strip() {
                 {isOpen ? <ChevronDown size={16} aria-hidden /> : <ChevronRight size={16} aria-hidden />}
                 {section.title}
               </button>
-              <span className="quiet-ink text-sm">{formatClock(timeline.sections[index].startSeconds)}</span>
+              <span className="quiet-ink text-sm">{formatClock(itemAt(timeline.sections, index).startSeconds)}</span>
             </h2>
             {isOpen &&
               section.steps.map((step) => {
@@ -118,7 +118,7 @@ function useWidth(element: React.RefObject<HTMLDivElement | null>): number {
   const [width, setWidth] = useState(760);
   useEffect(() => {
     if (!element.current) return undefined;
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.round(entry.contentRect.width)));
+    const observer = new ResizeObserver(([entry]) => entry && setWidth(Math.round(entry.contentRect.width)));
     observer.observe(element.current);
     return () => observer.disconnect();
   }, [element]);

@@ -1,10 +1,11 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { ask, findStep, isMovement, isSilence, stepsInOrder } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
 import { createDesk, type DeskStore } from './desk-store';
 import { dropStep, moveStepBy } from './moves';
 
-const { plan } = demoClasses()[0];
+const { plan } = itemAt(demoClasses(), 0);
 const steps = stepsInOrder(plan).map(({ step }) => step);
 
 function desk(): DeskStore {
@@ -62,24 +63,24 @@ describe('the desk’s state', () => {
 
 describe('moving steps', () => {
   it('goes over the border of a section, and stops at the ends', () => {
-    const [welcome, stance] = steps;
+    const [welcome, stance] = firstItems(steps, 2);
     expect(moveStepBy(plan, stance.id, -1)).toEqual({
       kind: 'move-step',
       stepId: stance.id,
-      toSectionId: plan.sections[0].id,
+      toSectionId: itemAt(plan.sections, 0).id,
       toIndex: 1,
     });
     expect(moveStepBy(plan, welcome.id, -1)).toBeNull();
-    expect(moveStepBy(plan, steps[steps.length - 1].id, 1)).toBeNull();
+    expect(moveStepBy(plan, itemAt(steps, steps.length - 1).id, 1)).toBeNull();
     expect(moveStepBy(plan, 'nobody', 1)).toBeNull();
   });
 
   it('drops a step on another, or on the head of a section', () => {
-    const [first] = steps;
-    const last = steps[steps.length - 1];
-    expect(dropStep(plan, first.id, last.id)).toMatchObject({ toSectionId: plan.sections[5].id, toIndex: 1 });
-    expect(dropStep(plan, first.id, plan.sections[3].id)).toMatchObject({
-      toSectionId: plan.sections[3].id,
+    const [first] = firstItems(steps, 1);
+    const last = itemAt(steps, steps.length - 1);
+    expect(dropStep(plan, first.id, last.id)).toMatchObject({ toSectionId: itemAt(plan.sections, 5).id, toIndex: 1 });
+    expect(dropStep(plan, first.id, itemAt(plan.sections, 3).id)).toMatchObject({
+      toSectionId: itemAt(plan.sections, 3).id,
       toIndex: 0,
     });
     expect(dropStep(plan, first.id, first.id)).toBeNull();

@@ -169,8 +169,8 @@ export function createDesk(classId: string, plan: ClassPlan, revision: number): 
       if (selectedId === null) return store.setState({ selectedId: stepId, group: [] });
       const chosen = new Set(group.length > 0 ? group : [selectedId]);
       if (how === 'up-to') {
-        const [from, to] = [order.indexOf(selectedId), order.indexOf(stepId)].sort((a, b) => a - b);
-        for (const id of order.slice(from, to + 1)) chosen.add(id);
+        const ends = [order.indexOf(selectedId), order.indexOf(stepId)];
+        for (const id of order.slice(Math.min(...ends), Math.max(...ends) + 1)) chosen.add(id);
       } else if (!chosen.delete(stepId)) chosen.add(stepId);
       const next = order.filter((id) => chosen.has(id));
       const selected = next.includes(selectedId) ? selectedId : (next[0] ?? null);

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { fitPlan, type FitOptions } from '@/core/pacing';
 import { findStep, isMovement, setPlan, setStep, stepsInOrder, type ClassPlan } from '@/core/plan';
@@ -27,11 +28,14 @@ function slowFitter() {
 }
 
 const settled = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
-const { plan: demo } = demoClasses()[0];
-const [first] = stepsInOrder(demo).flatMap(({ step }) => (isMovement(step) ? [step] : []));
+const { plan: demo } = itemAt(demoClasses(), 0);
+const [first] = firstItems(
+  stepsInOrder(demo).flatMap(({ step }) => (isMovement(step) ? [step] : [])),
+  1,
+);
 
 function keptDesk() {
-  const plan = { ...demoClasses()[0].plan, keepOnTarget: true };
+  const plan = { ...itemAt(demoClasses(), 0).plan, keepOnTarget: true };
   const desk = createDesk('c1', plan, 1);
   const { asked, fitter } = slowFitter();
   const stop = keepOnTarget(desk, fitter);
@@ -63,7 +67,7 @@ describe('keeping on target', () => {
     desk.edit(setStep(gulls, 'rounds', 7));
     expect(desk.getState().landing).toEqual({ kind: 'working' });
     expect(Math.abs(off())).toBeGreaterThan(1);
-    asked[0].answer();
+    itemAt(asked, 0).answer();
     await settled();
     expect(Math.abs(off())).toBeLessThan(0.5);
     expect(findStep(desk.getState().plan, gulls.id)?.step).toMatchObject({ rounds: 7 });
@@ -78,10 +82,10 @@ describe('keeping on target', () => {
     desk.edit(setStep(gulls, 'rounds', 7));
     desk.edit(setStep(gulls, 'rounds', 8));
     const now = desk.getState().plan;
-    asked[0].answer();
+    itemAt(asked, 0).answer();
     await settled();
     expect(desk.getState().plan).toBe(now);
-    asked[1].answer();
+    itemAt(asked, 1).answer();
     await settled();
     expect(findStep(desk.getState().plan, gulls.id)?.step).toMatchObject({ rounds: 8 });
   });
@@ -90,7 +94,7 @@ describe('keeping on target', () => {
     const { desk, asked } = keptDesk();
     desk.edit({ kind: 'set-plan', field: 'targetSeconds', value: 30 });
     const now = desk.getState().plan;
-    asked[0].answer();
+    itemAt(asked, 0).answer();
     await settled();
     expect(desk.getState().plan).toBe(now);
     expect(desk.getState().landing).toMatchObject({ kind: 'cannot', why: { reason: 'below-reach' } });
@@ -110,16 +114,16 @@ describe('choosing several steps', () => {
   it('takes all between, or one more, in the order of the class', () => {
     const { plan, desk } = keptDesk();
     const ids = plan.sections.flatMap((section) => section.steps.map((step) => step.id));
-    desk.select(ids[4]);
-    desk.selectMore(ids[2], 'up-to');
+    desk.select(itemAt(ids, 4));
+    desk.selectMore(itemAt(ids, 2), 'up-to');
     expect(desk.getState().group).toEqual([ids[2], ids[3], ids[4]]);
-    desk.selectMore(ids[6], 'this-too');
-    desk.selectMore(ids[3], 'this-too');
+    desk.selectMore(itemAt(ids, 6), 'this-too');
+    desk.selectMore(itemAt(ids, 3), 'this-too');
     expect(desk.getState().group).toEqual([ids[2], ids[4], ids[6]]);
-    desk.selectMore(ids[2], 'this-too');
-    desk.selectMore(ids[6], 'this-too');
+    desk.selectMore(itemAt(ids, 2), 'this-too');
+    desk.selectMore(itemAt(ids, 6), 'this-too');
     expect(desk.getState()).toMatchObject({ selectedId: ids[4], group: [] });
-    desk.select(ids[0]);
+    desk.select(itemAt(ids, 0));
     expect(desk.getState().group).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { checkPlan } from '@/core/checks';
 import { findStep, planAfter, type ClassPlan, type Edit, type MovementStep } from '@/core/plan';
@@ -6,11 +7,11 @@ import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { createDesk } from './desk-store';
 
-const demo = demoClasses()[0].plan;
+const demo = itemAt(demoClasses(), 0).plan;
 const movements = demo.sections
   .flatMap((section) => section.steps)
   .filter((step): step is MovementStep => step.kind === 'movement' && step.lead === 'breath');
-const [first] = movements;
+const [first] = firstItems(movements, 1);
 const LONG = 'Breathe in, and let the wrists carry the lamp all the way up past the belly and the ribs to the lips.';
 
 /** The plan with its words fitted, and kept so. */
@@ -42,7 +43,7 @@ describe('words kept fitted', () => {
 
   it('leaves the other movements as they are, unless the whole class changes', () => {
     const plan = kept();
-    const other = movements[1];
+    const other = itemAt(movements, 1);
     const out = planAfter(plan, { kind: 'set-step', stepId: other.id, field: 'fade', value: ['silent'] });
     const desk = createDesk('c1', out, 1);
     desk.edit(saying(out, LONG));

@@ -7,7 +7,7 @@ import {
   type TimedStep,
   type Timeline,
 } from '@/core/timeline';
-import { overlapSeconds, type Seconds } from '@/core/units';
+import { itemAt, overlapSeconds, type Seconds } from '@/core/units';
 import { viewOf } from './steps';
 import { serifWidth } from './serif-width';
 
@@ -94,7 +94,7 @@ export function layOutStep(
   const corners = placeCorners(timed, shown, groups, scale, columns);
   const yOf = between(corners);
   return {
-    height: corners[corners.length - 1].y,
+    height: itemAt(corners, corners.length - 1).y,
     cues: shown.map((cue) => ({
       cue,
       y: yOf(cue.startSeconds),
@@ -130,7 +130,7 @@ function placeCorners(
   const corners: Corner[] = [{ seconds: timed.startSeconds, y: 0 }];
   let textBottom = 0;
   for (const { seconds, room } of [...events, { seconds: timed.endSeconds, room: 0 }]) {
-    const last = corners[corners.length - 1];
+    const last = itemAt(corners, corners.length - 1);
     const natural = last.y + naturalHeight(last.seconds, seconds, scale, folds);
     const isEnd = seconds === timed.endSeconds;
     const y =
@@ -141,7 +141,7 @@ function placeCorners(
     if (seconds > last.seconds) corners.push({ seconds, y });
     else corners[corners.length - 1] = { seconds: last.seconds, y: Math.max(last.y, y) };
   }
-  const last = corners[corners.length - 1];
+  const last = itemAt(corners, corners.length - 1);
   if (last.y < textBottom) corners[corners.length - 1] = { ...last, y: textBottom };
   return corners;
 }
@@ -190,16 +190,16 @@ export function linesOf(text: string, textWidth: number, widthOf = serifWidth): 
 
 function between(corners: readonly Corner[]): (seconds: Seconds) => number {
   return (seconds) => {
-    const first = corners[0];
+    const first = itemAt(corners, 0);
     if (seconds <= first.seconds) return first.y;
     for (let at = 1; at < corners.length; at++) {
-      const from = corners[at - 1];
-      const to = corners[at];
+      const from = itemAt(corners, at - 1);
+      const to = itemAt(corners, at);
       if (seconds <= to.seconds) {
         const span = to.seconds - from.seconds;
         return span > 0 ? from.y + ((to.y - from.y) * (seconds - from.seconds)) / span : to.y;
       }
     }
-    return corners[corners.length - 1].y;
+    return itemAt(corners, corners.length - 1).y;
   };
 }

@@ -4,7 +4,7 @@ import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import type { LibraryEntry } from '@/api/movements';
 import { makeContent, makeLibraryMovement, type MovementFilter } from '@/core/movement';
-import { formatClock } from '@/core/units';
+import { itemAt, formatClock } from '@/core/units';
 import { CAUTION_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from '@/messages/movement';
 import { AppHead } from '@/ui/layout/AppHead';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
@@ -144,7 +144,7 @@ function MovementList({ entries, openId, store }: ListProps) {
     >
       <ul className="relative" style={{ height: rows.getTotalSize() }}>
         {rows.getVirtualItems().map(({ index, start }) => {
-          const { id, summary, media } = entries[index];
+          const { id, summary, media } = itemAt(entries, index);
           return (
             <li
               key={id}
@@ -175,7 +175,7 @@ function MovementList({ entries, openId, store }: ListProps) {
                       <span className="quiet-ink">{summary.traditionalName}</span>
                     )}
                   </span>
-                  <span className="quiet-ink block truncate text-sm">{aboutEntry(entries[index])}</span>
+                  <span className="quiet-ink block truncate text-sm">{aboutEntry(itemAt(entries, index))}</span>
                 </span>
                 <span className="shrink-0 text-sm">
                   {summary.lead === 'breath'

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { makeContent, makeLibraryMovement, summaryOf, type Movement } from '@/core/movement';
 import { createLibrary, type LibraryStore } from './library-store';
@@ -66,7 +67,7 @@ describe('the open movement', () => {
     await vi.advanceTimersByTimeAsync(700);
     expect(stored).toMatchObject({ revision: 2, saves: 1, movement: { name: 'Lamp' } });
     expect(open(store)).toMatchObject({ revision: 2, save: { kind: 'saved' } });
-    expect(store.getState().entries[0].summary.name).toBe('Lamp');
+    expect(itemAt(store.getState().entries, 0).summary.name).toBe('Lamp');
   });
 
   it('takes back what was typed into one field as one, and saves that too', async () => {
@@ -103,7 +104,7 @@ describe('the open movement', () => {
     await vi.advanceTimersByTimeAsync(700);
     store.settle('theirs');
     expect(open(store)).toMatchObject({ revision: 9, movement: { name: 'Theirs again' }, save: { kind: 'saved' } });
-    expect(store.getState().entries[0].summary.name).toBe('Theirs again');
+    expect(itemAt(store.getState().entries, 0).summary.name).toBe('Theirs again');
   });
 
   it('tries again while nobody answers, and loses nothing typed meanwhile', async () => {

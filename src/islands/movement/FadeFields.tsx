@@ -70,7 +70,7 @@ export function FadeFields({ movement, set, keptFitted = false }: Props) {
           type="button"
           className="btn btn-xs"
           disabled={fade.length >= LIMITS.fade}
-          onClick={() => set('fade', [...fade, fade[fade.length - 1]])}
+          onClick={() => set('fade', [...fade, fade[fade.length - 1] ?? 'full'])}
         >
           One round more
         </button>

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { PHASE_WORDS } from '@/messages/movement';
 import { useRef } from 'react';
 import { lungsAfter, lungsWithin, phaseSeconds, type Pace } from '@/core/breath';
@@ -49,11 +50,11 @@ export function PatternCurve({ pattern, pace, chosen, onChoose, onBorder }: Prop
               x={LEFT}
               y={tops[index]}
               width={WIDTH - LEFT * 2}
-              height={Math.max(1, lengths[index] * scale)}
+              height={Math.max(1, itemAt(lengths, index) * scale)}
               fill={index === chosen ? 'var(--color-secondary)' : 'transparent'}
             />
-            <text x={LEFT + SWAY + 16} y={tops[index] + 15} fontSize="13" fill="currentColor">
-              {PHASE_WORDS[phase.kind]} {lengths[index].toFixed(1)} s
+            <text x={LEFT + SWAY + 16} y={itemAt(tops, index) + 15} fontSize="13" fill="currentColor">
+              {PHASE_WORDS[phase.kind]} {itemAt(lengths, index).toFixed(1)} s
               {phase.action === '' ? '' : ` · ${phase.action.slice(0, 22)}`}
             </text>
           </g>
@@ -68,7 +69,7 @@ export function PatternCurve({ pattern, pace, chosen, onChoose, onBorder }: Prop
               drag.current = { index, y: event.clientY };
             }}
           >
-            <rect x={LEFT} y={tops[index + 1] - 7} width={WIDTH - LEFT * 2} height="14" fill="transparent" />
+            <rect x={LEFT} y={itemAt(tops, index + 1) - 7} width={WIDTH - LEFT * 2} height="14" fill="transparent" />
             <line
               x1={LEFT}
               x2={WIDTH - LEFT}
@@ -92,10 +93,12 @@ function curve(pattern: readonly Phase[], lengths: readonly number[], scale: num
   pattern.forEach((phase, index) => {
     for (let step = 0; step <= STEPS; step++) {
       const full = lungsWithin(phase.kind, step / STEPS, before);
-      points.push(`L ${(LEFT + full * SWAY).toFixed(1)} ${(y + (lengths[index] * scale * step) / STEPS).toFixed(1)}`);
+      points.push(
+        `L ${(LEFT + full * SWAY).toFixed(1)} ${(y + (itemAt(lengths, index) * scale * step) / STEPS).toFixed(1)}`,
+      );
     }
     before = lungsAfter(phase.kind, before);
-    y += lengths[index] * scale;
+    y += itemAt(lengths, index) * scale;
   });
   points.push(`L ${LEFT} ${y.toFixed(1)} Z`);
   return points.join(' ');

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { useState, type KeyboardEvent } from 'react';
 import {
   patternBreathsPerMinute,
@@ -82,7 +83,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
         pattern={pattern}
         pace={pace}
         chosen={chosen}
-        onChoose={(index) => setChosenId(pattern[index].id)}
+        onChoose={(index) => setChosenId(itemAt(pattern, index).id)}
         onBorder={(index, seconds) => onChange(moveBorder(pattern, index, seconds, pace))}
       />
       <ol className="flex flex-wrap gap-1" aria-label="Phases of one round" onKeyDown={keys}>

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { useEffect, useRef, useState } from 'react';
 import { BACKGROUNDS, type Background, type PracticeRecipe } from '@/core/practice';
 import type { ClassPlan } from '@/core/plan';
@@ -45,8 +46,8 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
     setShare(null);
     if (!made) return setFailed(true);
     const names = [fileNameFor(plan.title, '.practice.wav'), fileNameFor(plan.title, '.practice.json')];
-    saveFile(names[0], made.wav, made.wav.type);
-    saveFile(names[1], `${JSON.stringify(made.truth, null, 2)}\n`, 'application/json');
+    saveFile(itemAt(names, 0), made.wav, made.wav.type);
+    saveFile(itemAt(names, 1), `${JSON.stringify(made.truth, null, 2)}\n`, 'application/json');
     return setSaved(names);
   };
   const cancel = (): void => {

@@ -4,7 +4,7 @@ import type { ClassResponse } from '@/api/classes';
 import { lungsAtStarts, lungsWithin } from '@/core/breath';
 import { stepsInOrder } from '@/core/plan';
 import { cueAt, expandPlan, nextCue, spellTimeline, stepAt, type Timeline } from '@/core/timeline';
-import { formatClock, lastStartedAt, type Seconds } from '@/core/units';
+import { itemAt, formatClock, lastStartedAt, type Seconds } from '@/core/units';
 import type { Spelling } from '@/core/words';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { AppHead } from '@/ui/layout/AppHead';
@@ -148,7 +148,7 @@ function BreathBar({ timeline, seconds }: { readonly timeline: Timeline; readonl
   const phase = timeline.phases.at(Math.max(0, at));
   const length = phase ? phase.endSeconds - phase.startSeconds : 0;
   const along = phase && length > 0 ? (seconds - phase.startSeconds) / length : 0;
-  const full = phase ? lungsWithin(phase.kind, along, starts[Math.max(0, at)]) : 0;
+  const full = phase ? lungsWithin(phase.kind, along, itemAt(starts, Math.max(0, at))) : 0;
   const says = phase ? BREATH_WORDS[phase.kind] : BREATH_WORDS.free;
   return (
     <div className="my-3">

@@ -1,5 +1,5 @@
 import { BreathTones } from '@/core/breath';
-import { lastStartedAt, type Seconds } from '@/core/units';
+import { itemAt, lastStartedAt, type Seconds } from '@/core/units';
 import type { Timeline } from '@/core/timeline';
 import { PlainSpeaker } from '@/workers/plain-speaker/client';
 
@@ -109,7 +109,7 @@ export class PreviewSound {
       this.start(this.bufferOf(block, TONE_RATE), this.tonesUntil, this.tones);
     }
     for (; this.nextCue < this.timeline.cues.length; this.nextCue++) {
-      const { text, startSeconds } = this.timeline.cues[this.nextCue];
+      const { text, startSeconds } = itemAt(this.timeline.cues, this.nextCue);
       if (startSeconds > now + AHEAD) break;
       const line = this.lines.get(text);
       // Not said yet: it may still come in time.

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { lungsAtStarts, lungsWithin } from '@/core/breath';
 import { placeAt, type Performance } from '@/core/conductor';
 import type { Timeline } from '@/core/timeline';
-import { lastStartedAt } from '@/core/units';
+import { itemAt, lastStartedAt } from '@/core/units';
 import { clockSeconds } from './use-performance';
 
 interface Props {
@@ -21,7 +21,7 @@ export function Tide({ timeline, state }: Props) {
       const at = lastStartedAt(timeline.phases, place);
       const phase = timeline.phases[at];
       const along = phase ? (place - phase.startSeconds) / Math.max(0.001, phase.endSeconds - phase.startSeconds) : 0;
-      const full = phase ? lungsWithin(phase.kind, along, before[at]) : 0;
+      const full = phase ? lungsWithin(phase.kind, along, itemAt(before, at)) : 0;
       water.current?.style.setProperty('transform', `scaleY(${(0.14 + 0.66 * full).toFixed(4)})`);
       if (state.mode === 'running') frame = requestAnimationFrame(draw);
     };

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshBrowser, store } from '../../../tests/support/browser-store';
 import { forgetOldRuns, keepPulse, keepRun, keptRuns, logOf, runToResume, secondsSinceStop } from './kept-runs';
@@ -29,18 +30,18 @@ describe('performances kept in the browser', () => {
 
   it('know where they stood: by the last second noted, or by what was done after it', () => {
     keep('run', 0, [start, jump]);
-    expect(keptRuns('c1')[0].brokenOff).toMatchObject({ atSeconds: 30, placeSeconds: 42 });
+    expect(itemAt(keptRuns('c1'), 0).brokenOff).toMatchObject({ atSeconds: 30, placeSeconds: 42 });
     keepPulse({ classId: 'c1', runId: 'run' }, { atSeconds: 75, placeSeconds: 87 });
-    expect(keptRuns('c1')[0].brokenOff).toEqual({ atSeconds: 75, placeSeconds: 87 });
+    expect(itemAt(keptRuns('c1'), 0).brokenOff).toEqual({ atSeconds: 75, placeSeconds: 87 });
     keep('run', 0, [start, jump, { ...jump, atSeconds: 76, placeSeconds: 90 }]);
-    expect(keptRuns('c1')[0].brokenOff).toMatchObject({ atSeconds: 76, placeSeconds: 90 });
+    expect(itemAt(keptRuns('c1'), 0).brokenOff).toMatchObject({ atSeconds: 76, placeSeconds: 90 });
   });
 
   it('are offered to be resumed when the newest broke off not long ago, in a class as long', () => {
     keep('run', 1_000, [start, jump]);
     expect(runToResume('c1', 300.2, 61_000)?.runId).toBe('run');
-    expect(secondsSinceStop(keptRuns('c1')[0], 61_000)).toBe(30);
-    expect(secondsSinceStop(keptRuns('c1')[0], 0)).toBe(0);
+    expect(secondsSinceStop(itemAt(keptRuns('c1'), 0), 61_000)).toBe(30);
+    expect(secondsSinceStop(itemAt(keptRuns('c1'), 0), 0)).toBe(0);
     expect(runToResume('c1', 310, 61_000)).toBeNull();
     expect(runToResume('c1', 300, 13 * HOUR)).toBeNull();
     keep('ended', 2_000, [start, end]);

@@ -6,7 +6,7 @@ import {
   type LoggedEvent,
   type PerformanceLog,
 } from '@/core/conductor';
-import { wholeMilliseconds } from '@/core/units';
+import { itemAt, wholeMilliseconds } from '@/core/units';
 
 /*
  * Each time a class is performed is a run: a log by itself, kept in this browser by class and run as it is made and
@@ -109,10 +109,11 @@ function readRun(text: string | null): KeptRun | null {
 }
 
 function brokenOff(run: WrittenRun, { events }: PerformanceLog): BrokenOff | null {
-  const last = events[events.length - 1];
+  const last = itemAt(events, events.length - 1);
   const ended = last.event === 'end' || (last.event === 'tick' && last.placeSeconds >= run.runtimeSeconds - 0.01);
   if (ended) return null;
-  const [atSeconds, placeSeconds] = (localStorage.getItem(`${PULSES}/${nameOf(run)}`) ?? '').split(' ').map(Number);
+  const pulse = localStorage.getItem(`${PULSES}/${nameOf(run)}`) ?? '';
+  const [atSeconds = 0, placeSeconds = 0] = pulse.split(' ').map(Number);
   // The pulse is a second old at most, and older than an event that came after it.
   return atSeconds >= last.atSeconds ? { atSeconds, placeSeconds } : last;
 }

@@ -12,7 +12,7 @@ import {
   type TimedStep,
   type Timeline,
 } from '@/core/timeline';
-import { formatClock } from '@/core/units';
+import { itemAt, formatClock } from '@/core/units';
 import { instructorSide, sideWord, wayWord, type Schools, type Spelling } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
 import { AppHead } from '@/ui/layout/AppHead';
@@ -72,7 +72,9 @@ export function ReadingScript({ studio, stored, spelling, pictures }: Props) {
           <section key={section.id} aria-label={section.title}>
             <h3 className="border-base-300 mt-6 flex break-after-avoid justify-between border-b text-xl font-semibold">
               {section.title}
-              <span className="quiet-ink font-normal">{formatClock(timeline.sections[index].startSeconds)}</span>
+              <span className="quiet-ink font-normal">
+                {formatClock(itemAt(timeline.sections, index).startSeconds)}
+              </span>
             </h3>
             {section.steps.map((step) => {
               const place = timed.get(step.id);

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import { LINE_KINDS, type LineKind, type ReadLine } from '@/core/plain-script';
@@ -38,7 +39,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
     >
       <ol className="relative" style={{ height: rows.getTotalSize() }}>
         {rows.getVirtualItems().map(({ index, start }) => {
-          const line = shown[index];
+          const line = itemAt(shown, index);
           return (
             <li
               key={line.number}

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Play } from 'lucide-react';
 import { memo, useEffect, useRef } from 'react';
 import type { CueReading } from '@/core/reading';
-import { formatClock, formatDifference, type Seconds } from '@/core/units';
+import { itemAt, formatClock, formatDifference, type Seconds } from '@/core/units';
 import { CUT_NAMES } from '@/messages/cuts';
 import type { Row } from './rows';
 import { Wave } from './Wave';
@@ -32,7 +32,7 @@ export function TakeStrip({ rows, chosen, envelope, playSeconds, onChoose }: Pro
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW_HEIGHT,
     overscan: 12,
-    getItemKey: (index) => rows[index].key,
+    getItemKey: (index) => itemAt(rows, index).key,
   });
   const chosenAt = rows.findIndex((row) => row.key === chosen);
   const shown = useRef<string | null>(null);
@@ -52,7 +52,7 @@ export function TakeStrip({ rows, chosen, envelope, playSeconds, onChoose }: Pro
     >
       <ol style={{ height: list.getTotalSize() }} className="relative">
         {list.getVirtualItems().map((item) => {
-          const row = rows[item.index];
+          const row = itemAt(rows, item.index);
           return (
             <li
               key={item.key}

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { get, set } from 'idb-keyval';
 import { useEffect, useState } from 'react';
 import type { Recording } from '@/core/reading';
@@ -50,5 +51,5 @@ export async function pickFile(): Promise<{ file: File; handle: FileHandle } | n
   const { showOpenFilePicker } = window as { showOpenFilePicker?: () => Promise<FileHandle[]> };
   const handles = await showOpenFilePicker?.().catch(() => []);
   if (!handles || handles.length === 0) return null;
-  return { file: await handles[0].getFile(), handle: handles[0] };
+  return { file: await itemAt(handles, 0).getFile(), handle: itemAt(handles, 0) };
 }

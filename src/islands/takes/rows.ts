@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { CueReading, Cut, Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import type { Remark } from '@/core/align';
@@ -24,7 +25,7 @@ export function rowsOf(
   ].sort((a, b) => startOf(a) - startOf(b));
   let taken = 0;
   const takeBeside = (until: number): void => {
-    for (; taken < beside.length && startOf(beside[taken]) < until; taken++) rows.push(beside[taken]);
+    for (; taken < beside.length && startOf(itemAt(beside, taken)) < until; taken++) rows.push(itemAt(beside, taken));
   };
   reading.cues.forEach((cue, index) => {
     if (cue.saidAtSeconds !== null) takeBeside(cue.saidAtSeconds);

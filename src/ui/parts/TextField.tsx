@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { useId, useLayoutEffect, useRef, useState } from 'react';
 import { openToken, tokenProblem, TokenHints, tokensFor } from './TokenHints';
 
@@ -109,7 +110,7 @@ export function TextField({
             event.stopPropagation();
             const tokens = tokensFor(hints.typed);
             if (event.key === 'Escape') setHints(null);
-            else if (event.key === 'Enter' || event.key === 'Tab') take(tokens[hints.chosen].token);
+            else if (event.key === 'Enter' || event.key === 'Tab') take(itemAt(tokens, hints.chosen).token);
             else {
               const by = event.key === 'ArrowDown' ? 1 : tokens.length - 1;
               setHints({ ...hints, chosen: (hints.chosen + by) % tokens.length });

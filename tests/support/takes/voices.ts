@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { TAKE_RATE } from '@/core/practice';
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
@@ -50,8 +51,8 @@ function synthesised(voice: TakeVoice, text: string, file: string): Float32Array
 function trimmed(samples: Float32Array): Float32Array {
   let from = 0;
   let to = samples.length;
-  while (from < to && Math.abs(samples[from]) < 0.008) from++;
-  while (to > from && Math.abs(samples[to - 1]) < 0.008) to--;
+  while (from < to && Math.abs(itemAt(samples, from)) < 0.008) from++;
+  while (to > from && Math.abs(itemAt(samples, to - 1)) < 0.008) to--;
   const cut = samples.slice(from, to);
   const loudness = Math.sqrt(cut.reduce((sum, one) => sum + one * one, 0) / Math.max(1, cut.length));
   return cut.map((one) => (0.08 * one) / Math.max(1e-6, loudness));

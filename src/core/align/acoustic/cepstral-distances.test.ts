@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { COEFFICIENTS } from '@/core/signal';
 import { cepstralDistances } from './cepstral-distances';
 import { tempoAlong } from '../decoder/tempo';
@@ -22,7 +22,7 @@ function slower(of: Float32Array): Float32Array {
   const out = new Float32Array(frames * COEFFICIENTS);
   for (let frame = 0; frame < frames; frame++) {
     for (let order = 0; order < COEFFICIENTS; order++) {
-      out[frame * COEFFICIENTS + order] = 0.5 + 1.7 * of[Math.floor(frame / 1.25) * COEFFICIENTS + order];
+      out[frame * COEFFICIENTS + order] = 0.5 + 1.7 * itemAt(of, Math.floor(frame / 1.25) * COEFFICIENTS + order);
     }
   }
   return out;

@@ -1,5 +1,5 @@
 import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
-import { median, type Interval, type Seconds } from '@/core/units';
+import { itemAt, median, type Interval, type Seconds } from '@/core/units';
 import { NO_ADAPTATION, AdaptationLearner, type SpeakerAdaptation } from './speaker-adaptation';
 import { ORDERS, warpDistance, warpPath } from './time-warping';
 import {
@@ -56,7 +56,7 @@ class Speech {
   }
 
   shape(from: number, to: number): Float32Array {
-    return shapeOf(this.cepstra.subarray(this.ranges[from][0], this.ranges[to - 1][1]), this.scale);
+    return shapeOf(this.cepstra.subarray(itemAt(this.ranges, from)[0], itemAt(this.ranges, to - 1)[1]), this.scale);
   }
 }
 
@@ -102,9 +102,9 @@ class CepstralDistances implements TextDistances {
     const place = this.texts.place(text);
     if (place === null) return null;
     const judged = this.judged(from, to);
-    const wanted = this.texts.shapes[place];
+    const wanted = itemAt(this.texts.shapes, place);
     if (!areComparable(judged.shape, wanted)) return null;
-    if (judged.distances[place] < 0) judged.distances[place] = warpDistance(judged.shape, wanted);
+    if ((judged.distances[place] ?? 0) < 0) judged.distances[place] = warpDistance(judged.shape, wanted);
     return inUnits(judged, place);
   }
 
@@ -112,13 +112,13 @@ class CepstralDistances implements TextDistances {
     const place = this.texts.place(text);
     if (place === null) return null;
     const whole = this.judged(from, to);
-    const wanted = this.texts.shapes[place];
+    const wanted = itemAt(this.texts.shapes, place);
     const frames = Math.max(1, Math.round((this.pace * wanted.length) / ORDERS));
     if (frames * ORDERS >= whole.shape.length) return null;
     const key = stretchesKey(from, to, true);
     const judged = this.known.get(key) ?? { ...whole, distances: new Float32Array(whole.distances.length).fill(-1) };
     this.known.set(key, judged);
-    if (judged.distances[place] < 0)
+    if ((judged.distances[place] ?? 0) < 0)
       judged.distances[place] = warpDistance(whole.shape.subarray(whole.shape.length - frames * ORDERS), wanted);
     return inUnits(judged, place);
   }
@@ -135,7 +135,7 @@ class CepstralDistances implements TextDistances {
         const value = inUnits(judged, place);
         if (distance < 0 || Math.round(100 * value) > 100 * KEPT_BELOW) return [];
         const { from, to, ofEnd } = stretchesOfKey(key);
-        return [{ from, to, ofEnd, text: this.texts.names[place], distance: value }];
+        return [{ from, to, ofEnd, text: itemAt(this.texts.names, place), distance: value }];
       }),
     );
   }
@@ -143,7 +143,7 @@ class CepstralDistances implements TextDistances {
   private paceOf(heard: readonly HeardText[]): number {
     const paces = heard.flatMap(({ from, to, text }) => {
       const place = this.texts.place(text);
-      return place === null ? [] : [this.speech.shape(from, to).length / this.texts.shapes[place].length];
+      return place === null ? [] : [this.speech.shape(from, to).length / itemAt(this.texts.shapes, place).length];
     });
     return paces.length === 0 ? 1 : median(paces);
   }
@@ -166,7 +166,7 @@ class CepstralDistances implements TextDistances {
       const place = this.texts.place(text);
       if (place === null) continue;
       const said = this.speech.shape(from, to);
-      const wanted = this.texts.shapes[place];
+      const wanted = itemAt(this.texts.shapes, place);
       if (areComparable(said, wanted)) learner.add(said, wanted, warpPath(map.apply(said), wanted));
     }
     return learner.map();
@@ -174,7 +174,7 @@ class CepstralDistances implements TextDistances {
 }
 
 function inUnits({ distances, middle, unit }: Judged, place: number): number {
-  return (distances[place] - middle) / unit;
+  return ((distances[place] ?? 0) - middle) / unit;
 }
 
 function areComparable(shape: Float32Array, model: Float32Array): boolean {
@@ -189,7 +189,8 @@ function usual(shape: Float32Array, models: readonly Float32Array[]): Pick<Judge
   const fitting = models.filter((model) => areComparable(shape, model));
   const step = Math.max(1, fitting.length / COMPARED);
   const distances: number[] = [];
-  for (let at = 0; at < fitting.length; at += step) distances.push(warpDistance(shape, fitting[Math.floor(at)]));
+  for (let at = 0; at < fitting.length; at += step)
+    distances.push(warpDistance(shape, itemAt(fitting, Math.floor(at))));
   const centre = distances.length > 0 ? median(distances) : 1;
   const spread = distances.reduce((sum, one) => sum + (one - centre) ** 2, 0) / Math.max(1, distances.length - 1);
   return { middle: centre, unit: Math.sqrt(((SPREAD * centre) ** 2 + spread) / 2) };
@@ -208,15 +209,17 @@ function scaleOf(sounds: readonly Float32Array[]): Scale {
   for (const sound of sounds) {
     for (let at = 0; at < sound.length; at += COEFFICIENTS, count++) {
       for (let order = 0; order < ORDERS; order++) {
-        const value = sound[at + order + 1];
-        mean[order] += value;
-        deviation[order] += value * value;
+        const value = sound[at + order + 1] ?? 0;
+        mean[order] = (mean[order] ?? 0) + value;
+        deviation[order] = (deviation[order] ?? 0) + value * value;
       }
     }
   }
   for (let order = 0; order < ORDERS; order++) {
-    mean[order] /= Math.max(1, count);
-    deviation[order] = Math.sqrt(Math.max(1e-6, deviation[order] / Math.max(1, count) - mean[order] ** 2));
+    mean[order] = (mean[order] ?? 0) / Math.max(1, count);
+    deviation[order] = Math.sqrt(
+      Math.max(1e-6, (deviation[order] ?? 0) / Math.max(1, count) - (mean[order] ?? 0) ** 2),
+    );
   }
   return { mean, deviation };
 }
@@ -236,8 +239,9 @@ function shapeOf(sound: Float32Array, { mean, deviation }: Scale): Float32Array 
     const last = Math.min(frames, first + STRIDE);
     for (let order = 0; order < ORDERS; order++) {
       let sum = 0;
-      for (let at = first; at < last; at++) sum += sound[at * COEFFICIENTS + order + 1];
-      shape[frame * ORDERS + order] = last > first ? (sum / (last - first) - mean[order]) / deviation[order] : 0;
+      for (let at = first; at < last; at++) sum += sound[at * COEFFICIENTS + order + 1] ?? 0;
+      shape[frame * ORDERS + order] =
+        last > first ? (sum / (last - first) - (mean[order] ?? 0)) / (deviation[order] ?? 0) : 0;
     }
   }
   return shape;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { NO_ADAPTATION, AdaptationLearner } from './speaker-adaptation';
 
 const ORDERS = 4;
@@ -11,14 +11,14 @@ function otherVoice(shape: Float32Array): Float32Array {
   const out = new Float32Array(shape.length);
   for (let at = 0; at < shape.length; at += ORDERS) {
     for (let order = 0; order < ORDERS; order++) {
-      out[at + order] = 0.3 * shape[at + order] - 1.4 * shape[at + ((order + 1) % ORDERS)] + 1;
+      out[at + order] = 0.3 * itemAt(shape, at + order) - 1.4 * itemAt(shape, at + ((order + 1) % ORDERS)) + 1;
     }
   }
   return out;
 }
 const pairsOf = (count: number): Int32Array => Int32Array.from({ length: 2 * count }, (_, at) => at >> 1);
 const apart = (a: Float32Array, b: Float32Array): number =>
-  Math.sqrt(a.reduce((sum, one, at) => sum + (one - b[at]) ** 2, 0) / a.length);
+  Math.sqrt(a.reduce((sum, one, at) => sum + (one - itemAt(b, at)) ** 2, 0) / a.length);
 
 describe('one voice seen as another', () => {
   it('is learned from frames that belong together, and holds for others', () => {

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 /*
  * One voice seen as another: an affine map of one's cepstra on the other's, learned by least squares from frames that
  * were warped on each other. It takes in the length of the vocal tract, the habits of a synthesiser and the colour of
@@ -34,13 +35,16 @@ export class AdaptationLearner {
     const { orders, width } = this;
     const frame = new Float64Array(width).fill(1);
     for (let pair = 0; pair < pairs.length; pair += 2) {
-      const from = pairs[pair] * orders;
-      const to = pairs[pair + 1] * orders;
-      for (let order = 0; order < orders; order++) frame[order] = heard[from + order];
+      const from = (pairs[pair] ?? 0) * orders;
+      const to = (pairs[pair + 1] ?? 0) * orders;
+      for (let order = 0; order < orders; order++) frame[order] = heard[from + order] ?? 0;
       for (let row = 0; row < width; row++) {
-        for (let column = 0; column < width; column++) this.own[row * width + column] += frame[row] * frame[column];
+        for (let column = 0; column < width; column++)
+          this.own[row * width + column] =
+            (this.own[row * width + column] ?? 0) + (frame[row] ?? 0) * (frame[column] ?? 0);
         for (let order = 0; order < orders; order++)
-          this.other[row * orders + order] += frame[row] * wanted[to + order];
+          this.other[row * orders + order] =
+            (this.other[row * orders + order] ?? 0) + (frame[row] ?? 0) * (wanted[to + order] ?? 0);
       }
       this.frames++;
     }
@@ -59,8 +63,8 @@ export class AdaptationLearner {
         ...this.other.subarray(row * orders, (row + 1) * orders),
       ];
       if (row < orders) {
-        line[row] += PULL * frames;
-        line[width + row] += PULL * frames;
+        line[row] = (line[row] ?? 0) + PULL * frames;
+        line[width + row] = (line[width + row] ?? 0) + PULL * frames;
       }
       return line;
     });
@@ -70,13 +74,16 @@ export class AdaptationLearner {
       let power = 0;
       for (let row = 0; row < width; row++) {
         for (let column = 0; column < width; column++) {
-          power += solved[row][order] * solved[column][order] * this.own[row * width + column];
+          power +=
+            (itemAt(solved, row)[order] ?? 0) *
+            (itemAt(solved, column)[order] ?? 0) *
+            (this.own[row * width + column] ?? 0);
         }
       }
       return power > 0 ? Math.sqrt(frames / power) : 1;
     });
     const weights = Float64Array.from({ length: width * orders }, (_, at) => {
-      return solved[Math.floor(at / orders)][at % orders] * gains[at % orders];
+      return (itemAt(solved, Math.floor(at / orders))[at % orders] ?? 0) * (gains[at % orders] ?? 0);
     });
     return { apply: (shape) => mapped(shape, weights, orders) };
   }
@@ -86,8 +93,8 @@ function mapped(shape: Float32Array, weights: Float64Array, orders: number): Flo
   const out = new Float32Array(shape.length);
   for (let from = 0; from < shape.length; from += orders) {
     for (let order = 0; order < orders; order++) {
-      let sum = weights[orders * orders + order];
-      for (let row = 0; row < orders; row++) sum += weights[row * orders + order] * shape[from + row];
+      let sum = weights[orders * orders + order] ?? 0;
+      for (let row = 0; row < orders; row++) sum += (weights[row * orders + order] ?? 0) * (shape[from + row] ?? 0);
       out[from + order] = sum;
     }
   }
@@ -98,14 +105,16 @@ function mapped(shape: Float32Array, weights: Float64Array, orders: number): Flo
 function solve(rows: number[][], width: number): number[][] | null {
   for (let at = 0; at < width; at++) {
     let best = at;
-    for (let row = at + 1; row < width; row++) if (Math.abs(rows[row][at]) > Math.abs(rows[best][at])) best = row;
-    if (Math.abs(rows[best][at]) < 1e-9) return null;
-    [rows[at], rows[best]] = [rows[best], rows[at]];
+    for (let row = at + 1; row < width; row++)
+      if (Math.abs(itemAt(rows, row)[at] ?? 0) > Math.abs(itemAt(rows, best)[at] ?? 0)) best = row;
+    if (Math.abs(itemAt(rows, best)[at] ?? 0) < 1e-9) return null;
+    [rows[at], rows[best]] = [itemAt(rows, best), itemAt(rows, at)];
     for (let row = 0; row < width; row++) {
       if (row === at) continue;
-      const share = rows[row][at] / rows[at][at];
-      for (let column = at; column < rows[row].length; column++) rows[row][column] -= share * rows[at][column];
+      const share = (itemAt(rows, row)[at] ?? 0) / (itemAt(rows, at)[at] ?? 0);
+      for (let column = at; column < itemAt(rows, row).length; column++)
+        itemAt(rows, row)[column] = (itemAt(rows, row)[column] ?? 0) - share * (itemAt(rows, at)[column] ?? 0);
     }
   }
-  return rows.map((row, at) => row.slice(width).map((value) => value / row[at]));
+  return rows.map((row, at) => row.slice(width).map((value) => value / (row[at] ?? 0)));
 }

@@ -23,14 +23,18 @@ export function warpPath(a: Float32Array, b: Float32Array): Int32Array {
     for (let column = from; column <= to; column++) {
       const apart = between(a, row, b, column);
       const at = row * width + column;
-      costs[at + width + 1] = Math.min(costs[at] + 2 * apart, costs[at + 1] + apart, costs[at + width] + apart);
+      costs[at + width + 1] = Math.min(
+        (costs[at] ?? 0) + 2 * apart,
+        (costs[at + 1] ?? 0) + apart,
+        (costs[at + width] ?? 0) + apart,
+      );
     }
   }
   const path: number[] = [];
   for (let row = rows, column = columns; row > 0 && column > 0;) {
     path.push(row - 1, column - 1);
     const at = (row - 1) * width + column - 1;
-    const [across, up, left] = [costs[at], costs[at + 1], costs[at + width]];
+    const [across, up, left] = [costs[at] ?? 0, costs[at + 1] ?? 0, costs[at + width] ?? 0];
     if (across <= up && across <= left) [row, column] = [row - 1, column - 1];
     else if (up <= left) row--;
     else column--;
@@ -47,7 +51,7 @@ function bandOf(row: number, rows: number, columns: number): { readonly from: nu
 function between(a: Float32Array, row: number, b: Float32Array, column: number): number {
   let sum = 0;
   for (let order = 0, at = row * ORDERS, other = column * ORDERS; order < ORDERS; order++) {
-    const off = a[at++] - b[other++];
+    const off = (a[at++] ?? 0) - (b[other++] ?? 0);
     sum += off * off;
   }
   return Math.sqrt(sum);
@@ -65,9 +69,13 @@ export function warpDistance(a: Float32Array, b: Float32Array): number {
     now.fill(Infinity, from, Math.min(columns, to + 1) + 1);
     for (let column = from; column <= to; column++) {
       const apart = between(a, row, b, column);
-      now[column + 1] = Math.min(before[column] + 2 * apart, before[column + 1] + apart, now[column] + apart);
+      now[column + 1] = Math.min(
+        (before[column] ?? 0) + 2 * apart,
+        (before[column + 1] ?? 0) + apart,
+        (now[column] ?? 0) + apart,
+      );
     }
     [before, now] = [now, before];
   }
-  return before[columns] / (rows + columns);
+  return (before[columns] ?? 0) / (rows + columns);
 }

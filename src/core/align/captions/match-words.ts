@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { SimilarityTable, type HeardWord, type PlannedWord } from './words';
 
 /** Words less alike than this are different words. */
@@ -39,23 +39,23 @@ export function matchWords(
   const chained = new Float32Array(heard.length + 1).fill(-Infinity);
   let reached = 0;
   planned.forEach((word, row) => {
-    const { from, to } = bands[row];
-    for (; reached < to; reached++) best[reached + 1] = best[reached];
+    const { from, to } = itemAt(bands, row);
+    for (; reached < to; reached++) best[reached + 1] = best[reached] ?? 0;
     const number = table.numberOf(word.word);
     const when = expected(word.seconds);
     const weight = Math.min(1, 0.4 + word.word.length * 0.12);
-    const follows = row > 0 && planned[row - 1].cue === word.cue;
+    const follows = row > 0 && itemAt(planned, row - 1).cue === word.cue;
     const marks = new Uint8Array(to - from);
-    let bestBefore = best[from];
-    let chainBefore = row > 0 && from > bands[row - 1].from ? chained[from] : -Infinity;
+    let bestBefore = best[from] ?? 0;
+    let chainBefore = row > 0 && from > itemAt(bands, row - 1).from ? (chained[from] ?? 0) : -Infinity;
     for (let at = from; at < to; at++) {
-      let score = best[at + 1];
+      let score = best[at + 1] ?? 0;
       let mark = FROM_ABOVE;
       let chain = -Infinity;
-      if (best[at] > score) [score, mark] = [best[at], FROM_LEFT];
-      const alike = table.of(number, heardNumbers[at]);
+      if ((best[at] ?? 0) > score) [score, mark] = [best[at] ?? 0, FROM_LEFT];
+      const alike = table.of(number, heardNumbers[at] ?? 0);
       if (alike >= LEAST_LIKENESS) {
-        const late = Math.abs(heard[at].startSeconds - when) / TIME_SCALE;
+        const late = Math.abs(itemAt(heard, at).startSeconds - when) / TIME_SCALE;
         const gain = alike * alike * weight - Math.min(TIME_COST_AT_MOST, 0.35 * late);
         const joined = follows ? chainBefore + TOGETHER : -Infinity;
         const linked = joined >= bestBefore ? MATCH_CHAINED : 0;
@@ -63,8 +63,8 @@ export function matchWords(
         mark = chain > score ? FROM_MATCH | linked : mark | linked;
         score = Math.max(score, chain);
       }
-      bestBefore = best[at + 1];
-      chainBefore = chained[at + 1];
+      bestBefore = best[at + 1] ?? 0;
+      chainBefore = chained[at + 1] ?? 0;
       best[at + 1] = score;
       chained[at + 1] = chain;
       marks[at - from] = mark;
@@ -89,9 +89,9 @@ function bandsOf(
   let to = 0;
   return planned.map((word) => {
     const when = expected(word.seconds);
-    while (from < heard.length && heard[from].startSeconds < when - reach) from++;
+    while (from < heard.length && itemAt(heard, from).startSeconds < when - reach) from++;
     to = Math.max(to, from);
-    while (to < heard.length && heard[to].startSeconds <= when + reach) to++;
+    while (to < heard.length && itemAt(heard, to).startSeconds <= when + reach) to++;
     return { from, to };
   });
 }
@@ -106,14 +106,14 @@ function walkBack(
   let at = heardCount;
   let linked = false;
   for (let row = planned.length - 1; row >= 0 && at > 0;) {
-    const { from, to } = bands[row];
+    const { from, to } = itemAt(bands, row);
     if (at > to && !linked) at = to;
     if (at <= from) {
       row--;
       linked = false;
       continue;
     }
-    const mark = moves[row][at - 1 - from];
+    const mark = itemAt(moves, row)[at - 1 - from] ?? 0;
     if (linked || (mark & 3) === FROM_MATCH) {
       matched[row] = at - 1;
       linked = (mark & MATCH_CHAINED) !== 0;

@@ -1,7 +1,7 @@
 import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
-import { lastStartedAt, wholeMilliseconds, type Seconds } from '@/core/units';
+import { itemAt, lastStartedAt, wholeMilliseconds, type Seconds } from '@/core/units';
 import { expectation, findAnchors, type Anchor } from '../anchors';
 import { matchWords } from './match-words';
 import type { Alignment, FoundCue, Remark } from '../model';
@@ -37,7 +37,10 @@ export function readByWords(cues: readonly Cue[], captions: readonly Caption[], 
   const first = matchWords(planned, heard, expectation(anchors), anchors.length >= 2);
   const rough = cueSpans(cues, planned, heard, first).filter((span) => span.share >= 0.7 && span.words >= 3);
   // A second pass knows the drift from whole cues, so that "in" and "out" are taken from the right breath.
-  const surer = rough.map((span) => ({ plannedSeconds: cues[span.cue].startSeconds, takenSeconds: span.startSeconds }));
+  const surer = rough.map((span) => ({
+    plannedSeconds: itemAt(cues, span.cue).startSeconds,
+    takenSeconds: span.startSeconds,
+  }));
   const expected = expectation(surer.length >= 2 ? surer : anchors);
   const matched = surer.length >= 2 ? matchWords(planned, heard, expected, true) : first;
   const spans = cueSpans(cues, planned, heard, matched).filter((span) => span.share >= SAID_SHARE);
@@ -57,9 +60,9 @@ function piecesOf(spans: readonly Span[], heard: readonly HeardWord[]): (readonl
   const pieces: [number, number][] = [];
   heard.forEach((word, at) => {
     const before = heard[at - 1];
-    const apart = at === 0 || before.caption !== word.caption || word.startSeconds - before.endSeconds > PIECE_GAP;
+    const apart = !before || before.caption !== word.caption || word.startSeconds - before.endSeconds > PIECE_GAP;
     if (apart || cuts.has(at)) pieces.push([at, at + 1]);
-    else pieces[pieces.length - 1][1] = at + 1;
+    else itemAt(pieces, pieces.length - 1)[1] = at + 1;
   });
   return pieces;
 }
@@ -87,8 +90,13 @@ function cueSpans(
   const spans: Span[] = [];
   for (let from = 0; from < planned.length;) {
     let to = from;
-    while (to < planned.length && planned[to].cue === planned[from].cue) to++;
-    const span = spanOf(cues[planned[from].cue], planned.slice(from, to), heard, matched.subarray(from, to));
+    while (to < planned.length && itemAt(planned, to).cue === itemAt(planned, from).cue) to++;
+    const span = spanOf(
+      itemAt(cues, itemAt(planned, from).cue),
+      planned.slice(from, to),
+      heard,
+      matched.subarray(from, to),
+    );
     if (span) spans.push(span);
     from = to;
   }
@@ -102,36 +110,40 @@ function spanOf(
   matched: Int32Array,
 ): Span | null {
   const lasts = cue.endSeconds - cue.startSeconds;
-  const places = [...matched.keys()].filter((place) => matched[place] >= 0);
+  const places = [...matched.keys()].filter((place) => (matched[place] ?? 0) >= 0);
   if (places.length === 0) return null;
   // The densest run: words of one cue lie no further apart than twice its length and three seconds.
   const reach = 2 * lasts + 3;
   let kept: number[] = [];
   for (const start of places) {
-    const begin = heard[matched[start]].startSeconds;
-    const run = places.filter((place) => place >= start && heard[matched[place]].startSeconds - begin <= reach);
+    const begin = itemAt(heard, matched[start] ?? 0).startSeconds;
+    const run = places.filter(
+      (place) => place >= start && itemAt(heard, matched[place] ?? 0).startSeconds - begin <= reach,
+    );
     if (run.length > kept.length) kept = run;
   }
   const letters = words.reduce((total, word) => total + word.word.length, 0);
   const heardLetters = kept.reduce(
-    (total, place) => total + words[place].word.length * similarity(words[place].word, heard[matched[place]].word),
+    (total, place) =>
+      total +
+      itemAt(words, place).word.length * similarity(itemAt(words, place).word, itemAt(heard, matched[place] ?? 0).word),
     0,
   );
-  const firstPlace = kept[0];
-  const lastPlace = kept[kept.length - 1];
-  const first = heard[matched[firstPlace]];
-  const last = heard[matched[lastPlace]];
+  const firstPlace = kept[0] ?? 0;
+  const lastPlace = kept[kept.length - 1] ?? 0;
+  const first = itemAt(heard, matched[firstPlace] ?? 0);
+  const last = itemAt(heard, matched[lastPlace] ?? 0);
   const spanLength = Math.max(0.01, last.endSeconds - first.startSeconds);
   const share = (count: number): number => (spanLength * count) / Math.max(1, lastPlace - firstPlace + 1);
   const missingBefore = Math.min(share(firstPlace), lasts);
   return {
-    cue: words[0].cue,
+    cue: itemAt(words, 0).cue,
     share: letters > 0 ? heardLetters / letters : 0,
     words: kept.length,
     startSeconds: Math.max(0, first.startSeconds - missingBefore),
     endSeconds: last.endSeconds + Math.min(share(words.length - 1 - lastPlace), lasts),
-    firstHeard: matched[firstPlace],
-    lastHeard: matched[lastPlace],
+    firstHeard: matched[firstPlace] ?? 0,
+    lastHeard: matched[lastPlace] ?? 0,
     unheardAfter: words.length - 1 - lastPlace,
     unheardBefore: firstPlace,
   };
@@ -150,7 +162,7 @@ function usedWords(spans: readonly Span[], heard: readonly HeardWord[]): Uint8Ar
 
 function absorb(used: Uint8Array, heard: readonly HeardWord[], from: number, step: 1 | -1, count: number): void {
   for (let at = from + step, left = count; left > 0 && at >= 0 && at < used.length && !used[at]; at += step, left--) {
-    if (Math.abs(heard[at].startSeconds - heard[at - step].startSeconds) > REMARK_GAP) return;
+    if (Math.abs(itemAt(heard, at).startSeconds - itemAt(heard, at - step).startSeconds) > REMARK_GAP) return;
     used[at] = 1;
   }
 }
@@ -172,15 +184,19 @@ function rescueShortCues(
     if (said.has(index) || length > 2) return;
     const when = expected(cue.startSeconds);
     const at = placeNear(heard, when, (place) => !used[place] && runLength(heard, used, place) <= length);
-    if (at < 0 || (at > 0 && !used[at - 1] && heard[at].startSeconds - heard[at - 1].endSeconds < REMARK_GAP)) return;
+    if (
+      at < 0 ||
+      (at > 0 && !used[at - 1] && itemAt(heard, at).startSeconds - itemAt(heard, at - 1).endSeconds < REMARK_GAP)
+    )
+      return;
     const last = at + runLength(heard, used, at) - 1;
     const other = heard.slice(at, last + 1).some(({ word }) => words.some((own) => areOpposite(own, word)));
     if (other) return;
     used.fill(1, at, last + 1);
     rescued.push({
       cueId: cue.id,
-      startSeconds: heard[at].startSeconds,
-      endSeconds: heard[last].endSeconds,
+      startSeconds: itemAt(heard, at).startSeconds,
+      endSeconds: itemAt(heard, last).endSeconds,
       confidence: 0.4,
       evidence: { by: 'length', heard: wording(captions, heard, at, last + 1), nearer: null },
     });
@@ -191,8 +207,8 @@ function rescueShortCues(
 /** The first word said about a time that will do; `-1` where none will. Words are in order of their starts, nearly. */
 function placeNear(heard: readonly HeardWord[], when: Seconds, does: (place: number) => boolean): number {
   const first = Math.max(0, lastStartedAt(heard, when - RESCUE_SECONDS) - NEARLY);
-  for (let at = first; at < heard.length && heard[at].startSeconds < when + RESCUE_SECONDS + NEARLY; at++) {
-    if (Math.abs(heard[at].startSeconds - when) < RESCUE_SECONDS && does(at)) return at;
+  for (let at = first; at < heard.length && itemAt(heard, at).startSeconds < when + RESCUE_SECONDS + NEARLY; at++) {
+    if (Math.abs(itemAt(heard, at).startSeconds - when) < RESCUE_SECONDS && does(at)) return at;
   }
   return -1;
 }
@@ -203,7 +219,12 @@ const NEARLY = 20;
 /** How many unused words follow each other from `at` without a pause. */
 function runLength(heard: readonly HeardWord[], used: Uint8Array, at: number): number {
   let end = at + 1;
-  while (end < heard.length && !used[end] && heard[end].startSeconds - heard[end - 1].endSeconds < REMARK_GAP) end++;
+  while (
+    end < heard.length &&
+    !used[end] &&
+    itemAt(heard, end).startSeconds - itemAt(heard, end - 1).endSeconds < REMARK_GAP
+  )
+    end++;
   return end - at;
 }
 
@@ -213,7 +234,7 @@ function foundCue(
   heard: readonly HeardWord[],
   span: Span,
 ): FoundCue {
-  const cue = cues[span.cue];
+  const cue = itemAt(cues, span.cue);
   // One short word is easily taken for another; several that agree are not.
   const many = Math.min(1, 0.55 + span.words * 0.12);
   return {
@@ -235,8 +256,8 @@ function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], us
     }
     const end = at + runLength(heard, used, at);
     remarks.push({
-      startSeconds: wholeMilliseconds(heard[at].startSeconds),
-      endSeconds: wholeMilliseconds(heard[end - 1].endSeconds),
+      startSeconds: wholeMilliseconds(itemAt(heard, at).startSeconds),
+      endSeconds: wholeMilliseconds(itemAt(heard, end - 1).endSeconds),
       text: wording(captions, heard, at, end),
     });
     at = end;
@@ -248,13 +269,14 @@ function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], us
 export function wording(captions: readonly Caption[], heard: readonly HeardWord[], from: number, to: number): string {
   const parts: string[] = [];
   for (let at = from; at < to;) {
-    const { caption } = heard[at];
+    const { caption } = itemAt(heard, at);
     let end = at;
-    while (end < to && heard[end].caption === caption) end++;
+    while (end < to && itemAt(heard, end).caption === caption) end++;
     const whole =
-      (at === 0 || heard[at - 1].caption !== caption) && (end === heard.length || heard[end].caption !== caption);
+      (at === 0 || itemAt(heard, at - 1).caption !== caption) &&
+      (end === heard.length || itemAt(heard, end).caption !== caption);
     const words = heard.slice(at, end).map((word) => word.word);
-    parts.push(whole ? captions[caption].text.replace(/\s+/g, ' ') : words.join(' '));
+    parts.push(whole ? itemAt(captions, caption).text.replace(/\s+/g, ' ') : words.join(' '));
     at = end;
   }
   return parts.join(' ');

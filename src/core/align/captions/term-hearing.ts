@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { Term } from '@/core/words';
 import type { Cue } from '@/core/timeline';
 import { plainWords } from './plain-words';
@@ -23,8 +24,8 @@ export class TermHearing {
     const misheard: Phrase[] = [];
     for (const { variants, misheard: heard } of terms) {
       const written = variants.map(plainWords).filter((words) => words.length > 0);
-      if (!written.some(says)) continue;
-      const stands = written[0];
+      const [stands] = written;
+      if (stands === undefined || !written.some(says)) continue;
       for (const words of written) spellings.push({ words, stands });
       for (const words of heard.map(plainWords)) if (words.length > 0 && !says(words)) misheard.push({ words, stands });
     }
@@ -58,7 +59,7 @@ function replaced(line: readonly string[], phrases: readonly Phrase[]): string[]
   const result: string[] = [];
   for (let at = 0; at < line.length;) {
     const phrase = phrases.find(({ words }) => startsAt(line, at, words));
-    result.push(...(phrase ? phrase.stands : [line[at]]));
+    result.push(...(phrase ? phrase.stands : [itemAt(line, at)]));
     at += phrase ? phrase.words.length : 1;
   }
   return result;

@@ -1,7 +1,7 @@
 import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
 import type { Term } from '@/core/words';
-import { lastStartedAt, overlapSeconds, type Interval } from '@/core/units';
+import { itemAt, lastStartedAt, overlapSeconds, type Interval } from '@/core/units';
 import { wording } from './read-by-words';
 import { CUES_BACK } from '../decoder/transitions';
 import type { SpeechStretch } from '../model';
@@ -47,7 +47,7 @@ export function wordedSpeech(
   const { ranges, invented } = wordsInSpeech(heard, speech);
   if (heard.length === 0 || invented > INVENTED_AT_MOST * heard.length) return null;
   const less = speech.map((stretch, at) =>
-    ranges[at][1] > ranges[at][0] ? stretch : { ...stretch, likely: WORDLESS * stretch.likely },
+    itemAt(ranges, at)[1] > itemAt(ranges, at)[0] ? stretch : { ...stretch, likely: WORDLESS * stretch.likely },
   );
   return worded(cues, captions, heard, less, ranges, terms);
 }
@@ -62,8 +62,8 @@ export function wordedPieces(
 ): WordedSpeech {
   let last = 0;
   const speech = pieces.map(([from, to]): SpeechStretch => {
-    const startSeconds = Math.max(last, heard[from].startSeconds);
-    last = Math.max(startSeconds + 0.05, heard[to - 1].endSeconds);
+    const startSeconds = Math.max(last, itemAt(heard, from).startSeconds);
+    last = Math.max(startSeconds + 0.05, itemAt(heard, to - 1).endSeconds);
     return { startSeconds, endSeconds: last, likely: 1 };
   });
   const most = Math.max(MATCHES_AT_LEAST, Math.floor(Math.sqrt(COMPARED_AT_MOST / (cues.length * CUES_BACK))));
@@ -94,11 +94,13 @@ function worded(
     wordsIn: (interval) => {
       const within: (readonly [number, number])[] = [];
       const first = Math.max(0, lastStartedAt(speech, interval.startSeconds));
-      for (let at = first; at < speech.length && speech[at].startSeconds < interval.endSeconds; at++) {
-        const [from, to] = ranges[at];
-        if (to > from && overlapSeconds(speech[at], interval) > 0) within.push(ranges[at]);
+      for (let at = first; at < speech.length && itemAt(speech, at).startSeconds < interval.endSeconds; at++) {
+        const [from, to] = itemAt(ranges, at);
+        if (to > from && overlapSeconds(itemAt(speech, at), interval) > 0) within.push(itemAt(ranges, at));
       }
-      return within.length === 0 ? null : wording(captions, heard, within[0][0], within[within.length - 1][1]);
+      return within.length === 0
+        ? null
+        : wording(captions, heard, itemAt(within, 0)[0], itemAt(within, within.length - 1)[1]);
     },
   };
 }
@@ -138,13 +140,13 @@ class WordDistances implements TextDistances {
   }
 
   distance(from: number, to: number, text: string): number | null {
-    return this.ask(this.ranges[from][0], this.ranges[to - 1][1], text);
+    return this.ask(itemAt(this.ranges, from)[0], itemAt(this.ranges, to - 1)[1], text);
   }
 
   distanceOfEnd(from: number, to: number, text: string): number | null {
-    const end = this.ranges[to - 1][1];
+    const end = itemAt(this.ranges, to - 1)[1];
     const begin = end - (this.texts.get(text)?.words.length ?? 0);
-    return begin <= this.ranges[from][0] ? null : this.ask(begin, end, text);
+    return begin <= itemAt(this.ranges, from)[0] ? null : this.ask(begin, end, text);
   }
 
   /** Words are the same in every voice. */
@@ -165,7 +167,7 @@ class WordDistances implements TextDistances {
     let value = wanted.known.get(key);
     if (value === undefined) {
       let letters = wanted.letters;
-      for (let at = begin; at < end; at++) letters += this.lengths[at];
+      for (let at = begin; at < end; at++) letters += this.lengths[at] ?? 0;
       const share = (2 * this.shared(begin, end, wanted.words)) / Math.max(1, letters);
       const none = Math.min(NONE.most, NONE.one + NONE.more * (Math.min(end - begin, wanted.words.length) - 1));
       value = this.opposed(begin, end, wanted.words, share)
@@ -190,12 +192,12 @@ class WordDistances implements TextDistances {
     for (let at = begin; at < end; at++) {
       let before = 0;
       for (let place = 0; place < words.length; place++) {
-        const alike = this.table.of(this.heard[at], words[place]);
-        const both = alike >= LEAST_LIKENESS ? before + alike * this.lengths[at] : 0;
-        before = row[place + 1];
-        row[place + 1] = Math.max(before, row[place], both);
+        const alike = this.table.of(this.heard[at] ?? 0, words[place] ?? 0);
+        const both = alike >= LEAST_LIKENESS ? before + alike * (this.lengths[at] ?? 0) : 0;
+        before = row[place + 1] ?? 0;
+        row[place + 1] = Math.max(before, row[place] ?? 0, both);
       }
     }
-    return row[words.length];
+    return row[words.length] ?? 0;
   }
 }

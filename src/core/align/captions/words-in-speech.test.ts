@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Caption } from '@/core/interchange';
 import { emptyPlan, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { wordedSpeech } from './word-distances';
 import { wordsInSpeech } from './words-in-speech';
 
@@ -108,12 +108,12 @@ describe('what stretches of speech are like by their words', () => {
   const distances = worded?.distances;
 
   it('is nearest for the text, bears a mishearing, and rules out what shares no word', () => {
-    expect(distances?.distance(0, 1, lines[0])).toBeLessThan(-3.5);
-    expect(distances?.distance(0, 1, lines[2])).toBeGreaterThan(-0.5);
-    expect(distances?.distance(3, 4, lines[0])).toBeGreaterThan(0.5);
+    expect(distances?.distance(0, 1, itemAt(lines, 0))).toBeLessThan(-3.5);
+    expect(distances?.distance(0, 1, itemAt(lines, 2))).toBeGreaterThan(-0.5);
+    expect(distances?.distance(3, 4, itemAt(lines, 0))).toBeGreaterThan(0.5);
     // One short word is easily misheard: it tells little.
     expect(Math.abs(distances?.distance(1, 2, 'In.') ?? 9)).toBeLessThan(1.5);
-    expect(distances?.distance(4, 5, lines[0])).toBe(0);
+    expect(distances?.distance(4, 5, itemAt(lines, 0))).toBe(0);
     expect(distances?.distance(0, 1, 'none of the class')).toBeNull();
   });
 

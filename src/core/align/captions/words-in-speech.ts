@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import type { SpeechStretch } from '../model';
 import type { HeardWord } from './words';
 
@@ -33,27 +33,27 @@ export interface WordsInSpeech {
 export function wordsInSpeech(heard: readonly HeardWord[], speech: readonly SpeechStretch[]): WordsInSpeech {
   const rate = lettersASecond(heard);
   const letters = new Float64Array(heard.length + 1);
-  heard.forEach(({ word }, at) => (letters[at + 1] = letters[at] + word.length + 1));
-  const lasts = (from: number, to: number): Seconds => (letters[to] - letters[from]) / rate;
+  heard.forEach(({ word }, at) => (letters[at + 1] = (letters[at] ?? 0) + word.length + 1));
+  const lasts = (from: number, to: number): Seconds => ((letters[to] ?? 0) - (letters[from] ?? 0)) / rate;
   // best[k]: the least cost with the first k words said or invented, and the stretches so far filled.
   let best = Float64Array.from({ length: heard.length + 1 }, (_, words) => INVENTED * words);
   const begins: Int32Array[] = [];
   const firsts: number[] = [];
   let low = 0;
   for (const stretch of speech) {
-    while (low < heard.length && heard[low].endSeconds < stretch.startSeconds - REACH) low++;
+    while (low < heard.length && itemAt(heard, low).endSeconds < stretch.startSeconds - REACH) low++;
     let high = low;
-    while (high < heard.length && heard[high].startSeconds < stretch.endSeconds + REACH) high++;
+    while (high < heard.length && itemAt(heard, high).startSeconds < stretch.endSeconds + REACH) high++;
     const next = best.map((cost) => cost + WORDLESS * stretch.likely);
     const begin = new Int32Array(high - low + 1).fill(NO_WORD);
     const away = heard.slice(low, high).map((word) => apart(word, stretch));
     const length = stretch.endSeconds - stretch.startSeconds;
     for (let from = low; from < high; from++) {
-      let cost = best[from];
+      let cost = best[from] ?? 0;
       for (let to = from + 1; to <= Math.min(high, from + WORDS_AT_MOST); to++) {
-        cost += away[to - 1 - low];
+        cost += away[to - 1 - low] ?? 0;
         const total = cost + SECOND_OFF * Math.abs(lasts(from, to) - length);
-        if (total < next[to]) {
+        if (total < (next[to] ?? 0)) {
           next[to] = total;
           begin[to - low] = from;
         }
@@ -61,8 +61,8 @@ export function wordsInSpeech(heard: readonly HeardWord[], speech: readonly Spee
     }
     // Words said nowhere follow those that were.
     for (let words = low + 1; words < next.length; words++) {
-      if (next[words - 1] + INVENTED >= next[words]) continue;
-      next[words] = next[words - 1] + INVENTED;
+      if ((next[words - 1] ?? 0) + INVENTED >= (next[words] ?? 0)) continue;
+      next[words] = (next[words - 1] ?? 0) + INVENTED;
       if (words <= high) begin[words - low] = SAID_NOWHERE;
     }
     begins.push(begin);
@@ -78,13 +78,13 @@ function walkBack(words: number, begins: readonly Int32Array[], firsts: readonly
   let left = words;
   let invented = 0;
   for (let at = begins.length - 1; at >= 0; at--) {
-    const last = firsts[at] + begins[at].length - 1;
+    const last = (firsts[at] ?? 0) + itemAt(begins, at).length - 1;
     // Beyond what this stretch could hold, and marked so: said nowhere.
-    while (left > last || (left > firsts[at] && begins[at][left - firsts[at]] === SAID_NOWHERE)) {
+    while (left > last || (left > (firsts[at] ?? 0) && itemAt(begins, at)[left - (firsts[at] ?? 0)] === SAID_NOWHERE)) {
       left--;
       invented++;
     }
-    const from = left >= firsts[at] ? begins[at][left - firsts[at]] : NO_WORD;
+    const from = left >= (firsts[at] ?? 0) ? (itemAt(begins, at)[left - (firsts[at] ?? 0)] ?? 0) : NO_WORD;
     ranges.push(from >= 0 ? [from, left] : [left, left]);
     if (from >= 0) left = from;
   }

@@ -1,6 +1,6 @@
 import type { Caption } from '@/core/interchange';
 import type { Cue } from '@/core/timeline';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { plainWords } from './plain-words';
 import type { TermHearing } from './term-hearing';
 
@@ -78,11 +78,15 @@ function editDistance(a: string, b: string): number {
   for (let i = 1; i <= a.length; i++) {
     const next = [i];
     for (let j = 1; j <= b.length; j++) {
-      next[j] = Math.min(row[j] + 1, next[j - 1] + 1, row[j - 1] + (a[i - 1] === b[j - 1] ? 0 : 1));
+      next[j] = Math.min(
+        (row[j] ?? 0) + 1,
+        (next[j - 1] ?? 0) + 1,
+        (row[j - 1] ?? 0) + (a[i - 1] === b[j - 1] ? 0 : 1),
+      );
     }
     row = next;
   }
-  return row[b.length];
+  return row[b.length] ?? 0;
 }
 
 /** Likeness of words by their numbers, worked out once for each pair. */
@@ -103,7 +107,7 @@ export class SimilarityTable {
     const key = a < b ? a * 4_194_304 + b : b * 4_194_304 + a;
     let value = this.known.get(key);
     if (value === undefined) {
-      value = similarity(this.words[a], this.words[b]);
+      value = similarity(itemAt(this.words, a), itemAt(this.words, b));
       this.known.set(key, value);
     }
     return value;
@@ -111,6 +115,6 @@ export class SimilarityTable {
 
   /** Whether two words lead opposite ways of the breath. */
   opposite(a: number, b: number): boolean {
-    return areOpposite(this.words[a], this.words[b]);
+    return areOpposite(itemAt(this.words, a), itemAt(this.words, b));
   }
 }

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
-import { Random, wholeMilliseconds } from '@/core/units';
+import { itemAt, Random, wholeMilliseconds } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { alignTake, correctable, packAlignment, type Evidence } from '..';
 
-const timeline = expandPlan(demoClasses()[1].plan);
+const timeline = expandPlan(itemAt(demoClasses(), 1).plan);
 const { cues } = timeline;
 const skippedAt = new Set([9, 17]);
 /** Said two seconds late, two cues skipped, a remark after the twelfth. */
@@ -41,7 +41,7 @@ describe('what was found, kept with its evidence', () => {
 describe('putting a take right by hand', () => {
   const byHand = correctable(timeline, evidence);
   const again = (set: readonly (readonly [number, number | null])[]) =>
-    byHand.withSet(new Map(set.map(([at, seconds]) => [cues[at].id, seconds])));
+    byHand.withSet(new Map(set.map(([at, seconds]) => [itemAt(cues, at).id, seconds])));
 
   it('changes nothing where what is set is what was found', () => {
     const all = cues.map((cue, at) => [at, times(found).get(cue.id) ?? null] as const);
@@ -51,25 +51,29 @@ describe('putting a take right by hand', () => {
 
   it('goes through what was set, and leaves the far ends as they were', () => {
     const at = 30;
-    const to = wholeMilliseconds((times(found).get(cues[at + 1].id) ?? 0) - 0.2);
+    const to = wholeMilliseconds((times(found).get(itemAt(cues, at + 1).id) ?? 0) - 0.2);
     const pulled = times(again([[at, to]]));
-    expect(pulled.get(cues[at].id)).toBe(to);
-    expect(pulled.get(cues[at + 1].id)).not.toBe(times(found).get(cues[at + 1].id));
-    for (const far of [0, 5, 44, 48]) expect(pulled.get(cues[far].id)).toBe(times(found).get(cues[far].id));
+    expect(pulled.get(itemAt(cues, at).id)).toBe(to);
+    expect(pulled.get(itemAt(cues, at + 1).id)).not.toBe(times(found).get(itemAt(cues, at + 1).id));
+    for (const far of [0, 5, 44, 48])
+      expect(pulled.get(itemAt(cues, far).id)).toBe(times(found).get(itemAt(cues, far).id));
   });
 
   it('keeps every cue in order, wherever one is set, and holds all that is set', () => {
     const chance = new Random(5);
     for (let round = 0; round < 25; round++) {
       const first = chance.whole(0, cues.length - 8);
-      const place = cues[first].startSeconds + 2;
+      const place = itemAt(cues, first).startSeconds + 2;
       const set = [
         [first, Math.max(0, place - 12 + 24 * chance.next())],
         [first + 3, null],
       ] as const;
       const pulled = again(set);
-      expect(pulled.found.find(({ cueId }) => cueId === cues[first].id)?.startSeconds).toBeCloseTo(set[0][1], 2);
-      expect(pulled.found.some(({ cueId }) => cueId === cues[first + 3].id)).toBe(false);
+      expect(pulled.found.find(({ cueId }) => cueId === itemAt(cues, first).id)?.startSeconds).toBeCloseTo(
+        set[0][1],
+        2,
+      );
+      expect(pulled.found.some(({ cueId }) => cueId === itemAt(cues, first + 3).id)).toBe(false);
       const starts = pulled.found.map(({ startSeconds }) => startSeconds);
       expect(starts).toEqual([...starts].sort((a, b) => a - b));
     }
@@ -88,12 +92,12 @@ describe('putting a take right by hand', () => {
       { ...evidence, captions, speech: null },
     ]) {
       const worded = alignTake(timeline, heard);
-      expect(worded.unsaid.map(({ cueId }) => cueId)).toEqual([...skippedAt].map((at) => cues[at].id));
+      expect(worded.unsaid.map(({ cueId }) => cueId)).toEqual([...skippedAt].map((at) => itemAt(cues, at).id));
       const before = times(worded);
-      const to = wholeMilliseconds((before.get(cues[30].id) ?? 0) + 1.2);
-      const pulled = times(correctable(timeline, heard).withSet(new Map([[cues[30].id, to]])));
-      expect(pulled.get(cues[30].id)).toBe(to);
-      for (const far of [0, 5, 44, 48]) expect(pulled.get(cues[far].id)).toBe(before.get(cues[far].id));
+      const to = wholeMilliseconds((before.get(itemAt(cues, 30).id) ?? 0) + 1.2);
+      const pulled = times(correctable(timeline, heard).withSet(new Map([[itemAt(cues, 30).id, to]])));
+      expect(pulled.get(itemAt(cues, 30).id)).toBe(to);
+      for (const far of [0, 5, 44, 48]) expect(pulled.get(itemAt(cues, far).id)).toBe(before.get(itemAt(cues, far).id));
     }
   });
 });

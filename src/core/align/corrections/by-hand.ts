@@ -1,5 +1,5 @@
 import type { Cue } from '@/core/timeline';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { longestRising, type Anchor } from '../anchors';
 import { HELD, matchAt, type Task } from '../decoder/costs';
 import { anchorsOf, decodeOnce, placeAbout, taskAbout } from '../decoder/viterbi';
@@ -109,11 +109,11 @@ export class ByHand {
     const to = moved.get(place);
     for (const step of [1, -1]) {
       for (let at = place + step, row = 0; this.cues[at] && row < HOLDS.row; at += step) {
-        const start = this.starts[at];
+        const start = this.starts[at] ?? 0;
         const inOrder = to === undefined || start === null || (start - to) * step > 0;
         if (moved.has(at) || (stands.has(at) && inOrder)) break;
         open.add(at);
-        row = inOrder && this.way.confidences[at] >= HOLDS.sure ? row + 1 : 0;
+        row = inOrder && (this.way.confidences[at] ?? 0) >= HOLDS.sure ? row + 1 : 0;
       }
     }
   }
@@ -129,7 +129,7 @@ export class ByHand {
       const places = placesOf(match);
       if (!places.some((place) => moved.has(place) || gone.has(place) || open.has(place))) continue;
       for (const place of places) {
-        const start = this.starts[place];
+        const start = this.starts[place] ?? 0;
         if (stands.has(place) && start !== null) moved.set(place, start);
         else open.add(place);
       }
@@ -141,8 +141,8 @@ export class ByHand {
     let count = 0;
     for (const step of [1, -1]) {
       for (let at = place + step; this.cues[at]; at += step) {
-        const start = this.starts[at];
-        if (start === null || this.way.confidences[at] < HOLDS.sure) continue;
+        const start = this.starts[at] ?? 0;
+        if (start === null || (this.way.confidences[at] ?? 0) < HOLDS.sure) continue;
         if ((start - to) * step > 0) break;
         count++;
       }
@@ -156,7 +156,7 @@ export class ByHand {
     const known = this.known.get(key);
     if (known) return known;
     const places = [...(before ? placesOf(before) : []), ...run, ...(after ? placesOf(after) : [])];
-    const cues = places.map((place) => this.cues[place]);
+    const cues = places.map((place) => itemAt(this.cues, place));
     const held = new Map<number, SpeechMatch | null>();
     for (const match of [before, after]) {
       if (!match) continue;
@@ -170,8 +170,12 @@ export class ByHand {
     const placed = {
       path: path
         .filter(({ cueTo }) => !held.has(cueTo - 1))
-        .map((match) => ({ ...match, cueFrom: places[match.cueFrom], cueTo: places[match.cueTo - 1] + 1 })),
-      confidences: new Map(run.map((place) => [place, confidences[places.indexOf(place)]])),
+        .map((match) => ({
+          ...match,
+          cueFrom: itemAt(places, match.cueFrom),
+          cueTo: itemAt(places, match.cueTo - 1) + 1,
+        })),
+      confidences: new Map(run.map((place) => [place, itemAt(confidences, places.indexOf(place))])),
     };
     this.known.set(key, placed);
     return placed;
@@ -180,7 +184,7 @@ export class ByHand {
   /** About where the cues were found, as far as that lies between; as much further away as the ends were moved. */
   private placeBetween(before: SpeechMatch | null, run: readonly number[], after: SpeechMatch | null): Task['place'] {
     const anchorAt = ({ cueFrom, onset }: SpeechMatch): Anchor => {
-      return { plannedSeconds: this.cues[cueFrom].startSeconds, takenSeconds: onset };
+      return { plannedSeconds: itemAt(this.cues, cueFrom).startSeconds, takenSeconds: onset };
     };
     const ends = [before, after].filter((match) => match !== null).map(anchorAt);
     const between = anchorsOf(
@@ -212,7 +216,7 @@ interface Run {
 /** The open places between one match that stands and the next. */
 function runsBetween(standing: readonly SpeechMatch[], open: ReadonlySet<number>, cues: number): Run[] {
   return [null, ...standing].flatMap((before, at) => {
-    const after = at < standing.length ? standing[at] : null;
+    const after = standing[at] ?? null;
     const run: number[] = [];
     for (let place = before?.cueTo ?? 0; place < (after?.cueFrom ?? cues); place++)
       if (open.has(place)) run.push(place);

@@ -1,5 +1,5 @@
 import type { Cue } from '@/core/timeline';
-import { wholeMilliseconds, type Seconds } from '@/core/units';
+import { itemAt, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Anchor } from '../anchors';
 import { packWay, unpackWay } from '../codec';
 import { plannedLength } from './costs';
@@ -72,7 +72,7 @@ export function alignmentOf(
   }
   return {
     found: path.flatMap((match) => foundIn(cues, speech, match, confidences, distances)),
-    unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: confidences[at] }])),
+    unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: itemAt(confidences, at) }])),
     remarks: remarksOf(speech.filter((_, index) => !used[index])),
     distances,
     way,
@@ -110,14 +110,14 @@ function foundIn(
 ): FoundCue[] {
   const start = match.onset;
   const planned = plannedLength(cues, match.cueFrom, match.cueTo);
-  const end = match.to > match.from ? speech[match.to - 1].endSeconds : start + planned;
+  const end = match.to > match.from ? itemAt(speech, match.to - 1).endSeconds : start + planned;
   const scale = Math.max(0.05, end - start) / planned;
-  const from = cues[match.cueFrom].startSeconds;
+  const from = itemAt(cues, match.cueFrom).startSeconds;
   return cues.slice(match.cueFrom, match.cueTo).map((cue, at) => ({
     cueId: cue.id,
     startSeconds: wholeMilliseconds(start + (cue.startSeconds - from) * scale),
     endSeconds: wholeMilliseconds(start + (cue.endSeconds - from) * scale),
-    confidence: confidences[match.cueFrom + at],
+    confidence: itemAt(confidences, match.cueFrom + at),
     evidence: evidenceOf(cue, match, distances),
   }));
 }

@@ -1,5 +1,5 @@
 import type { Cue } from '@/core/timeline';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { PART, type SpeechMatch, type SpeechStretch } from '../model';
 import type { Tempo } from './tempo';
 import { type TextDistances } from '../text-distances';
@@ -133,7 +133,7 @@ export function remarkSums({ speech, costs }: Task): Float64Array {
   const sums = new Float64Array(speech.length + 1);
   speech.forEach(({ startSeconds, endSeconds, likely }, index) => {
     const cost = costs.remark + costs.remarkSecond * Math.min(6, endSeconds - startSeconds);
-    sums[index + 1] = sums[index] + cost * Math.min(1, 0.3 + likely);
+    sums[index + 1] = (sums[index] ?? 0) + cost * Math.min(1, 0.3 + likely);
   });
   return sums;
 }
@@ -150,23 +150,24 @@ function unsaid({ costs }: Task, cues: number, timeFor: number): number {
 /** What it costs that a match begins where nothing was matched before. */
 export function beginning(task: Task, match: SpeechMatch, remarks: Float64Array): number {
   const { cues, speech, costs } = task;
-  const first = cues[match.cueFrom];
+  const first = itemAt(cues, match.cueFrom);
   const slow = task.tempo(first.startSeconds);
   const off = Math.abs(match.onset - first.startSeconds * slow);
-  const room = (match.onset - speech[0].startSeconds) / slow;
+  const room = (match.onset - itemAt(speech, 0).startSeconds) / slow;
   // Cues that start later than the take does, by the plan.
-  const timeFor = match.cueFrom - countWhere(match.cueFrom, (at) => first.startSeconds - cues[at].startSeconds >= room);
-  return unsaid(task, match.cueFrom, timeFor) + remarks[match.from] + Math.min(costs.gapAtMost, off / 20);
+  const timeFor =
+    match.cueFrom - countWhere(match.cueFrom, (at) => first.startSeconds - itemAt(cues, at).startSeconds >= room);
+  return unsaid(task, match.cueFrom, timeFor) + (remarks[match.from] ?? 0) + Math.min(costs.gapAtMost, off / 20);
 }
 
 /** What it costs that nothing is matched after a match. */
 export function ending(task: Task, match: SpeechMatch, remarks: Float64Array): number {
   const { cues, speech } = task;
-  const last = cues[match.cueTo - 1];
-  const room = (speech[speech.length - 1].endSeconds - match.lastOnset) / task.tempo(last.startSeconds);
+  const last = itemAt(cues, match.cueTo - 1);
+  const room = (itemAt(speech, speech.length - 1).endSeconds - match.lastOnset) / task.tempo(last.startSeconds);
   const after = cues.length - match.cueTo;
-  const timeFor = countWhere(after, (at) => cues[match.cueTo + at].startSeconds - last.startSeconds < room);
-  return unsaid(task, after, timeFor) + remarks[speech.length] - remarks[match.to];
+  const timeFor = countWhere(after, (at) => itemAt(cues, match.cueTo + at).startSeconds - last.startSeconds < room);
+  return unsaid(task, after, timeFor) + (remarks[speech.length] ?? 0) - (remarks[match.to] ?? 0);
 }
 
 /** How many of the places from 0 are so, where all that are come before all that are not. */
@@ -190,41 +191,47 @@ export function farCost(
   { cues, costs, tempo }: Task,
   remarks: Float64Array,
 ): { readonly leaving: (before: SpeechMatch) => number; readonly coming: (match: SpeechMatch) => number } {
-  const planned = Math.max(1, cues[cues.length - 1].endSeconds - cues[0].startSeconds);
-  const second = (costs.skip * cues.length) / (planned * tempo(cues[0].startSeconds));
+  const planned = Math.max(1, itemAt(cues, cues.length - 1).endSeconds - itemAt(cues, 0).startSeconds);
+  const second = (costs.skip * cues.length) / (planned * tempo(itemAt(cues, 0).startSeconds));
   return {
-    leaving: (before) => before.cost - remarks[before.to] - EVENT.each * before.cueTo - second * before.lastOnset,
+    leaving: (before) =>
+      before.cost - (remarks[before.to] ?? 0) - EVENT.each * before.cueTo - second * before.lastOnset,
     coming: (match) =>
-      remarks[match.from] + EVENT.most + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
+      (remarks[match.from] ?? 0) + EVENT.most + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
   };
 }
 
 /** All matches whose last cue is the one before `cueTo`, in order of `to`, that may be part of the cheapest way. */
 export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array): SpeechMatch[] {
   const { cues, speech, costs } = task;
-  const last = cues[cueTo - 1];
+  const last = itemAt(cues, cueTo - 1);
   const held = task.held?.get(cueTo - 1);
   if (held !== undefined) return held ? [{ ...held, cost: Infinity, before: null, far: null }] : [];
   const made: SpeechMatch[] = [];
   const keep = (cueFrom: number, from: number, to: number, led = 0): void => {
     // Dearer than passing over its cues and stretches: never part of the best way.
-    const instead = costs.skip * (cueTo - cueFrom) + remarks[to] - remarks[from];
+    const instead = costs.skip * (cueTo - cueFrom) + (remarks[to] ?? 0) - (remarks[from] ?? 0);
     const own = ownCost(task, cueFrom, cueTo, from, to, led);
     if (own <= instead) made.push(placed(task, { cueFrom, cueTo, from, to, led, own }));
   };
   const { centre, reach } = task.place(last.startSeconds);
   const end = centre + reach;
-  for (let from = firstFrom(speech, centre - reach); from < speech.length && speech[from].startSeconds < end; from++) {
+  for (
+    let from = firstFrom(speech, centre - reach);
+    from < speech.length && itemAt(speech, from).startSeconds < end;
+    from++
+  ) {
     const led = leadsIn(speech, from);
     for (let to = from + 1; to <= Math.min(speech.length, from + STRETCHES_A_CUE); to++) {
-      if (to > from + 1 && speech[to - 1].startSeconds - speech[to - 2].endSeconds > WITHIN_CUE_GAP) break;
+      if (to > from + 1 && itemAt(speech, to - 1).startSeconds - itemAt(speech, to - 2).endSeconds > WITHIN_CUE_GAP)
+        break;
       keep(cueTo - 1, from, to);
       if (led && to > from + 1) keep(cueTo - 1, from, to, 1);
     }
     if (task.distances && leadsWithin(task, cueTo - 1, from)) keep(cueTo - 1, from, from + 1, PART);
     for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
       if (task.held?.has(cueFrom)) break;
-      if (cues[cueFrom + 1].startSeconds - cues[cueFrom].endSeconds > SHARED_GAP) break;
+      if (itemAt(cues, cueFrom + 1).startSeconds - itemAt(cues, cueFrom).endSeconds > SHARED_GAP) break;
       keep(cueFrom, from, from + 1);
     }
   }
@@ -249,21 +256,22 @@ export function matchAt(
   }
   const end = onset + lasts * 0.8;
   let to = from;
-  while (to < speech.length && speech[to].startSeconds < end) to++;
+  while (to < speech.length && itemAt(speech, to).startSeconds < end) to++;
   const times = { onset, lastOnset: onset, cost: Infinity, before: null, far: null };
   return { cueFrom: cue, cueTo: cue + 1, from, to, led: 0, own: HELD, ...times };
 }
 
 /** Whether a stretch is short and close before the next. */
 function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
-  const { startSeconds, endSeconds } = speech[at];
+  const { startSeconds, endSeconds } = itemAt(speech, at);
   if (endSeconds - startSeconds > LEAD_IN.longest || at + 1 >= speech.length) return false;
-  return speech[at + 1].startSeconds - endSeconds <= LEAD_IN.gap;
+  return itemAt(speech, at + 1).startSeconds - endSeconds <= LEAD_IN.gap;
 }
 
 /** Whether a stretch is longer than a cue by about a word or two. */
 function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boolean {
-  const longer = speech[at].endSeconds - speech[at].startSeconds - plannedLength(cues, cue, cue + 1) * rate;
+  const longer =
+    itemAt(speech, at).endSeconds - itemAt(speech, at).startSeconds - plannedLength(cues, cue, cue + 1) * rate;
   return longer > LEAD_IN.withinLeast && longer < LEAD_IN.withinMost;
 }
 
@@ -273,12 +281,12 @@ function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: n
   const within = led === PART;
   const words = within ? from : from + led;
   const planned = plannedLength(cues, cueFrom, cueTo);
-  const spoken = within ? planned * rate : speech[to - 1].endSeconds - speech[words].startSeconds;
+  const spoken = within ? planned * rate : itemAt(speech, to - 1).endSeconds - itemAt(speech, words).startSeconds;
   const joins = to - words - 1 + (cueTo - cueFrom - 1);
   let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
   own += costs.joined * joins + (within ? costs.leadWithin : costs.leadIn * led);
   if (distances) {
-    const { text } = cues[cueFrom];
+    const { text } = itemAt(cues, cueFrom);
     const asked = within ? distances.distanceOfEnd(from, to, text) : distances.distance(words, to, text);
     const { cost, from: counted, likest, unlikest } = costs.distance;
     // Of several cues in one stretch no text can be told, nor of lengths that rule it out.
@@ -294,9 +302,10 @@ export function placed(
   match: Pick<SpeechMatch, 'cueFrom' | 'cueTo' | 'from' | 'to' | 'led' | 'own'>,
 ): SpeechMatch {
   const { cueFrom, cueTo, from, to } = match;
-  const onset = speech[from].startSeconds;
-  const share = (cues[cueTo - 1].startSeconds - cues[cueFrom].startSeconds) / plannedLength(cues, cueFrom, cueTo);
-  const lastOnset = onset + (speech[to - 1].endSeconds - onset) * share;
+  const onset = itemAt(speech, from).startSeconds;
+  const share =
+    (itemAt(cues, cueTo - 1).startSeconds - itemAt(cues, cueFrom).startSeconds) / plannedLength(cues, cueFrom, cueTo);
+  const lastOnset = onset + (itemAt(speech, to - 1).endSeconds - onset) * share;
   const { led, own } = match;
   // Fields are written out one by one: spreading an object here took ten times as long.
   return { cueFrom, cueTo, from, to, led, own, onset, lastOnset, cost: Infinity, before: null, far: null };
@@ -304,9 +313,9 @@ export function placed(
 
 /** From the start of the first to the end of the last, as planned. */
 export function plannedLength(cues: readonly Cue[], cueFrom: number, cueTo: number): Seconds {
-  return Math.max(0.1, cues[cueTo - 1].endSeconds - cues[cueFrom].startSeconds);
+  return Math.max(0.1, itemAt(cues, cueTo - 1).endSeconds - itemAt(cues, cueFrom).startSeconds);
 }
 
 function firstFrom(speech: readonly SpeechStretch[], seconds: Seconds): number {
-  return countWhere(speech.length, (at) => speech[at].startSeconds < seconds);
+  return countWhere(speech.length, (at) => itemAt(speech, at).startSeconds < seconds);
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 /** Keeps the cheapest of what was put in at places from 0, up to any place (a tree of minima; Fenwick 1994, from memory). */
 export class FenwickMinimum<Item> {
   private readonly costs: Float64Array;
@@ -11,7 +12,7 @@ export class FenwickMinimum<Item> {
 
   put(place: number, cost: number, item: Item): void {
     for (let at = place + 1; at < this.costs.length; at += at & -at) {
-      if (this.costs[at] <= cost) continue;
+      if ((this.costs[at] ?? 0) <= cost) continue;
       this.costs[at] = cost;
       this.items[at] = item;
     }
@@ -22,9 +23,9 @@ export class FenwickMinimum<Item> {
     let cost = Infinity;
     let item: Item | null = null;
     for (let at = place + 1; at > 0; at -= at & -at) {
-      if (this.costs[at] >= cost) continue;
-      cost = this.costs[at];
-      item = this.items[at];
+      if ((this.costs[at] ?? 0) >= cost) continue;
+      cost = this.costs[at] ?? 0;
+      item = itemAt(this.items, at);
     }
     return item === null ? null : { item, cost };
   }

@@ -1,16 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { alignTake } from '..';
 import { FenwickMinimum } from './fenwick-minimum';
 
 describe('a step that was left out', () => {
-  const timeline = expandPlan(demoClasses()[0].plan);
+  const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
   const { cues } = timeline;
   /** Without the cues of `[from, to)`, and without the time they would have taken. */
   const without = (from: number, to: number) => {
-    const gone = cues[to].startSeconds - cues[from].startSeconds;
+    const gone = itemAt(cues, to).startSeconds - itemAt(cues, from).startSeconds;
     return cues.flatMap(({ startSeconds, endSeconds }, at) => {
       if (at >= from && at < to) return [];
       const late = at < from ? 2 : 2 - gone;
@@ -23,12 +23,13 @@ describe('a step that was left out', () => {
     [20, 45],
   ])('is told by sound alone, cues %i to %i, and bends nothing about it', (from, to) => {
     const speech = without(from, to);
-    const lengthSeconds = speech[speech.length - 1].endSeconds + 5;
+    const lengthSeconds = itemAt(speech, speech.length - 1).endSeconds + 5;
     const { found } = alignTake(timeline, { captions: null, speech, lengthSeconds });
     const times = new Map(found.map(({ cueId, startSeconds }) => [cueId, startSeconds]));
     const right = cues.filter(({ id }, at) => {
-      const said = speech[at < from ? at : at - (to - from)];
-      return (at < from || at >= to) && Math.abs((times.get(id) ?? -9) - said.startSeconds) < 0.3;
+      if (at >= from && at < to) return false;
+      const said = itemAt(speech, at < from ? at : at - (to - from));
+      return Math.abs((times.get(id) ?? -9) - said.startSeconds) < 0.3;
     });
     expect(right.length).toBeGreaterThan(0.95 * speech.length);
     expect(cues.slice(from, to).filter(({ id }) => times.has(id)).length).toBeLessThanOrEqual(1);
@@ -49,7 +50,7 @@ describe('the cheapest so far', () => {
       const least = Math.min(...all.filter(({ place }) => place <= asked).map(({ cost }) => cost));
       const found = tree.upTo(asked);
       expect(found?.cost ?? Infinity).toBe(least);
-      if (found) expect(all[found.item].cost).toBe(least);
+      if (found) expect(itemAt(all, found.item).cost).toBe(least);
     }
   });
 });

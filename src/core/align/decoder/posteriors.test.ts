@@ -1,10 +1,11 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import type { Cue } from '@/core/timeline';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { decode } from './viterbi';
 
-const cues: readonly Cue[] = expandPlan(demoClasses()[1].plan).cues.slice(0, 12);
+const cues: readonly Cue[] = expandPlan(itemAt(demoClasses(), 1).plan).cues.slice(0, 12);
 const said = cues.map(({ startSeconds, endSeconds }) => ({
   startSeconds: startSeconds + 1,
   endSeconds: endSeconds + 1,
@@ -22,8 +23,8 @@ describe('how sure a match is', () => {
     const at = 5;
     const twice = [...said];
     // The same length again, as far behind the planned place as the other is before it.
-    const length = said[at].endSeconds - said[at].startSeconds;
-    const middle = (said[at].startSeconds + said[at].endSeconds) / 2;
+    const length = itemAt(said, at).endSeconds - itemAt(said, at).startSeconds;
+    const middle = (itemAt(said, at).startSeconds + itemAt(said, at).endSeconds) / 2;
     twice.splice(
       at,
       1,

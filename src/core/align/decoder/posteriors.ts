@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { beginning, ending, type Task } from './costs';
 import { Transitions, type MatchColumn } from './transitions';
 import { type SpeechMatch } from '../model';
@@ -25,13 +26,13 @@ export function posteriorsOf(task: Task, columns: readonly MatchColumn[], remark
   const shares = posteriors(task, ordered, columns, remarks);
   const ofCue: { readonly match: SpeechMatch; readonly share: number }[][] = task.cues.map(() => []);
   ordered.forEach((match, at) => {
-    if (shares[at] < 1e-6) return;
-    for (let cue = match.cueFrom; cue < match.cueTo; cue++) ofCue[cue].push({ match, share: shares[at] });
+    if ((shares[at] ?? 0) < 1e-6) return;
+    for (let cue = match.cueFrom; cue < match.cueTo; cue++) itemAt(ofCue, cue).push({ match, share: shares[at] ?? 0 });
   });
   const sum = (cue: number, counts: (match: SpeechMatch) => boolean): number =>
     Math.min(
       1,
-      ofCue[cue].reduce((total, { match, share }) => total + (counts(match) ? share : 0), 0),
+      itemAt(ofCue, cue).reduce((total, { match, share }) => total + (counts(match) ? share : 0), 0),
     );
   return {
     said: (cue, found) =>
@@ -63,24 +64,24 @@ function posteriors(
     const begun = -cold * beginning(task, match, remarks);
     let most = begun;
     for (let one = 0; one < count; one++) {
-      logs[one] = forward[places[one]] - cold * costs[one];
-      if (logs[one] > most) most = logs[one];
+      logs[one] = (forward[places[one] ?? 0] ?? 0) - cold * (costs[one] ?? 0);
+      if ((logs[one] ?? 0) > most) most = logs[one] ?? 0;
     }
     let sum = Math.exp(begun - most);
-    for (let one = 0; one < count; one++) if (most - logs[one] < 30) sum += Math.exp(logs[one] - most);
+    for (let one = 0; one < count; one++) if (most - (logs[one] ?? 0) < 30) sum += Math.exp((logs[one] ?? 0) - most);
     arriving[at] = most + Math.log(sum);
     forward[at] = arriving[at] - cold * match.own;
   });
-  const ended = ordered.map((match, at) => forward[at] - cold * ending(task, match, remarks));
+  const ended = ordered.map((match, at) => (forward[at] ?? 0) - cold * ending(task, match, remarks));
   const most = ended.reduce((greatest, one) => Math.max(greatest, one), -Infinity);
   const whole = most + Math.log(ended.reduce((sum, one) => sum + Math.exp(one - most), 0));
   const shares = Float64Array.from(ended, (one) => Math.exp(one - whole));
   for (let at = ordered.length - 1; at >= 0; at--) {
-    if (shares[at] < NOTHING) continue;
-    const count = transitions.allBefore(ordered[at], places, costs);
+    if ((shares[at] ?? 0) < NOTHING) continue;
+    const count = transitions.allBefore(itemAt(ordered, at), places, costs);
     for (let one = 0; one < count; one++) {
-      const log = forward[places[one]] - cold * costs[one] - arriving[at];
-      if (log > -30) shares[places[one]] += shares[at] * Math.exp(log);
+      const log = (forward[places[one] ?? 0] ?? 0) - cold * (costs[one] ?? 0) - (arriving[at] ?? 0);
+      if (log > -30) shares[places[one] ?? 0] = (shares[places[one] ?? 0] ?? 0) + (shares[at] ?? 0) * Math.exp(log);
     }
   }
   return shares;

@@ -39,5 +39,5 @@ function slopeAbout(anchors: readonly Anchor[], plannedSeconds: Seconds): number
   });
   if (slopes.length < 4) return null;
   slopes.sort((a, b) => a - b);
-  return Math.min(BOUNDS.most, Math.max(BOUNDS.least, slopes[Math.floor(slopes.length / 2)]));
+  return Math.min(BOUNDS.most, Math.max(BOUNDS.least, slopes[Math.floor(slopes.length / 2)] ?? 0));
 }

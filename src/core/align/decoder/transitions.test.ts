@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
-import { Random } from '@/core/units';
+import { itemAt, Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { beginning, costsFor, ending, placed, remarkSums, type Task } from './costs';
 import { posteriorsOf } from './posteriors';
 import { CUES_BACK, MatchColumn, Transitions } from './transitions';
 import { type SpeechMatch } from '../model';
 
-const cues = expandPlan(demoClasses()[1].plan).cues.slice(0, 14);
+const cues = expandPlan(itemAt(demoClasses(), 1).plan).cues.slice(0, 14);
 
 /** Cues against stretches drawn at random, each match at a cost of its own, and the remarks between them. */
 function drawn(seed: number) {
@@ -41,9 +41,9 @@ function drawn(seed: number) {
 function between({ costs }: Task, remarks: Float64Array, before: SpeechMatch, match: SpeechMatch): number | null {
   const passedOver = match.cueFrom - before.cueTo;
   if (passedOver < 0 || passedOver > CUES_BACK || before.to > match.from) return null;
-  const left = remarks[match.from] - remarks[before.to];
+  const left = itemAt(remarks, match.from) - itemAt(remarks, before.to);
   if (left > 30) return null;
-  const gap = (cues[match.cueFrom].startSeconds - cues[before.cueTo - 1].startSeconds) * 1.1;
+  const gap = (itemAt(cues, match.cueFrom).startSeconds - itemAt(cues, before.cueTo - 1).startSeconds) * 1.1;
   const stray = Math.abs(match.onset - before.lastOnset - gap) / (costs.gapSeconds + costs.gapShare * gap);
   return costs.skip * passedOver + left + Math.min(costs.gapAtMost, stray);
 }
@@ -102,7 +102,7 @@ interface PlainWay {
 function waysThrough(task: Task, remarks: Float64Array, all: readonly SpeechMatch[]): PlainWay[] {
   const ways: PlainWay[] = [];
   const go = (path: readonly SpeechMatch[], cost: number): void => {
-    const last = path[path.length - 1];
+    const last = itemAt(path, path.length - 1);
     ways.push({ path, weight: Math.exp(-(cost + ending(task, last, remarks)) / task.costs.temperature) });
     for (const next of all) {
       const more = next.cueFrom >= last.cueTo ? between(task, remarks, last, next) : null;

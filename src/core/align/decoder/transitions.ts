@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { Task } from './costs';
 import { type SpeechMatch } from '../model';
 
@@ -39,11 +40,11 @@ export class MatchColumn {
     this.least = new Float64Array(length);
     let least = Infinity;
     for (let at = 0; at < length; at++) {
-      const { to, lastOnset, cost } = matches[at];
-      least = Math.min(least, cost - remarks[to]);
+      const { to, lastOnset, cost } = itemAt(matches, at);
+      least = Math.min(least, cost - (remarks[to] ?? 0));
       this.to[at] = to;
       this.lastOnset[at] = lastOnset;
-      this.remarks[at] = remarks[to];
+      this.remarks[at] = remarks[to] ?? 0;
       this.cost[at] = cost;
       this.least[at] = least;
     }
@@ -51,7 +52,7 @@ export class MatchColumn {
 
   /** Whether no match up to a place can lead on for less, whatever the gap. */
   isDearer(at: number, passed: number, cost: number): boolean {
-    return this.least[at] + passed > cost + ROUNDING;
+    return (this.least[at] ?? 0) + passed > cost + ROUNDING;
   }
 
   /** How many of them end at or before a stretch. */
@@ -60,7 +61,7 @@ export class MatchColumn {
     let high = this.to.length;
     while (low < high) {
       const middle = (low + high) >>> 1;
-      if (this.to[middle] <= to) low = middle + 1;
+      if ((this.to[middle] ?? 0) <= to) low = middle + 1;
       else high = middle;
     }
     return low;
@@ -94,20 +95,20 @@ export class Transitions {
   cheapestTo(match: SpeechMatch, beginning: number): number {
     const { gapAtMost, skip } = this.task.costs;
     const { onset, from } = match;
-    const behind = this.remarks[from];
+    const behind = this.remarks[from] ?? 0;
     const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
     let cost = beginning;
     for (let back = 0; back < columns.length; back++) {
-      const column = columns[back];
+      const column = itemAt(columns, back);
       const { lastOnset, remarks: left, cost: costs, matches } = column;
-      const [gap, allows, passed] = [gaps[back], allowed[back], skip * back + behind];
+      const [gap, allows, passed] = [gaps[back] ?? 0, allowed[back] ?? 0, skip * back + behind];
       for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
-        if (behind - left[at] > PASSED_COST || column.isDearer(at, passed, cost)) break;
-        const stray = Math.abs(onset - lastOnset[at] - gap) / allows;
-        const whole = costs[at] + (passed - left[at] + Math.min(gapAtMost, stray));
+        if (behind - (left[at] ?? 0) > PASSED_COST || column.isDearer(at, passed, cost)) break;
+        const stray = Math.abs(onset - (lastOnset[at] ?? 0) - gap) / allows;
+        const whole = (costs[at] ?? 0) + (passed - (left[at] ?? 0) + Math.min(gapAtMost, stray));
         if (whole >= cost) continue;
         cost = whole;
-        match.before = matches[at];
+        match.before = itemAt(matches, at);
       }
     }
     if (match.far && match.far.before.cost + match.far.cost < cost) {
@@ -124,22 +125,22 @@ export class Transitions {
   allBefore(match: SpeechMatch, places: Int32Array, costs: Float64Array): number {
     const { gapAtMost, skip } = this.task.costs;
     const { onset, from } = match;
-    const behind = this.remarks[from];
+    const behind = this.remarks[from] ?? 0;
     const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
     let found = 0;
     for (let back = 0; back < columns.length; back++) {
-      const column = columns[back];
+      const column = itemAt(columns, back);
       const { lastOnset, remarks: left, first } = column;
-      const [gap, allows, passed] = [gaps[back], allowed[back], skip * back + behind];
+      const [gap, allows, passed] = [gaps[back] ?? 0, allowed[back] ?? 0, skip * back + behind];
       for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
-        if (behind - left[at] > PASSED_COST) break;
-        const stray = Math.abs(onset - lastOnset[at] - gap) / allows;
+        if (behind - (left[at] ?? 0) > PASSED_COST) break;
+        const stray = Math.abs(onset - (lastOnset[at] ?? 0) - gap) / allows;
         places[found] = first + at;
-        costs[found++] = passed - left[at] + Math.min(gapAtMost, stray);
+        costs[found++] = passed - (left[at] ?? 0) + Math.min(gapAtMost, stray);
       }
     }
     if (match.far) {
-      const { first, matches } = this.columns[match.far.before.cueTo];
+      const { first, matches } = itemAt(this.columns, match.far.before.cueTo);
       places[found] = first + matches.indexOf(match.far.before);
       costs[found++] = match.far.cost;
     }
@@ -150,12 +151,15 @@ export class Transitions {
     let approach = this.approaches.get(cueFrom);
     if (!approach) {
       const { cues, costs, tempo } = this.task;
-      const first = cues[cueFrom];
+      const first = itemAt(cues, cueFrom);
       const slow = tempo(first.startSeconds);
       const nearest = Array.from({ length: Math.min(cueFrom, CUES_BACK + 1) }, (_, back) => cueFrom - back);
-      const gaps = Float64Array.from(nearest, (end) => (first.startSeconds - cues[end - 1].startSeconds) * slow);
+      const gaps = Float64Array.from(
+        nearest,
+        (end) => (first.startSeconds - itemAt(cues, end - 1).startSeconds) * slow,
+      );
       const allowed = gaps.map((gap) => costs.gapSeconds + costs.gapShare * gap);
-      approach = { columns: nearest.map((end) => this.columns[end]), gaps, allowed };
+      approach = { columns: nearest.map((end) => itemAt(this.columns, end)), gaps, allowed };
       this.approaches.set(cueFrom, approach);
     }
     return approach;

@@ -1,5 +1,5 @@
 import type { Cue } from '@/core/timeline';
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import { expectation, type Anchor } from '../anchors';
 import { beginning, costsFor, ending, farCost, matchesEnding, plannedLength, remarkSums, type Task } from './costs';
 import { FenwickMinimum } from './fenwick-minimum';
@@ -63,7 +63,7 @@ const MANY = 5;
 function lacksMany(cues: readonly Cue[], path: readonly SpeechMatch[]): boolean {
   const ends = [0, ...path.map(({ cueTo }) => cueTo)];
   const starts = [...path.map(({ cueFrom }) => cueFrom), cues.length];
-  return starts.some((start, at) => start - ends[at] >= MANY);
+  return starts.some((start, at) => start - (ends[at] ?? 0) >= MANY);
 }
 
 function matchedIn(
@@ -128,7 +128,7 @@ function placeAt(slowness: number, further: Seconds = 0): Task['place'] {
 
 /** What the take lacks of its class at a tempo: a step may be left out. No more is looked for than a few minutes. */
 function leftOut(cues: readonly Cue[], speech: readonly SpeechStretch[], slowness: number): Seconds {
-  const lacking = cues[cues.length - 1].endSeconds * slowness - speech[speech.length - 1].endSeconds;
+  const lacking = itemAt(cues, cues.length - 1).endSeconds * slowness - itemAt(speech, speech.length - 1).endSeconds;
   return Math.min(LEFT_OUT, Math.max(0, lacking));
 }
 
@@ -180,7 +180,7 @@ function likeliest(matches: SpeechMatch[], { distances }: Task): SpeechMatch[] {
 function sameWay(one: readonly SpeechMatch[], other: readonly SpeechMatch[]): boolean {
   return (
     one.length === other.length &&
-    one.every(({ cueFrom, from }, at) => cueFrom === other[at].cueFrom && from === other[at].from)
+    one.every(({ cueFrom, from }, at) => cueFrom === itemAt(other, at).cueFrom && from === itemAt(other, at).from)
   );
 }
 
@@ -202,7 +202,7 @@ function learnedFrom(
 export function anchorsOf(cues: readonly Cue[], path: readonly SpeechMatch[]): Anchor[] {
   return path
     .filter((match) => match.own < ANCHOR_COST)
-    .map(({ cueFrom, onset }) => ({ plannedSeconds: cues[cueFrom].startSeconds, takenSeconds: onset }));
+    .map(({ cueFrom, onset }) => ({ plannedSeconds: itemAt(cues, cueFrom).startSeconds, takenSeconds: onset }));
 }
 
 /** Where a cue is looked for between anchors, and `further` away than usual. */
@@ -227,7 +227,7 @@ function heardTexts({ cues }: Task, path: readonly SpeechMatch[]): HeardText[] {
     .filter(({ cueFrom, cueTo, from, to, led, own }) => {
       return cueTo - cueFrom === 1 && to > from && led !== PART && own < LEARNED_COST;
     })
-    .map(({ cueFrom, from, to, led }) => ({ from: from + led, to, text: cues[cueFrom].text }));
+    .map(({ cueFrom, from, to, led }) => ({ from: from + led, to, text: itemAt(cues, cueFrom).text }));
 }
 
 /**
@@ -235,15 +235,15 @@ function heardTexts({ cues }: Task, path: readonly SpeechMatch[]): HeardText[] {
  * that is far off, as long as planned, for a take of a part of the class.
  */
 function slownessGuesses(cues: readonly Cue[], speech: readonly SpeechStretch[]): number[] {
-  const plannedEnd = cues[cues.length - 1].endSeconds;
-  const takenEnd = speech[speech.length - 1].endSeconds;
+  const plannedEnd = itemAt(cues, cues.length - 1).endSeconds;
+  const takenEnd = itemAt(speech, speech.length - 1).endSeconds;
   const whole = Math.min(1.7, Math.max(0.6, takenEnd / Math.max(1, plannedEnd)));
   return whole < 0.8 || whole > 1.4 ? [whole, 1] : [whole];
 }
 
 /** The tempo from the first to the last of anchors, which are in order; held between 0.6 and 1.7. */
 function slownessBy(anchors: readonly Anchor[]): number {
-  const [first, last] = [anchors[0], anchors[anchors.length - 1]];
+  const [first, last] = [itemAt(anchors, 0), itemAt(anchors, anchors.length - 1)];
   const planned = last.plannedSeconds - first.plannedSeconds;
   return planned > 0 ? Math.min(1.7, Math.max(0.6, (last.takenSeconds - first.takenSeconds) / planned)) : 1;
 }
@@ -253,7 +253,7 @@ function rateOf({ cues, speech }: Task, path: readonly SpeechMatch[]): number {
   const ratios = path
     .filter(({ from, to }) => to > from)
     .map(({ cueFrom, cueTo, from, to }) => {
-      const spoken = speech[to - 1].endSeconds - speech[from].startSeconds;
+      const spoken = itemAt(speech, to - 1).endSeconds - itemAt(speech, from).startSeconds;
       return spoken / plannedLength(cues, cueFrom, cueTo);
     })
     .filter((ratio) => ratio > 0.3 && ratio < 3)

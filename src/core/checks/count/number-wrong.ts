@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { changeTexts, lineAt, placeName, type StepText } from '@/core/plan';
 import { A_NUMBER, numberOf } from '../language';
 import { fixBy, isMovement, type MovementContext, type StepCheck } from '../model';
@@ -44,17 +45,17 @@ interface Wrong {
 /** What is written and is wrong in a text: rounds anywhere, rounds left in a line that is said on one round alone. */
 function wrongIn({ text, place }: StepText, { timed }: MovementContext): Wrong | null {
   const rounds = ROUNDS.exec(text);
-  const said = rounds && numberOf(rounds[1]);
+  const said = rounds && numberOf(itemAt(rounds, 1));
   // "Last one each side" and "four breaths to one round" count nothing.
   if (rounds && said !== null && said !== 1 && said !== timed.rounds) {
-    return { written: rounds[1], token: '{rounds}', said, planned: timed.rounds };
+    return { written: itemAt(rounds, 1), token: '{rounds}', said, planned: timed.rounds };
   }
   const more = MORE.exec(text);
-  const left = more && numberOf(more[1]);
+  const left = more && numberOf(itemAt(more, 1));
   if (!more || left === null) return null;
   const line = lineAt(place);
   const planned = line === 'lastRound' ? 1 : line === 'roundsLeft' ? 2 : null;
   return planned === null || planned === left
     ? null
-    : { written: more[1], token: '{rounds left}', said: left, planned };
+    : { written: itemAt(more, 1), token: '{rounds left}', said: left, planned };
 }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { remembered, sidesNamed } from '../language';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
 import { setting } from '../fixes';
@@ -36,8 +37,8 @@ export const sidesUnequal: ClassCheck = {
     return [...pairs.values()].flatMap(({ left, right }) => {
       const [leftRounds, rightRounds] = [rounds(left), rounds(right)];
       if (leftRounds === rightRounds) return [];
-      const fewer = (leftRounds < rightRounds ? left : right)[0];
-      const { step } = fewer ?? (left[0] || right[0]);
+      const fewer = itemAt(leftRounds < rightRounds ? left : right, 0);
+      const { step } = fewer ?? (itemAt(left, 0) || itemAt(right, 0));
       const more = Math.max(leftRounds, rightRounds) - Math.min(leftRounds, rightRounds);
       const fix =
         fewer && fewer.step.lead === 'breath' ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { saidBefore } from '../context';
 import { addToCaution } from '../fixes';
 import { SUPPORT } from '../language';
@@ -14,7 +15,8 @@ export const balanceSupport: ClassCheck = {
     steps.flatMap((context, at) => {
       if (!isMovement(context) || !context.step.cautions.includes('balance')) return [];
       let said = saidBefore(context);
-      for (let before = at - 1; before >= 0 && !isMovement(steps[before]); before--) said += steps[before].said;
+      for (let before = at - 1; before >= 0 && !isMovement(itemAt(steps, before)); before--)
+        said += itemAt(steps, before).said;
       if (SUPPORT.test(said)) return [];
       return [{ stepId: context.step.id, fix: addToCaution(context.step, CAUTION_LINES.balance.line) }];
     }),

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { Caution } from '@/core/movement';
 import { saidBefore, saidDuring } from '../context';
 import { withoutSinking } from '../language';
@@ -20,12 +21,12 @@ export function cautionState(
   if (caution === 'balance') return 'said';
   const known = (said: string): boolean => CAUTION_LINES[caution].known.test(withoutSinking(said));
   if (known(saidBefore(context))) return 'said';
-  for (let before = at - 1; before >= 0 && !isMovement(steps[before]); before--) {
-    if (known(steps[before].said)) return 'said';
+  for (let before = at - 1; before >= 0 && !isMovement(itemAt(steps, before)); before--) {
+    if (known(itemAt(steps, before).said)) return 'said';
   }
   if (known(saidDuring(context))) return 'late';
-  for (let after = at + 1; after < steps.length && !isMovement(steps[after]); after++) {
-    if (known(steps[after].said)) return 'late';
+  for (let after = at + 1; after < steps.length && !isMovement(itemAt(steps, after)); after++) {
+    if (known(itemAt(steps, after).said)) return 'late';
   }
   return 'missing';
 }

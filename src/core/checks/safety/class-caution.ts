@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import { isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
 import { withoutSinking } from '../language';
@@ -46,7 +47,7 @@ function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {
   const newId: NewId = () => unusedId(steps, 'class-caution');
   const made = { ...makeTalk(newId, 'Before we begin', []), caution: true };
   const step = { ...made, lines: [{ id: `${made.id}-line`, text, pauseSeconds: 2, layer: null }] };
-  return { kind: 'insert-step', sectionId: plan.sections[0].id, index: 0, step };
+  return { kind: 'insert-step', sectionId: itemAt(plan.sections, 0).id, index: 0, step };
 }
 
 /** An id that nothing in the class has: chance is not the core's. */

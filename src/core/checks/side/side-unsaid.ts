@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { leadsOn, sidesOf } from '@/core/plan';
 import { sideWord } from '@/core/words';
 import { isMovement, type ClassCheck } from '../model';
@@ -15,7 +16,7 @@ export const sideUnsaid: ClassCheck = {
       const [first] = sidesOf(context.step);
       if (!first) return [];
       const word = sideWord(first, plan.schools, true).toLowerCase();
-      const before = at > 0 && leadsOn(steps[at - 1].step) ? steps[at - 1].said : '';
+      const before = at > 0 && leadsOn(itemAt(steps, at - 1).step) ? itemAt(steps, at - 1).said : '';
       const own = context.cues.filter((cue) => cue.round === 0 || (cue.round === 1 && cue.side === first));
       if (`${before} ${own.map((cue) => cue.text.toLowerCase()).join(' ')}`.includes(word)) return [];
       return [{ stepId: context.step.id, facts: { side: word } }];

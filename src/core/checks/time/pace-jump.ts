@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
 
 /** One breath over the last, from movement to movement; common practice, no published source. */
@@ -13,7 +14,7 @@ export const paceJump: ClassCheck = {
     const led = steps.filter((one): one is MovementContext => isMovement(one) && one.step.lead !== 'own');
     return led.flatMap((context, at) => {
       if (at === 0) return [];
-      const [before, now] = [led[at - 1].timed.breathSeconds, context.timed.breathSeconds];
+      const [before, now] = [itemAt(led, at - 1).timed.breathSeconds, context.timed.breathSeconds];
       if (Math.max(before, now) / Math.min(before, now) <= JUMP) return [];
       return [{ stepId: context.step.id, facts: { from: before, to: now } }];
     });

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { ClassCheck } from '../model';
 
 /** Share of a main or settling section that may be words; common practice, no published source. */
@@ -21,10 +22,10 @@ export const talkShare: ClassCheck = {
       );
       if (spoken / length <= MOST) return [];
       const facts = {
-        section: inside[0].section.title,
+        section: itemAt(inside, 0).section.title,
         percent: Math.round((100 * spoken) / length),
         most: 100 * MOST,
       };
-      return [{ stepId: inside[0].step.id, detail: section, facts }];
+      return [{ stepId: itemAt(inside, 0).step.id, detail: section, facts }];
     }),
 };

@@ -36,7 +36,7 @@ function wayWrong(text: string, { schools }: ClassPlan): Wrong | null {
   const found = OUT_BY.exec(text);
   if (!found) return null;
   const way = schools.breath === 'nose' ? 'nose' : 'mouth';
-  const [written, manner, said] = found;
+  const [written, manner = '', said = ''] = found;
   if (said.toLowerCase() === way) return null;
   return { written, instead: `out ${manner}through the ${way}`, school: breathWords(schools, true).out };
 }

@@ -26,7 +26,7 @@ function factsFor({ place }: StepText, { step, timed }: StepContext, plan: Class
   const line = lineAt(place);
   const counted = place.part === 'phase' || (line !== null && COUNTED.has(line));
   const rounds = isMovement(step) && counted ? Math.max(1, timed.rounds) : 0;
-  const turn = isMovement(step) && counted ? turnsOf(step, rounds)[0] : null;
+  const turn = isMovement(step) && counted ? (turnsOf(step, rounds)[0] ?? null) : null;
   const moment: Moment = { at: 0, turn, rounds };
   const facts = new Wording(plan).facts(step, moment);
   // What follows depends on the class; it is empty only behind the last movement.

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { changePlanTexts } from '@/core/plan';
 import { withSpelling } from '@/core/words';
 import { termsOf } from '../language';
@@ -24,7 +25,7 @@ export const twoSpellings: ClassCheck = {
     return [...uses].flatMap(([term, spellings]) => {
       if (spellings.size < 2) return [];
       const byUse = [...spellings].sort((a, b) => b[1].count - a[1].count || (a[0] < b[0] ? -1 : 1));
-      const [[most], [rare, { stepId }]] = [byUse[0], byUse[byUse.length - 1]];
+      const [[most], [rare, { stepId }]] = [itemAt(byUse, 0), itemAt(byUse, byUse.length - 1)];
       const edit = changePlanTexts(plan, (text) => withSpelling(text, term, most, ownTerms));
       return [{ stepId, detail: term, facts: { one: most, other: rare }, fix: fixBy(edit) }];
     });

@@ -1,4 +1,4 @@
-import { failed, ok, wholeMilliseconds, type Issue, type Result, type Seconds } from '@/core/units';
+import { itemAt, failed, ok, wholeMilliseconds, type Issue, type Result, type Seconds } from '@/core/units';
 import { CAPTION_LIMITS, type Caption, type CaptionsRead } from './model';
 
 /** What one caption format expects, so that the shared reader can say what is odd for it. */
@@ -42,7 +42,7 @@ export function readCaptionBlocks(text: string, dialect: Dialect): Result<Captio
   if (text.startsWith('\uFEFF')) note(reading, 'byte-order-mark', 1);
   let at = readHeader(lines, reading);
   while (at < lines.length) {
-    if (lines[at].trim() === '') at++;
+    if (itemAt(lines, at).trim() === '') at++;
     else at = readBlock(lines, at, reading);
     if (reading.captions.length > CAPTION_LIMITS.captions) {
       return failed({ code: 'too-many-captions', at: `line ${at}`, facts: { most: CAPTION_LIMITS.captions } });
@@ -55,28 +55,28 @@ export function readCaptionBlocks(text: string, dialect: Dialect): Result<Captio
 function readHeader(lines: readonly string[], reading: Reading): number {
   const { header } = reading.dialect;
   if (!header) return 0;
-  if (!header.test(lines[0])) {
+  if (!header.test(itemAt(lines, 0))) {
     note(reading, 'no-header', 1);
     return 0;
   }
   let at = 1;
-  while (at < lines.length && lines[at].trim() !== '' && !lines[at].includes('-->')) at++;
+  while (at < lines.length && itemAt(lines, at).trim() !== '' && !itemAt(lines, at).includes('-->')) at++;
   return at;
 }
 
 /** Reads the block of non-blank lines at `at`; gives the line after it. */
 function readBlock(lines: readonly string[], at: number, reading: Reading): number {
   let end = at;
-  while (end < lines.length && lines[end].trim() !== '') end++;
-  if (reading.dialect.otherBlocks?.test(lines[at])) return end;
+  while (end < lines.length && itemAt(lines, end).trim() !== '') end++;
+  if (reading.dialect.otherBlocks?.test(itemAt(lines, at))) return end;
   let timingAt = -1;
   for (let line = at; line < end; line++) {
-    if (!lines[line].includes('->')) continue;
+    if (!itemAt(lines, line).includes('->')) continue;
     if (timingAt < 0) timingAt = line;
-    else if (TIMING.test(lines[line])) {
+    else if (TIMING.test(itemAt(lines, line))) {
       // A new caption without a blank line before it; its number, if any, stands on the line above.
       note(reading, 'no-blank-line', line + 1);
-      end = /^\s*\d+\s*$/.test(lines[line - 1]) ? line - 1 : line;
+      end = /^\s*\d+\s*$/.test(itemAt(lines, line - 1)) ? line - 1 : line;
       break;
     }
   }
@@ -85,20 +85,20 @@ function readBlock(lines: readonly string[], at: number, reading: Reading): numb
     return end;
   }
   readNumber(lines, at, timingAt, reading);
-  readCaption(lines.slice(timingAt + 1, end), lines[timingAt], timingAt + 1, reading);
+  readCaption(lines.slice(timingAt + 1, end), itemAt(lines, timingAt), timingAt + 1, reading);
   return end;
 }
 
 function readNumber(lines: readonly string[], at: number, timingAt: number, reading: Reading): void {
   if (!reading.dialect.numbered) return;
-  const label = timingAt > at ? lines[timingAt - 1].trim() : '';
+  const label = timingAt > at ? itemAt(lines, timingAt - 1).trim() : '';
   if (!/^\d+$/.test(label)) note(reading, 'no-number', timingAt + 1);
   else if (Number(label) !== reading.expectedNumber) {
     note(reading, 'wrong-number', timingAt, { found: Number(label), expected: reading.expectedNumber });
   }
   reading.expectedNumber++;
   for (let line = at; line < timingAt - 1; line++)
-    note(reading, 'text-without-time', line + 1, { text: shortened(lines[line]) });
+    note(reading, 'text-without-time', line + 1, { text: shortened(itemAt(lines, line)) });
 }
 
 function readCaption(textLines: readonly string[], timing: string, line: number, reading: Reading): void {
@@ -150,9 +150,9 @@ function inOrder(reading: Reading): Caption[] {
   const { captions } = reading;
   for (let at = 1; at < captions.length; at++) {
     const place = `caption ${at + 1}`;
-    if (captions[at].startSeconds < captions[at - 1].startSeconds) {
+    if (itemAt(captions, at).startSeconds < itemAt(captions, at - 1).startSeconds) {
       push(reading, { code: 'out-of-order', at: place, facts: {} });
-    } else if (captions[at].startSeconds < captions[at - 1].endSeconds) {
+    } else if (itemAt(captions, at).startSeconds < itemAt(captions, at - 1).endSeconds) {
       push(reading, { code: 'overlap', at: place, facts: {} });
     }
   }

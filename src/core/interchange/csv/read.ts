@@ -1,3 +1,4 @@
+import { firstItems } from '@/core/units';
 import Papa from 'papaparse';
 
 /**
@@ -13,7 +14,7 @@ export function readCsv(text: string): string[][] {
 }
 
 function separatorOf(text: string): string {
-  const [first] = text.split(/\r|\n/, 1);
+  const [first] = firstItems(text.split(/\r|\n/, 1), 1);
   const count = (sign: string): number => first.split(sign).length;
   return [',', ';', '\t'].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
 }

@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 
 /** Syllables a minute of a synthesiser at its usual rate: 175 words of 1.4 syllables; common practice, no published source. */
 const USUAL_RATE = 245;
@@ -18,7 +18,7 @@ export function writeSsml(
   { lengthSeconds, syllablesPerMinute }: { readonly lengthSeconds: Seconds; readonly syllablesPerMinute: number },
 ): string {
   const rate = Math.round((100 * syllablesPerMinute) / USUAL_RATE);
-  const parts = [silence(lines.length > 0 ? lines[0].startSeconds : lengthSeconds)];
+  const parts = [silence(lines.length > 0 ? itemAt(lines, 0).startSeconds : lengthSeconds)];
   lines.forEach((line, index) => {
     const next = lines[index + 1]?.startSeconds ?? lengthSeconds;
     parts.push(`    <s>${escaped(line.text)}</s>`, silence(next - line.endSeconds));

@@ -1,4 +1,4 @@
-import { failed, ok, wholeMilliseconds, type Issue, type Result, type Seconds } from '@/core/units';
+import { itemAt, failed, ok, wholeMilliseconds, type Issue, type Result, type Seconds } from '@/core/units';
 import { CAPTION_LIMITS, type Caption, type CaptionsRead } from '../caption';
 
 const TIME = /(?:(\d{1,2}):)?(\d{1,3}):([0-5]\d)(?:[.,](\d{1,3}))?/.source;
@@ -44,7 +44,7 @@ export function readTimedText(text: string): Result<CaptionsRead, Issue> {
       });
       continue;
     }
-    found.push({ start, end, words: match[9].trim() === '' ? [] : [match[9].trim()] });
+    found.push({ start, end, words: itemAt(match, 9).trim() === '' ? [] : [itemAt(match, 9).trim()] });
     if (found.length > CAPTION_LIMITS.captions)
       return failed({ code: 'too-many-captions', at: '', facts: { most: CAPTION_LIMITS.captions } });
   }

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { readCaptions } from '../read-captions';
 
@@ -20,7 +21,7 @@ describe('plain text with times', () => {
   it('ends words before the next begin, whatever order they stand in', () => {
     const captions = read('0:10 a long line of many many words here\n0:12 next\n0:02 first');
     expect(captions.map(({ startSeconds }) => startSeconds)).toEqual([2, 10, 12]);
-    expect(captions[1].endSeconds).toBe(12);
+    expect(itemAt(captions, 1).endSeconds).toBe(12);
   });
 
   it('is not found where there is none', () => {

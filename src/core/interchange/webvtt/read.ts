@@ -12,7 +12,7 @@ const ENTITIES: Readonly<Record<string, string>> = {
 
 /** WebVTT's escapes undone. Source: W3C, WebVTT, section on cue text. */
 function unescapeWebvtt(text: string): string {
-  return text.replace(/&(amp|lt|gt|nbsp|lrm|rlm);/g, (_, name: string) => ENTITIES[name]);
+  return text.replace(/&(amp|lt|gt|nbsp|lrm|rlm);/g, (written, name: string) => ENTITIES[name] ?? written);
 }
 
 /** Reads WebVTT captions tolerantly; see `readCaptionBlocks`. */

@@ -1,6 +1,6 @@
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { Reading } from '@/core/reading';
-import { formatClock, formatDifference } from '@/core/units';
+import { itemAt, formatClock, formatDifference } from '@/core/units';
 import { Drawing } from '@/ui/parts/Drawing';
 import { roundTicks } from './round-ticks';
 import { AXIS, GRID, TOOLTIP } from './chart-looks';
@@ -23,7 +23,7 @@ export function DriftChart({ reading }: { readonly reading: Reading }) {
   const words =
     points.length === 0
       ? 'No line was found, so there is no drift to draw.'
-      : `Between ${formatDifference(Math.min(...drifts))} and ${formatDifference(Math.max(...drifts))} over ${points.length} lines; ${formatDifference(drifts[drifts.length - 1])} at the last. Above zero is late.`;
+      : `Between ${formatDifference(Math.min(...drifts))} and ${formatDifference(Math.max(...drifts))} over ${points.length} lines; ${formatDifference(itemAt(drifts, drifts.length - 1))} at the last. Above zero is late.`;
   return (
     <Drawing
       title="Drift"

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { roundTicks } from './round-ticks';
@@ -24,8 +25,9 @@ describe('labels of an axis', () => {
         expect(domain[0]).toBeLessThanOrEqual(least + 1e-3);
         expect(domain[1]).toBeGreaterThanOrEqual(most - 1e-3);
         expect(ticks.length).toBeLessThanOrEqual(8);
-        const step = ticks[1] - ticks[0];
-        for (let at = 1; at < ticks.length; at++) expect(ticks[at] - ticks[at - 1]).toBeCloseTo(step, 4);
+        const step = itemAt(ticks, 1) - itemAt(ticks, 0);
+        for (let at = 1; at < ticks.length; at++)
+          expect(itemAt(ticks, at) - itemAt(ticks, at - 1)).toBeCloseTo(step, 4);
       }),
     );
   });

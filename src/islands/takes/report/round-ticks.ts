@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 /** Steps of an axis in seconds of a clock, and of any other number within a power of ten. */
 const CLOCK_STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 900, 1800, 3600];
 const STEPS = [1, 2, 5, 10];
@@ -14,7 +15,7 @@ export function roundTicks(least: number, most: number, count: number, clock: bo
   const from = Math.floor(least / step + 1e-9) * step;
   const steps = Math.max(1, Math.ceil((most - from) / step - 1e-9));
   const ticks = Array.from({ length: steps + 1 }, (_, at) => Number((from + at * step).toFixed(6)));
-  return { domain: [ticks[0], ticks[ticks.length - 1]], ticks };
+  return { domain: [itemAt(ticks, 0), itemAt(ticks, ticks.length - 1)], ticks };
 }
 
 function clockStep(wanted: number): number {

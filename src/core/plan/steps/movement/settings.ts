@@ -1,3 +1,4 @@
+import { itemAt, firstItems } from '@/core/units';
 import { escapeText, splitBars, unescapeText } from '@/core/document';
 import {
   CAUTIONS,
@@ -62,7 +63,7 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
     key: 'sides',
     write: (step) => `${step.sides}, ${step.startSide} first`,
     read: (value) => {
-      const [word, side = ''] = value.split(',');
+      const [word = '', side = ''] = value.split(',');
       const sides = wordOf(SIDE_PLANS, word);
       return sides === null ? null : { sides, startSide: /right/i.test(side) ? 'right' : 'left' };
     },
@@ -117,7 +118,7 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
     key: 'change',
     write: (step) => `${step.sideChangeSeconds} s | ${escapeText(step.sideChangeLine)}`,
     read: (value) => {
-      const [time, line] = splitBars(value);
+      const [time = '', line] = splitBars(value);
       const [seconds] = numbersIn(time);
       return seconds === undefined || line === undefined
         ? null
@@ -133,7 +134,7 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
       if (parts.length % 3 !== 0) return null;
       const levels: Level[] = [];
       for (let at = 0; at < parts.length; at += 3) {
-        const [name, note, line] = parts.slice(at, at + 3);
+        const [name, note, line] = firstItems(parts.slice(at), 3);
         levels.push({ name, note, line });
       }
       return { levels };
@@ -155,7 +156,7 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
     write: (step) => (step.source ? `${step.source.movementId} revision ${step.source.revision}` : 'none'),
     read: (value) => {
       const match = /^(\S+) revision (\d+)$/.exec(value);
-      return { source: match ? { movementId: match[1], revision: Number(match[2]) } : null };
+      return { source: match ? { movementId: itemAt(match, 1), revision: Number(match[2]) } : null };
     },
   },
 ];

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import type { Form } from '@/core/movement';
 import type { Turn } from '../contract';
 import { lineIn } from './lines';
@@ -17,7 +18,15 @@ export function turnsOf(step: MovementStep, rounds: number): Turn[] {
   const turns: Turn[] = [];
   const turn = (round: number, at: number, counted: boolean, changes: boolean): void => {
     const last = counted && round === rounds;
-    turns.push({ round, side: sides[at], other: sides[1 - at] ?? null, begins: at === 0, counted, last, changes });
+    turns.push({
+      round,
+      side: itemAt(sides, at),
+      other: sides[1 - at] ?? null,
+      begins: at === 0,
+      counted,
+      last,
+      changes,
+    });
   };
   if (step.sides === 'alternate') {
     for (let round = 1; round <= rounds; round++) {

@@ -1,6 +1,6 @@
 import { phaseSeconds } from '@/core/breath';
 import { formOn, type Form, type Phase } from '@/core/movement';
-import { toMilliseconds, type Milliseconds } from '@/core/units';
+import { itemAt, toMilliseconds, type Milliseconds } from '@/core/units';
 import type { Counted, StepWriter, Turn } from '../contract';
 import { lineMilliseconds } from '../speech';
 import {
@@ -54,7 +54,7 @@ function ownPace(step: MovementStep, writer: StepWriter): void {
   const whole = ownMilliseconds(step, voice);
   const said = lineMilliseconds(step.lastRoundLine, voice);
   for (let at = 0; at < stretches; at++) {
-    const side = stretches === 2 ? sides[at] : null;
+    const side = stretches === 2 ? itemAt(sides, at) : null;
     const turn: Turn = {
       round: 1,
       side,

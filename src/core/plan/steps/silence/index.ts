@@ -125,7 +125,7 @@ export const silence: StepContract<SilenceStep> = {
       key: 'reassurance',
       write: (step) => `every ${step.reassuranceEverySeconds} s | ${escapeText(step.reassuranceLine)}`,
       read: (value) => {
-        const [time, line] = splitBars(value);
+        const [time = '', line] = splitBars(value);
         const [every] = numbersIn(time);
         return every === undefined || line === undefined
           ? null
