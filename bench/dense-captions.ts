@@ -20,8 +20,8 @@ export function denseCaptions(
       preferredRounds: rounds,
       fade: index % 2 === 0 ? ['short'] : ['full', 'short'],
       pattern: [
-        makePhase(newId, { kind: 'in', full: 'Breathe in, rise.', short: 'In.' }),
-        makePhase(newId, { kind: 'out', full: 'Breathe out, sink.', short: 'Out.' }),
+        makePhase(newId, { kind: 'inhale', full: 'Breathe in, rise.', short: 'In.' }),
+        makePhase(newId, { kind: 'exhale', full: 'Breathe out, sink.', short: 'Out.' }),
       ],
     }),
   );

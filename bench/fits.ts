@@ -21,29 +21,29 @@ export function hourPlan(seed: number, count = 60): ClassPlan {
     const priority = chance.pick(['always', 'always', 'high', 'middle', 'low'] as const);
     if (index % 6 === 5) {
       const preferredSeconds = chance.whole(20, 60);
-      return makeSilence(newId, 'Quiet', { preferredSeconds, leastSeconds: 10, mostSeconds: 120, priority });
+      return makeSilence(newId, 'Quiet', { preferredSeconds, minSeconds: 10, maxSeconds: 120, priority });
     }
     if (index % 15 === 7) {
       return {
         ...makeTalk(newId, 'Talk', ['Shake out the arms.', 'Find your place again.']),
-        mostTempo: 1.2,
+        maxTempo: 1.2,
         priority,
       };
     }
     const preferredRounds = chance.whole(2, 7);
     return makeMovement(newId, 'Movement', {
-      lead: chance.pick(['breath', 'breath', 'breath', 'breath', 'breath', 'breath', 'clock', 'own'] as const),
+      pacedBy: chance.pick(['breath', 'breath', 'breath', 'breath', 'breath', 'breath', 'clock', 'own-pace'] as const),
       preferredRounds,
       rounds: preferredRounds,
-      leastRounds: Math.max(1, preferredRounds - 2),
-      mostRounds: preferredRounds + 4,
-      sides: chance.pick(['none', 'none', 'alternate', 'in-turn']),
+      minRounds: Math.max(1, preferredRounds - 2),
+      maxRounds: preferredRounds + 4,
+      sides: chance.pick(['together', 'together', 'alternating', 'one-then-other']),
       paceMultiplier: chance.pick([1, 1, 0.75, 1.25]),
       priority,
     });
   });
   const plan = emptyPlan(newId, 'An hour', count * 60, 9);
-  const limited = { ...plan.pace, leastBreathSeconds: 7, mostBreathSeconds: 12 };
+  const limited = { ...plan.pace, minBreathSeconds: 7, maxBreathSeconds: 12 };
   const sections = Array.from({ length: Math.ceil(count / 60) }, (_, at) =>
     makeSection(newId, 'main', steps.slice(at * 60, at * 60 + 60)),
   );

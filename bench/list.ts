@@ -44,7 +44,7 @@ export async function benchList(): Promise<void> {
       return `median ${ms(median)}, p95 ${ms(p95)}`;
     };
     console.log(
-      `the first part of the list, of 1 000 classes: ${await measure(() => listClasses(db, studio.id, { most: 60 }))}`,
+      `the first part of the list, of 1 000 classes: ${await measure(() => listClasses(db, studio.id, { max: 60 }))}`,
     );
     console.log(`the library's query, 2 000 movements: ${await measure(() => listMovements(db, studio.id))}`);
   } finally {

@@ -77,12 +77,12 @@ function benchCaptions(): void {
   const hour = expandPlan(
     (demoClasses().find(({ plan }) => plan.targetSeconds === 3600) ?? itemAt(demoClasses(), 0)).plan,
   );
-  const most = Array.from({ length: 20_000 }, (_, at) => ({
+  const max = Array.from({ length: 20_000 }, (_, at) => ({
     startSeconds: at * 0.7,
     endSeconds: at * 0.7 + 0.6,
     text: itemAt(hour.cues, at % hour.cues.length).text,
   }));
-  const long = timed(() => readTake(hour, { captions: most, speech: null, lengthSeconds: 14_400 }), 3);
+  const long = timed(() => readTake(hour, { captions: max, speech: null, lengthSeconds: 14_400 }), 3);
   console.log(`reading 20 000 captions, as many as are taken, against an hour's class: median ${ms(long.median)}`);
   for (const [minutes, breath] of [
     [25, 4],

@@ -14,10 +14,10 @@ export function wordyHour(): ClassPlan {
       teach: spokenLines(newId, [[`Movement ${index}. Turn from the waist, knees over the feet, easy and slow.`, 2]]),
       moments: { ...NO_MOMENTS, roundsLeft: '{rounds left} more.' },
       pattern: [
-        makePhase(newId, { kind: 'in', share: 0.5, full: 'In, and the arms rise.', short: 'In, rise.' }),
-        makePhase(newId, { kind: 'out', share: 0.5, full: 'Out, and they sink.', short: 'Out, sink.' }),
-        makePhase(newId, { kind: 'in', share: 0.5, full: 'In, and they open.', short: 'In, open.' }),
-        makePhase(newId, { kind: 'out', share: 0.5, full: 'Out, and they close.', short: 'Out, close.' }),
+        makePhase(newId, { kind: 'inhale', share: 0.5, full: 'In, and the arms rise.', short: 'In, rise.' }),
+        makePhase(newId, { kind: 'exhale', share: 0.5, full: 'Out, and they sink.', short: 'Out, sink.' }),
+        makePhase(newId, { kind: 'inhale', share: 0.5, full: 'In, and they open.', short: 'In, open.' }),
+        makePhase(newId, { kind: 'exhale', share: 0.5, full: 'Out, and they close.', short: 'Out, close.' }),
       ],
     });
   const all = Array.from({ length: 56 }, (_, index) => movement(index + 1));

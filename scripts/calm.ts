@@ -34,10 +34,10 @@ class BadInput extends Error {}
 /** Bad usage: status 2. */
 class BadUsage extends Error {}
 
-function readBytes(path: string, most: number): Uint8Array {
+function readBytes(path: string, max: number): Uint8Array {
   try {
     const { size } = statSync(path);
-    if (size > most) throw new BadInput(`${path}: larger than ${Math.round(most / 1024 / 1024)} MB`);
+    if (size > max) throw new BadInput(`${path}: larger than ${Math.round(max / 1024 / 1024)} MB`);
     return readFileSync(path);
   } catch (error) {
     if (error instanceof BadInput) throw error;
@@ -59,14 +59,14 @@ function print(value: unknown): void {
 }
 
 function fit(path: string, target: string | undefined, wanted: string | undefined): void {
-  const way = FIT_WAYS.find((one) => one === (wanted ?? 'balance'));
+  const way = FIT_WAYS.find((one) => one === (wanted ?? 'balanced'));
   if (!way) throw new BadUsage('--way has to be one of those listed');
   const plan = readPlanFile(path);
-  const { least, most } = LIMITS.targetSeconds;
+  const { min, max } = LIMITS.targetSeconds;
   const seconds = target === undefined ? plan.targetSeconds : parseClock(target, 'minutes');
   if (seconds === null) throw new BadUsage(`--target takes m:ss or minutes, not “${target}”`);
-  if (seconds < least || seconds > most)
-    throw new BadInput(`the target has to lie between ${formatClock(least)} and ${formatClock(most)}`);
+  if (seconds < min || seconds > max)
+    throw new BadInput(`the target has to lie between ${formatClock(min)} and ${formatClock(max)}`);
   const fitted = fitPlan({ ...plan, targetSeconds: seconds }, seconds, { way });
   if (!fitted.feasible) {
     const { feasible, shortestSeconds, longestSeconds, reason, nearestSeconds, enough } = fitted;
@@ -91,7 +91,7 @@ function script(path: string): void {
   const { text } = decodeText(readBytes(path, LIMITS.documentBytes));
   if (text.trim() === '') refuse(path, [{ code: 'empty-file', at: '', facts: {} }]);
   if (text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines) {
-    refuse(path, [{ code: 'script-too-long', at: '', facts: { most: SCRIPT_LIMITS.characters } }]);
+    refuse(path, [{ code: 'script-too-long', at: '', facts: { max: SCRIPT_LIMITS.characters } }]);
   }
   let count = 0;
   const read = readScript(() => `s${++count}`, text);

@@ -101,9 +101,9 @@ function warp(a: Float32Array, b: Float32Array): Int32Array {
       const across = row === 0 ? (at === 0 ? 0 : Infinity) : (before[at + shift - 1] ?? Infinity);
       const up = row === 0 ? Infinity : (before[at + shift] ?? Infinity);
       const left = at > 0 ? (now[at - 1] ?? 0) : Infinity;
-      const least = Math.min(across, up, left);
-      now[at] = least + apart;
-      came[row * width + at] = least === across ? 0 : least === up ? 1 : 2;
+      const min = Math.min(across, up, left);
+      now[at] = min + apart;
+      came[row * width + at] = min === across ? 0 : min === up ? 1 : 2;
     }
     before = now;
   }

@@ -57,7 +57,7 @@ function recordingOf(
 /** The most anonymous memory that the page's process has held, in megabytes, by what was done; read four times a second. */
 class PageMemory {
   doing = 'nothing yet';
-  readonly most = new Map<string, number>();
+  readonly max = new Map<string, number>();
   private readonly timer = setInterval(() => void this.read(), 250);
 
   constructor(private readonly browser: Browser) {}
@@ -73,7 +73,7 @@ class PageMemory {
     const sum = processInfo
       .filter(({ type }) => type === 'renderer')
       .reduce((total, { id }) => total + anonymousMegabytes(id), 0);
-    this.most.set(this.doing, Math.max(this.most.get(this.doing) ?? 0, sum));
+    this.max.set(this.doing, Math.max(this.max.get(this.doing) ?? 0, sum));
   }
 }
 
@@ -177,13 +177,13 @@ async function measure(url: string, minutes: number, script: readonly [string, n
     const began = performance.now();
     const times = await bring(page, url, id, file, memory);
     const whole = performance.now() - began - 1500;
-    const before = memory.most.get('nothing yet') ?? 0;
-    const most = Math.max(...memory.most.values());
+    const before = memory.max.get('nothing yet') ?? 0;
+    const max = Math.max(...memory.max.values());
     const parts = [...times].map(([doing, time]) => {
-      return `${doing.toLowerCase()} ${(time / 1000).toFixed(1)} s and ${memory.most.get(doing)?.toFixed(0) ?? '?'} MB`;
+      return `${doing.toLowerCase()} ${(time / 1000).toFixed(1)} s and ${memory.max.get(doing)?.toFixed(0) ?? '?'} MB`;
     });
     console.log(
-      `a recording of about ${minutes} minutes: ${(whole / 1000).toFixed(1)} s from file to reading; page ${before.toFixed(0)} MB before, ${most.toFixed(0)} MB at most\n  ${parts.join(', ')}`,
+      `a recording of about ${minutes} minutes: ${(whole / 1000).toFixed(1)} s from file to reading; page ${before.toFixed(0)} MB before, ${max.toFixed(0)} MB at most\n  ${parts.join(', ')}`,
     );
     await correctAndScroll(page);
   } finally {

@@ -1,5 +1,5 @@
 import { mixed } from 'yup';
-import { shape, yesNo } from '@/core/document';
+import { shape, boolean } from '@/core/document';
 import type { Movement, MovementSummary } from '@/core/movement';
 import { saveBaseFields } from './saves';
 
@@ -10,7 +10,7 @@ export const newMovementSchema = shape({ movement: mixed().defined('missing') })
 export const saveMovementSchema = shape({ ...saveBaseFields, movement: mixed().defined('missing') });
 
 /** The body of `PUT /api/movements/:id/archived`. */
-export const archiveMovementSchema = shape({ archived: yesNo() });
+export const archiveMovementSchema = shape({ archived: boolean() });
 
 export interface LibraryEntry {
   readonly id: string;

@@ -1,6 +1,6 @@
 import { mixed, string, type InferType } from 'yup';
 import type { PackedDistances, PackedWay } from '@/core/align';
-import { list, ONE_LINE, oneOf, record, shape, text, title, whole, within, yesNo } from '@/core/document';
+import { list, ONE_LINE, oneOf, record, shape, text, title, whole, within, boolean } from '@/core/document';
 import { CAPTION_LIMITS } from '@/core/interchange';
 import { CUT_REASONS, type TakeGlance } from '@/core/reading';
 import { saveBaseFields, uuid } from './saves';
@@ -16,7 +16,7 @@ export const TAKE_LIMITS = {
 } as const;
 /** A cue's id is made of ids with signs between them. */
 const CUE_ID = /^[\x20-\x7E]{1,200}$/;
-const FOUR_HOURS = { least: 0, most: 14_400 };
+const FOUR_HOURS = { min: 0, max: 14_400 };
 
 const seconds = () => within(FOUR_HOURS);
 
@@ -37,10 +37,10 @@ function arePackedDistances(value: unknown): value is PackedDistances {
 function isPackedWay(value: unknown): value is PackedWay {
   if (typeof value !== 'object' || value === null || Object.keys(value).length !== 3) return false;
   const { slowness, matches, confidences } = value as Partial<Record<keyof PackedWay, unknown>>;
-  const whole = (list: unknown, longest: number, most: number): boolean =>
+  const whole = (list: unknown, longest: number, max: number): boolean =>
     Array.isArray(list) &&
     list.length <= longest &&
-    list.every((one) => Number.isInteger(one) && Math.abs(one as number) <= most);
+    list.every((one) => Number.isInteger(one) && Math.abs(one as number) <= max);
   const paced = typeof slowness === 'number' && slowness >= 0.1 && slowness <= 10;
   return paced && whole(matches, 120_000, 100_000) && whole(confidences, 20_000, 100);
 }
@@ -48,16 +48,13 @@ function isPackedWay(value: unknown): value is PackedWay {
 /** What is known of a take, as it is sent and stored. */
 const evidenceSchema = shape({
   captions: list(shape({ ...stretch, text: text(TAKE_LIMITS.captionCharacters) }), TAKE_LIMITS.captions).nullable(),
-  speech: list(
-    shape({ ...stretch, likely: within({ least: 0, most: 1 }).optional() }),
-    TAKE_LIMITS.stretches,
-  ).nullable(),
+  speech: list(shape({ ...stretch, likely: within({ min: 0, max: 1 }).optional() }), TAKE_LIMITS.stretches).nullable(),
   likeness: mixed<PackedDistances>(arePackedDistances).nullable().typeError('not-object'),
   way: mixed<PackedWay>(isPackedWay).nullable().typeError('not-object'),
   lengthSeconds: seconds().nullable(),
 });
 
-const decibels = () => within({ least: -200, most: 60 });
+const decibels = () => within({ min: -200, max: 60 });
 
 const recordedFile = shape({
   name: text(255, ONE_LINE).test('empty', 'empty', (value) => value !== ''),
@@ -74,9 +71,9 @@ const recordingSchema = shape({
   file: recordedFile.nullable(),
   second: shape({
     file: recordedFile,
-    offsetSeconds: within({ least: -14_400, most: 14_400 }),
-    driftPpm: within({ least: -1000, most: 1000 }),
-    confidence: within({ least: 0, most: 1 }),
+    offsetSeconds: within({ min: -14_400, max: 14_400 }),
+    driftPpm: within({ min: -1000, max: 1000 }),
+    confidence: within({ min: 0, max: 1 }),
     used: oneOf(['first', 'second'] as const),
   })
     .nullable()
@@ -86,7 +83,7 @@ const recordingSchema = shape({
     shortTermMost: decibels().nullable(),
     truePeak: decibels().nullable(),
     noiseFloor: decibels().nullable(),
-    clippedShare: within({ least: 0, most: 1 }),
+    clippedShare: within({ min: 0, max: 1 }),
     hum: shape({ hertz: oneOf([50, 60] as const), overDecibels: decibels() }).nullable(),
   }).nullable(),
 });
@@ -129,7 +126,7 @@ export const correctionsSchema = shape({
     .nullable()
     .optional(),
   /** What is cut out, in any order; `null` or left out where nobody has cut. */
-  cuts: list(shape({ ...stretch, reason: oneOf(CUT_REASONS), on: yesNo() }), TAKE_LIMITS.changes)
+  cuts: list(shape({ ...stretch, reason: oneOf(CUT_REASONS), on: boolean() }), TAKE_LIMITS.changes)
     .nullable()
     .optional(),
   reading: mixed().defined('missing'),

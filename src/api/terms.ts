@@ -1,5 +1,5 @@
 import { mixed, string } from 'yup';
-import { list, shape, text, yesNo } from '@/core/document';
+import { list, shape, text, boolean } from '@/core/document';
 import { hasSpelling, SPELLABLE_TERMS, takenSpelling, TERM_LIMITS, type Spelling, type Term } from '@/core/words';
 import { saveBaseFields } from './saves';
 
@@ -16,7 +16,7 @@ const ownTerm = shape({
     .matches(/^own-[\w-]{1,60}$/, 'bad-id'),
   variants: list(words(), TERM_LIMITS.variants, 1),
   misheard: list(words(), TERM_LIMITS.misheard),
-  known: yesNo(),
+  known: boolean(),
 });
 
 /**

@@ -19,10 +19,10 @@ function beforeTheFirstFerry(): DemoClass {
     audience: 'All levels, standing',
     targetSeconds: 600,
     fitted: true,
-    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 12 },
+    pace: { breathSeconds: 9, minBreathSeconds: 7, maxBreathSeconds: 12 },
     lengths: (newId) => [
-      makeLength(newId, '5 minutes', 300, 'leave-out'),
-      makeLength(newId, '15 minutes', 900, 'balance'),
+      makeLength(newId, '5 minutes', 300, 'skip-steps'),
+      makeLength(newId, '15 minutes', 900, 'balanced'),
     ],
     sections: (newId) => [
       makeSection(newId, 'welcome', [
@@ -52,8 +52,8 @@ function beforeTheFirstFerry(): DemoClass {
       makeSection(newId, 'settling', [
         makeSilence(newId, 'Mooring post', {
           preferredSeconds: 45,
-          leastSeconds: 20,
-          mostSeconds: 120,
+          minSeconds: 20,
+          maxSeconds: 120,
           openingLine: 'Mooring post. Stand, and let the breath go its own way. I will call you back.',
           callBackLine: 'Come back to the hall, and to the sound of the water.',
         }),
@@ -77,7 +77,7 @@ function netMendersBreak(): DemoClass {
     audience: 'At the bench, standing or seated',
     targetSeconds: 300,
     fitted: true,
-    pace: { breathSeconds: 8, leastBreathSeconds: 6.5, mostBreathSeconds: 10.5 },
+    pace: { breathSeconds: 8, minBreathSeconds: 6.5, maxBreathSeconds: 10.5 },
     sections: (newId) => [
       makeSection(newId, 'welcome', [
         makeTalk(newId, 'Put the needle down', [
@@ -107,7 +107,7 @@ function eveningEbb(): DemoClass {
     audience: 'All levels',
     targetSeconds: 1200,
     fitted: true,
-    pace: { breathSeconds: 8, leastBreathSeconds: 7, mostBreathSeconds: 13.5, closingRatio: 1.5, inShare: 0.4 },
+    pace: { breathSeconds: 8, minBreathSeconds: 7, maxBreathSeconds: 13.5, closingRatio: 1.5, inhaleShare: 0.4 },
     sections: (newId) => [
       makeSection(newId, 'welcome', [
         makeTalk(newId, 'Good evening', welcomeLines('Good evening. The boats are in, and nothing is left to do.')),
@@ -129,8 +129,8 @@ function eveningEbb(): DemoClass {
       makeSection(newId, 'settling', [
         makeSilence(newId, 'Mooring post, eyes closed', {
           preferredSeconds: 120,
-          leastSeconds: 60,
-          mostSeconds: 240,
+          minSeconds: 60,
+          maxSeconds: 240,
           eyesClosed: true,
           openingLine: 'Close your eyes if you are steady, or rest them on the floor. I will call you back.',
           reassuranceLine: 'I am still here.',
@@ -155,7 +155,7 @@ function stormDayIndoors(): DemoClass {
     audience: 'All levels',
     targetSeconds: 720,
     fitted: false,
-    pace: { breathSeconds: 9, leastBreathSeconds: 8, mostBreathSeconds: 11 },
+    pace: { breathSeconds: 9, minBreathSeconds: 8, maxBreathSeconds: 11 },
     sections: (newId) => [
       makeSection(newId, 'welcome', [
         makeTalk(newId, 'The weather', [['The windows are shut and the stove is lit.', 2]]),
@@ -164,36 +164,51 @@ function stormDayIndoors(): DemoClass {
         movements.raisingTheLamp(newId, {
           preferredRounds: 9,
           rounds: 9,
-          mostRounds: 12,
+          maxRounds: 12,
           pattern: [
             makePhase(newId, {
-              kind: 'in',
+              kind: 'inhale',
               action: 'wrists rise',
               full: 'Breathe in, and let the wrists carry the lamp all the way up past the belly and the ribs, as if the stairs had no end.',
               short: 'In, lamp up.',
             }),
-            makePhase(newId, { kind: 'out', action: 'wrists sink', full: 'Breathe out, set it down.', short: 'Out.' }),
+            makePhase(newId, {
+              kind: 'exhale',
+              action: 'wrists sink',
+              full: 'Breathe out, set it down.',
+              short: 'Out.',
+            }),
           ],
         }),
         movements.turningTheLighthouse(newId, {
           preferredRounds: 7,
           rounds: 7,
-          mostRounds: 9,
+          maxRounds: 9,
           pattern: [
-            makePhase(newId, { kind: 'in', action: 'turn', full: 'Breathe in, turn to the left.', short: 'In, left.' }),
-            makePhase(newId, { kind: 'out', action: 'come home', full: 'Breathe out, bring it home.', short: 'Out.' }),
+            makePhase(newId, {
+              kind: 'inhale',
+              action: 'turn',
+              full: 'Breathe in, turn to the left.',
+              short: 'In, left.',
+            }),
+            makePhase(newId, {
+              kind: 'exhale',
+              action: 'come home',
+              full: 'Breathe out, bring it home.',
+              short: 'Out.',
+            }),
           ],
         }),
         movements.settingDownTheNets(newId, { preferredRounds: 4, rounds: 4, teach: [] }),
         makeTalk(newId, 'A late word', [['I should have said: not with a sore back.', 2]]),
         movements.rowingHome(newId, { preferredRounds: 6, rounds: 6 }),
-        movements.haulingTheSlowNet(newId, { preferredRounds: 4, rounds: 4, mostRounds: 5 }),
+        movements.haulingTheSlowNet(newId, { preferredRounds: 4, rounds: 4, maxRounds: 5 }),
       ]),
       makeSection(newId, 'settling', [
         makeSilence(newId, 'Mooring post', {
           preferredSeconds: 120,
-          leastSeconds: 45,
-          mostSeconds: 180,
+          minSeconds: 45,
+          maxSeconds: 180,
           openingLine: 'Stand. I will call you back.',
         }),
       ]),
@@ -210,7 +225,7 @@ function thursdayLive(): DemoClass {
     audience: 'Regulars, mixed levels',
     targetSeconds: 3600,
     fitted: true,
-    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 13, closingRatio: 1.2 },
+    pace: { breathSeconds: 9, minBreathSeconds: 7, maxBreathSeconds: 13, closingRatio: 1.2 },
     sections: (newId) => [
       makeSection(newId, 'welcome', [
         makeTalk(
@@ -249,8 +264,8 @@ function thursdayLive(): DemoClass {
             ['Shake out the arms, drink if you like, and find your place again.', 12],
           ]),
           makeTransition(newId, 'Feet under the hips', 5, 'Feet as wide as your hips.', TO_HIP_WIDTH),
-          movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
-          movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6, mostRounds: 12 }),
+          movements.raisingTheLamp(newId, { preferredRounds: 6, rounds: 6, maxRounds: 12 }),
+          movements.tideOverTheSill(newId, { preferredRounds: 6, rounds: 6, maxRounds: 12 }),
           makeTransition(newId, 'Feet apart', 5, 'Step the feet as wide as your hips.', TO_HIP_WIDTH),
           movements.turningTheLighthouse(newId, { preferredRounds: 5, rounds: 5 }),
           makeTransition(newId, 'Feet wide', 6, 'A wide step now, and soft knees.', TO_WIDE),
@@ -261,8 +276,8 @@ function thursdayLive(): DemoClass {
           movements.gullsLeavingTheWall(newId, { preferredRounds: 5, rounds: 5 }),
           makeSilence(newId, 'Mooring post', {
             preferredSeconds: 60,
-            leastSeconds: 30,
-            mostSeconds: 150,
+            minSeconds: 30,
+            maxSeconds: 150,
             openingLine: 'Stand, and let the breath go its own way. I will call you back.',
             callBackLine: 'And come back.',
           }),
@@ -272,8 +287,8 @@ function thursdayLive(): DemoClass {
       makeSection(newId, 'settling', [
         makeSilence(newId, 'Slack water', {
           preferredSeconds: 180,
-          leastSeconds: 90,
-          mostSeconds: 420,
+          minSeconds: 90,
+          maxSeconds: 420,
           eyesClosed: true,
           openingLine: 'Slack water. Close your eyes if you are steady. I will call you back.',
           reassuranceLine: 'Nothing to do. I am here.',
@@ -301,7 +316,7 @@ function eightSectionSet(): DemoClass {
     audience: 'Those who know the set',
     targetSeconds: 720,
     fitted: true,
-    pace: { breathSeconds: 11, leastBreathSeconds: 8, mostBreathSeconds: 14 },
+    pace: { breathSeconds: 11, minBreathSeconds: 8, maxBreathSeconds: 14 },
     sections: (newId) => [
       makeSection(newId, 'arrival', [
         makeTalk(newId, 'Stand ready', [
@@ -316,8 +331,8 @@ function eightSectionSet(): DemoClass {
       makeSection(newId, 'closing', [
         makeSilence(newId, 'Stand', {
           preferredSeconds: 60,
-          leastSeconds: 58,
-          mostSeconds: 90,
+          minSeconds: 58,
+          maxSeconds: 90,
           openingLine: 'Hands to the lower belly. Stand.',
         }),
         makeTalk(newId, 'Thanks', [['Thank you.', 2]]),

@@ -3,7 +3,7 @@ import { lineWeight } from '@/core/speech';
 import { type PlainVoice, trimmed } from './plain-voice';
 
 /** Slower or quicker than this the synthesiser is not understood. */
-const STRETCH = { least: 0.6, most: 2.2 };
+const STRETCH = { min: 0.6, max: 2.2 };
 
 /** A plain voice that says lines at a rate; how quick it is by itself is found on the first line. */
 export class PlainLines {
@@ -20,7 +20,7 @@ export class PlainLines {
       const { samples, sampleRate } = trimmed(await this.voice.say(text));
       this.own = (60 * lineWeight(text) * sampleRate) / Math.max(1, samples.length);
     }
-    const stretch = Math.min(STRETCH.most, Math.max(STRETCH.least, this.own / this.syllablesPerMinute));
+    const stretch = Math.min(STRETCH.max, Math.max(STRETCH.min, this.own / this.syllablesPerMinute));
     return trimmed(await this.voice.say(text, stretch));
   }
 }

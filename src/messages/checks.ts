@@ -61,11 +61,11 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'breath-range': {
     title: 'Breath outside the comfortable range',
-    why: (f) => `One breath is ${s(f.breath)}; most move with one of ${f.least} to ${f.most} s.`,
+    why: (f) => `One breath is ${s(f.breath)}; most move with one of ${f.min} to ${f.max} s.`,
   },
   'rest-long': {
     title: 'Hold too long',
-    why: (f) => `A hold of ${s(f.seconds)} is longer than the usual ${f.most} s.`,
+    why: (f) => `A hold of ${s(f.seconds)} is longer than the usual ${f.max} s.`,
     fix: 'Shorten it',
   },
   'rest-opt-out': {
@@ -84,12 +84,12 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'talk-share': {
     title: 'Mostly words',
-    why: (f) => `${f.percent} % of “${f.section}” is spoken; above ${f.most} % there is hardly any silence in it.`,
+    why: (f) => `${f.percent} % of “${f.section}” is spoken; above ${f.max} % there is hardly any silence in it.`,
   },
   'eyes-silence': {
     title: 'Silence with eyes closed',
     why: (f) =>
-      `Nothing is said for ${formatClock(Number(f.seconds))} while eyes are closed; after ${formatClock(Number(f.most))} people wonder whether they are alone.`,
+      `Nothing is said for ${formatClock(Number(f.seconds))} while eyes are closed; after ${formatClock(Number(f.max))} people wonder whether they are alone.`,
     fix: 'Add reassurance',
   },
   'closing-short': {
@@ -130,7 +130,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     why: (f) => `By its words it changes sides each round, and ${f.rounds} rounds leave one side with one more.`,
     fix: 'Set alternating sides',
   },
-  'rounds-school': {
+  'rounds-style': {
     title: 'Rounds outside the style',
     why: (f) => `${f.rounds} rounds; this class asks for multiples of ${f.multiple}.`,
     fix: 'Change the rounds',
@@ -197,7 +197,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'bend-rise': {
     title: 'Coming up too fast',
     why: (f) =>
-      `${s(f.seconds)} to come up from a bend; a whole inhale is ${s(Number(f.least) / 0.9)}. Head last, slowly.`,
+      `${s(f.seconds)} to come up from a bend; a whole inhale is ${s(Number(f.min) / 0.9)}. Head last, slowly.`,
     fix: 'Give it a whole inhale',
   },
   'head-low': {
@@ -259,18 +259,18 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'breath-written': {
     title: 'Breath of another style',
-    why: (f) => `${quoted(f.text)} says “${f.written}”; the class is set to “${f.school}”.`,
+    why: (f) => `${quoted(f.text)} says “${f.written}”; the class is set to “${f.style}”.`,
     fix: 'Use the class’s words',
   },
   filler: { title: 'A filler', why: (f) => `${quoted(f.words)} says nothing.`, fix: 'Remove it' },
   'sentence-long': {
     title: 'Sentence longer than a breath',
-    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; ${f.most} s are enough.`,
+    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; ${f.max} s are enough.`,
   },
   'reading-level': {
     title: 'Hard to follow by ear',
     why: (f) =>
-      `The words read at school grade ${Number(f.grade).toFixed(1)} (Flesch and Kincaid); by ear up to ${f.most} is easy.`,
+      `The words read at school grade ${Number(f.grade).toFixed(1)} (Flesch and Kincaid); by ear up to ${f.max} is easy.`,
   },
   'token-unknown': {
     title: 'Nothing to fill in',

@@ -35,10 +35,10 @@ export function tempoWords(tempo: number): string {
 
 /** What each way to fit would rather do. */
 export const WAY_WORDS: Readonly<Record<FitWay, { readonly name: string; readonly says: string }>> = {
-  balance: { name: 'Balanced', says: 'Changes a little of everything, most where it is noticed least.' },
+  balanced: { name: 'Balanced', says: 'Changes a little of everything, most where it is noticed least.' },
   'keep-rounds': { name: 'Keep rounds', says: 'Breath and silences change first.' },
   'keep-breath': { name: 'Keep breath', says: 'Rounds and silences change first.' },
-  'leave-out': { name: 'Skip steps', says: 'Skips steps by priority; never arrival, cautions or closing.' },
+  'skip-steps': { name: 'Skip steps', says: 'Skips steps by priority; never arrival, cautions or closing.' },
 };
 
 function rounds(count: number): string {

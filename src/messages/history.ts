@@ -18,11 +18,11 @@ export function planChangeWords(change: PlanChange): string {
       return 'Voice changed';
     case 'lengths':
       return 'Lengths changed';
-    case 'schools':
+    case 'style':
       return 'Style changed: counting, sides, breath';
     case 'themes':
       return 'Themes changed';
-    case 'set-aside':
+    case 'dismissed':
       return 'A finding was dismissed or reopened';
     case 'keep-on-target':
       return 'Keep on target switched on or off';

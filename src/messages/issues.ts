@@ -12,10 +12,10 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
     `It was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
   'too-large': (f) => `The file is larger than ${f.megabytes} MB. A class plan is far smaller.`,
   'empty-file': () => 'The file is empty.',
-  'script-too-long': (f) => `A script may have at most ${f.most} characters.`,
+  'script-too-long': (f) => `A script may have at most ${f.max} characters.`,
   'not-json': () => 'The file is not readable JSON. It may have been cut short.',
-  'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.most} fit in one class.`,
-  'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.most} fit in one class.`,
+  'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.max} fit in one class.`,
+  'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.max} fit in one class.`,
   missing: () => 'This value is missing.',
   'not-text': () => 'This has to be text.',
   'not-number': () => 'This has to be a number.',
@@ -33,7 +33,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'out-of-range': (f) => `This has to lie between ${f.f0} and ${f.f1}.`,
   'not-one-of': (f) => `This has to be one of: ${f.f0}.`,
   'unknown-field': (f) => `There is a field that is not known here: ${f.f0}.`,
-  'bounds-turned': (f) => `The least (${f.least}) is above the most (${f.most}).`,
+  'bounds-turned': (f) => `The least (${f.min}) is above the most (${f.max}).`,
   'id-twice': (f) => `The id “${f.id}” is used twice.`,
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
   // my voice
@@ -42,7 +42,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'voice-clipped': (f) =>
     `The sound is cut off at its loudest places (${f.percent} % of it). Move back from the microphone or turn it down, and read once more.`,
   'voice-noisy': (f) =>
-    `Speech is only ${f.decibels} dB above the noise of the room; ${f.least} dB are needed. Close the window, or come nearer.`,
+    `Speech is only ${f.decibels} dB above the noise of the room; ${f.min} dB are needed. Close the window, or come nearer.`,
   'voice-other-words': (f) =>
     `That was ${f.seconds} s of speech, which would be ${f.rate} syllables a minute for this paragraph. Read all of it, once, as you would in a class.`,
   'microphone-refused': () =>
@@ -54,7 +54,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'not-a-cue-sheet': () =>
     'This is no cue sheet of Calm Count: its first row has to name the columns “line id” and “line”. Nothing was changed.',
   'cue-sheet-no-line': () => 'This row names a line that the class does not have. It was ignored.',
-  'cue-sheet-line-long': (f) => `The line in this row is longer than ${f.most} characters. It was ignored.`,
+  'cue-sheet-line-long': (f) => `The line in this row is longer than ${f.max} characters. It was ignored.`,
   'cue-sheet-two-wordings': (f) =>
     `“${f.line}” stands in several rows with different wordings. It is left as it is; write one wording in all of them.`,
   // caption files
@@ -62,7 +62,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
     `The caption file is larger than ${f.megabytes} MB. Four hours of captions are far smaller.`,
   'not-text-file': () => 'This is not a text file. Choose WebVTT or SRT captions.',
   'no-captions': () => 'No captions could be found in the file. Choose WebVTT or SRT captions.',
-  'too-many-captions': (f) => `The file holds more than ${f.most} captions.`,
+  'too-many-captions': (f) => `The file holds more than ${f.max} captions.`,
   'byte-order-mark': () => 'The file began with a byte order mark; it was ignored.',
   'no-header': () => 'The WEBVTT line at the top is missing.',
   'text-without-time': (f) => `There are words without a time: “${f.text}”. They were ignored.`,
@@ -82,7 +82,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   overlap: () => 'The caption starts before the one above it ends.',
   'more-oddities': (f) => `There is more of the same; the first ${f.listed} are listed.`,
   'other-encoding': () => 'The file is not UTF-8; it was read as Western European text. Look at the accents.',
-  'caption-too-fast': (f) => `This caption runs at ${f.wordsPerMinute} words a minute; ${f.most} are comfortable.`,
+  'caption-too-fast': (f) => `This caption runs at ${f.wordsPerMinute} words a minute; ${f.max} are comfortable.`,
   'not-a-chapter-line': () => 'The line is not “m:ss title”.',
   'no-chapters': () => 'No chapters could be found in the file.',
   'bad-reading': () => 'The analysis is not valid here.',
@@ -94,10 +94,10 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'no-sound-track': () => 'The file has no sound track.',
   'no-index': () =>
     'The file is broken or cut short: its index is missing, so nothing in it can be read. Copy it again from where it was recorded.',
-  'caption-too-long': ({ most }) =>
-    `This caption is longer than ${most} characters. Cut it into captions as they are shown, and choose the file again.`,
-  'too-deep': ({ most }) => `Lists and objects inside each other go deeper than ${most}.`,
-  'too-many-values': ({ most }) => `It holds more than ${most} values.`,
+  'caption-too-long': ({ max }) =>
+    `This caption is longer than ${max} characters. Cut it into captions as they are shown, and choose the file again.`,
+  'too-deep': ({ max }) => `Lists and objects inside each other go deeper than ${max}.`,
+  'too-many-values': ({ max }) => `It holds more than ${max} values.`,
   'not-once': () => 'Each term has its own name, and each spelling belongs to one term.',
   'not-a-spelling': () => 'A spelling can only be chosen out of those that its term has.',
   'no-decoder': () =>

@@ -1,6 +1,6 @@
 import type { MovementContent, Phase } from '@/core/movement';
 import { formatClock } from '@/core/units';
-import { COUNTING_WORDS } from './schools';
+import { COUNTING_WORDS } from './teaching-style';
 import { CAUTION_WORDS, LEAD_WORDS, PHASE_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
 
 /** The value of one field of a movement, in words. */
@@ -19,7 +19,7 @@ const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementConte
   stanceStart: (of) => stance(of.stanceStart),
   stanceEnd: (of) => stance(of.stanceEnd),
   sides: (of) => SIDE_PLAN_WORDS[of.sides],
-  lead: (of) => LEAD_WORDS[of.lead],
+  pacedBy: (of) => LEAD_WORDS[of.pacedBy],
   priority: (of) => PRIORITY_WORDS[of.priority],
   cautions: (of) => of.cautions.map((caution) => CAUTION_WORDS[caution].name).join(', '),
   levels: (of) => of.levels.map(({ name, note }) => (note === '' ? name : `${name}: ${note}`)).join(' '),
@@ -30,10 +30,10 @@ const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementConte
   teach: (of) => of.teach.map((line) => line.text).join(' '),
   pattern: (of) => of.pattern.map(phaseWords).join(' '),
   preferredSeconds: (of) => formatClock(of.preferredSeconds),
-  leastSeconds: (of) => formatClock(of.leastSeconds),
-  mostSeconds: (of) => formatClock(of.mostSeconds),
+  minSeconds: (of) => formatClock(of.minSeconds),
+  maxSeconds: (of) => formatClock(of.maxSeconds),
   paceMultiplier: (of) => `× ${of.paceMultiplier}`,
-  inShare: (of) => (of.inShare === null ? 'the class’s' : `${Math.round(of.inShare * 100)} %`),
+  inhaleShare: (of) => (of.inhaleShare === null ? 'the class’s' : `${Math.round(of.inhaleShare * 100)} %`),
   sideChangeSeconds: (of) => `${of.sideChangeSeconds} s`,
 };
 

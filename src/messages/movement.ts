@@ -4,7 +4,7 @@ import type { Intro } from '@/core/plan';
 import type {
   Caution,
   Form,
-  Lead,
+  Pacing,
   MovementContent,
   Priority,
   SectionRole,
@@ -17,9 +17,9 @@ import type {
 
 /** The parts of a breath. */
 export const PHASE_WORDS: Readonly<Record<PhaseKind, string>> = {
-  in: 'inhale',
-  out: 'exhale',
-  rest: 'hold',
+  inhale: 'inhale',
+  exhale: 'exhale',
+  hold: 'hold',
   free: 'own breath',
 };
 
@@ -35,16 +35,16 @@ export const STANCE_WORDS: Readonly<Record<Stance, string>> = {
 };
 
 export const SIDE_PLAN_WORDS: Readonly<Record<SidePlan, string>> = {
-  none: 'both together',
-  alternate: 'alternating',
-  'in-turn': 'one side, then the other',
-  'each-way': 'both directions',
+  together: 'both together',
+  alternating: 'alternating',
+  'one-then-other': 'one side, then the other',
+  'both-directions': 'both directions',
 };
 
-export const LEAD_WORDS: Readonly<Record<Lead, string>> = {
+export const LEAD_WORDS: Readonly<Record<Pacing, string>> = {
   breath: 'breath (rounds)',
   clock: 'clock (a time)',
-  own: 'own pace',
+  'own-pace': 'own pace',
 };
 
 export const PRIORITY_WORDS: Readonly<Record<Priority, string>> = {
@@ -123,7 +123,7 @@ export function patternNoteWords(note: PatternNote): string {
     return `The hold in phase ${note.index + 1} lasts ${note.seconds.toFixed(1)} s. Holds are usually no longer than ${LONG_REST} s (common practice, no published source); leave everyone free to breathe on.`;
   }
   const per = `${note.perMinute.toFixed(1)} breaths a minute`;
-  const range = `${SLOW_BREATHING.least} to ${SLOW_BREATHING.most} a minute (Russo, Santarelli and O’Rourke 2017, Breathe 13:298–309)`;
+  const range = `${SLOW_BREATHING.min} to ${SLOW_BREATHING.max} a minute (Russo, Santarelli and O’Rourke 2017, Breathe 13:298–309)`;
   if (note.code === 'slower-than-slow')
     return `${per} is below what is called slow breathing, ${range}. Offer an extra breath in the middle.`;
   if (note.code === 'quicker-than-slow') return `${per} is above what is called slow breathing, ${range}.`;
@@ -140,16 +140,16 @@ export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
   sides: 'sides',
   startSide: 'side it starts on',
   pattern: 'breath pattern and its lines',
-  lead: 'paced by',
+  pacedBy: 'paced by',
   preferredRounds: 'preferred rounds',
-  leastRounds: 'minimum rounds',
-  mostRounds: 'maximum rounds',
+  minRounds: 'minimum rounds',
+  maxRounds: 'maximum rounds',
   multiple: 'multiple of rounds',
   preferredSeconds: 'preferred time',
-  leastSeconds: 'minimum time',
-  mostSeconds: 'maximum time',
+  minSeconds: 'minimum time',
+  maxSeconds: 'maximum time',
   paceMultiplier: 'breath, × the class’s',
-  inShare: 'inhale share',
+  inhaleShare: 'inhale share',
   teach: 'what is taught first',
   fade: 'which form is said on each round',
   fadePins: 'locked forms',

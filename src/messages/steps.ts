@@ -4,6 +4,6 @@ import type { StepKind } from '@/core/plan';
 export const STEP_KIND_WORDS: Readonly<Record<StepKind, string>> = {
   movement: 'movement',
   talk: 'talk',
-  quiet: 'silence',
+  silence: 'silence',
   transition: 'transition',
 };

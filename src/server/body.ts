@@ -9,8 +9,8 @@ import { Refusal } from './refusal';
  */
 export async function readBody<Kind extends BodyKind>(request: Request, kind: Kind): Promise<Bodies[Kind]> {
   if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? '')) throw new Refusal(415, 'not-json');
-  const most = BODY_LIMITS[kind].bytes;
-  if (Number(request.headers.get('content-length') ?? 0) > most) throw new Refusal(413, 'too-large');
+  const max = BODY_LIMITS[kind].bytes;
+  if (Number(request.headers.get('content-length') ?? 0) > max) throw new Refusal(413, 'too-large');
   const bytes = new Uint8Array(await request.arrayBuffer());
   const judged = await run('judge', { kind, bytes }, bytes.byteLength);
   if (!judged.ok) throw new Refusal(judged.problem.status, judged.problem.code, judged.problem.issues);

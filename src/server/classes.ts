@@ -34,11 +34,11 @@ export const CLASSES_LATER = 500;
 export async function classList(
   { db, studio }: Asking,
   after?: string,
-  most: number = CLASSES_A_PAGE,
+  max: number = CLASSES_A_PAGE,
 ): Promise<ClassesPage> {
   const known = after !== undefined && UUID.test(after) ? after : undefined;
-  const listed = await listClasses(db, studio.id, { after: known, most: most + 1 });
-  const shown = listed.slice(0, most);
+  const listed = await listClasses(db, studio.id, { after: known, max: max + 1 });
+  const shown = listed.slice(0, max);
   const filled = await fillShapes(
     db,
     studio.id,
@@ -50,7 +50,7 @@ export async function classList(
     shape: shape ?? filled.get(entry.id)?.shape ?? '',
     updatedAt: updatedAt.toISOString(),
   }));
-  return { classes, more: listed.length > most };
+  return { classes, more: listed.length > max };
 }
 
 /** Tags and live dates of a class. @throws Refusal 404. */

@@ -88,19 +88,19 @@ export function eightSections(newId: NewId): MovementStep[] {
   return POSTURES.map(({ name, sided, times, line, cautions, caution }) =>
     makeMovement(newId, name, {
       traditionalName: name,
-      sides: sided ? 'alternate' : 'none',
+      sides: sided ? 'alternating' : 'together',
       rounds: times,
       preferredRounds: times,
-      leastRounds: times,
-      mostRounds: times,
+      minRounds: times,
+      maxRounds: times,
       pinned: true,
       priority: 'always',
       cautions,
       teach: spokenLines(newId, [[`${name}. ${caution}`, 2]]),
       fade: ['full', 'short', 'silent'],
       pattern: [
-        makePhase(newId, { kind: 'in', action: 'open', full: line, short: 'In.' }),
-        makePhase(newId, { kind: 'out', action: 'close', full: 'And return.', short: 'Out.' }),
+        makePhase(newId, { kind: 'inhale', action: 'open', full: line, short: 'In.' }),
+        makePhase(newId, { kind: 'exhale', action: 'close', full: 'And return.', short: 'Out.' }),
       ],
     }),
   );

@@ -7,22 +7,22 @@ import { makeMovement, type MovementStep } from '@/core/plan';
  * published source.
  */
 
-type Phases = readonly (readonly ['in' | 'out', action: string, full: string, short: string])[];
+type Phases = readonly (readonly ['inhale' | 'exhale', action: string, full: string, short: string])[];
 
 /** A maker of one movement; every class gets a copy of its own. */
 function movement(
   name: string,
-  rounds: readonly [preferred: number, least: number, most: number],
+  rounds: readonly [preferred: number, min: number, max: number],
   teach: readonly string[],
   phases: Phases,
   part: Partial<MovementContent> = {},
 ): (newId: NewId, change?: Partial<MovementContent>) => MovementStep {
   return (newId, change) => {
-    const [preferredRounds, leastRounds, mostRounds] = rounds;
+    const [preferredRounds, minRounds, maxRounds] = rounds;
     return makeMovement(newId, name, {
       preferredRounds,
-      leastRounds,
-      mostRounds,
+      minRounds,
+      maxRounds,
       teach: spokenLines(newId, teach),
       pattern: phases.map(([kind, action, full, short]) => makePhase(newId, { kind, action, full, short })),
       ...part,
@@ -36,8 +36,8 @@ export const raiseTheArms = movement(
   [4, 2, 9],
   ['Raise and lower the arms. The wrists lead, no higher than the shoulders.'],
   [
-    ['in', 'wrists rise', 'Breathe in, and the wrists rise.', 'In, rise.'],
-    ['out', 'wrists sink', 'Breathe out, and they sink.', 'Out, sink.'],
+    ['inhale', 'wrists rise', 'Breathe in, and the wrists rise.', 'In, rise.'],
+    ['exhale', 'wrists sink', 'Breathe out, and they sink.', 'Out, sink.'],
   ],
   { priority: 'always', stanceStart: 'hip-width', stanceEnd: 'hip-width', seated: 'The same, sitting tall.' },
 );
@@ -47,8 +47,8 @@ export const openAndClose = movement(
   [4, 2, 9],
   ['Open and close. The palms face each other, the elbows hang.'],
   [
-    ['in', 'arms open', 'Breathe in, open.', 'In, open.'],
-    ['out', 'arms close', 'Breathe out, close.', 'Out, close.'],
+    ['inhale', 'arms open', 'Breathe in, open.', 'In, open.'],
+    ['exhale', 'arms close', 'Breathe out, close.', 'Out, close.'],
   ],
   { stanceStart: 'hip-width', stanceEnd: 'hip-width', seated: 'The same, elbows free of the chair.' },
 );
@@ -58,11 +58,11 @@ export const shoulderCircles = movement(
   [3, 2, 5],
   ['Shoulder circles, slow and small.'],
   [
-    ['in', 'up and round', 'In, up and round.', 'In, round.'],
-    ['out', 'down', 'Out, and down.', 'Out, down.'],
+    ['inhale', 'up and round', 'In, up and round.', 'In, round.'],
+    ['exhale', 'down', 'Out, and down.', 'Out, down.'],
   ],
   {
-    sides: 'each-way',
+    sides: 'both-directions',
     paceMultiplier: 0.75,
     priority: 'high',
     seated: 'The same.',
@@ -75,11 +75,11 @@ export const turnFromTheWaist = movement(
   [3, 2, 6],
   ['Turn from the waist. The knees stay over the feet.'],
   [
-    ['in', 'turn {side}', 'Breathe in, turn to the {side}.', 'In, {side}.'],
-    ['out', 'come back', 'Breathe out, come back.', 'Out, back.'],
+    ['inhale', 'turn {side}', 'Breathe in, turn to the {side}.', 'In, {side}.'],
+    ['exhale', 'come back', 'Breathe out, come back.', 'Out, back.'],
   ],
   {
-    sides: 'alternate',
+    sides: 'alternating',
     cautions: ['twist'],
     priority: 'high',
     lastRoundLine: 'Last one each side.',
@@ -94,11 +94,11 @@ export const pushTheWave = movement(
   [3, 2, 6],
   ['Push and draw back. Step one foot forward, and let the weight roll.'],
   [
-    ['in', 'draw back', 'Breathe in, draw back.', 'In, back.'],
-    ['out', 'push', 'Breathe out, push forward.', 'Out, push.'],
+    ['inhale', 'draw back', 'Breathe in, draw back.', 'In, back.'],
+    ['exhale', 'push', 'Breathe out, push forward.', 'Out, push.'],
   ],
   {
-    sides: 'in-turn',
+    sides: 'one-then-other',
     priority: 'low',
     stanceStart: 'left-forward',
     stanceEnd: 'right-forward',
@@ -112,14 +112,14 @@ export const shakeOut = movement(
   [3, 1, 9],
   ['Shake out the hands, the arms, and a little from the knees. Gently.'],
   [
-    ['in', 'shake', '', ''],
-    ['out', 'shake', '', ''],
+    ['inhale', 'shake', '', ''],
+    ['exhale', 'shake', '', ''],
   ],
   {
-    lead: 'own',
+    pacedBy: 'own-pace',
     preferredSeconds: 45,
-    leastSeconds: 20,
-    mostSeconds: 75,
+    minSeconds: 20,
+    maxSeconds: 75,
     cautions: ['shaking'],
     priority: 'low',
     lastRoundLine: 'And let it come to rest.',
@@ -132,8 +132,8 @@ export const handsToTheBelly = movement(
   [3, 3, 9],
   ['Both hands rest on the lower belly. Breathe as you like.'],
   [
-    ['in', 'belly widens', 'In, the belly widens.', 'In.'],
-    ['out', 'belly softens', 'Out, it softens.', 'Out.'],
+    ['inhale', 'belly widens', 'In, the belly widens.', 'In.'],
+    ['exhale', 'belly softens', 'Out, it softens.', 'Out.'],
   ],
   { multiple: 3, priority: 'always', fade: ['full', 'breath', 'silent'], lastRoundLine: '', seated: 'The same.' },
 );

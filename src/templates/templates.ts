@@ -42,7 +42,7 @@ const welcome = (newId: NewId, greeting: string): Section =>
         ['Rest when you like, and sit if you like.', 2],
       ]),
       caution: true,
-      mostTempo: 1.1,
+      maxTempo: 1.1,
     },
   ]);
 
@@ -68,8 +68,8 @@ const stillness = (newId: NewId, seconds: number, eyesClosed = false): Section =
   makeSection(newId, 'settling', [
     makeSilence(newId, 'Stand quietly', {
       preferredSeconds: seconds,
-      leastSeconds: Math.round(seconds / 3),
-      mostSeconds: seconds * 2,
+      minSeconds: Math.round(seconds / 3),
+      maxSeconds: seconds * 2,
       eyesClosed,
       openingLine: eyesClosed
         ? 'Close your eyes if you are steady, and let the breath go its own way. I will call you back.'
@@ -85,7 +85,7 @@ export const TEMPLATES: readonly Template[] = [
     title: 'Five-minute break',
     says: 'Shoulders and breath, standing or seated.',
     targetSeconds: 300,
-    pace: { breathSeconds: 8, leastBreathSeconds: 6, mostBreathSeconds: 11 },
+    pace: { breathSeconds: 8, minBreathSeconds: 6, maxBreathSeconds: 11 },
     sections: (newId) => [
       welcome(newId, 'Welcome. We have five minutes.'),
       makeSection(newId, 'loosening', [movements.shoulderCircles(newId)]),
@@ -98,7 +98,7 @@ export const TEMPLATES: readonly Template[] = [
     title: 'Ten-minute morning',
     says: 'Waking up: loosening, a short set, a quiet minute.',
     targetSeconds: 600,
-    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 12 },
+    pace: { breathSeconds: 9, minBreathSeconds: 7, maxBreathSeconds: 12 },
     sections: (newId) => [
       welcome(newId, 'Good morning, and welcome.'),
       arrival(newId),
@@ -119,25 +119,25 @@ export const TEMPLATES: readonly Template[] = [
     targetSeconds: 1200,
     pace: {
       breathSeconds: 8,
-      leastBreathSeconds: 7,
-      mostBreathSeconds: 13.5,
+      minBreathSeconds: 7,
+      maxBreathSeconds: 13.5,
       closingRatio: 1.4,
-      inShare: 0.45,
-      closingInShare: 0.38,
+      inhaleShare: 0.45,
+      closingInhaleShare: 0.38,
       curve: 'eased',
     },
     sections: (newId) => [
       welcome(newId, 'Good evening, and welcome.'),
       arrival(newId),
       makeSection(newId, 'loosening', [
-        movements.shakeOut(newId, { preferredSeconds: 60, mostSeconds: 90 }),
+        movements.shakeOut(newId, { preferredSeconds: 60, maxSeconds: 90 }),
         movements.shoulderCircles(newId, { preferredRounds: 5 }),
       ]),
       makeSection(newId, 'main', [
-        movements.raiseTheArms(newId, { preferredRounds: 9, mostRounds: 14 }),
-        movements.openAndClose(newId, { preferredRounds: 9, mostRounds: 14 }),
-        movements.turnFromTheWaist(newId, { preferredRounds: 6, mostRounds: 9 }),
-        movements.pushTheWave(newId, { preferredRounds: 6, mostRounds: 9 }),
+        movements.raiseTheArms(newId, { preferredRounds: 9, maxRounds: 14 }),
+        movements.openAndClose(newId, { preferredRounds: 9, maxRounds: 14 }),
+        movements.turnFromTheWaist(newId, { preferredRounds: 6, maxRounds: 9 }),
+        movements.pushTheWave(newId, { preferredRounds: 6, maxRounds: 9 }),
       ]),
       stillness(newId, 150, true),
       closing(newId, 6),
@@ -148,24 +148,24 @@ export const TEMPLATES: readonly Template[] = [
     title: 'An hour live',
     says: 'Three sets with a pause between them.',
     targetSeconds: 3600,
-    pace: { breathSeconds: 9, leastBreathSeconds: 7, mostBreathSeconds: 13, closingRatio: 1.2 },
+    pace: { breathSeconds: 9, minBreathSeconds: 7, maxBreathSeconds: 13, closingRatio: 1.2 },
     sections: (newId) => [
       welcome(newId, 'Good evening, and welcome. We have an hour.'),
       arrival(newId),
       makeSection(newId, 'loosening', [
-        movements.shakeOut(newId, { preferredSeconds: 90, mostSeconds: 180 }),
+        movements.shakeOut(newId, { preferredSeconds: 90, maxSeconds: 180 }),
         movements.shoulderCircles(newId, { preferredRounds: 5 }),
       ]),
       ...[1, 2, 3].map((set) => ({
         ...makeSection(newId, 'main', [
-          movements.raiseTheArms(newId, { preferredRounds: 9, mostRounds: 18 }),
-          movements.openAndClose(newId, { preferredRounds: 9, mostRounds: 18 }),
-          movements.turnFromTheWaist(newId, { preferredRounds: 6, mostRounds: 12 }),
-          movements.pushTheWave(newId, { preferredRounds: 6, mostRounds: 12 }),
+          movements.raiseTheArms(newId, { preferredRounds: 9, maxRounds: 18 }),
+          movements.openAndClose(newId, { preferredRounds: 9, maxRounds: 18 }),
+          movements.turnFromTheWaist(newId, { preferredRounds: 6, maxRounds: 12 }),
+          movements.pushTheWave(newId, { preferredRounds: 6, maxRounds: 12 }),
           makeSilence(newId, 'Pause', {
             preferredSeconds: 60,
-            leastSeconds: 20,
-            mostSeconds: 180,
+            minSeconds: 20,
+            maxSeconds: 180,
             openingLine: 'Stand easy, and drink if you like. I will call you back.',
             callBackLine: 'And find your place again.',
           }),
@@ -181,7 +181,7 @@ export const TEMPLATES: readonly Template[] = [
     title: 'The eight-section set',
     says: 'The traditional set by its published counts.',
     targetSeconds: 720,
-    pace: { breathSeconds: 11, leastBreathSeconds: 8, mostBreathSeconds: 14 },
+    pace: { breathSeconds: 11, minBreathSeconds: 8, maxBreathSeconds: 14 },
     sections: (newId) => [
       makeSection(newId, 'arrival', [
         makeTalk(newId, 'Stand ready', [['Stand ready. Seventy per cent is plenty, and sit if you like.', 6]]),
@@ -195,7 +195,7 @@ export const TEMPLATES: readonly Template[] = [
     title: 'Nine breaths',
     says: 'Three times three, hands on the lower belly.',
     targetSeconds: 240,
-    pace: { breathSeconds: 12, leastBreathSeconds: 8, mostBreathSeconds: 16 },
+    pace: { breathSeconds: 12, minBreathSeconds: 8, maxBreathSeconds: 16 },
     sections: (newId) => [
       makeSection(newId, 'arrival', [
         makeTalk(newId, 'Arrive', [
@@ -208,7 +208,7 @@ export const TEMPLATES: readonly Template[] = [
           newId,
           'main',
           ['The first three', 'The second three', 'The last three'].map((name) => ({
-            ...movements.handsToTheBelly(newId, { mostRounds: 3, teach: [] }),
+            ...movements.handsToTheBelly(newId, { maxRounds: 3, teach: [] }),
             name,
             pinned: true,
           })),
@@ -223,7 +223,11 @@ export const TEMPLATES: readonly Template[] = [
 /** A new class from a template, landed on its target where that can be. */
 export function planFromTemplate(newId: NewId, template: Template, title: string): ClassPlan {
   const empty = emptyPlan(newId, title, template.targetSeconds, template.pace.breathSeconds);
-  const pace = { ...empty.pace, closingInShare: template.pace.inShare ?? empty.pace.closingInShare, ...template.pace };
+  const pace = {
+    ...empty.pace,
+    closingInhaleShare: template.pace.inhaleShare ?? empty.pace.closingInhaleShare,
+    ...template.pace,
+  };
   const plan = { ...empty, focus: template.says, pace, sections: template.sections(newId) };
   const fit = fitPlan(plan);
   return planAfter(plan, fit.feasible ? fit.edit : null);

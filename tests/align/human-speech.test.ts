@@ -37,7 +37,7 @@ function sentences(folder: string, list: string): Sentence[] {
       const [, words, name] = firstItems(/^(?:<s>)?\s*(.*?)\s*(?:<\/s>)?\s*\(([^)]+)\)\s*$/.exec(line) ?? [], 3);
       if (!words) return [];
       const whole = sound(`${SPEECH}/${folder}/${name.replace(/^.*\//, '')}.wav`);
-      const loudest = whole.reduce((most, one) => Math.max(most, Math.abs(one)), 0);
+      const loudest = whole.reduce((max, one) => Math.max(max, Math.abs(one)), 0);
       const heard = (one: number): boolean => Math.abs(one) > 0.05 * loudest;
       const samples = whole.subarray(whole.findIndex(heard), whole.findLastIndex(heard) + 1);
       return [
@@ -78,7 +78,7 @@ describe('people reading aloud', () => {
       const talk = makeTalk(ids, 'Sentences', lines);
       const plan: ClassPlan = {
         ...empty,
-        sections: [{ id: ids(), role: 'main', title: 'All', paceMultiplier: null, inShare: null, steps: [talk] }],
+        sections: [{ id: ids(), role: 'main', title: 'All', paceMultiplier: null, inhaleShare: null, steps: [talk] }],
       };
       const timeline = expandPlan(plan);
       const chance = new Random(3);

@@ -147,7 +147,7 @@ async function openingOfFerry(): Promise<string> {
   await saveBehind(id, (plan) => ({
     ...plan,
     sections: plan.sections.map((section, at) =>
-      at < 3 ? section : { ...section, steps: section.steps.map((step) => ({ ...step, leftOut: true })) },
+      at < 3 ? section : { ...section, steps: section.steps.map((step) => ({ ...step, skipped: true })) },
     ),
   }));
   return id;

@@ -4,7 +4,7 @@ import { expect, type Page } from '@playwright/test';
 import { formOn } from '@/core/movement';
 import { copyOf, expectSaved, openDesk, origin, storedClass, test } from './desk-page';
 
-/* What is said: the checks, forms and fades on the strip, tokens, schools, themes, find and replace, the cue sheet, the
+/* What is said: the checks, forms and fades on the strip, tokens, style, themes, find and replace, the cue sheet, the
    printed script. With CALM_SCREENSHOTS set the pictures go to docs/screenshots. */
 
 const shots = process.env.CALM_SCREENSHOTS;
@@ -103,7 +103,7 @@ test('a token is picked while typing, by keys alone; an unknown one is told wher
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
-test('the schools change what is said; the guide tells which side to move and which word to say', async ({ page }) => {
+test('the style change what is said; the guide tells which side to move and which word to say', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await openDesk(page, id);
   const inspector = page.getByRole('complementary', { name: 'The class' });

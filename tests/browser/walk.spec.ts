@@ -85,7 +85,7 @@ test('3, 4, 7: a class from nothing is planned, fitted, published and brought in
   await page.getByLabel('Said, full').first().fill('Breathe in, the lamp goes up.');
   await page.getByRole('button', { name: 'Duplicate' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Coiling the line');
-  await page.getByLabel('Sides').selectOption('alternate');
+  await page.getByLabel('Sides').selectOption('alternating');
   await add.getByRole('button', { name: 'Transition' }).click();
   await add.getByRole('button', { name: 'Silence' }).click();
   await page.getByLabel('Said at the start').fill('Stand. I will call you back.');

@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
-import { CHECKS, checkPlan, createChecker, setAsideReason, type Finding } from '@/core/checks';
+import { CHECKS, checkPlan, createChecker, dismissalReason, type Finding } from '@/core/checks';
 import { findStep, planAfter, readPlan, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
@@ -16,7 +16,7 @@ function faulty(index: number): ClassPlan {
 }
 
 function placed(plan: ClassPlan, findings: readonly Finding[]): string[] {
-  const open = findings.filter((finding) => setAsideReason(plan, finding) === null);
+  const open = findings.filter((finding) => dismissalReason(plan, finding) === null);
   const at = ({ stepId }: Finding): string => (stepId === null ? 'class' : (findStep(plan, stepId)?.step.name ?? '?'));
   return [...new Set(open.map((finding) => `${finding.check} @ ${at(finding)}`))];
 }
@@ -44,7 +44,7 @@ describe('the checks', () => {
   it.each(FAULTS.map(({ check }, index) => [check, index] as const))('put %s right by its fix', (check, index) => {
     const plan = faulty(index);
     for (const finding of checkPlan(plan)) {
-      if (finding.fix?.kind !== 'edit' || setAsideReason(plan, finding) !== null) continue;
+      if (finding.fix?.kind !== 'edit' || dismissalReason(plan, finding) !== null) continue;
       const mended = planAfter(plan, finding.fix.edit);
       expect(readPlan(mended).ok).toBe(true);
       const left = checkPlan(mended).filter((one) => one.check === check && one.stepId === finding.stepId);

@@ -122,17 +122,17 @@ export const FAULTS: readonly Fault[] = [
     make: withSteps('main', 1, (newId) => [
       plain(newId, 'Casting', {
         pattern: [
-          makePhase(newId, { kind: 'in', full: 'In, reach.' }),
-          makePhase(newId, { kind: 'out', full: 'Out, the other arm.' }),
+          makePhase(newId, { kind: 'inhale', full: 'In, reach.' }),
+          makePhase(newId, { kind: 'exhale', full: 'Out, the other arm.' }),
         ],
       }),
     ]),
   },
   {
-    check: 'rounds-school',
+    check: 'rounds-style',
     at: 'Coiling the line',
     make: both(
-      (plan) => ({ ...plan, schools: { ...plan.schools, rounds: 'threes' } }),
+      (plan) => ({ ...plan, style: { ...plan.style, rounds: 'threes' } }),
       ...[lamp, light, heron, nets, gulls, stove].map((name) => withStep(name, { rounds: 3 })),
       withStep('Coiling the line', { rounds: 4 }),
     ),
@@ -205,7 +205,7 @@ export const FAULTS: readonly Fault[] = [
     make: both(
       withText('Rest when you like, and sit if you like.', 'Rest when you like, on a bench if you like.'),
       withText(/a wall or a chair/g, 'a wall'),
-      (plan) => ({ ...plan, setAside: [{ check: 'class-caution', stepId: null, detail: '', reason: 'All stand.' }] }),
+      (plan) => ({ ...plan, dismissed: [{ check: 'class-caution', stepId: null, detail: '', reason: 'All stand.' }] }),
     ),
   },
   {

@@ -75,8 +75,8 @@ export const plain = (newId: NewId, name: string, part: Partial<MovementStep> = 
     rounds: 3,
     teach: spokenLines(newId, [[`${name}. Easy and slow.`, 2]]),
     pattern: [
-      makePhase(newId, { kind: 'in', full: 'In, and up.' }),
-      makePhase(newId, { kind: 'out', full: 'Out, and down.' }),
+      makePhase(newId, { kind: 'inhale', full: 'In, and up.' }),
+      makePhase(newId, { kind: 'exhale', full: 'Out, and down.' }),
     ],
     ...part,
   });

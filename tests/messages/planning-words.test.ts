@@ -28,7 +28,7 @@ describe('the words of planning', () => {
     const content = makeContent(() => `w${++count}`, 'Bell buoy', {
       cautions: ['twist'],
       levels: [{ name: 'Small', note: 'Heels down.', line: '' }],
-      inShare: 0.4,
+      inhaleShare: 0.4,
       stanceStart: 'wide',
     });
     for (const field of CONTENT_FIELDS) {
@@ -37,7 +37,7 @@ describe('the words of planning', () => {
       expect(valueWords(field, content), field).not.toContain('[object');
     }
     expect(valueWords('levels', content)).toBe('Small: Heels down.');
-    expect(valueWords('inShare', content)).toBe('40 %');
+    expect(valueWords('inhaleShare', content)).toBe('40 %');
     expect(valueWords('seated', content)).toBe('none');
   });
 
@@ -61,7 +61,7 @@ describe('the words of planning', () => {
     expect(tempoWords(1.1)).toBe('10 % slower');
     expect(tempoWords(0.9)).toBe('10 % quicker');
     expect(tempoWords(1)).toBe('as usual');
-    expect(countWords({ rounds: 1, sides: 'each-way', seconds: [90, 60, 120], ownPace: true, hold: 3 })).toBe(
+    expect(countWords({ rounds: 1, sides: 'both-directions', seconds: [90, 60, 120], ownPace: true, hold: 3 })).toBe(
       '1 round, both directions, 1:30, own pace, hold 3 s',
     );
   });

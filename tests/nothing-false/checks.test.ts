@@ -32,7 +32,7 @@ describe('what is told not to be done', () => {
 
 describe('left and right', () => {
   const sided = (text: string): ClassPlan =>
-    planOf({ ...(saying(text) as ReturnType<typeof makeMovement>), sides: 'alternate' });
+    planOf({ ...(saying(text) as ReturnType<typeof makeMovement>), sides: 'alternating' });
   it.each([
     'Look right in front of you.',
     'Nobody left behind.',
@@ -41,7 +41,7 @@ describe('left and right', () => {
   ])('%j names no side', (text) => expect(found(sided(text), 'side-wrong')).toBe(0));
 
   it('a side in the words of a round is still found on the other side', () => {
-    const step = makeMovement(newId, 'Turning', { sides: 'alternate' });
+    const step = makeMovement(newId, 'Turning', { sides: 'alternating' });
     const [first, ...others] = [itemAt(step.pattern, 0), ...step.pattern.slice(1)];
     const wrong = { ...step, pattern: [{ ...first, full: 'Turn to the right in one breath.' }, ...others] };
     expect(found(planOf(wrong), 'side-wrong')).toBe(1);

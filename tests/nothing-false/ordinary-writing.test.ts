@@ -9,7 +9,7 @@ function understood(text: string): string[] {
   return stepsInOrder(readScript(countingIds(), text).plan).map(({ step }) => {
     if (step.kind === 'talk') return `talk: ${step.lines.map((line) => line.text).join(' / ')}`;
     if (step.kind === 'movement')
-      return `${step.name} ${step.lead === 'breath' ? `x${step.rounds}` : `${step.seconds} s`}`;
+      return `${step.name} ${step.pacedBy === 'breath' ? `x${step.rounds}` : `${step.seconds} s`}`;
     return `${step.kind} ${step.name}`;
   });
 }
@@ -55,9 +55,9 @@ describe('a unit needs a number and a word of its own', () => {
     );
     const { step } = itemAt(stepsInOrder(plan), 0);
     expect(step.kind === 'movement' && step.pattern.map(({ kind, seconds }) => [kind, seconds])).toEqual([
-      ['in', null],
-      ['rest', 3],
-      ['out', null],
+      ['inhale', null],
+      ['hold', 3],
+      ['exhale', null],
     ]);
   });
 

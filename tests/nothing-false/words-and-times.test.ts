@@ -24,7 +24,11 @@ describe('the last one', () => {
 
 describe('a movement at its own pace', () => {
   it('calls back with time to come back, and not in its last instant', () => {
-    const step = makeMovement(newId, 'Sway', { lead: 'own', seconds: 60, lastRoundLine: 'Come back to the hall.' });
+    const step = makeMovement(newId, 'Sway', {
+      pacedBy: 'own-pace',
+      seconds: 60,
+      lastRoundLine: 'Come back to the hall.',
+    });
     const { cues, steps } = expandPlan(planOf(step));
     const call = cues.find(({ text }) => text === 'Come back to the hall.');
     const wordsEnd = (call?.startSeconds ?? 0) + 3;
@@ -103,8 +107,8 @@ describe('what would have to give way', () => {
     const quiet = makeSilence(newId, 'Mooring post', {
       seconds: 75,
       preferredSeconds: 75,
-      leastSeconds: 60,
-      mostSeconds: 75,
+      minSeconds: 60,
+      maxSeconds: 75,
     });
     const plan = { ...planOf(quiet, makeMovement(newId, 'Lamp')), targetSeconds: 1200 };
     const proposals = proposeFits(plan);

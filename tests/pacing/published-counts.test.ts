@@ -47,16 +47,16 @@ describe('the 24-posture short form', () => {
     makeMovement(newId, `Posture ${at + 1}`, {
       rounds: 1,
       preferredRounds: 1,
-      leastRounds: 1,
-      mostRounds: 1,
+      minRounds: 1,
+      maxRounds: 1,
       pinned: true,
-      pattern: [makePhase(newId, { kind: 'in' }), makePhase(newId, { kind: 'out' })],
+      pattern: [makePhase(newId, { kind: 'inhale' }), makePhase(newId, { kind: 'exhale' })],
     }),
   );
   const empty = emptyPlan(newId, 'Short form', 300, 12);
   const form: ClassPlan = {
     ...empty,
-    pace: { ...empty.pace, leastBreathSeconds: 6, mostBreathSeconds: 15 },
+    pace: { ...empty.pace, minBreathSeconds: 6, maxBreathSeconds: 15 },
     sections: [makeSection(newId, 'main', postures)],
   };
 

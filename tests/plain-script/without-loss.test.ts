@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FORMS, LAYERS, STANCES, type Phase } from '@/core/movement';
-import {
-  BELLIES,
-  BREATH_WAYS,
-  CIRCLE_SCHOOLS,
-  COUNTINGS,
-  OUT_BREATHS,
-  ROUND_SCHOOLS,
-  SIDE_SCHOOLS,
-} from '@/core/words';
+import { BELLIES, BREATH_WAYS, CIRCLE_STYLES, COUNTINGS, OUT_BREATHS, ROUND_STYLES, SIDE_STYLES } from '@/core/words';
 import { FIT_WAYS, readPlan, stepsInOrder, INTROS, VIEWS, type ClassPlan, type Step } from '@/core/plan';
 import { readScript, writeScript } from '@/core/plain-script';
 import { demoClasses } from '@/demo/classes';
@@ -61,7 +53,7 @@ function awkward(chance: Random, plan: ClassPlan): ClassPlan {
         })),
       };
     }
-    if (one.kind === 'quiet') {
+    if (one.kind === 'silence') {
       return {
         ...one,
         name: line(),
@@ -111,7 +103,7 @@ function awkward(chance: Random, plan: ClassPlan): ClassPlan {
   const sections = plan.sections.map((section) => ({ ...section, title: line(), steps: section.steps.map(step) }));
   const ids = stepsInOrder({ ...plan, sections }).map(({ step: one }) => one.id);
   const pin = {
-    leftOut: chance.pick([true, false, null]),
+    skipped: chance.pick([true, false, null]),
     rounds: chance.pick([3, null]),
     seconds: chance.pick([45.5, null]),
   };
@@ -123,17 +115,17 @@ function awkward(chance: Random, plan: ClassPlan): ClassPlan {
     breathSeconds: chance.pick([null, 8.2]),
     pins: [{ stepId: chance.pick(ids), ...pin }],
   };
-  const schools = {
+  const style = {
     counting: chance.pick(COUNTINGS),
-    sides: chance.pick(SIDE_SCHOOLS),
+    sides: chance.pick(SIDE_STYLES),
     leftMark: line(),
     rightMark: line(),
-    circles: chance.pick(CIRCLE_SCHOOLS),
+    circles: chance.pick(CIRCLE_STYLES),
     breath: chance.pick(BREATH_WAYS),
     belly: chance.pick(BELLIES),
     outBreath: chance.pick(OUT_BREATHS),
-    rounds: chance.pick(ROUND_SCHOOLS),
-    restLine: text(),
+    rounds: chance.pick(ROUND_STYLES),
+    holdLine: text(),
   };
   const theme = { id: 't1', name: line(), words: [{ plain: line(), themed: line() }] };
   const aside = { check: 'c', stepId: chance.pick([null, chance.pick(ids)]), detail: text(), reason: text() };
@@ -145,11 +137,11 @@ function awkward(chance: Random, plan: ClassPlan): ClassPlan {
     audience: text(),
     lengths: [length],
     keepOnTarget: true,
-    schools,
+    style,
     silenceShare: chance.whole(0, 9) / 10,
     themes: [theme],
     themeId: chance.pick([null, 't1']),
-    setAside: [aside],
+    dismissed: [aside],
   };
 }
 

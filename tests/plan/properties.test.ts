@@ -63,10 +63,10 @@ describe('any class', () => {
       });
       for (const [at, { step }] of stepsInOrder(plan).entries()) {
         const timed = itemAt(timeline.steps, at);
-        if (step.leftOut) expect(timed.endSeconds, `seed ${seed}`).toBe(timed.startSeconds);
+        if (step.skipped) expect(timed.endSeconds, `seed ${seed}`).toBe(timed.startSeconds);
         // What is shown of a step's breath is what it was counted with: its own, its section's, or the profile's.
         const pace = stepPaces(plan).get(step.id);
-        if (pace) expect(timed.inShare, `seed ${seed}`).toBe(pace.inShare);
+        if (pace) expect(timed.inhaleShare, `seed ${seed}`).toBe(pace.inhaleShare);
       }
     }
   });
@@ -100,7 +100,7 @@ describe('any class', () => {
       const together = new Set([step.id, ...(companionsOf(plan).get(step.id) ?? []).map((one) => one.id)]);
       for (const { step: after } of stepsInOrder(applied.value.plan)) {
         const before = stepsInOrder(plan).find((one) => one.step.id === after.id)?.step;
-        expect(after.leftOut, `seed ${seed}`).toBe(together.has(after.id) ? true : before?.leftOut);
+        expect(after.skipped, `seed ${seed}`).toBe(together.has(after.id) ? true : before?.skipped);
       }
       expect(edited(applied.value.plan, applied.value.inverse), `seed ${seed}`).toEqual(plan);
     }
@@ -140,7 +140,7 @@ describe('any fit', () => {
         for (const { fit } of found.proposals) {
           const after = fit.edit ? edited(of, fit.edit) : of;
           for (const { step, section } of stepsInOrder(after)) {
-            if (!step.leftOut || step.pinned || companions.has(step.id)) continue;
+            if (!step.skipped || step.pinned || companions.has(step.id)) continue;
             expect(mayLeaveOut(step, section.role), `seed ${seed}: ${step.id}`).toBe(true);
           }
         }
@@ -175,20 +175,20 @@ describe('any fit', () => {
       const newId = countingIds('p');
       const [high, low] = [PRIORITIES[first], PRIORITIES[second]];
       const alike = (id: string, priority: (typeof PRIORITIES)[number]) => ({
-        ...makeContent(newId, id, { priority, preferredRounds: 4, leastRounds: 4, mostRounds: 4 }),
+        ...makeContent(newId, id, { priority, preferredRounds: 4, minRounds: 4, maxRounds: 4 }),
         kind: 'movement' as const,
         id,
         rounds: 4,
         seconds: 60,
         pinned: false,
-        leftOut: false,
+        skipped: false,
         view: 'front' as const,
         intro: 'full' as const,
         source: null,
       });
       const [, base] = plans(1, 2);
       const pace = { ...base.pace, breathSeconds: 9, pinned: true, closingRatio: 1 };
-      const section = { ...itemAt(base.sections, 0), role: 'main' as const, paceMultiplier: null, inShare: null };
+      const section = { ...itemAt(base.sections, 0), role: 'main' as const, paceMultiplier: null, inhaleShare: null };
       const plan = { ...base, pace, sections: [{ ...section, steps: [alike('a', high), alike('b', low)] }] };
       const found = proposeFits(plan, 36);
       if (!found.feasible) throw new Error('no fit');
@@ -204,12 +204,13 @@ describe('any breath pattern', () => {
     for (const seed of seeds(80)) {
       const chance = new Random(seed);
       const newId = countingIds(`s${seed}-`);
-      const pace = { breathSeconds: chance.whole(60, 140) / 10, inShare: chance.whole(30, 60) / 100 };
+      const pace = { breathSeconds: chance.whole(60, 140) / 10, inhaleShare: chance.whole(30, 60) / 100 };
       let pattern: readonly Phase[] = makeContent(newId, 'x').pattern;
       for (let turn = 0; turn < 40; turn++) {
         const at = chance.whole(0, pattern.length - 1);
         const act = chance.whole(0, 6);
-        if (act === 0) pattern = addPhase(newId, pattern, chance.pick(['in', 'out', 'rest', 'free'] as const), at);
+        if (act === 0)
+          pattern = addPhase(newId, pattern, chance.pick(['inhale', 'exhale', 'hold', 'free'] as const), at);
         else if (act === 1) pattern = splitPhase(newId, pattern, at, pace);
         else if (act === 2) pattern = joinPhases(pattern, at, pace);
         else if (act === 3) pattern = movePhase(pattern, at, chance.pick([-1, 1] as const));

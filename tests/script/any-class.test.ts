@@ -2,22 +2,22 @@ import { describe, expect, it } from 'vitest';
 import { planAfter, stepsInOrder, type ClassPlan, type MovementStep } from '@/core/plan';
 import { fitWords } from '@/core/script';
 import { expandPlan, type Cue, type Timeline } from '@/core/timeline';
-import { COUNTINGS, SIDE_SCHOOLS, sideWord, type Counting } from '@/core/words';
+import { COUNTINGS, SIDE_STYLES, sideWord, type Counting } from '@/core/words';
 import { cardinal } from '@/core/speech';
 import { Random } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
-/* Over seeded random classes: what is said of counts and sides agrees with the timeline, in every school. */
+/* Over seeded random classes: what is said of counts and sides agrees with the timeline, in every style. */
 
 const SEEDS = Array.from({ length: 150 }, (_, index) => 7_000 + index);
 
 function classOf(seed: number): { readonly plan: ClassPlan; readonly timeline: Timeline } {
   const chance = new Random(seed);
   const base = randomPlan(chance, { steps: chance.whole(2, 10), breathTenths: 5, choicesAtMost: 5 });
-  const schools = {
-    ...base.schools,
+  const style = {
+    ...base.style,
     counting: chance.pick(COUNTINGS),
-    sides: chance.pick(SIDE_SCHOOLS),
+    sides: chance.pick(SIDE_STYLES),
     leftMark: 'window side',
     rightMark: 'door side',
   };
@@ -33,7 +33,7 @@ function classOf(seed: number): { readonly plan: ClassPlan; readonly timeline: T
     ...section,
     steps: section.steps.map((step) => (step.kind === 'movement' ? words(step) : step)),
   }));
-  const plan = { ...base, schools, sections };
+  const plan = { ...base, style, sections };
   return { plan, timeline: expandPlan(plan) };
 }
 
@@ -47,7 +47,7 @@ function firstLines(timeline: Timeline, stepId: string): Cue[] {
   return [...found.values()];
 }
 
-/** What a school says with a round, reckoned here by itself. */
+/** What a style says with a round, reckoned here by itself. */
 function expected(counting: Counting, round: number, rounds: number): string {
   const capital = (value: number): string => {
     const word = cardinal(value);
@@ -68,15 +68,15 @@ describe('over random classes', () => {
     for (const seed of SEEDS) {
       const { plan, timeline } = classOf(seed);
       for (const { step } of stepsInOrder(plan)) {
-        if (step.kind !== 'movement' || step.leftOut || step.lead === 'own') continue;
+        if (step.kind !== 'movement' || step.skipped || step.pacedBy === 'own-pace') continue;
         const rounds = timeline.steps.find((timed) => timed.step === step.id)?.rounds ?? 0;
-        const counting = step.counting ?? plan.schools.counting;
+        const counting = step.counting ?? plan.style.counting;
         const told = timeline.cues.filter((cue) => cue.step === step.id && cue.announced.includes('Last one.'));
-        const sides = step.sides === 'in-turn' || step.sides === 'each-way' ? 2 : 1;
+        const sides = step.sides === 'one-then-other' || step.sides === 'both-directions' ? 2 : 1;
         expect(told.length, `seed ${seed}`).toBe(counting === 'none' || rounds === 1 ? 0 : sides);
         const begun = new Set<number>();
         for (const cue of firstLines(timeline, step.id)) {
-          const second = step.sides === 'alternate' && begun.has(cue.round);
+          const second = step.sides === 'alternating' && begun.has(cue.round);
           begun.add(cue.round);
           expect(cue.announced, `seed ${seed}, ${cue.id}`).toBe(second ? '' : expected(counting, cue.round, rounds));
         }
@@ -84,19 +84,19 @@ describe('over random classes', () => {
     }
   });
 
-  it('the side that is said is the side that is performed, in the words of the school', () => {
+  it('the side that is said is the side that is performed, in the words of the style', () => {
     for (const seed of SEEDS) {
       const { plan, timeline } = classOf(seed);
       for (const { step } of stepsInOrder(plan)) {
-        if (step.kind !== 'movement' || step.leftOut || step.lead === 'own') continue;
+        if (step.kind !== 'movement' || step.skipped || step.pacedBy === 'own-pace') continue;
         for (const cue of firstLines(timeline, step.id)) {
           const phase = timeline.phases.find(
             (one) => Math.abs(one.startSeconds - cue.motionSeconds) < 1e-6 && one.round > 0,
           );
           expect(phase?.side, `seed ${seed}`).toBe(cue.side);
           if (cue.side === null || (cue.source.part === 'phase' && cue.source.form !== 'full')) continue;
-          const first = step.sides === 'each-way' ? cue.side === 'one-way' : cue.side === step.startSide;
-          expect(cue.text, `seed ${seed}`).toContain(`o the ${sideWord(cue.side, plan.schools, first)}.`);
+          const first = step.sides === 'both-directions' ? cue.side === 'one-way' : cue.side === step.startSide;
+          expect(cue.text, `seed ${seed}`).toContain(`o the ${sideWord(cue.side, plan.style, first)}.`);
         }
       }
     }

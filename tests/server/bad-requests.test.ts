@@ -122,7 +122,7 @@ function heavyBodies(): readonly (readonly [name: string, sent: Sent])[] {
   const dense = `{"baseRevision":1,"own":[],"chosen":${'['.repeat(100_000)}${']'.repeat(100_000)}}`;
   return [
     ['corrections as a string', put(`/api/takes/${ids.takeId}`, ofTake('x'.repeat(20_000)))],
-    ['20 000 empty dismissals', put(`/api/classes/${ids.classId}`, { baseRevision: 1, plan: { ...plan, setAside: Array(20_000).fill({}) } })], // prettier-ignore
+    ['20 000 empty dismissals', put(`/api/classes/${ids.classId}`, { baseRevision: 1, plan: { ...plan, dismissed: Array(20_000).fill({}) } })], // prettier-ignore
     ['200 000 classes that are none', put(`/api/series/${ids.seriesId}`, { baseRevision: 1, title: 'x', classIds: Array(200_000).fill(null) })], // prettier-ignore
     ['12 000 classes that are none', put(`/api/series/${ids.seriesId}`, { baseRevision: 1, title: 'x', classIds: Array(12_000).fill(null) })], // prettier-ignore
     ['200 000 corrections that are none', put(`/api/takes/${ids.takeId}`, ofTake(Array(200_000).fill(null)))],

@@ -1,4 +1,5 @@
 import { firstItems, itemAt } from '@/core/units';
+import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { makeContent, makeLibraryMovement } from '@/core/movement';
@@ -101,7 +102,8 @@ describe('a class from a template', () => {
 describe('documents of an older version in the database', () => {
   it('are brought up to date when they are opened', async () => {
     const made = await addClass(who, { from: 'nothing', title: 'Old' });
-    const old = { ...made.plan, version: 2, keepOnTarget: undefined, lengths: undefined };
+    const { style: schools, ...rest } = made.plan;
+    const old = { ...rest, schools, version: 2, keepOnTarget: undefined, lengths: undefined };
     await who.db
       .update(classes)
       .set({ plan: old as unknown as ClassPlan })
@@ -185,5 +187,25 @@ describe('a series', () => {
       expect((await refusal(dropSeries(others, id, true))).code).toBe('no-series');
       expect((await refusal(nextInSeries(others, id))).code).toBe('no-series');
     }
+  });
+});
+
+describe('summaries of before', () => {
+  it('are brought to the words of this version by the migration', async () => {
+    const migration = readFileSync(
+      new URL('../../src/db/migrations/0009_summaries_in_plain_words.sql', import.meta.url),
+      'utf8',
+    );
+    const { id, summary } = itemAt(await library(who), 0);
+    const { pacedBy: _, ...rest } = summary;
+    const older = JSON.stringify({ ...rest, lead: 'own', sides: 'in-turn' });
+    await database.db.execute(sql`update movements set summary = ${older}::jsonb where id = ${id}`);
+    await database.db.execute(sql.raw(migration));
+    const after = (await library(who)).find((one) => one.id === id);
+    expect(after?.summary).toEqual({ ...rest, pacedBy: 'own-pace', sides: 'one-then-other' });
+    const { pacedBy, sides } = summary;
+    await database.db.execute(
+      sql`update movements set summary = summary || ${JSON.stringify({ pacedBy, sides })}::jsonb where id = ${id}`,
+    );
   });
 });

@@ -65,7 +65,7 @@ describe('the breath as tones, beside sox', () => {
     expect(number(whole, 'Length \\(seconds\\)')).toBeCloseTo(timeline.runtimeSeconds, 2);
     expect(number(whole, 'Maximum amplitude')).toBeGreaterThan(0.2);
     expect(number(whole, 'Maximum amplitude')).toBeLessThan(0.3);
-    const first = timeline.phases.find(({ kind }) => kind === 'in');
+    const first = timeline.phases.find(({ kind }) => kind === 'inhale');
     if (!first) throw new Error('no breath');
     expect(number(stat('trim', '0', String(first.startSeconds)), 'Maximum amplitude')).toBeLessThan(0.001);
     const during = stat('trim', String(first.startSeconds + 0.5), String(first.endSeconds - first.startSeconds - 1));

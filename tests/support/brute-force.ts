@@ -34,7 +34,7 @@ function taking(elastic: readonly ElasticItem[], tolerance: number, off: number)
   let left = Math.max(0, Math.abs(off) - tolerance);
   let total = 0;
   for (const item of [...elastic].sort((a, b) => a.costPerMillisecond - b.costPerMillisecond)) {
-    const taken = Math.min(left, off > 0 ? item.most - item.preferred : item.preferred - item.least);
+    const taken = Math.min(left, off > 0 ? item.max - item.preferred : item.preferred - item.min);
     total += taken * item.costPerMillisecond;
     left -= taken;
   }

@@ -38,13 +38,13 @@ class Program {
   /** A part that stretches; `present` names the binaries one of which is 1 while it is there. */
   stretch(item: ElasticItem, name: string, present: readonly string[] | null): void {
     const slope = (item.costPerMillisecond * 1000) / 1e9;
-    const most = [(item.most - item.preferred) / 1000, (item.preferred - item.least) / 1000];
+    const max = [(item.max - item.preferred) / 1000, (item.preferred - item.min) / 1000];
     ['up', 'down'].forEach((way, at) => {
       this.objective.push(`+ ${slope} ${way}${name}`);
       this.runtime.push(`${at === 0 ? '+' : '-'} ${way}${name}`);
-      this.bounds.push(`0 <= ${way}${name} <= ${most[at]}`);
+      this.bounds.push(`0 <= ${way}${name} <= ${max[at]}`);
       if (present === null) return;
-      const room = present.map((binary) => `- ${most[at]} ${binary}`).join(' ');
+      const room = present.map((binary) => `- ${max[at]} ${binary}`).join(' ');
       this.rows.push(`${way}there${name}: ${way}${name} ${room} <= 0`);
     });
   }

@@ -1,5 +1,5 @@
 import type { NewId } from '@/core/document';
-import { LEADS, makePhase, PRIORITIES, SIDE_PLANS, spokenLines } from '@/core/movement';
+import { PACINGS, makePhase, PRIORITIES, SIDE_PLANS, spokenLines } from '@/core/movement';
 import {
   COMPANIONS,
   emptyPlan,
@@ -43,18 +43,18 @@ export function randomPlan(chance: Random, size: RandomPlanSize): ClassPlan {
       ...plan.pace,
       closingRatio: ratio,
       curve: all ? chance.pick(['straight', 'eased']) : 'straight',
-      closingInShare: all && chance.yes(0.3) ? chance.whole(30, 60) / 100 : plan.pace.inShare,
-      leastBreathSeconds: Math.max(2, Math.round(Math.min(1, ratio) * (breath * 10 - size.breathTenths)) / 10),
-      mostBreathSeconds: Math.round(Math.max(1, ratio) * (breath * 10 + size.breathTenths)) / 10,
+      closingInhaleShare: all && chance.yes(0.3) ? chance.whole(30, 60) / 100 : plan.pace.inhaleShare,
+      minBreathSeconds: Math.max(2, Math.round(Math.min(1, ratio) * (breath * 10 - size.breathTenths)) / 10),
+      maxBreathSeconds: Math.round(Math.max(1, ratio) * (breath * 10 + size.breathTenths)) / 10,
       pinned: chance.yes(0.15),
     },
   };
 }
 
-function randomOverride(chance: Random): { paceMultiplier: number | null; inShare: number | null } {
+function randomOverride(chance: Random): { paceMultiplier: number | null; inhaleShare: number | null } {
   return {
     paceMultiplier: chance.yes(0.3) ? chance.whole(70, 140) / 100 : null,
-    inShare: chance.yes(0.3) ? chance.whole(30, 60) / 100 : null,
+    inhaleShare: chance.yes(0.3) ? chance.whole(30, 60) / 100 : null,
   };
 }
 
@@ -67,14 +67,14 @@ function randomStep(chance: Random, newId: NewId, size: RandomPlanSize): Step {
   if (kind < 0.76) return { ...randomQuiet(chance, newId), ...choice, ...accompanying };
   if (kind < 0.9) {
     const talk = makeTalk(newId, 'Talk', ['Feet a hand’s width apart.', 'Knees easy.']);
-    const tempo = all && chance.yes(0.4) ? { leastTempo: 0.9, mostTempo: chance.pick([1, 1.1, 1.25]) } : {};
+    const tempo = all && chance.yes(0.4) ? { minTempo: 0.9, maxTempo: chance.pick([1, 1.1, 1.25]) } : {};
     return { ...talk, ...tempo, caution: all && chance.yes(0.1), ...choice, ...accompanying };
   }
   return makeTransition(newId, 'Feet together', chance.whole(3, 8), 'Step in.', { ...choice, ...accompanying });
 }
 
 function randomChoice(chance: Random) {
-  return { priority: chance.pick(PRIORITIES), pinned: chance.yes(0.15), leftOut: chance.yes(0.1) };
+  return { priority: chance.pick(PRIORITIES), pinned: chance.yes(0.15), skipped: chance.yes(0.1) };
 }
 
 function randomQuiet(chance: Random, newId: NewId): Step {
@@ -82,8 +82,8 @@ function randomQuiet(chance: Random, newId: NewId): Step {
   return makeSilence(newId, 'Quiet', {
     preferredSeconds,
     seconds: preferredSeconds,
-    leastSeconds: chance.whole(5, preferredSeconds),
-    mostSeconds: chance.whole(preferredSeconds, 150),
+    minSeconds: chance.whole(5, preferredSeconds),
+    maxSeconds: chance.whole(preferredSeconds, 150),
     pinned: chance.yes(0.25),
     openingLine: chance.yes(0.5) ? 'Stand, and let the breath be.' : '',
   });
@@ -91,31 +91,31 @@ function randomQuiet(chance: Random, newId: NewId): Step {
 
 function randomMovement(chance: Random, newId: NewId, choicesAtMost: number, all: boolean): Step {
   const multiple = chance.pick([1, 1, 1, 2, 3]);
-  const least = multiple * chance.whole(1, 2);
-  const most = least + multiple * chance.whole(0, choicesAtMost - 1);
-  const preferredRounds = chance.whole(least, most);
+  const min = multiple * chance.whole(1, 2);
+  const max = min + multiple * chance.whole(0, choicesAtMost - 1);
+  const preferredRounds = chance.whole(min, max);
   const preferredSeconds = chance.whole(30, 120);
   return makeMovement(newId, 'Movement', {
     sides: chance.pick(SIDE_PLANS),
-    lead: all ? chance.pick([...LEADS, 'breath', 'breath', 'breath']) : 'breath',
+    pacedBy: all ? chance.pick([...PACINGS, 'breath', 'breath', 'breath']) : 'breath',
     preferredSeconds,
-    leastSeconds: chance.whole(20, preferredSeconds),
-    mostSeconds: chance.whole(preferredSeconds, 200),
+    minSeconds: chance.whole(20, preferredSeconds),
+    maxSeconds: chance.whole(preferredSeconds, 200),
     preferredRounds,
     rounds: preferredRounds,
-    leastRounds: least,
-    mostRounds: most,
+    minRounds: min,
+    maxRounds: max,
     multiple,
     pinned: chance.yes(0.15),
     paceMultiplier: chance.pick([1, 1, 1, 0.75, 1.25]),
-    inShare: all && chance.yes(0.2) ? 0.4 : null,
+    inhaleShare: all && chance.yes(0.2) ? 0.4 : null,
     teach: chance.yes(0.5) ? spokenLines(newId, ['Watch one, then join in.']) : [],
     pattern: [
-      makePhase(newId, { kind: 'in' }),
-      ...(chance.yes(0.3) ? [makePhase(newId, { kind: 'rest', share: null, seconds: 1.5 })] : []),
-      makePhase(newId, { kind: 'out' }),
+      makePhase(newId, { kind: 'inhale' }),
+      ...(chance.yes(0.3) ? [makePhase(newId, { kind: 'hold', share: null, seconds: 1.5 })] : []),
+      makePhase(newId, { kind: 'exhale' }),
       ...(chance.yes(0.2)
-        ? [makePhase(newId, { kind: 'in', share: 0.4 }), makePhase(newId, { kind: 'out', share: 0.6 })]
+        ? [makePhase(newId, { kind: 'inhale', share: 0.4 }), makePhase(newId, { kind: 'exhale', share: 0.6 })]
         : []),
     ],
   });

@@ -24,8 +24,8 @@ const timeline = expandPlan({
         preferredRounds: 5,
         rounds: 5,
         pattern: [
-          makePhase(newId, { kind: 'in', full: 'Breathe in, the lamp goes up.' }),
-          makePhase(newId, { kind: 'out', full: 'Breathe out, set it down.' }),
+          makePhase(newId, { kind: 'inhale', full: 'Breathe in, the lamp goes up.' }),
+          makePhase(newId, { kind: 'exhale', full: 'Breathe out, set it down.' }),
         ],
       }),
     ]),

@@ -88,7 +88,7 @@ const PIECES_WITHOUT_ANCHORS = 1_000;
 
 /** Some machines write a caption a word. Joined while they follow each other closely, they are captions as others write them. */
 function joinedWords(captions: readonly Caption[]): readonly Caption[] {
-  if (captions.length < WORD_CAPTIONS.least) return captions;
+  if (captions.length < WORD_CAPTIONS.min) return captions;
   const total = captions.reduce((sum, { startSeconds, endSeconds }) => sum + endSeconds - startSeconds, 0);
   if (total / captions.length > WORD_CAPTIONS.meanSeconds) return captions;
   const joined: Caption[] = [];
@@ -106,7 +106,7 @@ function joinedWords(captions: readonly Caption[]): readonly Caption[] {
   return joined;
 }
 
-const WORD_CAPTIONS = { least: 200, meanSeconds: 0.9, gapSeconds: 0.3, joinedSeconds: 3.5 } as const;
+const WORD_CAPTIONS = { min: 200, meanSeconds: 0.9, gapSeconds: 0.3, joinedSeconds: 3.5 } as const;
 
 function withWords(alignment: Alignment, { wordsIn }: WordedSpeech): Alignment {
   return {

@@ -18,24 +18,24 @@ const phase = (kind: PhaseLength['kind'], part: Partial<PhaseLength> = {}): Phas
   seconds: null,
   ...part,
 });
-const pace = { breathSeconds: 9, inShare: 0.45 };
+const pace = { breathSeconds: 9, inhaleShare: 0.45 };
 
 describe('a breath pattern', () => {
   it('takes the class’s ratio, an own share, or own seconds, in that order of strength', () => {
-    expect(phaseSeconds(phase('in'), pace)).toBeCloseTo(4.05);
-    expect(phaseSeconds(phase('out'), pace)).toBeCloseTo(4.95);
-    expect(phaseSeconds(phase('out', { share: 0.6 }), pace)).toBeCloseTo(5.4);
-    expect(phaseSeconds(phase('out', { share: 0.6, seconds: 2 }), pace)).toBe(2);
+    expect(phaseSeconds(phase('inhale'), pace)).toBeCloseTo(4.05);
+    expect(phaseSeconds(phase('exhale'), pace)).toBeCloseTo(4.95);
+    expect(phaseSeconds(phase('exhale', { share: 0.6 }), pace)).toBeCloseTo(5.4);
+    expect(phaseSeconds(phase('exhale', { share: 0.6, seconds: 2 }), pace)).toBe(2);
   });
 
   it('adds own seconds to a round without stretching them with the breath', () => {
-    const pattern = [phase('in'), phase('rest', { seconds: 1.5 }), phase('out')];
+    const pattern = [phase('inhale'), phase('hold', { seconds: 1.5 }), phase('exhale')];
     expect(roundMilliseconds(pattern, pace)).toBe(10_500);
     expect(roundMilliseconds(pattern, { ...pace, breathSeconds: 12 })).toBe(13_500);
   });
 
   it('counts several breaths to a round by their in-phases', () => {
-    const pattern = [phase('in'), phase('out'), phase('in'), phase('out', { share: 0.8 })];
+    const pattern = [phase('inhale'), phase('exhale'), phase('inhale'), phase('exhale', { share: 0.8 })];
     expect(breathsPerRound(pattern)).toBe(2);
     expect(breathsPerRound([phase('free', { seconds: 20 })])).toBe(1);
     expect(roundMilliseconds(pattern, pace)).toBe(Math.round(9000 * (1 + 0.45 + 0.8)));
@@ -63,7 +63,7 @@ describe('the pace profile', () => {
   });
 
   it('takes the ratio along', () => {
-    const profile = { inShare: 0.5, closingInShare: 0.4, curve: 'straight' } as const;
+    const profile = { inhaleShare: 0.5, closingInhaleShare: 0.4, curve: 'straight' } as const;
     expect([0, 1, 2].map((index) => inShareAlong(profile, index, 3))).toEqual([0.5, 0.45, 0.4]);
   });
 
@@ -74,14 +74,14 @@ describe('the pace profile', () => {
 
 describe('the lungs', () => {
   it('fill with the in, empty with the out, and stay at a rest', () => {
-    expect(lungsWithin('in', 1, 0)).toBe(1);
-    expect(lungsWithin('in', 0.5, 0)).toBeCloseTo(0.5);
-    expect(lungsWithin('rest', 0.7, 1)).toBe(1);
-    expect(lungsWithin('out', 1, 1)).toBe(0);
+    expect(lungsWithin('inhale', 1, 0)).toBe(1);
+    expect(lungsWithin('inhale', 0.5, 0)).toBeCloseTo(0.5);
+    expect(lungsWithin('hold', 0.7, 1)).toBe(1);
+    expect(lungsWithin('exhale', 1, 1)).toBe(0);
   });
 
   it('are followed from phase to phase', () => {
-    const kinds = ['spoken', 'in', 'rest', 'out', 'in', 'free'] as const;
+    const kinds = ['spoken', 'inhale', 'hold', 'exhale', 'inhale', 'free'] as const;
     const phases = kinds.map((kind, index) => ({ kind, startSeconds: index, endSeconds: index + 1 }));
     expect(lungsAtStarts(phases)).toEqual([0, 0, 1, 1, 0, 1]);
   });

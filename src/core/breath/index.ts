@@ -4,6 +4,7 @@ export {
   phaseSeconds,
   roundMilliseconds,
   type Pace,
+  PHASE_KINDS,
   type PhaseKind,
   type PhaseLength,
 } from './pattern';

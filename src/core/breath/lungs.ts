@@ -8,9 +8,9 @@ import type { PhaseKind } from './pattern';
  */
 export function lungsWithin(kind: PhaseKind | 'spoken', along: number, before: number): number {
   const eased = (1 - Math.cos(Math.PI * Math.min(1, Math.max(0, along)))) / 2;
-  if (kind === 'in') return before + (1 - before) * eased;
-  if (kind === 'out') return before * (1 - eased);
-  if (kind === 'rest') return before;
+  if (kind === 'inhale') return before + (1 - before) * eased;
+  if (kind === 'exhale') return before * (1 - eased);
+  if (kind === 'hold') return before;
   return 0;
 }
 

@@ -1,10 +1,11 @@
 import type { Milliseconds, Seconds } from '@/core/units';
 
-export type PhaseKind = 'in' | 'out' | 'rest' | 'free';
+export const PHASE_KINDS = ['inhale', 'exhale', 'hold', 'free'] as const;
+export type PhaseKind = (typeof PHASE_KINDS)[number];
 
 /**
- * How long a phase is. Own `seconds` when set; else `share` of one breath (0.45 = 45 %); else, for `in` and `out`,
- * the class's own in : out ratio. A `rest` or `free` phase has one of the two.
+ * How long a phase is. Own `seconds` when set; else `share` of one breath (0.45 = 45 %); else, for `inhale` and `exhale`,
+ * the class's own ratio of the two. A `hold` or `free` phase has one of the two.
  */
 export interface PhaseLength {
   readonly kind: PhaseKind;
@@ -17,25 +18,25 @@ export interface Pace {
   /** One breath, in and out with their shares, in seconds. */
   readonly breathSeconds: Seconds;
   /** Share of a breath that an unset `in` phase takes, between 0 and 1; an unset `out` takes the rest. */
-  readonly inShare: number;
+  readonly inhaleShare: number;
 }
 
 /** Length of one phase in seconds, unrounded. */
 export function phaseSeconds(phase: PhaseLength, pace: Pace): Seconds {
   if (phase.seconds !== null) return phase.seconds;
-  return shareOf(phase, pace.inShare) * pace.breathSeconds;
+  return shareOf(phase, pace.inhaleShare) * pace.breathSeconds;
 }
 
-function shareOf(phase: PhaseLength, inShare: number): number {
+function shareOf(phase: PhaseLength, inhaleShare: number): number {
   if (phase.share !== null) return phase.share;
-  if (phase.kind === 'in') return inShare;
-  if (phase.kind === 'out') return 1 - inShare;
+  if (phase.kind === 'inhale') return inhaleShare;
+  if (phase.kind === 'exhale') return 1 - inhaleShare;
   return 0;
 }
 
 /** Breaths in one round: its `in` phases, at least one. */
 export function breathsPerRound(pattern: readonly PhaseLength[]): number {
-  return Math.max(1, pattern.filter((phase) => phase.kind === 'in').length);
+  return Math.max(1, pattern.filter((phase) => phase.kind === 'inhale').length);
 }
 
 /**

@@ -32,35 +32,38 @@ const phase = (kind: PhaseKind, part: Partial<PresetPhase> = {}): PresetPhase =>
   ...part,
 });
 const shares = (inward: number, outward: number): PresetPhase[] => [
-  phase('in', { share: inward }),
-  phase('out', { share: outward }),
+  phase('inhale', { share: inward }),
+  phase('exhale', { share: outward }),
 ];
 
 /** Patterns of one round to start from. Common practice, no published source. */
 export const PRESETS: readonly PatternPreset[] = [
-  { id: 'one-breath', phases: [phase('in'), phase('out')] },
+  { id: 'one-breath', phases: [phase('inhale'), phase('exhale')] },
   { id: 'even', phases: shares(0.5, 0.5) },
   { id: 'longer-out', phases: shares(0.4, 0.6) },
-  { id: 'four-six', phases: [phase('in', { seconds: 4 }), phase('out', { seconds: 6 })] },
-  { id: 'rest-after-in', phases: [phase('in'), phase('rest', { seconds: 1.5 }), phase('out')] },
+  { id: 'four-six', phases: [phase('inhale', { seconds: 4 }), phase('exhale', { seconds: 6 })] },
+  { id: 'rest-after-in', phases: [phase('inhale'), phase('hold', { seconds: 1.5 }), phase('exhale')] },
   { id: 'slow-in-quick-out', phases: shares(0.65, 0.35) },
   { id: 'quick-in-slow-out', phases: shares(0.35, 0.65) },
   {
     id: 'four-breaths',
     phases: [
-      phase('in'),
-      phase('out'),
-      phase('in'),
-      phase('out', { share: 0.9 }),
-      phase('in'),
-      phase('out'),
-      phase('in'),
-      phase('out'),
+      phase('inhale'),
+      phase('exhale'),
+      phase('inhale'),
+      phase('exhale', { share: 0.9 }),
+      phase('inhale'),
+      phase('exhale'),
+      phase('inhale'),
+      phase('exhale'),
     ],
   },
-  { id: 'natural-belly', phases: [phase('in', { action: 'belly widens' }), phase('out', { action: 'belly softens' })] },
+  {
+    id: 'natural-belly',
+    phases: [phase('inhale', { action: 'belly widens' }), phase('exhale', { action: 'belly softens' })],
+  },
   {
     id: 'reversed-belly',
-    phases: [phase('in', { action: 'belly draws in' }), phase('out', { action: 'belly lets go' })],
+    phases: [phase('inhale', { action: 'belly draws in' }), phase('exhale', { action: 'belly lets go' })],
   },
 ];

@@ -13,8 +13,8 @@ export interface PaceProfile {
   /** Closing breath over opening breath: 1.5 takes 8 s to 12 s. */
   readonly closingRatio: number;
   /** Share of a breath that goes in, at the opening and at the closing. */
-  readonly inShare: number;
-  readonly closingInShare: number;
+  readonly inhaleShare: number;
+  readonly closingInhaleShare: number;
   readonly curve: PaceCurve;
 }
 
@@ -40,13 +40,13 @@ export function paceMultiplier(
 
 /** Share of a breath that goes in for movement `index` of `count`, in whole hundredths. */
 export function inShareAlong(
-  profile: Pick<PaceProfile, 'inShare' | 'closingInShare' | 'curve'>,
+  profile: Pick<PaceProfile, 'inhaleShare' | 'closingInhaleShare' | 'curve'>,
   index: number,
   count: number,
 ): number {
-  if (profile.inShare === profile.closingInShare) return profile.inShare;
+  if (profile.inhaleShare === profile.closingInhaleShare) return profile.inhaleShare;
   const along = alongCurve(profile.curve, index, count);
-  return Math.round((profile.inShare + (profile.closingInShare - profile.inShare) * along) * 100) / 100;
+  return Math.round((profile.inhaleShare + (profile.closingInhaleShare - profile.inhaleShare) * along) * 100) / 100;
 }
 
 /** Closing breath in seconds. */

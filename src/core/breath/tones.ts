@@ -39,7 +39,7 @@ export class BreathTones {
         this.phase++;
       }
       const now = this.phases.at(this.phase);
-      if (!now || seconds < now.startSeconds || (now.kind !== 'in' && now.kind !== 'out')) continue;
+      if (!now || seconds < now.startSeconds || (now.kind !== 'inhale' && now.kind !== 'exhale')) continue;
       const length = now.endSeconds - now.startSeconds;
       const passed = seconds - now.startSeconds;
       const full = lungsWithin(now.kind, passed / length, this.lungs);

@@ -35,7 +35,7 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
   let whole: readonly unknown[] = [];
   let generation = 0;
   function* inSlices(plan: ClassPlan, timeline: Timeline): Generator<void, Finding[]> {
-    const sets = [plan.schools, plan.voice, plan.themes, plan.themeId, plan.silenceShare];
+    const sets = [plan.style, plan.voice, plan.themes, plan.themeId, plan.silenceShare];
     if (sets.some((value, at) => value !== whole[at])) generation++;
     whole = sets;
     const context = contextOf(plan, timeline, ownTerms);
@@ -73,9 +73,9 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
 
 /** Everything of a step's place in time that its own checks can see. */
 function signOf({ timed }: StepContext, generation: number): string {
-  const { rounds, breathSeconds, inShare, teachSeconds } = timed;
+  const { rounds, breathSeconds, inhaleShare, teachSeconds } = timed;
   const length = timed.endSeconds - timed.startSeconds;
-  return [generation, rounds, breathSeconds, inShare, teachSeconds, length.toFixed(3)].join(' ');
+  return [generation, rounds, breathSeconds, inhaleShare, teachSeconds, length.toFixed(3)].join(' ');
 }
 
 function finish(check: Check, found: readonly Found[]): Finding[] {

@@ -29,7 +29,7 @@ export function textsKeptOf(step: Step): readonly StepText[] {
 export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonly Term[]): ClassContext {
   const steps: StepContext[] = [];
   stepsInOrder(plan).forEach(({ step, section }, index) => {
-    if (step.leftOut) return;
+    if (step.skipped) return;
     const timed = itemAt(timeline.steps, index);
     const cues = timeline.cues.slice(...timed.cueRange);
     steps.push({

@@ -2,7 +2,7 @@ import { applyEdit, type ClassPlan, type Edit } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import type { Checker } from './check-plan';
 import type { Finding } from './model';
-import { setAsideReason } from './set-aside';
+import { dismissalReason } from './dismissed';
 
 /** Findings fixed at once at most; each is looked for anew in the plan that the ones before it gave. */
 const FIXED_AT_MOST = 300;
@@ -21,7 +21,7 @@ export function fixAllEdit(plan: ClassPlan, check: Checker, name: Finding['check
         finding.check === name &&
         finding.fix?.kind === 'edit' &&
         !tried.has(keyOf(finding)) &&
-        setAsideReason(now, finding) === null,
+        dismissalReason(now, finding) === null,
     );
     if (next?.fix?.kind !== 'edit') break;
     tried.add(keyOf(next));

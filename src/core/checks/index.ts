@@ -11,5 +11,5 @@ export {
 export { checkPlan, createChecker, type Checker } from './check-plan';
 export { fixAllEdit } from './fix-all';
 export { CHECKS } from './registry';
-export { setAsideEdit, setAsideReason } from './set-aside';
+export { dismissEdit, dismissalReason } from './dismissed';
 export { CAUTION_LINES } from './safety/caution-lines';

@@ -30,10 +30,10 @@ export type FactName =
   | 'grade'
   | 'held'
   | 'lead'
-  | 'least'
+  | 'min'
   | 'left'
   | 'levels'
-  | 'most'
+  | 'max'
   | 'movements'
   | 'multiple'
   | 'name'
@@ -49,7 +49,7 @@ export type FactName =
   | 'round'
   | 'rounds'
   | 'said'
-  | 'school'
+  | 'style'
   | 'seconds'
   | 'section'
   | 'seen'
@@ -122,7 +122,7 @@ interface CheckHead {
 }
 
 /**
- * A check of one step by itself, which may look at nothing else of the class than its schools, voice and pace: so its
+ * A check of one step by itself, which may look at nothing else of the class than its style, voice and pace: so its
  * findings hold for as long as these and the step do.
  */
 export interface StepCheck extends CheckHead {

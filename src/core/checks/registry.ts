@@ -15,7 +15,7 @@ import { lastTwice } from './count/last-twice';
 import { lastUnannounced } from './count/last-unannounced';
 import { numberWrong } from './count/number-wrong';
 import { oddRounds } from './count/odd-rounds';
-import { roundsSchool } from './count/rounds-school';
+import { roundsStyle } from './count/rounds-style';
 import { sidesUnequal } from './count/sides-unequal';
 import { clockwiseView } from './side/clockwise-view';
 import { eyesBalance } from './side/eyes-balance';
@@ -70,7 +70,7 @@ export const CHECKS: readonly Check[] = [
   lastUnannounced,
   numberWrong,
   oddRounds,
-  roundsSchool,
+  roundsStyle,
   sidesUnequal,
   clockwiseView,
   eyesBalance,

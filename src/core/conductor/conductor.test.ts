@@ -129,7 +129,7 @@ describe('steps that are left out', () => {
     stepsInOrder(plan).map(({ step }) => step),
     3,
   );
-  const applied = applyEdit(plan, { kind: 'set-step', stepId: second.id, field: 'leftOut', value: true });
+  const applied = applyEdit(plan, { kind: 'set-step', stepId: second.id, field: 'skipped', value: true });
   const shorter = expandPlan(applied.ok ? applied.value.plan : plan);
   const startOf = (id: string): number => shorter.steps.find((step) => step.step === id)?.startSeconds ?? NaN;
 

@@ -157,8 +157,8 @@ const BIN: Seconds = 0.1;
  * begin where speech does, within 0.3 s. 0 where there is nothing to go by.
  */
 export function startInRecording(lines: readonly ShownLine[], speech: readonly Interval[]): Seconds {
-  const most = Math.max(0, ...speech.map(({ endSeconds }) => endSeconds));
-  const votes = new Float32Array(Math.ceil((BEFORE + most) / BIN) + 8);
+  const max = Math.max(0, ...speech.map(({ endSeconds }) => endSeconds));
+  const votes = new Float32Array(Math.ceil((BEFORE + max) / BIN) + 8);
   for (const line of lines)
     for (const { startSeconds } of speech) {
       const bin = Math.round((startSeconds - line.startSeconds + BEFORE) / BIN);

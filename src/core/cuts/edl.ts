@@ -43,11 +43,11 @@ function hourFrames({ counted, dropped }: FrameRate): number {
 }
 
 /** Text on one line, of characters that every reader of the format takes. */
-function plain(text: string, most: number): string {
+function plain(text: string, max: number): string {
   const ascii = text
     .normalize('NFKD')
     .replace(/[^\x20-\x7e]+/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
-  return ascii.slice(0, most) || 'Untitled';
+  return ascii.slice(0, max) || 'Untitled';
 }

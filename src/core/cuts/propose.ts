@@ -10,7 +10,7 @@ const ABOUT_REMARK: Seconds = 0.15;
 /** A cut shorter than this is not worth its jump. */
 const LEAST: Seconds = 1;
 
-export const DEAD_AIR = { usual: 6, least: 2, most: 120 } as const;
+export const DEAD_AIR = { usual: 6, min: 2, max: 120 } as const;
 
 /**
  * Cuts for a take: what lies before its first word and after its last, dead air where nobody speaks for

@@ -1,5 +1,5 @@
 import {
-  boolean,
+  boolean as trueOrFalse,
   mixed,
   number,
   object,
@@ -32,20 +32,20 @@ function isAbsent(value: unknown): value is null | undefined {
 }
 
 /** Text of at most `most` characters, which may be empty. */
-export function text(most: number, pattern = CLEAN_TEXT) {
+export function text(max: number, pattern = CLEAN_TEXT) {
   return string()
     .strict()
     .defined('missing')
     .nonNullable('missing')
     .typeError('not-text')
-    .test('length', `too-long:${most}`, (value) => isAbsent(value) || value.length <= most || [...value].length <= most)
+    .test('length', `too-long:${max}`, (value) => isAbsent(value) || value.length <= max || [...value].length <= max)
     .matches(pattern, { message: 'bad-characters', excludeEmptyString: true })
-    .meta({ most });
+    .meta({ max });
 }
 
 /** One line of at most `most` characters that is not blank. */
-export function title(most: number) {
-  return text(most, ONE_LINE)
+export function title(max: number) {
+  return text(max, ONE_LINE)
     .test('empty', 'empty', (value) => isAbsent(value) || value.trim() !== '')
     .meta({ blank: false });
 }
@@ -64,18 +64,18 @@ export function id() {
 }
 
 /** A number in bounds, both ends included. */
-export function within(bounds: { readonly least: number; readonly most: number }) {
+export function within(bounds: { readonly min: number; readonly max: number }) {
   return number()
     .strict()
     .defined('missing')
     .nonNullable('not-number')
     .typeError('not-number')
-    .min(bounds.least, `out-of-range:${bounds.least}:${bounds.most}`)
-    .max(bounds.most, `out-of-range:${bounds.least}:${bounds.most}`);
+    .min(bounds.min, `out-of-range:${bounds.min}:${bounds.max}`)
+    .max(bounds.max, `out-of-range:${bounds.min}:${bounds.max}`);
 }
 
-export function whole(least: number, most: number) {
-  return within({ least, most }).integer('not-whole');
+export function whole(min: number, max: number) {
+  return within({ min, max }).integer('not-whole');
 }
 
 export function oneOf<Value extends string | number>(values: readonly Value[]) {
@@ -92,15 +92,15 @@ export function oneOfOrNone<Value extends string>(values: readonly Value[]) {
     .oneOf([...values, null], `not-one-of:${values.join(' ')}`);
 }
 
-export function yesNo() {
-  return boolean().strict().defined('missing').nonNullable('not-yes-no').typeError('not-yes-no');
+export function boolean() {
+  return trueOrFalse().strict().defined('missing').nonNullable('not-yes-no').typeError('not-yes-no');
 }
 
 /**
  * A list of `least` to `most` items. Its length is judged before any of its items is looked at, and no more items are
  * once `ISSUES_AT_MOST` problems were found: a list of a million wrong items costs no more than one of twenty.
  */
-export function list<Item extends ItemSchema>(of: Item, most: number, least = 0) {
+export function list<Item extends ItemSchema>(of: Item, max: number, min = 0) {
   return mixed<InferType<Item>[]>((value): value is InferType<Item>[] => Array.isArray(value))
     .strict()
     .defined('missing')
@@ -108,19 +108,19 @@ export function list<Item extends ItemSchema>(of: Item, most: number, least = 0)
     .typeError('not-list')
     .test('items', 'not-list', (value, { path, createError, options }) => {
       if (!Array.isArray(value)) return true;
-      if (value.length < least) return createError({ message: `too-few:${least}` });
-      if (value.length > most) return createError({ message: `too-many:${most}` });
+      if (value.length < min) return createError({ message: `too-few:${min}` });
+      if (value.length > max) return createError({ message: `too-many:${max}` });
       return eachIn(
         value.map((item, index) => [`${path}[${index}]`, item, of] as const),
         value,
         options,
       );
     })
-    .meta({ items: of, most, least });
+    .meta({ items: of, max, min });
 }
 
 /** A record of at most `most` entries under keys that `key` allows; judged like a list. */
-export function record<Value extends ItemSchema>(of: Value, most: number, key = ID) {
+export function record<Value extends ItemSchema>(of: Value, max: number, key = ID) {
   return mixed<Record<string, InferType<Value>>>((value): value is Record<string, InferType<Value>> => isRecord(value))
     .strict()
     .defined('missing')
@@ -129,7 +129,7 @@ export function record<Value extends ItemSchema>(of: Value, most: number, key = 
     .test('entries', 'not-object', (value, { path, createError, options }) => {
       if (!isRecord(value)) return true;
       const keys = Object.keys(value);
-      if (keys.length > most) return createError({ message: `too-many:${most}` });
+      if (keys.length > max) return createError({ message: `too-many:${max}` });
       if (!keys.every((one) => key.test(one))) return createError({ message: 'bad-id' });
       return eachIn(
         keys.map((one) => [`${path}.${one}`, value[one], of] as const),

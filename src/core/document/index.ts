@@ -14,7 +14,7 @@ export {
   title,
   whole,
   within,
-  yesNo,
+  boolean,
 } from './fields';
 export { jsonSchemaOf, type JsonSchema } from './json-schema';
 export { judge, readJson } from './judge';

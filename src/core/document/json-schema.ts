@@ -13,8 +13,8 @@ interface Described {
 
 /** What the builders of `fields.ts` say of a schema that Yup's own description does not. */
 interface Meta {
-  readonly most?: number;
-  readonly least?: number;
+  readonly max?: number;
+  readonly min?: number;
   readonly blank?: boolean;
   readonly items?: ISchema<unknown>;
   readonly oneOf?: readonly AnySchema[];
@@ -39,9 +39,9 @@ function bareSchemaOf(schema: ISchema<unknown>, described: Described): JsonSchem
   return textOf(described, meta);
 }
 
-function listOf({ most, least }: Meta, items: ISchema<unknown>): JsonSchema {
-  const fewest = least ? { minItems: least } : {};
-  return { type: 'array', items: jsonSchemaOf(items), ...fewest, maxItems: most };
+function listOf({ max, min }: Meta, items: ISchema<unknown>): JsonSchema {
+  const fewest = min ? { minItems: min } : {};
+  return { type: 'array', items: jsonSchemaOf(items), ...fewest, maxItems: max };
 }
 
 function objectOf(schema: AnySchema): JsonSchema {
@@ -56,11 +56,11 @@ function numberOf(described: Described): JsonSchema {
   return { type, minimum: param('min'), maximum: param('max') };
 }
 
-function textOf(described: Described, { most, blank }: Meta): JsonSchema {
+function textOf(described: Described, { max, blank }: Meta): JsonSchema {
   const pattern = described.tests.find(({ name }) => name === 'matches')?.params?.regex;
   const text = {
     type: 'string',
-    ...(most === undefined ? {} : { maxLength: most }),
+    ...(max === undefined ? {} : { maxLength: max }),
     ...(pattern instanceof RegExp ? { pattern: pattern.source } : {}),
   };
   return blank === false ? { type: 'string', allOf: [text, { type: 'string', pattern: '\\S' }] } : text;

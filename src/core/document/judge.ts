@@ -18,8 +18,8 @@ export function judge(raw: unknown, schema: AnySchema): Result<unknown, readonly
 }
 
 /** Reads the JSON of a file: without a byte order mark, at most `most` characters. */
-export function readJson(text: string, most: number): Result<unknown, Issue> {
-  if (text.length > most) return failed({ code: 'too-large', at: '', facts: { megabytes: most / 1024 / 1024 } });
+export function readJson(text: string, max: number): Result<unknown, Issue> {
+  if (text.length > max) return failed({ code: 'too-large', at: '', facts: { megabytes: max / 1024 / 1024 } });
   if (text.trim() === '') return failed({ code: 'empty-file', at: '', facts: {} });
   let document: unknown;
   try {

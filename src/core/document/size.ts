@@ -8,7 +8,7 @@ const DEPTH = 24;
  * the database can hold (NUL, halves of characters). It keeps a list of its own instead of calling itself, so that
  * depth costs nothing, and gives up at the first problem.
  */
-export function tooBig(document: unknown, most: number): Issue | null {
+export function tooBig(document: unknown, max: number): Issue | null {
   const waiting: unknown[] = [document];
   const depths: number[] = [0];
   let seen = 0;
@@ -17,10 +17,10 @@ export function tooBig(document: unknown, most: number): Issue | null {
     const at = depths.pop() ?? 0;
     if (typeof value === 'string' && !isClean(value)) return { code: 'bad-characters', at: '', facts: {} };
     if (typeof value !== 'object' || value === null) continue;
-    if (at >= DEPTH) return { code: 'too-deep', at: '', facts: { most: DEPTH } };
+    if (at >= DEPTH) return { code: 'too-deep', at: '', facts: { max: DEPTH } };
     const inside: unknown[] = Array.isArray(value) ? value : Object.values(value);
     seen += inside.length;
-    if (seen > most) return { code: 'too-many-values', at: '', facts: { most } };
+    if (seen > max) return { code: 'too-many-values', at: '', facts: { max } };
     if (!Array.isArray(value) && !Object.keys(value).every(isClean)) {
       return { code: 'bad-characters', at: '', facts: {} };
     }

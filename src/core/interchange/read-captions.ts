@@ -12,7 +12,7 @@ export function readCaptions(text: string): Result<CaptionsRead, Issue> {
   const read = readAnyCaptions(text);
   const long = read.ok ? read.value.captions.findIndex((one) => one.text.length > CAPTION_LIMITS.characters) : -1;
   if (long < 0) return read;
-  return failed({ code: 'caption-too-long', at: `caption ${long + 1}`, facts: { most: CAPTION_LIMITS.characters } });
+  return failed({ code: 'caption-too-long', at: `caption ${long + 1}`, facts: { max: CAPTION_LIMITS.characters } });
 }
 
 function readAnyCaptions(text: string): Result<CaptionsRead, Issue> {

@@ -43,8 +43,8 @@ export function proposalsOf(plan: ClassPlan, usual: Usual, wantedSeconds: Second
 
 function voice(plan: ClassPlan, { syllablesPerMinute }: Usual): Proposal[] {
   if (syllablesPerMinute === null) return [];
-  const { least, most } = LIMITS.syllablesPerMinute;
-  const to = Math.round(Math.min(most, Math.max(least, syllablesPerMinute)));
+  const { min, max } = LIMITS.syllablesPerMinute;
+  const to = Math.round(Math.min(max, Math.max(min, syllablesPerMinute)));
   const from = plan.voice.syllablesPerMinute;
   if (Math.abs(to / from - 1) < LEAST.voiceShare) return [];
   const edit = setPlan('voice', { ...plan.voice, syllablesPerMinute: to });
@@ -54,7 +54,7 @@ function voice(plan: ClassPlan, { syllablesPerMinute }: Usual): Proposal[] {
 function breath(plan: ClassPlan, { breathSeconds }: Usual): Proposal[] {
   if (breathSeconds === null) return [];
   const { pace } = plan;
-  const bounded = Math.min(pace.mostBreathSeconds, Math.max(pace.leastBreathSeconds, breathSeconds));
+  const bounded = Math.min(pace.maxBreathSeconds, Math.max(pace.minBreathSeconds, breathSeconds));
   const to = Math.round(bounded * 10) / 10;
   if (Math.abs(to - pace.breathSeconds) < LEAST.breathSeconds - 1e-9) return [];
   const edit = setPlan('pace', breathAsked(pace, to));
@@ -70,8 +70,8 @@ function teaching(plan: ClassPlan, usual: Usual): Proposal[] {
     const taken = usual.teachSeconds.get(step.id);
     const last = step.teach.at(-1);
     if (taken === undefined || !last || from === 0) return [];
-    const { least, most } = LIMITS.pauseSeconds;
-    const pauseSeconds = Math.min(most, Math.max(least, Math.round((last.pauseSeconds + taken - from) * 10) / 10));
+    const { min, max } = LIMITS.pauseSeconds;
+    const pauseSeconds = Math.min(max, Math.max(min, Math.round((last.pauseSeconds + taken - from) * 10) / 10));
     const change = pauseSeconds - last.pauseSeconds;
     if (Math.abs(change) < Math.max(LEAST.teachSeconds, LEAST.teachShare * from)) return [];
     const edit = setStep(step, 'teach', withLastPause(step.teach, pauseSeconds));
@@ -84,8 +84,8 @@ function target(plan: ClassPlan, usual: Usual, wantedSeconds: Seconds): Proposal
   const atTarget = (predictedSeconds(plan, usual) * targetSeconds) / toSeconds(planMilliseconds(plan));
   if (!Number.isFinite(atTarget) || Math.abs(atTarget / wantedSeconds - 1) < LEAST.targetShare) return [];
   // What is left once voice, breath and teaching are as they are: the target gives way by it.
-  const { least, most } = LIMITS.targetSeconds;
-  const to = Math.min(most, Math.max(least, Math.round(wantedSeconds / (1 + usual.beyond))));
+  const { min, max } = LIMITS.targetSeconds;
+  const to = Math.min(max, Math.max(min, Math.round(wantedSeconds / (1 + usual.beyond))));
   if (Math.abs(to / targetSeconds - 1) < LEAST.targetShare) return [];
   const edit = setPlan('targetSeconds', to);
   return [{ kind: 'target', step: null, pauseSeconds: null, from: targetSeconds, to, edit }];

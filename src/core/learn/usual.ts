@@ -54,7 +54,7 @@ export function predictedSeconds(plan: ClassPlan, usual: Usual): Seconds {
 /** The movements of a plan that are performed. */
 export function performedMovements(plan: ClassPlan): MovementStep[] {
   return plan.sections.flatMap(({ steps }) =>
-    steps.filter((step): step is MovementStep => isMovement(step) && !step.leftOut),
+    steps.filter((step): step is MovementStep => isMovement(step) && !step.skipped),
   );
 }
 

@@ -6,9 +6,11 @@ export {
   contentOf,
   contentSince2,
   contentSince3,
+  contentSince4,
   movementUpToDate,
   readMovement,
   readMovementText,
+  renamedFields,
 } from './read';
 export { checkContent } from './relations';
 export {

@@ -3,8 +3,8 @@ import type { Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } fr
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './vocabulary';
 
 export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
-  const breath = { in: 'In.', out: 'Out.', rest: '', free: '' }[part.kind];
-  const share = part.kind === 'rest' || part.kind === 'free' ? 0.1 : null;
+  const breath = { inhale: 'In.', exhale: 'Out.', hold: '', free: '' }[part.kind];
+  const share = part.kind === 'hold' || part.kind === 'free' ? 0.1 : null;
   return {
     id: newId(),
     share,
@@ -49,19 +49,19 @@ export function makeContent(newId: NewId, name: string, part: Partial<MovementCo
     otherNames: [],
     stanceStart: null,
     stanceEnd: null,
-    sides: 'none',
+    sides: 'together',
     startSide: 'left',
-    pattern: [makePhase(newId, { kind: 'in' }), makePhase(newId, { kind: 'out' })],
-    lead: 'breath',
+    pattern: [makePhase(newId, { kind: 'inhale' }), makePhase(newId, { kind: 'exhale' })],
+    pacedBy: 'breath',
     preferredRounds: 3,
-    leastRounds: 2,
-    mostRounds: 9,
+    minRounds: 2,
+    maxRounds: 9,
     multiple: 1,
     preferredSeconds: preferred,
-    leastSeconds: Math.round(preferred / 2),
-    mostSeconds: preferred * 2,
+    minSeconds: Math.round(preferred / 2),
+    maxSeconds: preferred * 2,
     paceMultiplier: 1,
-    inShare: null,
+    inhaleShare: null,
     teach: [],
     fade: ['full', 'short', 'breath'],
     fadePins: [],

@@ -27,11 +27,11 @@ import {
 
 let count = 0;
 const newId = (): string => `m${++count}`;
-const pace = { breathSeconds: 10, inShare: 0.4 };
+const pace = { breathSeconds: 10, inhaleShare: 0.4 };
 const lengths = (pattern: readonly Phase[]): number[] => pattern.map((phase) => phaseSeconds(phase, pace));
 const pattern = (): Phase[] => [
-  makePhase(newId, { kind: 'in', action: 'rise', full: 'Rise.' }),
-  makePhase(newId, { kind: 'out', action: 'sink', full: 'Sink.' }),
+  makePhase(newId, { kind: 'inhale', action: 'rise', full: 'Rise.' }),
+  makePhase(newId, { kind: 'exhale', action: 'sink', full: 'Sink.' }),
 ];
 
 describe('changes to a breath pattern', () => {
@@ -41,8 +41,8 @@ describe('changes to a breath pattern', () => {
     expect(lengths(split)).toEqual([4, 3, 3]);
     const joined = joinPhases(split, 1, pace);
     expect(lengths(joined)).toEqual([4, 6]);
-    expect(joined[1]).toMatchObject({ kind: 'out', action: 'sink', full: 'Sink.' });
-    expect(joinPhases(before, 0, pace)[0]).toMatchObject({ kind: 'in', action: 'rise sink', full: 'Rise. Sink.' });
+    expect(joined[1]).toMatchObject({ kind: 'exhale', action: 'sink', full: 'Sink.' });
+    expect(joinPhases(before, 0, pace)[0]).toMatchObject({ kind: 'inhale', action: 'rise sink', full: 'Rise. Sink.' });
   });
 
   it('a border gives to one phase what it takes from the other, and never all of it', () => {
@@ -53,9 +53,9 @@ describe('changes to a breath pattern', () => {
   });
 
   it('adds, moves, lengthens and removes, and never leaves a round empty', () => {
-    const three = addPhase(newId, pattern(), 'rest', 0);
-    expect(three.map((phase) => phase.kind)).toEqual(['in', 'rest', 'out']);
-    expect(movePhase(three, 1, 1).map((phase) => phase.kind)).toEqual(['in', 'out', 'rest']);
+    const three = addPhase(newId, pattern(), 'hold', 0);
+    expect(three.map((phase) => phase.kind)).toEqual(['inhale', 'hold', 'exhale']);
+    expect(movePhase(three, 1, 1).map((phase) => phase.kind)).toEqual(['inhale', 'exhale', 'hold']);
     expect(movePhase(three, 0, -1)).toBe(three);
     expect(lengths(lengthenPhase(pattern(), 0, 0.5, pace))).toEqual([4.5, 6]);
     const [only] = firstItems(pattern(), 1);
@@ -65,9 +65,9 @@ describe('changes to a breath pattern', () => {
   it('keeps the words when another shape is taken', () => {
     const shaped = presetPattern(newId, 'rest-after-in', pattern());
     expect(shaped.map(({ kind, full }) => [kind, full])).toEqual([
-      ['in', 'Rise.'],
-      ['rest', ''],
-      ['out', 'Sink.'],
+      ['inhale', 'Rise.'],
+      ['hold', ''],
+      ['exhale', 'Sink.'],
     ]);
     for (const { id } of PRESETS) {
       const made = makeLibraryMovement(makeContent(newId, id, { pattern: presetPattern(newId, id, []) }));
@@ -86,20 +86,24 @@ describe('remarks on a breath pattern', () => {
     [15.1, ['slower-than-slow']],
     [2.5, ['quicker-than-resting']],
   ] as const)('a breath of %s s', (breathSeconds, codes) => {
-    const notes = patternNotes(pattern(), { breathSeconds, inShare: 0.45 });
+    const notes = patternNotes(pattern(), { breathSeconds, inhaleShare: 0.45 });
     expect(notes.map((note) => note.code)).toEqual(codes);
   });
 
   it('a rest of more than four seconds', () => {
-    const rest = makePhase(newId, { kind: 'rest', share: null, seconds: 4.5 });
+    const rest = makePhase(newId, { kind: 'hold', share: null, seconds: 4.5 });
     expect(patternNotes([...pattern(), rest], pace)).toEqual([{ code: 'long-rest', index: 2, seconds: 4.5 }]);
   });
 });
 
-/** An entry as version 1 wrote it. */
-function withoutNew(movement: Movement): object {
-  const old = new Set(['fadePins', 'moments', 'counting', 'leadSeconds', 'shorts']);
-  return JSON.parse(JSON.stringify(movement, (key, value: unknown) => (old.has(key) ? undefined : value))) as object;
+/** An entry as version 3 wrote it, without some fields. */
+function older(movement: Movement, without: readonly string[]): object {
+  const { pacedBy, inhaleShare, minRounds, maxRounds, minSeconds, maxSeconds, ...rest } = movement;
+  const pattern = rest.pattern.map((phase) => ({ ...phase, kind: phase.kind === 'inhale' ? 'in' : 'out' }));
+  const named = { lead: pacedBy, inShare: inhaleShare, leastRounds: minRounds, mostRounds: maxRounds };
+  const third = { ...rest, ...named, leastSeconds: minSeconds, mostSeconds: maxSeconds, sides: 'none', pattern };
+  const old = new Set(without);
+  return JSON.parse(JSON.stringify(third, (key, value: unknown) => (old.has(key) ? undefined : value))) as object;
 }
 
 describe('the library’s door', () => {
@@ -108,25 +112,29 @@ describe('the library’s door', () => {
   it('reads what was written and names every problem at its place', () => {
     const read = readMovementText(JSON.stringify(movement));
     expect(read.ok && read.value).toEqual(movement);
-    const bad = { ...movement, name: '', leastRounds: 0, levels: [{ name: 'Small' }], extra: 1 };
+    const bad = { ...movement, name: '', minRounds: 0, levels: [{ name: 'Small' }], extra: 1 };
     const refused = readMovement(bad);
     expect(refused.ok ? [] : refused.problem.map(({ at, code }) => `${at} ${code}`.trim()).sort()).toEqual([
-      'leastRounds out-of-range',
       'levels[0].line missing',
       'levels[0].note missing',
+      'minRounds out-of-range',
       'name empty',
       'unknown-field',
     ]);
-    const older = readMovement({ ...withoutNew(movement), version: 1 });
-    expect(older.ok && older.value).toEqual(movement);
-    const { shorts: _, ...second } = movement;
-    const newer = readMovement({ ...second, version: 2 });
-    expect(newer.ok && newer.value).toEqual(movement);
-    const turned = readMovement({ ...movement, leastRounds: 5, mostRounds: 3 });
+    const first = ['fadePins', 'moments', 'counting', 'leadSeconds', 'shorts'];
+    for (const [version, without] of [
+      [1, first],
+      [2, ['shorts']],
+      [3, []],
+    ] as const) {
+      const read = readMovement({ ...older(movement, without), version });
+      expect(read.ok && read.value, `version ${version}`).toEqual(movement);
+    }
+    const turned = readMovement({ ...movement, minRounds: 5, maxRounds: 3 });
     expect(turned.ok ? [] : turned.problem.map(({ code }) => code)).toEqual(['bounds-turned']);
   });
 
-  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 4 }], ['text']])(
+  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 5 }], ['text']])(
     'refuses %j',
     (raw) => {
       expect(readMovement(raw).ok).toBe(false);
@@ -154,7 +162,7 @@ describe('narrowing the library', () => {
     makeLibraryMovement(
       makeContent(newId, 'Heron', {
         stanceStart: 'feet-together',
-        sides: 'in-turn',
+        sides: 'one-then-other',
         cautions: ['balance'],
         levels: [
           { name: 'Small', note: '', line: '' },
@@ -171,7 +179,7 @@ describe('narrowing the library', () => {
     [{ role: 'closing' }, false],
     [{ stance: 'feet-together' }, true],
     [{ stance: 'seated' }, true], // it may end in any stance
-    [{ sides: 'alternate' }, false],
+    [{ sides: 'alternating' }, false],
     [{ caution: 'balance' }, true],
     [{ noCaution: true }, false],
     [{ levels: 2 }, true],

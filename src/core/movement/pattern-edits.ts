@@ -23,7 +23,7 @@ export function splitPhase(newId: NewId, pattern: Pattern, index: number, pace: 
   const phase = pattern[index];
   if (!phase || pattern.length >= LIMITS.phases) return pattern;
   const half = phaseSeconds(phase, pace) / 2;
-  if (half < LIMITS.phaseSeconds.least) return pattern;
+  if (half < LIMITS.phaseSeconds.min) return pattern;
   const first = withLength(phase, half, pace);
   const second = { ...first, id: newId(), action: '', full: '', short: '', breath: '' };
   return [...pattern.slice(0, index), first, second, ...pattern.slice(index + 1)];
@@ -95,15 +95,15 @@ export function presetPattern(newId: NewId, preset: PresetId, from: Pattern): Pa
 /** The shortest a phase can be, in its own seconds or as a share. */
 function leastLength(phase: Phase, pace: Pace): Seconds {
   const { phaseSeconds: own, share } = LIMITS;
-  return phase.seconds === null ? Math.max(own.least, share.least * pace.breathSeconds) : own.least;
+  return phase.seconds === null ? Math.max(own.min, share.min * pace.breathSeconds) : own.min;
 }
 
 /** The phase with a length in seconds, kept as seconds where it has its own, else as a share in whole hundredths. */
 function withLength(phase: Phase, seconds: Seconds, pace: Pace): Phase {
-  const { least, most } = LIMITS.phaseSeconds;
+  const { min, max } = LIMITS.phaseSeconds;
   if (phase.seconds !== null) {
-    return { ...phase, seconds: Math.round(Math.min(most, Math.max(least, seconds)) * 10) / 10 };
+    return { ...phase, seconds: Math.round(Math.min(max, Math.max(min, seconds)) * 10) / 10 };
   }
   const share = Math.round((seconds / pace.breathSeconds) * 100) / 100;
-  return { ...phase, share: Math.min(LIMITS.share.most, Math.max(LIMITS.share.least, share)) };
+  return { ...phase, share: Math.min(LIMITS.share.max, Math.max(LIMITS.share.min, share)) };
 }

@@ -5,15 +5,15 @@ import type { MovementContent } from './schema';
 export function checkContent(movement: MovementContent, at: string, once: (id: string, at: string) => void): Issue[] {
   const issues: Issue[] = [];
   const place = (path: string): string => (at === '' ? path : `${at}.${path}`);
-  if (movement.leastRounds > movement.mostRounds) {
-    issues.push(bounds(place('leastRounds'), movement.leastRounds, movement.mostRounds));
+  if (movement.minRounds > movement.maxRounds) {
+    issues.push(bounds(place('minRounds'), movement.minRounds, movement.maxRounds));
   }
-  if (movement.leastSeconds > movement.mostSeconds) {
-    issues.push(bounds(place('leastSeconds'), movement.leastSeconds, movement.mostSeconds));
+  if (movement.minSeconds > movement.maxSeconds) {
+    issues.push(bounds(place('minSeconds'), movement.minSeconds, movement.maxSeconds));
   }
   movement.pattern.forEach((phase, index) => {
     once(phase.id, place(`pattern[${index}]`));
-    const led = phase.kind === 'in' || phase.kind === 'out';
+    const led = phase.kind === 'inhale' || phase.kind === 'exhale';
     if (!led && phase.share === null && phase.seconds === null) {
       issues.push({ code: 'phase-without-length', at: place(`pattern[${index}]`), facts: { kind: phase.kind } });
     }
@@ -22,6 +22,6 @@ export function checkContent(movement: MovementContent, at: string, once: (id: s
   return issues;
 }
 
-function bounds(at: string, least: number, most: number): Issue {
-  return { code: 'bounds-turned', at, facts: { least, most } };
+function bounds(at: string, min: number, max: number): Issue {
+  return { code: 'bounds-turned', at, facts: { min, max } };
 }

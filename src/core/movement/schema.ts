@@ -12,13 +12,14 @@ import {
   type Stored,
   type StoredFields,
 } from '@/core/document';
+import { PHASE_KINDS } from '@/core/breath';
 import { COUNTINGS } from '@/core/words';
 import { MOVEMENT_LIMITS as LIMITS } from './limits';
 import {
   CAUTIONS,
   FORMS,
   LAYERS,
-  LEADS,
+  PACINGS,
   MOVEMENT_FORMAT,
   MOVEMENT_VERSION,
   PRIORITIES,
@@ -49,7 +50,7 @@ export type SpokenLine = Stored<typeof spokenLineSchema>;
 /** One phase of a round, with what is done and said in it. */
 const phaseSchema = shape({
   id: id(),
-  kind: oneOf(['in', 'out', 'rest', 'free'] as const),
+  kind: oneOf(PHASE_KINDS),
   /** Share of one breath (0.45 = 45 %); `null` takes the class's in : out ratio. */
   share: within(LIMITS.share).nullable(),
   /** Own length in seconds; wins over `share`. */
@@ -104,21 +105,21 @@ export const contentFields = {
   sides: oneOf(SIDE_PLANS),
   startSide: oneOf(['left', 'right'] as const),
   pattern: list(phaseSchema, LIMITS.phases, 1),
-  lead: oneOf(LEADS),
+  pacedBy: oneOf(PACINGS),
   /** Rounds the instructor asked for, on each side; the fit stays near it. Breath-led only. */
   preferredRounds: whole(1, LIMITS.rounds),
-  leastRounds: whole(1, LIMITS.rounds),
-  mostRounds: whole(1, LIMITS.rounds),
+  minRounds: whole(1, LIMITS.rounds),
+  maxRounds: whole(1, LIMITS.rounds),
   /** Rounds come in multiples of this. */
   multiple: whole(1, LIMITS.rounds),
   /** Counted time asked for, both sides together, teaching not counted. Clock-led and own-pace only. */
-  preferredSeconds: within(LIMITS.quietSeconds),
-  leastSeconds: within(LIMITS.quietSeconds),
-  mostSeconds: within(LIMITS.quietSeconds),
+  preferredSeconds: within(LIMITS.countedSeconds),
+  minSeconds: within(LIMITS.countedSeconds),
+  maxSeconds: within(LIMITS.countedSeconds),
   /** Multiplier on the class's breath, in hundredths. */
   paceMultiplier: within(LIMITS.paceMultiplier),
   /** Own share of a breath that goes in; `null` takes the class's. */
-  inShare: within(LIMITS.inShare).nullable(),
+  inhaleShare: within(LIMITS.inhaleShare).nullable(),
   /** Said, with the movement shown, before the first counted round; timed by speech. */
   teach: list(spokenLineSchema, LIMITS.spokenLines),
   /** Which form is said on round 1, 2, ...; the last one holds for the rest. */
@@ -131,10 +132,10 @@ export const contentFields = {
   counting: oneOfOrNone(COUNTINGS),
   /** Said before the words of each side's final round, or to call people back from their own pace; may be empty. */
   lastRoundLine: line(),
-  /** Said in the change between the two sides of an in-turn or each-way movement. */
+  /** Said in the change between the two sides of a movement of one side, then the other, or of both directions. */
   sideChangeLine: line(),
   /** Length of that change, in seconds. */
-  sideChangeSeconds: within({ least: 0, most: LIMITS.phaseSeconds.most }),
+  sideChangeSeconds: within({ min: 0, max: LIMITS.phaseSeconds.max }),
   /** None, or up to three, the easiest first. */
   levels: list(levelSchema, LIMITS.levels),
   cautions: list(oneOf(CAUTIONS), CAUTIONS.length),

@@ -1,7 +1,7 @@
 import { sameDocument } from '@/core/document';
 import { CONTENT_FIELDS } from './read';
 import type { Movement, MovementContent } from './schema';
-import { type Caution, type Lead, type SectionRole, type SidePlan, type Stance } from './vocabulary';
+import { type Caution, type Pacing, type SectionRole, type SidePlan, type Stance } from './vocabulary';
 
 /** What a list of movements shows and searches of one. */
 export interface MovementSummary {
@@ -13,7 +13,7 @@ export interface MovementSummary {
   readonly stanceStart: Stance | null;
   readonly stanceEnd: Stance | null;
   readonly sides: SidePlan;
-  readonly lead: Lead;
+  readonly pacedBy: Pacing;
   readonly rounds: number;
   readonly seconds: number;
   readonly levels: number;
@@ -23,7 +23,7 @@ export interface MovementSummary {
 }
 
 export function summaryOf(movement: Movement): MovementSummary {
-  const { name, traditionalName, otherNames, roles, tags, stanceStart, stanceEnd, sides, lead, cautions } = movement;
+  const { name, traditionalName, otherNames, roles, tags, stanceStart, stanceEnd, sides, pacedBy, cautions } = movement;
   return {
     name,
     traditionalName,
@@ -33,7 +33,7 @@ export function summaryOf(movement: Movement): MovementSummary {
     stanceStart,
     stanceEnd,
     sides,
-    lead,
+    pacedBy,
     rounds: movement.preferredRounds,
     seconds: movement.preferredSeconds,
     levels: Math.max(1, movement.levels.length),

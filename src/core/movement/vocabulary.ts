@@ -3,7 +3,7 @@ export const SECTION_ROLES = ['welcome', 'arrival', 'loosening', 'main', 'settli
 /** The part of a class that a section is, or that a movement suits. */
 export type SectionRole = (typeof SECTION_ROLES)[number];
 
-export const SIDE_PLANS = ['none', 'alternate', 'in-turn', 'each-way'] as const;
+export const SIDE_PLANS = ['together', 'alternating', 'one-then-other', 'both-directions'] as const;
 export type SidePlan = (typeof SIDE_PLANS)[number];
 
 export const FORMS = ['full', 'short', 'breath', 'silent'] as const;
@@ -23,12 +23,12 @@ export const STANCES = [
 /** How the body stands where a step begins or ends. */
 export type Stance = (typeof STANCES)[number];
 
-export const LEADS = ['breath', 'clock', 'own'] as const;
+export const PACINGS = ['breath', 'clock', 'own-pace'] as const;
 /**
  * What decides how long a movement is: its rounds of breath; a time that whole rounds have to fill; or a time in
  * which everybody goes at their own pace.
  */
-export type Lead = (typeof LEADS)[number];
+export type Pacing = (typeof PACINGS)[number];
 
 export const PRIORITIES = ['always', 'high', 'middle', 'low'] as const;
 /** Whether a step may be left out of a short length, and how soon: `low` goes first, `always` never. */
@@ -61,7 +61,7 @@ export const SHORTENED = ['naming', 'caution', 'sending', 'roundsLeft', 'lastRou
 export type Shortened = (typeof SHORTENED)[number];
 
 export const MOVEMENT_FORMAT = 'calm-count/movement';
-export const MOVEMENT_VERSION = 3;
+export const MOVEMENT_VERSION = 4;
 
 /** The form said on a round, from 1; the last of the fade holds for the rest. */
 export function formOn(fade: readonly Form[], round: number): Form {
@@ -70,7 +70,7 @@ export function formOn(fade: readonly Form[], round: number): Form {
 
 /** Sides performed in one round count: 2 where the body has two sides or ways, else 1. */
 export function sideCount(sides: SidePlan): 1 | 2 {
-  return sides === 'none' ? 1 : 2;
+  return sides === 'together' ? 1 : 2;
 }
 
 /** A stance seen in the mirror: left foot forward becomes right foot forward. */

@@ -20,8 +20,8 @@ export interface Corners {
 /** The corners of several elastic parts taken together, from all at their least to all at their most. */
 export function cornersOf(elastic: readonly ElasticItem[]): Corners {
   const dearestFirst = [...elastic].sort((a, b) => b.costPerMillisecond - a.costPerMillisecond);
-  let offset = elastic.reduce((total, item) => total - (item.preferred - item.least), 0);
-  let cost = elastic.reduce((total, item) => total + (item.preferred - item.least) * item.costPerMillisecond, 0);
+  let offset = elastic.reduce((total, item) => total - (item.preferred - item.min), 0);
+  let cost = elastic.reduce((total, item) => total + (item.preferred - item.min) * item.costPerMillisecond, 0);
   const offsets = [offset];
   const costs = [cost];
   const go = (length: number, slope: number): void => {
@@ -31,8 +31,8 @@ export function cornersOf(elastic: readonly ElasticItem[]): Corners {
     offsets.push(offset);
     costs.push(cost);
   };
-  for (const item of dearestFirst) go(item.preferred - item.least, -item.costPerMillisecond);
-  for (const item of dearestFirst.reverse()) go(item.most - item.preferred, item.costPerMillisecond);
+  for (const item of dearestFirst) go(item.preferred - item.min, -item.costPerMillisecond);
+  for (const item of dearestFirst.reverse()) go(item.max - item.preferred, item.costPerMillisecond);
   return { offsets, costs };
 }
 
@@ -102,9 +102,9 @@ export class Bounding {
 
   constructor(private readonly problem: FitProblem) {
     this.corners = problem.items.map((item) => (item.elastic.length > 0 ? cornersOf(item.elastic) : null));
-    const most = Math.max(1, ...this.corners.map((corners) => corners?.offsets.length ?? 1));
-    this.hullLengths = new Float64Array(this.buffer.costs.length * most);
-    this.hullCosts = new Float64Array(this.buffer.costs.length * most);
+    const max = Math.max(1, ...this.corners.map((corners) => corners?.offsets.length ?? 1));
+    this.hullLengths = new Float64Array(this.buffer.costs.length * max);
+    this.hullCosts = new Float64Array(this.buffer.costs.length * max);
     this.dearest = new Float64Array(problem.items.length);
   }
 
@@ -133,19 +133,19 @@ export class Bounding {
       }
     });
     for (const item of problem.elastic) {
-      shortest += item.least;
-      cost += item.costPerMillisecond * (item.preferred - item.least);
-      pieces.push(-item.costPerMillisecond, item.preferred - item.least);
-      pieces.push(item.costPerMillisecond, item.most - item.preferred);
+      shortest += item.min;
+      cost += item.costPerMillisecond * (item.preferred - item.min);
+      pieces.push(-item.costPerMillisecond, item.preferred - item.min);
+      pieces.push(item.costPerMillisecond, item.max - item.preferred);
     }
     return this.fill(at, cost, problem.target - shortest);
   }
 
-  private fill(at: number, least: number, length: number): Bound | null {
+  private fill(at: number, min: number, length: number): Bound | null {
     if (length < 0) return null;
     const { pieces } = this;
     const order = pieces.sorted();
-    let cost = least;
+    let cost = min;
     let needed = length;
     let multiplier = pieces.size > 0 ? (pieces.slopes[order[0] ?? 0] ?? 0) : 0;
     for (let piece = 0; piece < pieces.size && needed > 0; piece++) {
@@ -203,7 +203,7 @@ export class Bounding {
   costOfEverything(): number {
     const { items, elastic, breaths } = this.problem;
     const chosen = items.reduce((total, _, index) => total + (this.dearest[index] ?? 0), 0);
-    const stretched = elastic.reduce((total, item) => total + item.costPerMillisecond * (item.most - item.least), 0);
+    const stretched = elastic.reduce((total, item) => total + item.costPerMillisecond * (item.max - item.min), 0);
     return chosen + stretched + Math.max(...breaths.map((breath) => breath.cost)) + 1;
   }
 }

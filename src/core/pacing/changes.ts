@@ -41,7 +41,7 @@ export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): E
   const steps = new Map(stepsInOrder(plan).map(({ step }) => [step.id, step]));
   const leaveOut = (stepId: string, out: boolean): void => {
     const step = steps.get(stepId);
-    if (step) edits.push(setFields(step, { leftOut: out }));
+    if (step) edits.push(setFields(step, { skipped: out }));
   };
   problem.items.forEach((item, index) => {
     const { rounds, out } = itemAt(choice.picks, index);
@@ -76,8 +76,8 @@ function settingNumbers<One extends Step>(step: One, fields: Partial<One>): Edit
 
 /** A counted time as a step can hold it; rounds are found from it again. */
 function countedSeconds(milliseconds: number): Seconds {
-  const { least, most } = LIMITS.quietSeconds;
-  return Math.min(most, Math.max(least, toSeconds(milliseconds)));
+  const { min, max } = LIMITS.countedSeconds;
+  return Math.min(max, Math.max(min, toSeconds(milliseconds)));
 }
 
 /** What edits of a fit change, with the seconds of each; they add up exactly. */
@@ -109,14 +109,14 @@ export function changesOf(plan: ClassPlan, edits: readonly Edit[]): FitChange[] 
 }
 
 /** Of steps whose length no breath changes. */
-const NO_PACE = { multiplier: 1, inShare: 0.5 };
+const NO_PACE = { multiplier: 1, inhaleShare: 0.5 };
 
 function changeOfStep(
   [now, tempoNow]: readonly [Step, Tempo],
   [then, tempoThen]: readonly [Step, Tempo],
 ): Pick<FitChange, 'what' | 'from' | 'to'> | null {
-  if (now.leftOut !== then.leftOut) {
-    return then.leftOut ? { what: 'left-out', from: 1, to: 0 } : { what: 'brought-back', from: 0, to: 1 };
+  if (now.skipped !== then.skipped) {
+    return then.skipped ? { what: 'left-out', from: 1, to: 0 } : { what: 'brought-back', from: 0, to: 1 };
   }
   const contract = contractOf(now);
   const wish = contract.wish(now);

@@ -63,8 +63,8 @@ function writeClockChoices(kind: Clock, base: number, unit: number, weights: Wei
   const before = into.size;
   if (kind.pinnedTo === null) {
     const step = unit * kind.multiple;
-    const first = Math.max(1, Math.ceil(kind.least / step));
-    const last = Math.min(Math.floor(LIMITS.rounds / kind.multiple), Math.floor(kind.most / step));
+    const first = Math.max(1, Math.ceil(kind.min / step));
+    const last = Math.min(Math.floor(LIMITS.rounds / kind.multiple), Math.floor(kind.max / step));
     for (let times = first; times <= last; times++) {
       into.push(times * kind.multiple, base + times * step, clockCost(times * step, kind.preferred, weights));
     }

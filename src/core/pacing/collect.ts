@@ -54,11 +54,11 @@ export function collectUnits(
   for (const { step, section } of stepsInOrder(plan)) {
     const stays = step.pinned || held.has(step.id);
     const pace = paces.get(step.id);
-    const counted = isMovement(step) && step.lead !== 'own';
+    const counted = isMovement(step) && step.pacedBy !== 'own-pace';
     if (counted) movements++;
     if (following.has(step.id)) continue;
     const members = [step, ...(companions.get(step.id) ?? [])];
-    if (stays && step.leftOut) {
+    if (stays && step.skipped) {
       for (const member of members) absent.add(member.id);
       continue;
     }
@@ -96,7 +96,7 @@ const unitTables = new WeakMap<MovementStep, UnitTable>();
 
 /** One count of a movement's rounds at each breath length. */
 function unitTable(step: MovementStep, pace: StepPace, tenths: readonly number[]): Float64Array {
-  const key = `${pace.multiplier} ${pace.inShare} ${tenths[0]} ${tenths[tenths.length - 1]} ${tenths.length}`;
+  const key = `${pace.multiplier} ${pace.inhaleShare} ${tenths[0]} ${tenths[tenths.length - 1]} ${tenths.length}`;
   const known = unitTables.get(step);
   if (known?.key === key) return known.milliseconds;
   const milliseconds = Float64Array.from(tenths, (length) => countMilliseconds(step, pace, length / 10));
@@ -109,13 +109,13 @@ export function byOrder(a: ElasticItem, b: ElasticItem): number {
 }
 
 function kindOf(step: MovementStep, stays: boolean, weights: Weights): ItemKind {
-  if (step.lead === 'clock') {
+  if (step.pacedBy === 'clock') {
     return {
       what: 'clock',
       multiple: step.multiple,
-      least: toMilliseconds(step.leastSeconds),
+      min: toMilliseconds(step.minSeconds),
       preferred: toMilliseconds(step.preferredSeconds),
-      most: toMilliseconds(step.mostSeconds),
+      max: toMilliseconds(step.maxSeconds),
       pinnedTo: stays ? toMilliseconds(step.seconds) : null,
     };
   }
@@ -128,8 +128,8 @@ function kindOf(step: MovementStep, stays: boolean, weights: Weights): ItemKind 
 export function allowedRounds(step: MovementStep): number[] {
   const found: number[] = [];
   if (!step.pinned) {
-    const first = Math.ceil(step.leastRounds / step.multiple) * step.multiple;
-    for (let rounds = first; rounds <= step.mostRounds; rounds += step.multiple) found.push(rounds);
+    const first = Math.ceil(step.minRounds / step.multiple) * step.multiple;
+    for (let rounds = first; rounds <= step.maxRounds; rounds += step.multiple) found.push(rounds);
   }
   return found.length > 0 ? found : [step.rounds];
 }
@@ -137,10 +137,10 @@ export function allowedRounds(step: MovementStep): number[] {
 function partsOfStep(step: Step, voice: PlanVoice, order: number, weights: Weights, stays: boolean): Parts {
   const { fixed, stretch } = contractOf(step).parts(step, voice, stays);
   if (!stretch) return { fixed, elastic: [] };
-  const { of, least } = stretch;
-  const most = Math.max(least, stretch.most);
-  const preferred = Math.min(most, Math.max(least, stretch.preferred));
+  const { of, min } = stretch;
+  const max = Math.max(min, stretch.max);
+  const preferred = Math.min(max, Math.max(min, stretch.preferred));
   const cost = of === 'talk' ? talkCostPerMillisecond : silenceCostPerMillisecond;
   const costPerMillisecond = cost(stretch.preferred, weights);
-  return { fixed, elastic: [{ stepId: step.id, kind: of, order, least, preferred, most, costPerMillisecond }] };
+  return { fixed, elastic: [{ stepId: step.id, kind: of, order, min, preferred, max, costPerMillisecond }] };
 }

@@ -19,10 +19,10 @@ export interface Weights {
 
 /** The four ways to fit: what a person would rather keep is dear. */
 export const WEIGHTS: Readonly<Record<FitWay, Weights>> = {
-  balance: { rounds: 1, leaveOut: 1, breath: 1, time: 1 },
+  balanced: { rounds: 1, leaveOut: 1, breath: 1, time: 1 },
   'keep-rounds': { rounds: 10, leaveOut: 10, breath: 1, time: 1 },
   'keep-breath': { rounds: 1, leaveOut: 1, breath: 30, time: 1 },
-  'leave-out': { rounds: 3, leaveOut: 0.15, breath: 3, time: 3 },
+  'skip-steps': { rounds: 3, leaveOut: 0.15, breath: 3, time: 3 },
 };
 
 /** Far changes cost more than near ones: d + d², where d is the change as a share of what was asked for. */

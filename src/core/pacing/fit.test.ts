@@ -22,7 +22,7 @@ function planOf(targetSeconds: number, steps: Step[], pace: Partial<ClassPlan['p
 }
 
 const movement = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
-  makeMovement(newId, 'Movement', { preferredRounds: 4, leastRounds: 2, mostRounds: 8, ...part });
+  makeMovement(newId, 'Movement', { preferredRounds: 4, minRounds: 2, maxRounds: 8, ...part });
 
 function fittedPlan(plan: ClassPlan): ClassPlan {
   const fit = fitPlan(plan);
@@ -35,8 +35,8 @@ describe('fitting a class', () => {
   it('lands within half a second and says what it changed', () => {
     const plan = planOf(150, [
       movement(),
-      movement({ sides: 'alternate' }),
-      makeSilence(newId, 'Quiet', { preferredSeconds: 30, leastSeconds: 10, mostSeconds: 60 }),
+      movement({ sides: 'alternating' }),
+      makeSilence(newId, 'Quiet', { preferredSeconds: 30, minSeconds: 10, maxSeconds: 60 }),
     ]);
     const fit = fitPlan(plan);
     expect(fit.feasible && Math.abs(fit.runtimeSeconds - 150)).toBeLessThan(0.5);
@@ -49,7 +49,7 @@ describe('fitting a class', () => {
   });
 
   it('says what changed of a movement in what leads it: whole rounds of a clock, rounds of breath', () => {
-    const clocked = { lead: 'clock', preferredSeconds: 63, leastSeconds: 30, mostSeconds: 120, seconds: 63 } as const;
+    const clocked = { pacedBy: 'clock', preferredSeconds: 63, minSeconds: 30, maxSeconds: 120, seconds: 63 } as const;
     const changes = (step: Step, targetSeconds: number) => {
       const fit = fitPlan(planOf(targetSeconds, [step], { pinned: true }));
       return fit.feasible ? fit.changes.map(({ what, from, to }) => [what, from, to]) : fit.reason;
@@ -69,7 +69,7 @@ describe('fitting a class', () => {
   });
 
   it('keeps to multiples and bounds', () => {
-    const threes = movement({ preferredRounds: 3, rounds: 3, multiple: 3, leastRounds: 3, mostRounds: 9 });
+    const threes = movement({ preferredRounds: 3, rounds: 3, multiple: 3, minRounds: 3, maxRounds: 9 });
     const plan = planOf(180, [threes, movement()]);
     const step = findStep(fittedPlan(plan), threes.id)?.step;
     expect(step?.kind === 'movement' && step.rounds % 3).toBe(0);
@@ -95,8 +95,8 @@ describe('fitting a class', () => {
   it('keeps the closing breath inside the bounds too', () => {
     const plan = planOf(250, [movement(), movement(), movement()], {
       closingRatio: 1.3,
-      leastBreathSeconds: 7,
-      mostBreathSeconds: 13,
+      minBreathSeconds: 7,
+      maxBreathSeconds: 13,
     });
     const { pace } = fittedPlan(plan);
     expect(pace.breathSeconds * pace.closingRatio).toBeLessThanOrEqual(13.0001);
@@ -106,7 +106,7 @@ describe('fitting a class', () => {
     const steps = [
       movement(),
       movement({ pinned: true }),
-      makeSilence(newId, 'Quiet', { preferredSeconds: 60, leastSeconds: 40, mostSeconds: 80 }),
+      makeSilence(newId, 'Quiet', { preferredSeconds: 60, minSeconds: 40, maxSeconds: 80 }),
       makeTalk(newId, 'Talk', ['Welcome.']),
     ];
     const plan = planOf(60, steps);

@@ -64,7 +64,7 @@ export function* fitting(
     for (const tolerance of [TOLERANCE, WIDEST]) {
       const tried = { ...problem, tolerance };
       const solution = yield* solving(tried);
-      if (solution) return fitted(plan, tried, solution, reach, options.way ?? 'balance');
+      if (solution) return fitted(plan, tried, solution, reach, options.way ?? 'balanced');
     }
   }
   const reason = outside ?? (target < shortest ? 'below-reach' : target > longest ? 'above-reach' : 'between-rounds');

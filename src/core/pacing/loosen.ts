@@ -31,10 +31,10 @@ export function loosenings(
     const chosen = fewest(plan, target, options, tooLong, slack, breath);
     return chosen ? [chosen] : [];
   });
-  const least = sets.sort((a, b) => a.length - b.length)[0];
+  const min = sets.sort((a, b) => a.length - b.length)[0];
   const gained = (of: ClassPlan): number => gainOf(of, target, options, tooLong, reach);
-  if (!least) return { found: measured(plan, slack, gained).filter((one) => one.gainSeconds > 0), enough: false };
-  const tight = tightened(plan, least, (of) => reached(of, target, options, tooLong));
+  if (!min) return { found: measured(plan, slack, gained).filter((one) => one.gainSeconds > 0), enough: false };
+  const tight = tightened(plan, min, (of) => reached(of, target, options, tooLong));
   return { found: measured(plan, tight, gained), enough: true };
 }
 

@@ -8,9 +8,9 @@ export interface ElasticItem {
   readonly kind: Stretch['of'];
   /** Place in the class, to break ties. */
   readonly order: number;
-  readonly least: Milliseconds;
+  readonly min: Milliseconds;
   readonly preferred: Milliseconds;
-  readonly most: Milliseconds;
+  readonly max: Milliseconds;
   readonly costPerMillisecond: number;
 }
 
@@ -22,9 +22,9 @@ export type ItemKind =
   | {
       readonly what: 'clock';
       readonly multiple: number;
-      readonly least: Milliseconds;
+      readonly min: Milliseconds;
       readonly preferred: Milliseconds;
-      readonly most: Milliseconds;
+      readonly max: Milliseconds;
       /** Set when pinned: the count that comes nearest to it, and no other. */
       readonly pinnedTo: Milliseconds | null;
     }

@@ -25,7 +25,7 @@ export function makeProblem(
   options: FitOptions = {},
   only: ReadonlySet<string> | null = null,
 ): FitProblem {
-  const weights = WEIGHTS[options.way ?? 'balance'];
+  const weights = WEIGHTS[options.way ?? 'balanced'];
   const held = new Set(options.held?.stepIds);
   const tenths = breathTenths(plan, options.held?.breath ?? false);
   const paces = stepPaces(plan);
@@ -48,12 +48,12 @@ export function makeProblem(
 function breathTenths(plan: ClassPlan, held: boolean): number[] {
   const { pace } = plan;
   if (pace.pinned || held) return [pace.breathSeconds * 10];
-  const least = Math.ceil(pace.leastBreathSeconds * 10 - 1e-6);
-  const most = Math.floor(pace.mostBreathSeconds * 10 + 1e-6);
+  const min = Math.ceil(pace.minBreathSeconds * 10 - 1e-6);
+  const max = Math.floor(pace.maxBreathSeconds * 10 + 1e-6);
   const found: number[] = [];
-  for (let tenths = least; tenths <= most; tenths++) {
+  for (let tenths = min; tenths <= max; tenths++) {
     const closing = tenths * pace.closingRatio;
-    if (closing >= least - 1e-6 && closing <= most + 1e-6) found.push(tenths);
+    if (closing >= min - 1e-6 && closing <= max + 1e-6) found.push(tenths);
   }
   return found.length > 0 ? found : [pace.breathSeconds * 10];
 }

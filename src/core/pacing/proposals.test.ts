@@ -26,7 +26,7 @@ function planOf(targetSeconds: number, steps: readonly Step[], pace: Partial<Cla
 }
 
 const movement = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
-  makeMovement(newId, 'Movement', { preferredRounds: 4, leastRounds: 2, mostRounds: 8, priority: 'always', ...part });
+  makeMovement(newId, 'Movement', { preferredRounds: 4, minRounds: 2, maxRounds: 8, priority: 'always', ...part });
 
 function taken(plan: ClassPlan, edit: Edit | null): ClassPlan {
   const applied = edit ? applyEdit(plan, edit) : null;
@@ -46,10 +46,10 @@ describe('proposals', () => {
   const byWay = new Map(found.proposals.flatMap(({ ways, fit }) => ways.map((way) => [way, fit])));
 
   it('keep what they say, and all land', () => {
-    expect([...byWay.keys()].sort()).toEqual(['balance', 'keep-breath', 'keep-rounds', 'leave-out']);
+    expect([...byWay.keys()].sort()).toEqual(['balanced', 'keep-breath', 'keep-rounds', 'skip-steps']);
     expect(byWay.get('keep-rounds')?.changes.some((change) => change.what === 'rounds')).toBe(false);
     expect(byWay.get('keep-breath')?.changes.some((change) => change.what === 'breath')).toBe(false);
-    expect(byWay.get('leave-out')?.changes.some((change) => change.what === 'left-out')).toBe(true);
+    expect(byWay.get('skip-steps')?.changes.some((change) => change.what === 'left-out')).toBe(true);
     for (const { fit } of found.proposals) {
       expect(Math.abs(expandPlan(taken(plan, fit.edit)).runtimeSeconds - 120)).toBeLessThan(0.5);
     }
@@ -71,11 +71,11 @@ describe('proposals', () => {
 describe('movements led by the clock and at their own pace', () => {
   it('fill a time with whole rounds, whatever the breath', () => {
     const clock = movement({
-      lead: 'clock',
+      pacedBy: 'clock',
       preferredSeconds: 60,
-      leastSeconds: 40,
-      mostSeconds: 90,
-      sides: 'alternate',
+      minSeconds: 40,
+      maxSeconds: 90,
+      sides: 'alternating',
     });
     const plan = planOf(150, [clock, movement(), makeSilence(newId, 'Quiet', { preferredSeconds: 40 })]);
     const fit = fitPlan(plan);
@@ -94,11 +94,11 @@ describe('movements led by the clock and at their own pace', () => {
 
   it('stretch at their own pace, with the call-back before the end of each side', () => {
     const own = movement({
-      lead: 'own',
+      pacedBy: 'own-pace',
       preferredSeconds: 60,
-      leastSeconds: 30,
-      mostSeconds: 120,
-      sides: 'each-way',
+      minSeconds: 30,
+      maxSeconds: 120,
+      sides: 'both-directions',
       lastRoundLine: 'And come back.',
     });
     const plan = planOf(100, [own]);
@@ -120,8 +120,8 @@ describe('talks with a tempo', () => {
   it('are said slower or quicker within their bounds, line by line, to the millisecond', () => {
     const talk = {
       ...makeTalk(newId, 'Talk', ['Stand easy.', 'Let the shoulders hang.']),
-      leastTempo: 0.9,
-      mostTempo: 1.25,
+      minTempo: 0.9,
+      maxTempo: 1.25,
     };
     const plain = planMilliseconds(planOf(60, [talk])) / 1000;
     for (const target of [plain * 0.95, plain * 1.2]) {
@@ -160,13 +160,13 @@ describe('lengths from one source', () => {
       makeSilence(newId, 'Q', {}),
     ];
     const plan = planOf(150, steps);
-    const [short] = firstItems(withLengthPin([makeLength(newId, 'short', 80, 'leave-out')], '', '', {}), 1);
+    const [short] = firstItems(withLengthPin([makeLength(newId, 'short', 80, 'skip-steps')], '', '', {}), 1);
     const fitted = fitLength(plan, short);
     expect(fitted.fit.feasible).toBe(true);
-    expect(itemAt(fitted.plan.sections, 0).steps.some((step) => step.leftOut)).toBe(true);
+    expect(itemAt(fitted.plan.sections, 0).steps.some((step) => step.skipped)).toBe(true);
     expect(Math.abs(expandPlan(fitted.plan).runtimeSeconds - 80)).toBeLessThan(0.5);
     const [pinned] = firstItems(withLengthPin([short], short.id, itemAt(steps, 0).id, { rounds: 6 }), 1);
-    expect(itemAt(fitLength(plan, pinned).plan.sections, 0).steps[0]).toMatchObject({ rounds: 6, leftOut: false });
+    expect(itemAt(fitLength(plan, pinned).plan.sections, 0).steps[0]).toMatchObject({ rounds: 6, skipped: false });
     const renamed = taken(plan, { kind: 'set-step', stepId: itemAt(steps, 0).id, field: 'name', value: 'Renamed' });
     expect(itemAt(itemAt(fitLength(renamed, short).plan.sections, 0).steps, 0).name).toBe('Renamed');
   });
@@ -174,8 +174,8 @@ describe('lengths from one source', () => {
 
 describe('the least set of bounds to loosen', () => {
   it('is as few as can be, no further than needed, and the class then fits', () => {
-    const steps = [4, 5, 6].map((preferredRounds) => movement({ preferredRounds, leastRounds: 4, mostRounds: 6 }));
-    const plan = planOf(90, steps, { leastBreathSeconds: 9, mostBreathSeconds: 9 });
+    const steps = [4, 5, 6].map((preferredRounds) => movement({ preferredRounds, minRounds: 4, maxRounds: 6 }));
+    const plan = planOf(90, steps, { minBreathSeconds: 9, maxBreathSeconds: 9 });
     const fit = fitPlan(plan);
     if (fit.feasible) throw new Error('it should not fit');
     expect(fit).toMatchObject({ reason: 'below-reach', enough: true });
@@ -214,15 +214,15 @@ describe('a fit that is given up', () => {
 
 describe('faults', () => {
   it.each([
-    ['bounds that contradict each other', { leastRounds: 6, mostRounds: 3 }],
-    ['a multiple that no bound allows', { multiple: 7, leastRounds: 2, mostRounds: 6 }],
+    ['bounds that contradict each other', { minRounds: 6, maxRounds: 3 }],
+    ['a multiple that no bound allows', { multiple: 7, minRounds: 2, maxRounds: 6 }],
     [
       'a clock with bounds that no round fills',
-      { lead: 'clock', leastSeconds: 1, mostSeconds: 2, preferredSeconds: 1 },
+      { pacedBy: 'clock', minSeconds: 1, maxSeconds: 2, preferredSeconds: 1 },
     ],
   ] as const)('%s leave the step as it is and fit the rest', (_, part) => {
     const odd = movement(part);
-    const plan = planOf(100, [odd, movement(), makeSilence(newId, 'Quiet', { preferredSeconds: 30, mostSeconds: 90 })]);
+    const plan = planOf(100, [odd, movement(), makeSilence(newId, 'Quiet', { preferredSeconds: 30, maxSeconds: 90 })]);
     const fit = fitPlan(plan);
     expect(fit.feasible, JSON.stringify(fit)).toBe(true);
     const after = taken(plan, fit.feasible ? fit.edit : null);
@@ -230,7 +230,7 @@ describe('faults', () => {
   });
 
   it('a breath whose bounds leave nothing keeps the present one', () => {
-    const plan = planOf(72, [movement(), movement()], { leastBreathSeconds: 12, mostBreathSeconds: 10 });
+    const plan = planOf(72, [movement(), movement()], { minBreathSeconds: 12, maxBreathSeconds: 10 });
     expect(fitPlan(plan)).toMatchObject({ feasible: true, edit: null });
   });
 

@@ -25,27 +25,27 @@ export function extremesAt(
   let shortest = problem.fixed;
   let longest = problem.fixed;
   for (const part of problem.elastic) {
-    shortest += part.least;
-    longest += part.most;
+    shortest += part.min;
+    longest += part.max;
   }
   for (const item of problem.items) {
-    let least = item.base;
-    let most = item.base;
+    let min = item.base;
+    let max = item.base;
     for (const part of item.elastic) {
-      least -= part.preferred - part.least;
-      most += part.most - part.preferred;
+      min -= part.preferred - part.min;
+      max += part.max - part.preferred;
     }
     if (item.kind.what === 'rounds') {
       const { rounds } = item.kind;
-      least += (rounds[0] ?? 0) * (item.unitMilliseconds[at] ?? 0);
-      most += (rounds[rounds.length - 1] ?? 0) * (item.unitMilliseconds[at] ?? 0);
+      min += (rounds[0] ?? 0) * (item.unitMilliseconds[at] ?? 0);
+      max += (rounds[rounds.length - 1] ?? 0) * (item.unitMilliseconds[at] ?? 0);
     } else if (item.kind.what === 'clock') {
       writeChoices(item, at, problem.weights, buffer);
-      least += (buffer.milliseconds[buffer.out + 1] ?? 0) - item.base;
-      most += (buffer.milliseconds[buffer.size - 1] ?? 0) - item.base;
+      min += (buffer.milliseconds[buffer.out + 1] ?? 0) - item.base;
+      max += (buffer.milliseconds[buffer.size - 1] ?? 0) - item.base;
     }
-    shortest += item.outCost === null ? least : Math.min(0, least);
-    longest += most;
+    shortest += item.outCost === null ? min : Math.min(0, min);
+    longest += max;
   }
   return { shortest, longest };
 }

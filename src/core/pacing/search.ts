@@ -176,7 +176,7 @@ function candidatesOf(
   const item = itemAt(problem.items, index);
   const corners = bounding.cornersAt(index);
   writeChoices(item, bound.at, problem.weights, buffer);
-  const least = new Array<number>(buffer.size);
+  const min = new Array<number>(buffer.size);
   let cheapest = Infinity;
   for (let at = 0; at < buffer.size; at++) {
     let low = Infinity;
@@ -188,12 +188,12 @@ function candidatesOf(
         low = Math.min(low, (buffer.costs[at] ?? 0) + (corners.costs[corner] ?? 0) - bound.multiplier * length);
       });
     }
-    least[at] = low;
+    min[at] = low;
     cheapest = Math.min(cheapest, low);
   }
   const kept: Candidate[] = [];
   for (let at = 0; at < buffer.size; at++) {
-    const extra = (least[at] ?? 0) - cheapest;
+    const extra = (min[at] ?? 0) - cheapest;
     if (extra > room) continue;
     const out = at === buffer.out;
     const stretches = bit >= 0 && !out && item.elastic.length > 0;

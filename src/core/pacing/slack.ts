@@ -31,14 +31,14 @@ export interface Slack {
 const ACCEPTABLE = {
   leastBreath: 4,
   mostBreath: 20,
-  leastRounds: 1,
-  mostRounds: 18,
+  minRounds: 1,
+  maxRounds: 18,
   leastTime: 10,
   mostTime: 600,
   /** A step at many times its length is another class. */
   timesAsLong: 2,
-  leastTempo: 0.85,
-  mostTempo: 1.25,
+  minTempo: 0.85,
+  maxTempo: 1.25,
 };
 
 /** Every bound that could give way to make a class shorter (`tooLong`) or longer. */
@@ -57,7 +57,7 @@ function slackOfBreath(plan: ClassPlan, tooLong: boolean): Slack | null {
   if (pace.pinned) {
     return { what: 'pin', stepId: null, from: 0, to: 0, values: [], editTo: setPace(() => ({ pinned: false })) };
   }
-  const field = tooLong ? 'leastBreathSeconds' : 'mostBreathSeconds';
+  const field = tooLong ? 'minBreathSeconds' : 'maxBreathSeconds';
   const values = between(pace[field], tooLong ? ACCEPTABLE.leastBreath : ACCEPTABLE.mostBreath, 0.1);
   const editTo = setPace((to) => ({ [field]: to }));
   return bound('breath', null, pace[field], values, editTo);
@@ -70,7 +70,7 @@ function slackOfStep(step: Step, tooLong: boolean): Slack[] {
     const editTo = (): Edit => setStep(step, 'pinned', false);
     return [{ what: 'pin', stepId: step.id, from: 0, to: 0, values: [], editTo }];
   }
-  const side = tooLong ? 'least' : 'most';
+  const side = tooLong ? 'min' : 'max';
   const now = wish[side];
   const editTo = (_: ClassPlan, to: number): Edit => nothingIfNull(setFields(step, { [wish.fields[side]]: to }));
   const found = bound(wish.what, step.id, now, acceptable(step, wish, side), editTo);
@@ -78,24 +78,20 @@ function slackOfStep(step: Step, tooLong: boolean): Slack[] {
 }
 
 /** Values that a bound may take, from the nearest on. */
-function acceptable(
-  step: Step,
-  wish: Pick<StepWish<Step>, 'what' | 'multiple' | 'least' | 'most'>,
-  side: Side,
-): number[] {
-  const shorter = side === 'least';
+function acceptable(step: Step, wish: Pick<StepWish<Step>, 'what' | 'multiple' | 'min' | 'max'>, side: Side): number[] {
+  const shorter = side === 'min';
   const now = wish[side];
   if (wish.what === 'rounds') {
     const allowed = isMovement(step) ? allowedRounds(step) : [now];
     const from = shorter ? (allowed[0] ?? 0) : (allowed[allowed.length - 1] ?? 0);
-    const end = shorter ? ACCEPTABLE.leastRounds : Math.min(LIMITS.rounds, ACCEPTABLE.mostRounds);
+    const end = shorter ? ACCEPTABLE.minRounds : Math.min(LIMITS.rounds, ACCEPTABLE.maxRounds);
     return between(from, end, wish.multiple);
   }
-  if (wish.what === 'tempo') return between(now, shorter ? ACCEPTABLE.leastTempo : ACCEPTABLE.mostTempo, 0.05);
+  if (wish.what === 'tempo') return between(now, shorter ? ACCEPTABLE.minTempo : ACCEPTABLE.maxTempo, 0.05);
   return between(now, shorter ? ACCEPTABLE.leastTime : mostTime(now), 5);
 }
 
-type Side = 'least' | 'most';
+type Side = 'min' | 'max';
 
 /** An edit of nothing where there is none. */
 function nothingIfNull(edit: Edit | null): Edit {

@@ -28,11 +28,11 @@ export function* solving(problem: FitProblem): Generator<void, Solution | null> 
   if (bounds.length === 0) return null;
   const rank = rankOf(problem);
   const order = [...bounds].sort((a, b) => a.cost - b.cost || (rank[a.at] ?? 0) - (rank[b.at] ?? 0));
-  const least = itemAt(order, 0).cost;
+  const min = itemAt(order, 0).cost;
   const dearest = bounding.costOfEverything();
   const effort: SearchEffort = { labels: 0, cut: false };
   for (let room = FIRST_ROOM; ; room *= WIDER) {
-    let cutoff = Math.min(least + room, dearest);
+    let cutoff = Math.min(min + room, dearest);
     let best: Choice | null = null;
     for (const bound of order) {
       if (bound.cost > cutoff + 0.5) break;
@@ -46,8 +46,8 @@ export function* solving(problem: FitProblem): Generator<void, Solution | null> 
       if (better) best = choice;
       cutoff = Math.min(cutoff, choice.cost);
     }
-    if (best) return { choice: best, proven: !effort.cut, bound: effort.cut ? least : best.cost };
-    if (least + room >= dearest) return null;
+    if (best) return { choice: best, proven: !effort.cut, bound: effort.cut ? min : best.cost };
+    if (min + room >= dearest) return null;
   }
 }
 

@@ -34,7 +34,7 @@ export function stretch(
   const lengths = new Map<ElasticItem, number>(elastic.map((item) => [item, item.preferred]));
   if (left > 0) {
     for (const item of byCost(elastic)) {
-      const room = remainder > 0 ? item.most - item.preferred : item.preferred - item.least;
+      const room = remainder > 0 ? item.max - item.preferred : item.preferred - item.min;
       const taken = Math.min(left, room);
       lengths.set(item, item.preferred + (remainder > 0 ? taken : -taken));
       left -= taken;

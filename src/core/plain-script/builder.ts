@@ -22,7 +22,7 @@ import {
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { isItem, readNatural, roleOf, type Reading } from './natural';
 import { lengthOf } from './plan-fields';
-import { setAsideOf, themeOf } from './plan-lists';
+import { dismissedOf, themeOf } from './plan-lists';
 import { readTidy, type Tidy } from './tidy';
 
 const PAUSE_SECONDS = 1.5;
@@ -32,7 +32,7 @@ export class ScriptBuilder {
   private plan: ClassPlan;
   private readonly sections: { section: Section; steps: Step[] }[] = [];
   private readonly read: ReadLine[] = [];
-  private readonly lists: { readonly what: 'length' | 'theme' | 'set aside'; readonly text: string }[] = [];
+  private readonly lists: { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }[] = [];
   private titled = false;
 
   constructor(private readonly newId: NewId) {
@@ -63,18 +63,18 @@ export class ScriptBuilder {
       steps: steps.map((step) => this.finished(step)),
     }));
     const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
-    const listed = (what: 'length' | 'theme' | 'set aside'): string[] =>
+    const listed = (what: 'length' | 'theme' | 'dismissed'): string[] =>
       this.lists.flatMap((one) => (one.what === what ? [one.text] : []));
     const lengths = listed('length').flatMap((value) => lengthOf(value, this.newId(), stepIds) ?? []);
     const themes = listed('theme').flatMap((value) => themeOf(value, this.newId()) ?? []);
-    const setAside = listed('set aside').flatMap((value) => setAsideOf(value, stepIds) ?? []);
+    const dismissed = listed('dismissed').flatMap((value) => dismissedOf(value, stepIds) ?? []);
     const plan = {
       ...this.plan,
       sections: sections.length > 0 ? sections : [makeSection(this.newId, 'main')],
       lengths,
       themes: themes.map(({ theme }) => theme),
       themeId: themes.find(({ inUse }) => inUse)?.theme.id ?? null,
-      setAside,
+      dismissed,
     };
     return { lines: this.read, plan };
   }
@@ -102,10 +102,10 @@ export class ScriptBuilder {
         return this.note(line, 'said', tidy.text);
       case 'phase':
         this.phase({ ...tidy.phase, id: this.newId() });
-        return this.note(line, tidy.phase.kind === 'free' ? 'rest' : tidy.phase.kind, tidy.phase.action);
+        return this.note(line, tidy.phase.kind === 'free' ? 'hold' : tidy.phase.kind, tidy.phase.action);
       case 'length':
       case 'theme':
-      case 'set aside':
+      case 'dismissed':
         this.lists.push(tidy);
         return this.note(line, 'setting', tidy.what);
       case 'plan': {
@@ -138,10 +138,10 @@ export class ScriptBuilder {
     else if (kind === 'movement')
       this.add(this.counted(makeMovement(this.newId, name(words), { pattern: [] }), counts));
     else if (kind === 'talk') this.add(makeTalk(this.newId, name(words), []));
-    else if (kind === 'quiet') this.add(this.quiet(words, counts));
+    else if (kind === 'silence') this.add(this.silence(words, counts));
     else if (kind === 'transition') this.add(this.transition(words, counts));
     else if (kind === 'said') this.say(words, PAUSE_SECONDS);
-    else if (kind === 'in' || kind === 'out' || kind === 'rest') this.breathe(kind, words, counts);
+    else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.breathe(kind, words, counts);
     else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'setting') this.count(counts);
   }
@@ -197,7 +197,7 @@ export class ScriptBuilder {
   /** A breath in ordinary words: `in: arms rise` is an action, "Inhale, the arms rise." is what is said. */
   private breathe(kind: PhaseKind & LineKind, words: string, counts: Counts): void {
     if (!isMovement(this.current())) this.add(makeMovement(this.newId, 'Movement', { pattern: [] }));
-    const word = { in: 'In', out: 'Out', rest: '', free: '' }[kind];
+    const word = { inhale: 'In', exhale: 'Out', hold: '', free: '' }[kind];
     const said = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i.test(words) || word === '';
     const action = cut(said ? '' : words, LIMITS.titleCharacters);
     const full = said ? words : words === '' ? `${word}.` : `${word}, ${words.replace(/[.!]$/, '')}.`;
@@ -206,9 +206,9 @@ export class ScriptBuilder {
   }
 
   private rest(seconds: number): void {
-    const { least, most } = LIMITS.phaseSeconds;
-    const held = Math.min(most, Math.max(least, seconds));
-    this.phase(makePhase(this.newId, { kind: 'rest', share: null, seconds: held }));
+    const { min, max } = LIMITS.phaseSeconds;
+    const held = Math.min(max, Math.max(min, seconds));
+    this.phase(makePhase(this.newId, { kind: 'hold', share: null, seconds: held }));
   }
 
   private pause(seconds: number): void {
@@ -228,23 +228,26 @@ export class ScriptBuilder {
     let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
     if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
     if (seconds !== undefined && rounds === undefined) {
-      const [asked, leastSeconds, mostSeconds] = seconds;
-      next = { ...next, lead: 'clock', seconds: asked, preferredSeconds: asked, leastSeconds, mostSeconds };
+      const [asked, minSeconds, maxSeconds] = seconds;
+      next = { ...next, pacedBy: 'clock', seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
     }
-    if (ownPace) next = { ...next, lead: 'own' };
+    if (ownPace) next = { ...next, pacedBy: 'own-pace' };
     if (hold === undefined) return next;
-    const rest = makePhase(this.newId, { kind: 'rest', share: null, seconds: hold });
-    return { ...next, pattern: [makePhase(this.newId, { kind: 'in' }), rest, makePhase(this.newId, { kind: 'out' })] };
+    const rest = makePhase(this.newId, { kind: 'hold', share: null, seconds: hold });
+    return {
+      ...next,
+      pattern: [makePhase(this.newId, { kind: 'inhale' }), rest, makePhase(this.newId, { kind: 'exhale' })],
+    };
   }
 
-  private quiet(words: string, { seconds }: Counts): Step {
+  private silence(words: string, { seconds }: Counts): Step {
     const eyesClosed = /eyes closed|close (?:your|the) eyes/i.test(words);
-    const [preferredSeconds, leastSeconds, mostSeconds] = seconds ?? [40, 20, 80];
+    const [preferredSeconds, minSeconds, maxSeconds] = seconds ?? [40, 20, 80];
     return makeSilence(this.newId, name(words), {
       seconds: preferredSeconds,
       preferredSeconds,
-      leastSeconds,
-      mostSeconds,
+      minSeconds,
+      maxSeconds,
       eyesClosed,
     });
   }
@@ -257,7 +260,7 @@ export class ScriptBuilder {
   /** A movement that was given no breath has one in and one out. */
   private finished(step: Step): Step {
     if (!isMovement(step) || step.pattern.length > 0) return step;
-    return { ...step, pattern: [makePhase(this.newId, { kind: 'in' }), makePhase(this.newId, { kind: 'out' })] };
+    return { ...step, pattern: [makePhase(this.newId, { kind: 'inhale' }), makePhase(this.newId, { kind: 'exhale' })] };
   }
 }
 
@@ -265,13 +268,13 @@ export class ScriptBuilder {
 function wordsFor(kind: LineKind, line: string, found: Reading): string {
   if (kind === found.kind && found.words !== '') return found.words;
   const bare = line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '');
-  return kind === 'movement' || kind === 'quiet' ? found.words || bare : bare;
+  return kind === 'movement' || kind === 'silence' ? found.words || bare : bare;
 }
 
 function name(words: string): string {
   return cut(words.replace(/[\u0000-\u001F]/g, ' ').trim(), LIMITS.titleCharacters) || 'Step';
 }
 
-function cut(text: string, most: number): string {
-  return [...text].slice(0, most).join('');
+function cut(text: string, max: number): string {
+  return [...text].slice(0, max).join('');
 }

@@ -61,8 +61,8 @@ function takeTime(take: Take): void {
   const lead = '\\b(?:for )?(?:about |around )?';
   const first = `(\\d{1,3}|${NUMBER_WORDS.slice(1).join('|')})`;
   take(new RegExp(`${lead}${first} ?(?:-|–|to|or) ?(?:${FIGURES}|${IN_WORDS})(?: or so)?`, 'i'), (match) => {
-    const [, least = '', figures, unit, words, named] = match;
-    return rangeOf(secondsOf(least, unit ?? named ?? ''), secondsOf(figures ?? words ?? '', unit ?? named ?? ''));
+    const [, min = '', figures, unit, words, named] = match;
+    return rangeOf(secondsOf(min, unit ?? named ?? ''), secondsOf(figures ?? words ?? '', unit ?? named ?? ''));
   });
   take(new RegExp(`${lead}(?:${FIGURES}|${IN_WORDS})(?: or so)?`, 'i'), ([, figures, unit, words, named]) =>
     timeOf(secondsOf(figures ?? words ?? '', unit ?? named ?? '')),
@@ -81,9 +81,9 @@ function timeOf(seconds: number | null): Counts | null {
   };
 }
 
-function rangeOf(least: number | null, most: number | null): Counts | null {
-  if (least === null || most === null || most < least) return null;
-  return { seconds: [Math.round((least + most) / 2), Math.max(1, least), Math.min(MOST_SECONDS, most)] };
+function rangeOf(min: number | null, max: number | null): Counts | null {
+  if (min === null || max === null || max < min) return null;
+  return { seconds: [Math.round((min + max) / 2), Math.max(1, min), Math.min(MOST_SECONDS, max)] };
 }
 
 /** Sides and pace: each way before each side, since a way is also a side. */
@@ -91,19 +91,19 @@ function takeSides(take: Take, sofar: () => Counts): void {
   take(
     /\b(?:in )?each (?:way|direction)\b|\b(?:one way|clockwise),? (?:and )?then (?:the other(?: way)?|anti-?clockwise|counter-?clockwise)\b/i,
     () => ({
-      sides: 'each-way',
+      sides: 'both-directions',
     }),
   );
   take(
     /\b(?:on |to )?(?:the )?\b(?:one side|left|right)(?: side)?,? (?:and )?then (?:the )?(?:other|left|right)(?: side)?\b|\beach side in turn\b/i,
     () => ({
-      sides: 'in-turn',
+      sides: 'one-then-other',
     }),
   );
   take(
     /\b(?:on |to )?(?:each|both|per|a|alternate|alternating)[ -](?:sides?|legs?|feet|foot|arms?)\b|\balternating\b|\bleft and right\b/i,
     () => ({
-      sides: sofar().sides ?? 'alternate',
+      sides: sofar().sides ?? 'alternating',
     }),
   );
   take(/\b(?:in|at) (?:your|their|one’s|one's) own (?:time|pace)\b|\bown pace\b/i, () => ({ ownPace: true }));

@@ -57,7 +57,7 @@ export function readNatural(line: string, under: LineKind, underlined = false): 
     // A count alone under a movement says how often; it starts nothing.
     if (rest === '' && counted) return [reading('setting', '', counts)];
     if (/^(?:stand|sit|lie|stillness|silence|quiet|be still|rest)\b/i.test(rest) && counts.seconds !== undefined) {
-      return [reading('quiet', rest, counts)];
+      return [reading('silence', rest, counts)];
     }
     if (isTransition(rest) && counts.rounds === undefined) return [reading('transition', rest, counts)];
     const looksSaid = /[.!?]$/.test(rest) && !counted && rest.split(/\s+/).length > 8;
@@ -119,9 +119,9 @@ function isTransition(text: string): boolean {
 function breathsOf(text: string): Reading[] {
   const first = BREATH.exec(text);
   if (!first) return [];
-  const kindOf = (match: RegExpExecArray): 'in' | 'out' => {
+  const kindOf = (match: RegExpExecArray): 'inhale' | 'exhale' => {
     const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
-    return word === 'in' || word === 'inhale' ? 'in' : 'out';
+    return word === 'in' || word === 'inhale' ? 'inhale' : 'exhale';
   };
   const split = /[,.;–—-]?\s+(?=(?:and |then )*(?:(?:in|out):|inhale\b|exhale\b|breathe (?:in|out)\b))/i;
   return text.split(split).flatMap((part) => {

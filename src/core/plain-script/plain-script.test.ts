@@ -62,43 +62,47 @@ describe('a pasted script', () => {
   });
 
   it('reads counts, sides and times', () => {
-    expect(movement(steps, 'Shoulder circles')).toMatchObject({ sides: 'each-way', rounds: 5, preferredRounds: 5 });
-    expect(movement(steps, 'Shake out')).toMatchObject({ lead: 'clock', preferredSeconds: 60 });
-    expect(movement(steps, 'Raising the lamp')).toMatchObject({ sides: 'none', rounds: 6 });
+    expect(movement(steps, 'Shoulder circles')).toMatchObject({
+      sides: 'both-directions',
+      rounds: 5,
+      preferredRounds: 5,
+    });
+    expect(movement(steps, 'Shake out')).toMatchObject({ pacedBy: 'clock', preferredSeconds: 60 });
+    expect(movement(steps, 'Raising the lamp')).toMatchObject({ sides: 'together', rounds: 6 });
     expect(movement(steps, 'Turning the lighthouse')).toMatchObject({
-      sides: 'alternate',
+      sides: 'alternating',
       rounds: 3,
       startSide: 'right',
     });
-    expect(movement(steps, 'Heron on the piling')).toMatchObject({ sides: 'in-turn', rounds: 4 });
+    expect(movement(steps, 'Heron on the piling')).toMatchObject({ sides: 'one-then-other', rounds: 4 });
     expect(movement(steps, 'Push the boat')).toMatchObject({
-      lead: 'clock',
-      leastSeconds: 120,
+      pacedBy: 'clock',
+      minSeconds: 120,
       preferredSeconds: 150,
-      mostSeconds: 180,
+      maxSeconds: 180,
     });
-    expect(movement(steps, 'Sway')).toMatchObject({ lead: 'own', preferredSeconds: 90 });
+    expect(movement(steps, 'Sway')).toMatchObject({ pacedBy: 'own-pace', preferredSeconds: 90 });
   });
 
   it('reads breaths, holds and what is said', () => {
     const lamp = movement(steps, 'Raising the lamp');
     expect(lamp.pattern.map(({ kind, action, full }) => [kind, action, full])).toEqual([
-      ['in', 'wrists rise', 'In, wrists rise.'],
-      ['out', 'wrists sink', 'Out, wrists sink.'],
+      ['inhale', 'wrists rise', 'In, wrists rise.'],
+      ['exhale', 'wrists sink', 'Out, wrists sink.'],
     ]);
     const turning = movement(steps, 'Turning the lighthouse');
     expect(turning.pattern.map(({ kind, full }) => [kind, full])).toEqual([
-      ['in', 'Inhale as you turn.'],
-      ['out', 'Exhale as you come home.'],
+      ['inhale', 'Inhale as you turn.'],
+      ['exhale', 'Exhale as you come home.'],
     ]);
     const heron = movement(steps, 'Heron on the piling');
-    expect(heron.pattern.map(({ kind, seconds }) => [kind, seconds])).toEqual([['in', null], ['rest', 3], ['out', null]]); // prettier-ignore
+    expect(heron.pattern.map(({ kind, seconds }) => [kind, seconds])).toEqual([['inhale', null], ['hold', 3], ['exhale', null]]); // prettier-ignore
     expect(steps[0]).toMatchObject({ kind: 'talk', lines: [{ pauseSeconds: 1.5 }, { pauseSeconds: 5 }] });
   });
 
   it('knows quiets and changes of feet', () => {
     expect(steps.find((step) => step.kind === 'transition')?.name).toBe('Feet apart, hip width');
-    expect(steps.find((step) => step.kind === 'quiet')).toMatchObject({ name: 'Stand quietly', seconds: 120 });
+    expect(steps.find((step) => step.kind === 'silence')).toMatchObject({ name: 'Stand quietly', seconds: 120 });
   });
 
   it('says of each line how it was taken, in order', () => {
@@ -137,9 +141,9 @@ describe('counts in ordinary writing', () => {
     ['Lift x 6', { rounds: 6 }, 'Lift'],
     ['Lift (6x)', { rounds: 6 }, 'Lift'],
     ['Lift, 9 rounds', { rounds: 9 }, 'Lift'],
-    ['Sweep 5 each way', { rounds: 5, sides: 'each-way' }, 'Sweep'],
-    ['Bow 3 times each side', { rounds: 3, sides: 'alternate' }, 'Bow'],
-    ['Bow on each side', { sides: 'alternate' }, 'Bow'],
+    ['Sweep 5 each way', { rounds: 5, sides: 'both-directions' }, 'Sweep'],
+    ['Bow 3 times each side', { rounds: 3, sides: 'alternating' }, 'Bow'],
+    ['Bow on each side', { sides: 'alternating' }, 'Bow'],
     ['Stand for two minutes', { seconds: [120, 90, 180] }, 'Stand'],
     ['Stand 20 s', { seconds: [20, 15, 30] }, 'Stand'],
     ['Nine winds', {}, 'Nine winds'],

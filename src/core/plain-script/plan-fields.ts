@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { PACE_CURVES } from '@/core/breath';
-import { SCHOOL_FIELDS } from './school-fields';
+import { STYLE_FIELDS } from './style-fields';
 import {
   FIT_WAYS,
   numbersIn,
@@ -50,19 +50,19 @@ export const PLAN_FIELDS: readonly Setting<ClassPlan>[] = [
   pacePart(
     'breath',
     (pace) =>
-      `${pace.breathSeconds} s, asked ${pace.preferredBreathSeconds}, ${pace.leastBreathSeconds} to ${pace.mostBreathSeconds}, closing x ${pace.closingRatio}, ${pace.curve}${pace.pinned ? ', pinned' : ''}`,
+      `${pace.breathSeconds} s, asked ${pace.preferredBreathSeconds}, ${pace.minBreathSeconds} to ${pace.maxBreathSeconds}, closing x ${pace.closingRatio}, ${pace.curve}${pace.pinned ? ', pinned' : ''}`,
     (value) => {
       const found = numbersIn(value);
       if (found.length === 1) return { breathSeconds: found[0], preferredBreathSeconds: found[0] };
       if (found.length !== 5) return null;
-      const [breathSeconds, preferredBreathSeconds, leastBreathSeconds, mostBreathSeconds, closingRatio] = found;
+      const [breathSeconds, preferredBreathSeconds, minBreathSeconds, maxBreathSeconds, closingRatio] = found;
       const curve = PACE_CURVES.find((one) => value.includes(one)) ?? 'straight';
       const pinned = /pinned/i.test(value);
       return {
         breathSeconds,
         preferredBreathSeconds,
-        leastBreathSeconds,
-        mostBreathSeconds,
+        minBreathSeconds,
+        maxBreathSeconds,
         closingRatio,
         curve,
         pinned,
@@ -70,11 +70,11 @@ export const PLAN_FIELDS: readonly Setting<ClassPlan>[] = [
     },
   ),
   pacePart(
-    'in share',
-    (pace) => `${pace.inShare}, closing ${pace.closingInShare}`,
+    'inhale share',
+    (pace) => `${pace.inhaleShare}, closing ${pace.closingInhaleShare}`,
     (value) => {
-      const [inShare, closingInShare = inShare] = numbersIn(value);
-      return inShare === undefined ? null : { inShare, closingInShare };
+      const [inhaleShare, closingInhaleShare = inhaleShare] = numbersIn(value);
+      return inhaleShare === undefined ? null : { inhaleShare, closingInhaleShare };
     },
   ),
   {
@@ -106,7 +106,7 @@ export const PLAN_FIELDS: readonly Setting<ClassPlan>[] = [
       return silenceShare === undefined ? null : { silenceShare };
     },
   },
-  ...SCHOOL_FIELDS,
+  ...STYLE_FIELDS,
 ];
 
 /** The settings of a section that sets a breath of its own. */
@@ -117,9 +117,9 @@ export const SECTION_FIELDS: readonly Setting<Section>[] = [
     read: (value) => ({ paceMultiplier: numbersIn(value)[0] ?? null }),
   },
   {
-    key: 'in share here',
-    write: (section) => (section.inShare === null ? 'the class’s' : String(section.inShare)),
-    read: (value) => ({ inShare: numbersIn(value)[0] ?? null }),
+    key: 'inhale share here',
+    write: (section) => (section.inhaleShare === null ? 'the class’s' : String(section.inhaleShare)),
+    read: (value) => ({ inhaleShare: numbersIn(value)[0] ?? null }),
   },
 ];
 
@@ -160,7 +160,7 @@ export function lengthOf(value: string, id: string, stepIds: readonly string[]):
 
 function pinText(pin: LengthPin): string {
   return [
-    pin.leftOut === null ? '' : pin.leftOut ? 'out' : 'in',
+    pin.skipped === null ? '' : pin.skipped ? 'out' : 'in',
     pin.rounds === null ? '' : `rounds ${pin.rounds}`,
     pin.seconds === null ? '' : `seconds ${pin.seconds}`,
   ]
@@ -176,8 +176,8 @@ function pinOf(text: string, stepIds: readonly string[]): LengthPin | null {
     const found = new RegExp(`${word} ([\\d.e+-]+)`).exec(itemAt(match, 2));
     return found ? Number(found[1]) : null;
   };
-  const leftOut = /\bout\b/.test(itemAt(match, 2)) ? true : /\bin\b/.test(itemAt(match, 2)) ? false : null;
-  return { stepId, leftOut, rounds: part('rounds'), seconds: part('seconds') };
+  const skipped = /\bout\b/.test(itemAt(match, 2)) ? true : /\bin\b/.test(itemAt(match, 2)) ? false : null;
+  return { stepId, skipped, rounds: part('rounds'), seconds: part('seconds') };
 }
 
 /** `m:ss` for whole seconds, else seconds. */

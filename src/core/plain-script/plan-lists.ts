@@ -1,5 +1,5 @@
 import { firstItems, itemAt } from '@/core/units';
-import { stepsInOrder, type ClassPlan, type SetAside } from '@/core/plan';
+import { checkSince6, stepsInOrder, type ClassPlan, type Dismissed } from '@/core/plan';
 import type { Theme } from '@/core/words';
 import { escapeText, splitBars, unescapeText } from '@/core/document';
 
@@ -21,17 +21,18 @@ export function themeOf(value: string, id: string): { readonly theme: Theme; rea
 }
 
 /** A finding set aside as a line; a step goes by its number in the class, from 1. */
-export function setAsideText(plan: ClassPlan, one: SetAside): string {
+export function dismissedText(plan: ClassPlan, one: Dismissed): string {
   const at = stepsInOrder(plan).findIndex(({ step }) => step.id === one.stepId);
   const place = one.stepId === null || at < 0 ? 'class' : String(at + 1);
   return [one.check, place, one.detail, one.reason].map(escapeText).join(' | ');
 }
 
 /** Reads it again; `stepIds` are the class's steps in order. */
-export function setAsideOf(value: string, stepIds: readonly string[]): SetAside | null {
+export function dismissedOf(value: string, stepIds: readonly string[]): Dismissed | null {
   const parts = splitBars(value).map(unescapeText);
   if (parts.length !== 4) return null;
-  const [check, place, detail, reason] = firstItems(parts, 4);
+  const [written, place, detail, reason] = firstItems(parts, 4);
+  const check = checkSince6(written);
   if (place === 'class') return { check, stepId: null, detail, reason };
   const stepId = stepIds[Number(place) - 1];
   return stepId === undefined ? null : { check, stepId, detail, reason };

@@ -10,6 +10,7 @@ import {
   type Setting,
   type Step,
 } from '@/core/plan';
+import { PHASE_KINDS } from '@/core/breath';
 import { splitBars, unescapeText } from '@/core/document';
 import { PLAN_FIELDS, SECTION_FIELDS } from './plan-fields';
 
@@ -20,10 +21,20 @@ export type Tidy =
   | { readonly what: 'step'; readonly kind: Step['kind']; readonly text: string }
   | { readonly what: 'said'; readonly text: string; readonly pauseSeconds: number; readonly layer: Layer | null }
   | { readonly what: 'phase'; readonly phase: Omit<Phase, 'id'> }
-  | { readonly what: 'length' | 'theme' | 'set aside'; readonly text: string }
+  | { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }
   | { readonly what: 'plan'; readonly field: Setting<ClassPlan>; readonly value: string }
   | { readonly what: 'section-field'; readonly field: Setting<Section>; readonly value: string }
   | { readonly what: 'step-field'; readonly field: Setting<Step>; readonly value: string };
+
+/** Settings by the names that scripts written before document version 6 have for them. */
+const OLDER_KEYS: ReadonlyMap<string, string> = new Map([
+  ['led by', 'paced by'],
+  ['in share', 'inhale share'],
+  ['in share here', 'inhale share here'],
+  ['fade held', 'fade locked'],
+  ['leave out a rest', 'skip a hold'],
+  ['set aside', 'dismissed'],
+]);
 
 /** Reads a line of the tidy form, given the step it stands under; `null` when it is ordinary writing. */
 export function readTidy(line: string, under: Step | null, inSection: boolean): Tidy | null {
@@ -45,7 +56,8 @@ export function readTidy(line: string, under: Step | null, inSection: boolean): 
   }
   const setting = /^([a-z][a-z ]*):(?: (.*))?$/su.exec(line);
   if (!setting) return null;
-  const [, key, value = ''] = setting;
+  const [, written = '', value = ''] = setting;
+  const key = OLDER_KEYS.get(written) ?? written;
   if (under !== null) {
     const field = contractOf(under).settings.find((one) => one.key === key);
     return field ? { what: 'step-field', field, value } : null;
@@ -54,7 +66,7 @@ export function readTidy(line: string, under: Step | null, inSection: boolean): 
     const field = SECTION_FIELDS.find((one) => one.key === key);
     return field ? { what: 'section-field', field, value } : null;
   }
-  if (key === 'length' || key === 'theme' || key === 'set aside') return { what: key, text: value };
+  if (key === 'length' || key === 'theme' || key === 'dismissed') return { what: key, text: value };
   const field = PLAN_FIELDS.find((one) => one.key === key);
   return field ? { what: 'plan', field, value } : null;
 }
@@ -71,10 +83,10 @@ function tidyHeading(depth: number, text: string): Tidy | null {
   return match && kind ? { what: 'step', kind, text: unescapeText(itemAt(match, 2)) } : null;
 }
 
-/** `in share 0.4 4 s lead 0.5 s: action | full | short | breath`. */
+/** `inhale share 0.4 4 s lead 0.5 s: action | full | short | breath`. */
 function tidyPhase(line: string): Omit<Phase, 'id'> | null {
   const match =
-    /^(in|out|rest|free)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?(?: lead (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?: (.*)$/su.exec(
+    /^(inhale|exhale|hold|free|in|out|rest)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?(?: lead (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?: (.*)$/su.exec(
       line,
     );
   if (!match) return null;
@@ -82,7 +94,7 @@ function tidyPhase(line: string): Omit<Phase, 'id'> | null {
   if (parts.length !== 4) return null;
   const [action, full, short, breath] = firstItems(parts, 4);
   return {
-    kind: match[1] as Phase['kind'],
+    kind: wordOf(PHASE_KINDS, itemAt(match, 1)) ?? 'free',
     share: match[2] === undefined ? null : Number(match[2]),
     seconds: match[3] === undefined ? null : Number(match[3]),
     leadSeconds: match[4] === undefined ? null : Number(match[4]),

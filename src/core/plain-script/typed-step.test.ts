@@ -7,7 +7,7 @@ const newId = (): string => `id-${++count}`;
 
 describe('a step that is typed', () => {
   it.each([
-    ['Turning the lighthouse, 3 each side', 'Turning the lighthouse', { rounds: 3, sides: 'alternate' }],
+    ['Turning the lighthouse, 3 each side', 'Turning the lighthouse', { rounds: 3, sides: 'alternating' }],
     ['Turning the lighthouse 3x', 'Turning the lighthouse', { rounds: 3 }],
     ['Raising the lamp x6', 'Raising the lamp', { rounds: 6 }],
     ['Standing post for 2 min', 'Standing post', { seconds: [120, 90, 180] }],
@@ -24,12 +24,12 @@ describe('a step that is typed', () => {
 
   it('becomes a step of the kind chosen, with its amounts where that kind has them', () => {
     const reach = stepTyped(newId, 'movement', readTypedStep(newId, 'Reach, 4 each side'));
-    expect(reach).toMatchObject({ kind: 'movement', name: 'Reach', rounds: 4, sides: 'alternate' });
-    expect(stepTyped(newId, 'quiet', readTypedStep(newId, 'Silence 2 min'))).toMatchObject({
-      kind: 'quiet',
+    expect(reach).toMatchObject({ kind: 'movement', name: 'Reach', rounds: 4, sides: 'alternating' });
+    expect(stepTyped(newId, 'silence', readTypedStep(newId, 'Silence 2 min'))).toMatchObject({
+      kind: 'silence',
       seconds: 120,
     });
-    expect(stepTyped(newId, 'quiet', readTypedStep(newId, 'Mooring 90 s'))).toMatchObject({
+    expect(stepTyped(newId, 'silence', readTypedStep(newId, 'Mooring 90 s'))).toMatchObject({
       name: 'Mooring',
       seconds: 90,
     });
@@ -39,18 +39,18 @@ describe('a step that is typed', () => {
   it('gives its amounts to a movement of the library', () => {
     const taken = makeMovement(newId, 'Reach', { preferredRounds: 9 });
     const { step, counts } = readTypedStep(newId, 'Reach 4 each side');
-    expect(withCounts(taken, step, counts)).toMatchObject({ name: 'Reach', rounds: 4, sides: 'alternate' });
+    expect(withCounts(taken, step, counts)).toMatchObject({ name: 'Reach', rounds: 4, sides: 'alternating' });
     expect(withCounts(taken, null, {})).toEqual(taken);
   });
 
   it('is most likely what its name and its section say', () => {
     expect(likelyKinds('main', readTypedStep(newId, 'Reach'))[0]).toBe('movement');
     expect(likelyKinds('welcome', readTypedStep(newId, 'Good morning'))[0]).toBe('talk');
-    expect(likelyKinds('closing', readTypedStep(newId, 'Silence 1 min'))[0]).toBe('quiet');
-    expect(likelyKinds('closing', readTypedStep(newId, 'Stillness'))[0]).toBe('quiet');
+    expect(likelyKinds('closing', readTypedStep(newId, 'Silence 1 min'))[0]).toBe('silence');
+    expect(likelyKinds('closing', readTypedStep(newId, 'Stillness'))[0]).toBe('silence');
     expect([...likelyKinds('main', readTypedStep(newId, 'x'))].sort()).toEqual([
       'movement',
-      'quiet',
+      'silence',
       'talk',
       'transition',
     ]);

@@ -38,22 +38,22 @@ export function readTypedStep(newId: NewId, typed: string): TypedStep {
 export function stepTyped(newId: NewId, kind: StepKind, { name, counts, step }: TypedStep): Step {
   if (step?.kind === kind) return step;
   const made = makeStep(newId, kind, name);
-  const [seconds, least, most] = counts.seconds ?? [];
-  if (!isSilence(made) || seconds === undefined || least === undefined || most === undefined) return made;
-  return { ...made, seconds, preferredSeconds: seconds, leastSeconds: least, mostSeconds: most };
+  const [seconds, min, max] = counts.seconds ?? [];
+  if (!isSilence(made) || seconds === undefined || min === undefined || max === undefined) return made;
+  return { ...made, seconds, preferredSeconds: seconds, minSeconds: min, maxSeconds: max };
 }
 
 /** A movement from the library with the amounts that a script gives it; those win. */
 export function withCounts(taken: MovementStep, said: Step | null, counts: Counts): MovementStep {
   if (!isMovement(said)) return taken;
-  const { rounds, preferredRounds, leastRounds, mostRounds, sides, startSide, lead } = said;
-  const { seconds, preferredSeconds, leastSeconds, mostSeconds } = said;
+  const { rounds, preferredRounds, minRounds, maxRounds, sides, startSide, pacedBy } = said;
+  const { seconds, preferredSeconds, minSeconds, maxSeconds } = said;
   return {
     ...taken,
-    ...(counts.rounds === undefined ? {} : { rounds, preferredRounds, leastRounds, mostRounds }),
+    ...(counts.rounds === undefined ? {} : { rounds, preferredRounds, minRounds, maxRounds }),
     ...(counts.sides === undefined ? {} : { sides }),
     ...(counts.startSide === undefined ? {} : { startSide }),
-    ...(lead === 'breath' ? {} : { lead, seconds, preferredSeconds, leastSeconds, mostSeconds }),
+    ...(pacedBy === 'breath' ? {} : { pacedBy, seconds, preferredSeconds, minSeconds, maxSeconds }),
   };
 }
 
@@ -64,6 +64,6 @@ const CHANGE = /^(?:feet|step|change|turn) /i;
 export function likelyKinds(role: SectionRole, { name, step }: TypedStep): readonly StepKind[] {
   const first: StepKind =
     step?.kind ??
-    (STILL.test(name) ? 'quiet' : CHANGE.test(name) ? 'transition' : role === 'welcome' ? 'talk' : 'movement');
+    (STILL.test(name) ? 'silence' : CHANGE.test(name) ? 'transition' : role === 'welcome' ? 'talk' : 'movement');
   return [first, ...STEP_KINDS.filter((kind) => kind !== first)];
 }

@@ -1,7 +1,7 @@
 import { contractOf, type ClassPlan, type Section, type Step } from '@/core/plan';
 import { escapeText } from '@/core/document';
 import { lengthText, PLAN_FIELDS, SECTION_FIELDS } from './plan-fields';
-import { setAsideText, themeText } from './plan-lists';
+import { dismissedText, themeText } from './plan-lists';
 
 /** A class in the tidy form of the plain script (`docs/plain-script.md`); read back without loss but for ids. */
 export function writeScript(plan: ClassPlan): string {
@@ -9,7 +9,7 @@ export function writeScript(plan: ClassPlan): string {
   for (const field of PLAN_FIELDS) lines.push(setting(field.key, field.write(plan)));
   for (const length of plan.lengths) lines.push(setting('length', lengthText(plan, length)));
   for (const theme of plan.themes) lines.push(setting('theme', themeText(plan, theme)));
-  for (const one of plan.setAside) lines.push(setting('set aside', setAsideText(plan, one)));
+  for (const one of plan.dismissed) lines.push(setting('dismissed', dismissedText(plan, one)));
   for (const section of plan.sections) {
     lines.push('', `## ${escapeText(section.title)} [${section.role}]`);
     lines.push(...sectionSettings(section));
@@ -19,7 +19,7 @@ export function writeScript(plan: ClassPlan): string {
 }
 
 function sectionSettings(section: Section): string[] {
-  const own = section.paceMultiplier !== null || section.inShare !== null;
+  const own = section.paceMultiplier !== null || section.inhaleShare !== null;
   return own ? SECTION_FIELDS.map((field) => setting(field.key, field.write(section))) : [];
 }
 

@@ -17,8 +17,8 @@ export function ask(step: Step, value: number): Edit | null {
   return setFields(step, {
     [fields.value]: then.value,
     ...(fields.preferred ? { [fields.preferred]: then.preferred } : {}),
-    [fields.least]: then.least,
-    [fields.most]: then.most,
+    [fields.min]: then.min,
+    [fields.max]: then.max,
   });
 }
 
@@ -32,25 +32,22 @@ function areRounds(rounds: number): boolean {
   return rounds >= 1 && rounds <= LIMITS.rounds;
 }
 
-type RoundFields = Pick<MovementStep, 'rounds' | 'preferredRounds' | 'leastRounds' | 'mostRounds'>;
+type RoundFields = Pick<MovementStep, 'rounds' | 'preferredRounds' | 'minRounds' | 'maxRounds'>;
 
 /** The fields of a movement that was asked for so many rounds. */
-export function roundsAsked(step: Pick<MovementStep, 'leastRounds' | 'mostRounds'>, rounds: number): RoundFields {
-  const { preferred, least, most } = asked({ least: step.leastRounds, most: step.mostRounds }, rounds);
-  return { rounds, preferredRounds: preferred, leastRounds: least, mostRounds: most };
+export function roundsAsked(step: Pick<MovementStep, 'minRounds' | 'maxRounds'>, rounds: number): RoundFields {
+  const { preferred, min, max } = asked({ min: step.minRounds, max: step.maxRounds }, rounds);
+  return { rounds, preferredRounds: preferred, minRounds: min, maxRounds: max };
 }
 
 /** The pace of a class that was asked for a breath at its start. */
 export function breathAsked(pace: PlanPace, breathSeconds: number): PlanPace {
-  const { preferred, least, most } = asked(
-    { least: pace.leastBreathSeconds, most: pace.mostBreathSeconds },
-    breathSeconds,
-  );
+  const { preferred, min, max } = asked({ min: pace.minBreathSeconds, max: pace.maxBreathSeconds }, breathSeconds);
   return {
     ...pace,
     breathSeconds,
     preferredBreathSeconds: preferred,
-    leastBreathSeconds: least,
-    mostBreathSeconds: most,
+    minBreathSeconds: min,
+    maxBreathSeconds: max,
   };
 }

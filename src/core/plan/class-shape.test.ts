@@ -66,7 +66,7 @@ describe('stances through a class', () => {
 
   it('are followed only through what is performed', () => {
     expect(
-      stanceGaps(planOf([wide, { ...movement('Left out', { stanceStart: 'seated' }), leftOut: true }, wide])),
+      stanceGaps(planOf([wide, { ...movement('Left out', { stanceStart: 'seated' }), skipped: true }, wide])),
     ).toEqual([]);
   });
 
@@ -75,7 +75,7 @@ describe('stances through a class', () => {
   });
 
   it('turn round with the side it starts on', () => {
-    const forward = { stanceStart: 'left-forward', stanceEnd: 'left-forward', sides: 'in-turn' } as const;
+    const forward = { stanceStart: 'left-forward', stanceEnd: 'left-forward', sides: 'one-then-other' } as const;
     const left = movement('Left', forward);
     const right = movement('Right', { ...forward, startSide: 'right' });
     expect(stanceGaps(planOf([left, right]))).toMatchObject([{ from: 'left-forward', to: 'right-forward' }]);
@@ -104,7 +104,7 @@ describe('leaving out', () => {
         ?.map((step) => step.name),
     ).toEqual(['Feet', 'Word', 'After']);
     const without = edited(plan, leaveOutEdit(plan, main.id, true));
-    expect(itemAt(without.sections, 0).steps.map((step) => step.leftOut)).toEqual([false, true, true, true, true]);
+    expect(itemAt(without.sections, 0).steps.map((step) => step.skipped)).toEqual([false, true, true, true, true]);
     expect(planMilliseconds(without)).toBe(planMilliseconds(planOf([itemAt(itemAt(plan.sections, 0).steps, 0)])));
     expect(edited(without, leaveOutEdit(without, main.id, false))).toEqual(plan);
   });
@@ -120,30 +120,30 @@ describe('leaving out', () => {
 describe('the pace of a step', () => {
   it('follows the profile, a section’s own, or the step’s own', () => {
     const steps = ['One', 'Two'].map((name) => movement(name, { paceMultiplier: 0.5 }));
-    const plan = planOf([...steps, movement('Own', { inShare: 0.6 })]);
-    const section = { ...itemAt(plan.sections, 0), paceMultiplier: 1.2, inShare: 0.3 };
+    const plan = planOf([...steps, movement('Own', { inhaleShare: 0.6 })]);
+    const section = { ...itemAt(plan.sections, 0), paceMultiplier: 1.2, inhaleShare: 0.3 };
     const paces = stepPaces({ ...plan, sections: [section] });
     expect([...paces.values()]).toEqual([
-      { multiplier: 0.6, inShare: 0.3 },
-      { multiplier: 0.6, inShare: 0.3 },
-      { multiplier: 1.2, inShare: 0.6 },
+      { multiplier: 0.6, inhaleShare: 0.3 },
+      { multiplier: 0.6, inhaleShare: 0.3 },
+      { multiplier: 1.2, inhaleShare: 0.6 },
     ]);
   });
 });
 
 describe('another length of a class', () => {
-  const steps = [movement('One'), movement('Two', { lead: 'own' }), makeSilence(newId, 'Three', {})];
+  const steps = [movement('One'), movement('Two', { pacedBy: 'own-pace' }), makeSilence(newId, 'Three', {})];
   const plan = planOf(steps);
   const length = makeLength(newId, '5 minutes', 300);
 
   it('is the same steps under its own target and pins', () => {
     const lengths = withLengthPin([length], length.id, itemAt(steps, 0).id, { rounds: 2 });
-    const [pinned] = firstItems(withLengthPin(lengths, length.id, itemAt(steps, 2).id, { leftOut: true }), 1);
+    const [pinned] = firstItems(withLengthPin(lengths, length.id, itemAt(steps, 2).id, { skipped: true }), 1);
     const at = planAtLength(plan, { ...pinned, breathSeconds: 8 });
     expect(at).toMatchObject({ title: 'Sample, 5 minutes', targetSeconds: 300, lengths: [] });
     expect(at.pace).toMatchObject({ breathSeconds: 8, pinned: true });
     expect(findStep(at, itemAt(steps, 0).id)?.step).toMatchObject({ rounds: 2, pinned: true });
-    expect(findStep(at, itemAt(steps, 2).id)?.step).toMatchObject({ leftOut: true, pinned: true });
+    expect(findStep(at, itemAt(steps, 2).id)?.step).toMatchObject({ skipped: true, pinned: true });
     expect(findStep(at, itemAt(steps, 1).id)?.step).toBe(steps[1]);
   });
 
@@ -152,14 +152,14 @@ describe('another length of a class', () => {
       ...plan,
       sections: [{ ...itemAt(plan.sections, 0), steps: [{ ...itemAt(steps, 0), priority: 'low' as const }] }],
     };
-    const [pinned] = firstItems(withLengthPin([length], length.id, itemAt(steps, 0).id, { leftOut: false }), 1);
+    const [pinned] = firstItems(withLengthPin([length], length.id, itemAt(steps, 0).id, { skipped: false }), 1);
     expect(itemAt(planAtLength(low, pinned).sections, 0).steps[0]).toMatchObject({ priority: 'always', pinned: false });
   });
 
   it('loses a pin whose values are all given back, and passes over a step that is gone', () => {
     const [pinned] = firstItems(withLengthPin([length], length.id, itemAt(steps, 0).id, { rounds: 2 }), 1);
     expect(withLengthPin([pinned], length.id, itemAt(steps, 0).id, { rounds: null })).toEqual([length]);
-    const gone = { ...length, pins: [{ stepId: 'gone', leftOut: true, rounds: 3, seconds: null }] };
+    const gone = { ...length, pins: [{ stepId: 'gone', skipped: true, rounds: 3, seconds: null }] };
     expect(planAtLength(plan, gone).sections).toEqual(plan.sections);
   });
 
@@ -184,8 +184,8 @@ describe('what changed between two states', () => {
     expect(codes({ ...plan, pace: { ...plan.pace, breathSeconds: 8, curve: 'eased' } })).toEqual(['breath', 'pace']);
     expect(codes(set(one, { rounds: 7 }))).toEqual(['rounds One']);
     expect(codes(set(one, { lastRoundLine: 'Once more.' }))).toEqual(['words One']);
-    expect(codes(set(one, { sides: 'alternate' }))).toEqual(['step-changed One']);
-    expect(codes(set(one, { leastRounds: 1 }))).toEqual(['step-changed One']);
+    expect(codes(set(one, { sides: 'alternating' }))).toEqual(['step-changed One']);
+    expect(codes(set(one, { minRounds: 1 }))).toEqual(['step-changed One']);
     expect(codes(set(three, { seconds: 99 }))).toEqual(['time Three']);
     expect(codes(edited(plan, leaveOutEdit(plan, two.id, true)))).toEqual(['left-out Two']);
     expect(codes(edited(plan, { kind: 'remove-step', stepId: two.id }))).toEqual(['step-removed Two']);

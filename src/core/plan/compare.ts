@@ -9,7 +9,7 @@ export type PlanChange =
   | { readonly code: 'target' | 'breath'; readonly from: Seconds; readonly to: Seconds }
   | {
       readonly code:
-        'about' | 'pace' | 'voice' | 'lengths' | 'keep-on-target' | 'order' | 'schools' | 'themes' | 'set-aside';
+        'about' | 'pace' | 'voice' | 'lengths' | 'keep-on-target' | 'order' | 'style' | 'themes' | 'dismissed';
     }
   | { readonly code: 'section-added' | 'section-removed' | 'section-changed'; readonly name: string }
   | { readonly code: 'step-added' | 'step-removed' | 'left-out' | 'brought-back'; readonly name: string }
@@ -39,9 +39,9 @@ function compareWhole(before: ClassPlan, after: ClassPlan): PlanChange[] {
   if (!sameDocument(before.voice, after.voice)) changes.push({ code: 'voice' });
   if (before.keepOnTarget !== after.keepOnTarget) changes.push({ code: 'keep-on-target' });
   if (!sameDocument(before.lengths, after.lengths)) changes.push({ code: 'lengths' });
-  if (!sameDocument(before.schools, after.schools)) changes.push({ code: 'schools' });
+  if (!sameDocument(before.style, after.style)) changes.push({ code: 'style' });
   if (!sameDocument([before.themes, before.themeId], [after.themes, after.themeId])) changes.push({ code: 'themes' });
-  if (!sameDocument(before.setAside, after.setAside)) changes.push({ code: 'set-aside' });
+  if (!sameDocument(before.dismissed, after.dismissed)) changes.push({ code: 'dismissed' });
   return changes;
 }
 
@@ -90,14 +90,14 @@ function wordFieldsOf(step: Step): ReadonlySet<string> {
 
 /** Fields that come with a change of rounds or time, or that only the machine sets. */
 function followingFieldsOf(step: Step): ReadonlySet<string> {
-  return new Set(['leftOut', 'pinned', ...contractOf(step).amountFields]);
+  return new Set(['skipped', 'pinned', ...contractOf(step).amountFields]);
 }
 
 function compareStep(before: Step, after: Step): PlanChange[] {
   if (sameDocument(before, after)) return [];
   const { name } = after;
   const changes: PlanChange[] = [];
-  if (before.leftOut !== after.leftOut) changes.push({ code: after.leftOut ? 'left-out' : 'brought-back', name });
+  if (before.skipped !== after.skipped) changes.push({ code: after.skipped ? 'left-out' : 'brought-back', name });
   if ('rounds' in before && 'rounds' in after && before.rounds !== after.rounds) {
     changes.push({ code: 'rounds', name, from: before.rounds, to: after.rounds });
   }
@@ -110,7 +110,7 @@ function compareStep(before: Step, after: Step): PlanChange[] {
   const following = followingFieldsOf(after);
   const fields = Object.keys(is).filter((field) => !sameDocument(was[field], is[field]));
   if (fields.some((field) => words.has(field))) changes.push({ code: 'words', name });
-  if (before.pinned !== after.pinned && before.leftOut === after.leftOut) changes.push({ code: 'pinned', name });
+  if (before.pinned !== after.pinned && before.skipped === after.skipped) changes.push({ code: 'pinned', name });
   const others = fields.some((field) => !words.has(field) && !following.has(field));
   const bounds = fields.some((field) => following.has(field)) && changes.length === 0;
   if (others || bounds) changes.push({ code: 'step-changed', name });

@@ -29,13 +29,13 @@ export function stepPaces(plan: ClassPlan): ReadonlyMap<string, StepPace> {
           : Math.round(along * step.paceMultiplier * 100) / 100;
       return [
         step.id,
-        { multiplier, inShare: step.inShare ?? section.inShare ?? inShareAlong(plan.pace, index, count) },
+        { multiplier, inhaleShare: step.inhaleShare ?? section.inhaleShare ?? inShareAlong(plan.pace, index, count) },
       ];
     }),
   );
 }
 
-const NO_PACE: StepPace = { multiplier: 1, inShare: 0.5 };
+const NO_PACE: StepPace = { multiplier: 1, inhaleShare: 0.5 };
 
 /** The whole length of a step as it stands, 0 when it is left out. */
 export function stepMilliseconds(
@@ -44,7 +44,7 @@ export function stepMilliseconds(
   breathSeconds: Seconds,
   voice: PlanVoice,
 ): Milliseconds {
-  return step.leftOut ? 0 : contractOf(step).milliseconds(step, { voice, breathSeconds, pace });
+  return step.skipped ? 0 : contractOf(step).milliseconds(step, { voice, breathSeconds, pace });
 }
 
 /** The runtime of a plan, without its cues: what the timeline ends on. */

@@ -21,7 +21,11 @@ function sample(): ClassPlan {
   const plan = emptyPlan(newId, 'Sample', 600);
   const sections = [
     makeSection(newId, 'arrival', [makeStep(newId, 'talk'), makeStep(newId, 'movement')]),
-    makeSection(newId, 'main', [makeStep(newId, 'movement'), makeStep(newId, 'transition'), makeStep(newId, 'quiet')]),
+    makeSection(newId, 'main', [
+      makeStep(newId, 'movement'),
+      makeStep(newId, 'transition'),
+      makeStep(newId, 'silence'),
+    ]),
     makeSection(newId, 'closing'),
   ];
   return { ...plan, sections };

@@ -7,7 +7,7 @@ export {
   type LengthPin,
   type PlanPace,
   type Section,
-  type SetAside,
+  type Dismissed,
 } from './schema';
 export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
@@ -81,6 +81,7 @@ export {
 } from './edit';
 export { comparePlans, type PlanChange } from './compare';
 export { planAtLength, withLengthPin } from './lengths';
+export { checkSince6 } from './migrate';
 export { readPlan, readPlanText, upToDate, writePlanText } from './read';
 export { planMilliseconds, stepMilliseconds, stepPaces } from './durations';
 export { fillGapsEdit, leadsOn, stanceGaps, stancesOf, transitionFor, type StanceGap } from './stances';

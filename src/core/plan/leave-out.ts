@@ -49,8 +49,8 @@ export function leaveOutEdit(plan: ClassPlan, stepId: string, out: boolean): Edi
   return {
     kind: 'together',
     edits: [
-      ...(found ? [setStep(found, 'leftOut', out), setStep(found, 'pinned', out)] : []),
-      ...companions.map((step) => setStep(step, 'leftOut', out)),
+      ...(found ? [setStep(found, 'skipped', out), setStep(found, 'pinned', out)] : []),
+      ...companions.map((step) => setStep(step, 'skipped', out)),
     ],
   };
 }

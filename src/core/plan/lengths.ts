@@ -28,7 +28,7 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
     sections,
   };
   return stepsInOrder(plan).reduce((now, { step }) => {
-    if (pins.get(step.id)?.leftOut !== true) return now;
+    if (pins.get(step.id)?.skipped !== true) return now;
     return planAfter(now, leaveOutEdit(now, step.id, true));
   }, plan);
 }
@@ -36,10 +36,10 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
 function pinned(step: Step, pin: LengthPin): Step {
   const wish = contractOf(step).wish(step);
   const asked = wish?.what === 'rounds' ? pin.rounds : wish?.what === 'time' ? pin.seconds : null;
-  if (wish && asked !== null) return { ...step, [wish.fields.value]: asked, pinned: true, leftOut: false };
+  if (wish && asked !== null) return { ...step, [wish.fields.value]: asked, pinned: true, skipped: false };
   // It stays in; its rounds and time are left to the fit.
-  const staysIn = pin.leftOut === false && pin.rounds === null && pin.seconds === null;
-  return staysIn ? { ...step, leftOut: false, priority: 'always' } : step;
+  const staysIn = pin.skipped === false && pin.rounds === null && pin.seconds === null;
+  return staysIn ? { ...step, skipped: false, priority: 'always' } : step;
 }
 
 /** The lengths of a class with one pin set, changed or taken out (all its values `null`). */
@@ -52,8 +52,8 @@ export function withLengthPin(
   return lengths.map((length) => {
     if (length.id !== lengthId) return length;
     const before = length.pins.find((pin) => pin.stepId === stepId);
-    const pin = { stepId, leftOut: null, rounds: null, seconds: null, ...before, ...change };
-    const empty = pin.leftOut === null && pin.rounds === null && pin.seconds === null;
+    const pin = { stepId, skipped: null, rounds: null, seconds: null, ...before, ...change };
+    const empty = pin.skipped === null && pin.rounds === null && pin.seconds === null;
     const others = length.pins.filter((one) => one.stepId !== stepId);
     return { ...length, pins: empty ? others : [...others, pin] };
   });

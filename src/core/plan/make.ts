@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import type { SectionRole } from '@/core/movement';
-import { USUAL_SCHOOLS } from '@/core/words';
+import { USUAL_STYLE } from '@/core/words';
 import {
   PLAN_FORMAT,
   PLAN_VERSION,
@@ -43,11 +43,11 @@ export function emptyPlan(
     pace: {
       breathSeconds,
       preferredBreathSeconds: breathSeconds,
-      leastBreathSeconds: Math.max(2, Math.round(breathSeconds * 8) / 10),
-      mostBreathSeconds: Math.min(40, Math.round(breathSeconds * 13) / 10),
+      minBreathSeconds: Math.max(2, Math.round(breathSeconds * 8) / 10),
+      maxBreathSeconds: Math.min(40, Math.round(breathSeconds * 13) / 10),
       closingRatio: 1,
-      inShare: 0.45,
-      closingInShare: 0.45,
+      inhaleShare: 0.45,
+      closingInhaleShare: 0.45,
       curve: 'straight',
       pinned: false,
     },
@@ -55,21 +55,21 @@ export function emptyPlan(
     keepOnTarget: false,
     keepWordsFitted: false,
     lengths: [],
-    schools: USUAL_SCHOOLS,
+    style: USUAL_STYLE,
     silenceShare: 0.3,
     themes: [],
     themeId: null,
-    setAside: [],
+    dismissed: [],
     sections: roles.map((role) => makeSection(newId, role)),
   };
 }
 
 export function makeSection(newId: NewId, role: SectionRole, steps: readonly Step[] = []): Section {
-  return { id: newId(), role, title: SECTION_TITLES[role], paceMultiplier: null, inShare: null, steps };
+  return { id: newId(), role, title: SECTION_TITLES[role], paceMultiplier: null, inhaleShare: null, steps };
 }
 
 /** Another length of a class, with nothing pinned. */
-export function makeLength(newId: NewId, name: string, targetSeconds: number, way: FitWay = 'balance'): Length {
+export function makeLength(newId: NewId, name: string, targetSeconds: number, way: FitWay = 'balanced'): Length {
   return { id: newId(), name, targetSeconds, way, breathSeconds: null, pins: [] };
 }
 
@@ -97,10 +97,10 @@ export function copyPlan(newId: NewId, plan: ClassPlan): ClassPlan {
       return stepId === undefined ? [] : [{ ...pin, stepId }];
     }),
   }));
-  const setAside = plan.setAside.flatMap((one) => {
+  const dismissed = plan.dismissed.flatMap((one) => {
     if (one.stepId === null) return [one];
     const stepId = renamed.get(one.stepId);
     return stepId === undefined ? [] : [{ ...one, stepId }];
   });
-  return { ...plan, sections, lengths, setAside };
+  return { ...plan, sections, lengths, dismissed };
 }

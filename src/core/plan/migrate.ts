@@ -1,7 +1,6 @@
-import { contentSince2, contentSince3 } from '@/core/movement';
+import { contentSince2, contentSince3, contentSince4, renamedFields } from '@/core/movement';
 import { itemAt, failed, ok, type Issue, type Result } from '@/core/units';
-import { USUAL_SCHOOLS } from '@/core/words';
-import { PLAN_FORMAT, PLAN_VERSION } from './schema';
+import { PLAN_FORMAT, PLAN_VERSION, type FitWay } from './schema';
 
 type Doc = Readonly<Record<string, unknown>>;
 
@@ -75,10 +74,23 @@ const MOVEMENT_SINCE_3: Doc = {
   source: null,
 };
 
+const STYLE_BEFORE_4: Doc = {
+  counting: 'end',
+  sides: 'mirror',
+  leftMark: '',
+  rightMark: '',
+  circles: 'above',
+  breath: 'nose',
+  belly: 'natural',
+  outBreath: 'even',
+  rounds: 'any',
+  restLine: 'Leave out the rest whenever you like, and breathe on.',
+};
+
 /** Version 3 had one school of everything, few moments for words, no themes, and nothing to set aside. */
 function fromVersion3(document: Doc): Doc {
   return {
-    schools: USUAL_SCHOOLS,
+    schools: STYLE_BEFORE_4,
     silenceShare: 0.3,
     themes: [],
     themeId: null,
@@ -118,7 +130,68 @@ function withShorts(step: Doc): Doc {
   return step.kind === 'movement' ? { intro: 'full', ...contentSince3(step) } : step;
 }
 
-const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4];
+const PACE_BEFORE_6: ReadonlyMap<string, string> = new Map([
+  ['leastBreathSeconds', 'minBreathSeconds'],
+  ['mostBreathSeconds', 'maxBreathSeconds'],
+  ['inShare', 'inhaleShare'],
+  ['closingInShare', 'closingInhaleShare'],
+]);
+const STEP_BEFORE_6: ReadonlyMap<string, string> = new Map([
+  ['leftOut', 'skipped'],
+  ['leastTempo', 'minTempo'],
+  ['mostTempo', 'maxTempo'],
+  ['leastSeconds', 'minSeconds'],
+  ['mostSeconds', 'maxSeconds'],
+]);
+const WAYS_BEFORE_6: ReadonlyMap<unknown, FitWay> = new Map([
+  ['balance', 'balanced'],
+  ['leave-out', 'skip-steps'],
+]);
+
+/** Version 5 had other names for fields and values than the screens: least and most, in and out, quiet, schools. */
+function fromVersion5(document: Doc): Doc {
+  const { schools, setAside, pace, lengths, sections, ...rest } = document;
+  return {
+    ...rest,
+    version: 6,
+    pace: renamedFields(asDoc(pace), PACE_BEFORE_6),
+    lengths: asList(lengths).map((length) => lengthSince6(asDoc(length))),
+    style: renamedFields(asDoc(schools), new Map([['restLine', 'holdLine']])),
+    dismissed: asList(setAside).map((one) => dismissedSince6(asDoc(one))),
+    sections: asList(sections).map((section) => {
+      const doc = renamedFields(asDoc(section), new Map([['inShare', 'inhaleShare']]));
+      return { ...doc, steps: asList(doc.steps).map((step) => stepSince6(asDoc(step))) };
+    }),
+  };
+}
+
+function lengthSince6({ way, pins, ...rest }: Doc): Doc {
+  const renamed = asList(pins).map((pin) => renamedFields(asDoc(pin), STEP_BEFORE_6));
+  return { ...rest, way: WAYS_BEFORE_6.get(way) ?? way, pins: renamed };
+}
+
+function dismissedSince6(one: Doc): Doc {
+  return typeof one.check === 'string' ? { ...one, check: checkSince6(one.check) } : one;
+}
+
+/** A check's name from before teaching styles were called so. */
+export function checkSince6(name: string): string {
+  return name === 'rounds-school' ? 'rounds-style' : name;
+}
+
+function stepSince6(step: Doc): Doc {
+  const renamed = renamedFields(step, STEP_BEFORE_6);
+  if (step.kind === 'movement') return contentSince4(renamed);
+  return step.kind === 'quiet' ? { ...renamed, kind: 'silence' } : renamed;
+}
+
+const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [
+  fromVersion1,
+  fromVersion2,
+  fromVersion3,
+  fromVersion4,
+  fromVersion5,
+];
 
 /** Brings an older document to the current version; refuses a newer one and what is no plan at all. */
 export function migrate(raw: unknown): Result<unknown, Issue> {

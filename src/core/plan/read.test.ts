@@ -53,17 +53,17 @@ describe('the door for plans', () => {
   });
 
   it('sees what single fields cannot tell', () => {
-    const movement = makeMovement(newId, 'One', { leastRounds: 5, mostRounds: 3 });
-    const quiet = makeSilence(newId, 'Two', { leastSeconds: 60, mostSeconds: 30 });
+    const movement = makeMovement(newId, 'One', { minRounds: 5, maxRounds: 3 });
+    const quiet = makeSilence(newId, 'Two', { minSeconds: 60, maxSeconds: 30 });
     const restless = makeMovement(newId, 'Three', {
-      pattern: [{ ...makePhase(newId, { kind: 'rest' }), share: null }],
+      pattern: [{ ...makePhase(newId, { kind: 'hold' }), share: null }],
     });
-    const plan = withSteps(movement, quiet, restless, { ...quiet, leastSeconds: 10 });
-    const turned = { ...plan, pace: { ...plan.pace, leastBreathSeconds: 12, mostBreathSeconds: 8 } };
+    const plan = withSteps(movement, quiet, restless, { ...quiet, minSeconds: 10 });
+    const turned = { ...plan, pace: { ...plan.pace, minBreathSeconds: 12, maxBreathSeconds: 8 } };
     expect(codes(turned)).toEqual([
-      'pace.leastBreathSeconds bounds-turned',
-      'sections[0].steps[0].leastRounds bounds-turned',
-      'sections[0].steps[1].leastSeconds bounds-turned',
+      'pace.minBreathSeconds bounds-turned',
+      'sections[0].steps[0].minRounds bounds-turned',
+      'sections[0].steps[1].minSeconds bounds-turned',
       'sections[0].steps[2].pattern[0] phase-without-length',
       'sections[0].steps[3].id id-twice',
     ]);
@@ -103,7 +103,7 @@ describe('the door for plans', () => {
 
   it('refuses a plan of more than 20 000 cues', () => {
     const steps = Array.from({ length: 60 }, () =>
-      makeMovement(newId, 'Long', { rounds: 200, preferredRounds: 200, mostRounds: 200, sides: 'alternate' }),
+      makeMovement(newId, 'Long', { rounds: 200, preferredRounds: 200, maxRounds: 200, sides: 'alternating' }),
     );
     expect(codes(withSteps(...steps))).toEqual(['sections too-many-cues']);
   });
@@ -114,26 +114,41 @@ describe('the door for plans', () => {
     expect(read.ok && read.value.title).toBe(title);
   });
 
-  it('brings version 1 to version 2', () => {
+  it('brings version 1 to this version', () => {
     const plan = withSteps(
       makeMovement(newId, 'One', { preferredRounds: 4, rounds: 4 }),
       makeSilence(newId, 'Two', {}),
     );
-    const { preferredBreathSeconds: _b, closingRatio: _c, ...pace } = plan.pace;
-    const old = {
-      ...plan,
-      version: 1,
-      pace,
-      sections: plan.sections.map((section) => ({
-        ...section,
-        steps: section.steps.map((step) => {
-          const { preferredRounds: _r, preferredSeconds: _s, ...rest } = step as Record<string, unknown> & typeof step;
-          return rest;
-        }),
-      })),
+    // As version 1 wrote it: without what came later, and with its own names.
+    const names = new Map([
+      ['minBreathSeconds', 'leastBreathSeconds'],
+      ['maxBreathSeconds', 'mostBreathSeconds'],
+      ['inhaleShare', 'inShare'],
+      ['closingInhaleShare', 'closingInShare'],
+      ['minRounds', 'leastRounds'],
+      ['maxRounds', 'mostRounds'],
+      ['minSeconds', 'leastSeconds'],
+      ['maxSeconds', 'mostSeconds'],
+    ]);
+    const values = new Map([
+      ['silence', 'quiet'],
+      ['inhale', 'in'],
+      ['exhale', 'out'],
+      ['together', 'none'],
+    ]);
+    const later = new Set(['preferredBreathSeconds', 'closingRatio', 'preferredRounds', 'preferredSeconds']);
+    later.add('pacedBy').add('skipped').add('style').add('dismissed');
+    const olderValue = (value: unknown): unknown => {
+      if (Array.isArray(value)) return value.map(olderValue);
+      if (typeof value === 'string') return values.get(value) ?? value;
+      if (typeof value !== 'object' || value === null) return value;
+      const entries = Object.entries(value).filter(([key]) => !later.has(key));
+      return Object.fromEntries(entries.map(([key, inner]) => [names.get(key) ?? key, olderValue(inner)]));
     };
+    const old = { ...(olderValue(plan) as object), version: 1 };
     const read = readPlan(old);
-    expect(read.ok && read.value).toEqual(plan);
+    const holdLine = 'Leave out the rest whenever you like, and breathe on.';
+    expect(read.ok && read.value).toEqual({ ...plan, style: { ...plan.style, holdLine } });
   });
 });
 

@@ -51,6 +51,6 @@ function tooManySteps(document: unknown): Issue | null {
   return {
     code: 'too-many-steps',
     at: 'sections',
-    facts: { most: LIMITS.stepsInPlan, found: Math.max(steps, sections.length) },
+    facts: { max: LIMITS.stepsInPlan, found: Math.max(steps, sections.length) },
   };
 }

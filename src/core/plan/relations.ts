@@ -11,7 +11,7 @@ import { boundsInOrder } from './steps/bounds';
 export function checkRelations(plan: ClassPlan): Issue[] {
   const issues: Issue[] = [];
   const { pace } = plan;
-  issues.push(...boundsInOrder('pace.leastBreathSeconds', pace.leastBreathSeconds, pace.mostBreathSeconds));
+  issues.push(...boundsInOrder('pace.minBreathSeconds', pace.minBreathSeconds, pace.maxBreathSeconds));
   const seen = new Set<string>();
   const once = (id: string, at: string): void => {
     if (seen.has(id)) issues.push({ code: 'id-twice', at: `${at}.id`, facts: { id } });
@@ -29,10 +29,10 @@ export function checkRelations(plan: ClassPlan): Issue[] {
   plan.lengths.forEach((length, index) => once(length.id, `lengths[${index}]`));
   const steps = plan.sections.reduce((total, section) => total + section.steps.length, 0);
   if (steps > LIMITS.stepsInPlan)
-    issues.push({ code: 'too-many-steps', at: 'sections', facts: { most: LIMITS.stepsInPlan, found: steps } });
+    issues.push({ code: 'too-many-steps', at: 'sections', facts: { max: LIMITS.stepsInPlan, found: steps } });
   const cues = mostCues(plan);
   if (cues > LIMITS.cues)
-    issues.push({ code: 'too-many-cues', at: 'sections', facts: { most: LIMITS.cues, found: cues } });
+    issues.push({ code: 'too-many-cues', at: 'sections', facts: { max: LIMITS.cues, found: cues } });
   return issues;
 }
 

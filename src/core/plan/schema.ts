@@ -9,20 +9,12 @@ import {
   title,
   whole,
   within,
-  yesNo,
+  boolean,
   type Stored,
   type StoredFields,
 } from '@/core/document';
 import { SECTION_ROLES } from '@/core/movement';
-import {
-  BELLIES,
-  BREATH_WAYS,
-  CIRCLE_SCHOOLS,
-  COUNTINGS,
-  OUT_BREATHS,
-  ROUND_SCHOOLS,
-  SIDE_SCHOOLS,
-} from '@/core/words';
+import { BELLIES, BREATH_WAYS, CIRCLE_STYLES, COUNTINGS, OUT_BREATHS, ROUND_STYLES, SIDE_STYLES } from '@/core/words';
 import { LIMITS } from './limits';
 import { STEP_KINDS, STEP_SCHEMAS, type Step, type StepKind } from './steps';
 import { namedFields } from './steps/common';
@@ -33,10 +25,10 @@ import { voiceSchema } from './voice';
  */
 
 /** The version of the document this code writes. Older ones are migrated, newer ones refused. */
-export const PLAN_VERSION = 5;
+export const PLAN_VERSION = 6;
 export const PLAN_FORMAT = 'calm-count/class-plan';
 
-export const FIT_WAYS = ['balance', 'keep-rounds', 'keep-breath', 'leave-out'] as const;
+export const FIT_WAYS = ['balanced', 'keep-rounds', 'keep-breath', 'skip-steps'] as const;
 /** What a fit would rather keep; see `docs/pacing.md`. */
 export type FitWay = (typeof FIT_WAYS)[number];
 
@@ -60,7 +52,7 @@ const sectionFields = {
   /** Breath here over the opening breath, in hundredths, in place of the class's profile; `null` follows it. */
   paceMultiplier: within(LIMITS.paceMultiplier).nullable(),
   /** Share of a breath that goes in here; `null` follows the class's profile. */
-  inShare: within(LIMITS.inShare).nullable(),
+  inhaleShare: within(LIMITS.inhaleShare).nullable(),
 };
 const sectionSchema = shape({ ...sectionFields, steps: list(stepSchema, LIMITS.stepsInSection) });
 export interface Section extends StoredFields<typeof sectionFields> {
@@ -70,9 +62,9 @@ export interface Section extends StoredFields<typeof sectionFields> {
 /** What one length keeps for a step whatever the fit would choose; a `null` is left to the fit. */
 const lengthPinSchema = shape({
   stepId: id(),
-  leftOut: yesNo().nullable(),
+  skipped: boolean().nullable(),
   rounds: whole(1, LIMITS.rounds).nullable(),
-  seconds: within(LIMITS.quietSeconds).nullable(),
+  seconds: within(LIMITS.countedSeconds).nullable(),
 });
 export type LengthPin = Stored<typeof lengthPinSchema>;
 
@@ -91,21 +83,21 @@ const paceSchema = shape({
   /** The opening breath, in seconds, as fitted; a whole tenth. */
   breathSeconds: within(LIMITS.breathSeconds),
   preferredBreathSeconds: within(LIMITS.breathSeconds),
-  leastBreathSeconds: within(LIMITS.breathSeconds),
-  mostBreathSeconds: within(LIMITS.breathSeconds),
+  minBreathSeconds: within(LIMITS.breathSeconds),
+  maxBreathSeconds: within(LIMITS.breathSeconds),
   /** Closing breath over opening breath. */
   closingRatio: within(LIMITS.closingRatio),
   /** Share of a breath that goes in at the opening, for phases that set none of their own. */
-  inShare: within(LIMITS.inShare),
-  closingInShare: within(LIMITS.inShare),
+  inhaleShare: within(LIMITS.inhaleShare),
+  closingInhaleShare: within(LIMITS.inhaleShare),
   /** How breath and share go from opening to closing. */
   curve: oneOf(['straight', 'eased'] as const),
-  pinned: yesNo(),
+  pinned: boolean(),
 });
 export type PlanPace = Stored<typeof paceSchema>;
 
 /** A finding that was looked at and set aside, with why. */
-const setAsideSchema = shape({
+const dismissedSchema = shape({
   /** The check's name. */
   check: title(LIMITS.idCharacters),
   /** `null` where the finding is about the whole class. */
@@ -114,19 +106,19 @@ const setAsideSchema = shape({
   detail: text(LIMITS.detailCharacters),
   reason: text(LIMITS.noteCharacters),
 });
-export type SetAside = Stored<typeof setAsideSchema>;
+export type Dismissed = Stored<typeof dismissedSchema>;
 
-const schools = shape({
+const style = shape({
   counting: oneOf(COUNTINGS),
-  sides: oneOf(SIDE_SCHOOLS),
+  sides: oneOf(SIDE_STYLES),
   leftMark: text(LIMITS.titleCharacters, ONE_LINE),
   rightMark: text(LIMITS.titleCharacters, ONE_LINE),
-  circles: oneOf(CIRCLE_SCHOOLS),
+  circles: oneOf(CIRCLE_STYLES),
   breath: oneOf(BREATH_WAYS),
   belly: oneOf(BELLIES),
   outBreath: oneOf(OUT_BREATHS),
-  rounds: oneOf(ROUND_SCHOOLS),
-  restLine: text(LIMITS.lineCharacters),
+  rounds: oneOf(ROUND_STYLES),
+  holdLine: text(LIMITS.lineCharacters),
 });
 
 const theme = shape({
@@ -147,17 +139,17 @@ const planFields = {
   pace: paceSchema,
   voice: voiceSchema,
   /** Each edit refits what is not pinned. */
-  keepOnTarget: yesNo(),
+  keepOnTarget: boolean(),
   /** Each edit fits the words of the movement it changes. */
-  keepWordsFitted: yesNo(),
+  keepWordsFitted: boolean(),
   lengths: list(lengthSchema, LIMITS.lengths),
-  schools,
+  style,
   /** Share of a movement's counted time that should have no words in it; fitting the words keeps it. */
   silenceShare: within(LIMITS.silenceShare),
   themes: list(theme, LIMITS.themes),
   /** The theme in use; `null` for plain names. */
   themeId: id().nullable(),
-  setAside: list(setAsideSchema, LIMITS.setAside),
+  dismissed: list(dismissedSchema, LIMITS.dismissed),
 };
 
 /** The Yup schema of the current document version. */

@@ -34,7 +34,7 @@ export function stanceGaps(plan: ClassPlan): StanceGap[] {
   let now: Stance | null = null;
   for (const section of plan.sections) {
     section.steps.forEach((step, index) => {
-      if (step.leftOut) return;
+      if (step.skipped) return;
       const { start, end } = stancesOf(step);
       if (leadsOn(step)) {
         now = end;

@@ -7,11 +7,11 @@ export interface Wish {
   readonly value: number;
   /** As asked; the fit stays near it. */
   readonly preferred: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
 }
 
 /** The wish that somebody has who asks for a value: it is preferred, and the bounds are widened to hold it. */
-export function asked(wish: Pick<Wish, 'least' | 'most'>, value: number): Wish {
-  return { value, preferred: value, least: Math.min(wish.least, value), most: Math.max(wish.most, value) };
+export function asked(wish: Pick<Wish, 'min' | 'max'>, value: number): Wish {
+  return { value, preferred: value, min: Math.min(wish.min, value), max: Math.max(wish.max, value) };
 }

@@ -44,7 +44,7 @@ export function writeDescription(
   const runtime = reading?.totals.runtimeSeconds ?? timeline.runtimeSeconds;
   const cautions = new Set(
     stepsInOrder(plan).flatMap(({ step }) =>
-      isMovement(step) && !step.leftOut ? step.cautions.map((caution) => CAUTION_LINES[caution].line) : [],
+      isMovement(step) && !step.skipped ? step.cautions.map((caution) => CAUTION_LINES[caution].line) : [],
     ),
   );
   const needed = atHand(plan);

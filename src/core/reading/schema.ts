@@ -1,9 +1,9 @@
 import { mixed } from 'yup';
-import { judge, list, oneOf, shape, text, within, yesNo } from '@/core/document';
+import { judge, list, oneOf, shape, text, within, boolean } from '@/core/document';
 import type { Issue, Result } from '@/core/units';
 import { READING_FORMAT, READING_VERSION, type Reading } from './model';
 
-const seconds = () => within({ least: 0, most: 14_400 });
+const seconds = () => within({ min: 0, max: 14_400 });
 
 /** Only what publishing needs is judged; figures in `totals` are worked out again from it. */
 const readingSchema = shape({
@@ -18,12 +18,12 @@ const readingSchema = shape({
       status: oneOf(['said', 'skipped'] as const),
       saidAtSeconds: seconds().nullable(),
       endSeconds: seconds().nullable(),
-      confidence: within({ least: 0, most: 1 }),
-      corrected: yesNo(),
+      confidence: within({ min: 0, max: 1 }),
+      corrected: boolean(),
       evidence: shape({
         by: oneOf(['words', 'sound', 'length'] as const),
         heard: text(20_000).nullable(),
-        nearer: within({ least: -1000, most: 1000 }).nullable(),
+        nearer: within({ min: -1000, max: 1000 }).nullable(),
       })
         .nullable()
         .optional(),

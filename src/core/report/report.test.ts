@@ -174,9 +174,9 @@ describe('one round on each side', () => {
     return () => `o${++count}`;
   })();
   /** After a talk of a minute, so that it is not at the start of the class. */
-  const sidesOf = (sides: 'alternate' | 'in-turn') => {
+  const sidesOf = (sides: 'alternating' | 'one-then-other') => {
     const talk = makeTalk(newId, 'Talk', [['Stand easy, and let the shoulders hang.', 60]]);
-    const step = makeMovement(newId, 'Turning', { sides, rounds: 1, preferredRounds: 1, leastRounds: 1 });
+    const step = makeMovement(newId, 'Turning', { sides, rounds: 1, preferredRounds: 1, minRounds: 1 });
     const short = { ...emptyPlan(newId, 'Short', 120), sections: [makeSection(newId, 'main', [talk, step])] };
     const expanded = expandPlan(short);
     const captions = expanded.cues.map(({ startSeconds, endSeconds, text }) => ({ startSeconds, endSeconds, text }));
@@ -187,7 +187,7 @@ describe('one round on each side', () => {
   };
 
   it('is one count where they alternate, and two where one follows the other', () => {
-    expect(sidesOf('alternate')).toEqual([null]);
-    expect(sidesOf('in-turn')).toEqual(['left', 'right']);
+    expect(sidesOf('alternating')).toEqual([null]);
+    expect(sidesOf('one-then-other')).toEqual(['left', 'right']);
   });
 });

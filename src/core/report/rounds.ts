@@ -25,7 +25,7 @@ const FROM_WHOLE = 0.3;
 /** Nothing shorter is called an interruption. */
 const LEAST_INTERRUPTION: Seconds = 8;
 /** A tempo beyond these is not believed. */
-const TEMPO = { least: 0.6, most: 1.7 };
+const TEMPO = { min: 0.6, max: 1.7 };
 /** A line further ahead than this many cues says nothing of the rounds before it. */
 const CUES_AHEAD = 3;
 
@@ -79,7 +79,7 @@ interface Gap {
 }
 
 function within(tempo: number): number | null {
-  return tempo >= TEMPO.least && tempo <= TEMPO.most ? tempo : null;
+  return tempo >= TEMPO.min && tempo <= TEMPO.max ? tempo : null;
 }
 
 function judge(

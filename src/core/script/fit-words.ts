@@ -57,7 +57,7 @@ export function fitWords(
   const changes: FormChange[] = [];
   for (const { step } of stepsInOrder(plan)) {
     const place = timed.get(step.id);
-    if (!isMovement(step) || step.leftOut || step.lead === 'own' || !place) continue;
+    if (!isMovement(step) || step.skipped || step.pacedBy === 'own-pace' || !place) continue;
     if (stepId !== null && step.id !== stepId) continue;
     const fade =
       manner === 'fullest' ? fullestFade(plan, step, place, wording) : shortenedFade(plan, step, place, wording);
@@ -119,7 +119,7 @@ function ends(
   wording: Wording,
   silenceShare = 0,
 ): boolean {
-  const pace = { breathSeconds: timed.breathSeconds, inShare: timed.inShare };
+  const pace = { breathSeconds: timed.breathSeconds, inhaleShare: timed.inhaleShare };
   const length = step.pattern.reduce((total, phase) => total + phaseSeconds(phase, pace), 0);
   return turnsOf(step, timed.rounds)
     .filter((turn) => turn.round === round)
@@ -128,7 +128,7 @@ function ends(
       return (
         step.pattern.every((phase, index) => {
           const moment = { at: 0, turn, rounds: timed.rounds, form, kind: phase.kind };
-          const announced = index === 0 ? announcementOf(step, plan.schools, turn, timed.rounds, form) : '';
+          const announced = index === 0 ? announcementOf(step, plan.style, turn, timed.rounds, form) : '';
           const words = form === 'silent' ? '' : phase[form];
           const text = [announced, words]
             .filter(Boolean)

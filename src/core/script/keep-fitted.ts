@@ -41,7 +41,7 @@ function touched(before: ClassPlan, after: ClassPlan): (string | null)[] {
   const all =
     before.voice !== after.voice ||
     before.pace !== after.pace ||
-    before.schools !== after.schools ||
+    before.style !== after.style ||
     before.silenceShare !== after.silenceShare ||
     before.keepWordsFitted !== after.keepWordsFitted ||
     before.themeId !== after.themeId ||

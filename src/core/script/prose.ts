@@ -13,7 +13,7 @@ export function linesOfProse(newId: NewId, prose: string, habitSeconds: Seconds)
   const parts = prose.split(/\((?:pause\s*)?(\d+(?:\.\d+)?)\s*(?:s|sec|seconds)\)/i);
   parts.forEach((part, index) => {
     if (index % 2 === 1) {
-      const pauseSeconds = Math.min(LIMITS.pauseSeconds.most, Number(part));
+      const pauseSeconds = Math.min(LIMITS.pauseSeconds.max, Number(part));
       const last = lines.at(-1);
       if (last) lines[lines.length - 1] = { ...last, pauseSeconds };
       else lines.push({ id: newId(), text: '', pauseSeconds, layer: null });

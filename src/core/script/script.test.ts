@@ -19,8 +19,8 @@ function planWith(part: Partial<MovementStep>, change: Partial<ClassPlan> = {}):
     rounds: 5,
     fade: ['full'],
     pattern: [
-      makePhase(newId, { kind: 'in', full: LONG, short: 'In, lamp up.' }),
-      makePhase(newId, { kind: 'out', full: 'Breathe out.', short: 'Out.' }),
+      makePhase(newId, { kind: 'inhale', full: LONG, short: 'In, lamp up.' }),
+      makePhase(newId, { kind: 'exhale', full: 'Breathe out.', short: 'Out.' }),
     ],
     ...part,
   });

@@ -126,12 +126,12 @@ class TruePeak {
 }
 
 function highest(samples: Float32Array): number {
-  let most = 0;
+  let max = 0;
   for (let at = 0; at < samples.length; at++) {
     const size = (samples[at] ?? 0) < 0 ? -(samples[at] ?? 0) : (samples[at] ?? 0);
-    if (size > most) most = size;
+    if (size > max) max = size;
   }
-  return most;
+  return max;
 }
 
 export interface LoudnessFigures {
@@ -229,9 +229,9 @@ function weightOf(channel: number, channels: number): number {
 const lufs = (power: number): number => OFFSET + 10 * Math.log10(power);
 
 function loudest(powers: Float64Array): number | null {
-  let most = 0;
-  for (const power of powers) if (power > most) most = power;
-  return most > 0 ? lufs(most) : null;
+  let max = 0;
+  for (const power of powers) if (power > max) max = power;
+  return max > 0 ? lufs(max) : null;
 }
 
 function gated(blocks: Float64Array): number | null {

@@ -74,8 +74,8 @@ export class SyncMarkFinder {
       const after = AFTER.reduce((sum, frame) => sum + (energies[at(frame)] ?? 0), 0) / AFTER.length;
       for (const frame of WITHIN) {
         const place = at(frame);
-        const least = Math.max(AUDIBLE, SHARE * (this.energies[place] ?? 0), OVER * after);
-        if ((energies[place] ?? 0) < least) return null;
+        const min = Math.max(AUDIBLE, SHARE * (this.energies[place] ?? 0), OVER * after);
+        if ((energies[place] ?? 0) < min) return null;
       }
       for (let frame = 0; frame < 5; frame++)
         clear += (energies[at(frame)] ?? 0) / Math.max(1e-12, this.energies[at(frame)] ?? 0);

@@ -69,13 +69,13 @@ function grownByLevel(
   const about = stepAt(SHORT.about);
   const around = decibels.slice(Math.max(0, from - about), Math.min(count, to + about)).sort();
   const floor = around[around.length >> 2] ?? 0;
-  const loudest = decibels.subarray(from, to).reduce((most, level) => Math.max(most, level), -Infinity);
+  const loudest = decibels.subarray(from, to).reduce((max, level) => Math.max(max, level), -Infinity);
   if (loudest - floor < SHORT.standsOut) return null;
-  const least = Math.max(loudest - SHORT.below, floor + SHORT.above);
+  const min = Math.max(loudest - SHORT.below, floor + SHORT.above);
   const first = Math.max(before ? stepAt(before.endSeconds + SHORT.gap) : 0, from - stepAt(SHORT.grows));
   const last = Math.min(after ? stepAt(after.startSeconds - SHORT.gap) : count, to + stepAt(SHORT.grows));
-  while (from > first && (decibels[from - 1] ?? 0) >= least) from--;
-  while (to < last && (decibels[to] ?? 0) >= least) to++;
+  while (from > first && (decibels[from - 1] ?? 0) >= min) from--;
+  while (to < last && (decibels[to] ?? 0) >= min) to++;
   return {
     startSeconds: wholeMilliseconds(from * stepSeconds),
     endSeconds: wholeMilliseconds(to * stepSeconds),
@@ -94,11 +94,11 @@ function middle(values: Float32Array): number | null {
   return values.sort().at(values.length >> 1) ?? null;
 }
 
-function likelierThan(least: number, { likely, stepSeconds }: VoiceSteps): VoiceStretch[] {
+function likelierThan(min: number, { likely, stepSeconds }: VoiceSteps): VoiceStretch[] {
   const bridged = Math.round(BRIDGED / stepSeconds);
   const found: { from: number; to: number }[] = [];
   for (let step = 0; step < likely.length; step++) {
-    if ((likely[step] ?? 0) < least) continue;
+    if ((likely[step] ?? 0) < min) continue;
     const last = found.at(-1);
     if (last && step - last.to <= bridged) last.to = step + 1;
     else found.push({ from: step, to: step + 1 });

@@ -20,7 +20,7 @@ describe('a class drawn small', () => {
       const sections = timeline.sections.filter(({ startSeconds, endSeconds }) => endSeconds > startSeconds);
       expect(stretches.filter(({ opens }) => opens).length).toBe(sections.length);
       const breaths = stretches.reduce((sum, one) => sum + one.breaths, 0);
-      expect(breaths).toBe(timeline.phases.filter(({ kind }) => kind === 'in').length);
+      expect(breaths).toBe(timeline.phases.filter(({ kind }) => kind === 'inhale').length);
     }
   });
 

@@ -42,7 +42,7 @@ function stretchesOf(step: TimedStep, timeline: Timeline, silent: boolean): Omit
   for (const phase of phases) {
     const kind = kindOf(phase);
     const seconds = phase.endSeconds - phase.startSeconds;
-    const breaths = phase.kind === 'in' ? 1 : 0;
+    const breaths = phase.kind === 'inhale' ? 1 : 0;
     const last = parts.at(-1);
     if (last?.kind === kind) {
       parts[parts.length - 1] = { kind, seconds: last.seconds + seconds, breaths: last.breaths + breaths };

@@ -12,7 +12,7 @@ import {
 } from '@/core/plan';
 import { speakingSeconds } from '@/core/speech';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
-import type { Schools, Side } from '@/core/words';
+import type { TeachingStyle, Side } from '@/core/words';
 import type { Cue, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
 import { Wording } from './wording';
 
@@ -39,14 +39,14 @@ export function expandPlan(plan: ClassPlan): Timeline {
   };
 }
 
-const NO_PACE: StepPace = { multiplier: 0, inShare: 0.5 };
+const NO_PACE: StepPace = { multiplier: 0, inhaleShare: 0.5 };
 
 /** A timeline being written, step by step; lives for one expansion. */
 class Writer implements StepWriter {
   now: Milliseconds = 0;
   spokenUntil: Milliseconds = 0;
   tempo: Tempo;
-  readonly schools: Schools;
+  readonly style: TeachingStyle;
   readonly steps: TimedStep[] = [];
   readonly phases: TimedPhase[] = [];
   readonly cues: Cue[] = [];
@@ -58,7 +58,7 @@ class Writer implements StepWriter {
   constructor(private readonly plan: ClassPlan) {
     this.paces = stepPaces(plan);
     this.tempo = { voice: plan.voice, breathSeconds: plan.pace.breathSeconds, pace: NO_PACE };
-    this.schools = plan.schools;
+    this.style = plan.style;
     this.wording = new Wording(plan);
   }
 
@@ -71,7 +71,7 @@ class Writer implements StepWriter {
     this.at = step;
     const contract = contractOf(step);
     const counted = contract.counted(step, this.tempo);
-    const teach = step.leftOut ? 0 : contract.write(step, this, counted);
+    const teach = step.skipped ? 0 : contract.write(step, this, counted);
     this.steps.push({
       step: step.id,
       section,
@@ -81,7 +81,7 @@ class Writer implements StepWriter {
       rounds: counted?.rounds ?? 0,
       roundSeconds: counted ? toSeconds(counted.roundMilliseconds) : 0,
       breathSeconds: this.plan.pace.breathSeconds * pace.multiplier,
-      inShare: pace.inShare,
+      inhaleShare: pace.inhaleShare,
       phaseRange: [phaseStart, this.phases.length],
       cueRange: [cueStart, this.cues.length],
     });

@@ -43,7 +43,7 @@ export interface TimedStep extends Interval {
   /** Breath length in this step; 0 where none leads. */
   readonly breathSeconds: Seconds;
   /** Share of a breath that goes in, for phases that set none of their own. */
-  readonly inShare: number;
+  readonly inhaleShare: number;
   /** Indexes into `phases` and `cues`, end not included. */
   readonly phaseRange: readonly [number, number];
   readonly cueRange: readonly [number, number];

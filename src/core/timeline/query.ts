@@ -50,6 +50,6 @@ export function sharePercent(timeline: Timeline, timed: TimedStep): number {
 /** What the next count that its multiple allows, on every side, would add to a movement, in seconds. */
 export function moreRoundsSeconds(step: MovementStep, timed: TimedStep): Seconds {
   // In an alternating movement one count is a round on both sides already.
-  const turns = step.sides === 'none' || step.sides === 'alternate' ? 1 : 2;
+  const turns = step.sides === 'together' || step.sides === 'alternating' ? 1 : 2;
   return timed.roundSeconds * step.multiple * turns;
 }

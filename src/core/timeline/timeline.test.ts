@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { firstItems, itemAt, Random } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
-import { USUAL_SCHOOLS } from '@/core/words';
+import { USUAL_STYLE } from '@/core/words';
 import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
 import {
   emptyPlan,
@@ -28,8 +28,8 @@ const turning = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
     preferredRounds: 3,
     teach: spokenLines(newId, [['Turning. Watch one.', 2]]),
     pattern: [
-      makePhase(newId, { kind: 'in', full: 'In, to the {side}.', short: 'In, {side}.' }),
-      makePhase(newId, { kind: 'out' }),
+      makePhase(newId, { kind: 'inhale', full: 'In, to the {side}.', short: 'In, {side}.' }),
+      makePhase(newId, { kind: 'exhale' }),
     ],
     lastRoundLine: 'Last one.',
     ...part,
@@ -75,7 +75,7 @@ describe('the timeline', () => {
   it('tells rounds in short where their words are not full, and the change of side where the full line is too long', () => {
     const shorts = { ...NO_SHORTS, lastRound: 'Last.', sideChange: 'Other side.' };
     const sideChangeLine = 'And now, when you are ready for it, the very same thing on the other side of the hall.';
-    const part = { sides: 'in-turn', shorts, sideChangeLine, sideChangeSeconds: 4, teach: [] } as const;
+    const part = { sides: 'one-then-other', shorts, sideChangeLine, sideChangeSeconds: 4, teach: [] } as const;
     const thin = words(planOf(turning({ ...part, fade: ['full', 'short'] })));
     expect(thin.filter((text) => text.startsWith('Last'))).toEqual(['Last. In, left.', 'Last. In, right.']);
     expect(thin).toContain('Other side.');
@@ -89,7 +89,7 @@ describe('the timeline', () => {
 
   it('says around the rounds as much as is chosen, and a caution always', () => {
     const part = {
-      sides: 'none',
+      sides: 'together',
       moments: { ...NO_MOMENTS, naming: 'This is Turning.', caution: 'Mind the neck.', leaving: 'And leave it.' },
       shorts: { ...NO_SHORTS, naming: 'Turning.', caution: 'Neck.' },
       levels: [{ name: 'Small', note: '', line: 'Smaller is fine.' }],
@@ -97,7 +97,7 @@ describe('the timeline', () => {
       lastRoundLine: '',
     } as const;
     const saying = (intro: MovementStep['intro']): string[] =>
-      words({ ...planOf(turning({ ...part, intro })), schools: { ...USUAL_SCHOOLS, counting: 'none' } });
+      words({ ...planOf(turning({ ...part, intro })), style: { ...USUAL_STYLE, counting: 'none' } });
     expect(saying('full')).toEqual([
       'This is Turning.',
       'Mind the neck.',
@@ -116,7 +116,7 @@ describe('the timeline', () => {
   });
 
   it('thins words out by the fade and announces the last round once', () => {
-    expect(words(planOf(turning({ sides: 'none' })))).toEqual([
+    expect(words(planOf(turning({ sides: 'together' })))).toEqual([
       'Turning. Watch one.',
       'In, to the .',
       'Out.',
@@ -129,7 +129,7 @@ describe('the timeline', () => {
 
   it('alternates sides, the last round announced with its first side', () => {
     const timeline = expandPlan(
-      planOf(turning({ sides: 'alternate', teach: [], preferredRounds: 2, rounds: 2, startSide: 'right' })),
+      planOf(turning({ sides: 'alternating', teach: [], preferredRounds: 2, rounds: 2, startSide: 'right' })),
     );
     expect(timeline.cues.map((cue) => [cue.round, cue.side, cue.text])).toEqual([
       [1, 'right', 'In, to the right.'],
@@ -147,7 +147,7 @@ describe('the timeline', () => {
   it('does all of one side and then the other, with the change between them', () => {
     const plan = planOf(
       turning({
-        sides: 'in-turn',
+        sides: 'one-then-other',
         teach: [],
         preferredRounds: 2,
         rounds: 2,
@@ -202,13 +202,16 @@ describe('the timeline', () => {
     expect(itemAt(timeline.cues, 1).startSeconds).toBe(itemAt(timeline.cues, 0).endSeconds);
   });
 
-  it.each(['none', 'alternate', 'in-turn', 'each-way'] as const)('tells what a round more would add (%s)', (sides) => {
-    const step = turning({ sides, multiple: 3 });
-    if (step.kind !== 'movement') throw new Error('no movement');
-    const now = expandPlan(planOf(step));
-    const then = expandPlan(planOf({ ...step, rounds: step.rounds + step.multiple }));
-    expect(moreRoundsSeconds(step, itemAt(now.steps, 0))).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
-  });
+  it.each(['together', 'alternating', 'one-then-other', 'both-directions'] as const)(
+    'tells what a round more would add (%s)',
+    (sides) => {
+      const step = turning({ sides, multiple: 3 });
+      if (step.kind !== 'movement') throw new Error('no movement');
+      const now = expandPlan(planOf(step));
+      const then = expandPlan(planOf({ ...step, rounds: step.rounds + step.multiple }));
+      expect(moreRoundsSeconds(step, itemAt(now.steps, 0))).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
+    },
+  );
 
   it('says nothing for a class of nothing', () => {
     const timeline = expandPlan(planOf());

@@ -11,7 +11,7 @@ import {
   type TokenFacts,
 } from '@/core/words';
 
-/** Fills the tokens of a plan's lines by its schools, its theme and the place where each is said. */
+/** Fills the tokens of a plan's lines by its style, its theme and the place where each is said. */
 export class Wording {
   private readonly theme: Theme | null;
   private readonly next: ReadonlyMap<string, string>;
@@ -28,17 +28,17 @@ export class Wording {
 
   /** What the tokens of a step's line stand for there. */
   facts(step: Step, moment: Moment): TokenFacts {
-    const { schools } = this.plan;
+    const { style } = this.plan;
     const { turn, rounds } = moment;
     const own = contractOf(step).tokens(step);
     const side = turn ? turn.side : (own.sides[0] ?? null);
     const other = turn ? turn.other : (own.sides[1] ?? null);
     const begins = turn?.begins ?? true;
-    const word = (one: Side | null, isFirst: boolean): string => (one ? sideWord(one, schools, isFirst) : '');
-    const way = (one: Side | null): string => (one ? wayWord(one, own.startSide, schools) : '');
+    const word = (one: Side | null, isFirst: boolean): string => (one ? sideWord(one, style, isFirst) : '');
+    const way = (one: Side | null): string => (one ? wayWord(one, own.startSide, style) : '');
     const round = turn?.round ?? 0;
-    const counting = own.counting ?? schools.counting;
-    const breath = breathWords(schools, moment.form === undefined || moment.form === 'full');
+    const counting = own.counting ?? style.counting;
+    const breath = breathWords(style, moment.form === undefined || moment.form === 'full');
     return {
       movement: themed(this.theme, step.name),
       nextMovement: this.next.get(step.id) ?? '',
@@ -54,7 +54,7 @@ export class Wording {
       minutesLeft: Math.max(1, Math.round((this.plan.targetSeconds - moment.at / 1000) / 60)),
       in: breath.in,
       out: breath.out,
-      belly: bellyWords(schools, moment.kind === 'out' ? 'out' : 'in'),
+      belly: bellyWords(style, moment.kind === 'exhale' ? 'exhale' : 'inhale'),
       picture: (name) => themed(this.theme, name),
     };
   }
@@ -66,7 +66,7 @@ function nextNames(plan: ClassPlan, theme: Theme | null): ReadonlyMap<string, st
   let next = '';
   for (const { step } of stepsInOrder(plan).reverse()) {
     names.set(step.id, next);
-    if (isMovement(step) && !step.leftOut) next = themed(theme, step.name);
+    if (isMovement(step) && !step.skipped) next = themed(theme, step.name);
   }
   return names;
 }

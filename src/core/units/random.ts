@@ -17,8 +17,8 @@ export class Random {
   }
 
   /** A whole number from `least` to `most`, both included. */
-  whole(least: number, most: number): number {
-    return least + Math.floor(this.next() * (most - least + 1));
+  whole(min: number, max: number): number {
+    return min + Math.floor(this.next() * (max - min + 1));
   }
 
   pick<Item>(items: readonly Item[]): Item {

@@ -18,8 +18,8 @@ export interface VoiceMeasure {
 }
 
 export const VOICE_LIMITS = {
-  syllablesPerMinute: { least: 60, most: 400 },
-  pauseSeconds: { least: 0, most: 30 },
+  syllablesPerMinute: { min: 60, max: 400 },
+  pauseSeconds: { min: 0, max: 30 },
 } as const;
 
 /** Common practice, no published source: what can be measured, and what cannot. */
@@ -41,7 +41,7 @@ export function measureVoice(sentences: readonly string[], heard: HeardVoice): R
   }
   const above = speechAboveNoise(heard.levels, speech);
   if (above < SPEECH_ABOVE_NOISE) {
-    return refused('voice-noisy', { decibels: Math.round(above), least: SPEECH_ABOVE_NOISE });
+    return refused('voice-noisy', { decibels: Math.round(above), min: SPEECH_ABOVE_NOISE });
   }
   const gaps = speech.slice(1).map(({ startSeconds }, at) => startSeconds - itemAt(speech, at).endSeconds);
   const pauses = [...gaps].sort((a, b) => b - a).slice(0, sentences.length - 1);
@@ -49,8 +49,8 @@ export function measureVoice(sentences: readonly string[], heard: HeardVoice): R
   const saying = whole - pauses.reduce((sum, gap) => sum + gap, 0);
   const weight = sentences.reduce((sum, sentence) => sum + lineWeight(sentence), 0);
   const rate = (weight * 60) / saying;
-  const { least, most } = VOICE_LIMITS.syllablesPerMinute;
-  if (!(rate >= least && rate <= most)) {
+  const { min, max } = VOICE_LIMITS.syllablesPerMinute;
+  if (!(rate >= min && rate <= max)) {
     return refused('voice-other-words', { seconds: saying.toFixed(0), rate: Math.round(rate) });
   }
   return ok({

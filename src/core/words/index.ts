@@ -1,4 +1,4 @@
-export * from './schools';
+export * from './teaching-style';
 export { bellyWords, breathWords, type BreathWords } from './breath-words';
 export { emptyTokens, fillTokens, TOKENS, unknownTokens, usualText, type TokenFacts } from './tokens';
 export { themed, type Theme, type ThemeWord } from './themes';

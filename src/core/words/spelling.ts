@@ -1,4 +1,4 @@
-/** A term of the trade with the schools' spellings. */
+/** A term of the trade with the style' spellings. */
 export interface Term {
   /** Its own name here, which is no spelling. */
   readonly term: string;

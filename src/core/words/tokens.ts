@@ -14,7 +14,7 @@ export interface TokenFacts {
   readonly rounds: number;
   /** This one counted. */
   readonly roundsLeft: number;
-  /** The number that the counting school says; 0 where it says none. */
+  /** The number that the counting style says; 0 where it says none. */
   readonly count: number;
   readonly level: string;
   readonly minutesLeft: number;

@@ -14,7 +14,7 @@ import {
   themed,
   TOKENS,
   unknownTokens,
-  USUAL_SCHOOLS,
+  USUAL_STYLE,
   usualText,
   wayWord,
   withSpelling,
@@ -77,8 +77,8 @@ describe('tokens', () => {
   });
 });
 
-describe('schools', () => {
-  const school = (part: Partial<typeof USUAL_SCHOOLS>) => ({ ...USUAL_SCHOOLS, ...part });
+describe('style', () => {
+  const styled = (part: Partial<typeof USUAL_STYLE>) => ({ ...USUAL_STYLE, ...part });
 
   it.each([
     ['mirror', 'left', 'left', 'right'],
@@ -86,27 +86,27 @@ describe('schools', () => {
     ['marks', 'right', 'door side', 'left'],
     ['none', 'right', 'other', 'right'],
   ] as const)('%s: the follower’s %s is said “%s”, and the instructor moves the %s', (sides, side, word, moves) => {
-    const schools = school({ sides, leftMark: 'window side', rightMark: 'door side' });
-    expect(sideWord(side, schools, side === 'left')).toBe(word);
-    expect(instructorSide(side, schools)).toBe(moves);
+    const style = styled({ sides, leftMark: 'window side', rightMark: 'door side' });
+    expect(sideWord(side, style, side === 'left')).toBe(word);
+    expect(instructorSide(side, style)).toBe(moves);
   });
 
   it('turn circles round in a mirror, and name none where no side is named', () => {
-    expect(wayWord('one-way', 'right', school({ circles: 'above' }))).toBe('clockwise');
-    expect(wayWord('other-way', 'right', school({ circles: 'above' }))).toBe('anticlockwise');
-    expect(wayWord('one-way', 'right', school({ circles: 'mirror' }))).toBe('anticlockwise');
-    expect(wayWord('other-way', 'left', school({ sides: 'none' }))).toBe('the other way');
+    expect(wayWord('one-way', 'right', styled({ circles: 'above' }))).toBe('clockwise');
+    expect(wayWord('other-way', 'right', styled({ circles: 'above' }))).toBe('anticlockwise');
+    expect(wayWord('one-way', 'right', styled({ circles: 'mirror' }))).toBe('anticlockwise');
+    expect(wayWord('other-way', 'left', styled({ sides: 'none' }))).toBe('the other way');
   });
 
   it('give the breath its words', () => {
-    expect(breathWords(school({ breath: 'nose-mouth', outBreath: 'long' }), true)).toEqual({
+    expect(breathWords(styled({ breath: 'nose-mouth', outBreath: 'long' }), true)).toEqual({
       in: 'in through the nose',
       out: 'slowly out through the mouth',
     });
-    expect(breathWords(school({}), false)).toEqual({ in: 'in', out: 'out' });
-    expect(bellyWords(school({}), 'in')).toBe('the belly widens');
-    expect(bellyWords(school({ belly: 'reversed' }), 'in')).toBe('the belly draws in');
-    expect(bellyWords(school({ belly: 'reversed' }), 'out')).toBe('the belly widens');
+    expect(breathWords(styled({}), false)).toEqual({ in: 'in', out: 'out' });
+    expect(bellyWords(styled({}), 'inhale')).toBe('the belly widens');
+    expect(bellyWords(styled({ belly: 'reversed' }), 'inhale')).toBe('the belly draws in');
+    expect(bellyWords(styled({ belly: 'reversed' }), 'exhale')).toBe('the belly widens');
   });
 });
 

@@ -16,33 +16,33 @@ export interface BinnedRow {
 }
 
 /** Everything in a studio's bin, the latest first, `most` of each kind. */
-export async function listBin(db: Database, studioId: string, most: number): Promise<BinnedRow[]> {
+export async function listBin(db: Database, studioId: string, max: number): Promise<BinnedRow[]> {
   const removed = await Promise.all([
     db
       .select({ id: classes.id, name: classes.title, removedAt: classes.removedAt, of: sql<null>`null` })
       .from(classes)
       .where(and(eq(classes.studioId, studioId), isNotNull(classes.removedAt)))
       .orderBy(sql`${classes.removedAt} desc`)
-      .limit(most),
+      .limit(max),
     db
       .select({ id: takes.id, name: takes.name, removedAt: takes.removedAt, of: classes.title })
       .from(takes)
       .innerJoin(classes, eq(classes.id, takes.classId))
       .where(and(eq(takes.studioId, studioId), isNotNull(takes.removedAt)))
       .orderBy(sql`${takes.removedAt} desc`)
-      .limit(most),
+      .limit(max),
     db
       .select({ id: movements.id, name: movements.name, removedAt: movements.removedAt, of: sql<null>`null` })
       .from(movements)
       .where(and(eq(movements.studioId, studioId), isNotNull(movements.removedAt)))
       .orderBy(sql`${movements.removedAt} desc`)
-      .limit(most),
+      .limit(max),
     db
       .select({ id: series.id, name: series.title, removedAt: series.removedAt, of: sql<null>`null` })
       .from(series)
       .where(and(eq(series.studioId, studioId), isNotNull(series.removedAt)))
       .orderBy(sql`${series.removedAt} desc`)
-      .limit(most),
+      .limit(max),
   ]);
   return removed
     .flatMap((rows, at) =>

@@ -88,7 +88,7 @@ const nextLive = sql<
 export async function listClasses(
   db: Database,
   studioId: string,
-  { after, most }: { readonly after?: string; readonly most: number },
+  { after, max }: { readonly after?: string; readonly max: number },
 ): Promise<ClassSummary[]> {
   return db
     .select({
@@ -112,7 +112,7 @@ export async function listClasses(
       and(eq(classes.studioId, studioId), isNull(classes.removedAt), after ? isAfter(db, studioId, after) : undefined),
     )
     .orderBy(placing.seriesAt, placing.seriesId, placing.order, asc(classes.createdAt), asc(classes.id))
-    .limit(most);
+    .limit(max);
 }
 
 /** Behind a class in the order of the list; the class itself may lie in the bin by now. */
@@ -212,7 +212,7 @@ export async function findClassesByTitle(
   db: Database,
   studioId: string,
   words: string,
-  most: number,
+  max: number,
 ): Promise<{ readonly id: string; readonly title: string; readonly runtimeSeconds: number }[]> {
   return db
     .select({ id: classes.id, title: classes.title, runtimeSeconds: classes.runtimeSeconds })
@@ -225,7 +225,7 @@ export async function findClassesByTitle(
       ),
     )
     .orderBy(sql`${classes.updatedAt} desc`)
-    .limit(most);
+    .limit(max);
 }
 
 export async function findClass(db: Database, studioId: string, id: string): Promise<StoredClass | null> {

@@ -63,7 +63,7 @@ export async function findMovementsByName(
   db: Database,
   studioId: string,
   words: string,
-  most: number,
+  max: number,
 ): Promise<{ readonly id: string; readonly name: string }[]> {
   return db
     .select({ id: movements.id, name: movements.name })
@@ -77,7 +77,7 @@ export async function findMovementsByName(
       ),
     )
     .orderBy(asc(movements.name))
-    .limit(most);
+    .limit(max);
 }
 
 export async function findMovement(db: Database, studioId: string, id: string): Promise<StoredMovement | null> {

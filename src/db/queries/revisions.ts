@@ -26,14 +26,14 @@ export async function listRevisions(
   studioId: string,
   classId: string,
   before: number,
-  most: number,
+  max: number,
 ): Promise<RevisionMark[]> {
   return db
     .select(mark)
     .from(classRevisions)
     .where(and(ofClass(studioId, classId), lt(classRevisions.revision, before)))
     .orderBy(desc(classRevisions.revision))
-    .limit(most);
+    .limit(max);
 }
 
 /** The plans of some saves, by their number. */

@@ -39,7 +39,7 @@ export function AddLine({ step }: { readonly step: Step }) {
         startFocused
         placeholder={viewOf(step).lineHint(step)}
         className="text-lg leading-6"
-        most={LINE_LIMIT}
+        max={LINE_LIMIT}
         value=""
         onChange={(typed) => {
           text.current = typed;

@@ -8,7 +8,7 @@ import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { FitWords } from './FitWords';
-import { SchoolFields } from './SchoolFields';
+import { StyleFields } from './StyleFields';
 import { ThemeFields } from './ThemeFields';
 import { useDesk, useDeskStore } from './use-desk';
 import { StudioContext } from './studio-context';
@@ -29,20 +29,20 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         label="Title"
         needed
         value={plan.title}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         className="text-lg font-semibold"
         onChange={(value) => set('title', value)}
       />
       <TextField
         label="Focus"
         value={plan.focus}
-        most={LIMITS.noteCharacters}
+        max={LIMITS.noteCharacters}
         onChange={(value) => set('focus', value)}
       />
       <TextField
         label="For whom"
         value={plan.audience}
-        most={LIMITS.noteCharacters}
+        max={LIMITS.noteCharacters}
         onChange={(value) => set('audience', value)}
       />
       <div className="my-1">
@@ -50,8 +50,8 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
           bare="minutes"
           label="Target"
           seconds={plan.targetSeconds}
-          least={LIMITS.targetSeconds.least}
-          most={LIMITS.targetSeconds.most}
+          min={LIMITS.targetSeconds.min}
+          max={LIMITS.targetSeconds.max}
           onChange={(value) => set('targetSeconds', value)}
         />
       </div>
@@ -83,41 +83,41 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         unit="s"
         digits={1}
         step={0.1}
-        value={pace.leastBreathSeconds}
-        least={breath.least}
-        most={pace.mostBreathSeconds}
-        onChange={(value) => setPace({ leastBreathSeconds: value })}
+        value={pace.minBreathSeconds}
+        min={breath.min}
+        max={pace.maxBreathSeconds}
+        onChange={(value) => setPace({ minBreathSeconds: value })}
       />
       <NumberField
         label="Longest breath"
         unit="s"
         digits={1}
         step={0.1}
-        value={pace.mostBreathSeconds}
-        least={pace.leastBreathSeconds}
-        most={breath.most}
-        onChange={(value) => setPace({ mostBreathSeconds: value })}
+        value={pace.maxBreathSeconds}
+        min={pace.minBreathSeconds}
+        max={breath.max}
+        onChange={(value) => setPace({ maxBreathSeconds: value })}
       />
       <NumberField
         label="Inhale share at the start"
         unit="%"
-        value={Math.round(pace.inShare * 100)}
-        least={LIMITS.inShare.least * 100}
-        most={LIMITS.inShare.most * 100}
+        value={Math.round(pace.inhaleShare * 100)}
+        min={LIMITS.inhaleShare.min * 100}
+        max={LIMITS.inhaleShare.max * 100}
         onChange={(value) =>
           setPace({
-            inShare: value / 100,
-            closingInShare: pace.closingInShare === pace.inShare ? value / 100 : pace.closingInShare,
+            inhaleShare: value / 100,
+            closingInhaleShare: pace.closingInhaleShare === pace.inhaleShare ? value / 100 : pace.closingInhaleShare,
           })
         }
       />
       <NumberField
         label="Inhale share at the end"
         unit="%"
-        value={Math.round(pace.closingInShare * 100)}
-        least={LIMITS.inShare.least * 100}
-        most={LIMITS.inShare.most * 100}
-        onChange={(value) => setPace({ closingInShare: value / 100 })}
+        value={Math.round(pace.closingInhaleShare * 100)}
+        min={LIMITS.inhaleShare.min * 100}
+        max={LIMITS.inhaleShare.max * 100}
+        onChange={(value) => setPace({ closingInhaleShare: value / 100 })}
       />
       <Choice
         label="From start to end"
@@ -129,14 +129,14 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         onChange={(curve) => setPace({ curve })}
       />
       <CheckBox label="Pin the breath" checked={pace.pinned} onChange={(pinned) => setPace({ pinned })} />
-      <SchoolFields />
+      <StyleFields />
       <NumberField
         label="Silence in a movement"
         unit="%"
         step={5}
         value={Math.round(plan.silenceShare * 100)}
-        least={LIMITS.silenceShare.least * 100}
-        most={LIMITS.silenceShare.most * 100}
+        min={LIMITS.silenceShare.min * 100}
+        max={LIMITS.silenceShare.max * 100}
         onChange={(value) => set('silenceShare', value / 100)}
       />
       <FitWords stepId={null} />

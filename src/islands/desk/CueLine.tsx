@@ -50,7 +50,7 @@ export function CueLine({
             spoken
             startFocused
             className="text-lg leading-6"
-            most={LINE_LIMIT}
+            max={LINE_LIMIT}
             value={sourceText(step, writing)}
             onDone={() => {
               onWrite(false);

@@ -58,7 +58,7 @@ export function GroupFields() {
         <button
           type="button"
           className="btn btn-sm"
-          onClick={() => together(found.map(({ step }) => leaveOutEdit(plan, step.id, !step.leftOut)))}
+          onClick={() => together(found.map(({ step }) => leaveOutEdit(plan, step.id, !step.skipped)))}
         >
           Skip or include
         </button>

@@ -77,7 +77,7 @@ function StepHead({ step, timed, set }: HeadProps) {
         needed
         className="text-lg font-semibold"
         value={step.name}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         onChange={(name) => set('name', name)}
       />
       <p className="quiet-ink px-1 text-sm">

@@ -184,7 +184,7 @@ const StepEntry = memo(function StepEntry({ step }: { readonly step: Step }) {
           document.getElementById(`step-${step.id}`)?.scrollIntoView({ block: 'center' });
         }}
       >
-        {step.leftOut ? <s className="quiet-ink">{step.name}</s> : step.name}
+        {step.skipped ? <s className="quiet-ink">{step.name}</s> : step.name}
       </button>
     </li>
   );

@@ -24,8 +24,8 @@ export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {
         label="target"
         className="w-24! px-1! py-0! text-2xl leading-8 md:w-28! md:text-3xl"
         seconds={plan.targetSeconds}
-        least={LIMITS.targetSeconds.least}
-        most={LIMITS.targetSeconds.most}
+        min={LIMITS.targetSeconds.min}
+        max={LIMITS.targetSeconds.max}
         onChange={(value) => desk.edit({ kind: 'set-plan', field: 'targetSeconds', value }, 'target')}
       />
       <Figure

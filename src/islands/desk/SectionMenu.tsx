@@ -32,7 +32,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             label="Title"
             needed
             value={section.title}
-            most={LIMITS.titleCharacters}
+            max={LIMITS.titleCharacters}
             onChange={(value) => desk.edit(setSection(sectionId, 'title', value), `title ${sectionId}`)}
           />
           <Choice
@@ -65,17 +65,17 @@ export function SectionMenu({ section }: { readonly section: Section }) {
           )}
           <CheckBox
             label="Its own inhale share"
-            checked={section.inShare !== null}
-            onChange={(own) => desk.edit(setSection(sectionId, 'inShare', own ? plan.pace.inShare : null))}
+            checked={section.inhaleShare !== null}
+            onChange={(own) => desk.edit(setSection(sectionId, 'inhaleShare', own ? plan.pace.inhaleShare : null))}
           />
-          {section.inShare !== null && (
+          {section.inhaleShare !== null && (
             <NumberField
               label="Inhale share"
               unit="%"
-              value={Math.round(section.inShare * 100)}
-              least={LIMITS.inShare.least * 100}
-              most={LIMITS.inShare.most * 100}
-              onChange={(value) => desk.edit(setSection(sectionId, 'inShare', value / 100), `in ${sectionId}`)}
+              value={Math.round(section.inhaleShare * 100)}
+              min={LIMITS.inhaleShare.min * 100}
+              max={LIMITS.inhaleShare.max * 100}
+              onChange={(value) => desk.edit(setSection(sectionId, 'inhaleShare', value / 100), `in ${sectionId}`)}
             />
           )}
           <div className="mt-4 flex flex-wrap gap-2">

@@ -79,7 +79,7 @@ export const StepBlock = memo(function StepBlock({
         </button>
         <span className="ml-auto shrink-0 text-right text-sm max-md:max-w-32">
           {amountOf(step, timed)}
-          {!step.leftOut && <span className="quiet-ink inline-block w-11 text-right max-md:hidden">{share} %</span>}
+          {!step.skipped && <span className="quiet-ink inline-block w-11 text-right max-md:hidden">{share} %</span>}
         </span>
         {open && selected && (
           <button
@@ -94,7 +94,7 @@ export const StepBlock = memo(function StepBlock({
           </button>
         )}
       </div>
-      {open && timeline && !step.leftOut && (
+      {open && timeline && !step.skipped && (
         <OpenStep
           step={step}
           timed={timed}
@@ -104,7 +104,7 @@ export const StepBlock = memo(function StepBlock({
           onUnfold={() => setUnfolded(!unfolded)}
         />
       )}
-      {open && !step.leftOut && <AddLine step={step} />}
+      {open && !step.skipped && <AddLine step={step} />}
     </article>
   );
 }, sameStep);
@@ -126,16 +126,16 @@ function sameStep(before: Props, after: Props): boolean {
 }
 
 function aboutStep(step: Step, timed: TimedStep): string {
-  if (step.leftOut) return 'skipped';
+  if (step.skipped) return 'skipped';
   return viewOf(step).about(step, timed);
 }
 
 function amountOf(step: Step, timed: TimedStep): string {
-  if (step.leftOut) return step.pinned ? 'pinned' : '—';
+  if (step.skipped) return step.pinned ? 'pinned' : '—';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   const pinned = step.pinned ? ', pinned' : '';
   if (timed.rounds === 0) return `${length}${pinned}`;
-  const each = isMovement(step) && step.sides !== 'none' ? ' per side' : '';
+  const each = isMovement(step) && step.sides !== 'together' ? ' per side' : '';
   const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${each}`;
   return `${rounds}${pinned} · ${length}`;
 }

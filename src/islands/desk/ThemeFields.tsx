@@ -78,7 +78,7 @@ function ThemeWords({ theme, onChange, onRemove }: WordsProps) {
         label="The theme’s name"
         needed
         value={theme.name}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         onChange={(name) => onChange({ name })}
       />
       {words.map((word, index) => (
@@ -89,7 +89,7 @@ function ThemeWords({ theme, onChange, onRemove }: WordsProps) {
             needed
             className="quiet-ink text-sm"
             value={word.plain}
-            most={LIMITS.titleCharacters}
+            max={LIMITS.titleCharacters}
             onChange={(plain) => set(index, { plain })}
           />
           <TextField
@@ -98,7 +98,7 @@ function ThemeWords({ theme, onChange, onRemove }: WordsProps) {
             spoken
             placeholder="as it is"
             value={word.themed}
-            most={LIMITS.titleCharacters}
+            max={LIMITS.titleCharacters}
             onChange={(themed) => set(index, { themed })}
           />
         </div>

@@ -97,12 +97,12 @@ describe('what somebody asks for', () => {
     expect(findStep(store.getState().plan, movement.id)?.step).toMatchObject({
       rounds: 30,
       preferredRounds: 30,
-      mostRounds: 30,
+      maxRounds: 30,
     });
     expect(findStep(store.getState().plan, quiet.id)?.step).toMatchObject({
       seconds: 5,
       preferredSeconds: 5,
-      leastSeconds: 5,
+      minSeconds: 5,
     });
     expect([ask(movement, 0), ask(movement, 201)]).toEqual([null, null]);
   });

@@ -53,7 +53,7 @@ describe('what an edit has just set', () => {
     const pace = setPlan('pace', demo.pace);
     expect(heldBy(setStep(first, 'rounds', 4))).toEqual({ stepIds: [first.id], breath: false });
     expect(heldBy(setStep(first, 'lastRoundLine', 'Last.'))).toEqual({ stepIds: [], breath: false });
-    expect(heldBy(setStep(first, 'leastRounds', 4))).toEqual({ stepIds: [], breath: false });
+    expect(heldBy(setStep(first, 'minRounds', 4))).toEqual({ stepIds: [], breath: false });
     expect(heldBy({ kind: 'together', edits: [setStep(first, 'seconds', 40), pace] })).toEqual({
       stepIds: [first.id],
       breath: true,

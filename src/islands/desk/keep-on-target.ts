@@ -4,7 +4,7 @@ import type { Fitter } from '@/workers/fitter/client';
 import type { DeskStore } from './desk-store';
 
 /** Fields by which a person says how long a step is or whether it is there: a fit that follows leaves them alone. */
-const CHOSEN: ReadonlySet<string> = new Set(['rounds', 'seconds', 'tempo', 'leftOut', 'pinned']);
+const CHOSEN: ReadonlySet<string> = new Set(['rounds', 'seconds', 'tempo', 'skipped', 'pinned']);
 
 /** What an edit has just set, and a fit that follows it must not move. */
 export function heldBy(edit: Edit): NonNullable<FitOptions['held']> {

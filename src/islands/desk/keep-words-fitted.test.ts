@@ -10,7 +10,7 @@ import { createDesk } from './desk-store';
 const demo = itemAt(demoClasses(), 0).plan;
 const movements = demo.sections
   .flatMap((section) => section.steps)
-  .filter((step): step is MovementStep => step.kind === 'movement' && step.lead === 'breath');
+  .filter((step): step is MovementStep => step.kind === 'movement' && step.pacedBy === 'breath');
 const [first] = firstItems(movements, 1);
 const LONG = 'Breathe in, and let the wrists carry the lamp all the way up past the belly and the ribs to the lips.';
 

@@ -69,7 +69,7 @@ export function RevisionView({ open, current, onNamed, onRestore }: Props) {
                 <li key={step.id} className="flex justify-between gap-3">
                   <span className="truncate">{step.name}</span>
                   <span className="quiet-ink shrink-0">
-                    {step.leftOut
+                    {step.skipped
                       ? 'skipped'
                       : place && `${rounds}${formatClock(place.endSeconds - place.startSeconds)}`}
                   </span>

@@ -178,8 +178,8 @@ function MovementList({ entries, openId, store }: ListProps) {
                   <span className="quiet-ink block truncate text-sm">{aboutEntry(itemAt(entries, index))}</span>
                 </span>
                 <span className="shrink-0 text-sm">
-                  {summary.lead === 'breath'
-                    ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'none' ? '' : ' per side'}`
+                  {summary.pacedBy === 'breath'
+                    ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'together' ? '' : ' per side'}`
                     : formatClock(summary.seconds)}
                 </span>
               </button>

@@ -1,6 +1,6 @@
 import { Archive, ArchiveRestore, Copy, Trash2, Redo2, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
-import { copyContent, LEADS, MOVEMENT_LIMITS as LIMITS, SECTION_ROLES, SIDE_PLANS } from '@/core/movement';
+import { copyContent, PACINGS, MOVEMENT_LIMITS as LIMITS, SECTION_ROLES, SIDE_PLANS } from '@/core/movement';
 import { issueText } from '@/messages/issues';
 import { LEAD_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
@@ -18,7 +18,7 @@ import { MediaField } from './MediaField';
 import type { LibraryStore } from './library-store';
 
 /** The breath that a pattern is drawn at in the library, where no class sets one: a common pace. */
-const PACE = { breathSeconds: 9, inShare: 0.45 };
+const PACE = { breathSeconds: 9, inhaleShare: 0.45 };
 
 /** The open movement, to be changed in place; it saves itself. */
 export function MovementPanel({ store }: { readonly store: LibraryStore }) {
@@ -42,7 +42,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         needed
         className="text-lg font-semibold"
         value={movement.name}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         onChange={(name) => set('name', name)}
       />
       <SaveWords store={store} />
@@ -86,23 +86,23 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
       />
       <Choice
         label="Paced by"
-        value={movement.lead}
-        options={LEADS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
-        onChange={(value) => set('lead', value)}
+        value={movement.pacedBy}
+        options={PACINGS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
+        onChange={(value) => set('pacedBy', value)}
       />
-      {movement.lead === 'breath' ? (
+      {movement.pacedBy === 'breath' ? (
         <NumberField
-          label={movement.sides === 'none' ? 'Preferred rounds' : 'Preferred rounds per side'}
+          label={movement.sides === 'together' ? 'Preferred rounds' : 'Preferred rounds per side'}
           value={movement.preferredRounds}
-          least={1}
-          most={LIMITS.rounds}
+          min={1}
+          max={LIMITS.rounds}
           onChange={(value) => set('preferredRounds', value)}
         />
       ) : (
         <ClockField
           label="Preferred time"
           seconds={movement.preferredSeconds}
-          {...LIMITS.quietSeconds}
+          {...LIMITS.countedSeconds}
           onChange={(value) => set('preferredSeconds', value)}
         />
       )}
@@ -126,7 +126,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         pattern={movement.pattern}
         pace={{
           breathSeconds: PACE.breathSeconds * movement.paceMultiplier,
-          inShare: movement.inShare ?? PACE.inShare,
+          inhaleShare: movement.inhaleShare ?? PACE.inhaleShare,
         }}
         onChange={(pattern) => set('pattern', pattern)}
       />
@@ -152,7 +152,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
       <TextList
         label="Tags"
         items={movement.tags}
-        most={LIMITS.tags}
+        max={LIMITS.tags}
         characters={LIMITS.tagCharacters}
         onChange={(tags) => set('tags', tags)}
       />

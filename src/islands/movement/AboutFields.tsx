@@ -27,13 +27,13 @@ export function AboutFields({ movement, set }: Props) {
       <TextField
         label="Traditional name"
         value={movement.traditionalName}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         onChange={(value) => set('traditionalName', value)}
       />
       <TextList
         label="Other names"
         items={movement.otherNames}
-        most={LIMITS.otherNames}
+        max={LIMITS.otherNames}
         characters={LIMITS.titleCharacters}
         onChange={(items) => set('otherNames', items)}
       />
@@ -57,7 +57,7 @@ export function AboutFields({ movement, set }: Props) {
         label="Seated version"
         placeholder="How to do it seated; leave empty if it cannot be"
         value={movement.seated}
-        most={LIMITS.noteCharacters}
+        max={LIMITS.noteCharacters}
         onChange={(value) => set('seated', value)}
       />
     </>
@@ -123,13 +123,13 @@ function Levels({ movement, set }: Props) {
             label={`Level ${index + 1}`}
             needed
             value={level.name}
-            most={LIMITS.titleCharacters}
+            max={LIMITS.titleCharacters}
             onChange={(name) => take(levels.map((one, at) => (at === index ? { ...one, name } : one)))}
           />
           <TextField
             label={`What level ${index + 1} asks`}
             value={level.note}
-            most={LIMITS.noteCharacters}
+            max={LIMITS.noteCharacters}
             onChange={(note) => take(levels.map((one, at) => (at === index ? { ...one, note } : one)))}
           />
         </div>

@@ -14,32 +14,32 @@ export function CountBounds({ movement, set }: Props) {
     <NumberField
       label="In multiples of"
       value={movement.multiple}
-      least={1}
-      most={LIMITS.rounds}
+      min={1}
+      max={LIMITS.rounds}
       onChange={(value) => set('multiple', value)}
     />
   );
-  if (movement.lead !== 'breath') {
-    const bounds = LIMITS.quietSeconds;
+  if (movement.pacedBy !== 'breath') {
+    const bounds = LIMITS.countedSeconds;
     return (
       <>
         <div className="grid grid-cols-2 gap-2">
           <ClockField
             label="At least"
-            seconds={movement.leastSeconds}
-            least={bounds.least}
-            most={movement.mostSeconds}
-            onChange={(value) => set('leastSeconds', value)}
+            seconds={movement.minSeconds}
+            min={bounds.min}
+            max={movement.maxSeconds}
+            onChange={(value) => set('minSeconds', value)}
           />
           <ClockField
             label="At most"
-            seconds={movement.mostSeconds}
-            least={movement.leastSeconds}
-            most={bounds.most}
-            onChange={(value) => set('mostSeconds', value)}
+            seconds={movement.maxSeconds}
+            min={movement.minSeconds}
+            max={bounds.max}
+            onChange={(value) => set('maxSeconds', value)}
           />
         </div>
-        {movement.lead === 'clock' && multiple}
+        {movement.pacedBy === 'clock' && multiple}
       </>
     );
   }
@@ -47,17 +47,17 @@ export function CountBounds({ movement, set }: Props) {
     <>
       <NumberField
         label="At least"
-        value={movement.leastRounds}
-        least={1}
-        most={movement.mostRounds}
-        onChange={(value) => set('leastRounds', value)}
+        value={movement.minRounds}
+        min={1}
+        max={movement.maxRounds}
+        onChange={(value) => set('minRounds', value)}
       />
       <NumberField
         label="At most"
-        value={movement.mostRounds}
-        least={movement.leastRounds}
-        most={LIMITS.rounds}
-        onChange={(value) => set('mostRounds', value)}
+        value={movement.maxRounds}
+        min={movement.minRounds}
+        max={LIMITS.rounds}
+        onChange={(value) => set('maxRounds', value)}
       />
       {multiple}
     </>

@@ -35,7 +35,7 @@ export function FadeFields({ movement, set, keptFitted = false }: Props) {
           const preset = FADE_PRESETS.find((one) => one.id === id);
           if (!preset) return;
           set('fade', [...preset.fade]);
-          if (keptFitted) set('fadePins', roundsTo(Math.max(preset.fade.length, movement.mostRounds)));
+          if (keptFitted) set('fadePins', roundsTo(Math.max(preset.fade.length, movement.maxRounds)));
         }}
       />
       {fade.map((form, index) => (

@@ -32,7 +32,7 @@ interface Props {
 }
 
 const newId = (): string => crypto.randomUUID();
-const KINDS: readonly PhaseKind[] = ['in', 'out', 'rest', 'free'];
+const KINDS: readonly PhaseKind[] = ['inhale', 'exhale', 'hold', 'free'];
 
 /**
  * The breath pattern of one round: its lung curve, phases to add, split, join, move and lengthen by pointer and by

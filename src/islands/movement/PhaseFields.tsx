@@ -16,7 +16,7 @@ interface Props {
 /** One phase of a round: how long it is, what is done, and what is said in each form. */
 export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: Props) {
   const how = phase.seconds !== null ? 'seconds' : phase.share !== null ? 'share' : 'class';
-  const canFollowClass = phase.kind === 'in' || phase.kind === 'out';
+  const canFollowClass = phase.kind === 'inhale' || phase.kind === 'exhale';
   const lengths = [
     ...(canFollowClass ? [{ value: 'class' as const, label: 'class’s share' }] : []),
     { value: 'share' as const, label: 'own share' },
@@ -35,8 +35,8 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
           options={lengths}
           onChange={(value) =>
             onChange({
-              share: value === 'share' ? Math.max(LIMITS.share.least, round(seconds / breathSeconds, 100)) : null,
-              seconds: value === 'seconds' ? Math.max(LIMITS.phaseSeconds.least, round(seconds, 10)) : null,
+              share: value === 'share' ? Math.max(LIMITS.share.min, round(seconds / breathSeconds, 100)) : null,
+              seconds: value === 'seconds' ? Math.max(LIMITS.phaseSeconds.min, round(seconds, 10)) : null,
             })
           }
         />
@@ -46,8 +46,8 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
           label="Share of a breath"
           unit="%"
           value={Math.round((phase.share ?? 0) * 100)}
-          least={LIMITS.share.least * 100}
-          most={LIMITS.share.most * 100}
+          min={LIMITS.share.min * 100}
+          max={LIMITS.share.max * 100}
           onChange={(value) => onChange({ share: value / 100 })}
         />
       )}
@@ -65,7 +65,7 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
       <TextField
         label="Action"
         value={phase.action}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         onChange={(action) => onChange({ action })}
       />
       {(['full', 'short', 'breath'] as const).map((form) => (
@@ -74,7 +74,7 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
           label={`Said, ${form}`}
           spoken
           value={phase[form]}
-          most={LIMITS.lineCharacters}
+          max={LIMITS.lineCharacters}
           onChange={(text) => onChange({ [form]: text })}
         />
       ))}

@@ -8,7 +8,7 @@ import {
 } from '@/core/movement';
 import { COUNTINGS, TOKENS } from '@/core/words';
 import { SHORTENED_WORDS } from '@/messages/movement';
-import { COUNTING_WORDS } from '@/messages/schools';
+import { COUNTING_WORDS } from '@/messages/teaching-style';
 import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
@@ -25,15 +25,15 @@ interface Props {
 
 /** What is said around the rounds: naming, caution, teaching, how the words thin out, counts, the change of side. */
 export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
-  const inTurn = movement.sides === 'in-turn' || movement.sides === 'each-way';
-  const own = movement.lead === 'own';
+  const inTurn = movement.sides === 'one-then-other' || movement.sides === 'both-directions';
+  const own = movement.pacedBy === 'own-pace';
   const moment = (name: keyof Moments, label: string) => (
     <TextField
       label={label}
       spoken
       placeholder="nothing said"
       value={movement.moments[name]}
-      most={LIMITS.lineCharacters}
+      max={LIMITS.lineCharacters}
       onChange={(value) => set('moments', { ...movement.moments, [name]: value })}
     />
   );
@@ -52,7 +52,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           spoken
           placeholder="nothing said"
           value={level.line}
-          most={LIMITS.lineCharacters}
+          max={LIMITS.lineCharacters}
           onChange={(line) =>
             set(
               'levels',
@@ -79,7 +79,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
         label={own ? 'Call back at the end' : 'On the last round'}
         spoken
         value={movement.lastRoundLine}
-        most={LIMITS.lineCharacters}
+        max={LIMITS.lineCharacters}
         onChange={(value) => set('lastRoundLine', value)}
       />
       {inTurn && (
@@ -88,7 +88,7 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
             label="At the change of side"
             spoken
             value={movement.sideChangeLine}
-            most={LIMITS.lineCharacters}
+            max={LIMITS.lineCharacters}
             onChange={(value) => set('sideChangeLine', value)}
           />
           <NumberField
@@ -97,8 +97,8 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
             digits={1}
             step={0.5}
             value={movement.sideChangeSeconds}
-            least={0}
-            most={LIMITS.phaseSeconds.most}
+            min={0}
+            max={LIMITS.phaseSeconds.max}
             onChange={(value) => set('sideChangeSeconds', value)}
           />
         </>
@@ -121,12 +121,12 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
 }
 
 /** The lines of a movement that have a place to be said in it. */
-function saidLines({ lead, sides }: MovementContent): readonly Shortened[] {
-  const own = lead === 'own';
+function saidLines({ pacedBy, sides }: MovementContent): readonly Shortened[] {
+  const own = pacedBy === 'own-pace';
   return SHORTENED.filter((line) => {
     if (line === 'sending') return own;
     if (line === 'roundsLeft' || line === 'lastRound') return !own;
-    return line !== 'sideChange' || sides === 'in-turn' || sides === 'each-way';
+    return line !== 'sideChange' || sides === 'one-then-other' || sides === 'both-directions';
   });
 }
 
@@ -154,7 +154,7 @@ function ShortFields({
           spoken
           placeholder="as in full"
           value={movement.shorts[line]}
-          most={LIMITS.lineCharacters}
+          max={LIMITS.lineCharacters}
           onChange={(value) => set('shorts', { ...movement.shorts, [line]: value })}
         />
       ))}

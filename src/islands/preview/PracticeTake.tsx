@@ -70,7 +70,7 @@ export function PracticeTake({ plan }: { readonly plan: ClassPlan }) {
           options={BACKGROUNDS.map((value) => ({ value, label: BEHIND[value] }))}
           onChange={setBackground}
         />
-        <NumberField label="Variant" value={seed} least={1} most={9999} onChange={setSeed} />
+        <NumberField label="Variant" value={seed} min={1} max={9999} onChange={setSeed} />
         {share === null ? (
           <button type="button" className="btn btn-sm btn-primary" onClick={() => void make()}>
             Create practice take

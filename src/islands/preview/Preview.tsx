@@ -139,7 +139,13 @@ export function Preview({ studio, stored, spelling }: Props) {
   );
 }
 
-const BREATH_WORDS = { in: 'inhale', out: 'exhale', rest: 'hold', free: 'own breath', spoken: 'own breath' } as const;
+const BREATH_WORDS = {
+  inhale: 'inhale',
+  exhale: 'exhale',
+  hold: 'hold',
+  free: 'own breath',
+  spoken: 'own breath',
+} as const;
 
 /** How full the lungs are, as a bar that grows and shrinks; words for those who do not see it. */
 function BreathBar({ timeline, seconds }: { readonly timeline: Timeline; readonly seconds: Seconds }) {

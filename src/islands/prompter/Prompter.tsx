@@ -199,7 +199,7 @@ function Figure({
   );
 }
 
-const KIND_WORDS = { in: 'Inhale', out: 'Exhale', rest: 'Hold', free: 'Own breath', spoken: '' } as const;
+const KIND_WORDS = { inhale: 'Inhale', exhale: 'Exhale', hold: 'Hold', free: 'Own breath', spoken: '' } as const;
 
 interface CountProps {
   readonly phase: TimedPhase | null;
@@ -211,13 +211,13 @@ interface CountProps {
 function sideTold(phase: TimedPhase, plan: ClassPlan): { readonly word: string; readonly told: string } {
   const step = stepsInOrder(plan).find((entry) => entry.step.id === phase.step)?.step;
   if (!phase.side || step?.kind !== 'movement') return { word: '', told: '' };
-  const { schools } = plan;
+  const { style } = plan;
   const [first] = sidesOf(step);
-  const word = sideWord(phase.side, schools, phase.side === first);
+  const word = sideWord(phase.side, style, phase.side === first);
   if (phase.side === 'one-way' || phase.side === 'other-way') {
-    return { word, told: `${word}, ${wayWord(phase.side, step.startSide, schools)}` };
+    return { word, told: `${word}, ${wayWord(phase.side, step.startSide, style)}` };
   }
-  return { word, told: `you move your ${instructorSide(phase.side, schools)}, say “${word}”` };
+  return { word, told: `you move your ${instructorSide(phase.side, style)}, say “${word}”` };
 }
 
 /** Breath, round and side, in words. */

@@ -35,13 +35,13 @@ function typeSize(names: readonly string[], amounts: readonly string[]): number 
 export function CameraCard({ plan, timeline }: { readonly plan: ClassPlan; readonly timeline: Timeline }) {
   const timed = new Map(timeline.steps.map((step) => [step.step, step]));
   const steps = plan.sections.flatMap(({ steps: of }) =>
-    of.filter((step) => !step.leftOut && step.kind !== 'transition'),
+    of.filter((step) => !step.skipped && step.kind !== 'transition'),
   );
   const amountOf = (step: Step): string => {
     const place = timed.get(step.id);
     if (!place) return '';
     if (place.rounds === 0) return formatClock(place.endSeconds - place.startSeconds);
-    return `${place.rounds} ×${step.kind === 'movement' && step.sides !== 'none' ? ' per side' : ''}`;
+    return `${place.rounds} ×${step.kind === 'movement' && step.sides !== 'together' ? ' per side' : ''}`;
   };
   const size = typeSize(
     steps.map(({ name }) => name),

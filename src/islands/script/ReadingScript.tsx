@@ -13,7 +13,7 @@ import {
   type Timeline,
 } from '@/core/timeline';
 import { itemAt, formatClock } from '@/core/units';
-import { instructorSide, sideWord, wayWord, type Schools, type Spelling } from '@/core/words';
+import { instructorSide, sideWord, wayWord, type TeachingStyle, type Spelling } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
 import { AppHead } from '@/ui/layout/AppHead';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
@@ -78,14 +78,14 @@ export function ReadingScript({ studio, stored, spelling, pictures }: Props) {
             </h3>
             {section.steps.map((step) => {
               const place = timed.get(step.id);
-              if (!place || step.leftOut) return null;
+              if (!place || step.skipped) return null;
               return (
                 <StepScript
                   key={step.id}
                   step={step}
                   timed={place}
                   timeline={timeline}
-                  schools={plan.schools}
+                  style={plan.style}
                   pictures={pictures}
                 />
               );
@@ -106,10 +106,10 @@ interface StepProps {
   readonly step: Step;
   readonly timed: TimedStep;
   readonly timeline: Timeline;
-  readonly schools: Schools;
+  readonly style: TeachingStyle;
 }
 
-function StepScript({ step, timed, timeline, schools, pictures }: StepProps) {
+function StepScript({ step, timed, timeline, style, pictures }: StepProps) {
   const source = step.kind === 'movement' ? step.source : null;
   const picture = source ? pictures[source.movementId] : undefined;
   const cues = timeline.cues.slice(...timed.cueRange);
@@ -138,7 +138,7 @@ function StepScript({ step, timed, timeline, schools, pictures }: StepProps) {
         {step.name} <span className="quiet-ink font-normal">{aboutStep(step, timed)}</span>
       </h4>
       {entries.map(({ at, cue, group }) =>
-        cue ? <Line key={cue.id} cue={cue} margin={marginOf(cue, step, schools)} /> : <Fold key={at} group={group} />,
+        cue ? <Line key={cue.id} cue={cue} margin={marginOf(cue, step, style)} /> : <Fold key={at} group={group} />,
       )}
     </article>
   );
@@ -147,17 +147,16 @@ function StepScript({ step, timed, timeline, schools, pictures }: StepProps) {
 function aboutStep(step: Step, timed: TimedStep): string {
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (step.kind !== 'movement' || timed.rounds === 0) return length;
-  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'} · ${length}`;
+  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'together' ? '' : ' per side'} · ${length}`;
 }
 
 /** Round and side of a line, as the instructor needs them beside it. */
-function marginOf(cue: Cue, step: Step, schools: Schools): string {
+function marginOf(cue: Cue, step: Step, style: TeachingStyle): string {
   const round = cue.round > 0 ? String(cue.round) : '';
   if (!cue.side || step.kind !== 'movement') return round;
-  if (cue.side === 'one-way' || cue.side === 'other-way')
-    return `${round} ${wayWord(cue.side, step.startSide, schools)}`;
-  const word = sideWord(cue.side, schools, cue.side === sidesOf(step)[0]);
-  const mine = instructorSide(cue.side, schools);
+  if (cue.side === 'one-way' || cue.side === 'other-way') return `${round} ${wayWord(cue.side, step.startSide, style)}`;
+  const word = sideWord(cue.side, style, cue.side === sidesOf(step)[0]);
+  const mine = instructorSide(cue.side, style);
   return `${round} ${word}${mine === word ? '' : ` (your ${mine})`}`.trim();
 }
 

@@ -23,7 +23,7 @@ export function FromFile({ begin, busy }: { readonly begin: Begin; readonly busy
     if (text.includes('\u0000')) return refuse([{ code: 'not-text-file', at: '', facts: {} }]);
     if (text.trim() === '') return refuse([{ code: 'empty-file', at: '', facts: {} }]);
     if (text.length > SCRIPT_LIMITS.characters) {
-      return refuse([{ code: 'script-too-long', at: '', facts: { most: SCRIPT_LIMITS.characters } }]);
+      return refuse([{ code: 'script-too-long', at: '', facts: { max: SCRIPT_LIMITS.characters } }]);
     }
     return begin({ from: 'plan', plan: readScript(() => crypto.randomUUID(), text).plan });
   };

@@ -41,8 +41,8 @@ export function FromNothing({ begin, busy }: { readonly begin: Begin; readonly b
           bare="minutes"
           label="Target"
           seconds={targetSeconds}
-          least={LIMITS.targetSeconds.least}
-          most={LIMITS.targetSeconds.most}
+          min={LIMITS.targetSeconds.min}
+          max={LIMITS.targetSeconds.max}
           onChange={setTarget}
         />
         <NumberField

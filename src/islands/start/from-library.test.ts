@@ -46,7 +46,7 @@ describe('a script beside the library', () => {
       traditionalName: 'Raise the arms',
       source: { revision: 3 },
     });
-    expect(heron).toMatchObject({ sides: 'in-turn', rounds: 2, cautions: ['balance'] });
+    expect(heron).toMatchObject({ sides: 'one-then-other', rounds: 2, cautions: ['balance'] });
     expect(buoy).toMatchObject({ name: 'Bell buoy', source: null });
   });
 

@@ -77,14 +77,14 @@ function Neighbour({
 
 function DriftLine({ points, chosen }: { readonly points: readonly Point[]; readonly chosen: string | null }) {
   const end = Math.max(1, points.at(-1)?.plannedSeconds ?? 1);
-  const most = Math.max(CALM_SECONDS, ...points.map(({ drift }) => Math.abs(drift)));
+  const max = Math.max(CALM_SECONDS, ...points.map(({ drift }) => Math.abs(drift)));
   const x = ({ plannedSeconds }: Point): number => (plannedSeconds / end) * WIDTH;
-  const y = ({ drift }: Point): number => HEIGHT / 2 - (drift / most) * (HEIGHT / 2 - 4);
+  const y = ({ drift }: Point): number => HEIGHT / 2 - (drift / max) * (HEIGHT / 2 - 4);
   const line = points.map((one, at) => `${at === 0 ? 'M' : 'L'}${x(one).toFixed(1)} ${y(one).toFixed(1)}`).join('');
   const here = points.find(({ key }) => key === chosen);
   const last = points.at(-1);
   const words = last
-    ? `Drift of ${points.length} lines, at most ${formatDifference(Math.round(most))}; ${formatDifference(last.drift)} at the last`
+    ? `Drift of ${points.length} lines, at most ${formatDifference(Math.round(max))}; ${formatDifference(last.drift)} at the last`
     : 'No line was said';
   return (
     <svg role="img" aria-label={words} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="block w-full">
@@ -97,10 +97,10 @@ function DriftLine({ points, chosen }: { readonly points: readonly Point[]; read
         </>
       )}
       <text x="2" y="12" fontSize="11" fill="var(--quiet-ink)">
-        +{formatClock(most)}
+        +{formatClock(max)}
       </text>
       <text x="2" y={HEIGHT - 3} fontSize="11" fill="var(--quiet-ink)">
-        −{formatClock(most)}
+        −{formatClock(max)}
       </text>
     </svg>
   );

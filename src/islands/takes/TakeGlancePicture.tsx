@@ -10,9 +10,9 @@ const CALM_SECONDS = 10;
 export function TakeGlancePicture({ take: { glance } }: { readonly take: ListedTake }) {
   if (!glance) return <span />;
   const { drift, offSeconds, runtimeSeconds, adLibs, adLibWords } = glance;
-  const most = Math.max(CALM_SECONDS * 10, ...drift.map(Math.abs));
+  const max = Math.max(CALM_SECONDS * 10, ...drift.map(Math.abs));
   const x = (at: number): number => (drift.length < 2 ? 0 : (at / (drift.length - 1)) * WIDTH);
-  const y = (tenths: number): number => HEIGHT / 2 - (tenths / most) * (HEIGHT / 2 - 2);
+  const y = (tenths: number): number => HEIGHT / 2 - (tenths / max) * (HEIGHT / 2 - 2);
   const line = drift.map((one, at) => `${at === 0 ? 'M' : 'L'}${x(at).toFixed(1)} ${y(one).toFixed(1)}`).join('');
   const ended = `${formatClock(runtimeSeconds)}, ${formatDifference(offSeconds)} vs plan`;
   return (

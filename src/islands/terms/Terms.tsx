@@ -12,7 +12,7 @@ interface Props {
   readonly first: Spelling & { readonly revision: number };
 }
 
-/** The house list: each term with the schools' spellings, one chosen; captions, chapters, guide and print follow it. */
+/** The house list: each term with the style' spellings, one chosen; captions, chapters, guide and print follow it. */
 export function Terms({ studio, first }: Props) {
   const [spelling, setSpelling] = useState<Spelling>({ chosen: first.chosen, own: first.own });
   const [state, setState] = useState<SaveState<Spelling>>({ kind: 'saved' });

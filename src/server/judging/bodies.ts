@@ -141,8 +141,8 @@ const JUDGES: { readonly [Kind in BodyKind]: (raw: unknown) => Judged<Bodies[Kin
 
 /** Judges the bytes of a body: JSON first, then how large it is, then its shape, then what its documents say. */
 export function judgeBody<Kind extends BodyKind>(kind: Kind, bytes: Uint8Array): Judged<Bodies[Kind]> {
-  const { bytes: most, values } = BODY_LIMITS[kind];
-  if (bytes.byteLength > most) return failed({ status: 413, code: 'too-large' });
+  const { bytes: max, values } = BODY_LIMITS[kind];
+  if (bytes.byteLength > max) return failed({ status: 413, code: 'too-large' });
   let raw: unknown;
   try {
     raw = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes));

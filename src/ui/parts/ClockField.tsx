@@ -4,8 +4,8 @@ import { formatClock, parseClock, type BareUnit } from '@/core/units';
 interface Props {
   readonly label: string;
   readonly seconds: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly className?: string;
   readonly hideLabel?: boolean;
   /** What a number alone means here; seconds when left out. */
@@ -14,12 +14,12 @@ interface Props {
 }
 
 /** A time as `m:ss`, edited in place. */
-export function ClockField({ label, seconds, least, most, className = '', hideLabel, bare, onChange }: Props) {
+export function ClockField({ label, seconds, min, max, className = '', hideLabel, bare, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const id = useId();
   const read = (text: string): number | null => {
     const found = parseClock(text, bare);
-    return found !== null && found >= least && found <= most ? found : null;
+    return found !== null && found >= min && found <= max ? found : null;
   };
   const understood = typed === null ? null : read(typed);
   const problem = typed !== null && understood === null;
@@ -59,7 +59,7 @@ export function ClockField({ label, seconds, least, most, className = '', hideLa
       )}
       {problem && (
         <span id={`${id}-problem`} role="alert" className="text-error text-sm">
-          As m:ss, from {formatClock(least)} to {formatClock(most)}
+          As m:ss, from {formatClock(min)} to {formatClock(max)}
         </span>
       )}
     </span>

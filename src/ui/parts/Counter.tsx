@@ -3,14 +3,14 @@ import { Minus, Plus } from 'lucide-react';
 interface Props {
   readonly label: string;
   readonly value: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly step: number;
   readonly onChange: (value: number) => void;
 }
 
 /** A whole number with one fewer and one more. */
-export function Counter({ label, value, least, most, step, onChange }: Props) {
+export function Counter({ label, value, min, max, step, onChange }: Props) {
   return (
     <div className="flex min-h-8 items-center justify-between gap-2" role="group" aria-label={label}>
       <span>{label}</span>
@@ -19,7 +19,7 @@ export function Counter({ label, value, least, most, step, onChange }: Props) {
           type="button"
           className="btn btn-sm btn-square"
           aria-label={`${label}: fewer`}
-          disabled={value - step < least}
+          disabled={value - step < min}
           onClick={() => onChange(value - step)}
         >
           <Minus size={14} aria-hidden />
@@ -31,7 +31,7 @@ export function Counter({ label, value, least, most, step, onChange }: Props) {
           type="button"
           className="btn btn-sm btn-square"
           aria-label={`${label}: more`}
-          disabled={value + step > most}
+          disabled={value + step > max}
           onClick={() => onChange(value + step)}
         >
           <Plus size={14} aria-hidden />

@@ -3,8 +3,8 @@ import { useId, useState } from 'react';
 interface Props {
   readonly label: string;
   readonly value: number;
-  readonly least: number;
-  readonly most: number;
+  readonly min: number;
+  readonly max: number;
   readonly step?: number;
   readonly unit?: string;
   readonly digits?: number;
@@ -13,15 +13,15 @@ interface Props {
 }
 
 /** A number edited in place: kept as typed while it is out of bounds, with the bounds said; sent on as soon as it fits. */
-export function NumberField({ label, value, least, most, step = 1, unit, digits = 0, hideLabel, onChange }: Props) {
+export function NumberField({ label, value, min, max, step = 1, unit, digits = 0, hideLabel, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const id = useId();
   const read = (text: string): number | null => {
     const found = Number(text.replace(',', '.').trim());
-    return text.trim() !== '' && Number.isFinite(found) && found >= least && found <= most ? round(found, step) : null;
+    return text.trim() !== '' && Number.isFinite(found) && found >= min && found <= max ? round(found, step) : null;
   };
   const problem = typed !== null && read(typed) === null;
-  const take = (next: number): void => onChange(round(Math.min(most, Math.max(least, next)), step));
+  const take = (next: number): void => onChange(round(Math.min(max, Math.max(min, next)), step));
   return (
     <div className="flex min-h-8 items-center justify-between gap-2">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'shrink-0'}>
@@ -56,7 +56,7 @@ export function NumberField({ label, value, least, most, step = 1, unit, digits 
         <span className="quiet-ink w-5 text-sm">{unit}</span>
         {problem && (
           <span id={`${id}-problem`} role="alert" className="text-error text-sm">
-            {least} to {most}
+            {min} to {max}
           </span>
         )}
       </span>

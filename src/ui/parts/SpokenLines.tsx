@@ -28,7 +28,7 @@ export function SpokenLines({ title, lines, layered, onChange }: Props) {
             spoken
             placeholder="What is said"
             value={line.text}
-            most={LIMITS.lineCharacters}
+            max={LIMITS.lineCharacters}
             onChange={(text) => change(line.id, { text })}
           />
           <div className="flex items-center justify-between">

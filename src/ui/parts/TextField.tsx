@@ -5,7 +5,7 @@ import { openToken, tokenProblem, TokenHints, tokensFor } from './TokenHints';
 interface Props {
   readonly label: string;
   readonly value: string;
-  readonly most: number;
+  readonly max: number;
   /** It is said: set in the serif, and words in braces fill themselves in. */
   readonly spoken?: boolean;
   readonly needed?: boolean;
@@ -24,7 +24,7 @@ interface Props {
 export function TextField({
   label,
   value,
-  most,
+  max,
   spoken,
   needed,
   hideLabel,
@@ -43,11 +43,11 @@ export function TextField({
   const shown = typed ?? value;
   const length = [...shown].length;
   const problem =
-    length > most ? `${length} characters; at most ${most}` : needed && shown.trim() === '' ? 'Needed' : null;
+    length > max ? `${length} characters; at most ${max}` : needed && shown.trim() === '' ? 'Needed' : null;
   const wrong = spoken && hints === null ? tokenProblem(shown) : null;
   const change = (raw: string): void => {
     const text = raw.replace(/[\r\n]+/g, ' ');
-    const fits = [...text].length <= most && !(needed && text.trim() === '');
+    const fits = [...text].length <= max && !(needed && text.trim() === '');
     setTyped(fits ? null : text);
     if (fits) onChange(text);
   };

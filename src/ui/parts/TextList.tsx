@@ -3,20 +3,20 @@ import { useId, useState } from 'react';
 interface Props {
   readonly label: string;
   readonly items: readonly string[];
-  readonly most: number;
+  readonly max: number;
   readonly characters: number;
   readonly onChange: (items: readonly string[]) => void;
 }
 
 /** Short texts typed with commas between them; what is too long or too many is said and not sent on. */
-export function TextList({ label, items, most, characters, onChange }: Props) {
+export function TextList({ label, items, max, characters, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const id = useId();
   const found = itemsOf(typed ?? items.join(', '));
   const problem = found.some((item) => [...item].length > characters)
     ? `At most ${characters} characters each`
-    : found.length > most
-      ? `At most ${most}`
+    : found.length > max
+      ? `At most ${max}`
       : null;
   return (
     <div className="w-full">
@@ -33,7 +33,7 @@ export function TextList({ label, items, most, characters, onChange }: Props) {
         onChange={(event) => {
           setTyped(event.target.value);
           const next = itemsOf(event.target.value);
-          if (next.length <= most && next.every((item) => [...item].length <= characters)) onChange(next);
+          if (next.length <= max && next.every((item) => [...item].length <= characters)) onChange(next);
         }}
         onBlur={() => {
           if (problem === null) setTyped(null);

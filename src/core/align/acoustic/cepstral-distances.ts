@@ -20,7 +20,7 @@ import {
 /** Frames are taken six by six: one every 60 ms. */
 const STRIDE = 6;
 /** A stretch is compared with texts of a length between these shares of its own. */
-const LENGTHS = { least: 0.45, most: 2 };
+const LENGTHS = { min: 0.45, max: 2 };
 /** The distances of a stretch to texts are taken to be spread by this share of their middle, before any is known. */
 const SPREAD = 0.06;
 /** With so many texts their middle and their spread are found. */
@@ -178,7 +178,7 @@ function inUnits({ distances, middle, unit }: Judged, place: number): number {
 }
 
 function areComparable(shape: Float32Array, model: Float32Array): boolean {
-  return model.length >= shape.length * LENGTHS.least && model.length <= shape.length * LENGTHS.most;
+  return model.length >= shape.length * LENGTHS.min && model.length <= shape.length * LENGTHS.max;
 }
 
 /**

@@ -21,7 +21,7 @@ const LEAST_LIKENESS = 0.5;
 /** Letters shared, of those of both, from which on a text is as likely as not, and what all of them are worth. */
 const SHARED = { from: 0.3, all: -4.35 };
 /** One word that is shared by neither is easily misheard; of several, one is always heard rightly. */
-const NONE = { one: 0.4, more: 0.6, most: 2.8 };
+const NONE = { one: 0.4, more: 0.6, max: 2.8 };
 /** A stretch without words is hardly a voice, where a machine wrote the others down. */
 const WORDLESS = 0.4;
 /** Where more of the words than this lie in no stretch, the stretches are not to be relied on. */
@@ -66,8 +66,8 @@ export function wordedPieces(
     last = Math.max(startSeconds + 0.05, itemAt(heard, to - 1).endSeconds);
     return { startSeconds, endSeconds: last, likely: 1 };
   });
-  const most = Math.max(MATCHES_AT_LEAST, Math.floor(Math.sqrt(COMPARED_AT_MOST / (cues.length * CUES_BACK))));
-  return worded(cues, captions, heard, speech, pieces, terms, most);
+  const max = Math.max(MATCHES_AT_LEAST, Math.floor(Math.sqrt(COMPARED_AT_MOST / (cues.length * CUES_BACK))));
+  return worded(cues, captions, heard, speech, pieces, terms, max);
 }
 
 /**
@@ -169,9 +169,9 @@ class WordDistances implements TextDistances {
       let letters = wanted.letters;
       for (let at = begin; at < end; at++) letters += this.lengths[at] ?? 0;
       const share = (2 * this.shared(begin, end, wanted.words)) / Math.max(1, letters);
-      const none = Math.min(NONE.most, NONE.one + NONE.more * (Math.min(end - begin, wanted.words.length) - 1));
+      const none = Math.min(NONE.max, NONE.one + NONE.more * (Math.min(end - begin, wanted.words.length) - 1));
       value = this.opposed(begin, end, wanted.words, share)
-        ? NONE.most
+        ? NONE.max
         : share > SHARED.from
           ? (SHARED.all * (share - SHARED.from)) / (1 - SHARED.from)
           : (none * (SHARED.from - share)) / SHARED.from;

@@ -15,7 +15,7 @@ const INVENTED = 1.5;
 /** A stretch without a word costs as much, and each second that words are too long or too short for it. */
 const WORDLESS = 0.6;
 const SECOND_OFF = 0.8;
-const LETTERS_A_SECOND = { least: 6, most: 22, usual: 13 };
+const LETTERS_A_SECOND = { min: 6, max: 22, usual: 13 };
 /** No stretch holds more words. */
 const WORDS_AT_MOST = 60;
 
@@ -101,6 +101,6 @@ function lettersASecond(heard: readonly HeardWord[]): number {
   const rates = heard
     .map(({ word, startSeconds, endSeconds }) => (word.length + 1) / Math.max(0.02, endSeconds - startSeconds))
     .sort((a, b) => a - b);
-  const { least, most, usual } = LETTERS_A_SECOND;
-  return Math.min(most, Math.max(least, rates[rates.length >> 1] ?? usual));
+  const { min, max, usual } = LETTERS_A_SECOND;
+  return Math.min(max, Math.max(min, rates[rates.length >> 1] ?? usual));
 }

@@ -68,9 +68,9 @@ export function areOpposite(a: string, b: string): boolean {
   return way !== null && wayOf(b) !== null && way !== wayOf(b);
 }
 
-function wayOf(word: string): 'in' | 'out' | null {
-  if (word.startsWith('inhal') || word === 'in') return 'in';
-  return word.startsWith('exhal') || word === 'out' ? 'out' : null;
+function wayOf(word: string): 'inhale' | 'exhale' | null {
+  if (word.startsWith('inhal') || word === 'in') return 'inhale';
+  return word.startsWith('exhal') || word === 'out' ? 'exhale' : null;
 }
 
 function editDistance(a: string, b: string): number {

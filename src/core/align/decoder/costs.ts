@@ -108,7 +108,7 @@ export function costsFor(distances: TextDistances | null): Costs {
 /** A text that the lengths rule out is as unlike as sound can tell. */
 const UNASKED = 0.4;
 /** Of many cues not said in a row: a take that begins late or breaks off, and a step left out, are one event. */
-const EVENT = { most: 12, each: 0.3 };
+const EVENT = { max: 12, each: 0.3 };
 /** What is held is part of every way. */
 export const HELD = -1e6;
 
@@ -144,7 +144,7 @@ export function remarkSums({ speech, costs }: Task): Float64Array {
  */
 function unsaid({ costs }: Task, cues: number, timeFor: number): number {
   const outside = cues - timeFor;
-  return costs.skip * timeFor + Math.min(costs.skip * outside, EVENT.most + EVENT.each * outside);
+  return costs.skip * timeFor + Math.min(costs.skip * outside, EVENT.max + EVENT.each * outside);
 }
 
 /** What it costs that a match begins where nothing was matched before. */
@@ -197,7 +197,7 @@ export function farCost(
     leaving: (before) =>
       before.cost - (remarks[before.to] ?? 0) - EVENT.each * before.cueTo - second * before.lastOnset,
     coming: (match) =>
-      (remarks[match.from] ?? 0) + EVENT.most + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
+      (remarks[match.from] ?? 0) + EVENT.max + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
   };
 }
 

@@ -47,10 +47,10 @@ describe('the cheapest so far', () => {
       all.push(one);
       tree.put(one.place, one.cost, all.length - 1);
       const asked = chance.whole(0, 39);
-      const least = Math.min(...all.filter(({ place }) => place <= asked).map(({ cost }) => cost));
+      const min = Math.min(...all.filter(({ place }) => place <= asked).map(({ cost }) => cost));
       const found = tree.upTo(asked);
-      expect(found?.cost ?? Infinity).toBe(least);
-      if (found) expect(itemAt(all, found.item).cost).toBe(least);
+      expect(found?.cost ?? Infinity).toBe(min);
+      if (found) expect(itemAt(all, found.item).cost).toBe(min);
     }
   });
 });

@@ -62,19 +62,19 @@ function posteriors(
   ordered.forEach((match, at) => {
     const count = transitions.allBefore(match, places, costs);
     const begun = -cold * beginning(task, match, remarks);
-    let most = begun;
+    let max = begun;
     for (let one = 0; one < count; one++) {
       logs[one] = (forward[places[one] ?? 0] ?? 0) - cold * (costs[one] ?? 0);
-      if ((logs[one] ?? 0) > most) most = logs[one] ?? 0;
+      if ((logs[one] ?? 0) > max) max = logs[one] ?? 0;
     }
-    let sum = Math.exp(begun - most);
-    for (let one = 0; one < count; one++) if (most - (logs[one] ?? 0) < 30) sum += Math.exp((logs[one] ?? 0) - most);
-    arriving[at] = most + Math.log(sum);
+    let sum = Math.exp(begun - max);
+    for (let one = 0; one < count; one++) if (max - (logs[one] ?? 0) < 30) sum += Math.exp((logs[one] ?? 0) - max);
+    arriving[at] = max + Math.log(sum);
     forward[at] = arriving[at] - cold * match.own;
   });
   const ended = ordered.map((match, at) => (forward[at] ?? 0) - cold * ending(task, match, remarks));
-  const most = ended.reduce((greatest, one) => Math.max(greatest, one), -Infinity);
-  const whole = most + Math.log(ended.reduce((sum, one) => sum + Math.exp(one - most), 0));
+  const max = ended.reduce((greatest, one) => Math.max(greatest, one), -Infinity);
+  const whole = max + Math.log(ended.reduce((sum, one) => sum + Math.exp(one - max), 0));
   const shares = Float64Array.from(ended, (one) => Math.exp(one - whole));
   for (let at = ordered.length - 1; at >= 0; at--) {
     if ((shares[at] ?? 0) < NOTHING) continue;

@@ -9,7 +9,7 @@ const NEAR: Seconds = 45;
 const APART: Seconds = 12;
 /** The tempo is worked out once for each so many seconds. */
 const GRAIN: Seconds = 5;
-const BOUNDS = { least: 0.65, most: 1.6 };
+const BOUNDS = { min: 0.65, max: 1.6 };
 
 /**
  * The tempo along a take: about each time the middle of the slopes between anchors near it (Theil 1950 and Sen 1968,
@@ -39,5 +39,5 @@ function slopeAbout(anchors: readonly Anchor[], plannedSeconds: Seconds): number
   });
   if (slopes.length < 4) return null;
   slopes.sort((a, b) => a - b);
-  return Math.min(BOUNDS.most, Math.max(BOUNDS.least, slopes[Math.floor(slopes.length / 2)] ?? 0));
+  return Math.min(BOUNDS.max, Math.max(BOUNDS.min, slopes[Math.floor(slopes.length / 2)] ?? 0));
 }

@@ -58,9 +58,9 @@ describe('what lies between two matches', () => {
       for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
         const matches = matchesOf(cueTo);
         for (const match of matches) {
-          const plain = all.reduce((least, before) => {
+          const plain = all.reduce((min, before) => {
             const cost = between(task, remarks, before, match);
-            return cost === null ? least : Math.min(least, before.cost + cost);
+            return cost === null ? min : Math.min(min, before.cost + cost);
           }, 25);
           const found = transitions.cheapestTo(match, 25);
           expect(found, `seed ${seed}`).toBeCloseTo(plain, 9);

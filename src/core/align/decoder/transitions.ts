@@ -24,7 +24,7 @@ export class MatchColumn {
   /** Of the whole way to each. */
   readonly cost: Float64Array;
   /** The least, of each and those before it, of that cost less its remarks. */
-  private readonly least: Float64Array;
+  private readonly min: Float64Array;
 
   /** @param first The place of its first match among those of all columns. */
   constructor(
@@ -37,22 +37,22 @@ export class MatchColumn {
     this.lastOnset = new Float64Array(length);
     this.remarks = new Float64Array(length);
     this.cost = new Float64Array(length);
-    this.least = new Float64Array(length);
-    let least = Infinity;
+    this.min = new Float64Array(length);
+    let min = Infinity;
     for (let at = 0; at < length; at++) {
       const { to, lastOnset, cost } = itemAt(matches, at);
-      least = Math.min(least, cost - (remarks[to] ?? 0));
+      min = Math.min(min, cost - (remarks[to] ?? 0));
       this.to[at] = to;
       this.lastOnset[at] = lastOnset;
       this.remarks[at] = remarks[to] ?? 0;
       this.cost[at] = cost;
-      this.least[at] = least;
+      this.min[at] = min;
     }
   }
 
   /** Whether no match up to a place can lead on for less, whatever the gap. */
   isDearer(at: number, passed: number, cost: number): boolean {
-    return (this.least[at] ?? 0) + passed > cost + ROUNDING;
+    return (this.min[at] ?? 0) + passed > cost + ROUNDING;
   }
 
   /** How many of them end at or before a stretch. */

@@ -77,7 +77,7 @@ function matchedIn(
   const costs = costsFor(distances);
   const slownesses = known.length < KNOWN_AT_LEAST ? slownessGuesses(cues, speech) : [slownessBy(known)];
   const tries = slownesses.map((slowness) => {
-    const further = jumps ? leftOut(cues, speech, slowness) : 0;
+    const further = jumps ? skipped(cues, speech, slowness) : 0;
     const place = known.length < KNOWN_AT_LEAST ? placeAt(slowness, further) : placeAbout(known, further + KNOWN_REACH);
     const task: Task = { cues, speech, distances, costs, jumps, rate: 1, tempo: tempoAlong(known, slowness), place };
     const way = viterbi(task);
@@ -127,7 +127,7 @@ function placeAt(slowness: number, further: Seconds = 0): Task['place'] {
 }
 
 /** What the take lacks of its class at a tempo: a step may be left out. No more is looked for than a few minutes. */
-function leftOut(cues: readonly Cue[], speech: readonly SpeechStretch[], slowness: number): Seconds {
+function skipped(cues: readonly Cue[], speech: readonly SpeechStretch[], slowness: number): Seconds {
   const lacking = itemAt(cues, cues.length - 1).endSeconds * slowness - itemAt(speech, speech.length - 1).endSeconds;
   return Math.min(LEFT_OUT, Math.max(0, lacking));
 }
@@ -171,9 +171,9 @@ function viterbi(task: Task): Way {
 
 /** Of matches of one cue no more than are worth comparing, those that fit best by themselves; in order of `to`. */
 function likeliest(matches: SpeechMatch[], { distances }: Task): SpeechMatch[] {
-  const most = distances?.matchesAtMost ?? Infinity;
-  if (matches.length <= most) return matches;
-  const kept = [...matches].sort((a, b) => a.own - b.own).slice(0, most);
+  const max = distances?.matchesAtMost ?? Infinity;
+  if (matches.length <= max) return matches;
+  const kept = [...matches].sort((a, b) => a.own - b.own).slice(0, max);
   return kept.sort((a, b) => a.to - b.to);
 }
 
@@ -216,9 +216,9 @@ export function placeAbout(anchors: readonly Anchor[], further: Seconds = 0): Ta
 
 /** From a planned time to the anchor before or after it, whichever is nearer. */
 function toNearest(anchors: readonly Anchor[], planned: Seconds): Seconds {
-  let least = Infinity;
-  for (const { plannedSeconds } of anchors) least = Math.min(least, Math.abs(plannedSeconds - planned));
-  return least;
+  let min = Infinity;
+  for (const { plannedSeconds } of anchors) min = Math.min(min, Math.abs(plannedSeconds - planned));
+  return min;
 }
 
 /** Which texts were said where, by a way so far: of matches with one cue. */

@@ -9,7 +9,7 @@ export const lastEarly: StepCheck = {
   of: 'step',
   find: (context) => {
     const { step, cues, timed } = context;
-    if (!isMovement(context) || context.step.lead === 'own') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
     const early = cues.find((cue) => cue.round > 0 && cue.round < timed.rounds && LAST.test(cue.text.toLowerCase()));
     if (!early) return [];
     return [

@@ -10,7 +10,7 @@ export const lastTwice: StepCheck = {
   of: 'step',
   find: (context) => {
     const { step, cues, timed } = context;
-    if (!isMovement(context) || context.step.lead === 'own') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
     const count = (text: string): number => [...text.toLowerCase().matchAll(new RegExp(LAST, 'g'))].length;
     const bySide = new Map<string, number>();
     for (const cue of cues) {
@@ -18,15 +18,15 @@ export const lastTwice: StepCheck = {
       const times = count(cue.text);
       if (times === 0) continue;
       // Where sides alternate the line before both belongs to both.
-      const side = context.step.sides === 'alternate' ? '' : (cue.side ?? '');
+      const side = context.step.sides === 'alternating' ? '' : (cue.side ?? '');
       bySide.set(side, (bySide.get(side) ?? 0) + times);
     }
-    const most = Math.max(0, ...bySide.values());
-    if (most < 2) return [];
+    const max = Math.max(0, ...bySide.values());
+    if (max < 2) return [];
     return [
       {
         stepId: step.id,
-        facts: { times: most },
+        facts: { times: max },
         fix: setting(context.step, { lastRoundLine: '', shorts: { ...context.step.shorts, lastRound: '' } }),
       },
     ];

@@ -10,8 +10,8 @@ export const lastUnannounced: StepCheck = {
   of: 'step',
   find: (context, plan) => {
     const { step, cues, timed } = context;
-    if (!isMovement(context) || context.step.lead === 'own' || timed.rounds < 2) return [];
-    if ((context.step.counting ?? plan.schools.counting) === 'none') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace' || timed.rounds < 2) return [];
+    if ((context.step.counting ?? plan.style.counting) === 'none') return [];
     const told = cues.some(
       (cue) => cue.round === timed.rounds && (cue.announced !== '' || LAST.test(cue.text.toLowerCase())),
     );

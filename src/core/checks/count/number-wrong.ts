@@ -16,7 +16,7 @@ export const numberWrong: StepCheck = {
   gravity: 'must',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.lead === 'own') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
     return context.texts.flatMap((text) => {
       const wrong = wrongIn(text, context);
       if (!wrong) return [];

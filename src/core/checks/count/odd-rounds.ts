@@ -13,13 +13,13 @@ export const oddRounds: StepCheck = {
   of: 'step',
   find: (context) => {
     const { timed } = context;
-    if (!isMovement(context) || context.step.lead === 'own' || context.step.sides !== 'none') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace' || context.step.sides !== 'together') return [];
     if (timed.rounds % 2 === 0 || !CHANGES.test(saidDuring(context))) return [];
     return [
       {
         stepId: context.step.id,
         facts: { rounds: timed.rounds },
-        fix: setting(context.step, { sides: 'alternate' }),
+        fix: setting(context.step, { sides: 'alternating' }),
       },
     ];
   },

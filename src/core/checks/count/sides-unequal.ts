@@ -7,7 +7,7 @@ const sidesOfText = remembered(sidesNamed);
 
 /** The one side that a movement without a side plan is done on, by its words; `null` where it names none or both. */
 function sideOf(context: MovementContext): 'left' | 'right' | null {
-  if (context.step.sides !== 'none') return null;
+  if (context.step.sides !== 'together') return null;
   const named = new Set(context.texts.flatMap(({ text }) => sidesOfText(text)).concat(sidesOfText(context.step.name)));
   return named.size === 1 ? ([...named][0] ?? null) : null;
 }
@@ -41,7 +41,7 @@ export const sidesUnequal: ClassCheck = {
       const { step } = fewer ?? (itemAt(left, 0) || itemAt(right, 0));
       const more = Math.max(leftRounds, rightRounds) - Math.min(leftRounds, rightRounds);
       const fix =
-        fewer && fewer.step.lead === 'breath' ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
+        fewer && fewer.step.pacedBy === 'breath' ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
       return [{ stepId: step.id, facts: { left: leftRounds, right: rightRounds }, fix }];
     });
   },

@@ -13,20 +13,20 @@ export const bendRise: StepCheck = {
   gravity: 'should',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.lead === 'own') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
     const { step, timed } = context;
     if (!step.cautions.includes('forward-bend') && !step.cautions.includes('head-low')) return [];
-    const least = PART * timed.breathSeconds * timed.inShare;
+    const min = PART * timed.breathSeconds * timed.inhaleShare;
     return step.pattern.flatMap((phase) => {
       const rises = RISING.test(`${phase.action} ${phase.full} ${phase.short}`.toLowerCase());
       const seconds = phaseSeconds(phase, timed);
-      if (!rises || seconds >= least) return [];
+      if (!rises || seconds >= min) return [];
       const pattern = step.pattern.map((one) => (one.id === phase.id ? { ...one, share: null, seconds: null } : one));
       return [
         {
           stepId: step.id,
           detail: phase.id,
-          facts: { seconds, least },
+          facts: { seconds, min },
           fix: setting(step, { pattern }),
         },
       ];

@@ -13,10 +13,10 @@ export const breathForced: StepCheck = {
   gravity: 'must',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.lead === 'own') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
     const { step, timed, said } = context;
     if (step.cautions.includes('breath-held')) return [];
-    const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'rest' ? phaseSeconds(phase, timed) : 0)));
+    const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'hold' ? phaseSeconds(phase, timed) : 0)));
     const fast = timed.breathSeconds > 0 && 60 / timed.breathSeconds > RESTING_AT_MOST;
     if (held <= HELD && !fast && !BREATH_FORCED.test(withoutNegated(said))) return [];
     return [{ stepId: step.id, facts: { held }, fix: setting(step, { cautions: [...step.cautions, 'breath-held'] }) }];

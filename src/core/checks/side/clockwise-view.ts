@@ -17,7 +17,7 @@ export const clockwiseView: ClassCheck = {
         seen ||= SEEN_FROM.test(text);
         if (seen) return [];
         if (CLOCKWISE.test(text)) {
-          return [{ stepId: step.id, cueId: cue.id, facts: { text: cue.text, seen: plan.schools.circles } }];
+          return [{ stepId: step.id, cueId: cue.id, facts: { text: cue.text, seen: plan.style.circles } }];
         }
       }
     }

@@ -10,12 +10,13 @@ export const sideUnsaid: ClassCheck = {
   gravity: 'should',
   of: 'class',
   find: ({ plan, steps }) => {
-    if (plan.schools.sides === 'none') return [];
+    if (plan.style.sides === 'none') return [];
     return steps.flatMap((context, at) => {
-      if (!isMovement(context) || (context.step.sides !== 'alternate' && context.step.sides !== 'in-turn')) return [];
+      if (!isMovement(context) || (context.step.sides !== 'alternating' && context.step.sides !== 'one-then-other'))
+        return [];
       const [first] = sidesOf(context.step);
       if (!first) return [];
-      const word = sideWord(first, plan.schools, true).toLowerCase();
+      const word = sideWord(first, plan.style, true).toLowerCase();
       const before = at > 0 && leadsOn(itemAt(steps, at - 1).step) ? itemAt(steps, at - 1).said : '';
       const own = context.cues.filter((cue) => cue.round === 0 || (cue.round === 1 && cue.side === first));
       if (`${before} ${own.map((cue) => cue.text.toLowerCase()).join(' ')}`.includes(word)) return [];

@@ -10,7 +10,8 @@ export const sideWrong: StepCheck = {
   gravity: 'must',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || (context.step.sides !== 'alternate' && context.step.sides !== 'in-turn')) return [];
+    if (!isMovement(context) || (context.step.sides !== 'alternating' && context.step.sides !== 'one-then-other'))
+      return [];
     const { step, cues } = context;
     return context.texts.flatMap((text) => {
       const [named, second] = sidesNamed(text.text);

@@ -12,9 +12,9 @@ export const breathRange: StepCheck = {
   of: 'step',
   find: (context) => {
     const breath = context.timed.breathSeconds;
-    if (!isMovement(context) || context.step.lead === 'own') return [];
-    if (!context.step.pattern.some(({ kind }) => kind === 'in' || kind === 'out')) return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!context.step.pattern.some(({ kind }) => kind === 'inhale' || kind === 'exhale')) return [];
     if (breath >= LEAST && breath <= MOST) return [];
-    return [{ stepId: context.step.id, facts: { breath, least: 6, most: MOST } }];
+    return [{ stepId: context.step.id, facts: { breath, min: 6, max: MOST } }];
   },
 };

@@ -18,6 +18,6 @@ export const closingShort: ClassCheck = {
     }
     if (!last) return [];
     const after = timeline.runtimeSeconds - last.timed.endSeconds;
-    return after >= LEAST ? [] : [{ stepId: last.step.id, facts: { seconds: after, least: LEAST } }];
+    return after >= LEAST ? [] : [{ stepId: last.step.id, facts: { seconds: after, min: LEAST } }];
   },
 };

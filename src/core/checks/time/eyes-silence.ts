@@ -24,7 +24,7 @@ export const eyesSilence: StepCheck = {
     return [
       {
         stepId: step.id,
-        facts: { seconds: longest, most: MOST },
+        facts: { seconds: longest, max: MOST },
         fix: setting(step, { reassuranceLine: line, reassuranceEverySeconds: 45 }),
       },
     ];

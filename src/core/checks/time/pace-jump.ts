@@ -11,7 +11,7 @@ export const paceJump: ClassCheck = {
   gravity: 'should',
   of: 'class',
   find: ({ steps }) => {
-    const led = steps.filter((one): one is MovementContext => isMovement(one) && one.step.lead !== 'own');
+    const led = steps.filter((one): one is MovementContext => isMovement(one) && one.step.pacedBy !== 'own-pace');
     return led.flatMap((context, at) => {
       if (at === 0) return [];
       const [before, now] = [itemAt(led, at - 1).timed.breathSeconds, context.timed.breathSeconds];

@@ -9,11 +9,11 @@ export const restLong: StepCheck = {
   gravity: 'should',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.lead === 'own') return [];
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
     const { step, timed } = context;
     return step.pattern.flatMap((phase) => {
       const seconds = phaseSeconds(phase, timed);
-      if (phase.kind !== 'rest' || seconds <= LONG_REST) return [];
+      if (phase.kind !== 'hold' || seconds <= LONG_REST) return [];
       const pattern = step.pattern.map((one) =>
         one.id === phase.id ? { ...one, share: null, seconds: LONG_REST } : one,
       );
@@ -21,7 +21,7 @@ export const restLong: StepCheck = {
         {
           stepId: step.id,
           detail: phase.id,
-          facts: { seconds, most: LONG_REST },
+          facts: { seconds, max: LONG_REST },
           fix: setting(step, { pattern }),
         },
       ];

@@ -10,14 +10,14 @@ export const restOptOut: ClassCheck = {
   gravity: 'should',
   of: 'class',
   find: ({ plan, steps }) => {
-    const own = plainWords(plan.schools.restLine);
+    const own = plainWords(plan.style.holdLine);
     let said = false;
     for (const context of steps) {
       const words = isMovement(context) ? saidBefore(context) : context.said;
       said ||= OPT_OUT.test(words) || (own !== '' && plainWords(words).includes(own));
       if (said) return [];
-      if (!isMovement(context) || !context.step.pattern.some(({ kind }) => kind === 'rest')) continue;
-      return [{ stepId: context.step.id, fix: addToCaution(context.step, plan.schools.restLine) }];
+      if (!isMovement(context) || !context.step.pattern.some(({ kind }) => kind === 'hold')) continue;
+      return [{ stepId: context.step.id, fix: addToCaution(context.step, plan.style.holdLine) }];
     }
     return [];
   },

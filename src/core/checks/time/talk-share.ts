@@ -24,7 +24,7 @@ export const talkShare: ClassCheck = {
       const facts = {
         section: itemAt(inside, 0).section.title,
         percent: Math.round((100 * spoken) / length),
-        most: 100 * MOST,
+        max: 100 * MOST,
       };
       return [{ stepId: itemAt(inside, 0).step.id, detail: section, facts }];
     }),

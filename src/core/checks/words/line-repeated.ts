@@ -24,7 +24,7 @@ export const lineRepeated: ClassCheck = {
       }
     }
     return [...heard].flatMap(([words, { count, text, stepId, cueId }]) =>
-      count > MOST ? [{ stepId, cueId, detail: words.slice(0, 200), facts: { text, count, most: MOST } }] : [],
+      count > MOST ? [{ stepId, cueId, detail: words.slice(0, 200), facts: { text, count, max: MOST } }] : [],
     );
   },
 };

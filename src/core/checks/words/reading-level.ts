@@ -37,6 +37,6 @@ export const readingLevel: ClassCheck = {
     }
     if (words < ENOUGH) return [];
     const grade = (0.39 * words) / sentences + (11.8 * syllables) / words - 15.59;
-    return grade > MOST ? [{ stepId: null, facts: { grade, most: MOST } }] : [];
+    return grade > MOST ? [{ stepId: null, facts: { grade, max: MOST } }] : [];
   },
 };

@@ -19,6 +19,6 @@ export const sentenceLong: StepCheck = {
         ...text.split(/[.?!;:,–—]+/).map((part) => speakingSeconds(usualText(part), plan.voice)),
       );
       if (seconds <= MOST) return [];
-      return [{ stepId: step.id, detail: placeName(place), facts: { text, seconds, most: MOST } }];
+      return [{ stepId: step.id, detail: placeName(place), facts: { text, seconds, max: MOST } }];
     }),
 };

@@ -25,9 +25,9 @@ export const twoSpellings: ClassCheck = {
     return [...uses].flatMap(([term, spellings]) => {
       if (spellings.size < 2) return [];
       const byUse = [...spellings].sort((a, b) => b[1].count - a[1].count || (a[0] < b[0] ? -1 : 1));
-      const [[most], [rare, { stepId }]] = [itemAt(byUse, 0), itemAt(byUse, byUse.length - 1)];
-      const edit = changePlanTexts(plan, (text) => withSpelling(text, term, most, ownTerms));
-      return [{ stepId, detail: term, facts: { one: most, other: rare }, fix: fixBy(edit) }];
+      const [[max], [rare, { stepId }]] = [itemAt(byUse, 0), itemAt(byUse, byUse.length - 1)];
+      const edit = changePlanTexts(plan, (text) => withSpelling(text, term, max, ownTerms));
+      return [{ stepId, detail: term, facts: { one: max, other: rare }, fix: fixBy(edit) }];
     });
   },
 };

@@ -41,7 +41,7 @@ export function layOutCaptions(lines: readonly SaidLine[]): CaptionsLaidOut {
       notes.push({
         code: 'caption-too-fast',
         at: `caption ${captions.length}`,
-        facts: { startSeconds, wordsPerMinute, most: WORDS_A_MINUTE },
+        facts: { startSeconds, wordsPerMinute, max: WORDS_A_MINUTE },
       });
     }
   });

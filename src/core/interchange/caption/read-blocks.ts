@@ -45,7 +45,7 @@ export function readCaptionBlocks(text: string, dialect: Dialect): Result<Captio
     if (itemAt(lines, at).trim() === '') at++;
     else at = readBlock(lines, at, reading);
     if (reading.captions.length > CAPTION_LIMITS.captions) {
-      return failed({ code: 'too-many-captions', at: `line ${at}`, facts: { most: CAPTION_LIMITS.captions } });
+      return failed({ code: 'too-many-captions', at: `line ${at}`, facts: { max: CAPTION_LIMITS.captions } });
     }
   }
   if (reading.captions.length === 0) return failed({ code: 'no-captions', at: '', facts: {} });

@@ -46,7 +46,7 @@ export function readCueSheet(text: string, plan: ClassPlan): Result<CueSheetRead
       .replace(/[\r\n]+/g, ' ')
       .trim();
     if ([...line].length > LIMITS.lineCharacters) {
-      return void notes.push({ code: 'cue-sheet-line-long', at, facts: { most: LIMITS.lineCharacters } });
+      return void notes.push({ code: 'cue-sheet-line-long', at, facts: { max: LIMITS.lineCharacters } });
     }
     if (line === now.text.trim()) return;
     const before = wanted.get(id);

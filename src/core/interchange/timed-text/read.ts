@@ -46,7 +46,7 @@ export function readTimedText(text: string): Result<CaptionsRead, Issue> {
     }
     found.push({ start, end, words: itemAt(match, 9).trim() === '' ? [] : [itemAt(match, 9).trim()] });
     if (found.length > CAPTION_LIMITS.captions)
-      return failed({ code: 'too-many-captions', at: '', facts: { most: CAPTION_LIMITS.captions } });
+      return failed({ code: 'too-many-captions', at: '', facts: { max: CAPTION_LIMITS.captions } });
   }
   const ordered = found.filter(({ words }) => words.length > 0).sort((a, b) => a.start - b.start);
   if (ordered.length === 0) return failed({ code: 'no-captions', at: '', facts: {} });

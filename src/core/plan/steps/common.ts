@@ -1,13 +1,13 @@
-import { id, oneOf, title, yesNo } from '@/core/document';
+import { id, oneOf, title, boolean } from '@/core/document';
 import { PRIORITIES } from '@/core/movement';
 import { LIMITS } from '../limits';
 
 /** What every step has for the fit and for short lengths. */
 export const choiceFields = {
   /** The fit leaves its rounds, its time, and whether it is left out, as they are. */
-  pinned: yesNo(),
+  pinned: boolean(),
   /** Not performed in this class, as fitted or as asked; it keeps its place and its lines. */
-  leftOut: yesNo(),
+  skipped: boolean(),
 };
 
 export const COMPANIONS = ['none', 'next', 'previous'] as const;
@@ -24,4 +24,4 @@ export const accompanyingFields = {
 export const namedFields = { id: id(), name: title(LIMITS.titleCharacters) };
 
 /** A new step goes with no other, is performed, and stays whatever the length. */
-export const ALONE = { pinned: false, leftOut: false, goesWith: 'none', priority: 'always' } as const;
+export const ALONE = { pinned: false, skipped: false, goesWith: 'none', priority: 'always' } as const;

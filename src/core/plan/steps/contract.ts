@@ -2,7 +2,7 @@ import type { PhaseKind } from '@/core/breath';
 import type { NewId } from '@/core/document';
 import type { Form, SpokenLine, Stance } from '@/core/movement';
 import type { Issue, Milliseconds, Seconds } from '@/core/units';
-import type { Schools, Side } from '@/core/words';
+import type { TeachingStyle, Side } from '@/core/words';
 import type { PlanVoice } from '../voice';
 import type { Wish } from '../wish';
 import type { Companion } from './common';
@@ -14,7 +14,7 @@ import type { CueSource, TextChange, TextPlace } from './text-place';
 /** How a step breathes: its multiplier on the opening breath, and the share of a breath that goes in. */
 export interface StepPace {
   readonly multiplier: number;
-  readonly inShare: number;
+  readonly inhaleShare: number;
 }
 
 /** What the length of a step depends on beside itself. */
@@ -37,9 +37,9 @@ export interface Counted {
 export interface Stretch {
   /** Words said slower, silence, or time at everybody's own pace. */
   readonly of: 'talk' | 'silence' | 'own';
-  readonly least: Milliseconds;
+  readonly min: Milliseconds;
   readonly preferred: Milliseconds;
-  readonly most: Milliseconds;
+  readonly max: Milliseconds;
 }
 
 /** What a step takes as the fit sees it, apart from counted rounds. */
@@ -57,8 +57,8 @@ export interface StepWish<Step> extends Wish {
     readonly value: keyof Step & string;
     /** Left out where the value itself is what was asked. */
     readonly preferred?: keyof Step & string;
-    readonly least: keyof Step & string;
-    readonly most: keyof Step & string;
+    readonly min: keyof Step & string;
+    readonly max: keyof Step & string;
   };
 }
 
@@ -94,7 +94,7 @@ export interface StepTokens {
   /** In the order in which they are used; one `null` where there are none. */
   readonly sides: readonly (Side | null)[];
   readonly startSide: 'left' | 'right';
-  readonly counting: Schools['counting'] | null;
+  readonly counting: TeachingStyle['counting'] | null;
   /** The level that a line means which names none. */
   readonly level: string;
 }
@@ -128,7 +128,7 @@ export interface StepWriter {
   /** From the start of the class; moved on by `spoken` and `until`. */
   readonly now: Milliseconds;
   readonly tempo: Tempo;
-  readonly schools: Schools;
+  readonly style: TeachingStyle;
   /** The end of the last line that the next one has to wait for. */
   readonly spokenUntil: Milliseconds;
   /** A stretch in which words lead; time moves on. */

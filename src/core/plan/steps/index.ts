@@ -26,13 +26,13 @@ export type StepOf<Kind extends StepKind> = Extract<Step, { readonly kind: Kind 
 
 type Contracts = { readonly [Kind in StepKind]: StepContract<StepOf<Kind>> };
 
-const CONTRACTS: Contracts = { movement, talk, quiet: silence, transition };
+const CONTRACTS: Contracts = { movement, talk, silence: silence, transition };
 
 /** What each kind lets through at the door. */
 export const STEP_SCHEMAS = {
   movement: movementSchema,
   talk: talkSchema,
-  quiet: silenceSchema,
+  silence: silenceSchema,
   transition: transitionSchema,
 } as const satisfies Readonly<Record<StepKind, unknown>>;
 
@@ -64,5 +64,5 @@ export function isTalk(step: Step | null | undefined): step is TalkStep {
 }
 
 export function isSilence(step: Step | null | undefined): step is SilenceStep {
-  return step?.kind === 'quiet';
+  return step?.kind === 'silence';
 }

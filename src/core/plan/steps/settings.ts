@@ -19,9 +19,26 @@ export function numbersIn(value: string): number[] {
   return [...value.matchAll(/-?\d+(?:\.\d+)?(?:e[+-]?\d+)?/gi)].map(([number]) => Number(number));
 }
 
-/** One of a few words, however it is capitalised. */
+/** Words that scripts written before document version 6 have for these. */
+const OLDER_WORDS: ReadonlyMap<string, string> = new Map([
+  ['quiet', 'silence'],
+  ['in', 'inhale'],
+  ['out', 'exhale'],
+  ['rest', 'hold'],
+  ['none', 'together'],
+  ['alternate', 'alternating'],
+  ['in-turn', 'one-then-other'],
+  ['each-way', 'both-directions'],
+  ['own', 'own-pace'],
+  ['balance', 'balanced'],
+  ['leave-out', 'skip-steps'],
+]);
+
+/** One of a few words, however it is capitalised, or by the word that older scripts have for it. */
 export function wordOf<Value extends string>(values: readonly Value[], word: string): Value | null {
-  return values.find((value) => value === word.trim().toLowerCase()) ?? null;
+  const plain = word.trim().toLowerCase();
+  const older = OLDER_WORDS.get(plain);
+  return values.find((value) => value === plain) ?? values.find((value) => value === older) ?? null;
 }
 
 type KeysOf<Thing, Value> = { [Key in keyof Thing]: Thing[Key] extends Value ? Key : never }[keyof Thing];
@@ -68,23 +85,23 @@ export function numbersSetting<Thing>(
 }
 
 /** `40 s, asked 40, 20 to 80`. */
-export function timesInWords([now, asked, least, most]: readonly string[]): string {
-  return `${now} s, asked ${asked}, ${least} to ${most}`;
+export function timesInWords([now, asked, min, max]: readonly string[]): string {
+  return `${now} s, asked ${asked}, ${min} to ${max}`;
 }
 
 interface Chosen {
   readonly pinned: boolean;
-  readonly leftOut: boolean;
+  readonly skipped: boolean;
 }
 
-/** Whether it is pinned or left out. */
+/** Whether it is pinned or skipped. */
 export function stateSetting<Thing extends Chosen>(): Setting<Thing> {
   return {
     key: 'state',
-    write: ({ pinned, leftOut }) =>
-      [pinned ? 'pinned' : '', leftOut ? 'left out' : ''].filter(Boolean).join(', ') || 'free',
+    write: ({ pinned, skipped }) =>
+      [pinned ? 'pinned' : '', skipped ? 'skipped' : ''].filter(Boolean).join(', ') || 'free',
     read: (value) => {
-      const chosen: Partial<Chosen> = { pinned: /pinned/i.test(value), leftOut: /left out/i.test(value) };
+      const chosen: Partial<Chosen> = { pinned: /pinned/i.test(value), skipped: /skipped|left out/i.test(value) };
       return chosen as Partial<Thing>;
     },
   };

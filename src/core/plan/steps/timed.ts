@@ -6,27 +6,27 @@ import type { StepWish, Stretch } from './contract';
 interface Timed {
   readonly seconds: Seconds;
   readonly preferredSeconds: Seconds;
-  readonly leastSeconds: Seconds;
-  readonly mostSeconds: Seconds;
+  readonly minSeconds: Seconds;
+  readonly maxSeconds: Seconds;
 }
 
-export const TIME_FIELDS = ['seconds', 'preferredSeconds', 'leastSeconds', 'mostSeconds'] as const;
+export const TIME_FIELDS = ['seconds', 'preferredSeconds', 'minSeconds', 'maxSeconds'] as const;
 
 export function timeWish<Step extends Timed>(step: Step): StepWish<Step> {
   return {
     what: 'time',
     value: step.seconds,
     preferred: step.preferredSeconds,
-    least: step.leastSeconds,
-    most: step.mostSeconds,
+    min: step.minSeconds,
+    max: step.maxSeconds,
     multiple: 1,
-    fields: { value: 'seconds', preferred: 'preferredSeconds', least: 'leastSeconds', most: 'mostSeconds' },
+    fields: { value: 'seconds', preferred: 'preferredSeconds', min: 'minSeconds', max: 'maxSeconds' },
   };
 }
 
 /** How far such a time stretches; never less than `words` take. */
 export function timeStretch(step: Timed, of: Stretch['of'], words: Milliseconds): Stretch {
-  const least = Math.max(words, toMilliseconds(step.leastSeconds));
-  const most = Math.max(least, toMilliseconds(step.mostSeconds));
-  return { of, least, preferred: clamped(toMilliseconds(step.preferredSeconds), { least, most }), most };
+  const min = Math.max(words, toMilliseconds(step.minSeconds));
+  const max = Math.max(min, toMilliseconds(step.maxSeconds));
+  return { of, min, preferred: clamped(toMilliseconds(step.preferredSeconds), { min, max }), max };
 }

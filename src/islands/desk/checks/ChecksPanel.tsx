@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { fixAllEdit, GRAVITIES, setAsideEdit, type Finding } from '@/core/checks';
+import { fixAllEdit, GRAVITIES, dismissEdit, type Finding } from '@/core/checks';
 import { findStep, LIMITS } from '@/core/plan';
 import { findingWords, fixWords, GRAVITY_WORDS } from '@/messages/checks';
 import { useDesk, useDeskStore } from '../use-desk';
@@ -15,7 +15,7 @@ interface Props {
 /** What a careful colleague would say of the class: by gravity, each with its place, its reason and its fix. */
 export function ChecksPanel({ findings, onFit, onClose }: Props) {
   const desk = useDeskStore();
-  const { open, setAside } = findings;
+  const { open, dismissed } = findings;
   return (
     <aside aria-label="Checks" className="p-4">
       <div className="flex items-center justify-between">
@@ -51,13 +51,13 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
           </section>
         );
       })}
-      {setAside.length > 0 && (
+      {dismissed.length > 0 && (
         <section aria-label="Dismiss">
           <h3 className="mt-3 font-semibold">
-            Dismiss <span className="quiet-ink font-normal">{setAside.length}</span>
+            Dismiss <span className="quiet-ink font-normal">{dismissed.length}</span>
           </h3>
           <ul>
-            {setAside.map(({ finding, reason }) => (
+            {dismissed.map(({ finding, reason }) => (
               <SetAsideEntry key={keyOf(finding)} finding={finding} reason={reason} />
             ))}
           </ul>
@@ -116,10 +116,10 @@ function FindingEntry({ finding, alike, onFixAll, onFit }: EntryProps) {
   const { title, why } = findingWords(finding);
   const { fix } = finding;
   const words = fixWords(finding.check, fix);
-  const setAside = (): void => {
+  const dismissed = (): void => {
     const text = (reason ?? '').trim();
     if (text === '') return;
-    desk.edit(setAsideEdit(desk.getState().plan, finding, text));
+    desk.edit(dismissEdit(desk.getState().plan, finding, text));
   };
   return (
     <li className="border-base-300 border-b py-2">
@@ -154,7 +154,7 @@ function FindingEntry({ finding, alike, onFixAll, onFit }: EntryProps) {
           className="mt-1 flex flex-wrap items-center gap-1"
           onSubmit={(event) => {
             event.preventDefault();
-            setAside();
+            dismissed();
           }}
         >
           <input
@@ -194,7 +194,7 @@ function SetAsideEntry({ finding, reason }: { readonly finding: Finding; readonl
       <button
         type="button"
         className="btn btn-xs mt-1"
-        onClick={() => desk.edit(setAsideEdit(desk.getState().plan, finding, null))}
+        onClick={() => desk.edit(dismissEdit(desk.getState().plan, finding, null))}
       >
         Reopen<span className="sr-only"> {title}</span>
       </button>

@@ -1,5 +1,5 @@
 import { useContext, useEffect, useMemo, useState } from 'react';
-import { createChecker, setAsideReason, type Checker, type Finding } from '@/core/checks';
+import { createChecker, dismissalReason, type Checker, type Finding } from '@/core/checks';
 import type { ClassPlan } from '@/core/plan';
 import { StudioContext } from '../studio-context';
 import { useDeskStore } from '../use-desk';
@@ -11,22 +11,22 @@ export interface Findings {
   readonly open: readonly Finding[];
   /** Finds them: kept, since it remembers what did not change. */
   readonly check: Checker;
-  readonly setAside: readonly { readonly finding: Finding; readonly reason: string }[];
+  readonly dismissed: readonly { readonly finding: Finding; readonly reason: string }[];
 }
 
-const NOTHING: Omit<Findings, 'check'> = { of: null, open: [], setAside: [] };
+const NOTHING: Omit<Findings, 'check'> = { of: null, open: [], dismissed: [] };
 /** How long the checks run before the page may draw. */
 const SLICE_MILLISECONDS = 8;
 
 function sorted(plan: ClassPlan, findings: readonly Finding[]): Omit<Findings, 'check'> {
   const open: Finding[] = [];
-  const setAside: { finding: Finding; reason: string }[] = [];
+  const dismissed: { finding: Finding; reason: string }[] = [];
   for (const finding of findings) {
-    const reason = setAsideReason(plan, finding);
+    const reason = dismissalReason(plan, finding);
     if (reason === null) open.push(finding);
-    else setAside.push({ finding, reason });
+    else dismissed.push({ finding, reason });
   }
-  return { of: plan, open, setAside };
+  return { of: plan, open, dismissed };
 }
 
 /** The findings on the desk's class, found again after each edit, once it is drawn. */

@@ -39,7 +39,7 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onProm
         needed
         className="text-right font-semibold"
         value={length.name}
-        most={LIMITS.titleCharacters}
+        max={LIMITS.titleCharacters}
         onChange={(name) => onChange({ name })}
       />
       <div className="flex items-end justify-end gap-3 text-right">
@@ -48,8 +48,8 @@ export function LengthHead({ length, found, timeline, onChange, onRemove, onProm
           label="target"
           className="w-20! px-0! text-right"
           seconds={length.targetSeconds}
-          least={LIMITS.targetSeconds.least}
-          most={LIMITS.targetSeconds.most}
+          min={LIMITS.targetSeconds.min}
+          max={LIMITS.targetSeconds.max}
           onChange={(targetSeconds) => onChange({ targetSeconds })}
         />
         <span className="pb-1 text-right">

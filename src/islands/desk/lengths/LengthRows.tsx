@@ -112,9 +112,9 @@ function SectionTotal({
 /** Rounds and time of a step, or that it is left out. */
 function amount(step: Step, timed: TimedStep | undefined): string {
   if (!timed) return '…';
-  if (step.leftOut) return 'skipped';
+  if (step.skipped) return 'skipped';
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (timed.rounds === 0) return length;
-  const each = isMovement(step) && step.sides !== 'none' ? ' a side' : '';
+  const each = isMovement(step) && step.sides !== 'together' ? ' a side' : '';
   return `${timed.rounds}${each} · ${length}`;
 }

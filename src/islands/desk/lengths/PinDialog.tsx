@@ -29,31 +29,31 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
   };
   const wish = contractOf(step).wish(step);
   const wished = fitted ? contractOf(fitted).wish(fitted)?.value : undefined;
-  const sided = isMovement(step) && step.sides !== 'none';
-  const out = pin?.leftOut ?? fitted?.leftOut ?? false;
+  const sided = isMovement(step) && step.sides !== 'together';
+  const out = pin?.skipped ?? fitted?.skipped ?? false;
   return (
     <Dialog title={`${step.name}, ${length.name}`} onClose={onClose}>
       <CheckBox
         label="Skipped in this length"
         checked={out}
-        onChange={(leftOut) => set({ leftOut, rounds: null, seconds: null })}
+        onChange={(skipped) => set({ skipped, rounds: null, seconds: null })}
       />
       {wish?.what === 'rounds' && !out && (
         <Counter
           label={sided ? 'Rounds per side' : 'Rounds'}
           value={pin?.rounds ?? wished ?? 1}
-          least={1}
-          most={LIMITS.rounds}
+          min={1}
+          max={LIMITS.rounds}
           step={wish.multiple}
-          onChange={(value) => set({ rounds: value, leftOut: false })}
+          onChange={(value) => set({ rounds: value, skipped: false })}
         />
       )}
       {wish?.what === 'time' && !out && (
         <ClockField
           label="Time"
-          seconds={pin?.seconds ?? wished ?? LIMITS.quietSeconds.least}
-          {...LIMITS.quietSeconds}
-          onChange={(value) => set({ seconds: value, leftOut: false })}
+          seconds={pin?.seconds ?? wished ?? LIMITS.countedSeconds.min}
+          {...LIMITS.countedSeconds}
+          onChange={(value) => set({ seconds: value, skipped: false })}
         />
       )}
       <p className="quiet-ink my-2 text-sm">{pin ? 'Pinned in this length.' : 'The fit chooses here.'}</p>
@@ -65,7 +65,7 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
           type="button"
           className="btn btn-sm"
           disabled={!pin}
-          onClick={() => set({ leftOut: null, rounds: null, seconds: null })}
+          onClick={() => set({ skipped: null, rounds: null, seconds: null })}
         >
           Let the fit choose
         </button>

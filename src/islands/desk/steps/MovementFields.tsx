@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { LEADS, SIDE_PLANS } from '@/core/movement';
+import { PACINGS, SIDE_PLANS } from '@/core/movement';
 import { INTROS, LIMITS, VIEWS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
@@ -26,20 +26,20 @@ interface Props {
 
 /** A movement: counts, sides, breath, what is taught and what is said on each phase. */
 export function MovementFields({ step, timed, set }: Props) {
-  const { breathSeconds, inShare } = timed;
+  const { breathSeconds, inhaleShare } = timed;
   const keptFitted = useDesk((state) => state.plan.keepWordsFitted);
   return (
     <div className="flex flex-col">
       <Choice
         label="Paced by"
-        value={step.lead}
-        options={LEADS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
-        onChange={(value) => set('lead', value)}
+        value={step.pacedBy}
+        options={PACINGS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
+        onChange={(value) => set('pacedBy', value)}
       />
       <Counts step={step} timed={timed} />
       <CountBounds movement={step} set={set} />
       <CheckBox
-        label={step.lead === 'breath' ? 'Pin these rounds' : 'Pin this time'}
+        label={step.pacedBy === 'breath' ? 'Pin these rounds' : 'Pin this time'}
         checked={step.pinned}
         onChange={(pinned) => set('pinned', pinned)}
       />
@@ -49,12 +49,12 @@ export function MovementFields({ step, timed, set }: Props) {
         options={SIDE_PLANS.map((value) => ({ value, label: SIDE_PLAN_WORDS[value] }))}
         onChange={(value) => set('sides', value)}
       />
-      {step.sides !== 'none' && (
+      {step.sides !== 'together' && (
         <Choice
           label="Starts"
           value={step.startSide}
           options={
-            step.sides === 'each-way'
+            step.sides === 'both-directions'
               ? [
                   { value: 'left', label: 'anticlockwise, from above' },
                   { value: 'right', label: 'clockwise, from above' },
@@ -78,22 +78,22 @@ export function MovementFields({ step, timed, set }: Props) {
       />
       <CheckBox
         label="Own inhale share"
-        checked={step.inShare !== null}
-        onChange={(own) => set('inShare', own ? inShare : null)}
+        checked={step.inhaleShare !== null}
+        onChange={(own) => set('inhaleShare', own ? inhaleShare : null)}
       />
-      {step.inShare !== null && (
+      {step.inhaleShare !== null && (
         <NumberField
           label="Inhale share"
           unit="%"
-          value={Math.round(step.inShare * 100)}
-          least={LIMITS.inShare.least * 100}
-          most={LIMITS.inShare.most * 100}
-          onChange={(value) => set('inShare', value / 100)}
+          value={Math.round(step.inhaleShare * 100)}
+          min={LIMITS.inhaleShare.min * 100}
+          max={LIMITS.inhaleShare.max * 100}
+          onChange={(value) => set('inhaleShare', value / 100)}
         />
       )}
       <PatternEditor
         pattern={step.pattern}
-        pace={{ breathSeconds, inShare }}
+        pace={{ breathSeconds, inhaleShare }}
         onChange={(pattern) => set('pattern', pattern)}
       />
       <Choice
@@ -135,20 +135,20 @@ function About({ step, set }: { readonly step: MovementStep; readonly set: SetSt
 function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: TimedStep }) {
   const askFor = useAskFor(step);
   const share = useDesk((state) => sharePercent(state.timeline, timed));
-  const each = step.sides === 'none' ? '' : ' each side';
+  const each = step.sides === 'together' ? '' : ' each side';
   const change = formatDifference(moreRoundsSeconds(step, timed));
   const unit = step.multiple === 1 ? 'round' : `${step.multiple} rounds`;
-  if (step.lead !== 'breath') {
+  if (step.pacedBy !== 'breath') {
     return (
       <>
         <ClockField
-          label={step.lead === 'clock' ? `Time, in whole rounds: ${timed.rounds}${each}` : 'Time at own pace'}
+          label={step.pacedBy === 'clock' ? `Time, in whole rounds: ${timed.rounds}${each}` : 'Time at own pace'}
           seconds={step.seconds}
-          {...LIMITS.quietSeconds}
+          {...LIMITS.countedSeconds}
           onChange={(seconds) => askFor(seconds)}
         />
         <p className="quiet-ink text-sm">
-          {step.lead === 'clock' && `One ${unit} more${each}: ${change}. `}
+          {step.pacedBy === 'clock' && `One ${unit} more${each}: ${change}. `}
           {share} % of the class.
         </p>
       </>
@@ -157,10 +157,10 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
   return (
     <>
       <Counter
-        label={step.sides === 'none' ? 'Rounds' : 'Rounds per side'}
+        label={step.sides === 'together' ? 'Rounds' : 'Rounds per side'}
         value={step.rounds}
-        least={1}
-        most={LIMITS.rounds}
+        min={1}
+        max={LIMITS.rounds}
         step={step.multiple}
         onChange={(rounds) => askFor(rounds)}
       />

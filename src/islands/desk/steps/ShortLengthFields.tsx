@@ -22,7 +22,7 @@ export function ShortLengthFields({ step }: { readonly step: Step }) {
       <legend className="font-semibold">In short lengths</legend>
       <CheckBox
         label="Skipped in this class"
-        checked={step.leftOut}
+        checked={step.skipped}
         onChange={(out) => desk.edit(leaveOutEdit(desk.getState().plan, step.id, out))}
       />
       {'goesWith' in step && (

@@ -9,25 +9,25 @@ import { useAskFor } from './use-ask-for';
 
 /** A silence: how long, within what, and what is said around it. */
 export function SilenceFields({ step, set }: { readonly step: SilenceStep; readonly set: SetStepField<SilenceStep> }) {
-  const bounds = LIMITS.quietSeconds;
+  const bounds = LIMITS.countedSeconds;
   const setLength = useAskFor(step);
   return (
     <div className="flex flex-col gap-1">
-      <ClockField label="Length" seconds={step.seconds} least={bounds.least} most={bounds.most} onChange={setLength} />
+      <ClockField label="Length" seconds={step.seconds} min={bounds.min} max={bounds.max} onChange={setLength} />
       <div className="grid grid-cols-2 gap-2">
         <ClockField
           label="At least"
-          seconds={step.leastSeconds}
-          least={bounds.least}
-          most={step.mostSeconds}
-          onChange={(value) => set('leastSeconds', value)}
+          seconds={step.minSeconds}
+          min={bounds.min}
+          max={step.maxSeconds}
+          onChange={(value) => set('minSeconds', value)}
         />
         <ClockField
           label="At most"
-          seconds={step.mostSeconds}
-          least={step.leastSeconds}
-          most={bounds.most}
-          onChange={(value) => set('mostSeconds', value)}
+          seconds={step.maxSeconds}
+          min={step.minSeconds}
+          max={bounds.max}
+          onChange={(value) => set('maxSeconds', value)}
         />
       </div>
       <CheckBox label="Pin this length" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
@@ -37,14 +37,14 @@ export function SilenceFields({ step, set }: { readonly step: SilenceStep; reado
         label="Said at the start"
         spoken
         value={step.openingLine}
-        most={LIMITS.lineCharacters}
+        max={LIMITS.lineCharacters}
         onChange={(value) => set('openingLine', value)}
       />
       <TextField
         label="Reassurance, repeated"
         spoken
         value={step.reassuranceLine}
-        most={LIMITS.lineCharacters}
+        max={LIMITS.lineCharacters}
         onChange={(value) => set('reassuranceLine', value)}
       />
       {step.reassuranceLine !== '' && (
@@ -61,7 +61,7 @@ export function SilenceFields({ step, set }: { readonly step: SilenceStep; reado
         label="Call back at the end"
         spoken
         value={step.callBackLine}
-        most={LIMITS.lineCharacters}
+        max={LIMITS.lineCharacters}
         onChange={(value) => set('callBackLine', value)}
       />
       {step.callBackLine !== '' && (

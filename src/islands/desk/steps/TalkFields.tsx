@@ -77,18 +77,18 @@ export function TalkFields({ step, set }: { readonly step: TalkStep; readonly se
       <NumberField
         label="May be faster, down to"
         unit="%"
-        value={Math.round(step.leastTempo * 100)}
-        least={tempo.least * 100}
-        most={Math.round(step.mostTempo * 100)}
-        onChange={(value) => set('leastTempo', value / 100)}
+        value={Math.round(step.minTempo * 100)}
+        min={tempo.min * 100}
+        max={Math.round(step.maxTempo * 100)}
+        onChange={(value) => set('minTempo', value / 100)}
       />
       <NumberField
         label="May be slower, up to"
         unit="%"
-        value={Math.round(step.mostTempo * 100)}
-        least={Math.round(step.leastTempo * 100)}
-        most={tempo.most * 100}
-        onChange={(value) => set('mostTempo', value / 100)}
+        value={Math.round(step.maxTempo * 100)}
+        min={Math.round(step.minTempo * 100)}
+        max={tempo.max * 100}
+        onChange={(value) => set('maxTempo', value / 100)}
       />
       <CheckBox label="Pin this tempo" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
       <CheckBox

@@ -20,8 +20,8 @@ export function TransitionFields({
         digits={1}
         step={0.5}
         value={step.seconds}
-        least={0}
-        most={LIMITS.phaseSeconds.most}
+        min={0}
+        max={LIMITS.phaseSeconds.max}
         onChange={(value) => set('seconds', value)}
       />
       <StanceChoice label="Leads to" value={step.stance} onChange={(value) => set('stance', value)} />
@@ -29,7 +29,7 @@ export function TransitionFields({
         label="What is said"
         spoken
         value={step.line}
-        most={LIMITS.lineCharacters}
+        max={LIMITS.lineCharacters}
         onChange={(value) => set('line', value)}
       />
     </div>

@@ -9,10 +9,10 @@ import { TalkFields } from './TalkFields';
 import { TransitionFields } from './TransitionFields';
 
 const SIDES: Readonly<Record<SidePlan, string>> = {
-  none: 'both sides together',
-  alternate: 'alternating sides',
-  'in-turn': 'one side, then the other',
-  'each-way': 'both directions',
+  together: 'both sides together',
+  alternating: 'alternating sides',
+  'one-then-other': 'one side, then the other',
+  'both-directions': 'both directions',
 };
 
 type Views = { readonly [Kind in StepKind]: StepView<StepOf<Kind>> };
@@ -21,14 +21,14 @@ const VIEWS: Views = {
   movement: {
     Fields: MovementFields,
     about: (step, timed) => {
-      if (step.lead === 'own') return 'at their own pace';
+      if (step.pacedBy === 'own-pace') return 'at their own pace';
       const per = step.multiple === 1 ? 'per round' : `per ${step.multiple} rounds`;
       const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${per}`;
       return `${SIDES[step.sides]} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
     },
     amount: (step) => {
-      if (step.lead !== 'breath') return formatClock(step.seconds);
-      return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'none' ? '' : ' per side'}`;
+      if (step.pacedBy !== 'breath') return formatClock(step.seconds);
+      return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'together' ? '' : ' per side'}`;
     },
     lineHint: () => 'What you say before the rounds',
     scale: 9,
@@ -40,7 +40,7 @@ const VIEWS: Views = {
     lineHint: () => 'What you say',
     scale: 5,
   },
-  quiet: {
+  silence: {
     Fields: SilenceFields,
     about: (step) => (step.eyesClosed ? 'silence, eyes closed' : 'silence'),
     amount: (step) => formatClock(step.seconds),

@@ -66,8 +66,8 @@ export function Cuts({ timeline, reading, cuts, player, hasSound, onCuts, onChoo
           <NumberField
             label="Dead air from"
             value={deadAir}
-            least={DEAD_AIR.least}
-            most={DEAD_AIR.most}
+            min={DEAD_AIR.min}
+            max={DEAD_AIR.max}
             unit="s"
             onChange={setDeadAir}
           />

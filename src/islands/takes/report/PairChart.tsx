@@ -19,7 +19,7 @@ interface Props {
 
 /** Planned and taken side by side, a pair of bars for each; down the page, so that names have room. */
 export function PairChart({ title, words, first, pairs, format }: Props) {
-  const most = Math.max(1, ...pairs.flatMap(({ planned, taken }) => [planned, taken ?? 0]));
+  const max = Math.max(1, ...pairs.flatMap(({ planned, taken }) => [planned, taken ?? 0]));
   return (
     <Drawing
       title={title}
@@ -39,7 +39,7 @@ export function PairChart({ title, words, first, pairs, format }: Props) {
           accessibilityLayer={false}
         >
           <CartesianGrid {...GRID} horizontal={false} />
-          <XAxis type="number" {...roundTicks(0, most, 5, false)} tickFormatter={format} {...AXIS} />
+          <XAxis type="number" {...roundTicks(0, max, 5, false)} tickFormatter={format} {...AXIS} />
           <YAxis type="category" dataKey="name" width={150} {...AXIS} />
           <Tooltip formatter={(value) => format(Number(value))} contentStyle={TOOLTIP} cursor={false} />
           <Legend verticalAlign="top" align="left" height={26} />

@@ -9,11 +9,11 @@ export interface Ticks {
 }
 
 /** Round labels for an axis from `least` to `most`, `count` of them or one or two more; the ends are labels too. */
-export function roundTicks(least: number, most: number, count: number, clock: boolean): Ticks {
-  const span = Math.max(most - least, clock ? 1 : 1e-6);
+export function roundTicks(min: number, max: number, count: number, clock: boolean): Ticks {
+  const span = Math.max(max - min, clock ? 1 : 1e-6);
   const step = clock ? clockStep(span / count) : plainStep(span / count);
-  const from = Math.floor(least / step + 1e-9) * step;
-  const steps = Math.max(1, Math.ceil((most - from) / step - 1e-9));
+  const from = Math.floor(min / step + 1e-9) * step;
+  const steps = Math.max(1, Math.ceil((max - from) / step - 1e-9));
   const ticks = Array.from({ length: steps + 1 }, (_, at) => Number((from + at * step).toFixed(6)));
   return { domain: [itemAt(ticks, 0), itemAt(ticks, ticks.length - 1)], ticks };
 }

@@ -27,7 +27,7 @@ export function sideChangeText(step: MovementStep, voice: PlanVoice): StepText {
 
 /** The change between the sides: its set length, or the line's if that is longer; 0 where sides do not change once. */
 export function sideChangeMilliseconds(step: MovementStep, voice: PlanVoice): Milliseconds {
-  if (step.sides !== 'in-turn' && step.sides !== 'each-way') return 0;
+  if (step.sides !== 'one-then-other' && step.sides !== 'both-directions') return 0;
   return Math.max(toMilliseconds(step.sideChangeSeconds), lineMilliseconds(sideChangeText(step, voice).text, voice));
 }
 
@@ -42,7 +42,7 @@ export function aroundMilliseconds(step: MovementStep, voice: PlanVoice): Millis
 export function movementRoundMilliseconds(step: MovementStep, pace: StepPace, breathSeconds: Seconds): Milliseconds {
   return roundMilliseconds(step.pattern, {
     breathSeconds: breathSeconds * pace.multiplier,
-    inShare: pace.inShare,
+    inhaleShare: pace.inhaleShare,
   });
 }
 
@@ -54,9 +54,9 @@ export function countMilliseconds(step: MovementStep, pace: StepPace, breathSeco
 /** The whole count in a multiple that comes nearest to `wanted` milliseconds. */
 export function roundsFilling(multiple: number, count: Milliseconds, wanted: Milliseconds): number {
   const unit = Math.max(1, count * multiple);
-  const most = Math.max(1, Math.floor(LIMITS.rounds / multiple));
+  const max = Math.max(1, Math.floor(LIMITS.rounds / multiple));
   const times = Math.ceil(wanted / unit - 0.5);
-  return Math.min(most, Math.max(1, times)) * multiple;
+  return Math.min(max, Math.max(1, times)) * multiple;
 }
 
 /**
@@ -64,14 +64,14 @@ export function roundsFilling(multiple: number, count: Milliseconds, wanted: Mil
  * length is nearest to its seconds (the fewer of two as near; at least one multiple).
  */
 export function roundsOf(step: MovementStep, pace: StepPace, breathSeconds: Seconds): number {
-  if (step.lead === 'breath') return step.rounds;
-  if (step.lead === 'own') return 1;
+  if (step.pacedBy === 'breath') return step.rounds;
+  if (step.pacedBy === 'own-pace') return 1;
   return roundsFilling(step.multiple, countMilliseconds(step, pace, breathSeconds), toMilliseconds(step.seconds));
 }
 
 /** Stretches that an own-pace movement is divided into: one after the other where its sides are taken in turn. */
 export function sidesInTurn(step: MovementStep): 1 | 2 {
-  return step.sides === 'in-turn' || step.sides === 'each-way' ? 2 : 1;
+  return step.sides === 'one-then-other' || step.sides === 'both-directions' ? 2 : 1;
 }
 
 /** An own-pace movement cannot be shorter than its call-back on each side. */

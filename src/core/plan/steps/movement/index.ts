@@ -26,15 +26,15 @@ export const movement: StepContract<MovementStep> = {
   mostCues: (step) => step.teach.length + sideCount(step.sides) * (step.rounds * step.pattern.length + 1) + 1,
   milliseconds: (step, { voice, pace, breathSeconds }) => {
     const around = aroundMilliseconds(step, voice);
-    if (step.lead === 'own') return around + ownMilliseconds(step, voice);
+    if (step.pacedBy === 'own-pace') return around + ownMilliseconds(step, voice);
     return around + roundsOf(step, pace, breathSeconds) * countMilliseconds(step, pace, breathSeconds);
   },
   counted: (step, { pace, breathSeconds }) => {
-    if (step.lead === 'own') return null;
+    if (step.pacedBy === 'own-pace') return null;
     const round = movementRoundMilliseconds(step, pace, breathSeconds);
     return {
       rounds: roundsOf(step, pace, breathSeconds),
-      roundMilliseconds: round * (step.sides === 'alternate' ? 2 : 1),
+      roundMilliseconds: round * (step.sides === 'alternating' ? 2 : 1),
     };
   },
   write: writeMovement,
@@ -47,28 +47,28 @@ export const movement: StepContract<MovementStep> = {
   changedTexts: changedMovementTexts,
   isSaid: isSaidInMovement,
   wordFields: ['intro', 'fade', 'fadePins'],
-  amountFields: ['rounds', 'preferredRounds', 'leastRounds', 'mostRounds', ...TIME_FIELDS],
+  amountFields: ['rounds', 'preferredRounds', 'minRounds', 'maxRounds', ...TIME_FIELDS],
   wish: (step) =>
-    step.lead === 'breath'
+    step.pacedBy === 'breath'
       ? {
           what: 'rounds',
           value: step.rounds,
           preferred: step.preferredRounds,
-          least: step.leastRounds,
-          most: step.mostRounds,
+          min: step.minRounds,
+          max: step.maxRounds,
           multiple: step.multiple,
-          fields: { value: 'rounds', preferred: 'preferredRounds', least: 'leastRounds', most: 'mostRounds' },
+          fields: { value: 'rounds', preferred: 'preferredRounds', min: 'minRounds', max: 'maxRounds' },
         }
       : timeWish(step),
   parts: (step, voice, stays) => {
     const around = aroundMilliseconds(step, voice);
-    if (step.lead !== 'own') return { fixed: around, stretch: null };
+    if (step.pacedBy !== 'own-pace') return { fixed: around, stretch: null };
     if (stays) return { fixed: around + ownMilliseconds(step, voice), stretch: null };
     return { fixed: around, stretch: timeStretch(step, 'own', ownWordsMilliseconds(step, voice)) };
   },
   stretched: (_, length) => ({ seconds: toSeconds(length) }),
   stances: (step) => {
-    const turned = step.startSide === 'right' && (step.sides === 'alternate' || step.sides === 'in-turn');
+    const turned = step.startSide === 'right' && (step.sides === 'alternating' || step.sides === 'one-then-other');
     const seen = (stance: Stance | null): Stance | null => (turned ? mirrored(stance) : stance);
     return { start: seen(step.stanceStart), end: seen(step.stanceEnd) };
   },

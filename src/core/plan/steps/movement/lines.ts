@@ -50,7 +50,8 @@ export function linesBefore(step: MovementStep): readonly AroundLine[] {
       lines.push({ name: `level.${index}`, text: line, place, pauseSeconds: null, level: name.toLowerCase() });
     });
   }
-  if (step.lead === 'own') lines.push({ name: 'sending', ...lineIn(step, 'sending', intro), pauseSeconds: null });
+  if (step.pacedBy === 'own-pace')
+    lines.push({ name: 'sending', ...lineIn(step, 'sending', intro), pauseSeconds: null });
   return lines;
 }
 

@@ -23,7 +23,7 @@ export const movementSchema = shape({
   /** Rounds on each side (or each way), as fitted. Breath-led only: by the clock they follow from `seconds`. */
   rounds: whole(1, LIMITS.rounds),
   /** Counted time as fitted. Clock-led and own-pace only. */
-  seconds: within(LIMITS.quietSeconds),
+  seconds: within(LIMITS.countedSeconds),
   view: oneOf(VIEWS),
   intro: oneOf(INTROS),
   /** The library entry it was taken from and the revision of it that was last looked at; `null` where there is none. */

@@ -3,7 +3,7 @@ import { escapeText, splitBars, unescapeText } from '@/core/document';
 import {
   CAUTIONS,
   FORMS,
-  LEADS,
+  PACINGS,
   SIDE_PLANS,
   type Level,
   type Moments,
@@ -68,18 +68,18 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
       return sides === null ? null : { sides, startSide: /right/i.test(side) ? 'right' : 'left' };
     },
   },
-  wordSetting<MovementStep, 'lead'>('led by', 'lead', LEADS),
+  wordSetting<MovementStep, 'pacedBy'>('paced by', 'pacedBy', PACINGS),
   numbersSetting<MovementStep>(
     'rounds',
-    ['rounds', 'preferredRounds', 'leastRounds', 'mostRounds', 'multiple'],
-    ([now, asked, least, most, multiple]) => `${now}, asked ${asked}, ${least} to ${most}, in ${multiple}s`,
+    ['rounds', 'preferredRounds', 'minRounds', 'maxRounds', 'multiple'],
+    ([now, asked, min, max, multiple]) => `${now}, asked ${asked}, ${min} to ${max}, in ${multiple}s`,
   ),
-  numbersSetting<MovementStep>('time', ['seconds', 'preferredSeconds', 'leastSeconds', 'mostSeconds'], timesInWords),
+  numbersSetting<MovementStep>('time', ['seconds', 'preferredSeconds', 'minSeconds', 'maxSeconds'], timesInWords),
   numbersSetting<MovementStep>('breath', ['paceMultiplier'], ([multiplier]) => `x ${multiplier}`),
   {
-    key: 'in share',
-    write: (step) => (step.inShare === null ? 'the class’s' : String(step.inShare)),
-    read: (value) => ({ inShare: numbersIn(value)[0] ?? null }),
+    key: 'inhale share',
+    write: (step) => (step.inhaleShare === null ? 'the class’s' : String(step.inhaleShare)),
+    read: (value) => ({ inhaleShare: numbersIn(value)[0] ?? null }),
   },
   {
     key: 'fade',
@@ -90,7 +90,7 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
     },
   },
   {
-    key: 'fade held',
+    key: 'fade locked',
     write: (step) => step.fadePins.join(', '),
     read: (value) => ({ fadePins: numbersIn(value) }),
   },

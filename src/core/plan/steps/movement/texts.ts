@@ -45,13 +45,13 @@ export function changedMovementTexts(step: MovementStep, change: TextChange): Pa
 
 /** Whether a text is ever said: a change of side where there are two, sending where pace is one's own. */
 export function isSaidInMovement(step: MovementStep, place: TextPlace): boolean {
-  const own = step.lead === 'own';
+  const own = step.pacedBy === 'own-pace';
   const { intro } = step;
   if (place.part === 'phase') return !own;
   if (place.part === 'teach') return intro === 'full';
   if (place.part === 'level') return intro !== 'silent';
   const line = lineAt(place);
-  if (line === 'sideChange') return step.sides === 'in-turn' || step.sides === 'each-way';
+  if (line === 'sideChange') return step.sides === 'one-then-other' || step.sides === 'both-directions';
   if (line === 'sending') return own;
   if (line === 'roundsLeft') return !own;
   return intro !== 'silent' || (line !== 'naming' && line !== 'leaving');

@@ -3,12 +3,12 @@ import type { Form } from '@/core/movement';
 import type { Turn } from '../contract';
 import { lineIn } from './lines';
 import type { MovementStep } from './schema';
-import type { Counting, Schools, Side } from '@/core/words';
+import type { Counting, TeachingStyle, Side } from '@/core/words';
 
 /** The sides of a movement in the order it uses them. */
 export function sidesOf(step: MovementStep): readonly (Side | null)[] {
-  if (step.sides === 'none') return [null];
-  if (step.sides === 'each-way') return ['one-way', 'other-way'];
+  if (step.sides === 'together') return [null];
+  if (step.sides === 'both-directions') return ['one-way', 'other-way'];
   return step.startSide === 'left' ? ['left', 'right'] : ['right', 'left'];
 }
 
@@ -28,7 +28,7 @@ export function turnsOf(step: MovementStep, rounds: number): Turn[] {
       changes,
     });
   };
-  if (step.sides === 'alternate') {
+  if (step.sides === 'alternating') {
     for (let round = 1; round <= rounds; round++) {
       turn(round, 0, true, false);
       turn(round, 1, false, false);
@@ -41,7 +41,7 @@ export function turnsOf(step: MovementStep, rounds: number): Turn[] {
   return turns;
 }
 
-/** The number that a counting school says with a round; 0 where it says none. */
+/** The number that a counting style says with a round; 0 where it says none. */
 export function countOf(counting: Counting, round: number, rounds: number): number {
   if (counting === 'up') return round;
   if (counting === 'nines') return ((round - 1) % 9) + 1;
@@ -51,12 +51,18 @@ export function countOf(counting: Counting, round: number, rounds: number): numb
 
 /**
  * What announces a turn, its tokens not yet filled: the last round's line on the last one; before it the count of the
- * school, or where only the end is counted the line for the rounds left, two rounds from the end. On a round whose
+ * style, or where only the end is counted the line for the rounds left, two rounds from the end. On a round whose
  * form is not the full one it is said in its short wording, where it has one; a silent round is announced all the same.
  */
-export function announcementOf(step: MovementStep, schools: Schools, turn: Turn, rounds: number, form: Form): string {
+export function announcementOf(
+  step: MovementStep,
+  style: TeachingStyle,
+  turn: Turn,
+  rounds: number,
+  form: Form,
+): string {
   if (!turn.counted) return '';
-  const counting = step.counting ?? schools.counting;
+  const counting = step.counting ?? style.counting;
   if (counting === 'none') return '';
   // One round alone is no last one, and nothing is left of it to count down.
   if (rounds === 1) return counting === 'up' || counting === 'nines' ? '{Count}.' : '';

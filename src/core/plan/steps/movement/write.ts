@@ -91,7 +91,7 @@ function round(step: MovementStep, writer: StepWriter, turn: Turn, rounds: numbe
   const { breathSeconds, pace } = writer.tempo;
   const start = writer.now;
   const end = start + movementRoundMilliseconds(step, pace, breathSeconds);
-  const breath = { breathSeconds: breathSeconds * pace.multiplier, inShare: pace.inShare };
+  const breath = { breathSeconds: breathSeconds * pace.multiplier, inhaleShare: pace.inhaleShare };
   const form = formOn(step.fade, turn.round);
   let passed = 0;
   step.pattern.forEach((phase, index) => {
@@ -118,7 +118,7 @@ function phaseLine(step: MovementStep, writer: StepWriter, at: PhaseInRound): vo
   const { phase, index, turn, rounds, form, from, to } = at;
   const moment = { at: from, turn, rounds, form, kind: phase.kind };
   const words = writer.filled(form === 'silent' ? '' : phase[form], moment);
-  const announced = index === 0 ? writer.filled(announcementOf(step, writer.schools, turn, rounds, form), moment) : '';
+  const announced = index === 0 ? writer.filled(announcementOf(step, writer.style, turn, rounds, form), moment) : '';
   const text = announced === '' ? words : `${announced} ${words}`.trim();
   if (text.trim() === '') return;
   const lead = toMilliseconds(writer.tempo.voice.leadSeconds);

@@ -17,13 +17,13 @@ const REASSURANCE_GAP: Milliseconds = 5000;
 export function makeSilence(newId: NewId, name: string, part: Partial<Omit<SilenceStep, 'kind' | 'id'>>): SilenceStep {
   const preferred = part.preferredSeconds ?? 40;
   return {
-    kind: 'quiet',
+    kind: 'silence',
     id: newId(),
     name,
     seconds: preferred,
     preferredSeconds: preferred,
-    leastSeconds: Math.round(preferred / 2),
-    mostSeconds: preferred * 2,
+    minSeconds: Math.round(preferred / 2),
+    maxSeconds: preferred * 2,
     stance: null,
     eyesClosed: false,
     openingLine: '',
@@ -87,7 +87,7 @@ export const silence: StepContract<SilenceStep> = {
   make: (newId, name) => makeSilence(newId, name || 'Silence', {}),
   blank: (newId, name) => makeSilence(newId, name, {}),
   withNewIds: (_, step) => step,
-  check: (step, at) => boundsInOrder(`${at}.leastSeconds`, step.leastSeconds, step.mostSeconds),
+  check: (step, at) => boundsInOrder(`${at}.minSeconds`, step.minSeconds, step.maxSeconds),
   mostCues: () => 2,
   milliseconds: (step, { voice }) => silenceMilliseconds(step, voice),
   counted: () => null,
@@ -113,7 +113,7 @@ export const silence: StepContract<SilenceStep> = {
   companion: (step) => step.goesWith,
   always: () => false,
   settings: [
-    numbersSetting('time', ['seconds', 'preferredSeconds', 'leastSeconds', 'mostSeconds'], timesInWords),
+    numbersSetting('time', ['seconds', 'preferredSeconds', 'minSeconds', 'maxSeconds'], timesInWords),
     stanceSetting<SilenceStep>(),
     {
       key: 'eyes',

@@ -1,21 +1,21 @@
-import { oneOf, oneOfOrNone, shape, text, within, yesNo, type Stored } from '@/core/document';
+import { oneOf, oneOfOrNone, shape, text, within, boolean, type Stored } from '@/core/document';
 import { STANCES } from '@/core/movement';
 import { LIMITS } from '../../limits';
 import { accompanyingFields, choiceFields, namedFields } from '../common';
 
 /** A silence: a time in which little is said and nothing is led. */
 export const silenceSchema = shape({
-  kind: oneOf(['quiet'] as const),
+  kind: oneOf(['silence'] as const),
   ...namedFields,
   ...choiceFields,
   ...accompanyingFields,
-  seconds: within(LIMITS.quietSeconds),
-  preferredSeconds: within(LIMITS.quietSeconds),
-  leastSeconds: within(LIMITS.quietSeconds),
-  mostSeconds: within(LIMITS.quietSeconds),
+  seconds: within(LIMITS.countedSeconds),
+  preferredSeconds: within(LIMITS.countedSeconds),
+  minSeconds: within(LIMITS.countedSeconds),
+  maxSeconds: within(LIMITS.countedSeconds),
   /** How one stands in it; `null` where it changes nothing. */
   stance: oneOfOrNone(STANCES),
-  eyesClosed: yesNo(),
+  eyesClosed: boolean(),
   /** Said at its start. */
   openingLine: text(LIMITS.lineCharacters),
   /** Said again and again in the middle of it, so that nobody feels left alone; may be empty. */

@@ -16,8 +16,8 @@ export function makeTalk(newId: NewId, name: string, texts: readonly (string | r
     name,
     lines: spokenLines(newId, texts),
     tempo: 1,
-    leastTempo: 1,
-    mostTempo: 1,
+    minTempo: 1,
+    maxTempo: 1,
     caution: false,
     ...ALONE,
   };
@@ -39,7 +39,7 @@ export const talk: StepContract<TalkStep> = {
   withNewIds: (newId, step) => ({ ...step, lines: step.lines.map((line) => ({ ...line, id: newId() })) }),
   check: (step, at, once) => {
     step.lines.forEach((line, index) => once(line.id, `${at}.lines[${index}]`));
-    return boundsInOrder(`${at}.leastTempo`, step.leastTempo, step.mostTempo);
+    return boundsInOrder(`${at}.minTempo`, step.minTempo, step.maxTempo);
   },
   mostCues: (step) => step.lines.length,
   milliseconds: (step, { voice }) => talkMilliseconds(step, voice),
@@ -81,18 +81,18 @@ export const talk: StepContract<TalkStep> = {
     what: 'tempo',
     value: step.tempo,
     preferred: 1,
-    least: step.leastTempo,
-    most: step.mostTempo,
+    min: step.minTempo,
+    max: step.maxTempo,
     multiple: 1,
-    fields: { value: 'tempo', least: 'leastTempo', most: 'mostTempo' },
+    fields: { value: 'tempo', min: 'minTempo', max: 'maxTempo' },
   }),
   parts: (step, voice, stays) => {
     const plain = plainMilliseconds(step, voice);
-    const rigid = step.leastTempo === step.tempo && step.mostTempo === step.tempo;
+    const rigid = step.minTempo === step.tempo && step.maxTempo === step.tempo;
     if (stays || plain === 0 || rigid) return { fixed: talkMilliseconds(step, voice), stretch: null };
-    const least = Math.ceil(plain * step.leastTempo);
-    const most = Math.floor(plain * step.mostTempo);
-    return { fixed: 0, stretch: { of: 'talk', least, preferred: plain, most } };
+    const min = Math.ceil(plain * step.minTempo);
+    const max = Math.floor(plain * step.maxTempo);
+    return { fixed: 0, stretch: { of: 'talk', min, preferred: plain, max } };
   },
   stretched: (step, length, voice) => ({ tempo: length / plainMilliseconds(step, voice) }),
   stances: () => ({ start: null, end: null }),
@@ -101,11 +101,7 @@ export const talk: StepContract<TalkStep> = {
   companion: (step) => step.goesWith,
   always: (step) => step.caution,
   settings: [
-    numbersSetting(
-      'tempo',
-      ['tempo', 'leastTempo', 'mostTempo'],
-      ([now, least, most]) => `${now}, ${least} to ${most}`,
-    ),
+    numbersSetting('tempo', ['tempo', 'minTempo', 'maxTempo'], ([now, min, max]) => `${now}, ${min} to ${max}`),
     {
       key: 'caution',
       write: (step) => (step.caution ? 'yes' : 'no'),

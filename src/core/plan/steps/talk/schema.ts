@@ -1,4 +1,4 @@
-import { list, oneOf, shape, within, yesNo, type Stored } from '@/core/document';
+import { list, oneOf, shape, within, boolean, type Stored } from '@/core/document';
 import { spokenLineSchema } from '@/core/movement';
 import { LIMITS } from '../../limits';
 import { accompanyingFields, choiceFields, namedFields } from '../common';
@@ -12,10 +12,10 @@ export const talkSchema = shape({
   lines: list(spokenLineSchema, LIMITS.spokenLines),
   /** Time its words and pauses take over the voice's own, as fitted: 1.1 is said a tenth slower. */
   tempo: within(LIMITS.tempo),
-  leastTempo: within(LIMITS.tempo),
-  mostTempo: within(LIMITS.tempo),
+  minTempo: within(LIMITS.tempo),
+  maxTempo: within(LIMITS.tempo),
   /** It says a caution, and is never left out. */
-  caution: yesNo(),
+  caution: boolean(),
 });
 
 export type TalkStep = Stored<typeof talkSchema>;

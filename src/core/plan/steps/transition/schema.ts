@@ -10,7 +10,7 @@ export const transitionSchema = shape({
   ...choiceFields,
   ...accompanyingFields,
   /** Its length, or as long as the line takes if that is longer. */
-  seconds: within({ least: 0, most: LIMITS.phaseSeconds.most }),
+  seconds: within({ min: 0, max: LIMITS.phaseSeconds.max }),
   line: text(LIMITS.lineCharacters),
   /** The stance it leads to; `null` where it says nothing of it. */
   stance: oneOfOrNone(STANCES),

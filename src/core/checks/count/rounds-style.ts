@@ -3,14 +3,14 @@ import { roundsMultiple } from '@/core/words';
 import { fixBy, isMovement, type StepCheck } from '../model';
 
 /** The class asks for rounds in threes, fives or nines, and a movement has others. */
-export const roundsSchool: StepCheck = {
-  name: 'rounds-school',
+export const roundsStyle: StepCheck = {
+  name: 'rounds-style',
   group: 'count',
   gravity: 'could',
   of: 'step',
   find: (context, plan) => {
-    const multiple = roundsMultiple(plan.schools.rounds);
-    if (!isMovement(context) || context.step.lead === 'own' || context.timed.rounds % multiple === 0) return [];
+    const multiple = roundsMultiple(plan.style.rounds);
+    if (!isMovement(context) || context.step.pacedBy === 'own-pace' || context.timed.rounds % multiple === 0) return [];
     const { step, timed } = context;
     const rounds = Math.min(
       Math.floor(LIMITS.rounds / multiple) * multiple,

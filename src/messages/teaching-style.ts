@@ -1,6 +1,6 @@
 import type { Belly, BreathWay, CircleSchool, Counting, OutBreath, RoundSchool, SideSchool } from '@/core/words';
 
-/** The schools as they are chosen from. */
+/** The style as they are chosen from. */
 export const COUNTING_WORDS: Readonly<Record<Counting, string>> = {
   up: 'up from one',
   down: 'down to one',

@@ -6,16 +6,16 @@ export const COUNTINGS = ['up', 'down', 'end', 'nines', 'none'] as const;
 /** How rounds are counted aloud: up; down; only towards the end; up to nine and again; not at all. */
 export type Counting = (typeof COUNTINGS)[number];
 
-export const SIDE_SCHOOLS = ['mirror', 'own', 'marks', 'none'] as const;
+export const SIDE_STYLES = ['mirror', 'own', 'marks', 'none'] as const;
 /**
  * How sides are said. A plan's side is always the follower's. In `mirror` the instructor moves the other one, so that
  * the picture can be copied; in `own` the same; `marks` says what stands on that side of the room; `none` names no side.
  */
-export type SideSchool = (typeof SIDE_SCHOOLS)[number];
+export type SideSchool = (typeof SIDE_STYLES)[number];
 
-export const CIRCLE_SCHOOLS = ['above', 'mirror'] as const;
+export const CIRCLE_STYLES = ['above', 'mirror'] as const;
 /** Whether clockwise is as seen from above, or as seen in a mirror. */
-export type CircleSchool = (typeof CIRCLE_SCHOOLS)[number];
+export type CircleSchool = (typeof CIRCLE_STYLES)[number];
 
 export const BREATH_WAYS = ['nose', 'nose-mouth'] as const;
 /** In and out through the nose, or in through the nose and out through the mouth. */
@@ -29,12 +29,12 @@ export const OUT_BREATHS = ['even', 'long'] as const;
 /** Whether the words ask for an out-breath as long as the in-breath, or longer. */
 export type OutBreath = (typeof OUT_BREATHS)[number];
 
-export const ROUND_SCHOOLS = ['any', 'threes', 'fives', 'nines'] as const;
+export const ROUND_STYLES = ['any', 'threes', 'fives', 'nines'] as const;
 /** Whether rounds are asked for in threes, fives or nines. */
-export type RoundSchool = (typeof ROUND_SCHOOLS)[number];
+export type RoundSchool = (typeof ROUND_STYLES)[number];
 
-/** The schools of one class. */
-export interface Schools {
+/** The style of one class. */
+export interface TeachingStyle {
   readonly counting: Counting;
   readonly sides: SideSchool;
   /** What stands at the follower's left and right, as said: "window side"; for `marks`. */
@@ -46,10 +46,10 @@ export interface Schools {
   readonly outBreath: OutBreath;
   readonly rounds: RoundSchool;
   /** The opt-out said where a breath rests. */
-  readonly restLine: string;
+  readonly holdLine: string;
 }
 
-export const USUAL_SCHOOLS: Schools = {
+export const USUAL_STYLE: TeachingStyle = {
   counting: 'end',
   sides: 'mirror',
   leftMark: '',
@@ -59,36 +59,36 @@ export const USUAL_SCHOOLS: Schools = {
   belly: 'natural',
   outBreath: 'even',
   rounds: 'any',
-  restLine: 'Leave out the rest whenever you like, and breathe on.',
+  holdLine: 'Skip the hold whenever you like, and breathe on.',
 };
 
 /** The side or way a round is performed on, as the follower has it. */
 export type Side = 'left' | 'right' | 'one-way' | 'other-way';
 
-/** The word for a side in a school; `first` where it is the side that the movement begins with. */
-export function sideWord(side: Side, schools: Schools, first: boolean): string {
+/** The word for a side in a style; `first` where it is the side that the movement begins with. */
+export function sideWord(side: Side, style: TeachingStyle, first: boolean): string {
   if (side === 'one-way') return 'one way';
   if (side === 'other-way') return 'other way';
-  if (schools.sides === 'none') return first ? 'one' : 'other';
-  if (schools.sides === 'marks') return (side === 'left' ? schools.leftMark : schools.rightMark) || side;
+  if (style.sides === 'none') return first ? 'one' : 'other';
+  if (style.sides === 'marks') return (side === 'left' ? style.leftMark : style.rightMark) || side;
   return side;
 }
 
 /** The side that the instructor moves while the follower moves `side`, facing them. */
-export function instructorSide(side: Side, schools: Schools): Side {
-  const turned = schools.sides === 'mirror' || schools.sides === 'marks';
+export function instructorSide(side: Side, style: TeachingStyle): Side {
+  const turned = style.sides === 'mirror' || style.sides === 'marks';
   if (!turned) return side;
   return side === 'left' ? 'right' : side === 'right' ? 'left' : side;
 }
 
 /** The direction of a circle as said; `startSide` right begins clockwise as seen from above. */
-export function wayWord(side: Side, startSide: 'left' | 'right', schools: Schools): string {
-  if (schools.sides === 'none') return side === 'one-way' ? 'one way' : 'the other way';
+export function wayWord(side: Side, startSide: 'left' | 'right', style: TeachingStyle): string {
+  if (style.sides === 'none') return side === 'one-way' ? 'one way' : 'the other way';
   const clockwise = (side === 'one-way') === (startSide === 'right');
-  return clockwise === (schools.circles === 'above') ? 'clockwise' : 'anticlockwise';
+  return clockwise === (style.circles === 'above') ? 'clockwise' : 'anticlockwise';
 }
 
-/** Rounds come in multiples of this by the school. */
-export function roundsMultiple(school: RoundSchool): number {
-  return { any: 1, threes: 3, fives: 5, nines: 9 }[school];
+/** Rounds come in multiples of this by the style. */
+export function roundsMultiple(style: RoundSchool): number {
+  return { any: 1, threes: 3, fives: 5, nines: 9 }[style];
 }
