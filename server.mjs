@@ -9,8 +9,8 @@ import { createServer } from 'node:http';
 import { fileURLToPath } from 'node:url';
 import compression from 'compression';
 import helmet from 'helmet';
-import pino from 'pino';
 import sirv from 'sirv';
+import { log } from './src/server/log.mjs';
 
 process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 process.env.CALM_JUDGING_WORKER ??= fileURLToPath(new URL('./dist/worker/judging.mjs', import.meta.url));
@@ -26,7 +26,6 @@ const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
 const KNOWN_ORIGIN = process.env.CALM_ORIGIN ? new URL(process.env.CALM_ORIGIN) : null;
 const STOP_WITHIN_MILLISECONDS = 10_000;
 
-const log = pino({ base: null, timestamp: pino.stdTimeFunctions.isoTime });
 const secure = helmet({
   // Pages carry their own policy, made with the build; see astro.config.mjs.
   contentSecurityPolicy: false,

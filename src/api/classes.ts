@@ -27,12 +27,6 @@ export interface ClassResponse {
   readonly plan: ClassPlan;
 }
 
-/** The answer to a stale save (409): what is stored now. The sender has its own version. */
-export interface ConflictResponse {
-  readonly code: 'newer-revision';
-  readonly current: { readonly revision: number; readonly plan: ClassPlan };
-}
-
 /** Tags of a class, and live dates, at most. */
 export const LISTING_LIMITS = { tags: 12, tagCharacters: 40, liveDates: 100 } as const;
 

@@ -41,8 +41,3 @@ export interface MovementResponse {
   readonly movement: Movement;
 }
 
-/** The answer to a stale save (409): what is stored now. */
-export interface MovementConflict {
-  readonly code: 'newer-revision';
-  readonly current: MovementResponse;
-}

@@ -1,4 +1,5 @@
 import { REFUSALS, type RefusalCode } from '@/messages/refusals';
+import { log } from './log.mjs';
 import { isDatabaseAway, Refusal } from './refusal';
 
 export type PageLoad<Value> =
@@ -13,7 +14,7 @@ export async function loadPage<Value>(load: () => Promise<Value>): Promise<PageL
   } catch (error) {
     if (error instanceof Refusal) return instead(error.status, error.code);
     if (isDatabaseAway(error)) return instead(503, 'database-away');
-    console.error(JSON.stringify({ level: 'error', message: String(error) }));
+    log.error({ err: error }, 'a page could not be loaded');
     return instead(500, 'fault');
   }
 }

@@ -1,6 +1,7 @@
 import { PROBLEM_TYPE, type Problem } from '@/api/problem';
 import type { Issue } from '@/core/units';
 import { REFUSALS, type RefusalCode } from '@/messages/refusals';
+import { log } from './log.mjs';
 
 /** When to come again while the database is away or there is too much to do. */
 export const RETRY_AFTER_SECONDS = '3';
@@ -51,13 +52,7 @@ export async function answer(work: () => Promise<unknown>, status = 200): Promis
     if (error instanceof Refusal) return error.toResponse();
     if (isDatabaseAway(error)) return new Refusal(503, 'database-away').toResponse();
     if (isDiskFull(error)) return new Refusal(507, 'disk-full').toResponse();
-    console.error(
-      JSON.stringify({
-        level: 'error',
-        message: String(error),
-        stack: error instanceof Error ? error.stack : undefined,
-      }),
-    );
+    log.error({ err: error }, 'a request failed');
     return new Refusal(500, 'fault').toResponse();
   }
 }

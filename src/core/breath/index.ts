@@ -8,14 +8,7 @@ export {
   type PhaseKind,
   type PhaseLength,
 } from './pattern';
-export {
-  closingBreathSeconds,
-  inShareAlong,
-  PACE_CURVES,
-  paceMultiplier,
-  type PaceCurve,
-  type PaceProfile,
-} from './profile';
+export { closingBreathSeconds, inShareAlong, PACE_CURVES, paceMultiplier } from './profile';
 export { lungsAfter, lungsAtStarts, lungsWithin } from './lungs';
 export {
   LONG_REST,
@@ -25,5 +18,5 @@ export {
   SLOW_BREATHING,
   type PatternNote,
 } from './notes';
-export { PRESET_IDS, PRESETS, type PatternPreset, type PresetId } from './presets';
+export { PRESET_IDS, PRESETS, type PresetId } from './presets';
 export { BreathTones } from './tones';

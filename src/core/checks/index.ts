@@ -1,13 +1,4 @@
-export {
-  CHECK_GROUPS,
-  GRAVITIES,
-  type CheckGroup,
-  type Check,
-  type FactName,
-  type Finding,
-  type Fix,
-  type Gravity,
-} from './model';
+export { CHECK_GROUPS, GRAVITIES, type CheckGroup, type FactName, type Finding, type Fix, type Gravity } from './model';
 export { checkPlan, createChecker, type Checker } from './check-plan';
 export { fixAllEdit } from './fix-all';
 export { CHECKS } from './registry';

@@ -19,7 +19,7 @@ export {
 export { jsonSchemaOf, type JsonSchema } from './json-schema';
 export { judge, readJson } from './judge';
 export { tooBig } from './size';
-export { type Json, type NewId } from './json';
+export { type NewId } from './json';
 export { sameDocument } from './same';
 export { escapeText, splitBars, unescapeText } from './escape';
 export { partOf, pick, type FieldAndValue } from './part';

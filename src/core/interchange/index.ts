@@ -1,14 +1,6 @@
-export {
-  CAPTION_LIMITS,
-  layOutCaptions,
-  timestamp,
-  type Caption,
-  type CaptionsLaidOut,
-  type CaptionsRead,
-  type SaidLine,
-} from './caption';
+export { CAPTION_LIMITS, layOutCaptions, timestamp, type Caption, type CaptionsRead, type SaidLine } from './caption';
 export { readChapters, writeChapters, type Chapter } from './chapters';
-export { readChapterList, writeChapterList, type ListedChapter } from './chapter-list';
+export { readChapterList, writeChapterList } from './chapter-list';
 export { readCaptions } from './read-captions';
 export { readSrt, writeSrt } from './srt';
 export { readWebvtt, writeWebvtt } from './webvtt';

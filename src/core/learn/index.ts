@@ -1,3 +1,3 @@
-export { knownTake, type Habits, type KnownTake, type TakenClass } from './habits';
+export { knownTake, type KnownTake } from './habits';
 export { proposalsOf, type Proposal } from './proposals';
-export { predictedSeconds, predictionsOf, usualOf, type Prediction, type Usual } from './usual';
+export { predictedSeconds, predictionsOf, usualOf, type Prediction } from './usual';

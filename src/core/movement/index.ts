@@ -21,7 +21,6 @@ export {
   type Movement,
   type MovementContent,
   type Phase,
-  type Shorts,
   type SpokenLine,
 } from './schema';
 export {

@@ -1,7 +1,7 @@
 export { type FitChange } from './changes';
 export { ChoiceBuffer, writeChoices } from './choices';
 export { fitPlan, fitting, type Fitted, type NotFitted } from './fit';
-export { fitLength, fittingLength, type FittedLength } from './lengths';
+export { fitLength, fittingLength } from './lengths';
 export { type Loosening } from './loosen';
 export { type ElasticItem, type FitProblem } from './model';
 export { makeProblem, type FitOptions } from './problem';

@@ -13,7 +13,6 @@ export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
 export { ask, askRounds, breathAsked, roundsAsked } from './ask';
-export { type Wish } from './wish';
 export {
   blankStep,
   contractOf,
@@ -37,7 +36,6 @@ export {
 } from './steps';
 export { COMPANIONS, type Companion } from './steps/common';
 export {
-  type Counted,
   type Moment,
   type PlacedLine,
   type StepPace,
@@ -45,15 +43,14 @@ export {
   type StepWriter,
   type Stretch,
   type Tempo,
-  type Turn,
 } from './steps/contract';
 export { countMilliseconds, roundsFilling, teachMilliseconds } from './steps/movement/durations';
 export { lineAt } from './steps/movement/lines';
-export { INTROS, VIEWS, type Intro, type View } from './steps/movement/schema';
+export { INTROS, VIEWS, type Intro } from './steps/movement/schema';
 export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turns';
 export { numbersIn, wordOf, type Setting } from './steps/settings';
 export { withLastPause } from './steps/speech';
-export { placeName, type CueSource, type StepText, type TextPlace } from './steps/text-place';
+export { placeName, type CueSource, type StepText } from './steps/text-place';
 export {
   copyPlan,
   copySection,
@@ -64,7 +61,7 @@ export {
   SECTION_TITLES,
   USUAL_SECTIONS,
 } from './make';
-export { companionsOf, leaveOutEdit, mayLeaveOut } from './leave-out';
+export { companionsOf, leaveOutEdit, mayLeaveOut } from './skips';
 export {
   applyEdit,
   findStep,
@@ -76,8 +73,6 @@ export {
   type Applied,
   type Edit,
   type EditProblem,
-  type SetStep,
-  type StepField,
 } from './edit';
 export { comparePlans, type PlanChange } from './compare';
 export { planAtLength, withLengthPin } from './lengths';

@@ -1,5 +1,5 @@
 import { planAfter } from './edit';
-import { leaveOutEdit } from './leave-out';
+import { leaveOutEdit } from './skips';
 import { LIMITS } from './limits';
 import { stepsInOrder, type ClassPlan, type Length, type LengthPin } from './schema';
 import { contractOf, type Step } from './steps';

@@ -6,5 +6,4 @@ export {
   type PracticeSchedule,
   type PracticeTake,
   type SaidTruth,
-  type Shares,
 } from './practice-take';

@@ -1,4 +1,4 @@
-export { breathsTaken, type StepBreaths } from './breaths';
+export { breathsTaken } from './breaths';
 export {
   leastCertain,
   NO_HAND_WORK,
@@ -13,15 +13,4 @@ export { checkReading } from './schema';
 export { glanceOf, type TakeGlance } from './glance';
 export { takeTimes } from './take-times';
 export { CUT_REASONS } from './model';
-export type {
-  Correction,
-  Corrections,
-  CueReading,
-  Cut,
-  CutReason,
-  HandWork,
-  Reading,
-  ReadingTotals,
-  Recording,
-  SecondRecording,
-} from './model';
+export type { Corrections, CueReading, Cut, CutReason, HandWork, Reading, Recording, SecondRecording } from './model';

@@ -1,3 +1,3 @@
 export { reportOf } from './report';
 export { longSilences } from './whole';
-export type { Difference, Report, SectionTalk, SideRounds, Silence, StepReading } from './model';
+export type { Difference, Report, StepReading } from './model';

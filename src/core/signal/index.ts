@@ -1,10 +1,10 @@
 export { Cepstra, CEPSTRA_SECONDS, COEFFICIENTS } from './cepstra';
 export { Denoiser } from './denoiser';
-export { HumFinder, type Hum } from './hum';
+export { HumFinder } from './hum';
 export { joinSamples } from './join-samples';
 export { envelopeOf } from './envelope';
 export { FRAME_SECONDS, LevelMeter, SILENCE_DECIBELS } from './level-meter';
-export { kWeighting, Loudness, type LoudnessFigures } from './loudness';
+export { kWeighting, Loudness } from './loudness';
 export { Resampler } from './resampler';
 export { speechSegments } from './speech-segments';
 export { voiceStretches, type VoiceStretch } from './voice-stretches';

@@ -1,3 +1,3 @@
 export { countSyllables } from './syllables';
 export { cardinal, ordinal, spokenText, wordsOf } from './spoken-words';
-export { lineWeight, speakingSeconds, type Voice } from './speaking-time';
+export { lineWeight, speakingSeconds } from './speaking-time';

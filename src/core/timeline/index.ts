@@ -10,6 +10,6 @@ export {
   stepAt,
 } from './query';
 export { Wording } from './wording';
-export type { Cue, TimedPhase, TimedSection, TimedStep, Timeline } from './model';
+export type { Cue, TimedPhase, TimedStep, Timeline } from './model';
 export { packShape, shapeOf, unpackShape, type ShapeStretch } from './class-shape';
 export { groupRounds, type RoundGroup } from './round-groups';

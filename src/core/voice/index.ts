@@ -1,4 +1,4 @@
-export { measureVoice, middleVoice, VOICE_LIMITS, type HeardVoice, type UsedVoice, type VoiceMeasure } from './measure';
+export { measureVoice, middleVoice, VOICE_LIMITS, type UsedVoice, type VoiceMeasure } from './measure';
 export { VOICE_PARAGRAPH } from './paragraph';
 export { VOICE_SOURCES, type VoiceSource } from './model';
 export { wordsPerMinute } from './words-per-minute';

@@ -1,7 +1,7 @@
 export * from './teaching-style';
-export { bellyWords, breathWords, type BreathWords } from './breath-words';
+export { bellyWords, breathWords } from './breath-words';
 export { emptyTokens, fillTokens, TOKENS, unknownTokens, usualText, type TokenFacts } from './tokens';
-export { themed, type Theme, type ThemeWord } from './themes';
+export { themed, type Theme } from './themes';
 export {
   allTerms,
   hasSpelling,

@@ -10,19 +10,19 @@ import { Prompter } from '../prompter/Prompter';
 import { PublishDialog } from '../publish/PublishDialog';
 import { ChecksPanel } from './checks/ChecksPanel';
 import { useFindings, type Findings } from './checks/use-findings';
-import { DeskHeader } from './DeskHeader';
+import { DeskHeader } from './header/DeskHeader';
 import { createDesk } from './desk-store';
-import { FitDialog } from './FitDialog';
-import { keepOnTarget } from './keep-on-target';
-import { Inspector } from './Inspector';
+import { FitDialog } from './fit/FitDialog';
+import { keepOnTarget } from './fit/keep-on-target';
+import { Inspector } from './inspector/Inspector';
 import { LengthsView } from './lengths/LengthsView';
 import { LibraryContext } from './library-context';
 import { StudioContext, type StudioSettings } from './studio-context';
-import { Overview } from './Overview';
-import { RuntimeBar } from './RuntimeBar';
+import { Overview } from './timeline/Overview';
+import { RuntimeBar } from './fit/RuntimeBar';
 import { WordsDialog } from './words/WordsDialog';
-import { serifReady } from './serif-width';
-import { Strip } from './Strip';
+import { serifReady } from './timeline/serif-width';
+import { TimelineView } from './timeline/TimelineView';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
 import { useDeskKeys } from './use-desk-keys';
 
@@ -155,7 +155,7 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
             </div>
           )}
           <main id="main" tabIndex={-1} className="relative min-h-0 min-w-0 overflow-y-auto">
-            {part > 0 && <Strip />}
+            {part > 0 && <TimelineView />}
           </main>
           {part > 2 ? (
             <Beside

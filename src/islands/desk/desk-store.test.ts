@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ask, findStep, isMovement, isSilence, stepsInOrder } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
 import { createDesk, type DeskStore } from './desk-store';
-import { dropStep, moveStepBy } from './moves';
+import { dropStep, moveStepBy } from './timeline/moves';
 
 const { plan } = itemAt(demoClasses(), 0);
 const steps = stepsInOrder(plan).map(({ step }) => step);

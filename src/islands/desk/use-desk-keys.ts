@@ -1,7 +1,7 @@
 import { askRounds, isMovement, findStep, stepsInOrder } from '@/core/plan';
 import { useKey } from '@/ui/parts/use-keys';
 import type { DeskStore } from './desk-store';
-import { moveStepBy } from './moves';
+import { moveStepBy } from './timeline/moves';
 
 interface Openers {
   readonly onFit: () => void;

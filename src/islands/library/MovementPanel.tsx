@@ -10,10 +10,10 @@ import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { TextList } from '@/ui/parts/TextList';
-import { AboutFields } from '../movement/AboutFields';
-import { CountBounds } from '../movement/CountBounds';
-import { PatternEditor } from '../movement/PatternEditor';
-import { WordFields } from '../movement/WordFields';
+import { AboutFields } from '../../ui/movement/AboutFields';
+import { CountBounds } from '../../ui/movement/CountBounds';
+import { PatternEditor } from '../../ui/movement/PatternEditor';
+import { WordFields } from '../../ui/movement/WordFields';
 import { MediaField } from './MediaField';
 import type { LibraryStore } from './library-store';
 

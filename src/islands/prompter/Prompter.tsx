@@ -11,7 +11,7 @@ import { saveFile } from '@/ui/parts/save-file';
 import { useKey } from '@/ui/parts/use-keys';
 import { instructorSide, sideWord, wayWord } from '@/core/words';
 import { Tide } from './Tide';
-import { runToResume, secondsSinceStop } from './kept-runs';
+import { runToResume, secondsSinceStop } from './saved-runs';
 import { clockSeconds, usePerformance } from './use-performance';
 
 interface Props {

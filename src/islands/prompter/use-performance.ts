@@ -12,7 +12,7 @@ import {
 } from '@/core/conductor';
 import { SYNC_TONE_SECONDS, SYNC_TONES } from '@/core/signal';
 import type { Timeline } from '@/core/timeline';
-import { forgetOldRuns, keepPulse, keepRun, logOf, type KeptRun } from './kept-runs';
+import { forgetOldRuns, keepPulse, keepRun, logOf, type KeptRun } from './saved-runs';
 
 /** A steady clock in seconds. */
 export function clockSeconds(): number {

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { formatClock } from '@/core/units';
-import type { KeptRun } from '../prompter/kept-runs';
+import type { KeptRun } from '../prompter/saved-runs';
 
 /** The files of a take. */
 export interface ChosenFiles {

@@ -9,7 +9,7 @@ import type { Term } from '@/core/words';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { issueSentence } from '@/messages/issues';
-import { keptRuns } from '../prompter/kept-runs';
+import { keptRuns } from '../prompter/saved-runs';
 import { AddFiles, NOTHING_CHOSEN } from './AddFiles';
 import { TakeGlancePicture } from './TakeGlancePicture';
 import { Dialog } from '@/ui/parts/Dialog';

@@ -1,2 +1,2 @@
-export { readChapterList, type ListedChapter } from './read';
+export { readChapterList } from './read';
 export { writeChapterList } from './write';

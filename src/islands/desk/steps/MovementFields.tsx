@@ -9,12 +9,12 @@ import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
 import { Counter } from '@/ui/parts/Counter';
 import { NumberField } from '@/ui/parts/NumberField';
-import { AboutFields } from '../../movement/AboutFields';
-import { CountBounds } from '../../movement/CountBounds';
-import { PatternEditor } from '../../movement/PatternEditor';
-import { WordFields } from '../../movement/WordFields';
-import { FitWords } from '../FitWords';
-import type { SetStepField } from '../set-field';
+import { AboutFields } from '../../../ui/movement/AboutFields';
+import { CountBounds } from '../../../ui/movement/CountBounds';
+import { PatternEditor } from '../../../ui/movement/PatternEditor';
+import { WordFields } from '../../../ui/movement/WordFields';
+import { FitWords } from '../words/FitWords';
+import type { SetStepField } from '../inspector/set-field';
 import { useAskFor } from './use-ask-for';
 import { useDesk } from '../use-desk';
 

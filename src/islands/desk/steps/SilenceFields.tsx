@@ -3,8 +3,8 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { StanceChoice } from '../../movement/AboutFields';
-import type { SetStepField } from '../set-field';
+import { StanceChoice } from '../../../ui/movement/AboutFields';
+import type { SetStepField } from '../inspector/set-field';
 import { useAskFor } from './use-ask-for';
 
 /** A silence: how long, within what, and what is said around it. */

@@ -6,7 +6,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { useDesk } from '../use-desk';
-import type { SetStepField } from '../set-field';
+import type { SetStepField } from '../inspector/set-field';
 
 /** The talk as running prose, its pauses in brackets; taken over when it is left. */
 function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetStepField<TalkStep> }) {

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import type { TimedStep } from '@/core/timeline';
-import type { SetStepField } from '../set-field';
+import type { SetStepField } from '../inspector/set-field';
 
 /** What the desk shows of a kind of step. */
 export interface StepView<Step> {

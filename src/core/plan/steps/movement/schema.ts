@@ -3,9 +3,8 @@ import { contentFields } from '@/core/movement';
 import { LIMITS } from '../../limits';
 import { choiceFields } from '../common';
 
-export const VIEWS = ['front', 'side', 'back'] as const;
 /** How the instructor is seen by the camera. */
-export type View = (typeof VIEWS)[number];
+export const VIEWS = ['front', 'side', 'back'] as const;
 
 export const INTROS = ['full', 'short', 'silent'] as const;
 /**

@@ -4,8 +4,8 @@ import { spokenLines, type SpokenLine } from '@/core/movement';
 import { contractOf, isTalk, setFields, type Step } from '@/core/plan';
 import { TextField } from '@/ui/parts/TextField';
 import { LINE_LIMIT } from './cue-text';
-import { viewOf } from './steps';
-import { useDeskStore } from './use-desk';
+import { viewOf } from '../steps';
+import { useDeskStore } from '../use-desk';
 
 /** Adds a line where a step has room for one more: a talk at its end, a movement before its rounds, others where they have none. */
 export function AddLine({ step }: { readonly step: Step }) {

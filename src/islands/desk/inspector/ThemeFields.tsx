@@ -3,7 +3,7 @@ import { isMovement, setPlan, LIMITS, stepsInOrder } from '@/core/plan';
 import type { Theme } from '@/core/words';
 import { Choice } from '@/ui/parts/Choice';
 import { TextField } from '@/ui/parts/TextField';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** Themed names and pictures of the class, swapped as one. */
 export function ThemeFields() {

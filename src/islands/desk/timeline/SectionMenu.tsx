@@ -7,7 +7,7 @@ import { Choice } from '@/ui/parts/Choice';
 import { Dialog } from '@/ui/parts/Dialog';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** What can be done with a section: name, role, order, copy, removal. */
 export function SectionMenu({ section }: { readonly section: Section }) {

@@ -1,6 +1,6 @@
 import { SAVE_WORDS } from '@/messages/saving';
 import { IssueList } from '@/ui/parts/IssueList';
-import { useDesk } from './use-desk';
+import { useDesk } from '../use-desk';
 
 /** Whether what is on the screen is on the server. */
 export function SaveMark() {

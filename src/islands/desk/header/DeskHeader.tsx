@@ -5,7 +5,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { ConflictDialog } from './ConflictDialog';
 import { DESK_KEYS, DeskKeysNote } from './desk-keys-list';
 import { SaveMark } from './SaveMark';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 interface Props {
   readonly studio: string;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { layOutStep, linesOf, type StepLayout } from './strip-layout';
+import { layOutStep, linesOf, type StepLayout } from './layout';
 
 function layouts(plan: ClassPlan, width: number, unfolded = false): StepLayout[] {
   const timeline = expandPlan(plan);

@@ -5,7 +5,7 @@ import { findStep, planAfter, type ClassPlan, type Edit, type MovementStep } fro
 import { fitWords } from '@/core/script';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { createDesk } from './desk-store';
+import { createDesk } from '../desk-store';
 
 const demo = itemAt(demoClasses(), 0).plan;
 const movements = demo.sections

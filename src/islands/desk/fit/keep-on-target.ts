@@ -1,7 +1,7 @@
 import type { FitOptions } from '@/core/pacing';
 import type { Edit } from '@/core/plan';
 import type { Fitter } from '@/workers/fitter/client';
-import type { DeskStore } from './desk-store';
+import type { DeskStore } from '../desk-store';
 
 /** Fields by which a person says how long a step is or whether it is there: a fit that follows leaves them alone. */
 const CHOSEN: ReadonlySet<string> = new Set(['rounds', 'seconds', 'tempo', 'skipped', 'pinned']);

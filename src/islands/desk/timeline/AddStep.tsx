@@ -16,10 +16,10 @@ import {
   type StepKind,
 } from '@/core/plan';
 import { STEP_KIND_WORDS } from '@/messages/steps';
-import { findMovements } from '../library/find-movements';
-import { fetchMovement, useLibrary } from './library-context';
-import { viewOf } from './steps';
-import { useDeskStore } from './use-desk';
+import { findMovements } from '../../library/find-movements';
+import { fetchMovement, useLibrary } from '../library-context';
+import { viewOf } from '../steps';
+import { useDeskStore } from '../use-desk';
 
 type Offer = { readonly key: string; readonly typed: TypedStep } & (
   { readonly kind: 'library'; readonly entry: LibraryEntry } | { readonly kind: StepKind }

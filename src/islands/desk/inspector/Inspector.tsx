@@ -6,11 +6,11 @@ import { TextField } from '@/ui/parts/TextField';
 import { ClassFields } from './ClassFields';
 import { GroupFields } from './GroupFields';
 import { LibraryNotice } from './LibraryNotice';
-import { moveStepBy } from './moves';
+import { moveStepBy } from '../timeline/moves';
 import type { SetStepField } from './set-field';
-import { viewOf } from './steps';
-import { ShortLengthFields } from './steps/ShortLengthFields';
-import { useDesk, useDeskStore } from './use-desk';
+import { viewOf } from '../steps';
+import { ShortLengthFields } from '../steps/ShortLengthFields';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** Everything about the chosen step, or about the class when none is chosen. */
 export function Inspector({ onWords }: { readonly onWords: () => void }) {

@@ -7,16 +7,9 @@ import { formatClock } from '@/core/units';
 import { AddLine } from './AddLine';
 import { BreathLine } from './BreathLine';
 import { CueLine } from './CueLine';
-import {
-  layOutStep,
-  stepColumns,
-  type PlacedCue,
-  type PlacedGroup,
-  type StepColumns,
-  type StepLayout,
-} from './strip-layout';
-import { viewOf } from './steps';
-import { useDeskStore } from './use-desk';
+import { layOutStep, stepColumns, type PlacedCue, type PlacedGroup, type StepColumns, type StepLayout } from './layout';
+import { viewOf } from '../steps';
+import { useDeskStore } from '../use-desk';
 
 interface Props {
   readonly step: Step;

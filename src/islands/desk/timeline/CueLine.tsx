@@ -4,8 +4,8 @@ import { formatClock } from '@/core/units';
 import { SIDE_NAMES } from '@/messages/sides';
 import { TextField } from '@/ui/parts/TextField';
 import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
-import type { PlacedCue, StepColumns } from './strip-layout';
-import { useDeskStore } from './use-desk';
+import type { PlacedCue, StepColumns } from './layout';
+import { useDeskStore } from '../use-desk';
 
 /** One line at its place on the strip, written where it stands. */
 export function CueLine({

@@ -20,7 +20,7 @@ import {
 } from '@/messages/teaching-style';
 import { Choice } from '@/ui/parts/Choice';
 import { TextField } from '@/ui/parts/TextField';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** Where instructors disagree: what this class does. */
 export function StyleFields() {

@@ -21,8 +21,8 @@ import { findStep, makeSection, stepsInOrder, type Section, type Step } from '@/
 import { itemAt, formatClock } from '@/core/units';
 import { dropStep } from './moves';
 import { SectionMenu } from './SectionMenu';
-import type { DeskStore } from './desk-store';
-import { useDesk, useDeskStore } from './use-desk';
+import type { DeskStore } from '../desk-store';
+import { useDesk, useDeskStore } from '../use-desk';
 
 // Kept from one drawing to the next: new ones would have every step drawn again.
 const POINTER = { activationConstraint: { distance: 5 } };

@@ -9,8 +9,8 @@ import { valueWords } from '@/messages/movement-values';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Dialog } from '@/ui/parts/Dialog';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
-import { addToLibrary, fetchMovement, LibraryContext, useLibrary } from './library-context';
-import { useDeskStore } from './use-desk';
+import { addToLibrary, fetchMovement, LibraryContext, useLibrary } from '../library-context';
+import { useDeskStore } from '../use-desk';
 
 /** The movement in the library: its picture, whether it has changed since, or how to add it. */
 export function LibraryNotice({ step }: { readonly step: MovementStep }) {

@@ -6,15 +6,15 @@ import { itemAt, formatClock } from '@/core/units';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
 import { AddStep } from './AddStep';
-import { StanceNotice } from './StanceNotice';
+import { StanceNotice } from '../inspector/StanceNotice';
 import { StepBlock } from './StepBlock';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** A class of more steps than this opens folded; one step is opened at a time by hand. */
 const FOLDED_FROM_STEPS = 24;
 
 /** The class as one strip falling down the page, section by section. */
-export function Strip() {
+export function TimelineView() {
   const plan = useDesk((state) => state.plan);
   const timeline = useDesk((state) => state.timeline);
   const selectedId = useDesk((state) => state.selectedId);

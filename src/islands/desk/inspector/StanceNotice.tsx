@@ -1,6 +1,6 @@
 import { fillGapsEdit, transitionFor, type StanceGap } from '@/core/plan';
 import { STANCE_WORDS } from '@/messages/movement';
-import { useDeskStore } from './use-desk';
+import { useDeskStore } from '../use-desk';
 
 const newId = (): string => crypto.randomUUID();
 

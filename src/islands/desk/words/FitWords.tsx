@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { findStep } from '@/core/plan';
 import { fitWords, type FormChange } from '@/core/script';
 import { FORM_WORDS } from '@/messages/movement';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** Shortens the words of rounds whose lines do not fit their breath, of one movement or of all, and says what changed. */
 export function FitWords({ stepId }: { readonly stepId: string | null }) {

@@ -1,6 +1,6 @@
 import { copyStep, findStep, leaveOutEdit, type Edit } from '@/core/plan';
 import { Choice } from '@/ui/parts/Choice';
-import { useDesk, useDeskStore } from './use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** What can be done with several steps chosen at once. */
 export function GroupFields() {

@@ -8,7 +8,7 @@ import {
   type Timeline,
 } from '@/core/timeline';
 import { itemAt, overlapSeconds, type Seconds } from '@/core/units';
-import { viewOf } from './steps';
+import { viewOf } from '../steps';
 import { serifWidth } from './serif-width';
 
 /*

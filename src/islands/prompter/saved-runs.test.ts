@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { freshBrowser, store } from '../../../tests/support/browser-store';
-import { forgetOldRuns, keepPulse, keepRun, keptRuns, logOf, runToResume, secondsSinceStop } from './kept-runs';
+import { forgetOldRuns, keepPulse, keepRun, keptRuns, logOf, runToResume, secondsSinceStop } from './saved-runs';
 
 beforeEach(() => freshBrowser('tab'));
 afterEach(() => vi.unstubAllGlobals());

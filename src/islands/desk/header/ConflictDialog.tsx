@@ -3,7 +3,7 @@ import { stepsInOrder, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { Dialog } from '@/ui/parts/Dialog';
-import { useDesk } from './use-desk';
+import { useDesk } from '../use-desk';
 
 /** Two places changed one class: keep mine, take theirs, or look at both. Nothing is lost until one is chosen. */
 export function ConflictDialog({ onSettle }: { readonly onSettle: (keep: 'ours' | 'theirs') => void }) {

@@ -7,11 +7,11 @@ import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { FitWords } from './FitWords';
+import { FitWords } from '../words/FitWords';
 import { StyleFields } from './StyleFields';
 import { ThemeFields } from './ThemeFields';
-import { useDesk, useDeskStore } from './use-desk';
-import { StudioContext } from './studio-context';
+import { useDesk, useDeskStore } from '../use-desk';
+import { StudioContext } from '../studio-context';
 
 /** What holds for the whole class. */
 export function ClassFields({ onWords }: { readonly onWords: () => void }) {

@@ -5,7 +5,7 @@ import { itemAt, formatClock, formatDifference } from '@/core/units';
 import { changeWords, looseningWords, WAY_WORDS, whyNot } from '@/messages/fit';
 import { Dialog } from '@/ui/parts/Dialog';
 import { Waiting } from '@/ui/parts/Waiting';
-import { useDesk, useDeskStore, useFitter } from './use-desk';
+import { useDesk, useDeskStore, useFitter } from '../use-desk';
 
 /** Ways to land on the target, side by side with now, before one is taken; or why there is none and what to loosen. */
 export function FitDialog({ onClose }: { readonly onClose: () => void }) {

@@ -3,8 +3,8 @@ import { LIMITS } from '@/core/plan';
 import { formatClock, formatDifference } from '@/core/units';
 import { whyNot } from '@/messages/fit';
 import { ClockField } from '@/ui/parts/ClockField';
-import { KeepOnTarget } from './DeskHeader';
-import { useDesk, useDeskStore } from './use-desk';
+import { KeepOnTarget } from '../header/DeskHeader';
+import { useDesk, useDeskStore } from '../use-desk';
 
 /** Planned runtime, target and the signed difference, with the range that the plan could reach; always in sight. */
 export function RuntimeBar({ onFit }: { readonly onFit: () => void }) {

@@ -4,7 +4,7 @@ import { fitPlan, type FitOptions } from '@/core/pacing';
 import { findStep, isMovement, setPlan, setStep, stepsInOrder, type ClassPlan } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
 import type { Fitter } from '@/workers/fitter/client';
-import { createDesk } from './desk-store';
+import { createDesk } from '../desk-store';
 import { heldBy, keepOnTarget } from './keep-on-target';
 
 /** A fitter that answers when it is told to; the newest question alone gets an answer. */
