@@ -40,4 +40,3 @@ export interface MovementResponse {
   readonly archived: boolean;
   readonly movement: Movement;
 }
-

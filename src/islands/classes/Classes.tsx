@@ -67,16 +67,7 @@ export function Classes({ studio, first, series: firstSeries }: Props) {
             </button>
           </p>
         )}
-        {empty ? (
-          <div className="py-16 text-center">
-            <p className="mb-4">There is no class yet. Start with one of your own.</p>
-            <a className="btn btn-primary" href="/new">
-              New class
-            </a>
-          </div>
-        ) : (
-          <FilterBar asked={asked} tags={tags} onAsk={setAsked} />
-        )}
+        {empty ? <NoClass /> : <FilterBar asked={asked} tags={tags} onAsk={setAsked} />}
         {isArranged(shownFor) ? (
           <>
             {series.map((one) => (
@@ -100,14 +91,7 @@ export function Classes({ studio, first, series: firstSeries }: Props) {
           </>
         ) : (
           <>
-            <p role="status" className="quiet-ink mb-2 px-1">
-              {found.length === 0 ? 'No class matches.' : found.length === 1 ? '1 class' : `${found.length} classes`}
-              {found.length === 0 && (
-                <button type="button" className="btn btn-sm ml-3" onClick={() => setAsked(ALL)}>
-                  Show all
-                </button>
-              )}
-            </p>
+            <FoundCount found={found.length} onAll={() => setAsked(ALL)} />
             <ClassTable label="Classes found" classes={found} {...actions} />
           </>
         )}
@@ -139,28 +123,15 @@ export function Classes({ studio, first, series: firstSeries }: Props) {
         />
       )}
       {ungrouping && (
-        <Dialog title={`Ungroup the series ${ungrouping.title}?`} onClose={() => setUngrouping(null)}>
-          <p>
-            Its{' '}
-            {membersOf(ungrouping.id).length === 1 ? 'class stays' : `${membersOf(ungrouping.id).length} classes stay`}{' '}
-            in the list, without their order. You can undo this, and the series stays in the bin for 30 days.
-          </p>
-          <div className="mt-4 flex gap-2">
-            <button
-              type="button"
-              className="btn btn-primary"
-              onClick={() => {
-                setUngrouping(null);
-                void list.ungroup(ungrouping);
-              }}
-            >
-              Ungroup
-            </button>
-            <button type="button" className="btn" onClick={() => setUngrouping(null)}>
-              Cancel
-            </button>
-          </div>
-        </Dialog>
+        <UngroupDialog
+          series={ungrouping}
+          members={membersOf(ungrouping.id).length}
+          onUngroup={() => {
+            setUngrouping(null);
+            void list.ungroup(ungrouping);
+          }}
+          onClose={() => setUngrouping(null)}
+        />
       )}
       {trouble && (
         <Dialog title="That did not work" onClose={list.forgetTrouble}>
@@ -169,6 +140,58 @@ export function Classes({ studio, first, series: firstSeries }: Props) {
         </Dialog>
       )}
     </div>
+  );
+}
+
+function NoClass() {
+  return (
+    <div className="py-16 text-center">
+      <p className="mb-4">There is no class yet. Start with one of your own.</p>
+      <a className="btn btn-primary" href="/new">
+        New class
+      </a>
+    </div>
+  );
+}
+
+/** How many classes are shown of those asked for. */
+function FoundCount({ found, onAll }: { readonly found: number; readonly onAll: () => void }) {
+  return (
+    <p role="status" className="quiet-ink mb-2 px-1">
+      {found === 0 ? 'No class matches.' : found === 1 ? '1 class' : `${found} classes`}
+      {found === 0 && (
+        <button type="button" className="btn btn-sm ml-3" onClick={onAll}>
+          Show all
+        </button>
+      )}
+    </p>
+  );
+}
+
+interface UngroupProps {
+  readonly series: ListedSeries;
+  /** How many classes are in it. */
+  readonly members: number;
+  readonly onUngroup: () => void;
+  readonly onClose: () => void;
+}
+
+function UngroupDialog({ series, members, onUngroup, onClose }: UngroupProps) {
+  return (
+    <Dialog title={`Ungroup the series ${series.title}?`} onClose={onClose}>
+      <p>
+        Its {members === 1 ? 'class stays' : `${members} classes stay`} in the list, without their order. You can undo
+        this, and the series stays in the bin for 30 days.
+      </p>
+      <div className="mt-4 flex gap-2">
+        <button type="button" className="btn btn-primary" onClick={onUngroup}>
+          Ungroup
+        </button>
+        <button type="button" className="btn" onClick={onClose}>
+          Cancel
+        </button>
+      </div>
+    </Dialog>
   );
 }
 

@@ -1,6 +1,13 @@
 import { Archive, ArchiveRestore, Copy, Trash2, Redo2, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
-import { copyContent, PACINGS, MOVEMENT_LIMITS as LIMITS, SECTION_ROLES, SIDE_PLANS } from '@/core/movement';
+import {
+  copyContent,
+  PACINGS,
+  MOVEMENT_LIMITS as LIMITS,
+  SECTION_ROLES,
+  SIDE_PLANS,
+  type Movement,
+} from '@/core/movement';
 import { issueText } from '@/messages/issues';
 import { LEAD_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
@@ -10,12 +17,12 @@ import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { TextList } from '@/ui/parts/TextList';
-import { AboutFields } from '../../ui/movement/AboutFields';
-import { CountBounds } from '../../ui/movement/CountBounds';
-import { PatternEditor } from '../../ui/movement/PatternEditor';
-import { WordFields } from '../../ui/movement/WordFields';
+import { AboutFields } from '@/ui/movement/AboutFields';
+import { CountBounds } from '@/ui/movement/CountBounds';
+import { PatternEditor } from '@/ui/movement/PatternEditor';
+import { WordFields } from '@/ui/movement/WordFields';
 import { MediaField } from './MediaField';
-import type { LibraryStore } from './library-store';
+import type { LibraryStore, OpenMovement } from './library-store';
 
 /** The breath that a pattern is drawn at in the library, where no class sets one: a common pace. */
 const PACE = { breathSeconds: 9, inhaleShare: 0.45 };
@@ -46,38 +53,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         onChange={(name) => set('name', name)}
       />
       <SaveWords store={store} />
-      <div className="my-2 flex flex-wrap gap-1" role="group" aria-label="Movement">
-        <button type="button" className="btn btn-sm" disabled={open.done.length === 0} onClick={store.undo}>
-          <Undo2 size={14} aria-hidden />
-          Undo
-        </button>
-        <button type="button" className="btn btn-sm" disabled={open.undone.length === 0} onClick={store.redo}>
-          <Redo2 size={14} aria-hidden />
-          Redo
-        </button>
-        <button
-          type="button"
-          className="btn btn-sm"
-          onClick={() => {
-            const copy = copyContent(() => crypto.randomUUID(), movement);
-            void store.add({ ...copy, name: `${movement.name.slice(0, 190)}, copy` });
-          }}
-        >
-          <Copy size={14} aria-hidden />
-          Duplicate
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => void store.archive(id, !archived)}>
-          {archived ? <ArchiveRestore size={14} aria-hidden /> : <Archive size={14} aria-hidden />}
-          {archived ? 'Unarchive' : 'Archive'}
-        </button>
-        <button type="button" className="btn btn-sm" onClick={() => void store.remove(id)}>
-          <Trash2 size={14} aria-hidden />
-          Remove
-        </button>
-        <button type="button" className="btn btn-sm ml-auto xl:hidden" onClick={() => void store.close()}>
-          Close
-        </button>
-      </div>
+      <MovementActions store={store} open={open} archived={archived ?? false} />
       <MediaField
         movementId={id}
         name={movement.name}
@@ -131,24 +107,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         onChange={(pattern) => set('pattern', pattern)}
       />
       <WordFields movement={movement} teachTitle="Taught first" set={set} />
-      <fieldset className="my-2">
-        <legend className="font-semibold">Suits</legend>
-        <div className="grid grid-cols-2 gap-x-4">
-          {SECTION_ROLES.map((role) => (
-            <CheckBox
-              key={role}
-              label={ROLE_WORDS[role]}
-              checked={movement.roles.includes(role)}
-              onChange={(on) =>
-                set(
-                  'roles',
-                  SECTION_ROLES.filter((one) => (one === role ? on : movement.roles.includes(one))),
-                )
-              }
-            />
-          ))}
-        </div>
-      </fieldset>
+      <Suits movement={movement} set={set} />
       <TextList
         label="Tags"
         items={movement.tags}
@@ -158,6 +117,74 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
       />
       <AboutFields movement={movement} set={set} />
     </aside>
+  );
+}
+
+interface ActionProps {
+  readonly store: LibraryStore;
+  readonly open: OpenMovement;
+  readonly archived: boolean;
+}
+
+function MovementActions({ store, open, archived }: ActionProps) {
+  const { id, movement } = open;
+  return (
+    <div className="my-2 flex flex-wrap gap-1" role="group" aria-label="Movement">
+      <button type="button" className="btn btn-sm" disabled={open.done.length === 0} onClick={store.undo}>
+        <Undo2 size={14} aria-hidden />
+        Undo
+      </button>
+      <button type="button" className="btn btn-sm" disabled={open.undone.length === 0} onClick={store.redo}>
+        <Redo2 size={14} aria-hidden />
+        Redo
+      </button>
+      <button
+        type="button"
+        className="btn btn-sm"
+        onClick={() => {
+          const copy = copyContent(() => crypto.randomUUID(), movement);
+          void store.add({ ...copy, name: `${movement.name.slice(0, 190)}, copy` });
+        }}
+      >
+        <Copy size={14} aria-hidden />
+        Duplicate
+      </button>
+      <button type="button" className="btn btn-sm" onClick={() => void store.archive(id, !archived)}>
+        {archived ? <ArchiveRestore size={14} aria-hidden /> : <Archive size={14} aria-hidden />}
+        {archived ? 'Unarchive' : 'Archive'}
+      </button>
+      <button type="button" className="btn btn-sm" onClick={() => void store.remove(id)}>
+        <Trash2 size={14} aria-hidden />
+        Remove
+      </button>
+      <button type="button" className="btn btn-sm ml-auto xl:hidden" onClick={() => void store.close()}>
+        Close
+      </button>
+    </div>
+  );
+}
+
+/** The parts of a class that a movement suits. */
+function Suits({ movement, set }: { readonly movement: Movement; readonly set: LibraryStore['set'] }) {
+  return (
+    <fieldset className="my-2">
+      <legend className="font-semibold">Suits</legend>
+      <div className="grid grid-cols-2 gap-x-4">
+        {SECTION_ROLES.map((role) => (
+          <CheckBox
+            key={role}
+            label={ROLE_WORDS[role]}
+            checked={movement.roles.includes(role)}
+            onChange={(on) =>
+              set(
+                'roles',
+                SECTION_ROLES.filter((one) => (one === role ? on : movement.roles.includes(one))),
+              )
+            }
+          />
+        ))}
+      </div>
+    </fieldset>
   );
 }
 

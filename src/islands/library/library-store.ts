@@ -9,14 +9,14 @@ import { createStore } from 'zustand/vanilla';
 type FieldEdit = FieldAndValue<Movement>;
 
 /** The movement that is open, as its session has it. */
-interface Open extends Pick<SessionState<Movement, FieldEdit>, 'revision' | 'save' | 'done' | 'undone'> {
+export interface OpenMovement extends Pick<SessionState<Movement, FieldEdit>, 'revision' | 'save' | 'done' | 'undone'> {
   readonly id: string;
   readonly movement: Movement;
 }
 
 export interface LibraryState {
   readonly entries: readonly LibraryEntry[];
-  readonly open: Open | null;
+  readonly open: OpenMovement | null;
   /** Why the last request was refused, in words. */
   readonly trouble: string | null;
   /** What was put into the bin last, until something else is done. */

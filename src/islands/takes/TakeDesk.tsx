@@ -1,7 +1,7 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type ComponentProps, type ReactNode } from 'react';
 import { captionAt, captionsOf } from '@/core/publish';
 import { stepsInOrder } from '@/core/plan';
-import { leastCertain, withSureTaken, type Reading } from '@/core/reading';
+import { withSureTaken, type Reading } from '@/core/reading';
 import { formatClock, formatDifference } from '@/core/units';
 import type { Spelling } from '@/core/words';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
@@ -13,13 +13,14 @@ import { useAttachedFile } from './attached-file';
 import { Cuts } from './cuts/Cuts';
 import { Learn } from './learn/Learn';
 import { LineDock } from './LineDock';
-import { LEAD, PlayerDock } from './PlayerDock';
+import { PlayerDock } from './PlayerDock';
 import { usePlayer } from './player';
-import { cutKey, rowsOf, type Row } from './rows';
+import { cutKey, rowsOf } from './rows';
 import { TakeReport } from './report/TakeReport';
 import { TAKE_KEYS } from './take-keys-list';
 import { LineNeighbours } from './LineNeighbours';
-import { placeOf, TakeStrip, UNSURE_BELOW } from './TakeStrip';
+import { TakeStrip, UNSURE_BELOW } from './TakeStrip';
+import { useChosenRow } from './use-chosen-row';
 import { useTakeKeys } from './use-take-keys';
 import { useTakeWork, type Take, type TakeWork } from './take-work';
 
@@ -41,68 +42,19 @@ export function TakeDesk({ studio, take, spelling }: Props) {
   const media = useRef<HTMLVideoElement>(null);
   const player = usePlayer(media, source);
   const envelope = useEnvelope(take);
-  const [chosen, setChosen] = useState<string | null>(reading.cues.at(0)?.id ?? null);
   const [publishing, setPublishing] = useState(false);
   const [view, setView] = useState<TakeView>('lines');
-  const row = rows.find(({ key }) => key === chosen) ?? null;
-  const choose = (next: Row): void => {
-    setChosen(next.key);
-    const place = placeOf(next);
-    player.setLoop(null);
-    if (place && source) player.playFrom(place.startSeconds - LEAD);
-  };
-  const loop = (): void => {
-    const place = row && placeOf(row);
-    if (player.loop || !place) player.setLoop(null);
-    else {
-      player.setLoop({ from: Math.max(0, place.startSeconds - LEAD), to: place.endSeconds + LEAD });
-      player.playFrom(place.startSeconds - LEAD);
-    }
-  };
-  const unsure = leastCertain(reading, UNSURE_BELOW);
-  const nextUnsure = (): void => {
-    const next = unsure.find(({ id }) => id !== chosen) ?? unsure.at(0);
-    const found = next && rows.find(({ key }) => key === next.id);
-    if (found) choose(found);
-  };
-  useTakeKeys({
+  const { chosen, setChosen, row, choose, loop, unsure, nextUnsure } = useChosenRow(
     rows,
-    row,
-    work,
+    reading,
     player,
-    choose,
-    loop,
-    nextUnsure,
-    change,
-    undo,
-    enabled: !publishing,
-  });
+    source !== null,
+  );
+  const enabled = !publishing;
+  useTakeKeys({ rows, row, work, player, choose, loop, nextUnsure, change, undo, enabled });
   return (
     <div className="relative flex h-dvh flex-col overflow-x-hidden overflow-y-auto md:overflow-hidden">
-      <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
-        <AppHead
-          compact
-          studio={studio}
-          trail={[
-            { href: `/classes/${take.classId}`, words: take.plan.title },
-            { href: `/classes/${take.classId}/takes`, words: 'Takes' },
-          ]}
-          title={take.name}
-          keys={TAKE_KEYS}
-          beside={
-            <span role="status" className="quiet-ink text-sm max-sm:sr-only">
-              {SAVE_WORDS[save.kind]}
-            </span>
-          }
-        >
-          <button type="button" className="btn btn-sm" disabled={!undo} onClick={() => undo?.()}>
-            Undo
-          </button>
-          <button type="button" className="btn btn-sm btn-primary" onClick={() => setPublishing(true)}>
-            Publish
-          </button>
-        </AppHead>
-      </div>
+      <TakeHead studio={studio} take={take} save={save} undo={undo} onPublish={() => setPublishing(true)} />
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
       <SaveTrouble save={save} onSettle={settle} />
       {viewport === 'phone' && (
@@ -114,7 +66,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         <main id="main" tabIndex={-1} className="bg-base-100 relative flex min-w-0 flex-col md:min-h-0">
           {viewport !== 'phone' && <ViewChoice view={view} onChoose={setView} />}
           {view === 'cuts' && (
-            <div className="min-h-0 flex-1 overflow-y-auto">
+            <Scrolled>
               <Cuts
                 timeline={timeline}
                 reading={reading}
@@ -124,15 +76,15 @@ export function TakeDesk({ studio, take, spelling }: Props) {
                 onCuts={(cuts) => change({ ...work, cuts })}
                 onChoose={(index) => setChosen(cutKey(index))}
               />
-            </div>
+            </Scrolled>
           )}
           {view === 'learn' && (
-            <div className="min-h-0 flex-1 overflow-y-auto">
+            <Scrolled>
               <Learn classId={take.classId} names={names} />
-            </div>
+            </Scrolled>
           )}
           {view === 'report' && (
-            <div className="min-h-0 flex-1 overflow-y-auto">
+            <Scrolled>
               <TakeReport
                 plan={take.plan}
                 timeline={timeline}
@@ -141,38 +93,17 @@ export function TakeDesk({ studio, take, spelling }: Props) {
                 names={names}
                 onPlay={source ? player.playFrom : undefined}
               />
-            </div>
+            </Scrolled>
           )}
           {view === 'lines' && (
-            <>
-              <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-4 py-2">
-                <span>
-                  {unsure.length === 0
-                    ? 'No line is uncertain.'
-                    : `${unsure.length} ${unsure.length === 1 ? 'line is' : 'lines are'} uncertain.`}
-                </span>
-                <button type="button" className="btn btn-sm" disabled={unsure.length === 0} onClick={nextUnsure}>
-                  Next most uncertain
-                </button>
-                <button
-                  type="button"
-                  className="btn btn-sm"
-                  disabled={reading.cues.every((cue) => cue.corrected || cue.confidence < UNSURE_BELOW)}
-                  onClick={() => change(withSureTaken(work, reading, UNSURE_BELOW))}
-                >
-                  Confirm the rest
-                </button>
-              </div>
-              <div className="min-h-0 flex-1 max-md:h-[62dvh]">
-                <TakeStrip
-                  rows={rows}
-                  chosen={chosen}
-                  envelope={envelope}
-                  playSeconds={player.seconds}
-                  onChoose={choose}
-                />
-              </div>
-            </>
+            <LinesView
+              reading={reading}
+              work={work}
+              unsure={unsure.length}
+              onNext={nextUnsure}
+              onChange={change}
+              strip={{ rows, chosen, envelope, playSeconds: player.seconds, onChoose: choose }}
+            />
           )}
         </main>
         <aside
@@ -213,6 +144,84 @@ export function TakeDesk({ studio, take, spelling }: Props) {
         />
       )}
     </div>
+  );
+}
+
+function Scrolled({ children }: { readonly children: ReactNode }) {
+  return <div className="min-h-0 flex-1 overflow-y-auto">{children}</div>;
+}
+
+interface HeadProps {
+  readonly studio: string;
+  readonly take: Take;
+  readonly save: TakeWork['save'];
+  readonly undo: TakeWork['undo'];
+  readonly onPublish: () => void;
+}
+
+function TakeHead({ studio, take, save, undo, onPublish }: HeadProps) {
+  return (
+    <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
+      <AppHead
+        compact
+        studio={studio}
+        trail={[
+          { href: `/classes/${take.classId}`, words: take.plan.title },
+          { href: `/classes/${take.classId}/takes`, words: 'Takes' },
+        ]}
+        title={take.name}
+        keys={TAKE_KEYS}
+        beside={
+          <span role="status" className="quiet-ink text-sm max-sm:sr-only">
+            {SAVE_WORDS[save.kind]}
+          </span>
+        }
+      >
+        <button type="button" className="btn btn-sm" disabled={!undo} onClick={() => undo?.()}>
+          Undo
+        </button>
+        <button type="button" className="btn btn-sm btn-primary" onClick={onPublish}>
+          Publish
+        </button>
+      </AppHead>
+    </div>
+  );
+}
+
+interface LinesProps {
+  readonly reading: Reading;
+  readonly work: TakeWork['work'];
+  /** How many lines are uncertain. */
+  readonly unsure: number;
+  readonly onNext: () => void;
+  readonly onChange: TakeWork['change'];
+  readonly strip: ComponentProps<typeof TakeStrip>;
+}
+
+/** The take line by line, and the way through what is uncertain. */
+function LinesView({ reading, work, unsure, onNext, onChange, strip }: LinesProps) {
+  return (
+    <>
+      <div className="border-base-300 flex flex-wrap items-center gap-2 border-b px-4 py-2">
+        <span>
+          {unsure === 0 ? 'No line is uncertain.' : `${unsure} ${unsure === 1 ? 'line is' : 'lines are'} uncertain.`}
+        </span>
+        <button type="button" className="btn btn-sm" disabled={unsure === 0} onClick={onNext}>
+          Next most uncertain
+        </button>
+        <button
+          type="button"
+          className="btn btn-sm"
+          disabled={reading.cues.every((cue) => cue.corrected || cue.confidence < UNSURE_BELOW)}
+          onClick={() => onChange(withSureTaken(work, reading, UNSURE_BELOW))}
+        >
+          Confirm the rest
+        </button>
+      </div>
+      <div className="min-h-0 flex-1 max-md:h-[62dvh]">
+        <TakeStrip {...strip} />
+      </div>
+    </>
   );
 }
 

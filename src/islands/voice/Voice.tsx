@@ -32,7 +32,6 @@ export function Voice({ studio, first }: Props) {
   const busy = share !== null;
   const [said, setSaid] = useState('');
   const [typed, setTyped] = useState(190);
-  const used = middleVoice(measures);
 
   const keep = async (syllablesPerMinute: number, pauseSeconds: number | null, how: VoiceSource): Promise<void> => {
     const answer = await send<KeptVoice>('POST', '/api/voice', { syllablesPerMinute, pauseSeconds, how });
@@ -69,19 +68,7 @@ export function Voice({ studio, first }: Props) {
     <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
       <AppHead studio={studio} title="My voice" />
       <main id="main" tabIndex={-1} className="max-w-3xl">
-        <p className="mb-4">
-          {used === null ? (
-            'Nothing is measured yet: classes use 190 syllables a minute.'
-          ) : (
-            <>
-              <span className="text-xl font-semibold">{Math.round(wordsPerMinute(used.syllablesPerMinute))}</span> words
-              a minute, {Math.round(used.syllablesPerMinute)} syllables a minute
-              {used.pauseSeconds !== null && `, pauses of ${used.pauseSeconds.toFixed(1)} s`}, the median of{' '}
-              {measures.length === 1 ? 'one measurement' : `${measures.length} measurements`}. Each class can use it,
-              under Voice.
-            </>
-          )}
-        </p>
+        <Used measures={measures} />
         <section aria-label="Read aloud" className="bg-base-100 rounded p-4">
           <p className="quiet-ink mb-2 text-sm">
             Read this aloud as you would in a class, a pause after each sentence. The sound stays in this browser.
@@ -143,31 +130,60 @@ export function Voice({ studio, first }: Props) {
             Save
           </button>
         </section>
-        {measures.length > 0 && (
-          <section aria-label="Measures" className="mt-4">
-            <h2 className="font-semibold">Measures</h2>
-            <ul>
-              {measures.map((one) => (
-                <li key={one.id} className="border-base-300 flex min-h-9 items-center gap-3 border-b">
-                  <span className="w-12 text-right font-semibold">{Math.round(one.syllablesPerMinute)}</span>
-                  <span className="quiet-ink flex-1 text-sm">
-                    {HOW[one.how]}
-                    {one.pauseSeconds !== null && `, pauses of ${one.pauseSeconds.toFixed(1)} s`}, {one.at.slice(0, 10)}
-                  </span>
-                  <button
-                    type="button"
-                    className="btn btn-xs btn-square"
-                    aria-label={`Remove ${Math.round(one.syllablesPerMinute)}, ${HOW[one.how]}`}
-                    onClick={() => void remove(one.id)}
-                  >
-                    <Trash2 size={13} aria-hidden />
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        {measures.length > 0 && <Measures measures={measures} onRemove={(id) => void remove(id)} />}
       </main>
     </div>
+  );
+}
+
+/** What classes use, and what it comes from. */
+function Used({ measures }: { readonly measures: readonly KeptVoice[] }) {
+  const used = middleVoice(measures);
+  return (
+    <p className="mb-4">
+      {used === null ? (
+        'Nothing is measured yet: classes use 190 syllables a minute.'
+      ) : (
+        <>
+          <span className="text-xl font-semibold">{Math.round(wordsPerMinute(used.syllablesPerMinute))}</span> words a
+          minute, {Math.round(used.syllablesPerMinute)} syllables a minute
+          {used.pauseSeconds !== null && `, pauses of ${used.pauseSeconds.toFixed(1)} s`}, the median of{' '}
+          {measures.length === 1 ? 'one measurement' : `${measures.length} measurements`}. Each class can use it, under
+          Voice.
+        </>
+      )}
+    </p>
+  );
+}
+
+interface MeasuresProps {
+  readonly measures: readonly KeptVoice[];
+  readonly onRemove: (id: string) => void;
+}
+
+function Measures({ measures, onRemove }: MeasuresProps) {
+  return (
+    <section aria-label="Measures" className="mt-4">
+      <h2 className="font-semibold">Measures</h2>
+      <ul>
+        {measures.map((one) => (
+          <li key={one.id} className="border-base-300 flex min-h-9 items-center gap-3 border-b">
+            <span className="w-12 text-right font-semibold">{Math.round(one.syllablesPerMinute)}</span>
+            <span className="quiet-ink flex-1 text-sm">
+              {HOW[one.how]}
+              {one.pauseSeconds !== null && `, pauses of ${one.pauseSeconds.toFixed(1)} s`}, {one.at.slice(0, 10)}
+            </span>
+            <button
+              type="button"
+              className="btn btn-xs btn-square"
+              aria-label={`Remove ${Math.round(one.syllablesPerMinute)}, ${HOW[one.how]}`}
+              onClick={() => onRemove(one.id)}
+            >
+              <Trash2 size={13} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -103,6 +103,44 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
           </li>
         ))}
       </ol>
+      <PhaseButtons pattern={pattern} pace={pace} chosen={chosen} take={take} />
+      <p className="quiet-ink mt-1 text-xs">
+        On a phase: up and down choose, with Alt they move it; + and − change its length; Delete removes it.
+      </p>
+      {perMinute > 0 && <p className="mt-1 text-sm">{perMinute.toFixed(1)} breaths a minute here</p>}
+      <ul className="text-sm">
+        {patternNotes(pattern, pace).map((note) => (
+          <li key={`${note.code} ${note.code === 'long-rest' ? note.index : ''}`} className="text-warning">
+            {patternNoteWords(note)}
+          </li>
+        ))}
+      </ul>
+      {phase && (
+        <PhaseFields
+          key={phase.id}
+          phase={phase}
+          place={chosen + 1}
+          seconds={phaseSeconds(phase, pace)}
+          breathSeconds={pace.breathSeconds}
+          onChange={(part) => onChange(pattern.map((one) => (one.id === phase.id ? { ...one, ...part } : one)))}
+        />
+      )}
+    </fieldset>
+  );
+}
+
+interface ButtonProps {
+  readonly pattern: readonly Phase[];
+  readonly pace: Pace;
+  readonly chosen: number;
+  /** Takes a pattern over, and chooses a phase of it; the same one where none is given. */
+  readonly take: (next: readonly Phase[], at?: number) => void;
+}
+
+/** What can be done with the chosen phase, and what can be added after it. */
+function PhaseButtons({ pattern, pace, chosen, take }: ButtonProps) {
+  return (
+    <>
       <div className="mt-1 flex flex-wrap gap-1" role="group" aria-label="Edit the phases">
         <button type="button" className="btn btn-xs" onClick={() => take(splitPhase(newId, pattern, chosen, pace))}>
           Split
@@ -154,28 +192,7 @@ export function PatternEditor({ pattern, pace, onChange }: Props) {
           </button>
         ))}
       </div>
-      <p className="quiet-ink mt-1 text-xs">
-        On a phase: up and down choose, with Alt they move it; + and − change its length; Delete removes it.
-      </p>
-      {perMinute > 0 && <p className="mt-1 text-sm">{perMinute.toFixed(1)} breaths a minute here</p>}
-      <ul className="text-sm">
-        {patternNotes(pattern, pace).map((note) => (
-          <li key={`${note.code} ${note.code === 'long-rest' ? note.index : ''}`} className="text-warning">
-            {patternNoteWords(note)}
-          </li>
-        ))}
-      </ul>
-      {phase && (
-        <PhaseFields
-          key={phase.id}
-          phase={phase}
-          place={chosen + 1}
-          seconds={phaseSeconds(phase, pace)}
-          breathSeconds={pace.breathSeconds}
-          onChange={(part) => onChange(pattern.map((one) => (one.id === phase.id ? { ...one, ...part } : one)))}
-        />
-      )}
-    </fieldset>
+    </>
   );
 }
 

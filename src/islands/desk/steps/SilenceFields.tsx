@@ -3,7 +3,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { StanceChoice } from '../../../ui/movement/AboutFields';
+import { StanceChoice } from '@/ui/movement/AboutFields';
 import type { SetStepField } from '../inspector/set-field';
 import { useAskFor } from './use-ask-for';
 

@@ -1,7 +1,7 @@
 import { LIMITS, type TransitionStep } from '@/core/plan';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
-import { StanceChoice } from '../../../ui/movement/AboutFields';
+import { StanceChoice } from '@/ui/movement/AboutFields';
 import type { SetStepField } from '../inspector/set-field';
 
 /** A change of stance: how long, and what is said. */
