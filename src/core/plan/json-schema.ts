@@ -1,6 +1,7 @@
 import { jsonSchemaOf, type JsonSchema } from '@/core/document';
 import { LIMITS } from './limits';
-import { PLAN_FORMAT, PLAN_VERSION, planSchema } from './schema';
+import { PLAN_FORMAT, PLAN_VERSION } from './migrate';
+import { planSchema } from './schema';
 
 /** The schema of a plan as others can use it: JSON Schema 2020-12, written to `docs/plan.schema.json`. */
 export function planJsonSchema(): JsonSchema {

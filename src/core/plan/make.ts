@@ -1,16 +1,9 @@
+import { PLAN_FORMAT, PLAN_VERSION } from './migrate';
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import type { SectionRole } from '@/core/movement';
 import { USUAL_STYLE } from '@/core/words';
-import {
-  PLAN_FORMAT,
-  PLAN_VERSION,
-  stepsInOrder,
-  type ClassPlan,
-  type FitWay,
-  type Length,
-  type Section,
-} from './schema';
+import { stepsInOrder, type ClassPlan, type FitWay, type Length, type Section } from './schema';
 import { contractOf, type Step } from './steps';
 
 export const SECTION_TITLES: Readonly<Record<SectionRole, string>> = {

@@ -1,6 +1,7 @@
 import { contentSince2, contentSince3, contentSince4, renamedFields } from '@/core/movement';
 import { itemAt, failed, ok, type Issue, type Result } from '@/core/units';
-import { PLAN_FORMAT, PLAN_VERSION, type FitWay } from './schema';
+
+export const PLAN_FORMAT = 'calm-count/class-plan';
 
 type Doc = Readonly<Record<string, unknown>>;
 
@@ -143,7 +144,7 @@ const STEP_BEFORE_6: ReadonlyMap<string, string> = new Map([
   ['leastSeconds', 'minSeconds'],
   ['mostSeconds', 'maxSeconds'],
 ]);
-const WAYS_BEFORE_6: ReadonlyMap<unknown, FitWay> = new Map([
+const WAYS_BEFORE_6: ReadonlyMap<unknown, string> = new Map([
   ['balance', 'balanced'],
   ['leave-out', 'skip-steps'],
 ]);
@@ -192,6 +193,9 @@ const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [
   fromVersion4,
   fromVersion5,
 ];
+
+/** The version of the document this code writes. Older ones are migrated, newer ones refused. */
+export const PLAN_VERSION = MIGRATIONS.length + 1;
 
 /** Brings an older document to the current version; refuses a newer one and what is no plan at all. */
 export function migrate(raw: unknown): Result<unknown, Issue> {

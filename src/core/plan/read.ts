@@ -1,9 +1,9 @@
 import { ISSUES_AT_MOST, judge, readJson } from '@/core/document';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import { LIMITS } from './limits';
-import { migrate } from './migrate';
+import { migrate, PLAN_VERSION } from './migrate';
 import { checkRelations } from './relations';
-import { PLAN_VERSION, planSchema, type ClassPlan } from './schema';
+import { planSchema, type ClassPlan } from './schema';
 
 /**
  * The door for plans: any value in, a valid plan of the current version out, or every problem at its place (at most

@@ -16,6 +16,7 @@ import {
 import { SECTION_ROLES } from '@/core/movement';
 import { BELLIES, BREATH_WAYS, CIRCLE_STYLES, COUNTINGS, OUT_BREATHS, ROUND_STYLES, SIDE_STYLES } from '@/core/words';
 import { LIMITS } from './limits';
+import { PLAN_FORMAT, PLAN_VERSION } from './migrate';
 import { STEP_KINDS, STEP_SCHEMAS, type Step, type StepKind } from './steps';
 import { namedFields } from './steps/common';
 import { voiceSchema } from './voice';
@@ -23,10 +24,6 @@ import { voiceSchema } from './voice';
 /*
  * The shape of a plan at the door; the types are read off it, and `docs/plan.schema.json` is written from it.
  */
-
-/** The version of the document this code writes. Older ones are migrated, newer ones refused. */
-export const PLAN_VERSION = 6;
-export const PLAN_FORMAT = 'calm-count/class-plan';
 
 export const FIT_WAYS = ['balanced', 'keep-rounds', 'keep-breath', 'skip-steps'] as const;
 /** What a fit would rather keep; see `docs/pacing.md`. */
