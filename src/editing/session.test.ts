@@ -142,4 +142,21 @@ describe('a document that is edited', () => {
     expect(told.undo()).toBe(true);
     expect(words(told)).toBe('stored');
   });
+
+  it('lays what is done while a draft is looked for on top of the draft, and says nothing of saving before', async () => {
+    documentServer().mode = 'away';
+    const first = session();
+    await first.begin();
+    first.edit({ add: ' draft' });
+    await vi.advanceTimersByTimeAsync(700);
+    first.stop();
+    const next = session();
+    const begun = next.begin();
+    expect(next.getState().begun).toBe(false);
+    expect(next.edit({ add: ' at once' })).toBe(true);
+    await begun;
+    expect(words(next)).toBe('stored draft at once');
+    expect(next.getState()).toMatchObject({ begun: true, save: { kind: 'waiting' } });
+    next.stop();
+  });
 });

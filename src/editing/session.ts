@@ -14,6 +14,8 @@ export interface SessionState<Doc, Edit> {
   /** The stored revision that the document builds on. */
   readonly revision: number;
   readonly save: SaveState<Doc>;
+  /** Whether it is known what an earlier page left; until then nothing can be said to be saved. */
+  readonly begun: boolean;
   /** What can be undone and done again, the newest last. */
   readonly done: readonly Undoable<Edit>[];
   readonly undone: readonly Undoable<Edit>[];
@@ -67,10 +69,13 @@ export function createSession<Doc, Edit>(options: SessionOptions<Doc, Edit>): Do
     document: options.stored,
     revision: options.revision,
     save: { kind: 'saved' },
+    begun: false,
     done: [],
     undone: [],
   }));
   let saving: Saving<Doc> | null = null;
+  /** What was done before it was known whether an earlier page left a draft; done on top of that. */
+  const held: [edit: Edit, key: string | undefined][] = [];
 
   const change = (part: Pick<SessionState<Doc, Edit>, 'document' | 'done' | 'undone'>): void => {
     const { save } = store.getState();
@@ -92,6 +97,10 @@ export function createSession<Doc, Edit>(options: SessionOptions<Doc, Edit>): Do
     return true;
   };
   const edit = (one: Edit, key?: string): boolean => {
+    if (saving && !store.getState().begun) {
+      held.push([one, key]);
+      return true;
+    }
     const state = store.getState();
     const applied = apply(state.document, one);
     if (!applied) return false;
@@ -103,8 +112,17 @@ export function createSession<Doc, Edit>(options: SessionOptions<Doc, Edit>): Do
     return true;
   };
   const takeUp = async (running: Saving<Doc>): Promise<void> => {
-    const draft = await running.takeUp();
-    if (draft === null || running !== saving) return;
+    try {
+      const draft = await running.takeUp();
+      if (draft !== null && running === saving) goOnFrom(draft);
+    } finally {
+      if (running === saving) {
+        store.setState({ begun: true });
+        for (const [one, key] of held.splice(0)) edit(one, key);
+      }
+    }
+  };
+  const goOnFrom = (draft: Doc): void => {
     const { document } = store.getState();
     const applied = asEdit ? apply(document, asEdit(draft)) : null;
     const done = applied ? [{ inverse: applied.inverse, key: null }] : [];

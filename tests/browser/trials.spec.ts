@@ -2,10 +2,10 @@ import { test } from '@playwright/test';
 import { itemAt, Random } from '@/core/units';
 import { seedDemo } from '@/demo/seed';
 import { freshDatabase } from '../support/application';
-import { DISASTERS, Ground, round } from '../support/trials';
+import { DISASTERS, Ground, round, SUBJECTS } from '../support/trials';
 
 /*
- * Sixty rounds in all; `npm run trials` does five hundred. A round that fails names its seed, and CALM_TRIAL_SEED does
+ * Sixty rounds in all, each disaster twice in a class, a movement and a take; `npm run trials` does five hundred. A round that fails names its seed, and CALM_TRIAL_SEED does
  * it again by itself.
  */
 const ROUNDS = Number(process.env.CALM_TRIALS ?? 60);
@@ -25,8 +25,10 @@ for (let lane = 0; lane < LANES; lane++) {
         if (ONLY !== null && seed !== ONLY) continue;
         const chance = new Random(9_000 + seed);
         const disaster = itemAt(DISASTERS, (seed >> 1) % DISASTERS.length);
-        await round(ground, seed, disaster, chance);
-        done.set(disaster, (done.get(disaster) ?? 0) + 1);
+        const subject = itemAt(SUBJECTS, Math.floor(seed / (2 * DISASTERS.length)) % SUBJECTS.length);
+        await round(subject, ground, seed, disaster, chance);
+        const name = `${subject.name}, ${disaster}`;
+        done.set(name, (done.get(name) ?? 0) + 1);
       }
     } finally {
       console.log([...done].map(([disaster, rounds]) => `${disaster}: ${rounds}`).join(', '));

@@ -54,14 +54,14 @@ export function createLibrary(entries: readonly LibraryEntry[]) {
     const showState = ({ document, ...state }: SessionState<Movement, FieldEdit>): void => {
       if (session === opened) store.setState({ open: { id, movement: document, ...state } });
     };
-    showState(opened.getState());
-    store.setState({ trouble: null });
+    // Shown when it is known whether a draft of it was left.
     opened.subscribe((state, before) => {
-      showState(state);
+      if (state.begun) showState(state);
       if (state.save.kind === 'saved' && before.save.kind !== 'saved' && session === opened)
         listed({ id, revision: state.revision, archived: isArchived(id), movement: state.document });
     });
     await opened.begin();
+    store.setState({ trouble: null });
   };
   const flush = async (): Promise<boolean> => (await session?.flush()) ?? true;
   const close = (): void => {

@@ -32,7 +32,8 @@ interface Props {
 
 /** A take read against its plan: heard, put right by ear line by line, and published. */
 export function TakeDesk({ studio, take, spelling }: Props) {
-  const { timeline, reading, work, save, settle, change, undo } = useTakeWork(take, spelling);
+  const state = useTakeWork(take, spelling);
+  const { timeline, reading, work, change, undo } = state;
   const names = useMemo(() => new Map(stepsInOrder(take.plan).map(({ step }) => [step.id, step.name])), [take.plan]);
   const rows = useMemo(() => rowsOf(reading, timeline, names, work.cuts ?? []), [reading, timeline, names, work.cuts]);
   const captions = useMemo(() => captionsOf(timeline, reading, spelling), [timeline, reading, spelling]);
@@ -54,9 +55,9 @@ export function TakeDesk({ studio, take, spelling }: Props) {
   useTakeKeys({ rows, row, work, player, choose, loop, nextUnsure, change, undo, enabled });
   return (
     <div className="relative flex h-dvh flex-col overflow-x-hidden overflow-y-auto md:overflow-hidden">
-      <TakeHead studio={studio} take={take} save={save} undo={undo} onPublish={() => setPublishing(true)} />
+      <TakeHead studio={studio} take={take} state={state} onPublish={() => setPublishing(true)} />
       <Figures reading={reading} targetSeconds={take.plan.targetSeconds} />
-      <SaveTrouble save={save} onSettle={settle} />
+      <SaveTrouble save={state.save} onSettle={state.settle} />
       {viewport === 'phone' && (
         <section aria-label="Views">
           <ViewChoice view={view} onChoose={setView} />
@@ -154,12 +155,11 @@ function Scrolled({ children }: { readonly children: ReactNode }) {
 interface HeadProps {
   readonly studio: string;
   readonly take: Take;
-  readonly save: TakeWork['save'];
-  readonly undo: TakeWork['undo'];
+  readonly state: TakeWork;
   readonly onPublish: () => void;
 }
 
-function TakeHead({ studio, take, save, undo, onPublish }: HeadProps) {
+function TakeHead({ studio, take, state: { save, begun, undo }, onPublish }: HeadProps) {
   return (
     <div className="border-base-300 shrink-0 border-b px-5 pt-1.5 max-md:px-3">
       <AppHead
@@ -173,7 +173,7 @@ function TakeHead({ studio, take, save, undo, onPublish }: HeadProps) {
         keys={TAKE_KEYS}
         beside={
           <span role="status" className="quiet-ink text-sm max-sm:sr-only">
-            {SAVE_WORDS[save.kind]}
+            {begun && SAVE_WORDS[save.kind]}
           </span>
         }
       >

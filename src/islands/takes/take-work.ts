@@ -27,6 +27,8 @@ export interface TakeWork {
   readonly reading: Reading;
   readonly work: HandWork;
   readonly save: SaveState<HandWork>;
+  /** Whether it is known what an earlier page left. */
+  readonly begun: boolean;
   /** After a conflict: mine on top of what another window did, or that. */
   readonly settle: (keep: 'ours' | 'theirs') => void;
   readonly change: (next: HandWork) => void;
@@ -51,7 +53,12 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
     };
   }, [stored, take.reading, take.evidence, timeline, found]);
   const session = useMemo(() => workSession(take, stored, readingOf), [take, stored, readingOf]);
-  const { document: work, save, done } = useSyncExternalStore(session.subscribe, session.getState, session.getState);
+  const {
+    document: work,
+    save,
+    begun,
+    done,
+  } = useSyncExternalStore(session.subscribe, session.getState, session.getState);
   useEffect(() => {
     void session.begin();
     return session.stop;
@@ -61,6 +68,7 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
     reading: readingOf(work),
     work,
     save,
+    begun,
     settle: (keep) => {
       // What another window did is not at hand here: the page is loaded again with it.
       void session.settle(keep).then(() => keep === 'theirs' && location.reload());
