@@ -67,7 +67,7 @@ export function LengthsView({ onPrompter, onPublish }: Props) {
       <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
         <p className="max-w-prose">
           Every length is fitted from the steps of this class: an edit changes all of them. Press a cell to keep its
-          rounds, its time, or to leave the step out in that length.
+          rounds, its time, or to skip the step in that length.
         </p>
         {adding}
       </div>
