@@ -2,7 +2,7 @@ import type { Reading } from '@/core/reading';
 import type { Interval, Seconds } from '@/core/units';
 
 /** What is said in a stretch of the recording: lines and ad-libs with words, in order. */
-export function wordsIn(reading: Reading, { startSeconds, endSeconds }: Interval): string {
+export function wordsIn(reading: Pick<Reading, 'cues' | 'remarks'>, { startSeconds, endSeconds }: Interval): string {
   const inside = (from: Seconds, to: Seconds): boolean =>
     (from + to) / 2 >= startSeconds && (from + to) / 2 < endSeconds;
   const lines = reading.cues.flatMap(({ text, saidAtSeconds, endSeconds: end }) =>
