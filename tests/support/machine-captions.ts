@@ -12,7 +12,7 @@ export interface MachineHabits {
   readonly invents: number;
 }
 
-const OTHER_WORDS = ['the', 'and', 'rich', 'sand', 'bell', 'whether', 'two', 'light', 'hold', 'or', 'inhale', 'exhale'];
+const OTHER_WORDS = ['the', 'and', 'rich', 'sand', 'bell', 'whether', 'two', 'light', 'hold', 'or', 'in', 'out'];
 const INVENTED = ['Thank you.', 'Okay.', 'And that is all for today.', 'Breathe.', 'You.'];
 
 /**
