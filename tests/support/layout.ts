@@ -1,4 +1,3 @@
-import { itemAt } from '@/core/units';
 /* What is wrong with how a page is laid out, as its boxes tell: run in the page by `page.evaluate(layoutFaults)`. */
 
 /** Faults of the page as it stands, each in words; at most forty. */
@@ -100,14 +99,9 @@ export function layoutFaults(): string[] {
   }
   // Two texts at one place.
   const sorted = [...texts].sort((a, b) => a.box.top - b.box.top);
-  for (let at = 0; at < sorted.length; at++) {
-    for (
-      let next = at + 1;
-      next < sorted.length && itemAt(sorted, next).box.top < itemAt(sorted, at).box.bottom - 3;
-      next++
-    ) {
-      const a = itemAt(sorted, at);
-      const b = itemAt(sorted, next);
+  for (const [at, a] of sorted.entries()) {
+    for (const b of sorted.slice(at + 1)) {
+      if (b.box.top >= a.box.bottom - 3) break;
       if (a.element === b.element || a.element.contains(b.element) || b.element.contains(a.element)) continue;
       const both = meet(a.box, b.box);
       if (both.right - both.left < 3 || both.bottom - both.top < 5) continue;
