@@ -107,13 +107,14 @@ function solve(rows: number[][], width: number): number[][] | null {
     let best = at;
     for (let row = at + 1; row < width; row++)
       if (Math.abs(itemAt(rows, row)[at] ?? 0) > Math.abs(itemAt(rows, best)[at] ?? 0)) best = row;
-    if (Math.abs(itemAt(rows, best)[at] ?? 0) < 1e-9) return null;
-    [rows[at], rows[best]] = [itemAt(rows, best), itemAt(rows, at)];
-    for (let row = 0; row < width; row++) {
-      if (row === at) continue;
-      const share = (itemAt(rows, row)[at] ?? 0) / (itemAt(rows, at)[at] ?? 0);
-      for (let column = at; column < itemAt(rows, row).length; column++)
-        itemAt(rows, row)[column] = (itemAt(rows, row)[column] ?? 0) - share * (itemAt(rows, at)[column] ?? 0);
+    const pivot = itemAt(rows, best);
+    if (Math.abs(pivot[at] ?? 0) < 1e-9) return null;
+    [rows[at], rows[best]] = [pivot, itemAt(rows, at)];
+    for (const row of rows.slice(0, width)) {
+      if (row === pivot) continue;
+      const share = (row[at] ?? 0) / (pivot[at] ?? 0);
+      for (let column = at; column < row.length; column++)
+        row[column] = (row[column] ?? 0) - share * (pivot[column] ?? 0);
     }
   }
   return rows.map((row, at) => row.slice(width).map((value) => value / (row[at] ?? 0)));

@@ -134,7 +134,7 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
       if (parts.length % 3 !== 0) return null;
       const levels: Level[] = [];
       for (let at = 0; at < parts.length; at += 3) {
-        const [name, note, line] = firstItems(parts.slice(at), 3);
+        const [name, note, line] = firstItems(parts.slice(at, at + 3), 3);
         levels.push({ name, note, line });
       }
       return { levels };
