@@ -73,7 +73,13 @@ export default defineConfig({
     build: {
       assetsInlineLimit: 0,
       // Small parts travel together: each file is a way to the server and back.
-      rollupOptions: { output: { experimentalMinChunkSize: 8_000 } },
+      rollupOptions: {
+        output: {
+          experimentalMinChunkSize: 4_000,
+        },
+        // A module of the core does nothing by being there: a page pays for what it asks of a concept, not for all of it.
+        treeshake: { moduleSideEffects: (id) => !id.includes('/src/core/') },
+      },
     },
   },
 });

@@ -31,6 +31,10 @@ export default defineConfig(
           selector: 'JSXAttribute[name.name="dangerouslySetInnerHTML"]',
           message: 'Text from people is never put into HTML.',
         },
+        {
+          selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword',
+          message: 'What the compiler cannot follow is taken by takenAs, with why.',
+        },
       ],
       eqeqeq: 'error',
     },

@@ -152,7 +152,7 @@ async function correctAndScroll(page: Page): Promise<void> {
     await page.mouse.wheel(0, 700);
     await page.waitForTimeout(30);
   }
-  const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
+  const tasks = await page.evaluate(() => (window as { longTasks?: number[] }).longTasks ?? []);
   const lines = await strip.evaluate((group) => Math.round(group.scrollHeight / 44));
   console.log(
     `  the strip scrolled, about ${lines} rows: ${tasks.length} tasks over 50 ms${tasks.length > 0 ? `, the longest ${ms(Math.max(...tasks))}` : ''}`,

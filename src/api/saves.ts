@@ -1,14 +1,12 @@
 import { string } from 'yup';
 import { list, whole } from '@/core/document';
+import { UNANSWERED_AT_MOST } from './saved';
 
 /** Ids in addresses and bodies. */
 export const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 
 /** The greatest whole number that the database holds in a column of ours. */
 const LARGEST_INTEGER = 2 ** 31 - 1;
-/** Saves of one tab whose answers never came; it goes on from the last of them. */
-export const UNANSWERED_AT_MOST = 50;
-
 export const uuid = () => string().strict().typeError('not-text').matches(UUID, 'bad-id');
 
 /**
@@ -20,8 +18,3 @@ export const saveBaseFields = {
   saveId: uuid().optional(),
   unanswered: list(uuid().defined('missing'), UNANSWERED_AT_MOST).optional(),
 };
-
-/** The answer to a save. */
-export interface Saved {
-  readonly revision: number;
-}

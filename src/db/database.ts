@@ -1,6 +1,7 @@
 import { drizzle, type NodePgDatabase, type NodePgQueryResultHKT } from 'drizzle-orm/node-postgres';
 import type { PgDatabase } from 'drizzle-orm/pg-core';
 import { Client, Pool, type PoolConfig } from 'pg';
+import { takenAs } from '@/core/units';
 import * as schema from './schema';
 
 /** The database, or a transaction on it. */
@@ -36,7 +37,7 @@ class PatientClient extends Client {
 
   #cutIfSilent(error: unknown): void {
     if (error instanceof Error && error.message === 'Query read timeout') {
-      (this as unknown as { connection: { stream: { destroy: () => void } } }).connection.stream.destroy();
+      takenAs<{ connection: { stream: { destroy: () => void } } }>(this).connection.stream.destroy();
     }
   }
 }

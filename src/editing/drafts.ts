@@ -43,10 +43,10 @@ export class Drafts<Doc> {
    * The draft to go on with: this tab's own, else one left by a tab that is gone (which is then this tab's). Those that
    * `read` cannot read are left where they are.
    */
-  async find(read: (raw: unknown) => Doc | null): Promise<Draft<Doc> | null> {
+  async find(read: (raw: unknown) => Doc | null | Promise<Doc | null>): Promise<Draft<Doc> | null> {
     const own = keyOf(this.#key, await this.#claim());
     for (const { name, draft } of await draftsOf(this.#key, await thisTab())) {
-      const document = read(draft.document);
+      const document = await read(draft.document);
       if (document === null) continue;
       const found = { ...draft, document };
       this.#last = Math.max(this.#last, draft.at);

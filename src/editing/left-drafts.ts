@@ -1,5 +1,5 @@
 import { send } from '@/api/client';
-import { UNANSWERED_AT_MOST, type Saved } from '@/api/saves';
+import { UNANSWERED_AT_MOST, type Saved } from '@/api/saved';
 import { leftDrafts, type DraftKind } from './drafts';
 
 /** What became of a draft that was left: saved, or still kept in this browser because it could not be. */

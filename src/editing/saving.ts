@@ -1,5 +1,5 @@
 import { send } from '@/api/client';
-import { UNANSWERED_AT_MOST, type Saved } from '@/api/saves';
+import { UNANSWERED_AT_MOST, type Saved } from '@/api/saved';
 import { sameDocument } from '@/core/document';
 import type { Issue } from '@/core/units';
 import { Drafts, type DraftKind } from './drafts';
@@ -31,7 +31,7 @@ export interface SavingOptions<Doc> {
   /** What is stored, out of the answer to a stale save. */
   readonly theirsOf: (current: unknown) => Theirs<Doc>;
   /** A draft judged; `null` where it is none. */
-  readonly read: (raw: unknown) => Doc | null;
+  readonly read: (raw: unknown) => Doc | null | Promise<Doc | null>;
   /** Told whenever the state changes, with the revision that the document builds on. */
   readonly onState: (state: SaveState<Doc>, revision: number) => void;
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ClassesPage, ClassResponse, Listing } from '@/api/classes';
-import { UUID, type Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
+import { UUID } from '@/api/saves';
 import { LRUCache } from 'lru-cache';
 import { emptyPlan } from '@/core/plan';
 import {

@@ -1,5 +1,6 @@
 import type { LibraryEntry, MovementResponse } from '@/api/movements';
-import { UUID, type Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
+import { UUID } from '@/api/saves';
 import {
   findMovement,
   insertMovement,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ClassResponse } from '@/api/classes';
-import { UUID, type Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
+import { UUID } from '@/api/saves';
 import type { ListedSeries } from '@/api/series';
 import { emptyPlan, LIMITS } from '@/core/plan';
 import { insertClass } from '@/db/queries/classes';

@@ -1,4 +1,5 @@
-import { UUID, type Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
+import { UUID } from '@/api/saves';
 import { glanceOf } from '@/core/reading';
 import {
   findEnvelope,

@@ -1,4 +1,4 @@
-import type { Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
 import type { Spelling } from '@/core/words';
 import type { SaveBase } from '@/db/queries/save-base';
 import { setSpelling, spellingOf } from '@/db/queries/studios';

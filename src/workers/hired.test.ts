@@ -1,6 +1,7 @@
 import { expose, proxy, type Endpoint } from 'comlink';
 import { MessageChannel } from 'node:worker_threads';
 import { describe, expect, it } from 'vitest';
+import { takenAs } from '@/core/units';
 import { Hired, type GoOn } from './hired';
 
 interface Counter {
@@ -21,10 +22,10 @@ const counter: Counter = {
 /** A worker in this thread: the far end of a channel offers the counter. */
 function hire() {
   const { port1, port2 } = new MessageChannel();
-  expose(counter, port2 as unknown as Endpoint);
+  expose(counter, takenAs<Endpoint>(port2));
   port2.unref();
   port1.unref();
-  const worker = Object.assign(port1 as unknown as Worker, { terminate: () => port1.close() });
+  const worker = Object.assign(takenAs<Worker>(port1), { terminate: () => port1.close() });
   return { hired: new Hired<Counter>(worker), worker };
 }
 

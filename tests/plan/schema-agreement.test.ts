@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { planJsonSchema } from '@/core/plan';
 import { planSchema } from '@/core/plan/schema';
 import { demoClasses } from '@/demo/classes';
-import { itemAt, Random } from '@/core/units';
+import { itemAt, Random, takenAs } from '@/core/units';
 import { randomPlan } from '../support/random-plan';
 
 type Doc = Record<string, unknown>;
@@ -14,7 +14,7 @@ const byJsonSchema = new Ajv2020({ strict: true }).compile(schema);
 const byYup = (document: unknown): boolean => planSchema.isValidSync(document, { strict: true });
 
 function ferry(): Doc {
-  return structuredClone(itemAt(demoClasses(), 0).plan) as unknown as Doc;
+  return takenAs<Doc>(structuredClone(itemAt(demoClasses(), 0).plan));
 }
 
 /** Sets the value at a path such as `sections.0.title`; `undefined` removes it. */

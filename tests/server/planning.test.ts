@@ -1,4 +1,4 @@
-import { firstItems, itemAt } from '@/core/units';
+import { firstItems, itemAt, takenAs } from '@/core/units';
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
@@ -106,7 +106,7 @@ describe('documents of an older version in the database', () => {
     const old = { ...rest, schools, version: 2, keepOnTarget: undefined, lengths: undefined };
     await who.db
       .update(classes)
-      .set({ plan: old as unknown as ClassPlan })
+      .set({ plan: takenAs<ClassPlan>(old) })
       .where(sql`id = ${made.id}`);
     expect((await openClass(who, made.id)).plan).toEqual(made.plan);
   });

@@ -23,3 +23,4 @@ export { type NewId } from './json';
 export { sameDocument } from './same';
 export { escapeText, splitBars, unescapeText } from './escape';
 export { partOf, pick, type FieldAndValue } from './part';
+export { asDoc, renamedFields, type Doc } from './older';

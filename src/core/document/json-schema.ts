@@ -1,4 +1,5 @@
 import type { AnySchema, ISchema } from 'yup';
+import { takenAs } from '@/core/units';
 
 /** A schema as JSON Schema 2020-12. */
 export type JsonSchema = { readonly [key: string]: unknown };
@@ -22,7 +23,7 @@ interface Meta {
 
 /** The same as JSON Schema; for what the builders of `fields.ts` make, and no other schema. */
 export function jsonSchemaOf(schema: ISchema<unknown>): JsonSchema {
-  const described = schema.describe() as unknown as Described;
+  const described = takenAs<Described>(schema.describe());
   const bare = bareSchemaOf(schema, described);
   return described.nullable && described.oneOf.length === 0 ? { anyOf: [bare, { type: 'null' }] } : bare;
 }
@@ -45,7 +46,7 @@ function listOf({ max, min }: Meta, items: ISchema<unknown>): JsonSchema {
 }
 
 function objectOf(schema: AnySchema): JsonSchema {
-  const { fields } = schema as unknown as { readonly fields: Readonly<Record<string, ISchema<unknown>>> };
+  const { fields } = takenAs<{ readonly fields: Readonly<Record<string, ISchema<unknown>>> }>(schema);
   const properties = Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, jsonSchemaOf(field)]));
   return { type: 'object', properties, required: Object.keys(fields), additionalProperties: false };
 }

@@ -1,17 +1,18 @@
 export * from './vocabulary';
 export { MOVEMENT_LIMITS } from './limits';
-export { copyContent, makeContent, makeLibraryMovement, makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from './make';
 export {
   CONTENT_FIELDS,
   contentOf,
-  contentSince2,
-  contentSince3,
-  contentSince4,
-  movementUpToDate,
-  readMovement,
-  readMovementText,
-  renamedFields,
-} from './read';
+  copyContent,
+  makeContent,
+  makeLibraryMovement,
+  makePhase,
+  NO_MOMENTS,
+  NO_SHORTS,
+  spokenLines,
+} from './make';
+export { contentSince2, contentSince3, contentSince4, movementUpToDate } from './migrate';
+export { readMovement, readMovementText } from './read';
 export { checkContent } from './relations';
 export {
   contentFields,

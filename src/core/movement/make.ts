@@ -79,6 +79,16 @@ export function makeContent(newId: NewId, name: string, part: Partial<MovementCo
   };
 }
 
+/** Every field of a movement's content. */
+export const CONTENT_FIELDS = Object.keys(makeContent(() => '', '')) as readonly (keyof MovementContent)[];
+
+/** The content alone of an entry or of a class's copy: the fields that both have, in the same order. */
+export function contentOf(from: MovementContent): MovementContent {
+  const content: Partial<Record<keyof MovementContent, unknown>> = {};
+  for (const field of CONTENT_FIELDS) content[field] = from[field];
+  return content as MovementContent;
+}
+
 /** A library entry. */
 export function makeLibraryMovement(
   content: MovementContent,

@@ -1,5 +1,5 @@
 import { sameDocument } from '@/core/document';
-import { CONTENT_FIELDS } from './read';
+import { CONTENT_FIELDS } from './make';
 import type { Movement, MovementContent } from './schema';
 import { type Caution, type Pacing, type SectionRole, type SidePlan, type Stance } from './vocabulary';
 

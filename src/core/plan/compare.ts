@@ -1,6 +1,7 @@
 import { sameDocument } from '@/core/document';
 import type { Seconds } from '@/core/units';
-import { stepsInOrder, type ClassPlan, type Section } from './schema';
+import { stepsInOrder } from './order';
+import type { ClassPlan, Section } from './schema';
 import { contractOf, type Step } from './steps';
 
 /** One thing that differs between two states of a class. Names are those of the later state, or of what is gone. */

@@ -1,5 +1,5 @@
 import { sameDocument, type FieldAndValue } from '@/core/document';
-import { itemAt, failed, ok, type Result } from '@/core/units';
+import { itemAt, failed, ok, takenAs, type Result } from '@/core/units';
 import type { ClassPlan, Section } from './schema';
 import type { Step, StepKind, StepOf } from './steps';
 
@@ -88,7 +88,7 @@ export function together(edits: readonly Edit[]): Edit | null {
 
 /** A field and its value belong together; the compiler does not follow that once the field is a variable. */
 function correlated<Change extends Edit>(edit: { readonly [Part in keyof Change]: unknown }): Change {
-  return edit as unknown as Change;
+  return takenAs<Change>(edit);
 }
 
 /** Why an edit could not be applied; nothing was changed. */

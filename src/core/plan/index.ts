@@ -1,14 +1,6 @@
-export {
-  FIT_WAYS,
-  stepsInOrder,
-  type ClassPlan,
-  type FitWay,
-  type Length,
-  type LengthPin,
-  type PlanPace,
-  type Section,
-  type Dismissed,
-} from './schema';
+export type { ClassPlan, Dismissed, Length, LengthPin, PlanPace, Section } from './schema';
+export { FIT_WAYS, type FitWay } from './fit-ways';
+export { stepsInOrder } from './order';
 export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
@@ -34,7 +26,7 @@ export {
   type TalkStep,
   type TransitionStep,
 } from './steps';
-export { COMPANIONS, type Companion } from './steps/common';
+export { COMPANIONS, type Companion } from './steps/companions';
 export {
   type Moment,
   type PlacedLine,
@@ -46,7 +38,7 @@ export {
 } from './steps/contract';
 export { countMilliseconds, roundsFilling, teachMilliseconds } from './steps/movement/durations';
 export { lineAt } from './steps/movement/lines';
-export { INTROS, VIEWS, type Intro } from './steps/movement/schema';
+export { INTROS, VIEWS, type Intro } from './steps/movement/choices';
 export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turns';
 export { numbersIn, wordOf, type Setting } from './steps/settings';
 export { withLastPause } from './steps/speech';

@@ -1,7 +1,8 @@
 import { planAfter } from './edit';
 import { leaveOutEdit } from './skips';
 import { LIMITS } from './limits';
-import { stepsInOrder, type ClassPlan, type Length, type LengthPin } from './schema';
+import { stepsInOrder } from './order';
+import type { ClassPlan, Length, LengthPin } from './schema';
 import { contractOf, type Step } from './steps';
 
 /**

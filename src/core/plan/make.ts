@@ -3,7 +3,9 @@ import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import type { SectionRole } from '@/core/movement';
 import { USUAL_STYLE } from '@/core/words';
-import { stepsInOrder, type ClassPlan, type FitWay, type Length, type Section } from './schema';
+import type { FitWay } from './fit-ways';
+import { stepsInOrder } from './order';
+import type { ClassPlan, Length, Section } from './schema';
 import { contractOf, type Step } from './steps';
 
 export const SECTION_TITLES: Readonly<Record<SectionRole, string>> = {

@@ -1,9 +1,8 @@
-import { contentSince2, contentSince3, contentSince4, renamedFields } from '@/core/movement';
+import { asDoc, renamedFields, type Doc } from '@/core/document';
+import { contentSince2, contentSince3, contentSince4 } from '@/core/movement';
 import { itemAt, failed, ok, type Issue, type Result } from '@/core/units';
 
 export const PLAN_FORMAT = 'calm-count/class-plan';
-
-type Doc = Readonly<Record<string, unknown>>;
 
 /**
  * Version 1 had one breath for the whole class and did not remember what the instructor had asked for beside what
@@ -212,10 +211,6 @@ export function migrate(raw: unknown): Result<unknown, Issue> {
   }
   for (let from = version; from < PLAN_VERSION; from++) document = itemAt(MIGRATIONS, from - 1)(document);
   return ok(document);
-}
-
-function asDoc(value: unknown): Doc {
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Doc) : {};
 }
 
 function asList(value: unknown): readonly unknown[] {

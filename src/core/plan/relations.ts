@@ -1,6 +1,7 @@
 import type { Issue } from '@/core/units';
 import { LIMITS } from './limits';
-import { stepsInOrder, type ClassPlan } from './schema';
+import { stepsInOrder } from './order';
+import type { ClassPlan } from './schema';
 import { contractOf } from './steps';
 import { boundsInOrder } from './steps/bounds';
 

@@ -15,19 +15,17 @@ import {
 } from '@/core/document';
 import { SECTION_ROLES } from '@/core/movement';
 import { BELLIES, BREATH_WAYS, CIRCLE_STYLES, COUNTINGS, OUT_BREATHS, ROUND_STYLES, SIDE_STYLES } from '@/core/words';
+import { FIT_WAYS } from './fit-ways';
 import { LIMITS } from './limits';
 import { PLAN_FORMAT, PLAN_VERSION } from './migrate';
-import { STEP_KINDS, STEP_SCHEMAS, type Step, type StepKind } from './steps';
+import { STEP_KINDS, type Step, type StepKind } from './steps';
 import { namedFields } from './steps/common';
+import { STEP_SCHEMAS } from './steps/schemas';
 import { voiceSchema } from './voice';
 
 /*
  * The shape of a plan at the door; the types are read off it, and `docs/plan.schema.json` is written from it.
  */
-
-export const FIT_WAYS = ['balanced', 'keep-rounds', 'keep-breath', 'skip-steps'] as const;
-/** What a fit would rather keep; see `docs/pacing.md`. */
-export type FitWay = (typeof FIT_WAYS)[number];
 
 const noKind = shape({ kind: oneOf(STEP_KINDS) }).noUnknown(false);
 const schemas: Readonly<Record<StepKind, AnySchema>> = STEP_SCHEMAS;
@@ -155,9 +153,4 @@ export const planSchema = shape({ ...planFields, sections: list(sectionSchema, L
 /** One class: a value that is never changed in place. */
 export interface ClassPlan extends StoredFields<typeof planFields> {
   readonly sections: readonly Section[];
-}
-
-/** Every step in order, with the section it stands in. */
-export function stepsInOrder(plan: ClassPlan): { readonly step: Step; readonly section: Section }[] {
-  return plan.sections.flatMap((section) => section.steps.map((step) => ({ step, section })));
 }

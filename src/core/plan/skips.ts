@@ -1,7 +1,8 @@
 import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { findStep, setStep, type Edit } from './edit';
-import { stepsInOrder, type ClassPlan } from './schema';
+import { stepsInOrder } from './order';
+import type { ClassPlan } from './schema';
 import { contractOf, type Step } from './steps';
 
 /** Sections whose steps are never left out: people arrive and are brought to a close whatever the length. */

@@ -1,4 +1,5 @@
 export { firstItems, itemAt } from './item-at';
+export { takenAs } from './taken-as';
 export { mean, median } from './averages';
 export { Random } from './random';
 export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ClassesPage, ClassResponse, ListedClass, Listing } from '@/api/classes';
 import { send } from '@/api/client';
-import type { Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
 import type { ListedSeries } from '@/api/series';
 import { planMilliseconds, readPlan } from '@/core/plan';
 import { toSeconds, type Issue } from '@/core/units';

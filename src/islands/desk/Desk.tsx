@@ -6,21 +6,24 @@ import { expandPlan, spellTimeline } from '@/core/timeline';
 import { planChangeWords } from '@/messages/history';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
-import { Prompter } from '../prompter/Prompter';
-import { PublishDialog } from '../publish/PublishDialog';
-import { ChecksPanel } from './checks/ChecksPanel';
 import { useFindings, type Findings } from './checks/use-findings';
 import { DeskHeader } from './header/DeskHeader';
 import { createDesk } from './desk-store';
-import { FitDialog } from './fit/FitDialog';
 import { keepOnTarget } from './fit/keep-on-target';
-import { Inspector } from './inspector/Inspector';
-import { LengthsView } from './lengths/LengthsView';
 import { LibraryContext } from './library-context';
+import {
+  ChecksPanel,
+  FitDialog,
+  Inspector,
+  LengthsView,
+  loadTheRest,
+  Overview,
+  Prompter,
+  PublishDialog,
+  WordsDialog,
+} from './on-demand';
 import { StudioContext, type StudioSettings } from './studio-context';
-import { Overview } from './timeline/Overview';
 import { RuntimeBar } from './fit/RuntimeBar';
-import { WordsDialog } from './words/WordsDialog';
 import { serifReady } from './timeline/serif-width';
 import { TimelineView } from './timeline/TimelineView';
 import { DeskContext, useDesk, useDeskStore, useFitter } from './use-desk';
@@ -98,7 +101,11 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   );
   const part = useGrowing(PARTS);
   const performed = shown?.as === 'prompter' ? shown.plan : null;
-  const findings = useFindings();
+  const drawn = part === PARTS;
+  useEffect(() => {
+    if (drawn) loadTheRest();
+  }, [drawn]);
+  const findings = useFindings(drawn);
   const [checking, setChecking] = useState(() => location.hash === '#checks');
   const toggleChecks = (): void => {
     setView('timeline');

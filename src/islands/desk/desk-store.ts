@@ -2,15 +2,7 @@ import { createStore } from 'zustand/vanilla';
 import type { ClassResponse } from '@/api/classes';
 import { reachOf, type NotFitted, type Reach } from '@/core/pacing';
 import { applyFitted } from '@/core/script';
-import {
-  applyEdit,
-  comparePlans,
-  readPlan,
-  stepsInOrder,
-  type ClassPlan,
-  type Edit,
-  type PlanChange,
-} from '@/core/plan';
+import { applyEdit, comparePlans, stepsInOrder, type ClassPlan, type Edit, type PlanChange } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import { createSession, type Applied, type DocumentSession, type SessionState } from '@/editing/session';
 
@@ -87,7 +79,9 @@ function classSession(classId: string, plan: ClassPlan, revision: number): Docum
       const theirs = current as Pick<ClassResponse, 'revision' | 'plan'>;
       return { revision: theirs.revision, document: theirs.plan };
     },
-    read: (raw) => {
+    read: async (raw) => {
+      // What judges a whole document is needed for a draft alone, and few pages find one.
+      const { readPlan } = await import('@/core/plan');
       const read = readPlan(raw);
       return read.ok ? read.value : null;
     },

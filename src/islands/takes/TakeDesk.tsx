@@ -8,15 +8,12 @@ import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { SAVE_WORDS } from '@/messages/saving';
 import { AppHead } from '@/ui/layout/AppHead';
 import { useViewport } from '@/ui/parts/use-viewport';
-import { PublishDialog } from '../publish/PublishDialog';
 import { useAttachedFile } from './attached-file';
-import { Cuts } from './cuts/Cuts';
-import { Learn } from './learn/Learn';
 import { LineDock } from './LineDock';
 import { PlayerDock } from './PlayerDock';
+import { Cuts, Learn, loadTheRest, PublishDialog, TakeReport } from './on-demand';
 import { usePlayer } from './player';
 import { cutKey, rowsOf } from './rows';
-import { TakeReport } from './report/TakeReport';
 import { TAKE_KEYS } from './take-keys-list';
 import { LineNeighbours } from './LineNeighbours';
 import { TakeStrip, UNSURE_BELOW } from './TakeStrip';
@@ -43,6 +40,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
   const media = useRef<HTMLVideoElement>(null);
   const player = usePlayer(media, source);
   const envelope = useEnvelope(take);
+  useEffect(loadTheRest, []);
   const [publishing, setPublishing] = useState(false);
   const [view, setView] = useState<TakeView>('lines');
   const { chosen, setChosen, row, choose, loop, unsure, nextUnsure } = useChosenRow(

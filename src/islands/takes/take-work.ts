@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import type { Saved } from '@/api/saves';
+import type { Saved } from '@/api/saved';
 import { correctable, type Evidence } from '@/core/align';
 import type { ClassPlan } from '@/core/plan';
 import { readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';

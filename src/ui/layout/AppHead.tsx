@@ -1,12 +1,16 @@
 import { ChevronLeft, ChevronRight, Ellipsis, Search } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { ITEM, Menu, MenuButton } from '../parts/Menu';
 import { KeyList, type KeyLine } from '../parts/KeyList';
 import { ThemeChoice } from '../parts/ThemeChoice';
+import { onDemand } from '../parts/on-demand';
 import { useKeptFocus } from '../parts/use-kept-focus';
 import { useKey } from '../parts/use-keys';
-import { FindDialog } from './FindDialog';
-import { StudioNameDialog } from './StudioNameDialog';
+
+const FindDialog = onDemand(() => import('./FindDialog').then((its) => its.FindDialog), { takesKeys: true });
+const StudioNameDialog = onDemand(() => import('./StudioNameDialog').then((its) => its.StudioNameDialog), {
+  takesKeys: true,
+});
 
 interface Place {
   readonly href: string;
@@ -56,6 +60,11 @@ export function AppHead(props: Props) {
   const [over, setOver] = useState<'find' | 'keys' | 'studio' | null>(null);
   const [name, setName] = useState(studio);
   useKeptFocus();
+  useEffect(() => {
+    // Once the page is drawn: search then opens at once.
+    const soon = setTimeout(() => void Promise.all([FindDialog.load(), StudioNameDialog.load()]), 200);
+    return () => clearTimeout(soon);
+  }, []);
   useKey('/', () => setOver('find'), { useKey: true });
   useKey('?', () => setOver('keys'), { useKey: true });
   const top = trail === undefined;

@@ -1,6 +1,7 @@
 import { id, oneOf, title, boolean } from '@/core/document';
 import { PRIORITIES } from '@/core/movement';
 import { LIMITS } from '../limits';
+import { COMPANIONS } from './companions';
 
 /** What every step has for the fit and for short lengths. */
 export const choiceFields = {
@@ -10,10 +11,6 @@ export const choiceFields = {
   skipped: boolean(),
 };
 
-export const COMPANIONS = ['none', 'next', 'previous'] as const;
-/** The neighbour that a step is left out with, so that no change of feet leads nowhere. */
-export type Companion = (typeof COMPANIONS)[number];
-
 /** What a step has that may go with a neighbour. */
 export const accompanyingFields = {
   goesWith: oneOf(COMPANIONS),
@@ -22,6 +19,3 @@ export const accompanyingFields = {
 };
 
 export const namedFields = { id: id(), name: title(LIMITS.titleCharacters) };
-
-/** A new step goes with no other, is performed, and stays whatever the length. */
-export const ALONE = { pinned: false, skipped: false, goesWith: 'none', priority: 'always' } as const;

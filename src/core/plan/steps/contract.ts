@@ -5,7 +5,7 @@ import type { Issue, Milliseconds, Seconds } from '@/core/units';
 import type { TeachingStyle, Side } from '@/core/words';
 import type { PlanVoice } from '../voice';
 import type { Wish } from '../wish';
-import type { Companion } from './common';
+import type { Companion } from './companions';
 import type { Setting } from './settings';
 import type { CueSource, TextChange, TextPlace } from './text-place';
 

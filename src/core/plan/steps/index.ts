@@ -1,13 +1,14 @@
 import type { NewId } from '@/core/document';
+import { takenAs } from '@/core/units';
 import type { StepContract } from './contract';
 import { movement } from './movement';
-import { movementSchema, type MovementStep } from './movement/schema';
+import type { MovementStep } from './movement/schema';
 import { silence } from './silence';
-import { silenceSchema, type SilenceStep } from './silence/schema';
+import type { SilenceStep } from './silence/schema';
 import { talk } from './talk';
-import { talkSchema, type TalkStep } from './talk/schema';
+import type { TalkStep } from './talk/schema';
 import { transition } from './transition';
-import { transitionSchema, type TransitionStep } from './transition/schema';
+import type { TransitionStep } from './transition/schema';
 
 /*
  * The kinds of step, all of them. What only walks steps asks here; a new kind is a folder beside this file and an entry
@@ -26,15 +27,7 @@ export type StepOf<Kind extends StepKind> = Extract<Step, { readonly kind: Kind 
 
 type Contracts = { readonly [Kind in StepKind]: StepContract<StepOf<Kind>> };
 
-const CONTRACTS: Contracts = { movement, talk, silence: silence, transition };
-
-/** What each kind lets through at the door. */
-export const STEP_SCHEMAS = {
-  movement: movementSchema,
-  talk: talkSchema,
-  silence: silenceSchema,
-  transition: transitionSchema,
-} as const satisfies Readonly<Record<StepKind, unknown>>;
+const CONTRACTS: Contracts = { movement, talk, silence, transition };
 
 /** Every kind, the commonest first. */
 export const STEP_KINDS = Object.keys(CONTRACTS) as readonly StepKind[];
@@ -42,7 +35,7 @@ export const STEP_KINDS = Object.keys(CONTRACTS) as readonly StepKind[];
 /** What the kind of a step says about it. */
 export function contractOf<One extends Step>(step: One): StepContract<One> {
   // A step and its kind's contract belong together; the compiler does not follow that through a union.
-  return CONTRACTS[step.kind] as unknown as StepContract<One>;
+  return takenAs<StepContract<One>>(CONTRACTS[step.kind]);
 }
 
 /** A new step of a kind, with the commonest numbers. */

@@ -1,6 +1,6 @@
 import { escapeText, partOf, unescapeText } from '@/core/document';
 import { PRIORITIES, STANCES, type Priority, type SpokenLine, type Stance } from '@/core/movement';
-import { COMPANIONS, type Companion } from './common';
+import { COMPANIONS, type Companion } from './companions';
 
 /*
  * The settings of the plain script's tidy form: `key: value`, one a line. Each is written where it differs from what a

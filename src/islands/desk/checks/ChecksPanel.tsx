@@ -15,7 +15,7 @@ interface Props {
 /** What a careful colleague would say of the class: by gravity, each with its place, its reason and its fix. */
 export function ChecksPanel({ findings, onFit, onClose }: Props) {
   const desk = useDeskStore();
-  const { open, dismissed } = findings;
+  const { of: checked, open, dismissed, check } = findings;
   return (
     <aside aria-label="Checks" className="p-4">
       <div className="flex items-center justify-between">
@@ -24,7 +24,7 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
           <X size={16} aria-hidden />
         </button>
       </div>
-      {open.length === 0 && <p role="status">The checks found nothing to fix.</p>}
+      {open.length === 0 && <p role="status">{checked ? 'The checks found nothing to fix.' : 'Checking…'}</p>}
       {GRAVITIES.map((gravity) => {
         const of = open.filter((finding) => finding.gravity === gravity);
         if (of.length === 0) return null;
@@ -41,7 +41,7 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
                   // Said once, with the first of a kind.
                   alike={of[at - 1]?.check === finding.check ? 0 : fixable(of, finding)}
                   onFixAll={() => {
-                    const edit = fixAllEdit(desk.getState().plan, findings.check, finding.check);
+                    const edit = check && fixAllEdit(desk.getState().plan, check, finding.check);
                     if (edit) desk.edit(edit);
                   }}
                   onFit={onFit}
@@ -52,9 +52,9 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
         );
       })}
       {dismissed.length > 0 && (
-        <section aria-label="Dismiss">
+        <section aria-label="Dismissed">
           <h3 className="mt-3 font-semibold">
-            Dismiss <span className="quiet-ink font-normal">{dismissed.length}</span>
+            Dismissed <span className="quiet-ink font-normal">{dismissed.length}</span>
           </h3>
           <ul>
             {dismissed.map(({ finding, reason }) => (

@@ -1,6 +1,7 @@
 import { useContext, useEffect, useMemo, useState } from 'react';
-import { createChecker, dismissalReason, type Checker, type Finding } from '@/core/checks';
+import type { Checker, Finding } from '@/core/checks';
 import type { ClassPlan } from '@/core/plan';
+import { loadable, useLoaded } from '@/ui/parts/on-demand';
 import { StudioContext } from '../studio-context';
 import { useDeskStore } from '../use-desk';
 
@@ -10,15 +11,18 @@ export interface Findings {
   readonly of: ClassPlan | null;
   readonly open: readonly Finding[];
   /** Finds them: kept, since it remembers what did not change. */
-  readonly check: Checker;
+  readonly check: Checker | null;
   readonly dismissed: readonly { readonly finding: Finding; readonly reason: string }[];
 }
 
 const NOTHING: Omit<Findings, 'check'> = { of: null, open: [], dismissed: [] };
+/** The checks are many and come after the class is drawn. */
+const checks = loadable(() => import('@/core/checks'));
+type Checks = NonNullable<ReturnType<typeof checks.now>>;
 /** How long the checks run before the page may draw. */
 const SLICE_MILLISECONDS = 8;
 
-function sorted(plan: ClassPlan, findings: readonly Finding[]): Omit<Findings, 'check'> {
+function sorted({ dismissalReason }: Checks, plan: ClassPlan, findings: readonly Finding[]): Omit<Findings, 'check'> {
   const open: Finding[] = [];
   const dismissed: { finding: Finding; reason: string }[] = [];
   for (const finding of findings) {
@@ -29,13 +33,15 @@ function sorted(plan: ClassPlan, findings: readonly Finding[]): Omit<Findings, '
   return { of: plan, open, dismissed };
 }
 
-/** The findings on the desk's class, found again after each edit, once it is drawn. */
-export function useFindings(): Findings {
+/** The findings on the desk's class, found again after each edit, once it is `drawn`. */
+export function useFindings(drawn: boolean): Findings {
   const desk = useDeskStore();
   const { spelling } = useContext(StudioContext);
-  const [check] = useState(() => createChecker(spelling.own));
+  const loaded = useLoaded(checks, drawn);
+  const check = useMemo(() => loaded?.createChecker(spelling.own) ?? null, [loaded, spelling.own]);
   const [found, setFound] = useState(NOTHING);
   useEffect(() => {
+    if (!loaded || !check) return undefined;
     let waiting: ReturnType<typeof setTimeout> | undefined;
     // A newer plan begins anew: what was found of the older one so far is remembered by the checker.
     let search: Generator<void, Finding[]> | null = null;
@@ -49,7 +55,7 @@ export function useFindings(): Findings {
       const until = performance.now() + SLICE_MILLISECONDS;
       let step = search.next();
       while (!step.done && performance.now() < until) step = search.next();
-      if (step.done) setFound(sorted(of, step.value));
+      if (step.done) setFound(sorted(loaded, of, step.value));
       else waiting = setTimeout(slice);
     };
     waiting = setTimeout(slice);
@@ -63,6 +69,6 @@ export function useFindings(): Findings {
       clearTimeout(waiting);
       stop();
     };
-  }, [desk, check]);
+  }, [desk, loaded, check]);
   return useMemo(() => ({ ...found, check }), [found, check]);
 }

@@ -1,12 +1,9 @@
 import type { SidePlan } from '@/core/movement';
 import type { Step, StepKind, StepOf } from '@/core/plan';
 import { moreRoundsSeconds } from '@/core/timeline';
-import { formatClock } from '@/core/units';
-import { MovementFields } from './MovementFields';
-import { SilenceFields } from './SilenceFields';
+import { formatClock, takenAs } from '@/core/units';
+import { onDemand } from '@/ui/parts/on-demand';
 import type { StepView } from './step-view';
-import { TalkFields } from './TalkFields';
-import { TransitionFields } from './TransitionFields';
 
 const SIDES: Readonly<Record<SidePlan, string>> = {
   together: 'both sides together',
@@ -14,6 +11,11 @@ const SIDES: Readonly<Record<SidePlan, string>> = {
   'one-then-other': 'one side, then the other',
   'both-directions': 'both directions',
 };
+
+const MovementFields = onDemand(() => import('./fields').then((its) => its.MovementFields));
+const TalkFields = onDemand(() => import('./fields').then((its) => its.TalkFields));
+const SilenceFields = onDemand(() => import('./fields').then((its) => its.SilenceFields));
+const TransitionFields = onDemand(() => import('./fields').then((its) => its.TransitionFields));
 
 type Views = { readonly [Kind in StepKind]: StepView<StepOf<Kind>> };
 
@@ -61,5 +63,10 @@ const VIEWS: Views = {
 /** What the desk shows of a step. */
 export function viewOf<One extends Step>(step: One): StepView<One> {
   // A step and its kind's view belong together; the compiler does not follow that through a union.
-  return VIEWS[step.kind] as unknown as StepView<One>;
+  return takenAs<StepView<One>>(VIEWS[step.kind]);
+}
+
+/** Fetches the fields of every kind, so that a step that is chosen shows its own at once. */
+export async function loadFields(): Promise<void> {
+  await Promise.all([MovementFields, TalkFields, SilenceFields, TransitionFields].map((fields) => fields.load()));
 }

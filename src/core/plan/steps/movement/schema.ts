@@ -2,16 +2,7 @@ import { id, oneOf, shape, whole, within, type Stored } from '@/core/document';
 import { contentFields } from '@/core/movement';
 import { LIMITS } from '../../limits';
 import { choiceFields } from '../common';
-
-/** How the instructor is seen by the camera. */
-export const VIEWS = ['front', 'side', 'back'] as const;
-
-export const INTROS = ['full', 'short', 'silent'] as const;
-/**
- * How much is said before and after the rounds of a movement: everything; the short wordings, and nothing taught;
- * or nothing but its caution, and what sends people into their own pace.
- */
-export type Intro = (typeof INTROS)[number];
+import { INTROS, VIEWS } from './choices';
 
 /** A movement in a class: its own copy of the content, with what was chosen for it here. */
 export const movementSchema = shape({

@@ -24,7 +24,8 @@ import {
   wordSetting,
   type Setting,
 } from '../settings';
-import { INTROS, VIEWS, type MovementStep } from './schema';
+import { INTROS, VIEWS } from './choices';
+import type { MovementStep } from './schema';
 
 const text = textSetting<MovementStep>();
 

@@ -1,7 +1,7 @@
 import { escapeText, splitBars, unescapeText, type NewId } from '@/core/document';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
 import { boundsInOrder } from '../bounds';
-import { ALONE } from '../common';
+import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract, type StepWriter } from '../contract';
 import { accompanyingSettings, numbersIn, numbersSetting, stanceSetting, textSetting, timesInWords } from '../settings';
 import { lineMilliseconds } from '../speech';

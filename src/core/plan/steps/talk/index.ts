@@ -2,7 +2,7 @@ import type { NewId } from '@/core/document';
 import { spokenLines } from '@/core/movement';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
 import { boundsInOrder } from '../bounds';
-import { ALONE } from '../common';
+import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract } from '../contract';
 import { accompanyingSettings, numbersSetting, spokenText } from '../settings';
 import { lineMilliseconds, spokenMilliseconds, withLastPause } from '../speech';

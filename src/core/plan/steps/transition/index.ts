@@ -1,6 +1,6 @@
 import type { NewId } from '@/core/document';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
-import { ALONE } from '../common';
+import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract } from '../contract';
 import { accompanyingSettings, numbersSetting, stanceSetting, textSetting } from '../settings';
 import { lineMilliseconds } from '../speech';
