@@ -1,7 +1,7 @@
 /**
  * Makes the demo take of *Before the First Ferry* from synthetic speech: `demo/take/before-the-first-ferry.webm`
  * (sound), `.vtt` (as a machine might caption it, with mishearings) and `.truth.json` (what was really said when).
- * Drift, two skipped cues, three remarks, a little room noise. Needs espeak-ng and ffmpeg from Debian's packages.
+ * Drift, two skipped cues, three ad-libs, a little room noise. Needs espeak-ng and ffmpeg from Debian's packages.
  * Run with `npx tsx scripts/make-demo-take.ts`; the same seed gives the same take.
  */
 import { itemAt } from '@/core/units';
@@ -24,7 +24,7 @@ if (!plan) throw new Error(`no demo class ${NAME}`);
 const timeline = expandPlan(plan);
 
 const SKIPPED = [2, 46];
-const REMARKS: ReadonlyMap<number, string> = new Map([
+const AD_LIBS: ReadonlyMap<number, string> = new Map([
   [10, 'There goes the milk boat, right on time.'],
   [38, 'Never mind the gulls, they always laugh at this one.'],
   [67, 'That was only the kettle.'],
@@ -79,8 +79,8 @@ const say = (cueId: string | null, text: string, wanted: number): void => {
   spoken.push({ said: { cueId, text, startSeconds, endSeconds }, samples });
 };
 timeline.cues.forEach((cue, index) => {
-  const remark = REMARKS.get(index);
-  if (remark) say(null, remark, free + 0.6);
+  const adLib = AD_LIBS.get(index);
+  if (adLib) say(null, adLib, free + 0.6);
   if (!SKIPPED.includes(index)) say(cue.id, cue.text, drifted(cue.startSeconds) + (chance.next() - 0.5) * 0.8);
 });
 

@@ -10,7 +10,7 @@ export interface Figures {
   /** Off by, in seconds, for each cue that was said; infinite where it was not found. */
   readonly errors: readonly number[];
   readonly skips: Hits;
-  readonly remarks: Hits;
+  readonly adLibs: Hits;
   /** Cues called sure, and how many of them are within 0.5 s. */
   readonly sure: number;
   readonly sureRight: number;
@@ -27,26 +27,26 @@ export interface Hits {
 /** A reading beside what was truly said. */
 export function figuresOf(
   { said, skipped }: Pick<PracticeTake, 'said' | 'skipped'>,
-  { cues, remarks }: Pick<Reading, 'cues' | 'remarks'>,
+  { cues, adLibs }: Pick<Reading, 'cues' | 'adLibs'>,
 ): Figures {
   const truth = new Map(said.flatMap((one) => (one.cueId === null ? [] : [[one.cueId, one.startSeconds] as const])));
   const off = (id: string, at: number | null): number =>
     at === null ? Infinity : Math.abs(at - (truth.get(id) ?? Infinity));
   const told = cues.filter((cue) => cue.status === 'skipped');
   const sure = cues.filter((cue) => cue.status === 'said' && cue.confidence >= SURE);
-  const trueRemarks = said.filter((one) => one.cueId === null);
+  const trueAdLibs = said.filter((one) => one.cueId === null);
   const right = told.filter((cue) => skipped.has(cue.id)).length;
   return {
-    errors: cues.filter((cue) => truth.has(cue.id)).map((cue) => off(cue.id, cue.saidAtSeconds)),
+    errors: cues.filter((cue) => truth.has(cue.id)).map((cue) => off(cue.id, cue.actualStart)),
     skips: { true: skipped.size, told: told.length, trueFound: right, toldRight: right },
-    remarks: {
-      true: trueRemarks.length,
-      told: remarks.length,
-      trueFound: trueRemarks.filter((one) => remarks.some((other) => meet(one, other))).length,
-      toldRight: remarks.filter((one) => trueRemarks.some((other) => meet(one, other))).length,
+    adLibs: {
+      true: trueAdLibs.length,
+      told: adLibs.length,
+      trueFound: trueAdLibs.filter((one) => adLibs.some((other) => meet(one, other))).length,
+      toldRight: adLibs.filter((one) => trueAdLibs.some((other) => meet(one, other))).length,
     },
     sure: sure.length,
-    sureRight: sure.filter((cue) => off(cue.id, cue.saidAtSeconds) <= 0.5).length,
+    sureRight: sure.filter((cue) => off(cue.id, cue.actualStart) <= 0.5).length,
   };
 }
 
@@ -64,7 +64,7 @@ export function addFigures(all: readonly Figures[]): Figures {
   return {
     errors: all.flatMap((one) => one.errors),
     skips: hits((one) => one.skips),
-    remarks: hits((one) => one.remarks),
+    adLibs: hits((one) => one.adLibs),
     sure: all.reduce((sum, one) => sum + one.sure, 0),
     sureRight: all.reduce((sum, one) => sum + one.sureRight, 0),
   };
@@ -83,9 +83,9 @@ export function asRow(name: string, figures: Figures): string {
     at(0.5).padStart(6),
     at(0.9).padStart(8),
     both(figures.skips).padStart(10),
-    both(figures.remarks).padStart(10),
+    both(figures.adLibs).padStart(10),
     `${part(figures.sureRight, figures.sure)} of ${part(figures.sure, figures.errors.length)}`,
   ].join(' | ');
 }
 
-export const HEAD = `${'take'.padEnd(58)} | ≤0.3s |    50% |      90% | skips P R  | remarks P R | sure`;
+export const HEAD = `${'take'.padEnd(58)} | ≤0.3s |    50% |      90% | skips P R  | ad-libs P R | sure`;

@@ -7,7 +7,7 @@ import type { CueReading } from '../../src/core/reading';
 /*
  * The peer: a general forced aligner. The whole text is synthesised and warped on all speech of the take at once, its
  * silences left out as the voice-activity model finds them, in frames of 80 ms, in a band about the straight line; every
- * line is where its synthesised beginning falls. It knows of no skips, remarks or paraphrases.
+ * line is where its synthesised beginning falls. It knows of no skips, ad-libs or paraphrases.
  */
 
 const FRAME = 8;
@@ -19,7 +19,7 @@ export function generalAligner(
   { timeline }: Pick<PracticeTake, 'timeline'>,
   { cepstra, stretches }: HeardVoice,
   texts: ReadonlyMap<string, Float32Array>,
-): Pick<CueReading, 'id' | 'saidAtSeconds'>[] {
+): Pick<CueReading, 'id' | 'actualStart'>[] {
   const said = timeline.cues.map(({ text }) => texts.get(text) ?? new Float32Array(0));
   const starts: number[] = [];
   let length = 0;
@@ -46,7 +46,7 @@ export function generalAligner(
   const places = warp(scaled(coarse(whole)), scaled(joinSamples(pieces)));
   return timeline.cues.map(({ id }, index) => ({
     id,
-    saidAtSeconds: times[places[Math.min(places.length - 1, Math.floor(starts[index] ?? 0))] ?? 0] ?? null,
+    actualStart: times[places[Math.min(places.length - 1, Math.floor(starts[index] ?? 0))] ?? 0] ?? null,
   }));
 }
 

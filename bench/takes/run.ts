@@ -28,11 +28,11 @@ async function textsOf({ timeline }: PracticeTake): Promise<Map<string, Float32A
 }
 
 /** A reading that only has times: nothing is skipped, nothing added, nothing sure. */
-function timesOnly(times: readonly Pick<CueReading, 'id' | 'saidAtSeconds'>[]): Pick<Reading, 'cues' | 'remarks'> {
+function timesOnly(times: readonly Pick<CueReading, 'id' | 'actualStart'>[]): Pick<Reading, 'cues' | 'adLibs'> {
   const cues = times.map((time): CueReading => {
-    return { ...time, text: '', plannedSeconds: 0, status: 'said', endSeconds: null, confidence: 0, corrected: false };
+    return { ...time, text: '', plannedStart: 0, status: 'said', actualEnd: null, confidence: 0, corrected: false };
   });
-  return { cues, remarks: [] };
+  return { cues, adLibs: [] };
 }
 
 const [onlyHalf, word = ''] = process.argv.slice(2);
@@ -55,7 +55,7 @@ for (const half of ['tuned', 'kept'] as const) {
     sound += lengthSeconds;
     console.log(asRow(name, figures));
     keep(recipe.background, figures);
-    const planned = take.timeline.cues.map(({ id, startSeconds }) => ({ id, saidAtSeconds: startSeconds }));
+    const planned = take.timeline.cues.map(({ id, startSeconds }) => ({ id, actualStart: startSeconds }));
     keep(`${recipe.background}, planned times`, figuresOf(take, timesOnly(planned)));
     const general = generalAligner(take, heard, texts);
     keep(`${recipe.background}, a general aligner`, figuresOf(take, timesOnly(general)));

@@ -7,7 +7,7 @@ import { saveBaseFields, uuid } from './saves';
 
 /** Four hours, a byte for each 20 ms, in base 64. */
 const ENVELOPE_CHARACTERS = 970_000;
-/** What a take may hold of each: lines, captions, remarks, cuts. */
+/** What a take may hold of each: lines, captions, ad-libs, cuts. */
 export const TAKE_LIMITS = {
   captions: CAPTION_LIMITS.captions,
   captionCharacters: CAPTION_LIMITS.characters,
@@ -49,7 +49,7 @@ function isPackedWay(value: unknown): value is PackedWay {
 const evidenceSchema = shape({
   captions: list(shape({ ...stretch, text: text(TAKE_LIMITS.captionCharacters) }), TAKE_LIMITS.captions).nullable(),
   speech: list(shape({ ...stretch, likely: within({ min: 0, max: 1 }).optional() }), TAKE_LIMITS.stretches).nullable(),
-  likeness: mixed<PackedDistances>(arePackedDistances).nullable().typeError('not-object'),
+  distances: mixed<PackedDistances>(arePackedDistances).nullable().typeError('not-object'),
   way: mixed<PackedWay>(isPackedWay).nullable().typeError('not-object'),
   lengthSeconds: seconds().nullable(),
 });
@@ -117,12 +117,12 @@ export type NewTakeRequest = InferType<typeof newTakeSchema>;
 export const correctionsSchema = shape({
   ...saveBaseFields,
   corrections: record(
-    shape({ saidAtSeconds: seconds().nullable(), lengthSeconds: seconds().optional() }),
+    shape({ actualStart: seconds().nullable(), lengthSeconds: seconds().optional() }),
     TAKE_LIMITS.changes,
     CUE_ID,
   ),
-  /** Remarks as somebody left them; `null` or left out where they are as they were found. */
-  remarks: list(shape({ ...stretch, text: text(TAKE_LIMITS.captionCharacters).nullable() }), TAKE_LIMITS.changes)
+  /** Ad-libs as somebody left them; `null` or left out where they are as they were found. */
+  adLibs: list(shape({ ...stretch, text: text(TAKE_LIMITS.captionCharacters).nullable() }), TAKE_LIMITS.changes)
     .nullable()
     .optional(),
   /** What is cut out, in any order; `null` or left out where nobody has cut. */

@@ -14,7 +14,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { sql } from 'drizzle-orm';
-import type { Evidence, Remark } from '@/core/align';
+import type { Evidence, AdLib } from '@/core/align';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Cut, Reading, Recording, TakeGlance } from '@/core/reading';
@@ -253,8 +253,8 @@ export const readings = pgTable(
     lastSaveId: saveId(),
     reading: jsonb().$type<Reading>().notNull(),
     corrections: jsonb().$type<Corrections>().notNull(),
-    /** Remarks as somebody left them; null where they are as they were found. */
-    remarks: jsonb().$type<readonly Remark[]>(),
+    /** Ad-libs as somebody left them; null where they are as they were found. */
+    adLibs: jsonb().$type<readonly AdLib[]>(),
     /** What is cut out; null where nobody has cut. */
     cuts: jsonb().$type<readonly Cut[]>(),
     /** What lists show of it; null in rows from before it was kept. */

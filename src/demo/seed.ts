@@ -143,7 +143,7 @@ function takeRow(classId: string, name: string, plan: ClassPlan, evidence: Evide
   };
 }
 
-const FEW_SLIPS = { skipped: 0.03, paraphrased: 0.05, remarked: 0.04 };
+const FEW_SLIPS = { skipped: 0.03, paraphrased: 0.05, adLibbed: 0.04 };
 
 /** The sound of the demo take as a copy is kept: its own packets, put from WebM into Ogg. */
 async function seedSound(db: Database, studioId: string): Promise<string> {

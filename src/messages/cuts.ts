@@ -5,6 +5,6 @@ export const CUT_NAMES: Readonly<Record<CutReason, string>> = {
   head: 'before the class',
   tail: 'after the class',
   silence: 'dead air',
-  remark: 'ad-lib',
+  'ad-lib': 'ad-lib',
   fluff: 'marked by hand',
 };

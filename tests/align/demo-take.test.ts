@@ -56,14 +56,14 @@ describe('the demo take', () => {
       truth.said.flatMap((line) => (line.cueId === null ? [] : [[line.cueId, line.startSeconds] as const])),
     );
     const near = reading.cues.filter(
-      (cue) => cue.saidAtSeconds !== null && Math.abs(cue.saidAtSeconds - (onsets.get(cue.id) ?? Infinity)) <= 0.3,
+      (cue) => cue.actualStart !== null && Math.abs(cue.actualStart - (onsets.get(cue.id) ?? Infinity)) <= 0.3,
     );
     console.log(
       `demo take by ${name}: ${((100 * near.length) / onsets.size).toFixed(1)} % of ${onsets.size} cues within 0.3 s`,
     );
     expect(near.length / onsets.size).toBeGreaterThanOrEqual(share);
     expect(reading.cues.filter((cue) => cue.status === 'skipped').map((cue) => cue.id)).toEqual([...truth.skipped]);
-    // Each line says what it was found by: the words heard there, or its length, as no likeness is asked here.
+    // Each line says what it was found by: the words heard there, or its length, as what it sounds like is not asked here.
     const by = evidence.captions ? 'words' : 'length';
     for (const { evidence: found, status, text } of reading.cues) {
       if (status === 'skipped') expect(found).toBeNull();
@@ -76,11 +76,11 @@ describe('the demo take', () => {
       if (status === 'said' && by === 'words' && text.length > 30)
         expect(found?.heard?.toLowerCase()).toContain(plainWords(text)[1]);
     }
-    const remarks = truth.said.filter((line) => line.cueId === null);
-    expect(reading.remarks.length).toBe(remarks.length);
-    // A remark inside a merged caption is timed by the caption's length shared out.
-    remarks.forEach((remark, index) =>
-      expect(Math.abs(itemAt(reading.remarks, index).startSeconds - remark.startSeconds)).toBeLessThan(1),
+    const adLibs = truth.said.filter((line) => line.cueId === null);
+    expect(reading.adLibs.length).toBe(adLibs.length);
+    // An ad-lib inside a merged caption is timed by the caption's length shared out.
+    adLibs.forEach((adLib, index) =>
+      expect(Math.abs(itemAt(reading.adLibs, index).startSeconds - adLib.startSeconds)).toBeLessThan(1),
     );
   });
 });

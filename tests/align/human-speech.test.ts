@@ -103,9 +103,7 @@ describe('people reading aloud', () => {
       }
       const { cues } = await hearing.read(take, timeline);
       const found = cues.filter((__, index) => index !== 5);
-      const errors = found.map(({ saidAtSeconds }, index) =>
-        Math.abs((saidAtSeconds ?? Infinity) - itemAt(truth, index)),
-      );
+      const errors = found.map(({ actualStart }, index) => Math.abs((actualStart ?? Infinity) - itemAt(truth, index)));
       console.log(
         `${_name}: ${errors.map((error) => error.toFixed(2)).join(' ')}; not said: ${itemAt(cues, 5).status}`,
       );

@@ -32,7 +32,7 @@ describe('a take outdoors, read by sound alone', () => {
     async (background: Background, voice: TakeVoice, tempo, bar) => {
       const take = makeTake({ plan, voice, tempo, background, seed: 77 });
       const reading = await hearing.read(take.samples, take.timeline);
-      const at = new Map(reading.cues.map((cue) => [cue.id, cue.saidAtSeconds]));
+      const at = new Map(reading.cues.map((cue) => [cue.id, cue.actualStart]));
       const errors = take.said
         .filter(({ cueId }) => cueId !== null)
         .map(({ cueId, startSeconds }) => Math.abs((at.get(cueId ?? '') ?? Infinity) - startSeconds));

@@ -56,18 +56,18 @@ test('lines are put right with the keyboard alone, and undo takes each step back
   await saved(page);
 });
 
-test('a remark gets its words, a noise is thrown out, and the captions have what was set', async ({ page }) => {
+test('an ad-lib gets its words, a noise is thrown out, and the captions have what was set', async ({ page }) => {
   await openDemoTake(page);
   // The sure ones are taken as found; the others stay to be looked at.
   const rest = page.getByRole('button', { name: 'Confirm the rest' });
   await rest.click();
   await expect(rest).toBeDisabled();
   await expect(page.getByText(/lines? (is|are) uncertain/)).toBeVisible();
-  const remark = lines(page)
+  const adLib = lines(page)
     .getByRole('button', { name: /^ad-lib at/ })
     .first();
-  for (let tries = 0; tries < 40 && !(await remark.isVisible()); tries++) await page.keyboard.press('j');
-  await remark.click();
+  for (let tries = 0; tries < 40 && !(await adLib.isVisible()); tries++) await page.keyboard.press('j');
+  await adLib.click();
   await page.getByLabel('Words for the captions').fill('There goes the milk boat & <all> her gulls');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(lines(page)).toContainText('her gulls');

@@ -136,12 +136,12 @@ describe('./calm', () => {
     const vtt = join(ROOT, 'demo/take/before-the-first-ferry.vtt');
     const read = calm('read', ferry, '--captions', vtt);
     const reading = JSON.parse(read.out) as {
-      cues: { status: string; saidAtSeconds: number | null; confidence: number }[];
-      remarks: object[];
+      cues: { status: string; actualStart: number | null; confidence: number }[];
+      adLibs: object[];
       totals: object;
     };
     expect(reading.cues.filter((cue) => cue.status === 'skipped').length).toBe(2);
-    expect(reading.remarks.length).toBe(3);
+    expect(reading.adLibs.length).toBe(3);
     const list = calm('export', ferry, '--format', 'chapter-list', '--reading', keep('reading.json', read.out)).out;
     expect(list).not.toBe(calm('export', ferry, '--format', 'chapter-list').out);
   });

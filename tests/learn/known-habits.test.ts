@@ -35,11 +35,11 @@ describe('what is learned from takes', () => {
         const takes: KnownTake[] = [1, 2, 3, 4].map(() => knownTake({ plan, reading: give(plan, manner, chance) }));
         const told = predictionsOf(takes);
         expect(itemAt(told, 0).predictedSeconds).toBeNull();
-        const { plannedSeconds, predictedSeconds, takenSeconds } = itemAt(told, 3);
-        const off = Math.abs((predictedSeconds ?? 0) / (takenSeconds ?? 0) - 1);
+        const { plannedSeconds, predictedSeconds, actualSeconds } = itemAt(told, 3);
+        const off = Math.abs((predictedSeconds ?? 0) / (actualSeconds ?? 0) - 1);
         expect(off, `${plan.title}, seed ${seed}`).toBeLessThan(0.02);
         errors.push(off);
-        blind.push(Math.abs(plannedSeconds / (takenSeconds ?? 0) - 1));
+        blind.push(Math.abs(plannedSeconds / (actualSeconds ?? 0) - 1));
       }
     });
     const worst = (all: readonly number[]): string => `${(100 * Math.max(...all)).toFixed(2)} %`;
@@ -92,7 +92,7 @@ describe('what is learned from takes', () => {
     };
     const reading = give(plan, manner, new Random(5));
     expect(proposalsOf(plan, usualOf([knownTake({ plan, reading })]), plan.targetSeconds)).toEqual([]);
-    const silent = { ...reading, cues: reading.cues.map((cue) => ({ ...cue, saidAtSeconds: null, endSeconds: null })) };
+    const silent = { ...reading, cues: reading.cues.map((cue) => ({ ...cue, actualStart: null, actualEnd: null })) };
     expect(proposalsOf(plan, usualOf([knownTake({ plan, reading: silent })]), plan.targetSeconds)).toEqual([]);
   });
 });

@@ -112,12 +112,12 @@ function largestPlan(): ClassPlan {
 /** Bodies that were seen to hold the server, and the largest of each kind that are in order. */
 function heavyBodies(): readonly (readonly [name: string, sent: Sent])[] {
   const { plan } = itemAt(demoClasses(), 0);
-  const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
+  const reading = { format: 'calm-count/reading', version: 2, cues: [], adLibs: [] };
   const ofTake = (corrections: unknown): unknown => ({ baseRevision: 1, corrections, reading });
   const found = Array.from({ length: 900_000 }, (_, at) => at);
   const take = { name: 'T', plan, soundId: null, envelope: 'AAAA'.repeat(200_000), reading };
-  const evidence = { captions: null, speech: null, likeness: { texts: [], found }, lengthSeconds: 60 };
-  const cue = { id: 'c', text: 't'.repeat(60), plannedSeconds: 1, status: 'said', saidAtSeconds: 1, endSeconds: 2, confidence: 1, corrected: false }; // prettier-ignore
+  const evidence = { captions: null, speech: null, distances: { texts: [], found }, lengthSeconds: 60 };
+  const cue = { id: 'c', text: 't'.repeat(60), plannedStart: 1, status: 'said', actualStart: 1, actualEnd: 2, confidence: 1, corrected: false }; // prettier-ignore
   const cues = Array.from({ length: 20_000 }, (_, at) => ({ ...cue, id: `c${at}` }));
   const dense = `{"baseRevision":1,"own":[],"chosen":${'['.repeat(100_000)}${']'.repeat(100_000)}}`;
   return [

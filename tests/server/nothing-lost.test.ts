@@ -75,7 +75,7 @@ describe('a take that is sent again', () => {
     const [ferry, other] = firstItems((await classList(who)).classes, 2);
     const { plan } = await openClass(who, ferry.id);
     const evidence = { captions: [], speech: null, lengthSeconds: 5 };
-    const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
+    const reading = { format: 'calm-count/reading', version: 2, cues: [], adLibs: [] };
     const sent = asSent('new-take', { id: randomUUID(), name: 'Once', plan, evidence, reading });
     const [first, second] = [await addTake(who, ferry.id, sent), await addTake(who, ferry.id, sent)];
     expect(first).toEqual(second);

@@ -120,7 +120,7 @@ describe('a take', () => {
     const names = (await takesOf(who, ferry.id)).map((take) => take.name);
     expect(names.slice(0, 2)).toEqual(['Tuesday', 'Monday, before the ferry']);
     const cue = itemAt(timeline.cues, 3).id;
-    const corrections = { [cue]: { saidAtSeconds: 33 } };
+    const corrections = { [cue]: { actualStart: 33 } };
     const { work } = asSent('correct-take', {
       baseRevision: 1,
       corrections,
@@ -128,7 +128,7 @@ describe('a take', () => {
     });
     expect(await correctTake(who, id, onRevision(1), work)).toEqual({ revision: 2 });
     const corrected = await openTake(who, id);
-    expect(corrected.reading.cues[3]).toMatchObject({ saidAtSeconds: 33, corrected: true });
+    expect(corrected.reading.cues[3]).toMatchObject({ actualStart: 33, corrected: true });
     expect(corrected.corrections).toEqual(corrections);
     expect((await refusal(correctTake(who, id, onRevision(1), work))).status).toBe(409);
     await dropTake(who, id, true);

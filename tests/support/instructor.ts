@@ -13,7 +13,7 @@ export interface Manner {
   readonly teaching: number;
   /** Quiet and own-pace time over the plan's. */
   readonly quiet: number;
-  /** Seconds lost in each step, at most: remarks, a cough, waiting for somebody. */
+  /** Seconds lost in each step, at most: ad-libs, a cough, waiting for somebody. */
   readonly lost: number;
   /** How uneven the breath is, as a share. */
   readonly uneven: number;

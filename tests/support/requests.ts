@@ -53,14 +53,14 @@ export function damaged(document: unknown, chance: Random): unknown {
 /** Bodies as they are meant to be, by path. */
 function bodies(plan: ClassPlan, ids: Ids): readonly (readonly [method: string, path: string, body: unknown])[] {
   const base = { baseRevision: 1, saveId: '11111111-1111-4111-8111-111111111111', unanswered: [] };
-  const reading = { format: 'calm-count/reading', version: 1, cues: [], remarks: [] };
+  const reading = { format: 'calm-count/reading', version: 2, cues: [], adLibs: [] };
   const evidence = { captions: [], speech: null, lengthSeconds: 60 };
   return [
     ['POST', '/api/classes', { from: 'plan', plan }],
     ['POST', '/api/classes', { from: 'class', classId: ids.classId }],
     ['PUT', `/api/classes/${ids.classId}`, { ...base, baseRevision: 900, plan }],
     ['POST', `/api/classes/${ids.classId}/takes`, { name: 'Take', plan, evidence, soundId: null, envelope: null, reading }],
-    ['PUT', `/api/takes/${ids.takeId}`, { ...base, baseRevision: 900, corrections: { a: { saidAtSeconds: 1 } }, remarks: null, cuts: null, reading }],
+    ['PUT', `/api/takes/${ids.takeId}`, { ...base, baseRevision: 900, corrections: { a: { actualStart: 1 } }, adLibs: null, cuts: null, reading }],
     ['POST', '/api/movements', { movement: { format: 'calm-count/movement', version: 3, name: 'Odd' } }],
     ['PUT', `/api/movements/${ids.movementId}`, { ...base, baseRevision: 900, movement: {} }],
     ['PUT', `/api/movements/${ids.movementId}/archived`, { archived: 1 }],

@@ -187,11 +187,11 @@ const TAKE: Subject = {
   route: '**/api/takes/*',
   stored: async (ground, id) => {
     const query = 'select corrections from readings where take_id = $1';
-    const [row] = await rowsOf<{ corrections: Record<string, { saidAtSeconds: number }> }>(ground, query, [
+    const [row] = await rowsOf<{ corrections: Record<string, { actualStart: number }> }>(ground, query, [
       id.split('/').at(-1),
     ]);
     const [first] = Object.values(row?.corrections ?? {});
-    return { 'Said at': first && `0:0${first.saidAtSeconds.toFixed(1)}` };
+    return { 'Said at': first && `0:0${first.actualStart.toFixed(1)}` };
   },
   history: null,
   elsewhere: (ground, id, context) => otherTab(TAKE, ground, id, context),

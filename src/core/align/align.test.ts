@@ -83,10 +83,10 @@ describe('terms that a machine mishears', () => {
 
 describe('aligning captions', () => {
   it('finds every cue of a take that keeps to the plan', () => {
-    const { found, remarks } = read(said());
+    const { found, adLibs } = read(said());
     expect(found.map((cue) => cue.cueId)).toEqual(ids());
     found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(itemAt(timeline.cues, index).startSeconds, 2));
-    expect(remarks).toEqual([]);
+    expect(adLibs).toEqual([]);
   });
 
   it('follows a take that begins late and runs slow', () => {
@@ -119,44 +119,44 @@ describe('aligning captions', () => {
       { startSeconds: c.startSeconds, endSeconds: middle, text: 'stay within about seventy' },
       { startSeconds: middle, endSeconds: c.endSeconds, text: 'per cent of what you could do' },
     ];
-    const { found, remarks } = read([merged, ...split, ...rest]);
+    const { found, adLibs } = read([merged, ...split, ...rest]);
     expect(found.map((cue) => cue.cueId)).toEqual(ids());
-    expect(remarks).toEqual([]);
+    expect(adLibs).toEqual([]);
   });
 
-  it('tells remarks from cues, with their words', () => {
+  it('tells ad-libs from cues, with their words', () => {
     const captions = said();
     const gap = itemAt(timeline.cues, 2).endSeconds + 0.5;
     captions.splice(3, 0, { startSeconds: gap, endSeconds: gap + 1.2, text: 'There goes the milk boat.' });
-    const { found, remarks } = read(captions);
+    const { found, adLibs } = read(captions);
     expect(found.length).toBe(timeline.cues.length);
-    expect(remarks.map((remark) => remark.text)).toEqual(['There goes the milk boat.']);
+    expect(adLibs.map((adLib) => adLib.text)).toEqual(['There goes the milk boat.']);
   });
 
   it('finds nothing in a take of another class', () => {
-    const { found, remarks } = read([
+    const { found, adLibs } = read([
       { startSeconds: 5, endSeconds: 9, text: 'tonight we shall mend a bicycle tyre instead' },
     ]);
     expect(found).toEqual([]);
-    expect(remarks.length).toBe(1);
+    expect(adLibs.length).toBe(1);
   });
 });
 
 describe('aligning sound', () => {
   it('finds cues by length and order under a slower tempo', () => {
     const slow = (seconds: number): number => 2 + seconds * 1.08;
-    const { found, remarks } = read(null, said([], slow));
+    const { found, adLibs } = read(null, said([], slow));
     expect(found.map((cue) => cue.cueId)).toEqual(ids());
-    expect(remarks).toEqual([]);
+    expect(adLibs).toEqual([]);
   });
 
-  it('notices a skipped line and an added remark', () => {
+  it('notices a skipped line and an added ad-lib', () => {
     const speech = said([1]);
     const gap = itemAt(timeline.cues, 2).endSeconds + 1.4;
     speech.splice(2, 0, { startSeconds: gap, endSeconds: gap + 1, text: '' });
-    const { found, remarks } = read(null, speech);
+    const { found, adLibs } = read(null, speech);
     expect(found.map((cue) => cue.cueId)).not.toContain(itemAt(timeline.cues, 1).id);
-    expect(remarks.map((remark) => [remark.startSeconds, remark.text])).toEqual([[gap, null]]);
+    expect(adLibs.map((adLib) => [adLib.startSeconds, adLib.text])).toEqual([[gap, null]]);
   });
 
   it('joins a line that was said with a pause for breath', () => {
@@ -177,7 +177,7 @@ describe('aligning sound', () => {
   it('has nothing to say of nothing', () => {
     expect(alignTake(timeline, { captions: null, speech: [], lengthSeconds: 10 })).toMatchObject({
       found: [],
-      remarks: [],
+      adLibs: [],
     });
     expect(alignTake({ ...timeline, cues: [] }, { captions: null, speech: said(), lengthSeconds: 10 }).found).toEqual(
       [],
@@ -185,7 +185,7 @@ describe('aligning sound', () => {
   });
 });
 
-it('likeness of words falls with each wrong letter', () => {
+it('similarity of words falls with each wrong letter', () => {
   expect(similarity('ferry', 'ferry')).toBe(1);
   expect(similarity('ferry', 'fairy')).toBeCloseTo(0.6);
   expect(similarity('in', 'lighthouse')).toBe(0);

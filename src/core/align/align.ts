@@ -49,7 +49,7 @@ function foundIn(
   return { found: heard.worded(found), heard };
 }
 
-/** Stretches of speech, what they are like, what is known of the tempo, and how remarks come by the words of captions. */
+/** Stretches of speech, what they are like, what is known of the tempo, and how ad-libs come by the words of captions. */
 interface HeardSpeech {
   readonly speech: readonly SpeechStretch[];
   readonly distances: TextDistances | null;
@@ -62,7 +62,7 @@ function heardSpeech({ cues }: Timeline, evidence: Evidence, hearing: Hearing): 
   const captions = joinedWords(evidence.captions ?? []);
   const speech = stretchesOf(evidence.speech ?? []);
   if (captions.length === 0) {
-    const kept = evidence.likeness ? distancesKept(unpackDistances(evidence.likeness)) : null;
+    const kept = evidence.distances ? distancesKept(unpackDistances(evidence.distances)) : null;
     return { speech, distances: hearing.distances ?? kept, anchors: [], worded: (alignment) => alignment };
   }
   const terms = hearing.terms ?? TERMS;
@@ -112,7 +112,7 @@ function withWords(alignment: Alignment, { wordsIn }: WordedSpeech): Alignment {
   return {
     ...alignment,
     found: alignment.found.map((cue) => ({ ...cue, evidence: { ...cue.evidence, heard: wordsIn(cue) } })),
-    remarks: alignment.remarks.map((remark) => ({ ...remark, text: wordsIn(remark) })),
+    adLibs: alignment.adLibs.map((adLib) => ({ ...adLib, text: wordsIn(adLib) })),
   };
 }
 

@@ -3,8 +3,8 @@ import type { HeardWord, PlannedWord } from './captions/words';
 
 /** A planned time and the time in the take that it answers to. */
 export interface Anchor {
-  readonly plannedSeconds: Seconds;
-  readonly takenSeconds: Seconds;
+  readonly plannedStart: Seconds;
+  readonly actualStart: Seconds;
 }
 
 /**
@@ -18,9 +18,9 @@ export function findAnchors(planned: readonly PlannedWord[], heard: readonly Hea
   for (const [run, at] of inPlan) {
     const there = inTake.get(run);
     if (there !== undefined)
-      pairs.push({ plannedSeconds: itemAt(planned, at).seconds, takenSeconds: itemAt(heard, there).startSeconds });
+      pairs.push({ plannedStart: itemAt(planned, at).seconds, actualStart: itemAt(heard, there).startSeconds });
   }
-  pairs.sort((a, b) => a.plannedSeconds - b.plannedSeconds);
+  pairs.sort((a, b) => a.plannedStart - b.plannedStart);
   return longestRising(pairs);
 }
 
@@ -45,7 +45,7 @@ export function longestRising(pairs: readonly Anchor[]): Anchor[] {
     let high = tails.length;
     while (low < high) {
       const middle = (low + high) >>> 1;
-      if (itemAt(pairs, tails[middle] ?? 0).takenSeconds < pair.takenSeconds) low = middle + 1;
+      if (itemAt(pairs, tails[middle] ?? 0).actualStart < pair.actualStart) low = middle + 1;
       else high = middle;
     }
     if (low > 0) before[index] = tails[low - 1] ?? 0;
@@ -57,16 +57,16 @@ export function longestRising(pairs: readonly Anchor[]): Anchor[] {
 }
 
 /** Gives the expected time in the take for a planned time: straight between anchors, shifted beyond the outer ones. */
-export function expectation(anchors: readonly Anchor[]): (plannedSeconds: Seconds) => Seconds {
+export function expectation(anchors: readonly Anchor[]): (plannedStart: Seconds) => Seconds {
   if (anchors.length === 0) return (planned) => planned;
-  const starts = anchors.map((anchor) => ({ startSeconds: anchor.plannedSeconds, endSeconds: anchor.plannedSeconds }));
+  const starts = anchors.map((anchor) => ({ startSeconds: anchor.plannedStart, endSeconds: anchor.plannedStart }));
   return (planned) => {
     const at = lastStartedAt(starts, planned);
-    if (at < 0) return planned + itemAt(anchors, 0).takenSeconds - itemAt(anchors, 0).plannedSeconds;
+    if (at < 0) return planned + itemAt(anchors, 0).actualStart - itemAt(anchors, 0).plannedStart;
     const from = itemAt(anchors, at);
     const to = anchors[at + 1];
-    if (!to || to.plannedSeconds === from.plannedSeconds) return planned + from.takenSeconds - from.plannedSeconds;
-    const along = (planned - from.plannedSeconds) / (to.plannedSeconds - from.plannedSeconds);
-    return from.takenSeconds + along * (to.takenSeconds - from.takenSeconds);
+    if (!to || to.plannedStart === from.plannedStart) return planned + from.actualStart - from.plannedStart;
+    const along = (planned - from.plannedStart) / (to.plannedStart - from.plannedStart);
+    return from.actualStart + along * (to.actualStart - from.actualStart);
   };
 }

@@ -21,9 +21,9 @@ const OF_END = 32;
 const HUNDREDTHS = 100;
 
 /** What of an alignment is stored with the evidence, so that it is read again without the sound. */
-export function packAlignment({ distances, way }: Alignment): Pick<Evidence, 'likeness' | 'way'> {
+export function packAlignment({ distances, way }: Alignment): Pick<Evidence, 'distances' | 'way'> {
   const kept = distances?.kept();
-  return { likeness: kept ? packDistances(kept) : null, way: way && packWay(way) };
+  return { distances: kept ? packDistances(kept) : null, way: way && packWay(way) };
 }
 
 export function packWay({ path, confidences, slowness }: FoundWay): PackedWay {

@@ -2,5 +2,5 @@ export { expectation, type Anchor } from './anchors';
 export { alignTake, correctable, type Correctable, type Hearing } from './align';
 export { cepstralDistances } from './acoustic/cepstral-distances';
 export { packAlignment } from './codec';
-export type { Alignment, CueEvidence, Evidence, PackedDistances, PackedWay, Remark } from './model';
+export type { Alignment, CueEvidence, Evidence, PackedDistances, PackedWay, AdLib } from './model';
 export type { SaidCepstra } from './text-distances';

@@ -18,7 +18,7 @@ export interface SpeechMatch {
   readonly to: number;
   /** How many of the stretches only lead in; `PART` where the beginning of the first does. */
   readonly led: number;
-  /** Of its length and its likeness. */
+  /** Of its length and of what it sounds like. */
   readonly own: number;
   /** When its first cue begins, and its last. */
   readonly onset: Seconds;
@@ -59,7 +59,7 @@ export interface Evidence {
   /** Evidence from before likelihoods were kept has none: it was told by level, and is taken as sure. */
   readonly speech: readonly (Interval & { readonly likely?: number })[] | null;
   /** What the speech was found to be like, so that it can be read again without the sound. */
-  readonly likeness?: PackedDistances | null;
+  readonly distances?: PackedDistances | null;
   /** What was found by sound, so that a correction need not find it anew. */
   readonly way?: PackedWay | null;
   /** Length of the recording, when known. */
@@ -90,7 +90,7 @@ export interface FoundCue {
 }
 
 /** Something said that is not in the plan; `text` only where captions tell it. */
-export interface Remark extends Interval {
+export interface AdLib extends Interval {
   readonly text: string | null;
 }
 
@@ -99,7 +99,7 @@ export interface Alignment {
   readonly found: readonly FoundCue[];
   /** Of cues that were not found, how sure that is, 0 to 1, where it can be told. */
   readonly unsaid: readonly { readonly cueId: string; readonly confidence: number }[];
-  readonly remarks: readonly Remark[];
+  readonly adLibs: readonly AdLib[];
   /** How far its speech is from its texts, as learned from the take; `null` where lengths alone decided, or words in order. */
   readonly distances: TextDistances | null;
   /** `null` where captions were read by themselves. */

@@ -38,7 +38,7 @@ export function cutTime(kept: readonly Interval[], seconds: Seconds): Seconds {
   return wholeMilliseconds(kept.reduce((sum, stretch) => sum + overlapSeconds(stretch, before), 0));
 }
 
-/** A reading of the cut version: lines and remarks at its times; those cut out are skipped, those cut short end there. */
+/** A reading of the cut version: lines and ad-libs at its times; those cut out are skipped, those cut short end there. */
 export function cutReading(reading: Reading, timeline: Timeline, kept: readonly Interval[]): Reading {
   const left = (startSeconds: Seconds, endSeconds: Seconds): Interval | null => {
     const from = cutTime(kept, startSeconds);

@@ -129,21 +129,21 @@ describe('the cut version of a take', () => {
     startSeconds: at(startSeconds, index),
     endSeconds: at(endSeconds, index),
   }));
-  const remark = { startSeconds: 4, endSeconds: 6, text: 'is it running now' };
+  const adLib = { startSeconds: 4, endSeconds: 6, text: 'is it running now' };
   const lengthSeconds = 12 + 25 + timeline.runtimeSeconds + 30;
-  const reading = readTake(timeline, { captions: [remark, ...captions], speech: null, lengthSeconds });
+  const reading = readTake(timeline, { captions: [adLib, ...captions], speech: null, lengthSeconds });
   const cuts = proposeCuts(timeline, reading);
 
-  it('is proposed without head, tail and dead air; remarks wait to be chosen', () => {
+  it('is proposed without head, tail and dead air; ad-libs wait to be chosen', () => {
     expect(cuts.map(({ reason, on }) => [reason, on])).toEqual([
       ['head', true],
-      ['remark', false],
+      ['ad-lib', false],
       ['silence', true],
       ['tail', true],
     ]);
     const silence = itemAt(cuts, 2);
     expect(Math.abs(silence.endSeconds - silence.startSeconds - 25)).toBeLessThan(2.5);
-    expect(proposeCuts(timeline, { ...reading, cues: [], remarks: [] })).toEqual([]);
+    expect(proposeCuts(timeline, { ...reading, cues: [], adLibs: [] })).toEqual([]);
   });
 
   it('has the same lines at its own times, and its captions and length follow', () => {
@@ -152,10 +152,10 @@ describe('the cut version of a take', () => {
     expect(short.totals.runtimeSeconds).toBeCloseTo(keptSeconds(kept), 3);
     expect(short.totals.said).toBe(reading.totals.said);
     for (const [index, cue] of short.cues.entries())
-      expect(cue.saidAtSeconds).toBeCloseTo(cutTime(kept, itemAt(reading.cues, index).saidAtSeconds ?? 0), 3);
+      expect(cue.actualStart).toBeCloseTo(cutTime(kept, itemAt(reading.cues, index).actualStart ?? 0), 3);
     const without = cutReading(reading, timeline, keptStretches([cut(0, 60)], lengthSeconds));
     expect(itemAt(without.cues, 0).status).toBe('skipped');
-    expect(without.remarks).toEqual([]);
+    expect(without.adLibs).toEqual([]);
   });
 });
 

@@ -3,10 +3,10 @@ import { longSilences } from '@/core/report';
 import type { Timeline } from '@/core/timeline';
 import { wholeMilliseconds, type Seconds } from '@/core/units';
 
-/** What is kept before the first word and after the last, and about a remark that goes. Common practice, no published source. */
+/** What is kept before the first word and after the last, and about an ad-lib that goes. Common practice, no published source. */
 const BEFORE: Seconds = 1.5;
 const AFTER: Seconds = 3;
-const ABOUT_REMARK: Seconds = 0.15;
+const ABOUT_AD_LIB: Seconds = 0.15;
 /** A cut shorter than this is not worth its jump. */
 const LEAST: Seconds = 1;
 
@@ -14,14 +14,14 @@ export const DEAD_AIR = { usual: 6, min: 2, max: 120 } as const;
 
 /**
  * Cuts for a take: what lies before its first word and after its last, dead air where nobody speaks for
- * `deadAirSeconds` longer than the plan has it, and each remark, which is off until it is chosen. In order of start.
+ * `deadAirSeconds` longer than the plan has it, and each ad-lib, which is off until it is chosen. In order of start.
  */
 export function proposeCuts(timeline: Timeline, reading: Reading, deadAirSeconds: Seconds = DEAD_AIR.usual): Cut[] {
   const spoken = [
-    ...reading.cues.flatMap(({ saidAtSeconds, endSeconds }) =>
-      saidAtSeconds !== null && endSeconds !== null ? [{ startSeconds: saidAtSeconds, endSeconds }] : [],
+    ...reading.cues.flatMap(({ actualStart, actualEnd }) =>
+      actualStart !== null && actualEnd !== null ? [{ startSeconds: actualStart, endSeconds: actualEnd }] : [],
     ),
-    ...reading.remarks,
+    ...reading.adLibs,
   ];
   if (spoken.length === 0) return [];
   const end = reading.totals.runtimeSeconds;
@@ -30,7 +30,7 @@ export function proposeCuts(timeline: Timeline, reading: Reading, deadAirSeconds
   const last = Math.max(...spoken.map(({ endSeconds }) => endSeconds)) + tail;
   const cuts: Cut[] = [];
   const add = (startSeconds: Seconds, endSeconds: Seconds, reason: CutReason, on: boolean): void => {
-    if (endSeconds - startSeconds < (reason === 'remark' ? 0.3 : LEAST)) return;
+    if (endSeconds - startSeconds < (reason === 'ad-lib' ? 0.3 : LEAST)) return;
     cuts.push({ startSeconds: wholeMilliseconds(startSeconds), endSeconds: wholeMilliseconds(endSeconds), reason, on });
   };
   add(0, first, 'head', true);
@@ -41,7 +41,7 @@ export function proposeCuts(timeline: Timeline, reading: Reading, deadAirSeconds
     const kept = Math.max(plannedSeconds, 2);
     add(startSeconds + kept / 2, endSeconds - kept / 2, 'silence', true);
   }
-  for (const { startSeconds, endSeconds } of reading.remarks)
-    add(Math.max(0, startSeconds - ABOUT_REMARK), Math.min(end, endSeconds + ABOUT_REMARK), 'remark', false);
+  for (const { startSeconds, endSeconds } of reading.adLibs)
+    add(Math.max(0, startSeconds - ABOUT_AD_LIB), Math.min(end, endSeconds + ABOUT_AD_LIB), 'ad-lib', false);
   return cuts.sort((a, b) => a.startSeconds - b.startSeconds);
 }

@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { Reading } from '@/core/reading';
 import { wordsIn } from './words-in';
 
-const cue = (text: string, saidAtSeconds: number | null, endSeconds: number | null) =>
-  ({ text, saidAtSeconds, endSeconds }) as Reading['cues'][number];
+const cue = (text: string, actualStart: number | null, actualEnd: number | null) =>
+  ({ text, actualStart, actualEnd }) as Reading['cues'][number];
 const reading = {
   cues: [cue('Breathe in.', 10, 12), cue('Not said.', null, null), cue('Breathe out.', 15, 17)],
-  remarks: [
+  adLibs: [
     { startSeconds: 12.5, endSeconds: 14, text: 'Only the kettle.' },
     { startSeconds: 14.2, endSeconds: 14.6, text: null },
     { startSeconds: 40, endSeconds: 41, text: 'Far away.' },

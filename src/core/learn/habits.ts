@@ -35,8 +35,8 @@ export function knownTake(taken: TakenClass): KnownTake {
 function habitsOf({ plan, reading }: TakenClass): Habits {
   const timeline = expandPlan(plan);
   const report = reportOf(timeline, reading);
-  const ratios = report.steps.flatMap(({ breathPlannedSeconds, breathTakenSeconds }) =>
-    breathPlannedSeconds !== null && breathTakenSeconds !== null ? [breathTakenSeconds / breathPlannedSeconds] : [],
+  const ratios = report.steps.flatMap(({ breathPlannedSeconds, breathActualSeconds }) =>
+    breathPlannedSeconds !== null && breathActualSeconds !== null ? [breathActualSeconds / breathPlannedSeconds] : [],
   );
   const teach = report.steps.flatMap(({ step, teachTakenSeconds }) =>
     teachTakenSeconds === null ? [] : ([[step, teachTakenSeconds]] as const),
@@ -51,10 +51,10 @@ function habitsOf({ plan, reading }: TakenClass): Habits {
 
 /** From where the class begins before its first line said to where it ends after its last. */
 function classSeconds(timeline: Timeline, { cues }: Reading): Seconds | null {
-  const first = cues.find(({ saidAtSeconds }) => saidAtSeconds !== null);
-  const last = cues.findLast(({ saidAtSeconds }) => saidAtSeconds !== null);
+  const first = cues.find(({ actualStart }) => actualStart !== null);
+  const last = cues.findLast(({ actualStart }) => actualStart !== null);
   if (!first || !last || first === last) return null;
-  const head = (first.saidAtSeconds ?? 0) - first.plannedSeconds;
-  const tail = (last.saidAtSeconds ?? 0) - last.plannedSeconds;
+  const head = (first.actualStart ?? 0) - first.plannedStart;
+  const tail = (last.actualStart ?? 0) - last.plannedStart;
   return wholeMilliseconds(timeline.runtimeSeconds + tail - head);
 }

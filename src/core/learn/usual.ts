@@ -72,7 +72,7 @@ export interface Prediction {
   readonly plannedSeconds: Seconds;
   /** `null` for the first take: nothing was known. */
   readonly predictedSeconds: Seconds | null;
-  readonly takenSeconds: Seconds | null;
+  readonly actualSeconds: Seconds | null;
 }
 
 /** For takes in the order they were made, each told from those before it. */
@@ -80,6 +80,6 @@ export function predictionsOf(takes: readonly KnownTake[]): Prediction[] {
   return takes.map((take, index) => ({
     plannedSeconds: toSeconds(planMilliseconds(take.plan)),
     predictedSeconds: index === 0 ? null : predictedSeconds(take.plan, usualOf(takes.slice(0, index))),
-    takenSeconds: take.habits.classSeconds,
+    actualSeconds: take.habits.classSeconds,
   }));
 }

@@ -9,17 +9,17 @@ export interface PracticeRecipe {
   readonly tempo: 'steady' | 'wandering';
   readonly background: Background;
   readonly seed: number;
-  /** Shares of the lines that are skipped, said in other words, and followed by a remark; left out, the usual ones. */
+  /** Shares of the lines that are skipped, said in other words, and followed by an ad-lib; left out, the usual ones. */
   readonly shares?: Shares;
 }
 
 export interface Shares {
   readonly skipped: number;
   readonly paraphrased: number;
-  readonly remarked: number;
+  readonly adLibbed: number;
 }
 
-/** Something said in a take; `cueId` is `null` for a remark. */
+/** Something said in a take; `cueId` is `null` for an ad-lib. */
 export interface SaidTruth {
   readonly cueId: string | null;
   readonly text: string;
@@ -36,7 +36,7 @@ export interface PracticeTake {
   readonly skipped: ReadonlySet<string>;
 }
 
-const REMARKS = [
+const AD_LIBS = [
   'There goes the milk boat, right on time.',
   'Never mind the gulls, they always laugh at this one.',
   'That was only the kettle.',
@@ -45,11 +45,11 @@ const REMARKS = [
   'Is the door still open at the back?',
   'Yes, that is it, very nice.',
 ];
-/** Remarks that sound like cues. */
+/** Ad-libs that sound like cues. */
 const LIKE_CUES = ['And in.', 'And out again.', 'Breathe in, and out.', 'Once more, in.', 'Good, and slowly down.'];
 const BEFORE = ['And now, ', 'Okay, ', 'So, ', 'And then, '];
 
-const USUAL: Shares = { skipped: 0.12, paraphrased: 0.12, remarked: 0.16 };
+const USUAL: Shares = { skipped: 0.12, paraphrased: 0.12, adLibbed: 0.16 };
 
 /** What is said in a take, and when. */
 export interface PracticeSchedule {
@@ -87,8 +87,8 @@ export function* practiceSchedule({
       const text = chance.yes(shares.paraphrased) ? paraphrase(cue.text, chance) : cue.text;
       yield* say(cue.id, text, when(cue.startSeconds));
     }
-    if (chance.yes(shares.remarked)) {
-      const text = chance.yes(0.3) ? chance.pick(LIKE_CUES) : chance.pick(REMARKS);
+    if (chance.yes(shares.adLibbed)) {
+      const text = chance.yes(0.3) ? chance.pick(LIKE_CUES) : chance.pick(AD_LIBS);
       yield* say(null, text, free + 0.5 + 1.2 * chance.next());
     }
   }

@@ -49,16 +49,16 @@ describe('publishing', () => {
     expect(itemAt(saidLines(timeline, reading), 0).startSeconds).toBeCloseTo(10, 1);
   });
 
-  it('leaves skipped lines out and keeps remarks whose words are known', () => {
-    const skipped = correct(reading, timeline, { [itemAt(timeline.cues, 0).id]: { saidAtSeconds: null } }, 640);
-    const remarked = {
+  it('leaves skipped lines out and keeps ad-libs whose words are known', () => {
+    const skipped = correct(reading, timeline, { [itemAt(timeline.cues, 0).id]: { actualStart: null } }, 640);
+    const adLibbed = {
       ...skipped,
-      remarks: [
+      adLibs: [
         { startSeconds: 1, endSeconds: 2, text: 'the kettle' },
         { startSeconds: 3, endSeconds: 4, text: null },
       ],
     };
-    const lines = saidLines(timeline, remarked);
+    const lines = saidLines(timeline, adLibbed);
     expect(lines.length).toBe(timeline.cues.length);
     expect(itemAt(lines, 0).text).toBe('the kettle');
   });
@@ -81,7 +81,7 @@ describe('publishing', () => {
     expect(ending).toBe('.labels.txt');
     expect(lines.length).toBe(saidLines(timeline, reading).length);
     const [start, end, said] = itemAt(lines, 0).split('\t');
-    expect([Number(start), said]).toEqual([itemAt(reading.cues, 0).saidAtSeconds, itemAt(timeline.cues, 0).text]);
+    expect([Number(start), said]).toEqual([itemAt(reading.cues, 0).actualStart, itemAt(timeline.cues, 0).text]);
     expect(Number(end)).toBeGreaterThan(Number(start));
   });
 

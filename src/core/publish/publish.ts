@@ -197,25 +197,25 @@ function titled(chapters: readonly Chapter[], spelling: Spelling): Chapter[] {
 
 function actualTimes(reading: Reading): ActualTimes {
   return new Map(
-    reading.cues.map(({ id, saidAtSeconds, endSeconds }) => [
+    reading.cues.map(({ id, actualStart, actualEnd }) => [
       id,
-      saidAtSeconds === null || endSeconds === null ? null : { startSeconds: saidAtSeconds, endSeconds },
+      actualStart === null || actualEnd === null ? null : { startSeconds: actualStart, endSeconds: actualEnd },
     ]),
   );
 }
 
-/** What is said when: planned cues, or with a reading those that were said, and the remarks whose words are known. */
+/** What is said when: planned cues, or with a reading those that were said, and the ad-libs whose words are known. */
 export function saidLines(timeline: Timeline, reading: Reading | null): SaidLine[] {
   if (!reading) return timeline.cues.map(({ text, startSeconds, endSeconds }) => ({ text, startSeconds, endSeconds }));
   const cues = reading.cues.flatMap((cue): SaidLine[] =>
-    cue.saidAtSeconds === null || cue.endSeconds === null
+    cue.actualStart === null || cue.actualEnd === null
       ? []
-      : [{ text: cue.text, startSeconds: cue.saidAtSeconds, endSeconds: cue.endSeconds }],
+      : [{ text: cue.text, startSeconds: cue.actualStart, endSeconds: cue.actualEnd }],
   );
-  const remarks = reading.remarks.flatMap(({ text, startSeconds, endSeconds }) =>
+  const adLibs = reading.adLibs.flatMap(({ text, startSeconds, endSeconds }) =>
     text ? [{ text, startSeconds, endSeconds }] : [],
   );
-  return [...cues, ...remarks].sort((a, b) => a.startSeconds - b.startSeconds);
+  return [...cues, ...adLibs].sort((a, b) => a.startSeconds - b.startSeconds);
 }
 
 /**
@@ -246,7 +246,7 @@ export function chaptersOf(plan: ClassPlan, timeline: Timeline, reading: Reading
 /** Gives the time in the take at which a step began: by its first said cue, else by the drift before it. */
 function takenTimes(timeline: Timeline, reading: Reading | null): (seconds: Seconds, stepIndex: number) => Seconds {
   if (!reading) return (seconds) => seconds;
-  const saidAt = new Map(reading.cues.map((cue) => [cue.id, cue.saidAtSeconds]));
+  const saidAt = new Map(reading.cues.map((cue) => [cue.id, cue.actualStart]));
   return (seconds, stepIndex) => {
     const [from, to] = itemAt(timeline.steps, stepIndex).cueRange;
     for (let at = from; at < to; at++) {

@@ -28,8 +28,8 @@ describe('breaths as they were taken', () => {
     const { cues } = said(({ startSeconds }) => 3 + 1.1 * startSeconds);
     const breaths = breathsTaken(timeline, cues);
     expect(breaths.length).toBeGreaterThan(3);
-    for (const { plannedSeconds, takenSeconds } of breaths)
-      for (const taken of takenSeconds) expect(taken / plannedSeconds).toBeCloseTo(1.1, 2);
+    for (const { plannedSeconds, actualSeconds } of breaths)
+      for (const taken of actualSeconds) expect(taken / plannedSeconds).toBeCloseTo(1.1, 2);
   });
 
   it('do not hold an interruption for a long breath', () => {
@@ -37,8 +37,8 @@ describe('breaths as they were taken', () => {
     const from = itemAt(own, Math.floor(own.length / 2)).startSeconds;
     const { cues } = said(({ startSeconds }) => startSeconds + (startSeconds >= from ? 25 : 0));
     const found = breathsTaken(timeline, cues).find(({ step }) => step === led.step);
-    for (const taken of found?.takenSeconds ?? []) expect(taken / led.breathSeconds).toBeCloseTo(1, 2);
-    expect(found?.takenSeconds.length).toBeGreaterThanOrEqual(2);
+    for (const taken of found?.actualSeconds ?? []) expect(taken / led.breathSeconds).toBeCloseTo(1, 2);
+    expect(found?.actualSeconds.length).toBeGreaterThanOrEqual(2);
   });
 
   it('are not told of a step of which too little was said', () => {
@@ -48,10 +48,10 @@ describe('breaths as they were taken', () => {
 
   it('are the same ones in the figures of the take and in its report', () => {
     const reading = said(({ startSeconds }) => 3 + 0.93 * startSeconds);
-    const all = breathsTaken(timeline, reading.cues).flatMap(({ takenSeconds }) => takenSeconds);
-    expect(reading.totals.breathTakenSeconds).toBeCloseTo(median(all), 3);
-    const steps = reportOf(timeline, reading).steps.flatMap(({ breathTakenSeconds }) => breathTakenSeconds ?? []);
-    expect(Math.min(...steps)).toBeLessThanOrEqual(reading.totals.breathTakenSeconds ?? 0);
-    expect(Math.max(...steps)).toBeGreaterThanOrEqual(reading.totals.breathTakenSeconds ?? 0);
+    const all = breathsTaken(timeline, reading.cues).flatMap(({ actualSeconds }) => actualSeconds);
+    expect(reading.totals.breathActualSeconds).toBeCloseTo(median(all), 3);
+    const steps = reportOf(timeline, reading).steps.flatMap(({ breathActualSeconds }) => breathActualSeconds ?? []);
+    expect(Math.min(...steps)).toBeLessThanOrEqual(reading.totals.breathActualSeconds ?? 0);
+    expect(Math.max(...steps)).toBeGreaterThanOrEqual(reading.totals.breathActualSeconds ?? 0);
   });
 });

@@ -13,7 +13,7 @@ export interface StepBreaths {
   readonly step: string;
   readonly plannedSeconds: Seconds;
   /** The breaths as they were taken, one for each pair of lines that tells one. */
-  readonly takenSeconds: readonly Seconds[];
+  readonly actualSeconds: readonly Seconds[];
 }
 
 /**
@@ -22,7 +22,7 @@ export interface StepBreaths {
  * steps of which too little was said.
  */
 export function breathsTaken(timeline: Timeline, cues: readonly CueReading[]): StepBreaths[] {
-  const said = new Map(cues.map((cue) => [cue.id, cue.saidAtSeconds]));
+  const said = new Map(cues.map((cue) => [cue.id, cue.actualStart]));
   return timeline.steps.flatMap(({ step, breathSeconds, cueRange }): StepBreaths[] => {
     const before = new Map<string, { readonly planned: Seconds; readonly taken: Seconds }>();
     const ratios: number[] = [];
@@ -38,6 +38,6 @@ export function breathsTaken(timeline: Timeline, cues: readonly CueReading[]): S
     const usual = median(ratios);
     const even = ratios.filter((ratio) => ratio > 0 && Math.abs(ratio - usual) < UNEVEN * usual);
     if (breathSeconds === 0 || even.length < FEWEST_PAIRS) return [];
-    return [{ step, plannedSeconds: breathSeconds, takenSeconds: even.map((ratio) => breathSeconds * ratio) }];
+    return [{ step, plannedSeconds: breathSeconds, actualSeconds: even.map((ratio) => breathSeconds * ratio) }];
   });
 }

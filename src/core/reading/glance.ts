@@ -17,19 +17,19 @@ const POINTS = 48;
 const WORDS_AT_MOST = 5;
 const WORDS_CHARACTERS = 80;
 
-export function glanceOf({ cues, remarks, totals }: Reading): TakeGlance {
-  const said = cues.flatMap((cue) => (cue.saidAtSeconds === null ? [] : [cue.saidAtSeconds - cue.plannedSeconds]));
+export function glanceOf({ cues, adLibs, totals }: Reading): TakeGlance {
+  const said = cues.flatMap((cue) => (cue.actualStart === null ? [] : [cue.actualStart - cue.plannedStart]));
   const points = Math.min(POINTS, said.length);
   const drift = Array.from({ length: points }, (_, at) => {
     const place = points === 1 ? 0 : Math.round((at * (said.length - 1)) / (points - 1));
     return Math.round(itemAt(said, place) * 10);
   });
-  const words = remarks.flatMap(({ text }) => (text ? [shortened(text)] : []));
+  const words = adLibs.flatMap(({ text }) => (text ? [shortened(text)] : []));
   return {
-    offSeconds: Math.round(totals.runtimeSeconds) - Math.round(totals.plannedSeconds),
+    offSeconds: Math.round(totals.runtimeSeconds) - Math.round(totals.plannedRuntimeSeconds),
     runtimeSeconds: totals.runtimeSeconds,
     drift,
-    adLibs: remarks.length,
+    adLibs: adLibs.length,
     adLibWords: words.slice(0, WORDS_AT_MOST),
   };
 }

@@ -9,9 +9,9 @@ import {
   readAgain,
   readTake,
   withCue,
-  withoutRemark,
-  withRemarkSplit,
-  withRemarkText,
+  withoutAdLib,
+  withAdLibSplit,
+  withAdLibText,
   withSureTaken,
   type HandWork,
 } from '.';
@@ -26,25 +26,25 @@ const speech = timeline.cues.map((cue) => ({
 }));
 const evidence = { captions: null, speech, lengthSeconds: 320 };
 const reading = readTake(timeline, evidence);
-const again = (work: Pick<HandWork, 'corrections' | 'remarks'>) =>
+const again = (work: Pick<HandWork, 'corrections' | 'adLibs'>) =>
   readAgain(timeline, evidence, correctable(timeline, evidence), work);
 const [, second, third] = firstItems(reading.cues, 3);
 
 describe('work by hand', () => {
   it('sets when a cue was said, to the millisecond, never before the start', () => {
-    expect(withCue(NO_HAND_WORK, 'a', 1.23456).corrections).toEqual({ a: { saidAtSeconds: 1.235 } });
-    expect(withCue(NO_HAND_WORK, 'a', -3).corrections.a?.saidAtSeconds).toBe(0);
-    expect(withCue(NO_HAND_WORK, 'a', null).corrections.a?.saidAtSeconds).toBeNull();
+    expect(withCue(NO_HAND_WORK, 'a', 1.23456).corrections).toEqual({ a: { actualStart: 1.235 } });
+    expect(withCue(NO_HAND_WORK, 'a', -3).corrections.a?.actualStart).toBe(0);
+    expect(withCue(NO_HAND_WORK, 'a', null).corrections.a?.actualStart).toBeNull();
   });
 
   it('holds, and pulls the cues about it into place', () => {
     // Somebody says that the second line is where the third was found: the third cannot be there any more.
-    const work = withCue(NO_HAND_WORK, second.id, third.saidAtSeconds);
+    const work = withCue(NO_HAND_WORK, second.id, third.actualStart);
     const pulled = again(work);
-    expect(pulled.cues[1]).toMatchObject({ saidAtSeconds: third.saidAtSeconds, corrected: true, confidence: 1 });
-    expect(itemAt(pulled.cues, 2).saidAtSeconds).not.toBe(third.saidAtSeconds);
-    const later = pulled.cues.slice(8).map((cue) => cue.saidAtSeconds);
-    expect(later).toEqual(reading.cues.slice(8).map((cue) => cue.saidAtSeconds));
+    expect(pulled.cues[1]).toMatchObject({ actualStart: third.actualStart, corrected: true, confidence: 1 });
+    expect(itemAt(pulled.cues, 2).actualStart).not.toBe(third.actualStart);
+    const later = pulled.cues.slice(8).map((cue) => cue.actualStart);
+    expect(later).toEqual(reading.cues.slice(8).map((cue) => cue.actualStart));
   });
 
   it('takes the sure ones as found and leaves the others to be looked at, the least sure first', () => {
@@ -55,22 +55,22 @@ describe('work by hand', () => {
     expect(leastCertain(doubtful, 0.8).map(({ id }) => id)).toEqual([itemAt(reading.cues, 3).id, second.id]);
     const { corrections } = withSureTaken(NO_HAND_WORK, doubtful, 0.8);
     expect(Object.keys(corrections).length).toBe(reading.cues.length - 2);
-    expect(corrections[third.id]).toEqual({ saidAtSeconds: third.saidAtSeconds });
+    expect(corrections[third.id]).toEqual({ actualStart: third.actualStart });
   });
 
-  it('splits a remark off a cue, gives it words, and takes it away again', () => {
-    const at = (second.saidAtSeconds ?? 0) + 0.5;
-    const split = withRemarkSplit(NO_HAND_WORK, reading, second.id, at);
+  it('splits an ad-lib off a cue, gives it words, and takes it away again', () => {
+    const at = (second.actualStart ?? 0) + 0.5;
+    const split = withAdLibSplit(NO_HAND_WORK, reading, second.id, at);
     if (!split) throw new Error('not split');
     const once = again(split);
-    expect(itemAt(once.cues, 1).endSeconds).toBeCloseTo(at, 3);
-    expect(once.remarks).toContainEqual({ startSeconds: at, endSeconds: second.endSeconds, text: null });
-    const place = once.remarks.findIndex(({ startSeconds }) => startSeconds === at);
-    const named = again(withRemarkText(split, once, place, '  Only the kettle. '));
-    expect(itemAt(named.remarks, place).text).toBe('Only the kettle.');
-    expect(again(withoutRemark(split, once, place)).remarks.length).toBe(once.remarks.length - 1);
-    expect(withRemarkSplit(NO_HAND_WORK, reading, second.id, 0)).toBeNull();
-    expect(withRemarkSplit(NO_HAND_WORK, reading, 'nobody', at)).toBeNull();
+    expect(itemAt(once.cues, 1).actualEnd).toBeCloseTo(at, 3);
+    expect(once.adLibs).toContainEqual({ startSeconds: at, endSeconds: second.actualEnd, text: null });
+    const place = once.adLibs.findIndex(({ startSeconds }) => startSeconds === at);
+    const named = again(withAdLibText(split, once, place, '  Only the kettle. '));
+    expect(itemAt(named.adLibs, place).text).toBe('Only the kettle.');
+    expect(again(withoutAdLib(split, once, place)).adLibs.length).toBe(once.adLibs.length - 1);
+    expect(withAdLibSplit(NO_HAND_WORK, reading, second.id, 0)).toBeNull();
+    expect(withAdLibSplit(NO_HAND_WORK, reading, 'nobody', at)).toBeNull();
   });
 
   it('is undone by reading without it', () => {

@@ -3,12 +3,13 @@ export {
   leastCertain,
   NO_HAND_WORK,
   withCue,
-  withoutRemark,
-  withRemarkSplit,
-  withRemarkText,
+  withoutAdLib,
+  withAdLibSplit,
+  withAdLibText,
   withSureTaken,
 } from './hand-work';
 export { correct, readAgain, readingOf, readTake, withTimes } from './read-take';
+export { handWorkSince2 } from './migrate';
 export { checkReading } from './schema';
 export { glanceOf, type TakeGlance } from './glance';
 export { takeTimes } from './take-times';

@@ -1,18 +1,18 @@
-import type { CueEvidence, Remark } from '@/core/align';
+import type { CueEvidence, AdLib } from '@/core/align';
 import type { RecordingsMatch, SoundFigures } from '@/core/signal';
 import type { Interval, Seconds } from '@/core/units';
 
 export const READING_FORMAT = 'calm-count/reading';
-export const READING_VERSION = 1;
+export const READING_VERSION = 2;
 
 /** One cue measured against the take. */
 export interface CueReading {
   readonly id: string;
   readonly text: string;
-  readonly plannedSeconds: Seconds;
+  readonly plannedStart: Seconds;
   readonly status: 'said' | 'skipped';
-  readonly saidAtSeconds: Seconds | null;
-  readonly endSeconds: Seconds | null;
+  readonly actualStart: Seconds | null;
+  readonly actualEnd: Seconds | null;
   /** 0 (a guess) to 1 (sure); 1 where somebody corrected it by hand. */
   readonly confidence: number;
   readonly corrected: boolean;
@@ -24,20 +24,20 @@ export interface CueReading {
 export interface ReadingTotals {
   /** From the start of the recording to its end, or to the last word where its length is unknown. */
   readonly runtimeSeconds: Seconds;
-  readonly plannedSeconds: Seconds;
+  readonly plannedRuntimeSeconds: Seconds;
   readonly said: number;
   readonly skipped: number;
-  readonly remarks: number;
-  /** Share of the runtime in which cues and remarks were spoken. */
+  readonly adLibs: number;
+  /** Share of the runtime in which cues and ad-libs were spoken. */
   readonly talkShare: number;
   /** Breaths led in the plan's rounds, and how many of them had a cue that was said. */
   readonly breathsPlanned: number;
   readonly breathsHeard: number;
   /** Middle length of a breath, planned and as measured between the cues that lead it; `null` when too few were heard. */
   readonly breathPlannedSeconds: Seconds | null;
-  readonly breathTakenSeconds: Seconds | null;
+  readonly breathActualSeconds: Seconds | null;
   /** Actual less planned time, middle and at the last cue said; `null` when nothing was. */
-  readonly driftMiddleSeconds: Seconds | null;
+  readonly driftMedianSeconds: Seconds | null;
   readonly driftLastSeconds: Seconds | null;
 }
 
@@ -46,21 +46,21 @@ export interface Reading {
   readonly format: typeof READING_FORMAT;
   readonly version: typeof READING_VERSION;
   readonly cues: readonly CueReading[];
-  readonly remarks: readonly Remark[];
+  readonly adLibs: readonly AdLib[];
   readonly totals: ReadingTotals;
 }
 
 /** What somebody set by hand: when a cue was said, and for how long where they cut it, or that it was not. */
 export interface Correction {
-  readonly saidAtSeconds: Seconds | null;
+  readonly actualStart: Seconds | null;
   readonly lengthSeconds?: Seconds;
 }
 
 /** Corrections by cue id. */
 export type Corrections = Readonly<Record<string, Correction>>;
 
-export const CUT_REASONS = ['head', 'tail', 'silence', 'remark', 'fluff'] as const;
-/** Why a stretch is cut out: before and after the class, dead air, a remark chosen, something marked by hand. */
+export const CUT_REASONS = ['head', 'tail', 'silence', 'ad-lib', 'fluff'] as const;
+/** Why a stretch is cut out: before and after the class, dead air, an ad-lib chosen, something marked by hand. */
 export type CutReason = (typeof CUT_REASONS)[number];
 
 /** A stretch of the recording that is left out of the cut version, if it is on. Cuts may meet or overlap. */
@@ -72,8 +72,8 @@ export interface Cut extends Interval {
 /** All that somebody did to a reading by hand. */
 export interface HandWork {
   readonly corrections: Corrections;
-  /** Remarks as they were left; `null` where they are as they were found. */
-  readonly remarks: readonly Remark[] | null;
+  /** Ad-libs as they were left; `null` where they are as they were found. */
+  readonly adLibs: readonly AdLib[] | null;
   /** What is cut out, as it was left; `null` where nobody has cut. */
   readonly cuts: readonly Cut[] | null;
 }

@@ -18,14 +18,14 @@ export function readTake(
   corrections: Corrections = {},
   hearing: Hearing = {},
 ): Reading {
-  return readAgain(timeline, evidence, correctable(timeline, evidence, hearing), { corrections, remarks: null });
+  return readAgain(timeline, evidence, correctable(timeline, evidence, hearing), { corrections, adLibs: null });
 }
 
 /** The reading that an alignment gives. */
 export function readingOf(
   timeline: Timeline,
   evidence: Evidence,
-  { found, unsaid, remarks }: Alignment,
+  { found, unsaid, adLibs }: Alignment,
   corrections: Corrections = {},
 ): Reading {
   const byCue = new Map(found.map((cue) => [cue.cueId, cue]));
@@ -35,10 +35,10 @@ export function readingOf(
     return {
       id: cue.id,
       text: cue.text,
-      plannedSeconds: cue.startSeconds,
+      plannedStart: cue.startSeconds,
       status: match ? 'said' : 'skipped',
-      saidAtSeconds: match?.startSeconds ?? null,
-      endSeconds: match?.endSeconds ?? null,
+      actualStart: match?.startSeconds ?? null,
+      actualEnd: match?.endSeconds ?? null,
       confidence: match?.confidence ?? sure.get(cue.id) ?? 0.5,
       corrected: false,
       evidence: match?.evidence ?? null,
@@ -49,8 +49,8 @@ export function readingOf(
       format: READING_FORMAT,
       version: READING_VERSION,
       cues,
-      remarks,
-      totals: totalsOf(timeline, cues, remarks, evidence.lengthSeconds),
+      adLibs,
+      totals: totalsOf(timeline, cues, adLibs, evidence.lengthSeconds),
     },
     timeline,
     corrections,
@@ -69,23 +69,23 @@ export function correct(
   const cues = reading.cues.map((cue): CueReading => {
     const correction = Object.hasOwn(corrections, cue.id) ? corrections[cue.id] : undefined;
     if (!correction) return cue;
-    const { saidAtSeconds, lengthSeconds: cut } = correction;
-    const found = cue.saidAtSeconds !== null && cue.endSeconds !== null ? cue.endSeconds - cue.saidAtSeconds : null;
+    const { actualStart, lengthSeconds: cut } = correction;
+    const found = cue.actualStart !== null && cue.actualEnd !== null ? cue.actualEnd - cue.actualStart : null;
     const length = cut ?? found ?? lengths.get(cue.id) ?? 1;
     return {
       ...cue,
-      status: saidAtSeconds === null ? 'skipped' : 'said',
-      saidAtSeconds,
-      endSeconds: saidAtSeconds === null ? null : wholeMilliseconds(saidAtSeconds + length),
+      status: actualStart === null ? 'skipped' : 'said',
+      actualStart,
+      actualEnd: actualStart === null ? null : wholeMilliseconds(actualStart + length),
       confidence: 1,
       corrected: true,
       evidence: null,
     };
   });
-  return { ...reading, cues, totals: totalsOf(timeline, cues, reading.remarks, lengthSeconds) };
+  return { ...reading, cues, totals: totalsOf(timeline, cues, reading.adLibs, lengthSeconds) };
 }
 
-/** A reading whose lines and remarks lie elsewhere: `place` gives each its new stretch, or `null` where it is gone. */
+/** A reading whose lines and ad-libs lie elsewhere: `place` gives each its new stretch, or `null` where it is gone. */
 export function withTimes(
   reading: Reading,
   timeline: Timeline,
@@ -93,31 +93,31 @@ export function withTimes(
   lengthSeconds: number,
 ): Reading {
   const cues = reading.cues.map((cue): CueReading => {
-    const { saidAtSeconds, endSeconds } = cue;
-    const placed = saidAtSeconds === null || endSeconds === null ? null : place(saidAtSeconds, endSeconds);
+    const { actualStart, actualEnd } = cue;
+    const placed = actualStart === null || actualEnd === null ? null : place(actualStart, actualEnd);
     return placed
-      ? { ...cue, saidAtSeconds: placed.startSeconds, endSeconds: placed.endSeconds }
-      : { ...cue, status: 'skipped', saidAtSeconds: null, endSeconds: null };
+      ? { ...cue, actualStart: placed.startSeconds, actualEnd: placed.endSeconds }
+      : { ...cue, status: 'skipped', actualStart: null, actualEnd: null };
   });
-  const remarks = reading.remarks.flatMap((remark) => {
-    const placed = place(remark.startSeconds, remark.endSeconds);
-    return placed ? [{ ...remark, ...placed }] : [];
+  const adLibs = reading.adLibs.flatMap((adLib) => {
+    const placed = place(adLib.startSeconds, adLib.endSeconds);
+    return placed ? [{ ...adLib, ...placed }] : [];
   });
-  return { ...reading, cues, remarks, totals: totalsOf(timeline, cues, remarks, lengthSeconds) };
+  return { ...reading, cues, adLibs, totals: totalsOf(timeline, cues, adLibs, lengthSeconds) };
 }
 
 /**
  * A take read again after somebody worked on it: what they set holds, and sound puts the cues about it into place.
- * Remarks that were left by hand stay as they were left.
+ * Ad-libs that were left by hand stay as they were left.
  */
 export function readAgain(
   timeline: Timeline,
   evidence: Evidence,
   take: Correctable,
-  { corrections, remarks }: Omit<HandWork, 'cuts'>,
+  { corrections, adLibs }: Omit<HandWork, 'cuts'>,
 ): Reading {
-  const set = new Map(Object.entries(corrections).map(([id, { saidAtSeconds }]) => [id, saidAtSeconds]));
+  const set = new Map(Object.entries(corrections).map(([id, { actualStart }]) => [id, actualStart]));
   const read = readingOf(timeline, evidence, take.withSet(set), corrections);
-  if (remarks === null) return read;
-  return { ...read, remarks, totals: totalsOf(timeline, read.cues, remarks, evidence.lengthSeconds) };
+  if (adLibs === null) return read;
+  return { ...read, adLibs, totals: totalsOf(timeline, read.cues, adLibs, evidence.lengthSeconds) };
 }

@@ -14,10 +14,10 @@ const readingSchema = shape({
     shape({
       id: text(200),
       text: text(20_000),
-      plannedSeconds: seconds(),
+      plannedStart: seconds(),
       status: oneOf(['said', 'skipped'] as const),
-      saidAtSeconds: seconds().nullable(),
-      endSeconds: seconds().nullable(),
+      actualStart: seconds().nullable(),
+      actualEnd: seconds().nullable(),
       confidence: within({ min: 0, max: 1 }),
       corrected: boolean(),
       evidence: shape({
@@ -30,7 +30,7 @@ const readingSchema = shape({
     }),
     20_000,
   ),
-  remarks: list(
+  adLibs: list(
     shape({ startSeconds: seconds(), endSeconds: seconds(), text: text(20_000).nullable() }).noUnknown(false),
     20_000,
   ),

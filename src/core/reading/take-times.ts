@@ -7,11 +7,11 @@ import type { Reading } from './model';
 export function takeTimes(timeline: Timeline, reading: Reading | null): (planned: Seconds) => Seconds {
   if (!reading) return (planned) => planned;
   const anchors: Anchor[] = [];
-  for (const { plannedSeconds, saidAtSeconds } of reading.cues) {
+  for (const { plannedStart, actualStart } of reading.cues) {
     const before = anchors.at(-1);
-    if (saidAtSeconds === null) continue;
-    if (before && (saidAtSeconds <= before.takenSeconds || plannedSeconds <= before.plannedSeconds)) continue;
-    anchors.push({ plannedSeconds, takenSeconds: saidAtSeconds });
+    if (actualStart === null) continue;
+    if (before && (actualStart <= before.actualStart || plannedStart <= before.plannedStart)) continue;
+    anchors.push({ plannedStart, actualStart: actualStart });
   }
   const expected = expectation(anchors);
   const end = Math.max(reading.totals.runtimeSeconds, timeline.runtimeSeconds);

@@ -54,13 +54,13 @@ function judgeRun(
 }
 
 /**
- * When the lines of a step were heard among the remarks, in their order: by their words where remarks have words, else
+ * When the lines of a step were heard among the ad-libs, in their order: by their words where ad-libs have words, else
  * by how long they are and how they follow each other. `null` where they were not.
  */
 function heardElsewhere(timeline: Timeline, step: TimedStep, reading: Reading): Seconds | null {
   const cues = timeline.cues.slice(...step.cueRange);
-  const { remarks } = reading;
-  const worded = remarks.filter(({ text }) => text !== null);
+  const { adLibs } = reading;
+  const worded = adLibs.filter(({ text }) => text !== null);
   if (worded.length > 0) {
     const all = worded.map(({ text }) => wordsIn(text ?? ''));
     const hits = cues.map((cue) => all.findIndex((words) => alike(wordsIn(cue.text), words)));
@@ -71,10 +71,8 @@ function heardElsewhere(timeline: Timeline, step: TimedStep, reading: Reading): 
   }
   if (cues.length < LEAST_LINES) return null;
   const tempo = tempoOf(reading);
-  for (const { startSeconds } of remarks) {
-    const hits = cues.filter((cue) =>
-      remarks.some((remark) => fits(cue, itemAt(cues, 0), remark, startSeconds, tempo)),
-    );
+  for (const { startSeconds } of adLibs) {
+    const hits = cues.filter((cue) => adLibs.some((adLib) => fits(cue, itemAt(cues, 0), adLib, startSeconds, tempo)));
     if (hits.length >= LEAST_LINES && hits.length >= HEARD_ELSEWHERE * cues.length) return startSeconds;
   }
   return null;
@@ -83,20 +81,20 @@ function heardElsewhere(timeline: Timeline, step: TimedStep, reading: Reading): 
 function fits(
   cue: Cue,
   first: Cue,
-  remark: { readonly startSeconds: Seconds; readonly endSeconds: Seconds },
+  adLib: { readonly startSeconds: Seconds; readonly endSeconds: Seconds },
   from: Seconds,
   tempo: number,
 ): boolean {
   const offset = tempo * (cue.startSeconds - first.startSeconds);
-  const length = (remark.endSeconds - remark.startSeconds) / Math.max(0.2, cue.endSeconds - cue.startSeconds);
-  return Math.abs(remark.startSeconds - from - offset) <= Math.max(0.8, 0.06 * offset) && length > 0.6 && length < 1.6;
+  const length = (adLib.endSeconds - adLib.startSeconds) / Math.max(0.2, cue.endSeconds - cue.startSeconds);
+  return Math.abs(adLib.startSeconds - from - offset) <= Math.max(0.8, 0.06 * offset) && length > 0.6 && length < 1.6;
 }
 
 function tempoOf({ cues }: Reading): number {
-  const said = cues.filter(({ saidAtSeconds }) => saidAtSeconds !== null);
-  const ratios = said.slice(1).flatMap(({ plannedSeconds, saidAtSeconds }, index) => {
-    const planned = plannedSeconds - itemAt(said, index).plannedSeconds;
-    return planned > 2 ? [((saidAtSeconds ?? 0) - (itemAt(said, index).saidAtSeconds ?? 0)) / planned] : [];
+  const said = cues.filter(({ actualStart }) => actualStart !== null);
+  const ratios = said.slice(1).flatMap(({ plannedStart, actualStart }, index) => {
+    const planned = plannedStart - itemAt(said, index).plannedStart;
+    return planned > 2 ? [((actualStart ?? 0) - (itemAt(said, index).actualStart ?? 0)) / planned] : [];
   });
   return ratios.length > 0 ? median(ratios) : 1;
 }
@@ -107,8 +105,8 @@ function wordsIn(text: string): ReadonlySet<string> {
   return new Set(words.filter((word) => word.length > 3 || countSyllables(word) > 1));
 }
 
-function alike(cue: ReadonlySet<string>, remark: ReadonlySet<string>): boolean {
+function alike(cue: ReadonlySet<string>, adLib: ReadonlySet<string>): boolean {
   if (cue.size === 0) return false;
-  const shared = [...cue].filter((word) => remark.has(word)).length;
-  return shared >= Math.max(1, 0.7 * cue.size) && shared >= 0.4 * remark.size;
+  const shared = [...cue].filter((word) => adLib.has(word)).length;
+  return shared >= Math.max(1, 0.7 * cue.size) && shared >= 0.4 * adLib.size;
 }

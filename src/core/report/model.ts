@@ -21,7 +21,7 @@ export interface StepReading {
   readonly rounds: readonly SideRounds[];
   /** Planned, and as measured between the lines that lead it; `null` where no breath leads or too few were said. */
   readonly breathPlannedSeconds: Seconds | null;
-  readonly breathTakenSeconds: Seconds | null;
+  readonly breathActualSeconds: Seconds | null;
   /** From its first line to its first counted round. */
   readonly teachPlannedSeconds: Seconds | null;
   readonly teachTakenSeconds: Seconds | null;

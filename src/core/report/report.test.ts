@@ -52,14 +52,14 @@ describe('what a reading tells of its steps', () => {
 
   it('measures breath, teaching and when a step began', () => {
     for (const step of report.steps) {
-      if (step.breathTakenSeconds !== null)
-        expect(step.breathTakenSeconds / (step.breathPlannedSeconds ?? 0)).toBeCloseTo(TEMPO, 1);
+      if (step.breathActualSeconds !== null)
+        expect(step.breathActualSeconds / (step.breathPlannedSeconds ?? 0)).toBeCloseTo(TEMPO, 1);
       if (step.teachTakenSeconds !== null)
         expect(step.teachTakenSeconds / (step.teachPlannedSeconds ?? 0)).toBeCloseTo(TEMPO, 1);
       if (step.startsAtSeconds !== null)
         expect(Math.abs(step.startsAtSeconds - 4 - TEMPO * step.plannedStartSeconds)).toBeLessThan(1.5);
     }
-    expect(report.steps.filter((step) => step.breathTakenSeconds !== null).length).toBeGreaterThan(3);
+    expect(report.steps.filter((step) => step.breathActualSeconds !== null).length).toBeGreaterThan(3);
     expect(report.steps.filter((step) => step.teachTakenSeconds !== null).length).toBeGreaterThan(2);
   });
 
@@ -140,8 +140,8 @@ describe('where take and plan differ in kind', () => {
     );
     // Where nobody knows its words, by how long its lines are and how they follow each other; not by any speech at all.
     const reading = taken(without);
-    const heard = (remarks: readonly { startSeconds: number; endSeconds: number }[]) =>
-      reportOf(timeline, { ...reading, remarks: remarks.map((one) => ({ ...one, text: null })) }).differences;
+    const heard = (adLibs: readonly { startSeconds: number; endSeconds: number }[]) =>
+      reportOf(timeline, { ...reading, adLibs: adLibs.map((one) => ({ ...one, text: null })) }).differences;
     expect(heard(later)).toContainEqual(expect.objectContaining({ kind: 'moved', step: heron.step }));
     const even = later.map((_, at) => ({ startSeconds: end + 3 * at, endSeconds: end + 3 * at + 1 }));
     expect(heard(even)).toEqual([expect.objectContaining({ kind: 'left-out', step: heron.step })]);

@@ -3,7 +3,7 @@ import type { TimedStep, Timeline } from '@/core/timeline';
 import { itemAt, median, type Interval, type Seconds } from '@/core/units';
 import type { Side } from '@/core/words';
 import type { Difference, SideRounds } from './model';
-import { remarkSeconds, type SaidCue } from './said';
+import { adLibSeconds, type SaidCue } from './said';
 
 /** The counted rounds of one side, or of both where they alternate, on the plan's clock. */
 interface Stretch extends Interval {
@@ -89,9 +89,9 @@ function judge(
   reading: Reading,
 ): { rounds: number; differences: Difference[] } {
   const round = tempo * step.roundSeconds;
-  const spoken = remarkSeconds(reading, { startSeconds: from, endSeconds: to });
+  const spoken = adLibSeconds(reading, { startSeconds: from, endSeconds: to });
   const extra = taken - tempo * planned;
-  // Remarks said in the middle of extra time may be the cues of extra rounds: only what they leave is asked to be whole.
+  // Ad-libs said in the middle of extra time may be the cues of extra rounds: only what they leave is asked to be whole.
   for (const left of extra > 0 && spoken > 0 ? [extra, extra - spoken] : [extra]) {
     const count = Math.round(left / round);
     if (Math.abs(left) < LEAST_OF_A_ROUND * round || Math.abs(left / round - count) > FROM_WHOLE) continue;

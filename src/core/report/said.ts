@@ -15,12 +15,12 @@ export function saidCues(timeline: Timeline, reading: Reading): SaidCue[] {
   const found = new Map(reading.cues.map((cue) => [cue.id, cue]));
   return timeline.cues.flatMap((cue, at): SaidCue[] => {
     const one = found.get(cue.id);
-    if (!one || one.saidAtSeconds === null || one.endSeconds === null) return [];
-    return [{ at, cue, saidSeconds: one.saidAtSeconds, endSeconds: one.endSeconds }];
+    if (!one || one.actualStart === null || one.actualEnd === null) return [];
+    return [{ at, cue, saidSeconds: one.actualStart, endSeconds: one.actualEnd }];
   });
 }
 
-/** Seconds of a stretch that remarks take. */
-export function remarkSeconds(reading: Reading, within: Interval): Seconds {
-  return reading.remarks.reduce((sum, remark) => sum + overlapSeconds(remark, within), 0);
+/** Seconds of a stretch that ad-libs take. */
+export function adLibSeconds(reading: Reading, within: Interval): Seconds {
+  return reading.adLibs.reduce((sum, adLib) => sum + overlapSeconds(adLib, within), 0);
 }

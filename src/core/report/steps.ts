@@ -15,7 +15,7 @@ export function readSteps(
   reading: Reading,
 ): { readonly steps: readonly StepReading[]; readonly differences: readonly Difference[] } {
   const differences: Difference[] = [];
-  const breaths = new Map(breathsTaken(timeline, reading.cues).map((one) => [one.step, median(one.takenSeconds)]));
+  const breaths = new Map(breathsTaken(timeline, reading.cues).map((one) => [one.step, median(one.actualSeconds)]));
   const steps = timeline.steps.map((step): StepReading => {
     const [from, to] = step.cueRange;
     const own = said.filter(({ at }) => at >= from && at < to);
@@ -34,7 +34,7 @@ export function readSteps(
       plannedStartSeconds: step.startSeconds,
       rounds: counted.rounds,
       breathPlannedSeconds: step.breathSeconds > 0 && step.rounds > 0 ? step.breathSeconds : null,
-      breathTakenSeconds: breath === undefined ? null : wholeMilliseconds(breath),
+      breathActualSeconds: breath === undefined ? null : wholeMilliseconds(breath),
       teachPlannedSeconds: step.teachSeconds >= LEAST_TEACHING ? step.teachSeconds : null,
       teachTakenSeconds: teaching === null ? null : wholeMilliseconds(teaching),
     };

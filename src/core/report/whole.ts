@@ -17,7 +17,7 @@ export function talkBySection(timeline: Timeline, said: readonly SaidCue[], read
   const toTake = takeTimes(timeline, reading);
   const spoken: Interval[] = [
     ...said.map(({ saidSeconds, endSeconds }) => ({ startSeconds: saidSeconds, endSeconds })),
-    ...reading.remarks,
+    ...reading.adLibs,
   ];
   return timeline.sections.map((section, index) => {
     const last = index === timeline.sections.length - 1;
@@ -52,7 +52,7 @@ export function longSilences(
     length > planned + Math.max(beyondSeconds, BEYOND_PLAN.share * planned);
   const spoken = [
     ...said.map(({ at, saidSeconds, endSeconds }) => ({ at, startSeconds: saidSeconds, endSeconds })),
-    ...reading.remarks.map(({ startSeconds, endSeconds }) => ({ at: -1, startSeconds, endSeconds })),
+    ...reading.adLibs.map(({ startSeconds, endSeconds }) => ({ at: -1, startSeconds, endSeconds })),
   ].sort((a, b) => a.startSeconds - b.startSeconds);
   const silences: Silence[] = [];
   let until = 0;
@@ -70,7 +70,7 @@ export function longSilences(
   return silences.sort((a, b) => b.endSeconds - b.startSeconds - (a.endSeconds - a.startSeconds));
 }
 
-/** The silence that the plan has between one said cue and another; beside a remark, what it has about it. */
+/** The silence that the plan has between one said cue and another; beside an ad-lib, what it has about it. */
 function plannedSilence(timeline: Timeline, before: number, after: number): Seconds {
   const from = before < 0 ? 0 : itemAt(timeline.cues, before).endSeconds;
   const next = after < 0 ? before + 1 : after;

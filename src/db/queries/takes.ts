@@ -26,7 +26,7 @@ export interface StoredTake extends TakeSummary {
   readonly soundId: string | null;
   readonly reading: Reading;
   readonly corrections: Corrections;
-  readonly remarks: HandWork['remarks'];
+  readonly adLibs: HandWork['adLibs'];
   readonly cuts: HandWork['cuts'];
   readonly revision: number;
 }
@@ -51,7 +51,7 @@ export interface TakeRow {
 export interface HandWorkRow {
   readonly readingText: string;
   readonly correctionsText: string;
-  readonly remarksText: string | null;
+  readonly adLibsText: string | null;
   readonly cutsText: string | null;
 }
 
@@ -99,7 +99,7 @@ export async function findTake(db: Database, studioId: string, id: string): Prom
       soundId: takes.soundId,
       reading: readings.reading,
       corrections: readings.corrections,
-      remarks: readings.remarks,
+      adLibs: readings.adLibs,
       cuts: readings.cuts,
       revision: readings.revision,
     })
@@ -188,7 +188,7 @@ export async function updateReading(
       reading: json(work.readingText),
       glance: json(work.glanceText),
       corrections: json(work.correctionsText),
-      remarks: work.remarksText === null ? null : json(work.remarksText),
+      adLibs: work.adLibsText === null ? null : json(work.adLibsText),
       cuts: work.cutsText === null ? null : json(work.cutsText),
       revision: sql`${readings.revision} + 1`,
       lastSaveId: base.saveId ?? null,

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { withCut, withCutAt } from '@/core/cuts';
 import {
   withCue,
-  withoutRemark,
-  withRemarkSplit,
-  withRemarkText,
+  withoutAdLib,
+  withAdLibSplit,
+  withAdLibText,
   type Cut,
   type HandWork,
   type Reading,
@@ -40,26 +40,22 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
     return <CutDock cut={row.cut} playSeconds={playSeconds} onChange={put} />;
   }
   const cutOut = ({ startSeconds, endSeconds }: Interval): void => {
-    const cut: Cut = { startSeconds, endSeconds, reason: row.kind === 'remark' ? 'remark' : 'fluff', on: true };
+    const cut: Cut = { startSeconds, endSeconds, reason: row.kind === 'ad-lib' ? 'ad-lib' : 'fluff', on: true };
     onChange({ ...work, cuts: withCut(work.cuts ?? [], cut) });
   };
-  if (row.kind === 'remark') {
+  if (row.kind === 'ad-lib') {
     return (
       <section aria-label="The ad-lib" className="py-3">
-        <h2 className="font-semibold">Ad-lib at {formatClock(row.remark.startSeconds)}</h2>
-        <RemarkWords
+        <h2 className="font-semibold">Ad-lib at {formatClock(row.adLib.startSeconds)}</h2>
+        <AdLibWords
           key={row.key}
-          text={row.remark.text ?? ''}
-          onSet={(text) => onChange(withRemarkText(work, reading, row.at, text))}
+          text={row.adLib.text ?? ''}
+          onSet={(text) => onChange(withAdLibText(work, reading, row.at, text))}
         />
-        <button
-          type="button"
-          className="btn btn-sm mt-2"
-          onClick={() => onChange(withoutRemark(work, reading, row.at))}
-        >
+        <button type="button" className="btn btn-sm mt-2" onClick={() => onChange(withoutAdLib(work, reading, row.at))}>
           Not an ad-lib
         </button>
-        <button type="button" className="btn btn-sm mt-2 ml-2" onClick={() => cutOut(row.remark)}>
+        <button type="button" className="btn btn-sm mt-2 ml-2" onClick={() => cutOut(row.adLib)}>
           Cut it out
         </button>
       </section>
@@ -67,15 +63,15 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
   }
   const { cue } = row;
   const set = (seconds: Seconds | null): void => onChange(withCue(work, cue.id, seconds));
-  const base = cue.saidAtSeconds ?? cue.plannedSeconds;
-  const split = withRemarkSplit(work, reading, cue.id, playSeconds);
+  const base = cue.actualStart ?? cue.plannedStart;
+  const split = withAdLibSplit(work, reading, cue.id, playSeconds);
   return (
     <section aria-label="The line" className="py-3">
       <p className="font-serif text-xl">{cue.text}</p>
       <p className="quiet-ink mb-2 text-sm">
         {cue.corrected
           ? 'Set by hand'
-          : `${cue.saidAtSeconds === null ? 'Not found in the take' : 'Found'}, ${Math.round(cue.confidence * 100)} % certain`}
+          : `${cue.actualStart === null ? 'Not found in the take' : 'Found'}, ${Math.round(cue.confidence * 100)} % certain`}
         {cue.evidence && <span className="block">{evidenceSentence(cue.evidence)}</span>}
       </p>
       <ExactTime key={`${cue.id} ${base}`} label="Said at" seconds={base} onSet={set} />
@@ -90,7 +86,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
         <button type="button" className="btn btn-sm" onClick={() => set(playSeconds)}>
           Set to {formatExactClock(playSeconds)}
         </button>
-        {cue.saidAtSeconds === null ? (
+        {cue.actualStart === null ? (
           !cue.corrected && (
             <button type="button" className="btn btn-sm" onClick={() => set(null)}>
               Confirm: not said
@@ -99,7 +95,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
         ) : (
           <>
             {!cue.corrected && (
-              <button type="button" className="btn btn-sm" onClick={() => set(cue.saidAtSeconds)}>
+              <button type="button" className="btn btn-sm" onClick={() => set(cue.actualStart)}>
                 Confirm
               </button>
             )}
@@ -109,7 +105,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
             <button
               type="button"
               className="btn btn-sm"
-              onClick={() => cutOut({ startSeconds: base, endSeconds: cue.endSeconds ?? base })}
+              onClick={() => cutOut({ startSeconds: base, endSeconds: cue.actualEnd ?? base })}
             >
               Cut it out
             </button>
@@ -125,7 +121,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
   );
 }
 
-function RemarkWords({ text, onSet }: { readonly text: string; readonly onSet: (text: string) => void }) {
+function AdLibWords({ text, onSet }: { readonly text: string; readonly onSet: (text: string) => void }) {
   const [typed, setTyped] = useState(text);
   return (
     <form

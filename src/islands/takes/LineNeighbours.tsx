@@ -26,9 +26,7 @@ export function LineNeighbours({ rows, row, onChoose }: Props) {
   const points = rows.flatMap((one): Point[] => {
     const place = one.kind === 'cue' ? placeOf(one) : null;
     if (one.kind !== 'cue' || !place) return [];
-    return [
-      { key: one.key, plannedSeconds: one.cue.plannedSeconds, drift: place.startSeconds - one.cue.plannedSeconds },
-    ];
+    return [{ key: one.key, plannedSeconds: one.cue.plannedStart, drift: place.startSeconds - one.cue.plannedStart }];
   });
   const lines = rows.filter(({ kind }) => kind === 'cue');
   const at = row ? lines.indexOf(row) : -1;
@@ -58,7 +56,7 @@ function Neighbour({
   readonly onChoose: (row: Row) => void;
 }) {
   const place = placeOf(row);
-  const drift = place ? formatDifference(place.startSeconds - row.cue.plannedSeconds) : 'skipped';
+  const drift = place ? formatDifference(place.startSeconds - row.cue.plannedStart) : 'skipped';
   return (
     <li>
       <button

@@ -284,28 +284,28 @@ function useEnvelope(take: Take): Uint8Array | null {
 
 function Figures({ reading, targetSeconds }: { readonly reading: Reading; readonly targetSeconds: number }) {
   const { totals } = reading;
-  const off = Math.round(totals.runtimeSeconds) - Math.round(totals.plannedSeconds);
+  const off = Math.round(totals.runtimeSeconds) - Math.round(totals.plannedRuntimeSeconds);
   return (
     <section
       aria-label="Figures of the take"
       className="bg-base-100 border-base-300 shrink-0 border-b px-5 py-1.5 max-md:px-3"
     >
       <dl className="flex flex-wrap gap-x-8 gap-y-1 max-md:gap-x-4">
-        <Figure label="planned" value={formatClock(totals.plannedSeconds)} big />
+        <Figure label="planned" value={formatClock(totals.plannedRuntimeSeconds)} big />
         <Figure label="actual" value={formatClock(totals.runtimeSeconds)} big />
         <Figure label="vs plan" value={formatDifference(off)} big />
         <Figure roomy label="target" value={formatClock(targetSeconds)} />
         <Figure roomy label="said" value={`${totals.said} of ${reading.cues.length}`} />
         <Figure roomy label="skipped" value={String(totals.skipped)} />
-        <Figure roomy label="ad-libs" value={String(totals.remarks)} />
+        <Figure roomy label="ad-libs" value={String(totals.adLibs)} />
         <Figure roomy label="talk" value={`${Math.round(totals.talkShare * 100)} %`} />
         <Figure
           roomy
           label="breath, planned and actual"
           value={
-            totals.breathTakenSeconds === null || totals.breathPlannedSeconds === null
+            totals.breathActualSeconds === null || totals.breathPlannedSeconds === null
               ? 'too few heard'
-              : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathTakenSeconds.toFixed(1)} s`
+              : `${totals.breathPlannedSeconds.toFixed(1)} s · ${totals.breathActualSeconds.toFixed(1)} s`
           }
         />
         <Figure

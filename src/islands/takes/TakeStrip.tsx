@@ -88,10 +88,10 @@ function near(row: Row, seconds: Seconds): boolean {
 /** Where a row is in the take; `null` for a line that was not said. */
 export function placeOf(row: Row): { readonly startSeconds: Seconds; readonly endSeconds: Seconds } | null {
   if (row.kind === 'step') return null;
-  if (row.kind === 'remark') return row.remark;
+  if (row.kind === 'ad-lib') return row.adLib;
   if (row.kind === 'cut') return row.cut;
-  const { saidAtSeconds, endSeconds } = row.cue;
-  return saidAtSeconds === null ? null : { startSeconds: saidAtSeconds, endSeconds: endSeconds ?? saidAtSeconds };
+  const { actualStart, actualEnd } = row.cue;
+  return actualStart === null ? null : { startSeconds: actualStart, endSeconds: actualEnd ?? actualStart };
 }
 
 interface LineProps {
@@ -105,8 +105,8 @@ interface LineProps {
 const Line = memo(function Line({ row, chosen, envelope, playSeconds, onChoose }: LineProps) {
   const place = placeOf(row);
   const cue = row.kind === 'cue' ? row.cue : null;
-  const drift = cue && place ? place.startSeconds - cue.plannedSeconds : null;
-  const text = cue ? cue.text : (row.kind === 'remark' && row.remark.text) || null;
+  const drift = cue && place ? place.startSeconds - cue.plannedStart : null;
+  const text = cue ? cue.text : (row.kind === 'ad-lib' && row.adLib.text) || null;
   const cut = row.kind === 'cut' ? row.cut : null;
   const said = place ? formatClock(place.startSeconds) : 'skipped';
   return (
@@ -116,10 +116,10 @@ const Line = memo(function Line({ row, chosen, envelope, playSeconds, onChoose }
       aria-label={
         cue ? `“${cue.text}”, ${place ? `said at ${said}` : 'skipped'}` : `${cut ? 'cut' : 'ad-lib'} at ${said}`
       }
-      className={`grid min-h-11 w-full grid-cols-[3.2rem_44px_4.2rem_minmax(0,1fr)_auto] items-center gap-x-1 py-1 text-left xl:grid-cols-[3.5rem_44px_4.5rem_150px_minmax(0,1fr)_auto] ${chosen ? 'bg-base-200 outline-accent -outline-offset-2 outline-2' : row.kind === 'remark' ? 'bg-secondary/50' : cut ? 'border-accent border-l-4 border-dashed' : 'hover:bg-base-200'}`}
+      className={`grid min-h-11 w-full grid-cols-[3.2rem_44px_4.2rem_minmax(0,1fr)_auto] items-center gap-x-1 py-1 text-left xl:grid-cols-[3.5rem_44px_4.5rem_150px_minmax(0,1fr)_auto] ${chosen ? 'bg-base-200 outline-accent -outline-offset-2 outline-2' : row.kind === 'ad-lib' ? 'bg-secondary/50' : cut ? 'border-accent border-l-4 border-dashed' : 'hover:bg-base-200'}`}
       onClick={() => onChoose(row)}
     >
-      <span className="quiet-ink text-right">{cue ? formatClock(cue.plannedSeconds) : ''}</span>
+      <span className="quiet-ink text-right">{cue ? formatClock(cue.plannedStart) : ''}</span>
       <Tie drift={drift} />
       <span className={`flex items-center gap-1 font-semibold ${place ? '' : 'text-accent'}`}>
         {place && <Play size={12} aria-hidden />}
@@ -129,7 +129,7 @@ const Line = memo(function Line({ row, chosen, envelope, playSeconds, onChoose }
         {envelope && place && <Wave envelope={envelope} {...place} playSeconds={playSeconds} />}
       </span>
       <span className={`min-w-0 px-1 font-serif text-lg leading-snug ${place ? '' : 'line-through opacity-80'}`}>
-        {row.kind === 'remark' && <span className="mr-2 font-sans text-sm font-semibold">ad-lib</span>}
+        {row.kind === 'ad-lib' && <span className="mr-2 font-sans text-sm font-semibold">ad-lib</span>}
         {cut ? (
           <span className={`font-sans text-base ${cut.on ? '' : 'quiet-ink'}`}>
             {cut.on ? 'cut out' : 'a cut that is switched off'}: {CUT_NAMES[cut.reason]}, {lengthOf(row)} s

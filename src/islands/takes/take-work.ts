@@ -2,7 +2,7 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import type { Saved } from '@/api/saved';
 import { correctable, type Evidence } from '@/core/align';
 import type { ClassPlan } from '@/core/plan';
-import { readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';
+import { handWorkSince2, readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import { allTerms, type Spelling } from '@/core/words';
 import type { SaveState } from '@/editing/saving';
@@ -38,8 +38,8 @@ export interface TakeWork {
 /** What is done to a take by hand: shown at once, read again about it, saved behind it, and taken back step by step. */
 export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
   const stored = useMemo(
-    (): HandWork => ({ corrections: take.corrections, remarks: take.remarks, cuts: take.cuts }),
-    [take.corrections, take.remarks, take.cuts],
+    (): HandWork => ({ corrections: take.corrections, adLibs: take.adLibs, cuts: take.cuts }),
+    [take.corrections, take.adLibs, take.cuts],
   );
   const timeline = useMemo(() => expandPlan(take.plan), [take.plan]);
   const terms = useMemo(() => allTerms(spelling.own), [spelling.own]);
@@ -47,7 +47,7 @@ export function useTakeWork(take: Take, spelling: Spelling): TakeWork {
   const readingOf = useMemo(() => {
     let last: { readonly work: HandWork; readonly reading: Reading } = { work: stored, reading: take.reading };
     return (now: HandWork): Reading => {
-      const same = now.corrections === last.work.corrections && now.remarks === last.work.remarks;
+      const same = now.corrections === last.work.corrections && now.adLibs === last.work.adLibs;
       if (!same) last = { work: now, reading: readAgain(timeline, take.evidence, found, now) };
       return last.reading;
     };
@@ -100,9 +100,10 @@ function workSession(
 
 /** A draft of our own making; whether its values are in bounds is seen by the server. */
 function asHandWork(raw: unknown): HandWork | null {
-  if (typeof raw !== 'object' || raw === null) return null;
-  const { corrections, remarks, cuts } = raw as Partial<Record<keyof HandWork, unknown>>;
+  const draft = handWorkSince2(raw);
+  if (typeof draft !== 'object' || draft === null) return null;
+  const { corrections, adLibs, cuts } = draft as Partial<Record<keyof HandWork, unknown>>;
   const isList = (value: unknown): boolean => value === null || Array.isArray(value);
-  const isWork = typeof corrections === 'object' && corrections !== null && isList(remarks) && isList(cuts);
-  return isWork ? (raw as HandWork) : null;
+  const isWork = typeof corrections === 'object' && corrections !== null && isList(adLibs) && isList(cuts);
+  return isWork ? (draft as HandWork) : null;
 }

@@ -42,7 +42,7 @@ export function useTakeKeys(keys: Keys): void {
     if (cue) change(withCue(work, cue.id, seconds));
   };
   const nudge = (by: Seconds): void => {
-    if (cue) set((cue.saidAtSeconds ?? cue.plannedSeconds) + by);
+    if (cue) set((cue.actualStart ?? cue.plannedStart) + by);
   };
   // Space and Enter on a button press it.
   const onButton = (event: KeyboardEvent): boolean =>
@@ -58,7 +58,7 @@ export function useTakeKeys(keys: Keys): void {
   useKey('shift+right', () => nudge(1), options);
   useKey('h', () => set(player.seconds), options);
   useKey('x', () => set(null), options);
-  useKey('r', () => cue && set(cue.saidAtSeconds), options);
+  useKey('r', () => cue && set(cue.actualStart), options);
   useKey('n', nextUnsure, options);
   useKey('mod+z', () => undo?.(), options);
 }

@@ -57,7 +57,7 @@ export function judgeTake(
 /** Work by hand: its parts as JSON. */
 export function judgeHandWork(work: {
   readonly corrections: unknown;
-  readonly remarks?: unknown;
+  readonly adLibs?: unknown;
   readonly cuts?: unknown;
   readonly reading: unknown;
 }): Result<HandWorkRow, Issues> {
@@ -68,7 +68,7 @@ export function judgeHandWork(work: {
   return ok({
     readingText: JSON.stringify(checked.value),
     correctionsText: JSON.stringify(work.corrections),
-    remarksText: orNull(work.remarks),
+    adLibsText: orNull(work.adLibs),
     cutsText: orNull(work.cuts),
   });
 }

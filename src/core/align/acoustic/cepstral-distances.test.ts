@@ -58,8 +58,8 @@ describe('how a stretch is like a text', () => {
 
 describe('the tempo along a take', () => {
   const anchors = Array.from({ length: 60 }, (_, at) => ({
-    plannedSeconds: 5 * at,
-    takenSeconds: at < 30 ? 5 * at : 150 + 1.2 * 5 * (at - 30) + 15,
+    plannedStart: 5 * at,
+    actualStart: at < 30 ? 5 * at : 150 + 1.2 * 5 * (at - 30) + 15,
   }));
 
   it('follows where it changes, and is not bent by an interruption', () => {

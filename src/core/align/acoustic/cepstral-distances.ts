@@ -80,7 +80,7 @@ class Texts {
 interface Judged {
   readonly shape: Float32Array;
   readonly middle: number;
-  /** One unit of unlikeness. */
+  /** One unit of distance. */
   readonly unit: number;
   /** By the place of the text; less than 0 where it was not asked. */
   readonly distances: Float32Array;

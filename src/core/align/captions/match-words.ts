@@ -19,13 +19,13 @@ const MATCH_CHAINED = 4;
 
 /**
  * The best order-preserving match of planned to heard words: `-1` or the index of the heard word, for each planned
- * word. Maximises likeness, less a cost for lying away from the expected time, plus a bonus for neighbours. Banded
+ * word. Maximises similarity, less a cost for lying away from the expected time, plus a bonus for neighbours. Banded
  * around the expected time, so that three hours stay quick.
  */
 export function matchWords(
   planned: readonly PlannedWord[],
   heard: readonly HeardWord[],
-  expected: (plannedSeconds: Seconds) => Seconds,
+  expected: (plannedStart: Seconds) => Seconds,
   anchored: boolean,
 ): Int32Array {
   const reach = anchored ? REACH_WITH_ANCHORS : REACH_WITHOUT_ANCHORS;

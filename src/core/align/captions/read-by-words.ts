@@ -4,7 +4,7 @@ import type { Term } from '@/core/words';
 import { itemAt, lastStartedAt, wholeMilliseconds, type Seconds } from '@/core/units';
 import { expectation, findAnchors, type Anchor } from '../anchors';
 import { matchWords } from './match-words';
-import type { Alignment, FoundCue, Remark } from '../model';
+import type { Alignment, FoundCue, AdLib } from '../model';
 import { TermHearing } from './term-hearing';
 import { plainWords } from './plain-words';
 import { areOpposite, heardWords, similarity, plannedWords, type HeardWord, type PlannedWord } from './words';
@@ -15,8 +15,8 @@ const SAID_SHARE = 0.45;
 const RESCUE_SECONDS: Seconds = 2.5;
 /** Words of one piece are parted by less than this. */
 const PIECE_GAP: Seconds = 0.3;
-/** Words of a remark are parted by less than this. */
-const REMARK_GAP: Seconds = 1.5;
+/** Words of an ad-lib are parted by less than this. */
+const AD_LIB_GAP: Seconds = 1.5;
 
 /** What captions tell by their words alone. */
 export interface ReadByWords {
@@ -28,7 +28,7 @@ export interface ReadByWords {
   readonly anchors: readonly Anchor[];
 }
 
-/** Aligns cues with a machine's captions by their words, in order; tolerant of mishearings, skips and remarks. */
+/** Aligns cues with a machine's captions by their words, in order; tolerant of mishearings, skips and ad-libs. */
 export function readByWords(cues: readonly Cue[], captions: readonly Caption[], terms: readonly Term[]): ReadByWords {
   const hearing = new TermHearing(terms, cues);
   const planned = plannedWords(cues, hearing);
@@ -38,8 +38,8 @@ export function readByWords(cues: readonly Cue[], captions: readonly Caption[], 
   const rough = cueSpans(cues, planned, heard, first).filter((span) => span.share >= 0.7 && span.words >= 3);
   // A second pass knows the drift from whole cues, so that "in" and "out" are taken from the right breath.
   const surer = rough.map((span) => ({
-    plannedSeconds: itemAt(cues, span.cue).startSeconds,
-    takenSeconds: span.startSeconds,
+    plannedStart: itemAt(cues, span.cue).startSeconds,
+    actualStart: span.startSeconds,
   }));
   const expected = expectation(surer.length >= 2 ? surer : anchors);
   const matched = surer.length >= 2 ? matchWords(planned, heard, expected, true) : first;
@@ -49,8 +49,8 @@ export function readByWords(cues: readonly Cue[], captions: readonly Caption[], 
   const found = [...spans.map((span) => foundCue(cues, captions, heard, span)), ...rescued];
   const place = new Map(cues.map((cue, index) => [cue.id, index]));
   found.sort((a, b) => (place.get(a.cueId) ?? 0) - (place.get(b.cueId) ?? 0));
-  const remarks = remarksIn(captions, heard, used);
-  const alignment = { found, unsaid: [], remarks, distances: null, way: null };
+  const adLibs = adLibsIn(captions, heard, used);
+  const alignment = { found, unsaid: [], adLibs, distances: null, way: null };
   return { alignment, heard, pieces: piecesOf(spans, heard), anchors: surer };
 }
 
@@ -162,7 +162,7 @@ function usedWords(spans: readonly Span[], heard: readonly HeardWord[]): Uint8Ar
 
 function absorb(used: Uint8Array, heard: readonly HeardWord[], from: number, step: 1 | -1, count: number): void {
   for (let at = from + step, left = count; left > 0 && at >= 0 && at < used.length && !used[at]; at += step, left--) {
-    if (Math.abs(itemAt(heard, at).startSeconds - itemAt(heard, at - step).startSeconds) > REMARK_GAP) return;
+    if (Math.abs(itemAt(heard, at).startSeconds - itemAt(heard, at - step).startSeconds) > AD_LIB_GAP) return;
     used[at] = 1;
   }
 }
@@ -186,7 +186,7 @@ function rescueShortCues(
     const at = placeNear(heard, when, (place) => !used[place] && runLength(heard, used, place) <= length);
     if (
       at < 0 ||
-      (at > 0 && !used[at - 1] && itemAt(heard, at).startSeconds - itemAt(heard, at - 1).endSeconds < REMARK_GAP)
+      (at > 0 && !used[at - 1] && itemAt(heard, at).startSeconds - itemAt(heard, at - 1).endSeconds < AD_LIB_GAP)
     )
       return;
     const last = at + runLength(heard, used, at) - 1;
@@ -222,7 +222,7 @@ function runLength(heard: readonly HeardWord[], used: Uint8Array, at: number): n
   while (
     end < heard.length &&
     !used[end] &&
-    itemAt(heard, end).startSeconds - itemAt(heard, end - 1).endSeconds < REMARK_GAP
+    itemAt(heard, end).startSeconds - itemAt(heard, end - 1).endSeconds < AD_LIB_GAP
   )
     end++;
   return end - at;
@@ -247,22 +247,22 @@ function foundCue(
 }
 
 /** What was heard and belongs to no cue, with the captions' own wording. */
-function remarksIn(captions: readonly Caption[], heard: readonly HeardWord[], used: Uint8Array): Remark[] {
-  const remarks: Remark[] = [];
+function adLibsIn(captions: readonly Caption[], heard: readonly HeardWord[], used: Uint8Array): AdLib[] {
+  const adLibs: AdLib[] = [];
   for (let at = 0; at < heard.length;) {
     if (used[at]) {
       at++;
       continue;
     }
     const end = at + runLength(heard, used, at);
-    remarks.push({
+    adLibs.push({
       startSeconds: wholeMilliseconds(itemAt(heard, at).startSeconds),
       endSeconds: wholeMilliseconds(itemAt(heard, end - 1).endSeconds),
       text: wording(captions, heard, at, end),
     });
     at = end;
   }
-  return remarks;
+  return adLibs;
 }
 
 /** The wording of heard words `[from, to)`: whole captions as they are written, parts word by word. */

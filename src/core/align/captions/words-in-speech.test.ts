@@ -123,7 +123,7 @@ describe('what stretches of speech are like by their words', () => {
     expect(distances?.distanceOfEnd(1, 2, 'In.')).toBeNull();
   });
 
-  it('gives remarks their words, and takes speech without words for less likely', () => {
+  it('gives ad-libs their words, and takes speech without words for less likely', () => {
     expect(worded?.wordsIn({ startSeconds: 10, endSeconds: 12 })).toBe('the kettle is on the stove');
     expect(worded?.wordsIn({ startSeconds: 14, endSeconds: 15 })).toBeNull();
     expect(worded?.speech.map(({ likely }) => likely < 0.5)).toEqual([false, false, false, false, true]);

@@ -7,7 +7,7 @@ import { alignTake, correctable, packAlignment, type Evidence } from '..';
 const timeline = expandPlan(itemAt(demoClasses(), 1).plan);
 const { cues } = timeline;
 const skippedAt = new Set([9, 17]);
-/** Said two seconds late, two cues skipped, a remark after the twelfth. */
+/** Said two seconds late, two cues skipped, an ad-lib after the twelfth. */
 const speech = cues
   .filter((_, at) => !skippedAt.has(at))
   .map(({ startSeconds, endSeconds }) => ({ startSeconds: startSeconds + 2, endSeconds: endSeconds + 2, likely: 1 }));

@@ -90,8 +90,8 @@ export class ByHand {
       else if (to === null || this.sureBeyond(place, to) > OUT_OF_ORDER) gone.add(place);
       else moved.set(place, to);
     });
-    const inOrder = longestRising([...moved].map(([place, takenSeconds]) => ({ plannedSeconds: place, takenSeconds })));
-    const kept = new Set(inOrder.map(({ plannedSeconds }) => plannedSeconds));
+    const inOrder = longestRising([...moved].map(([place, actualStart]) => ({ plannedStart: place, actualStart })));
+    const kept = new Set(inOrder.map(({ plannedStart }) => plannedStart));
     for (const place of [...moved.keys()]) {
       if (kept.has(place)) continue;
       moved.delete(place);
@@ -184,7 +184,7 @@ export class ByHand {
   /** About where the cues were found, as far as that lies between; as much further away as the ends were moved. */
   private placeBetween(before: SpeechMatch | null, run: readonly number[], after: SpeechMatch | null): Task['place'] {
     const anchorAt = ({ cueFrom, onset }: SpeechMatch): Anchor => {
-      return { plannedSeconds: itemAt(this.cues, cueFrom).startSeconds, takenSeconds: onset };
+      return { plannedStart: itemAt(this.cues, cueFrom).startSeconds, actualStart: onset };
     };
     const ends = [before, after].filter((match) => match !== null).map(anchorAt);
     const between = anchorsOf(
@@ -195,9 +195,9 @@ export class ByHand {
           return onset > (before?.onset ?? -Infinity) && onset < (after?.onset ?? Infinity);
         }),
     );
-    const anchors = [...ends, ...between].sort((a, b) => a.plannedSeconds - b.plannedSeconds);
-    const shifts = ends.map(({ plannedSeconds, takenSeconds }) =>
-      Math.abs(takenSeconds - this.task.place(plannedSeconds).centre),
+    const anchors = [...ends, ...between].sort((a, b) => a.plannedStart - b.plannedStart);
+    const shifts = ends.map(({ plannedStart, actualStart }) =>
+      Math.abs(actualStart - this.task.place(plannedStart).centre),
     );
     return anchors.length > 0 ? placeAbout(anchors, Math.max(0, ...shifts)) : this.task.place;
   }

@@ -5,14 +5,14 @@ import { packWay, unpackWay } from '../codec';
 import { plannedLength } from './costs';
 import type { Posteriors } from './posteriors';
 import { decode } from './viterbi';
-import type { Alignment, CueEvidence, FoundCue, FoundWay, PackedWay, Remark, SpeechStretch } from '../model';
+import type { Alignment, CueEvidence, FoundCue, FoundWay, PackedWay, AdLib, SpeechStretch } from '../model';
 import { type TextDistances } from '../text-distances';
 import { PART, type SpeechMatch } from '../model';
 
-const WITHIN_REMARK_GAP: Seconds = 0.6;
-/** What is left over and hardly a voice, or shorter, is a noise and no remark. */
-const REMARK_LIKELY = 0.46;
-const REMARK_SECONDS: Seconds = 0.29;
+const WITHIN_AD_LIB_GAP: Seconds = 0.6;
+/** What is left over and hardly a voice, or shorter, is a noise and no ad-lib. */
+const AD_LIB_LIKELY = 0.46;
+const AD_LIB_SECONDS: Seconds = 0.29;
 
 /**
  * Aligns cues with stretches of speech. Without `distances` they are told apart by length and time only; `anchors` are
@@ -45,7 +45,7 @@ export function alignKept(
 }
 
 export function nothingFound(speech: readonly SpeechStretch[], distances: TextDistances | null): Alignment {
-  return { found: [], unsaid: [], remarks: remarksOf(speech), distances, way: null };
+  return { found: [], unsaid: [], adLibs: adLibsOf(speech), distances, way: null };
 }
 
 /** How sure each cue is, by the odds: of where it was found, or of that it was not said. */
@@ -56,7 +56,7 @@ export function confidencesOf(cues: number, path: readonly SpeechMatch[], odds: 
   return confidences.map(confidenceOf);
 }
 
-/** What a way gives: each cue found or not, and what was left over as remarks. */
+/** What a way gives: each cue found or not, and what was left over as ad-libs. */
 export function alignmentOf(
   cues: readonly Cue[],
   speech: readonly SpeechStretch[],
@@ -73,7 +73,7 @@ export function alignmentOf(
   return {
     found: path.flatMap((match) => foundIn(cues, speech, match, confidences, distances)),
     unsaid: cues.flatMap(({ id }, at) => (said.has(at) ? [] : [{ cueId: id, confidence: itemAt(confidences, at) }])),
-    remarks: remarksOf(speech.filter((_, index) => !used[index])),
+    adLibs: adLibsOf(speech.filter((_, index) => !used[index])),
     distances,
     way,
   };
@@ -84,19 +84,19 @@ function confidenceOf(share: number): number {
   return Math.round(100 * Math.min(0.98, Math.max(0.05, share))) / 100;
 }
 
-/** Left-over stretches close to each other are one remark. */
-function remarksOf(stretches: readonly SpeechStretch[]): Remark[] {
+/** Left-over stretches close to each other are one ad-lib. */
+function adLibsOf(stretches: readonly SpeechStretch[]): AdLib[] {
   const joined: SpeechStretch[] = [];
   for (const stretch of stretches) {
     const last = joined.at(-1);
-    if (last && stretch.startSeconds - last.endSeconds < WITHIN_REMARK_GAP) {
+    if (last && stretch.startSeconds - last.endSeconds < WITHIN_AD_LIB_GAP) {
       const likely = Math.max(last.likely, stretch.likely);
       joined[joined.length - 1] = { ...last, endSeconds: stretch.endSeconds, likely };
     } else joined.push(stretch);
   }
   return joined
     .filter(({ startSeconds, endSeconds, likely }) => {
-      return likely >= REMARK_LIKELY && endSeconds - startSeconds >= REMARK_SECONDS;
+      return likely >= AD_LIB_LIKELY && endSeconds - startSeconds >= AD_LIB_SECONDS;
     })
     .map(({ startSeconds, endSeconds }) => ({ startSeconds, endSeconds, text: null }));
 }

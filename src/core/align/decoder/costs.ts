@@ -25,8 +25,8 @@ const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.44, withinMost: 1.1 }
 export interface Costs {
   readonly skip: number;
   /** Of a stretch that belongs to no cue, and of each second of it; less where it is hardly a voice. */
-  readonly remark: number;
-  readonly remarkSecond: number;
+  readonly adLib: number;
+  readonly adLibSecond: number;
   /** Of a gap that is off by what is allowed: so many seconds, and a share of the gap. */
   readonly gapAtMost: number;
   readonly gapSeconds: number;
@@ -52,8 +52,8 @@ export interface Costs {
 /** Where length and time alone tell cues apart; found on synthetic takes in quiet rooms. */
 const BY_LENGTH: Costs = {
   skip: 2.6,
-  remark: 1.5,
-  remarkSecond: 0.25,
+  adLib: 1.5,
+  adLibSecond: 0.25,
   gapAtMost: 3.2,
   gapSeconds: 0.6,
   gapShare: 0.14,
@@ -69,8 +69,8 @@ const BY_LENGTH: Costs = {
 /** Where texts are heard; found on one half of the synthetic takes of `docs/alignment.md`. */
 const BY_SOUND: Costs = {
   skip: 2.04,
-  remark: 1.59,
-  remarkSecond: 0.05,
+  adLib: 1.59,
+  adLibSecond: 0.05,
   gapAtMost: 5.06,
   gapSeconds: 0.51,
   gapShare: 0.11,
@@ -86,8 +86,8 @@ const BY_SOUND: Costs = {
 /** Where words are known: several that share nothing with a text are surely another. */
 const BY_WORDS: Costs = {
   skip: 2.4,
-  remark: 1.2,
-  remarkSecond: 0,
+  adLib: 1.2,
+  adLibSecond: 0,
   gapAtMost: 7,
   gapSeconds: 0.7,
   gapShare: 0.11,
@@ -125,14 +125,14 @@ export interface Task {
   readonly rate: number;
   readonly tempo: Tempo;
   /** Where a cue planned at a time is looked for. */
-  readonly place: (plannedSeconds: Seconds) => { readonly centre: Seconds; readonly reach: Seconds };
+  readonly place: (plannedStart: Seconds) => { readonly centre: Seconds; readonly reach: Seconds };
 }
 
 /** What it costs to leave the first `n` stretches out of every cue. */
-export function remarkSums({ speech, costs }: Task): Float64Array {
+export function adLibSums({ speech, costs }: Task): Float64Array {
   const sums = new Float64Array(speech.length + 1);
   speech.forEach(({ startSeconds, endSeconds, likely }, index) => {
-    const cost = costs.remark + costs.remarkSecond * Math.min(6, endSeconds - startSeconds);
+    const cost = costs.adLib + costs.adLibSecond * Math.min(6, endSeconds - startSeconds);
     sums[index + 1] = (sums[index] ?? 0) + cost * Math.min(1, 0.3 + likely);
   });
   return sums;
@@ -148,7 +148,7 @@ function unsaid({ costs }: Task, cues: number, timeFor: number): number {
 }
 
 /** What it costs that a match begins where nothing was matched before. */
-export function beginning(task: Task, match: SpeechMatch, remarks: Float64Array): number {
+export function beginning(task: Task, match: SpeechMatch, adLibs: Float64Array): number {
   const { cues, speech, costs } = task;
   const first = itemAt(cues, match.cueFrom);
   const slow = task.tempo(first.startSeconds);
@@ -157,17 +157,17 @@ export function beginning(task: Task, match: SpeechMatch, remarks: Float64Array)
   // Cues that start later than the take does, by the plan.
   const timeFor =
     match.cueFrom - countWhere(match.cueFrom, (at) => first.startSeconds - itemAt(cues, at).startSeconds >= room);
-  return unsaid(task, match.cueFrom, timeFor) + (remarks[match.from] ?? 0) + Math.min(costs.gapAtMost, off / 20);
+  return unsaid(task, match.cueFrom, timeFor) + (adLibs[match.from] ?? 0) + Math.min(costs.gapAtMost, off / 20);
 }
 
 /** What it costs that nothing is matched after a match. */
-export function ending(task: Task, match: SpeechMatch, remarks: Float64Array): number {
+export function ending(task: Task, match: SpeechMatch, adLibs: Float64Array): number {
   const { cues, speech } = task;
   const last = itemAt(cues, match.cueTo - 1);
   const room = (itemAt(speech, speech.length - 1).endSeconds - match.lastOnset) / task.tempo(last.startSeconds);
   const after = cues.length - match.cueTo;
   const timeFor = countWhere(after, (at) => itemAt(cues, match.cueTo + at).startSeconds - last.startSeconds < room);
-  return unsaid(task, after, timeFor) + (remarks[speech.length] ?? 0) - (remarks[match.to] ?? 0);
+  return unsaid(task, after, timeFor) + (adLibs[speech.length] ?? 0) - (adLibs[match.to] ?? 0);
 }
 
 /** How many of the places from 0 are so, where all that are come before all that are not. */
@@ -189,20 +189,19 @@ function countWhere(places: number, isSo: (at: number) => boolean): number {
  */
 export function farCost(
   { cues, costs, tempo }: Task,
-  remarks: Float64Array,
+  adLibs: Float64Array,
 ): { readonly leaving: (before: SpeechMatch) => number; readonly coming: (match: SpeechMatch) => number } {
   const planned = Math.max(1, itemAt(cues, cues.length - 1).endSeconds - itemAt(cues, 0).startSeconds);
   const second = (costs.skip * cues.length) / (planned * tempo(itemAt(cues, 0).startSeconds));
   return {
-    leaving: (before) =>
-      before.cost - (remarks[before.to] ?? 0) - EVENT.each * before.cueTo - second * before.lastOnset,
+    leaving: (before) => before.cost - (adLibs[before.to] ?? 0) - EVENT.each * before.cueTo - second * before.lastOnset,
     coming: (match) =>
-      (remarks[match.from] ?? 0) + EVENT.max + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
+      (adLibs[match.from] ?? 0) + EVENT.max + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
   };
 }
 
 /** All matches whose last cue is the one before `cueTo`, in order of `to`, that may be part of the cheapest way. */
-export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array): SpeechMatch[] {
+export function matchesEnding(task: Task, cueTo: number, adLibs: Float64Array): SpeechMatch[] {
   const { cues, speech, costs } = task;
   const last = itemAt(cues, cueTo - 1);
   const held = task.held?.get(cueTo - 1);
@@ -210,7 +209,7 @@ export function matchesEnding(task: Task, cueTo: number, remarks: Float64Array):
   const made: SpeechMatch[] = [];
   const keep = (cueFrom: number, from: number, to: number, led = 0): void => {
     // Dearer than passing over its cues and stretches: never part of the best way.
-    const instead = costs.skip * (cueTo - cueFrom) + (remarks[to] ?? 0) - (remarks[from] ?? 0);
+    const instead = costs.skip * (cueTo - cueFrom) + (adLibs[to] ?? 0) - (adLibs[from] ?? 0);
     const own = ownCost(task, cueFrom, cueTo, from, to, led);
     if (own <= instead) made.push(placed(task, { cueFrom, cueTo, from, to, led, own }));
   };

@@ -21,9 +21,9 @@ export interface Posteriors {
 }
 
 /** @param columns Every match, by the cue that it ends with. */
-export function posteriorsOf(task: Task, columns: readonly MatchColumn[], remarks: Float64Array): Posteriors {
+export function posteriorsOf(task: Task, columns: readonly MatchColumn[], adLibs: Float64Array): Posteriors {
   const ordered = columns.flatMap(({ matches }) => matches);
-  const shares = posteriors(task, ordered, columns, remarks);
+  const shares = posteriors(task, ordered, columns, adLibs);
   const ofCue: { readonly match: SpeechMatch; readonly share: number }[][] = task.cues.map(() => []);
   ordered.forEach((match, at) => {
     if ((shares[at] ?? 0) < 1e-6) return;
@@ -49,19 +49,19 @@ function posteriors(
   task: Task,
   ordered: readonly SpeechMatch[],
   columns: readonly MatchColumn[],
-  remarks: Float64Array,
+  adLibs: Float64Array,
 ): Float64Array {
   const cold = 1 / task.costs.temperature;
   const places = new Int32Array(ordered.length + 1);
   const costs = new Float64Array(ordered.length + 1);
-  const transitions = new Transitions(task, columns, remarks);
+  const transitions = new Transitions(task, columns, adLibs);
   /** Of all ways to a match, its own cost not counted. */
   const arriving = new Float64Array(ordered.length);
   const forward = new Float64Array(ordered.length);
   const logs = new Float64Array(ordered.length + 1);
   ordered.forEach((match, at) => {
     const count = transitions.allBefore(match, places, costs);
-    const begun = -cold * beginning(task, match, remarks);
+    const begun = -cold * beginning(task, match, adLibs);
     let max = begun;
     for (let one = 0; one < count; one++) {
       logs[one] = (forward[places[one] ?? 0] ?? 0) - cold * (costs[one] ?? 0);
@@ -72,7 +72,7 @@ function posteriors(
     arriving[at] = max + Math.log(sum);
     forward[at] = arriving[at] - cold * match.own;
   });
-  const ended = ordered.map((match, at) => (forward[at] ?? 0) - cold * ending(task, match, remarks));
+  const ended = ordered.map((match, at) => (forward[at] ?? 0) - cold * ending(task, match, adLibs));
   const max = ended.reduce((greatest, one) => Math.max(greatest, one), -Infinity);
   const whole = max + Math.log(ended.reduce((sum, one) => sum + Math.exp(one - max), 0));
   const shares = Float64Array.from(ended, (one) => Math.exp(one - whole));

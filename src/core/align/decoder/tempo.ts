@@ -2,7 +2,7 @@ import type { Seconds } from '@/core/units';
 import type { Anchor } from '../anchors';
 
 /** Seconds taken for one planned second, about a planned time. */
-export type Tempo = (plannedSeconds: Seconds) => number;
+export type Tempo = (plannedStart: Seconds) => number;
 
 /** Anchors this near count, in pairs at least so far apart. */
 const NEAR: Seconds = 45;
@@ -17,8 +17,8 @@ const BOUNDS = { min: 0.65, max: 1.6 };
  */
 export function tempoAlong(anchors: readonly Anchor[], usual: number): Tempo {
   const known = new Map<number, number>();
-  return (plannedSeconds) => {
-    const grain = Math.round(plannedSeconds / GRAIN);
+  return (plannedStart) => {
+    const grain = Math.round(plannedStart / GRAIN);
     let tempo = known.get(grain);
     if (tempo === undefined) {
       tempo = slopeAbout(anchors, grain * GRAIN) ?? usual;
@@ -28,13 +28,13 @@ export function tempoAlong(anchors: readonly Anchor[], usual: number): Tempo {
   };
 }
 
-function slopeAbout(anchors: readonly Anchor[], plannedSeconds: Seconds): number | null {
-  const near = anchors.filter((anchor) => Math.abs(anchor.plannedSeconds - plannedSeconds) < NEAR);
+function slopeAbout(anchors: readonly Anchor[], plannedStart: Seconds): number | null {
+  const near = anchors.filter((anchor) => Math.abs(anchor.plannedStart - plannedStart) < NEAR);
   const slopes: number[] = [];
   near.forEach((one, at) => {
     for (const other of near.slice(at + 1)) {
-      const apart = other.plannedSeconds - one.plannedSeconds;
-      if (apart > APART) slopes.push((other.takenSeconds - one.takenSeconds) / apart);
+      const apart = other.plannedStart - one.plannedStart;
+      if (apart > APART) slopes.push((other.actualStart - one.actualStart) / apart);
     }
   });
   if (slopes.length < 4) return null;

@@ -20,31 +20,31 @@ export class MatchColumn {
   readonly to: Int32Array;
   readonly lastOnset: Float64Array;
   /** Of leaving out the stretches up to its end. */
-  readonly remarks: Float64Array;
+  readonly adLibs: Float64Array;
   /** Of the whole way to each. */
   readonly cost: Float64Array;
-  /** The least, of each and those before it, of that cost less its remarks. */
+  /** The least, of each and those before it, of that cost less its ad-libs. */
   private readonly min: Float64Array;
 
   /** @param first The place of its first match among those of all columns. */
   constructor(
     readonly matches: readonly SpeechMatch[],
     readonly first: number,
-    remarks: Float64Array,
+    adLibs: Float64Array,
   ) {
     const { length } = matches;
     this.to = new Int32Array(length);
     this.lastOnset = new Float64Array(length);
-    this.remarks = new Float64Array(length);
+    this.adLibs = new Float64Array(length);
     this.cost = new Float64Array(length);
     this.min = new Float64Array(length);
     let min = Infinity;
     for (let at = 0; at < length; at++) {
       const { to, lastOnset, cost } = itemAt(matches, at);
-      min = Math.min(min, cost - (remarks[to] ?? 0));
+      min = Math.min(min, cost - (adLibs[to] ?? 0));
       this.to[at] = to;
       this.lastOnset[at] = lastOnset;
-      this.remarks[at] = remarks[to] ?? 0;
+      this.adLibs[at] = adLibs[to] ?? 0;
       this.cost[at] = cost;
       this.min[at] = min;
     }
@@ -85,7 +85,7 @@ export class Transitions {
   constructor(
     private readonly task: Task,
     private readonly columns: readonly MatchColumn[],
-    private readonly remarks: Float64Array,
+    private readonly adLibs: Float64Array,
   ) {}
 
   /**
@@ -95,12 +95,12 @@ export class Transitions {
   cheapestTo(match: SpeechMatch, beginning: number): number {
     const { gapAtMost, skip } = this.task.costs;
     const { onset, from } = match;
-    const behind = this.remarks[from] ?? 0;
+    const behind = this.adLibs[from] ?? 0;
     const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
     let cost = beginning;
     for (let back = 0; back < columns.length; back++) {
       const column = itemAt(columns, back);
-      const { lastOnset, remarks: left, cost: costs, matches } = column;
+      const { lastOnset, adLibs: left, cost: costs, matches } = column;
       const [gap, allows, passed] = [gaps[back] ?? 0, allowed[back] ?? 0, skip * back + behind];
       for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
         if (behind - (left[at] ?? 0) > PASSED_COST || column.isDearer(at, passed, cost)) break;
@@ -125,12 +125,12 @@ export class Transitions {
   allBefore(match: SpeechMatch, places: Int32Array, costs: Float64Array): number {
     const { gapAtMost, skip } = this.task.costs;
     const { onset, from } = match;
-    const behind = this.remarks[from] ?? 0;
+    const behind = this.adLibs[from] ?? 0;
     const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
     let found = 0;
     for (let back = 0; back < columns.length; back++) {
       const column = itemAt(columns, back);
-      const { lastOnset, remarks: left, first } = column;
+      const { lastOnset, adLibs: left, first } = column;
       const [gap, allows, passed] = [gaps[back] ?? 0, allowed[back] ?? 0, skip * back + behind];
       for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
         if (behind - (left[at] ?? 0) > PASSED_COST) break;

@@ -1,7 +1,7 @@
 import type { Cue } from '@/core/timeline';
 import { itemAt, type Seconds } from '@/core/units';
 import { expectation, type Anchor } from '../anchors';
-import { beginning, costsFor, ending, farCost, matchesEnding, plannedLength, remarkSums, type Task } from './costs';
+import { beginning, costsFor, ending, farCost, matchesEnding, plannedLength, adLibSums, type Task } from './costs';
 import { FenwickMinimum } from './fenwick-minimum';
 import { posteriorsOf, type Posteriors } from './posteriors';
 import type { SpeechStretch } from '../model';
@@ -54,7 +54,7 @@ export function decode(
   const plain = matchedIn(cues, speech, distances, known, false, onPass);
   const jumped = lacksMany(cues, plain.way.path) ? matchedIn(cues, speech, distances, known, true, onPass) : plain;
   const { way, task, slowness } = jumped.way.cost < plain.way.cost ? jumped : plain;
-  return { path: way.path, odds: posteriorsOf(task, way.columns, way.remarks), distances: task.distances, slowness };
+  return { path: way.path, odds: posteriorsOf(task, way.columns, way.adLibs), distances: task.distances, slowness };
 }
 
 /** So many cues in a row are more than anybody skips one by one. */
@@ -103,8 +103,8 @@ function matchedIn(
 
 /** The cheapest way of a task, and its odds. Nothing is learned. */
 export function decodeOnce(task: Task): Pick<MatchedSpeech, 'path' | 'odds'> {
-  const { path, columns, remarks } = viterbi(task);
-  return { path, odds: posteriorsOf(task, columns, remarks) };
+  const { path, columns, adLibs } = viterbi(task);
+  return { path, odds: posteriorsOf(task, columns, adLibs) };
 }
 
 /** The task that a way tells of: how fast the voice is, the tempo of each part, and about where each cue is. */
@@ -137,36 +137,36 @@ interface Way {
   readonly cost: number;
   /** Every match, by the cue that it ends with. */
   readonly columns: readonly MatchColumn[];
-  readonly remarks: Float64Array;
+  readonly adLibs: Float64Array;
 }
 
 function viterbi(task: Task): Way {
   const { cues } = task;
-  const remarks = remarkSums(task);
-  const columns = [new MatchColumn([], 0, remarks)];
-  const transitions = new Transitions(task, columns, remarks);
+  const adLibs = adLibSums(task);
+  const columns = [new MatchColumn([], 0, adLibs)];
+  const transitions = new Transitions(task, columns, adLibs);
   const farBefore = new FenwickMinimum<SpeechMatch>(task.speech.length + 1);
-  const { leaving, coming } = farCost(task, remarks);
+  const { leaving, coming } = farCost(task, adLibs);
   let best: SpeechMatch | null = null;
   let bestCost = Infinity;
   let count = 0;
   for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
-    const matches = likeliest(matchesEnding(task, cueTo, remarks), task);
+    const matches = likeliest(matchesEnding(task, cueTo, adLibs), task);
     for (const before of (task.jumps && columns[cueTo - 1 - CUES_BACK]?.matches) || [])
       farBefore.put(before.to, leaving(before), before);
     for (const match of matches) {
       const far = farBefore.upTo(match.from);
       if (far) match.far = { before: far.item, cost: far.cost - far.item.cost + coming(match) };
-      match.cost = transitions.cheapestTo(match, beginning(task, match, remarks)) + match.own;
-      const total = match.cost + ending(task, match, remarks);
+      match.cost = transitions.cheapestTo(match, beginning(task, match, adLibs)) + match.own;
+      const total = match.cost + ending(task, match, adLibs);
       if (total < bestCost) [best, bestCost] = [match, total];
     }
-    columns.push(new MatchColumn(matches, count, remarks));
+    columns.push(new MatchColumn(matches, count, adLibs));
     count += matches.length;
   }
   const path: SpeechMatch[] = [];
   for (let at: SpeechMatch | null = best; at; at = at.before) path.push(at);
-  return { path: path.reverse(), cost: bestCost, columns, remarks };
+  return { path: path.reverse(), cost: bestCost, columns, adLibs };
 }
 
 /** Of matches of one cue no more than are worth comparing, those that fit best by themselves; in order of `to`. */
@@ -202,7 +202,7 @@ function learnedFrom(
 export function anchorsOf(cues: readonly Cue[], path: readonly SpeechMatch[]): Anchor[] {
   return path
     .filter((match) => match.own < ANCHOR_COST)
-    .map(({ cueFrom, onset }) => ({ plannedSeconds: itemAt(cues, cueFrom).startSeconds, takenSeconds: onset }));
+    .map(({ cueFrom, onset }) => ({ plannedStart: itemAt(cues, cueFrom).startSeconds, actualStart: onset }));
 }
 
 /** Where a cue is looked for between anchors, and `further` away than usual. */
@@ -217,7 +217,7 @@ export function placeAbout(anchors: readonly Anchor[], further: Seconds = 0): Ta
 /** From a planned time to the anchor before or after it, whichever is nearer. */
 function toNearest(anchors: readonly Anchor[], planned: Seconds): Seconds {
   let min = Infinity;
-  for (const { plannedSeconds } of anchors) min = Math.min(min, Math.abs(plannedSeconds - planned));
+  for (const { plannedStart } of anchors) min = Math.min(min, Math.abs(plannedStart - planned));
   return min;
 }
 
@@ -244,8 +244,8 @@ function slownessGuesses(cues: readonly Cue[], speech: readonly SpeechStretch[])
 /** The tempo from the first to the last of anchors, which are in order; held between 0.6 and 1.7. */
 function slownessBy(anchors: readonly Anchor[]): number {
   const [first, last] = [itemAt(anchors, 0), itemAt(anchors, anchors.length - 1)];
-  const planned = last.plannedSeconds - first.plannedSeconds;
-  return planned > 0 ? Math.min(1.7, Math.max(0.6, (last.takenSeconds - first.takenSeconds) / planned)) : 1;
+  const planned = last.plannedStart - first.plannedStart;
+  return planned > 0 ? Math.min(1.7, Math.max(0.6, (last.actualStart - first.actualStart) / planned)) : 1;
 }
 
 /** The middle of how much longer cues were said than expected. */

@@ -13,26 +13,26 @@ interface Props {
 /** How long each take was planned, what was predicted from those before it, and how long it was. */
 export function PredictionChart({ names, predictions }: Props) {
   const points = predictions.map((one, index) => ({ take: `Take ${index + 1}`, ...one }));
-  const seconds = predictions.flatMap(({ plannedSeconds, predictedSeconds, takenSeconds }) =>
-    [plannedSeconds, predictedSeconds, takenSeconds].filter((one) => one !== null),
+  const seconds = predictions.flatMap(({ plannedSeconds, predictedSeconds, actualSeconds }) =>
+    [plannedSeconds, predictedSeconds, actualSeconds].filter((one) => one !== null),
   );
   const last = predictions.at(-1);
-  const off = last?.predictedSeconds && last.takenSeconds ? last.predictedSeconds - last.takenSeconds : null;
+  const off = last?.predictedSeconds && last.actualSeconds ? last.predictedSeconds - last.actualSeconds : null;
   const words =
     off === null
       ? 'Each take is predicted from the takes before it, and shown here beside the actual length.'
-      : `The last take was predicted ${off === 0 ? 'to the second' : `${formatDifference(off)} off`}, from ${predictions.length - 1} before it; planned, it was ${formatDifference((last?.plannedSeconds ?? 0) - (last?.takenSeconds ?? 0))} off.`;
+      : `The last take was predicted ${off === 0 ? 'to the second' : `${formatDifference(off)} off`}, from ${predictions.length - 1} before it; planned, it was ${formatDifference((last?.plannedSeconds ?? 0) - (last?.actualSeconds ?? 0))} off.`;
   const clock = (seconds: number | null): string => (seconds === null ? '–' : formatClock(seconds));
   return (
     <Drawing
       title="Predicted and actual"
       words={words}
       heads={['Take', 'Planned', 'Predicted', 'Actual']}
-      rows={predictions.map(({ plannedSeconds, predictedSeconds, takenSeconds }, index) => [
+      rows={predictions.map(({ plannedSeconds, predictedSeconds, actualSeconds }, index) => [
         names[index] ?? '',
         clock(plannedSeconds),
         clock(predictedSeconds),
-        clock(takenSeconds),
+        clock(actualSeconds),
       ])}
     >
       <ResponsiveContainer width="100%" height={240}>
@@ -63,7 +63,7 @@ export function PredictionChart({ names, predictions }: Props) {
             isAnimationActive={false}
           />
           <Line
-            dataKey="takenSeconds"
+            dataKey="actualSeconds"
             name="actual"
             stroke="var(--color-accent)"
             strokeWidth={2}

@@ -8,14 +8,14 @@ import { AXIS, GRID, TOOLTIP } from './chart-looks';
 /** Drift over the class: above the line the take is late, below it early. */
 export function DriftChart({ reading }: { readonly reading: Reading }) {
   const points = reading.cues.flatMap((cue) =>
-    cue.saidAtSeconds === null
+    cue.actualStart === null
       ? []
       : [
           {
             text: cue.text,
-            planned: cue.plannedSeconds,
-            said: cue.saidAtSeconds,
-            drift: Math.round((cue.saidAtSeconds - cue.plannedSeconds) * 10) / 10,
+            planned: cue.plannedStart,
+            said: cue.actualStart,
+            drift: Math.round((cue.actualStart - cue.plannedStart) * 10) / 10,
           },
         ],
   );

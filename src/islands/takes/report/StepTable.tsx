@@ -69,7 +69,7 @@ function Row({ step, name }: { readonly step: StepReading; readonly name: string
           </span>
         ))}
       </td>
-      <td className="text-right whitespace-nowrap">{pair(step.breathPlannedSeconds, step.breathTakenSeconds)}</td>
+      <td className="text-right whitespace-nowrap">{pair(step.breathPlannedSeconds, step.breathActualSeconds)}</td>
       <td className="text-right whitespace-nowrap">{pair(step.teachPlannedSeconds, step.teachTakenSeconds)}</td>
     </tr>
   );

@@ -25,10 +25,10 @@ interface Props {
 export function TakeReport({ plan, timeline, reading, recording, names, onPlay }: Props) {
   const report = useMemo(() => reportOf(timeline, reading), [timeline, reading]);
   const titles = new Map(plan.sections.map(({ id, title }) => [id, title]));
-  const breaths = report.steps.flatMap(({ step, breathPlannedSeconds, breathTakenSeconds }) =>
+  const breaths = report.steps.flatMap(({ step, breathPlannedSeconds, breathActualSeconds }) =>
     breathPlannedSeconds === null
       ? []
-      : [{ name: names.get(step) ?? '', planned: breathPlannedSeconds, taken: breathTakenSeconds }],
+      : [{ name: names.get(step) ?? '', planned: breathPlannedSeconds, taken: breathActualSeconds }],
   );
   const talks = report.talk.map(({ section, planned, taken }) => ({
     name: titles.get(section) ?? '',
