@@ -3,4 +3,3 @@ export { checkPlan, createChecker, type Checker } from './check-plan';
 export { fixAllEdit } from './fix-all';
 export { CHECKS } from './registry';
 export { dismissEdit, dismissalReason } from './dismissed';
-export { CAUTION_LINES } from './safety/caution-lines';

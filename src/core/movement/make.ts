@@ -1,9 +1,10 @@
 import type { NewId } from '@/core/document';
+import { PHASE_LINES, ROUND_LINES } from '@/core/words';
 import type { Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } from './schema';
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './vocabulary';
 
 export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
-  const breath = { inhale: 'In.', exhale: 'Out.', hold: '', free: '' }[part.kind];
+  const breath = PHASE_LINES[part.kind];
   const share = part.kind === 'hold' || part.kind === 'free' ? 0.1 : null;
   return {
     id: newId(),
@@ -68,8 +69,8 @@ export function makeContent(newId: NewId, name: string, part: Partial<MovementCo
     moments: NO_MOMENTS,
     shorts: NO_SHORTS,
     counting: null,
-    lastRoundLine: 'Last one.',
-    sideChangeLine: 'And the other side.',
+    lastRoundLine: ROUND_LINES.last,
+    sideChangeLine: ROUND_LINES.sideChange,
     sideChangeSeconds: 4,
     levels: [],
     cautions: [],

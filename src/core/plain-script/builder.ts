@@ -19,6 +19,7 @@ import {
   type Section,
   type Step,
 } from '@/core/plan';
+import { NEW_NAMES } from '@/core/words';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { isItem, readNatural, roleOf, type Reading } from './natural';
 import { lengthOf } from './plan-fields';
@@ -36,7 +37,7 @@ export class ScriptBuilder {
   private titled = false;
 
   constructor(private readonly newId: NewId) {
-    this.plan = { ...emptyPlan(newId, 'New class', 600), sections: [] };
+    this.plan = { ...emptyPlan(newId, NEW_NAMES.class, 600), sections: [] };
   }
 
   take(line: string, put: LineKind | null, underlined: boolean): void {

@@ -43,16 +43,7 @@ export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turn
 export { numbersIn, wordOf, type Setting } from './steps/settings';
 export { withLastPause } from './steps/speech';
 export { placeName, type CueSource, type StepText } from './steps/text-place';
-export {
-  copyPlan,
-  copySection,
-  copyStep,
-  emptyPlan,
-  makeLength,
-  makeSection,
-  SECTION_TITLES,
-  USUAL_SECTIONS,
-} from './make';
+export { copyPlan, copySection, copyStep, emptyPlan, makeLength, makeSection, USUAL_SECTIONS } from './make';
 export { companionsOf, leaveOutEdit, mayLeaveOut } from './skips';
 export {
   applyEdit,
@@ -71,5 +62,5 @@ export { planAtLength, withLengthPin } from './lengths';
 export { checkSince6 } from './migrate';
 export { readPlan, readPlanText, upToDate, writePlanText } from './read';
 export { planMilliseconds, stepMilliseconds, stepPaces } from './durations';
-export { fillGapsEdit, leadsOn, stanceGaps, stancesOf, transitionFor, type StanceGap } from './stances';
+export { arrivalAt, fillGapsEdit, leadsOn, stanceGaps, stancesOf, transitionFor, type StanceGap } from './stances';
 export { changePlanTexts, changeTexts, rewordEdit, saidTextsOf, textsOf, type Reworded } from './texts';

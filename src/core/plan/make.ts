@@ -2,20 +2,11 @@ import { PLAN_FORMAT, PLAN_VERSION } from './migrate';
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import type { SectionRole } from '@/core/movement';
-import { USUAL_STYLE } from '@/core/words';
+import { SECTION_TITLES, USUAL_STYLE } from '@/core/words';
 import type { FitWay } from './fit-ways';
 import { stepsInOrder } from './order';
 import type { ClassPlan, Length, Section } from './schema';
 import { contractOf, type Step } from './steps';
-
-export const SECTION_TITLES: Readonly<Record<SectionRole, string>> = {
-  welcome: 'Welcome',
-  arrival: 'Arrival',
-  loosening: 'Loosening',
-  main: 'Main set',
-  settling: 'Settling',
-  closing: 'Closing',
-};
 
 /** The sections that most classes have (common practice, no published source). */
 export const USUAL_SECTIONS: readonly SectionRole[] = ['welcome', 'loosening', 'main', 'closing'];

@@ -1,8 +1,10 @@
 import type { NewId } from '@/core/document';
 import type { Stance } from '@/core/movement';
 import type { Seconds } from '@/core/units';
+import { STANCE_LINES } from '@/core/words';
 import type { Edit } from './edit';
 import type { ClassPlan } from './schema';
+import type { Companion } from './steps/companions';
 import { contractOf, makeTransition, type Step, type TransitionStep } from './steps';
 
 /** A place where one step ends in one stance and the next begins in another, with nothing said between. */
@@ -49,23 +51,27 @@ export function stanceGaps(plan: ClassPlan): StanceGap[] {
   return gaps;
 }
 
-/** What is usually said, and how long it takes, to come to a stance. Common practice, no published source. */
-const ARRIVING: Readonly<Record<Stance, { readonly name: string; readonly line: string; readonly seconds: Seconds }>> =
-  {
-    'feet-together': { name: 'Feet together', line: 'Step the feet together.', seconds: 4 },
-    'hip-width': { name: 'Feet apart', line: 'Step the feet as wide as your hips.', seconds: 4 },
-    wide: { name: 'Feet wide', line: 'Step the feet wide, toes over the same line as the knees.', seconds: 6 },
-    'left-forward': { name: 'Left foot forward', line: 'Step the left foot forward.', seconds: 6 },
-    'right-forward': { name: 'Right foot forward', line: 'Step the right foot forward.', seconds: 6 },
-    'one-leg': { name: 'Onto one leg', line: 'Shift onto one leg, a wall or a chair at hand.', seconds: 6 },
-    seated: { name: 'Sit down', line: 'Sit down, at the front of the seat, feet flat.', seconds: 15 },
-    lying: { name: 'Lie down', line: 'Lie down, in your own time.', seconds: 30 },
-  };
+/** How long it usually takes to come to a stance. Common practice, no published source. */
+const ARRIVING: Readonly<Record<Stance, Seconds>> = {
+  'feet-together': 4,
+  'hip-width': 4,
+  wide: 6,
+  'left-forward': 6,
+  'right-forward': 6,
+  'one-leg': 6,
+  seated: 15,
+  lying: 30,
+};
+
+/** The transition that comes to a stance; it goes when its neighbour goes. */
+export function arrivalAt(newId: NewId, stance: Stance, goesWith: Companion): TransitionStep {
+  const { name, line } = STANCE_LINES[stance];
+  return makeTransition(newId, name, ARRIVING[stance], line, { stance, goesWith });
+}
 
 /** The transition proposed for a gap; it goes when the step after it goes. */
 export function transitionFor(newId: NewId, gap: StanceGap): TransitionStep {
-  const { name, line, seconds } = ARRIVING[gap.to];
-  return makeTransition(newId, name, seconds, line, { stance: gap.to, goesWith: 'next' });
+  return arrivalAt(newId, gap.to, 'next');
 }
 
 /** The edit that puts the proposed transitions in, the last one first, so that places stay right. */

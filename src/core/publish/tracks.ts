@@ -1,9 +1,9 @@
-import { CAUTION_LINES } from '@/core/checks';
 import { timestamp, writeChapterList, type Chapter, type SaidLine } from '@/core/interchange';
 import { isMovement, stancesOf, stepsInOrder, type ClassPlan } from '@/core/plan';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import { formatClock, type Seconds } from '@/core/units';
+import { CAUTION_LINES, DESCRIPTION_WORDS } from '@/core/words';
 
 /** A label track: start, end and text by tabs, one line each, seconds with six decimals. */
 export function writeLabels(lines: readonly SaidLine[]): string {
@@ -44,21 +44,18 @@ export function writeDescription(
   const runtime = reading?.totals.runtimeSeconds ?? timeline.runtimeSeconds;
   const cautions = new Set(
     stepsInOrder(plan).flatMap(({ step }) =>
-      isMovement(step) && !step.skipped ? step.cautions.map((caution) => CAUTION_LINES[caution].line) : [],
+      isMovement(step) && !step.skipped ? step.cautions.map((caution) => CAUTION_LINES[caution]) : [],
     ),
   );
   const needed = atHand(plan);
   const parts = [
     [plan.title, `${formatClock(runtime)}${plan.focus ? `, ${plan.focus}` : ''}`].join('\n'),
-    ...(needed.length > 0 ? [`To have at hand: ${needed.join(', ')}.`] : []),
-    `Chapters\n${writeChapterList(chapters).trimEnd()}`,
-    ['Before you begin', ...[...cautions].map((text) => `- ${text}`), `- ${DEFERS}`].join('\n'),
+    ...(needed.length > 0 ? [`${DESCRIPTION_WORDS.atHand}: ${needed.join(', ')}.`] : []),
+    `${DESCRIPTION_WORDS.chapters}\n${writeChapterList(chapters).trimEnd()}`,
+    [DESCRIPTION_WORDS.before, ...[...cautions].map((text) => `- ${text}`), `- ${DESCRIPTION_WORDS.defers}`].join('\n'),
   ];
   return `${parts.join('\n\n')}\n`;
 }
-
-const DEFERS =
-  'These are reminders, not advice for you: what your doctor or therapist told you comes first. Leave out what does not suit you today.';
 
 /** What the ways of standing, sitting and lying in the class ask for. */
 function atHand(plan: ClassPlan): string[] {
@@ -68,5 +65,8 @@ function atHand(plan: ClassPlan): string[] {
       return [start, end];
     }),
   );
-  return [...(stances.has('seated') ? ['a chair without arms'] : []), ...(stances.has('lying') ? ['a mat'] : [])];
+  return [
+    ...(stances.has('seated') ? [DESCRIPTION_WORDS.chair] : []),
+    ...(stances.has('lying') ? [DESCRIPTION_WORDS.mat] : []),
+  ];
 }

@@ -10,15 +10,12 @@ export function handWorkSince2(raw: unknown): unknown {
   const document = asDoc(raw);
   if (!('remarks' in document)) return raw;
   const { corrections, cuts, ...rest } = renamedFields(document, NAMES_BEFORE_2);
-  const corrected = Object.entries(asDoc(corrections)).map(([cue, one]) => [
-    cue,
-    renamedFields(asDoc(one), NAMES_BEFORE_2),
-  ]);
-  return {
-    ...rest,
-    corrections: Object.fromEntries(corrected),
-    cuts: Array.isArray(cuts) ? cuts.map(cutSince2) : cuts,
-  };
+  const corrected: Record<string, Doc> = {};
+  for (const [cue, one] of Object.entries(asDoc(corrections))) {
+    corrected[cue] = renamedFields(asDoc(one), NAMES_BEFORE_2);
+  }
+  const stretches: unknown = Array.isArray(cuts) ? cuts.map(cutSince2) : cuts;
+  return { ...rest, corrections: corrected, cuts: stretches };
 }
 
 function cutSince2(cut: unknown): Doc {

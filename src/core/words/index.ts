@@ -1,3 +1,4 @@
+export * from './proposed';
 export * from './teaching-style';
 export { bellyWords, breathWords } from './breath-words';
 export { emptyTokens, fillTokens, TOKENS, unknownTokens, usualText, type TokenFacts } from './tokens';

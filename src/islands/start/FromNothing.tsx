@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { SECTION_ROLES, type SectionRole } from '@/core/movement';
-import { LIMITS, SECTION_TITLES, USUAL_SECTIONS } from '@/core/plan';
+import { LIMITS, USUAL_SECTIONS } from '@/core/plan';
+import { SECTION_TITLES } from '@/core/words';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';

@@ -17,7 +17,7 @@ const CALM_SECONDS = 10;
 
 interface Point {
   readonly key: string;
-  readonly plannedSeconds: number;
+  readonly plannedStart: number;
   readonly drift: number;
 }
 
@@ -26,7 +26,7 @@ export function LineNeighbours({ rows, row, onChoose }: Props) {
   const points = rows.flatMap((one): Point[] => {
     const place = one.kind === 'cue' ? placeOf(one) : null;
     if (one.kind !== 'cue' || !place) return [];
-    return [{ key: one.key, plannedSeconds: one.cue.plannedStart, drift: place.startSeconds - one.cue.plannedStart }];
+    return [{ key: one.key, plannedStart: one.cue.plannedStart, drift: place.startSeconds - one.cue.plannedStart }];
   });
   const lines = rows.filter(({ kind }) => kind === 'cue');
   const at = row ? lines.indexOf(row) : -1;
@@ -74,9 +74,9 @@ function Neighbour({
 }
 
 function DriftLine({ points, chosen }: { readonly points: readonly Point[]; readonly chosen: string | null }) {
-  const end = Math.max(1, points.at(-1)?.plannedSeconds ?? 1);
+  const end = Math.max(1, points.at(-1)?.plannedStart ?? 1);
   const max = Math.max(CALM_SECONDS, ...points.map(({ drift }) => Math.abs(drift)));
-  const x = ({ plannedSeconds }: Point): number => (plannedSeconds / end) * WIDTH;
+  const x = ({ plannedStart }: Point): number => (plannedStart / end) * WIDTH;
   const y = ({ drift }: Point): number => HEIGHT / 2 - (drift / max) * (HEIGHT / 2 - 4);
   const line = points.map((one, at) => `${at === 0 ? 'M' : 'L'}${x(one).toFixed(1)} ${y(one).toFixed(1)}`).join('');
   const here = points.find(({ key }) => key === chosen);

@@ -1,3 +1,4 @@
+import { ROUND_LINES } from '@/core/words';
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
 import { setting } from '../fixes';
@@ -21,7 +22,7 @@ export const lastUnannounced: StepCheck = {
           {
             stepId: step.id,
             facts: { rounds: timed.rounds },
-            fix: setting(context.step, { lastRoundLine: 'Last one.' }),
+            fix: setting(context.step, { lastRoundLine: ROUND_LINES.last }),
           },
         ];
   },

@@ -1,4 +1,4 @@
-import { makeTransition, stancesOf, type Edit } from '@/core/plan';
+import { arrivalAt, stancesOf, type Edit } from '@/core/plan';
 import type { ClassCheck } from '../model';
 
 const APART = new Set(['wide', 'left-forward', 'right-forward', 'one-leg']);
@@ -24,16 +24,7 @@ export const feetTogether: ClassCheck = {
     }
     if (!last || stance === null || !APART.has(stance)) return [];
     const index = last.section.steps.findIndex(({ id }) => id === last.step.id) + 1;
-    const step = makeTransition(
-      () => `after-${last.step.id}`.slice(0, 64),
-      'Feet together',
-      4,
-      'Step the feet together.',
-      {
-        stance: 'feet-together',
-        goesWith: 'previous',
-      },
-    );
+    const step = arrivalAt(() => `after-${last.step.id}`.slice(0, 64), 'feet-together', 'previous');
     const edit: Edit = { kind: 'insert-step', sectionId: last.section.id, index, step };
     return [{ stepId: last.step.id, facts: { stance }, fix: { kind: 'edit', edit } }];
   },

@@ -1,8 +1,8 @@
 import type { Caution } from '@/core/movement';
+import { CAUTION_LINES } from '@/core/words';
 import { addToCaution } from '../fixes';
 import { isMovement, type ClassCheck, type ClassContext, type MovementContext } from '../model';
 import { cautionState } from './caution-state';
-import { CAUTION_LINES } from './caution-lines';
 
 /** A movement's caution is said nowhere. */
 export const cautionMissing: ClassCheck = {
@@ -24,6 +24,6 @@ export function foundWhere(context: ClassContext, wanted: 'missing' | 'late') {
 }
 
 function asFinding({ step }: MovementContext, caution: Caution) {
-  const fix = addToCaution(step, CAUTION_LINES[caution].line);
+  const fix = addToCaution(step, CAUTION_LINES[caution]);
   return { stepId: step.id, detail: caution, facts: { caution }, fix };
 }

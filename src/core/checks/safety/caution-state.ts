@@ -3,7 +3,7 @@ import type { Caution } from '@/core/movement';
 import { saidBefore, saidDuring } from '../context';
 import { withoutSinking } from '../language';
 import { isMovement, type MovementContext, type StepContext } from '../model';
-import { CAUTION_LINES } from './caution-lines';
+import { CAUTION_KNOWN } from './caution-known';
 
 /** Whether a caution of a movement is said in time, after its movement has begun, or never. */
 export type CautionState = 'said' | 'late' | 'missing';
@@ -19,7 +19,7 @@ export function cautionState(
   caution: Caution,
 ): CautionState {
   if (caution === 'balance') return 'said';
-  const known = (said: string): boolean => CAUTION_LINES[caution].known.test(withoutSinking(said));
+  const known = (said: string): boolean => CAUTION_KNOWN[caution].test(withoutSinking(said));
   if (known(saidBefore(context))) return 'said';
   for (let before = at - 1; before >= 0 && !isMovement(itemAt(steps, before)); before--) {
     if (known(itemAt(steps, before).said)) return 'said';

@@ -1,23 +1,16 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import { isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
+import { CLASS_CAUTION_LINES, NEW_NAMES } from '@/core/words';
 import { withoutSinking } from '../language';
 import type { ClassCheck, ClassContext } from '../model';
 
-/** What is said once in every class (common practice, no published source), how it is known, and words for it. */
+/** What is said once in every class (common practice, no published source), how it is known. */
 const PARTS = [
-  {
-    part: 'effort',
-    known: /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/,
-    line: 'Stay within about seventy per cent of what you could do.',
-  },
-  {
-    part: 'pain',
-    known: /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/,
-    line: 'Nothing should hurt.',
-  },
-  { part: 'rest', known: /\brest (?:when|whenever|if|as)\b|\bpause when\b/, line: 'Rest when you like.' },
-  { part: 'sit', known: /\bsit\b|\bseated\b|\bstool\b/, line: 'Sit if you like.' },
+  { part: 'effort', known: /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/ },
+  { part: 'pain', known: /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/ },
+  { part: 'rest', known: /\brest (?:when|whenever|if|as)\b|\bpause when\b/ },
+  { part: 'sit', known: /\bsit\b|\bseated\b|\bstool\b/ },
 ] as const;
 
 /** Part of the caution for the whole class is missing. One finding, with the parts. */
@@ -32,7 +25,7 @@ export const classCaution: ClassCheck = {
     const told = steps.map(({ said }) => withoutSinking(said));
     const missing = PARTS.filter(({ known }) => !told.some((said) => known.test(said)));
     if (missing.length === 0) return [];
-    const edit = sayingEdit(context, missing.map(({ line }) => line).join(' '));
+    const edit = sayingEdit(context, missing.map(({ part }) => CLASS_CAUTION_LINES[part]).join(' '));
     return [{ stepId: null, facts: { parts: missing.map(({ part }) => part).join(' ') }, fix: { kind: 'edit', edit } }];
   },
 };
@@ -45,7 +38,7 @@ function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {
     return setStep(talk, 'lines', [...talk.lines, line]);
   }
   const newId: NewId = () => unusedId(steps, 'class-caution');
-  const made = { ...makeTalk(newId, 'Before we begin', []), caution: true };
+  const made = { ...makeTalk(newId, NEW_NAMES.cautionTalk, []), caution: true };
   const step = { ...made, lines: [{ id: `${made.id}-line`, text, pauseSeconds: 2, layer: null }] };
   return { kind: 'insert-step', sectionId: itemAt(plan.sections, 0).id, index: 0, step };
 }

@@ -1,7 +1,8 @@
 import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
 import { SECTION_ROLES } from '@/core/movement';
-import { copySection, LIMITS, SECTION_TITLES, type Section, setSection } from '@/core/plan';
+import { copySection, LIMITS, type Section, setSection } from '@/core/plan';
+import { SECTION_TITLES } from '@/core/words';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { Dialog } from '@/ui/parts/Dialog';
@@ -42,7 +43,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             onChange={(value) => {
               const role = setSection(sectionId, 'role', value);
               // A title of one's own stays; that of a role follows the role.
-              const usual = Object.values(SECTION_TITLES).includes(section.title);
+              const usual = Object.values<string>(SECTION_TITLES).includes(section.title);
               const title = setSection(sectionId, 'title', SECTION_TITLES[value]);
               desk.edit(usual ? { kind: 'together', edits: [role, title] } : role);
             }}

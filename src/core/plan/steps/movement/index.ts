@@ -1,5 +1,6 @@
 import { checkContent, copyContent, mirrored, sideCount, type Stance } from '@/core/movement';
 import { toSeconds } from '@/core/units';
+import { NEW_NAMES } from '@/core/words';
 import type { StepContract } from '../contract';
 import { withLastPause } from '../speech';
 import { TIME_FIELDS, timeStretch, timeWish } from '../timed';
@@ -19,7 +20,7 @@ import { sidesOf } from './turns';
 import { writeMovement } from './write';
 
 export const movement: StepContract<MovementStep> = {
-  make: (newId, name) => makeMovement(newId, name || 'New movement'),
+  make: (newId, name) => makeMovement(newId, name || NEW_NAMES.movement),
   blank: (newId, name) => makeMovement(newId, name, { pattern: [] }),
   withNewIds: (newId, step) => copyContent(newId, step),
   check: (step, at, once) => checkContent(step, at, once),

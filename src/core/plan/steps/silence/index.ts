@@ -1,5 +1,6 @@
 import { escapeText, splitBars, unescapeText, type NewId } from '@/core/document';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
+import { NEW_NAMES } from '@/core/words';
 import { boundsInOrder } from '../bounds';
 import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract, type StepWriter } from '../contract';
@@ -84,7 +85,7 @@ function write(step: SilenceStep, writer: StepWriter): Milliseconds {
 const text = textSetting<SilenceStep>();
 
 export const silence: StepContract<SilenceStep> = {
-  make: (newId, name) => makeSilence(newId, name || 'Silence', {}),
+  make: (newId, name) => makeSilence(newId, name || NEW_NAMES.silence, {}),
   blank: (newId, name) => makeSilence(newId, name, {}),
   withNewIds: (_, step) => step,
   check: (step, at) => boundsInOrder(`${at}.minSeconds`, step.minSeconds, step.maxSeconds),

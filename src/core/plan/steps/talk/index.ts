@@ -1,6 +1,7 @@
 import type { NewId } from '@/core/document';
 import { spokenLines } from '@/core/movement';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
+import { NEW_NAMES } from '@/core/words';
 import { boundsInOrder } from '../bounds';
 import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract } from '../contract';
@@ -34,7 +35,7 @@ function talkMilliseconds(step: TalkStep, voice: PlanVoice): Milliseconds {
 }
 
 export const talk: StepContract<TalkStep> = {
-  make: (newId, name) => makeTalk(newId, name || 'Talk', ['']),
+  make: (newId, name) => makeTalk(newId, name || NEW_NAMES.talk, ['']),
   blank: (newId, name) => makeTalk(newId, name, []),
   withNewIds: (newId, step) => ({ ...step, lines: step.lines.map((line) => ({ ...line, id: newId() })) }),
   check: (step, at, once) => {

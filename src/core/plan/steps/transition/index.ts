@@ -1,5 +1,6 @@
 import type { NewId } from '@/core/document';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
+import { NEW_NAMES } from '@/core/words';
 import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract } from '../contract';
 import { accompanyingSettings, numbersSetting, stanceSetting, textSetting } from '../settings';
@@ -22,7 +23,7 @@ function transitionMilliseconds(step: TransitionStep, voice: PlanVoice): Millise
 }
 
 export const transition: StepContract<TransitionStep> = {
-  make: (newId, name) => makeTransition(newId, name || 'Change of stance', 5, ''),
+  make: (newId, name) => makeTransition(newId, name || NEW_NAMES.transition, 5, ''),
   blank: (newId, name) => makeTransition(newId, name, 5, ''),
   withNewIds: (_, step) => step,
   check: () => [],
