@@ -5,6 +5,7 @@ import { findStep, planAfter, readPlan, type ClassPlan } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { FAULTS } from './faults';
+import { withText } from './make-faults';
 
 const ferry = itemAt(demoClasses(), 0).plan;
 
@@ -60,5 +61,14 @@ describe('the checks', () => {
       expect(checker(plan, timeline)).toEqual(checkPlan(plan, timeline));
       expect(checker(ferry, expandPlan(ferry))).toEqual([]);
     }
+  });
+
+  it('ask for no explanation of the art’s own name, which everybody knows who came', () => {
+    const explained = (word: string): string[] => {
+      const plan = withText('Both hands rest on the lower belly.', `Both hands rest, as in all ${word}.`)(ferry);
+      return checkPlan(plan).flatMap(({ check, detail }) => (check === 'term-unexplained' ? [detail] : []));
+    };
+    expect(explained('qigong')).toEqual([]);
+    expect(explained('qi')).toEqual(['breath-energy']);
   });
 });

@@ -94,5 +94,13 @@ describe('what is learned from takes', () => {
     expect(proposalsOf(plan, usualOf([knownTake({ plan, reading })]), plan.targetSeconds)).toEqual([]);
     const silent = { ...reading, cues: reading.cues.map((cue) => ({ ...cue, actualStart: null, actualEnd: null })) };
     expect(proposalsOf(plan, usualOf([knownTake({ plan, reading: silent })]), plan.targetSeconds)).toEqual([]);
+    // One line alone says nothing of how long the class was; two do.
+    const firstSaid = (count: number) => ({
+      ...reading,
+      cues: [...reading.cues.slice(0, count), ...silent.cues.slice(count)],
+    });
+    expect(knownTake({ plan, reading: silent }).habits.classSeconds).toBeNull();
+    expect(knownTake({ plan, reading: firstSaid(1) }).habits.classSeconds).toBeNull();
+    expect(knownTake({ plan, reading: firstSaid(2) }).habits.classSeconds).toBeGreaterThan(0);
   });
 });

@@ -174,6 +174,18 @@ describe('aligning sound', () => {
     found.forEach((cue, index) => expect(cue.startSeconds).toBeCloseTo(itemAt(speech, index).startSeconds, 6));
   });
 
+  it('tells how much slower than planned the class was, whenever the recording began', () => {
+    for (const [slower, later] of [
+      [1.12, 0],
+      [1.12, 25],
+      [0.9, 40],
+    ] as const) {
+      const taken = said([], (seconds) => later + slower * seconds);
+      const { way } = read(taken, taken);
+      expect(way?.slowness).toBeCloseTo(slower, 2);
+    }
+  });
+
   it('has nothing to say of nothing', () => {
     expect(alignTake(timeline, { captions: null, speech: [], lengthSeconds: 10 })).toMatchObject({
       found: [],

@@ -38,6 +38,16 @@ const turning = (part: Parameters<typeof makeMovement>[2] = {}): Step =>
 const words = (plan: ClassPlan): string[] => expandPlan(plan).cues.map((cue) => cue.text);
 
 describe('the timeline', () => {
+  it('speaks the lines of a talk as slowly as its tempo says', () => {
+    const lengthAt = (tempo: number): number => {
+      const talk = makeTalk(newId, 'Talk', [['Let the shoulders hang from the neck.', 2]]);
+      const cue = itemAt(expandPlan(planOf({ ...talk, tempo })).cues, 0);
+      return cue.endSeconds - cue.startSeconds;
+    };
+    expect(lengthAt(1.2) / lengthAt(1)).toBeCloseTo(1.2, 2);
+    expect(lengthAt(0.85) / lengthAt(1)).toBeCloseTo(0.85, 2);
+  });
+
   it('covers the class without gap or overlap, and its runtime is the sum of its parts', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const timeline = expandPlan(randomPlan(new Random(seed), { steps: 15, breathTenths: 4, choicesAtMost: 5 }));
