@@ -1,6 +1,6 @@
 import { type PracticeTake } from '../../src/core/practice';
 import { COEFFICIENTS, joinSamples } from '../../src/core/signal';
-import type { HeardVoice } from '../../src/hearing/hear-voice';
+import type { HeardVoice } from '../../src/sound/hear-voice';
 
 import type { CueReading } from '../../src/core/reading';
 

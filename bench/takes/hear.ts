@@ -5,8 +5,8 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { env } from 'onnxruntime-web/wasm';
-import { heardVoice, VoiceHearing, type HeardVoice, type JudgedSteps } from '../../src/hearing/hear-voice';
-import { VoiceActivity } from '../../src/hearing/voice-activity';
+import { heardVoice, VoiceHearing, type HeardVoice, type JudgedSteps } from '../../src/sound/hear-voice';
+import { VoiceActivity } from '../../src/sound/voice-activity';
 import { makeTake, type TakeRecipe } from '../../tests/support/takes/make-take';
 
 /** Bytes of a file of a package. */

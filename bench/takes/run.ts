@@ -7,7 +7,7 @@
 import { BACKGROUNDS, TAKE_RATE, type PracticeTake } from '../../src/core/practice';
 import { cepstralDistances } from '../../src/core/align';
 import { readTake, type CueReading, type Reading } from '../../src/core/reading';
-import { cepstraOfLine, PlainVoice } from '../../src/hearing/plain-voice';
+import { cepstraOfLine, PlainVoice } from '../../src/sound/plain-voice';
 
 import { addFigures, asRow, figuresOf, HEAD, type Figures } from './figures';
 import { generalAligner } from './general-aligner';

@@ -4,9 +4,9 @@ import { env } from 'onnxruntime-web/wasm';
 import { cepstralDistances } from '@/core/align';
 import { readTake, type Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
-import { VoiceHearing } from '@/hearing/hear-voice';
-import { cepstraOfLine, PlainVoice } from '@/hearing/plain-voice';
-import { VoiceActivity } from '@/hearing/voice-activity';
+import { VoiceHearing } from '@/sound/hear-voice';
+import { cepstraOfLine, PlainVoice } from '@/sound/plain-voice';
+import { VoiceActivity } from '@/sound/voice-activity';
 
 const file = (name: string): Uint8Array<ArrayBuffer> =>
   new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(name)));

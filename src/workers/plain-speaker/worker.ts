@@ -2,9 +2,9 @@ import { expose, transfer } from 'comlink';
 import { practiceTake, TAKE_RATE } from '@/core/practice';
 import { pcm16, wavHeader } from '@/core/signal';
 import { expandPlan } from '@/core/timeline';
-import { atRate, PlainLines } from '@/hearing/plain-lines';
-import { plainProgram } from '@/hearing/plain-program';
-import { PlainVoice } from '@/hearing/plain-voice';
+import { atRate, PlainLines } from '@/sound/plain-lines';
+import { plainProgram } from '@/sound/plain-program';
+import { PlainVoice } from '@/sound/plain-voice';
 import type { Speaker } from './protocol';
 
 /** The voice of previews, and another for practice takes: takes are compared with the first. */

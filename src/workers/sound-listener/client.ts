@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { failed, type Issue, type Result } from '@/core/units';
-import type { Listened } from '@/files/listen';
+import type { Listened } from '@/sound/listen';
 import { Hired } from '../hired';
 import type { Hear, SoundListener } from './protocol';
 

@@ -1,4 +1,4 @@
-import type { Listened } from '@/files/listen';
+import type { Listened } from '@/sound/listen';
 import type { Issue, Result } from '@/core/units';
 
 /** Takes mono sound at the rate that was asked for, and how much of the file has passed, 0 to 1; whether to go on. */

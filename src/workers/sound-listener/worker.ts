@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { Resampler } from '@/core/signal';
-import { listen } from '@/files/listen';
+import { listen } from '@/sound/listen';
 import type { SoundListener } from './protocol';
 
 /** Pieces that wait to be heard. */

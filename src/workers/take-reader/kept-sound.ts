@@ -1,5 +1,5 @@
 import { sha256 } from '@/files/sha256';
-import type { PieceSink } from '@/files/sound-copy';
+import type { PieceSink } from '@/sound/sound-copy';
 
 /**
  * Between tries to send a piece, in milliseconds. After the last the copy is given up, unless nobody answers at all:

@@ -1,6 +1,6 @@
 import type { SaidCepstra } from '@/core/align';
-import { plainProgram } from '@/hearing/plain-program';
-import { cepstraOfLine, PlainVoice } from '@/hearing/plain-voice';
+import { plainProgram } from '@/sound/plain-program';
+import { cepstraOfLine, PlainVoice } from '@/sound/plain-voice';
 
 /**
  * What each text sounds like in the plain voice. `goOn` is asked between lines and told how far it got; when it says

@@ -1,5 +1,5 @@
 import { transfer } from 'comlink';
-import type { VoiceJudge } from '@/hearing/hear-voice';
+import type { VoiceJudge } from '@/sound/hear-voice';
 import { Hired } from '../hired';
 import type { JudgeWorker } from './protocol';
 

@@ -4,7 +4,7 @@ import { env } from 'onnxruntime-web/wasm';
 // The package names no doors for its program.
 import loaderUrl from '../../../node_modules/onnxruntime-web/dist/ort-wasm-simd-threaded.mjs?url';
 import runtimeUrl from '../../../node_modules/onnxruntime-web/dist/ort-wasm-simd-threaded.wasm?url';
-import { VoiceActivity } from '@/hearing/voice-activity';
+import { VoiceActivity } from '@/sound/voice-activity';
 import type { JudgeWorker } from './protocol';
 
 env.wasm.numThreads = 1;

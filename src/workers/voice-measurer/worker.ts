@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { measureVoice, VOICE_PARAGRAPH } from '@/core/voice';
-import { listen } from '@/files/listen';
+import { listen } from '@/sound/listen';
 import type { VoiceMeasurer } from './protocol';
 
 const measurer: VoiceMeasurer = {
