@@ -1,10 +1,8 @@
 /**
  * Speed and memory, side by side in one run: `npm run bench`. Ratios against a peer where there is one; nothing here
- * is asserted in the tests. Needs a build (`./test` or `./start` makes one) for the size of the first load.
+ * is asserted in the tests. How much a page loads first is said by `scripts/first-load.ts`.
  */
 import { itemAt } from '@/core/units';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { gzipSync } from 'node:zlib';
 import { readCaptions, writeWebvtt } from '../src/core/interchange';
 import { fitPlan, reachOf } from '../src/core/pacing';
 import { emptyPlan, makeMovement, makeSection, makeTalk, type ClassPlan } from '../src/core/plan';
@@ -105,34 +103,11 @@ function benchCaptions(): void {
   console.log(`aligning ten minutes by sound alone (${speech.length} stretches): median ${ms(sound.median)}`);
 }
 
-/** Bytes of script that the class desk loads first, following static imports only. */
-function benchFirstLoad(): void {
-  const folder = new URL('../dist/client/_astro/', import.meta.url);
-  if (!existsSync(folder)) {
-    console.log('first load of the class desk: no build here; run ./test or ./start first');
-    return;
-  }
-  const names = readdirSync(folder);
-  const seen = new Set<string>();
-  const follow = (name: string): void => {
-    if (seen.has(name)) return;
-    seen.add(name);
-    const text = readFileSync(new URL(name, folder), 'utf8');
-    for (const [, found = ''] of text.matchAll(/(?:from|import)\s*["']\.\/([\w.-]+\.js)["']/g)) follow(found);
-  };
-  for (const name of names) if (/^(Desk|client)\..*\.js$/.test(name)) follow(name);
-  const sizes = [...seen].map((name) => gzipSync(readFileSync(new URL(name, folder))).length);
-  console.log(
-    `first load of the class desk: ${Math.round(sizes.reduce((sum, size) => sum + size, 0) / 1024)} KB of script, gzip, in ${sizes.length} files`,
-  );
-}
-
 await benchFits();
 benchLibrary();
 await benchList();
 benchTimeline();
 benchScript();
 benchCaptions();
-benchFirstLoad();
 await measureReplan();
 await measureFirstViews();

@@ -1,7 +1,7 @@
 import type { MovementContent, Phase } from '@/core/movement';
 import { formatClock } from '@/core/units';
 import { COUNTING_WORDS } from './teaching-style';
-import { CAUTION_WORDS, LEAD_WORDS, PHASE_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
+import { CAUTION_WORDS, PACING_WORDS, PHASE_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
 
 /** The value of one field of a movement, in words. */
 export function valueWords(field: keyof MovementContent, of: MovementContent): string {
@@ -19,7 +19,7 @@ const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementConte
   stanceStart: (of) => stance(of.stanceStart),
   stanceEnd: (of) => stance(of.stanceEnd),
   sides: (of) => SIDE_PLAN_WORDS[of.sides],
-  pacedBy: (of) => LEAD_WORDS[of.pacedBy],
+  pacedBy: (of) => PACING_WORDS[of.pacedBy],
   priority: (of) => PRIORITY_WORDS[of.priority],
   cautions: (of) => of.cautions.map((caution) => CAUTION_WORDS[caution].name).join(', '),
   levels: (of) => of.levels.map(({ name, note }) => (note === '' ? name : `${name}: ${note}`)).join(' '),

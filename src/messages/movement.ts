@@ -41,7 +41,7 @@ export const SIDE_PLAN_WORDS: Readonly<Record<SidePlan, string>> = {
   'both-directions': 'both directions',
 };
 
-export const LEAD_WORDS: Readonly<Record<Pacing, string>> = {
+export const PACING_WORDS: Readonly<Record<Pacing, string>> = {
   breath: 'breath (rounds)',
   clock: 'clock (a time)',
   'own-pace': 'own pace',
@@ -109,7 +109,7 @@ export const PRESET_WORDS: Readonly<Record<PresetId, string>> = {
   even: 'Even',
   'longer-out': 'Longer exhale',
   'four-six': 'Inhale 4 s, exhale 6 s',
-  'rest-after-in': 'Hold after the inhale',
+  'hold-after-inhale': 'Hold after the inhale',
   'slow-in-quick-out': 'Slow inhale, quick exhale',
   'quick-in-slow-out': 'Quick inhale, slow exhale',
   'four-breaths': 'Four breaths, a long exhale in the middle',

@@ -22,9 +22,9 @@ import {
   companionsOf,
   FIT_WAYS,
   fillGapsEdit,
-  leaveOutEdit,
+  skipEdit,
   makeLength,
-  mayLeaveOut,
+  maySkip,
   planMilliseconds,
   readPlan,
   stanceGaps,
@@ -95,7 +95,7 @@ describe('any class', () => {
     for (const seed of seeds(60)) {
       const [chance, plan] = plans(seed);
       const { step } = chance.pick(stepsInOrder(plan));
-      const applied = applyEdit(plan, leaveOutEdit(plan, step.id, true));
+      const applied = applyEdit(plan, skipEdit(plan, step.id, true));
       if (!applied.ok) throw new Error(`seed ${seed}`);
       const together = new Set([step.id, ...(companionsOf(plan).get(step.id) ?? []).map((one) => one.id)]);
       for (const { step: after } of stepsInOrder(applied.value.plan)) {
@@ -141,7 +141,7 @@ describe('any fit', () => {
           const after = fit.edit ? edited(of, fit.edit) : of;
           for (const { step, section } of stepsInOrder(after)) {
             if (!step.skipped || step.pinned || companions.has(step.id)) continue;
-            expect(mayLeaveOut(step, section.role), `seed ${seed}: ${step.id}`).toBe(true);
+            expect(maySkip(step, section.role), `seed ${seed}: ${step.id}`).toBe(true);
           }
         }
       }

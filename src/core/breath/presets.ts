@@ -15,7 +15,7 @@ export const PRESET_IDS = [
   'even',
   'longer-out',
   'four-six',
-  'rest-after-in',
+  'hold-after-inhale',
   'slow-in-quick-out',
   'quick-in-slow-out',
   'four-breaths',
@@ -42,7 +42,7 @@ export const PRESETS: readonly PatternPreset[] = [
   { id: 'even', phases: shares(0.5, 0.5) },
   { id: 'longer-out', phases: shares(0.4, 0.6) },
   { id: 'four-six', phases: [phase('inhale', { seconds: 4 }), phase('exhale', { seconds: 6 })] },
-  { id: 'rest-after-in', phases: [phase('inhale'), phase('hold', { seconds: 1.5 }), phase('exhale')] },
+  { id: 'hold-after-inhale', phases: [phase('inhale'), phase('hold', { seconds: 1.5 }), phase('exhale')] },
   { id: 'slow-in-quick-out', phases: shares(0.65, 0.35) },
   { id: 'quick-in-slow-out', phases: shares(0.35, 0.65) },
   {

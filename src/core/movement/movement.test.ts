@@ -63,7 +63,7 @@ describe('changes to a breath pattern', () => {
   });
 
   it('keeps the words when another shape is taken', () => {
-    const shaped = presetPattern(newId, 'rest-after-in', pattern());
+    const shaped = presetPattern(newId, 'hold-after-inhale', pattern());
     expect(shaped.map(({ kind, full }) => [kind, full])).toEqual([
       ['inhale', 'Rise.'],
       ['hold', ''],

@@ -39,13 +39,13 @@ export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): E
     edits.push(setPlan('pace', { ...plan.pace, breathSeconds }));
   }
   const steps = new Map(stepsInOrder(plan).map(({ step }) => [step.id, step]));
-  const leaveOut = (stepId: string, out: boolean): void => {
+  const skip = (stepId: string, out: boolean): void => {
     const step = steps.get(stepId);
     if (step) edits.push(setFields(step, { skipped: out }));
   };
   problem.items.forEach((item, index) => {
     const { rounds, out } = itemAt(choice.picks, index);
-    for (const member of item.members) leaveOut(member, out);
+    for (const member of item.members) skip(member, out);
     const step = steps.get(item.stepId);
     if (out || !isMovement(step)) return;
     if (item.kind.what === 'rounds') edits.push(setFields(step, { rounds }));
@@ -60,7 +60,7 @@ export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): E
   });
   const decided = new Set(problem.items.flatMap((item) => item.members));
   for (const step of steps.values()) {
-    if (!decided.has(step.id) && !step.pinned) leaveOut(step.id, problem.absent.has(step.id));
+    if (!decided.has(step.id) && !step.pinned) skip(step.id, problem.absent.has(step.id));
   }
   return edits.filter((edit) => edit !== null);
 }

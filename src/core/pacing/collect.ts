@@ -3,7 +3,7 @@ import {
   contractOf,
   countMilliseconds,
   isMovement,
-  mayLeaveOut,
+  maySkip,
   stepsInOrder,
   type ClassPlan,
   type MovementStep,
@@ -12,7 +12,7 @@ import {
   type StepPace,
 } from '@/core/plan';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
-import { leaveOutCost, roundsCost, silenceCostPerMillisecond, talkCostPerMillisecond, type Weights } from './cost';
+import { skipCost, roundsCost, silenceCostPerMillisecond, talkCostPerMillisecond, type Weights } from './cost';
 import type { ElasticItem, Item, ItemKind } from './model';
 
 /** The steps of a plan as the fit sees them. */
@@ -65,7 +65,7 @@ export function collectUnits(
     const parts = members.map(partsOf);
     const base = parts.reduce((total, part) => total + part.fixed, 0);
     const stretching = parts.flatMap((part) => part.elastic);
-    const outCost = stays || !mayLeaveOut(step, section.role) ? null : leaveOutCost(step.priority, weights);
+    const outCost = stays || !maySkip(step, section.role) ? null : skipCost(step.priority, weights);
     if (!counted && outCost === null) {
       fixed += base;
       elastic.push(...stretching);

@@ -11,7 +11,7 @@ const BILLION = 1e9;
 /** How dear each kind of change is, as multiples of the balance. */
 export interface Weights {
   readonly rounds: number;
-  readonly leaveOut: number;
+  readonly skip: number;
   readonly breath: number;
   /** Quiets, own pace, clock-led time and the tempo of talks. */
   readonly time: number;
@@ -19,10 +19,10 @@ export interface Weights {
 
 /** The four ways to fit: what a person would rather keep is dear. */
 export const WEIGHTS: Readonly<Record<FitWay, Weights>> = {
-  balanced: { rounds: 1, leaveOut: 1, breath: 1, time: 1 },
-  'keep-rounds': { rounds: 10, leaveOut: 10, breath: 1, time: 1 },
-  'keep-breath': { rounds: 1, leaveOut: 1, breath: 30, time: 1 },
-  'skip-steps': { rounds: 3, leaveOut: 0.15, breath: 3, time: 3 },
+  balanced: { rounds: 1, skip: 1, breath: 1, time: 1 },
+  'keep-rounds': { rounds: 10, skip: 10, breath: 1, time: 1 },
+  'keep-breath': { rounds: 1, skip: 1, breath: 30, time: 1 },
+  'skip-steps': { rounds: 3, skip: 0.15, breath: 3, time: 3 },
 };
 
 /** Far changes cost more than near ones: d + d², where d is the change as a share of what was asked for. */
@@ -57,11 +57,11 @@ export function talkCostPerMillisecond(plainMilliseconds: number, weights: Weigh
 }
 
 /** Leaving a step out, by its priority; a step that is always kept has no price. */
-export function leaveOutCost(priority: Priority, weights: Weights): number {
-  return Math.round(weights.leaveOut * LEAVE_OUT[priority] * BILLION);
+export function skipCost(priority: Priority, weights: Weights): number {
+  return Math.round(weights.skip * SKIPPING[priority] * BILLION);
 }
 
-const LEAVE_OUT: Readonly<Record<Priority, number>> = { low: 1, middle: 2, high: 4, always: 1e6 };
+const SKIPPING: Readonly<Record<Priority, number>> = { low: 1, middle: 2, high: 4, always: 1e6 };
 
 /** A whole cost in billionths as the figure shown. */
 export function shownCost(billionths: number): number {

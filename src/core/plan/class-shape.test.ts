@@ -9,14 +9,14 @@ import {
   emptyPlan,
   fillGapsEdit,
   findStep,
-  leaveOutEdit,
+  skipEdit,
   makeLength,
   makeMovement,
   makeSilence,
   makeSection,
   makeTalk,
   makeTransition,
-  mayLeaveOut,
+  maySkip,
   planAfter,
   planAtLength,
   setFields,
@@ -85,11 +85,11 @@ describe('stances through a class', () => {
 describe('leaving out', () => {
   it('never takes arrival, closing, spoken cautions, nor what is always kept', () => {
     const low = movement('Low', { priority: 'low' });
-    expect(mayLeaveOut(low, 'main')).toBe(true);
-    expect(mayLeaveOut(low, 'arrival')).toBe(false);
-    expect(mayLeaveOut(low, 'closing')).toBe(false);
-    expect(mayLeaveOut(movement('Kept', { priority: 'always' }), 'main')).toBe(false);
-    expect(mayLeaveOut({ ...makeTalk(newId, 'Caution', []), priority: 'low', caution: true }, 'main')).toBe(false);
+    expect(maySkip(low, 'main')).toBe(true);
+    expect(maySkip(low, 'arrival')).toBe(false);
+    expect(maySkip(low, 'closing')).toBe(false);
+    expect(maySkip(movement('Kept', { priority: 'always' }), 'main')).toBe(false);
+    expect(maySkip({ ...makeTalk(newId, 'Caution', []), priority: 'low', caution: true }, 'main')).toBe(false);
   });
 
   it('takes along what goes with a step, and brings it back', () => {
@@ -103,16 +103,16 @@ describe('leaving out', () => {
         .get(main.id)
         ?.map((step) => step.name),
     ).toEqual(['Feet', 'Word', 'After']);
-    const without = edited(plan, leaveOutEdit(plan, main.id, true));
+    const without = edited(plan, skipEdit(plan, main.id, true));
     expect(itemAt(without.sections, 0).steps.map((step) => step.skipped)).toEqual([false, true, true, true, true]);
     expect(planMilliseconds(without)).toBe(planMilliseconds(planOf([itemAt(itemAt(plan.sections, 0).steps, 0)])));
-    expect(edited(without, leaveOutEdit(without, main.id, false))).toEqual(plan);
+    expect(edited(without, skipEdit(without, main.id, false))).toEqual(plan);
   });
 
   it('does not change the breath of the others', () => {
     const steps = ['One', 'Two', 'Three'].map((name) => movement(name));
     const plan = { ...planOf(steps), pace: { ...emptyPlan(newId, 'x', 60).pace, closingRatio: 2 } };
-    const without = edited(plan, leaveOutEdit(plan, itemAt(steps, 1).id, true));
+    const without = edited(plan, skipEdit(plan, itemAt(steps, 1).id, true));
     expect(stepPaces(without).get(itemAt(steps, 2).id)).toEqual(stepPaces(plan).get(itemAt(steps, 2).id));
   });
 });
@@ -187,7 +187,7 @@ describe('what changed between two states', () => {
     expect(codes(set(one, { sides: 'alternating' }))).toEqual(['step-changed One']);
     expect(codes(set(one, { minRounds: 1 }))).toEqual(['step-changed One']);
     expect(codes(set(three, { seconds: 99 }))).toEqual(['time Three']);
-    expect(codes(edited(plan, leaveOutEdit(plan, two.id, true)))).toEqual(['left-out Two']);
+    expect(codes(edited(plan, skipEdit(plan, two.id, true)))).toEqual(['left-out Two']);
     expect(codes(edited(plan, { kind: 'remove-step', stepId: two.id }))).toEqual(['step-removed Two']);
     expect(codes(planOf([one, two, three, movement('Four')]))).toContain('step-added Four');
     const sectionId = itemAt(plan.sections, 0).id;

@@ -44,7 +44,7 @@ export { numbersIn, wordOf, type Setting } from './steps/settings';
 export { withLastPause } from './steps/speech';
 export { placeName, type CueSource, type StepText } from './steps/text-place';
 export { copyPlan, copySection, copyStep, emptyPlan, makeLength, makeSection, USUAL_SECTIONS } from './make';
-export { companionsOf, leaveOutEdit, mayLeaveOut } from './skips';
+export { companionsOf, skipEdit, maySkip } from './skips';
 export {
   applyEdit,
   findStep,

@@ -1,5 +1,5 @@
 import { planAfter } from './edit';
-import { leaveOutEdit } from './skips';
+import { skipEdit } from './skips';
 import { LIMITS } from './limits';
 import { stepsInOrder } from './order';
 import type { ClassPlan, Length, LengthPin } from './schema';
@@ -30,7 +30,7 @@ export function planAtLength(source: ClassPlan, length: Length): ClassPlan {
   };
   return stepsInOrder(plan).reduce((now, { step }) => {
     if (pins.get(step.id)?.skipped !== true) return now;
-    return planAfter(now, leaveOutEdit(now, step.id, true));
+    return planAfter(now, skipEdit(now, step.id, true));
   }, plan);
 }
 

@@ -9,7 +9,7 @@ import { contractOf, type Step } from './steps';
 const KEPT_ROLES: ReadonlySet<SectionRole> = new Set(['arrival', 'closing']);
 
 /** Whether a fit may leave a step out by itself: its priority allows it, and it is no arrival, caution or closing. */
-export function mayLeaveOut(step: Step, role: SectionRole): boolean {
+export function maySkip(step: Step, role: SectionRole): boolean {
   if (KEPT_ROLES.has(role) || step.priority === 'always') return false;
   return !contractOf(step).always(step);
 }
@@ -44,7 +44,7 @@ function directionOf(step: Step): -1 | 1 {
 }
 
 /** The edit that leaves a step out by hand, with what goes with it, and pins that; or brings all of it back. */
-export function leaveOutEdit(plan: ClassPlan, stepId: string, out: boolean): Edit {
+export function skipEdit(plan: ClassPlan, stepId: string, out: boolean): Edit {
   const companions = companionsOf(plan).get(stepId) ?? [];
   const found = findStep(plan, stepId)?.step;
   return {

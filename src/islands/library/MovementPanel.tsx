@@ -9,7 +9,7 @@ import {
   type Movement,
 } from '@/core/movement';
 import { issueText } from '@/messages/issues';
-import { LEAD_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { PACING_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
@@ -63,7 +63,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
       <Choice
         label="Paced by"
         value={movement.pacedBy}
-        options={PACINGS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
+        options={PACINGS.map((value) => ({ value, label: PACING_WORDS[value] }))}
         onChange={(value) => set('pacedBy', value)}
       />
       {movement.pacedBy === 'breath' ? (

@@ -14,7 +14,7 @@ import { itemAt, wholeMilliseconds } from '@/core/units';
  */
 
 /** One time that a class was performed. */
-export interface KeptRun {
+export interface SavedRun {
   readonly classId: string;
   readonly runId: string;
   /** When it began, in milliseconds of the wall clock. */
@@ -26,7 +26,7 @@ export interface KeptRun {
 }
 
 /** What is written of a run. */
-type WrittenRun = Omit<KeptRun, 'brokenOff'>;
+type WrittenRun = Omit<SavedRun, 'brokenOff'>;
 
 const RUNS = 'performance';
 /** Written every second beside the log while a run goes on: `<from the start> <place>`, in seconds. */
@@ -36,7 +36,7 @@ const RUNS_A_CLASS = 40;
 /** A run that broke off longer ago is not offered to be gone on with. */
 const RESUMED_WITHIN_SECONDS = 12 * 3600;
 
-const nameOf = (run: Pick<KeptRun, 'classId' | 'runId'>): string => `${run.classId}/${run.runId}`;
+const nameOf = (run: Pick<SavedRun, 'classId' | 'runId'>): string => `${run.classId}/${run.runId}`;
 
 export function logOf(title: string, events: readonly LoggedEvent[]): PerformanceLog {
   const whole = events.map(({ event, atSeconds, placeSeconds }) => ({
@@ -48,7 +48,7 @@ export function logOf(title: string, events: readonly LoggedEvent[]): Performanc
 }
 
 /** Keeps a run as it stands. */
-export function keepRun(run: WrittenRun): void {
+export function saveRun(run: WrittenRun): void {
   try {
     localStorage.setItem(`${RUNS}/${nameOf(run)}`, JSON.stringify(run));
   } catch {
@@ -57,7 +57,7 @@ export function keepRun(run: WrittenRun): void {
 }
 
 /** Notes where a run stands now, so that it can go on from there. */
-export function keepPulse(run: Pick<KeptRun, 'classId' | 'runId'>, { atSeconds, placeSeconds }: BrokenOff): void {
+export function savePulse(run: Pick<SavedRun, 'classId' | 'runId'>, { atSeconds, placeSeconds }: BrokenOff): void {
   try {
     localStorage.setItem(`${PULSES}/${nameOf(run)}`, `${atSeconds.toFixed(1)} ${placeSeconds.toFixed(1)}`);
   } catch {
@@ -66,7 +66,7 @@ export function keepPulse(run: Pick<KeptRun, 'classId' | 'runId'>, { atSeconds, 
 }
 
 /** The runs of a class that this browser kept, the newest first. */
-export function keptRuns(classId: string): KeptRun[] {
+export function savedRuns(classId: string): SavedRun[] {
   try {
     return Object.keys(localStorage)
       .filter((key) => key.startsWith(`${RUNS}/${classId}/`))
@@ -79,26 +79,26 @@ export function keptRuns(classId: string): KeptRun[] {
 
 /** Forgets the oldest runs of a class beyond those that are kept. */
 export function forgetOldRuns(classId: string): void {
-  for (const run of keptRuns(classId).slice(RUNS_A_CLASS)) {
+  for (const run of savedRuns(classId).slice(RUNS_A_CLASS)) {
     localStorage.removeItem(`${RUNS}/${nameOf(run)}`);
     localStorage.removeItem(`${PULSES}/${nameOf(run)}`);
   }
 }
 
 /** The run to offer to go on with: the newest, when it broke off not long ago and was of a class as long as this. */
-export function runToResume(classId: string, runtimeSeconds: number, now: number): KeptRun | null {
-  const last = keptRuns(classId).at(0);
+export function runToResume(classId: string, runtimeSeconds: number, now: number): SavedRun | null {
+  const last = savedRuns(classId).at(0);
   if (!last?.brokenOff || Math.abs(last.runtimeSeconds - runtimeSeconds) > 0.5) return null;
   return secondsSinceStop(last, now) < RESUMED_WITHIN_SECONDS ? last : null;
 }
 
 /** How long ago a run broke off, by the wall clock; 0 where that was set back meanwhile. */
-export function secondsSinceStop({ startedAt, brokenOff }: KeptRun, now = Date.now()): number {
+export function secondsSinceStop({ startedAt, brokenOff }: SavedRun, now = Date.now()): number {
   return Math.max(0, (now - startedAt) / 1000 - (brokenOff?.atSeconds ?? 0));
 }
 
 /** A run as it was written; `null` where that cannot be read. */
-function readRun(text: string | null): KeptRun | null {
+function readRun(text: string | null): SavedRun | null {
   try {
     const raw = JSON.parse(text ?? 'null') as WrittenRun | null;
     const log = raw && readPerformanceLog(JSON.stringify(raw.log));

@@ -12,7 +12,7 @@ import {
 } from '@/core/conductor';
 import { SYNC_TONE_SECONDS, SYNC_TONES } from '@/core/signal';
 import type { Timeline } from '@/core/timeline';
-import { forgetOldRuns, keepPulse, keepRun, logOf, type KeptRun } from './saved-runs';
+import { forgetOldRuns, savePulse, saveRun, logOf, type SavedRun } from './saved-runs';
 
 /** A steady clock in seconds. */
 export function clockSeconds(): number {
@@ -29,7 +29,7 @@ export function usePerformance(
   readonly state: Performance;
   readonly send: (kind: PerformanceEvent['kind']) => void;
   /** Goes on with a run that broke off, paused where it stood. */
-  readonly resume: (run: KeptRun) => void;
+  readonly resume: (run: SavedRun) => void;
   /** Makes a sound that a recording holds, and logs it. */
   readonly mark: () => void;
   /** What was done so far. */
@@ -39,7 +39,7 @@ export function usePerformance(
   const current = useRef(state);
   const lock = useRef<WakeLockSentinel | null>(null);
   const events = useRef<readonly LoggedEvent[]>([]);
-  const kept = useRef<Pick<KeptRun, 'runId' | 'startedAt'> | null>(null);
+  const kept = useRef<Pick<SavedRun, 'runId' | 'startedAt'> | null>(null);
   const { runtimeSeconds } = timeline;
   /** Where the run stands, noted beside its log. */
   const pulse = useCallback((): void => {
@@ -47,10 +47,10 @@ export function usePerformance(
     if (!kept.current || mode === 'ready' || mode === 'done') return;
     const now = clockSeconds();
     const placeSeconds = placeAt(current.current, timeline, now);
-    keepPulse({ classId, runId: kept.current.runId }, { atSeconds: now - startedSeconds, placeSeconds });
+    savePulse({ classId, runId: kept.current.runId }, { atSeconds: now - startedSeconds, placeSeconds });
   }, [classId, timeline]);
   const write = useCallback((): void => {
-    if (kept.current) keepRun({ classId, ...kept.current, runtimeSeconds, log: logOf(title, events.current) });
+    if (kept.current) saveRun({ classId, ...kept.current, runtimeSeconds, log: logOf(title, events.current) });
   }, [classId, runtimeSeconds, title]);
   const keep = useCallback(
     (event: LoggedEvent['event'], now: number, placeSeconds: number): void => {
@@ -108,7 +108,7 @@ export function usePerformance(
       void lock.current?.release().catch(() => undefined);
     };
   }, [run]);
-  const resume = (broken: KeptRun): void => {
+  const resume = (broken: SavedRun): void => {
     if (!broken.brokenOff) return;
     const elapsed = (Date.now() - broken.startedAt) / 1000;
     const next = resumed(broken.log.events, broken.brokenOff, elapsed, clockSeconds());

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { formatClock } from '@/core/units';
-import type { KeptRun } from '../prompter/saved-runs';
+import type { SavedRun } from '../prompter/saved-runs';
 
 /** The files of a take. */
 export interface ChosenFiles {
@@ -25,7 +25,7 @@ export function AddFiles({
   readonly chosen: ChosenFiles;
   readonly onChange: (chosen: ChosenFiles) => void;
   /** The times that the class was performed in this browser, the newest first. */
-  readonly runs: readonly KeptRun[];
+  readonly runs: readonly SavedRun[];
 }) {
   const over = useDroppedFiles((files) => onChange(files.reduce(withDropped, chosen)));
   const { sound, second, words } = chosen;
@@ -78,12 +78,12 @@ export function AddFiles({
 
 const RUNS_SHOWN = 6;
 
-function logFile({ log }: KeptRun): File {
+function logFile({ log }: SavedRun): File {
   return new File([JSON.stringify(log)], 'performance.json');
 }
 
 /** When a run began, and how far it came where it broke off. */
-function whenOf({ startedAt, brokenOff }: KeptRun): string {
+function whenOf({ startedAt, brokenOff }: SavedRun): string {
   const began = new Date(startedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
   return brokenOff ? `${began}, stopped at ${formatClock(brokenOff.placeSeconds)}` : began;
 }

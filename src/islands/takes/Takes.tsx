@@ -7,7 +7,7 @@ import { AppHead } from '@/ui/layout/AppHead';
 import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { Waiting } from '@/ui/parts/Waiting';
-import { keptRuns } from '../prompter/saved-runs';
+import { savedRuns } from '../prompter/saved-runs';
 import { AddFiles, NOTHING_CHOSEN } from './AddFiles';
 import { TakeList } from './TakeList';
 import { DOING, useAnalysis, wholeShare } from './use-analysis';
@@ -23,7 +23,7 @@ interface Props {
 /** The takes of a class, and a place to add one. */
 export function Takes({ studio, stored, takes, ownTerms }: Props) {
   const [chosen, setChosen] = useState(NOTHING_CHOSEN);
-  const [runs] = useState(() => keptRuns(stored.id));
+  const [runs] = useState(() => savedRuns(stored.id));
   const { progress, problem, saved, analyse, cancel } = useAnalysis(stored, ownTerms);
   return (
     <div className="mx-auto max-w-6xl px-5 py-2 max-sm:px-3">

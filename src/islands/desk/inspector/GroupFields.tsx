@@ -1,4 +1,4 @@
-import { copyStep, findStep, leaveOutEdit, type Edit } from '@/core/plan';
+import { copyStep, findStep, skipEdit, type Edit } from '@/core/plan';
 import { Choice } from '@/ui/parts/Choice';
 import { useDesk, useDeskStore } from '../use-desk';
 
@@ -58,7 +58,7 @@ export function GroupFields() {
         <button
           type="button"
           className="btn btn-sm"
-          onClick={() => together(found.map(({ step }) => leaveOutEdit(plan, step.id, !step.skipped)))}
+          onClick={() => together(found.map(({ step }) => skipEdit(plan, step.id, !step.skipped)))}
         >
           Skip or include
         </button>

@@ -3,7 +3,7 @@ import { PACINGS, SIDE_PLANS } from '@/core/movement';
 import { INTROS, LIMITS, VIEWS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
-import { INTRO_WORDS, LEAD_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { INTRO_WORDS, PACING_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
@@ -33,7 +33,7 @@ export function MovementFields({ step, timed, set }: Props) {
       <Choice
         label="Paced by"
         value={step.pacedBy}
-        options={PACINGS.map((value) => ({ value, label: LEAD_WORDS[value] }))}
+        options={PACINGS.map((value) => ({ value, label: PACING_WORDS[value] }))}
         onChange={(value) => set('pacedBy', value)}
       />
       <Counts step={step} timed={timed} />

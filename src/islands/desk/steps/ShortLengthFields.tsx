@@ -1,5 +1,5 @@
 import { PRIORITIES } from '@/core/movement';
-import { COMPANIONS, findStep, leaveOutEdit, mayLeaveOut, setStep, type Companion, type Step } from '@/core/plan';
+import { COMPANIONS, findStep, skipEdit, maySkip, setStep, type Companion, type Step } from '@/core/plan';
 import { PRIORITY_WORDS } from '@/messages/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
@@ -16,14 +16,14 @@ export function ShortLengthFields({ step }: { readonly step: Step }) {
   const desk = useDeskStore();
   const plan = useDesk((state) => state.plan);
   const role = findStep(plan, step.id)?.section.role ?? 'main';
-  const kept = step.priority !== 'always' && !mayLeaveOut(step, role);
+  const kept = step.priority !== 'always' && !maySkip(step, role);
   return (
     <fieldset className="my-2">
       <legend className="font-semibold">In short lengths</legend>
       <CheckBox
         label="Skipped in this class"
         checked={step.skipped}
-        onChange={(out) => desk.edit(leaveOutEdit(desk.getState().plan, step.id, out))}
+        onChange={(out) => desk.edit(skipEdit(desk.getState().plan, step.id, out))}
       />
       {'goesWith' in step && (
         <>
