@@ -103,7 +103,7 @@ function eveningEbb(): DemoClass {
   return demoClass({
     name: 'evening-ebb',
     title: 'Evening Ebb',
-    focus: 'Settling before sleep, the out-breath longer',
+    focus: 'Settling before sleep, the exhale longer',
     audience: 'All levels',
     targetSeconds: 1200,
     fitted: true,

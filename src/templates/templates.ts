@@ -115,7 +115,7 @@ export const TEMPLATES: readonly Template[] = [
   {
     id: 'twenty-minute-evening',
     title: 'Twenty-minute evening',
-    says: 'The breath lengthens, the out-breath most; eyes closed for a while.',
+    says: 'The breath lengthens, the exhale most; eyes closed for a while.',
     targetSeconds: 1200,
     pace: {
       breathSeconds: 8,

@@ -10,7 +10,7 @@ interface Props {
   readonly state: Performance;
 }
 
-/** The whole ground as water: it rises with the in-breath and sinks with the out-breath. With reduced motion, a bar. */
+/** The whole ground as water: it rises with the inhale and sinks with the exhale. With reduced motion, a bar. */
 export function Tide({ timeline, state }: Props) {
   const water = useRef<HTMLDivElement>(null);
   const before = useMemo(() => lungsAtStarts(timeline.phases), [timeline]);

@@ -2,6 +2,7 @@ import type { SidePlan } from '@/core/movement';
 import type { Step, StepKind, StepOf } from '@/core/plan';
 import { moreRoundsSeconds } from '@/core/timeline';
 import { formatClock, takenAs } from '@/core/units';
+import { NEW_NAMES } from '@/core/words';
 import { onDemand } from '@/ui/parts/on-demand';
 import type { StepView } from './step-view';
 
@@ -44,7 +45,11 @@ const VIEWS: Views = {
   },
   silence: {
     Fields: SilenceFields,
-    about: (step) => (step.eyesClosed ? 'silence, eyes closed' : 'silence'),
+    about: ({ name, eyesClosed }) => {
+      // A silence that nobody named has said so.
+      const words = [...(name === NEW_NAMES.silence ? [] : ['silence']), ...(eyesClosed ? ['eyes closed'] : [])];
+      return words.join(', ');
+    },
     amount: (step) => formatClock(step.seconds),
     lineHint: (step) =>
       step.openingLine.trim() === '' ? 'What you say at the start' : 'What you say to call people back',
