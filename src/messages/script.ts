@@ -13,15 +13,19 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   exhale: 'exhale',
   hold: 'hold',
   pause: 'pause',
+  caution: 'caution',
+  level: 'level',
+  seated: 'seated version',
   setting: 'count or setting',
   nothing: 'skipped',
 };
 
 /** The counts that were found in a line. */
 export function countWords(counts: Counts): string {
-  const { rounds, sides, seconds, ownPace, hold, startSide } = counts;
+  const { rounds, roundsWithin, sides, seconds, ownPace, hold, startSide } = counts;
+  const within = roundsWithin ? ` (${roundsWithin[0]} to ${roundsWithin[1]})` : '';
   return [
-    rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}`,
+    rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}${within}`,
     sides === undefined ? '' : SIDE_PLAN_WORDS[sides],
     startSide === undefined ? '' : `${startSide} first`,
     seconds === undefined ? '' : formatClock(seconds[0]),

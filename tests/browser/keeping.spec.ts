@@ -23,6 +23,7 @@ test('typing goes on while the server is away, and all of it arrives when it is 
   const id = await copyOf('Net Menders’ Break', first.origin);
   await openDesk(page, id, first.origin);
   const port = new URL(first.origin).port;
+  await expect(page.getByLabel('Title')).toBeVisible();
   await first.stop();
   await page.getByLabel('Title').fill('Written on the ferry');
   await page.getByLabel('Focus').fill('No signal out here');

@@ -21,7 +21,8 @@ import {
 } from '@/core/plan';
 import { NEW_NAMES } from '@/core/words';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
-import { isItem, readNatural, roleOf, type Reading } from './natural';
+import { findCounts } from './counts';
+import { isItem, readNatural, roleOf, type Reading, type Standing } from './natural';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { readTidy, type Tidy } from './tidy';
@@ -36,7 +37,11 @@ export class ScriptBuilder {
   private readonly lists: { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }[] = [];
   private titled = false;
 
-  constructor(private readonly newId: NewId) {
+  /** @param shouted Whether the script is written in capitals, which then mark no headings. */
+  constructor(
+    private readonly newId: NewId,
+    private readonly shouted = false,
+  ) {
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, 600), sections: [] };
   }
 
@@ -46,7 +51,8 @@ export class ScriptBuilder {
       this.takeTidy(line, tidy);
       return;
     }
-    const found = this.maybeTitled(readNatural(line, this.current()?.kind ?? 'nothing', underlined), line);
+    const standing: Standing = { under: this.current()?.kind ?? 'nothing', underlined, shouted: this.shouted };
+    const found = this.maybeTitled(readNatural(line, standing), line);
     const readings =
       put === null
         ? found
@@ -130,7 +136,7 @@ export class ScriptBuilder {
   }
 
   private takeNatural({ kind, words, counts, unsure }: Reading): void {
-    if (kind === 'title' || this.mayBeTitle(kind, unsure)) {
+    if (kind === 'title' || this.mayBeTitle(kind, words, unsure)) {
       const targetSeconds = counts.seconds?.[0] ?? this.plan.targetSeconds;
       this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title, targetSeconds };
       this.titled = true;
@@ -141,24 +147,25 @@ export class ScriptBuilder {
     else if (kind === 'talk') this.add(makeTalk(this.newId, name(words), []));
     else if (kind === 'silence') this.add(this.silence(words, counts));
     else if (kind === 'transition') this.add(this.transition(words, counts));
-    else if (kind === 'said') this.say(words, PAUSE_SECONDS);
+    else if (kind === 'said') this.say(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.breathe(kind, words, counts);
     else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
+    else if (kind === 'caution' || kind === 'level' || kind === 'seated') this.aside(kind, words);
     else if (kind === 'setting') this.count(counts);
   }
 
   /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
   private maybeTitled(found: readonly Reading[], line: string): readonly Reading[] {
-    const { kind, words, counts } = itemAt(found, 0);
     const atTop = !this.titled && this.sections.length === 0 && this.read.every((one) => one.kind === 'nothing');
-    const isLength = kind === 'movement' && counts.seconds !== undefined && counts.rounds === undefined;
-    if (!atTop || !isLength || isItem(line) || words === '') return found;
-    return [{ kind: 'title', words, counts, unsure: true }];
+    if (!atTop || isItem(line) || line.length > LIMITS.titleCharacters) return found;
+    const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, ''));
+    const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
+    return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
   }
 
   /** The first heading, or a short line without a full stop at the very top, names the class. */
-  private mayBeTitle(kind: LineKind, unsure: boolean): boolean {
-    if (this.titled || this.sections.length > 0) return false;
+  private mayBeTitle(kind: LineKind, words: string, unsure: boolean): boolean {
+    if (this.titled || this.sections.length > 0 || words.length > LIMITS.titleCharacters) return false;
     return kind === 'section' || (kind === 'said' && unsure);
   }
 
@@ -219,15 +226,33 @@ export class ScriptBuilder {
     else this.say('', seconds);
   }
 
+  /** What a label says of the movement it stands under; said where there is none. */
+  private aside(kind: 'caution' | 'level' | 'seated', words: string): void {
+    const step = this.current();
+    if (!isMovement(step)) return this.say(words, PAUSE_SECONDS);
+    const line = cut(words, LIMITS.lineCharacters);
+    if (kind === 'caution') {
+      const caution = [step.moments.caution, line].filter((one) => one !== '').join(' ');
+      return this.replace({ ...step, moments: { ...step.moments, caution: cut(caution, LIMITS.lineCharacters) } });
+    }
+    if (kind === 'seated') return this.replace({ ...step, seated: cut(words, LIMITS.noteCharacters) });
+    const level = { name: cut(words, LIMITS.titleCharacters), note: '', line };
+    return this.replace({ ...step, levels: [...step.levels, level].slice(0, LIMITS.levels) });
+  }
+
   private count(counts: Counts): void {
     const step = this.current();
+    if (step === undefined && counts.seconds !== undefined) {
+      this.plan = { ...this.plan, targetSeconds: counts.seconds[0] };
+    }
     if (isMovement(step)) this.replace(this.counted(step, counts));
   }
 
   private counted(step: MovementStep, counts: Counts): MovementStep {
-    const { rounds, sides, startSide, seconds, ownPace, hold } = counts;
+    const { rounds, roundsWithin, sides, startSide, seconds, ownPace, hold } = counts;
     let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
     if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
+    if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
     if (seconds !== undefined && rounds === undefined) {
       const [asked, minSeconds, maxSeconds] = seconds;
       next = { ...next, pacedBy: 'clock', seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };

@@ -10,6 +10,9 @@ export const LINE_KINDS = [
   'exhale',
   'hold',
   'pause',
+  'caution',
+  'level',
+  'seated',
   'setting',
   'nothing',
 ] as const;
@@ -32,6 +35,8 @@ export interface ReadLine {
 /** What counts and times were found in a line. */
 export interface Counts {
   readonly rounds?: number;
+  /** Where a range was written: "3-5". */
+  readonly roundsWithin?: readonly [min: number, max: number];
   readonly sides?: SidePlan;
   readonly startSide?: 'left' | 'right';
   /** Asked, least, most. */

@@ -1,7 +1,8 @@
 import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
-import { findCounts, secondsOf } from './counts';
+import { findCounts } from './counts';
 import type { Counts, LineKind } from './model';
+import { wordAmong } from './tokens';
 
 /** One thing that a line says; a line may hold an in and an out. */
 export interface Reading {
@@ -11,14 +12,24 @@ export interface Reading {
   readonly unsure: boolean;
 }
 
-const ITEM = /^\s*(?:\d{1,3}[.)]|[-*•–])\s+/;
-const BREATH = /^(?:and |then |now )*(?:(in|out)(?::| -|,)|(inhale|exhale)\b|breathe (in|out)\b|breath (in|out)\b)/i;
+/** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
+export interface Standing {
+  readonly under: LineKind;
+  readonly underlined: boolean;
+  readonly shouted: boolean;
+}
+
+const ITEM =
+  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—])\s+(?:\[.?\]\s*)?/i;
+/** The time of day of the class at which a line stands: "12:40 Row" is no length. */
+const STAMP = /^\d{1,2}:\d{2}(?::\d{2})?\s+(?=\S)/;
+const BREATH_WORDS = ['inhale', 'exhale', 'inhaling', 'exhaling'] as const;
 const NAME_AT_MOST = 90;
-/** A longer line is a paragraph that somebody says; no pattern looks through it. */
-const PATTERNS_UP_TO = 500;
+/** A longer line is a paragraph that somebody says; no grammar looks through it. */
+const GRAMMAR_UP_TO = 500;
 /** A line that is only the name of a part of a class. */
 const PART =
-  /^(?:welcome|introduction|intro|arrival|arriving|grounding|warm[- ]?up|loosening|(?:the )?main (?:set|part|section|practice)|practice|settling|cool[- ]?down|stillness|closing|ending)$/i;
+  /^(?:welcome|introduction|intro|open|opening|start|beginning|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen|loosening|joints|(?:the )?main(?: (?:set|part|section|practice))?|middle|(?:the )?(?:set|form|sequence|practice)|settle|settling|cool[- ]?down|stillness|close|closing|ending|to finish)$/i;
 
 /** The part of a class that a heading names; the main set where it names none. */
 export function roleOf(title: string): SectionRole {
@@ -34,40 +45,98 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
   ['settling', /settl|still|quiet|cool|medit|rest/i],
 ];
 
+/** Labels that say what a line is. */
+const LABELS: ReadonlyMap<string, LineKind> = new Map([
+  ['title', 'title'],
+  ['section', 'section'],
+  ['say', 'said'],
+  ['cue', 'said'],
+  ['note', 'said'],
+  ['reminder', 'said'],
+  ['movement', 'movement'],
+  ['exercise', 'movement'],
+  ['form', 'movement'],
+  ['caution', 'caution'],
+  ['warning', 'caution'],
+  ['contra', 'caution'],
+  ['contraindication', 'caution'],
+  ['seated', 'seated'],
+  ['sitting', 'seated'],
+  ['silence', 'silence'],
+  ['quiet', 'silence'],
+  ['stillness', 'silence'],
+  ['transition', 'transition'],
+  ['inhale', 'inhale'],
+  ['in', 'inhale'],
+  ['exhale', 'exhale'],
+  ['out', 'exhale'],
+  ['pause', 'pause'],
+  ['wait', 'pause'],
+]);
+const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'duration', 'length', 'for', 'call back']); // prettier-ignore
+
 /**
  * How a line of ordinary writing is understood, given what it stands under and whether the next line underlines it.
  * One reading, or an in and an out.
  */
-export function readNatural(line: string, under: LineKind, underlined = false): readonly Reading[] {
+export function readNatural(line: string, { under, underlined, shouted }: Standing): readonly Reading[] {
   const text = line.trim().replace(/\s+/g, ' ');
-  if (text === '' || /^[-=_*~\s]{3,}$/.test(text)) return [reading('nothing', '')];
-  if (text.length > PATTERNS_UP_TO) return [reading('said', text, {}, true)];
-  const heading = underlined ? text : headingOf(text);
+  if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
+  if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
+  const stamped = text.replace(STAMP, '');
+  const heading = underlined ? text : headingOf(stamped, shouted);
   if (heading !== null) return [reading('section', heading)];
-  const pause = pauseOf(text);
-  if (pause !== null) return [reading('pause', '', { seconds: [pause, pause, pause] })];
-  const item = ITEM.test(text);
-  const body = text.replace(ITEM, '');
+  const item = ITEM.test(stamped);
+  const body = stamped.replace(ITEM, '');
+  const labelled = labelledAs(body);
+  if (labelled) return labelled;
+  const pause = pauseIn(body);
+  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
+    return [reading('pause', '', { seconds: [pause, pause, pause] })];
   const breaths = breathsOf(body);
   if (breaths.length > 0) return breaths;
-  const { counts, rest } = findCounts(body);
+  if (/^["“]/.test(body)) return [reading('said', body)];
+  const inset = item && under === 'movement' && /^\s{2,}/.test(line);
+  return [stepOrSaid(body, item, inset ? 'said' : under)];
+}
+
+/** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
+function stepOrSaid(body: string, item: boolean, under: LineKind): Reading {
+  const { counts: found, rest, bare } = findCounts(body);
+  const counts = heldStill(found);
   const counted = counts.rounds !== undefined || counts.seconds !== undefined || counts.ownPace === true;
-  const named = item || (counted && body.length <= NAME_AT_MOST);
-  if (named) {
-    // A count alone under a movement says how often; it starts nothing.
-    if (rest === '' && counted) return [reading('setting', '', counts)];
-    if (/^(?:stand|sit|lie|stillness|silence|quiet|be still|rest)\b/i.test(rest) && counts.seconds !== undefined) {
-      return [reading('silence', rest, counts)];
-    }
-    if (isTransition(rest) && counts.rounds === undefined) return [reading('transition', rest, counts)];
-    const looksSaid = /[.!?]$/.test(rest) && !counted && rest.split(/\s+/).length > 8;
-    if (looksSaid) return [reading('said', body, {}, true)];
-    return [reading('movement', rest === '' ? body : rest, counts, item && !counted && rest.split(/\s+/).length > 8)];
+  const words = rest.split(/\s+/).length;
+  const talk = isTalk(body, rest);
+  const trailing = trailingPause(body);
+  if (trailing && !item) return reading('said', trailing.words, trailing.counts);
+  if (rest === '' && counts.ownPace) return reading('movement', body, counts, true);
+  if (rest === '' && (counted || counts.startSide || counts.sides)) return reading('setting', '', counts);
+  if (counts.startSide && !counted && words <= 3) return reading('setting', '', counts);
+  const still = isStill(rest) && counts.rounds === undefined;
+  if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, counts);
+  if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
+    if (item || under !== 'talk' || /^feet|^step|^sit/i.test(rest)) return reading('transition', rest, counts);
   }
-  if (isTransition(rest) && body.length <= NAME_AT_MOST && under !== 'talk') return [reading('transition', body)];
-  // Prose is said; a short line without a full stop may have been a name.
-  const unsure = !/[.!?…”"]$/.test(body) && body.split(/\s+/).length < 6;
-  return [reading('said', body, {}, unsure)];
+  const named = item || (counted && body.length <= NAME_AT_MOST);
+  // A short line without a full stop may have been a name.
+  const short = !/[.!?…”"]$/.test(body) && words < 6;
+  if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short);
+  // What stands further in than a movement is about it.
+  if (under === 'said' && !counted) return reading('said', body, {}, true);
+  if (named && counted) return reading('movement', rest === '' ? body : rest, counts, bare && !item);
+  const prose = /[.!?]$/.test(rest) && words > 8;
+  if (named && !prose) {
+    // What stands as a list under a movement that has its counts are remarks on it.
+    return reading('movement', rest === '' ? body : rest, counts, words > 5 || under === 'movement');
+  }
+  return reading('said', body, {}, short || prose);
+}
+
+/** A hold by seconds with no rounds is a still hold, not a rest in each round. */
+function heldStill({ hold, ...counts }: Counts): Counts {
+  if (hold === undefined) return counts;
+  if (counts.rounds !== undefined || counts.seconds !== undefined) return { ...counts, hold };
+  return { ...counts, seconds: [hold, Math.max(1, Math.round(hold * 0.75)), Math.round(hold * 1.5)] };
 }
 
 function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {
@@ -79,59 +148,154 @@ export function isItem(line: string): boolean {
   return ITEM.test(line);
 }
 
-/** A heading: with `#`, in capitals, the name of a part of a class, or short with a colon at its end. */
-function headingOf(line: string): string | null {
-  const text = line.trim();
+/** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
+function headingOf(text: string, shouted: boolean): string | null {
   const marked = /^#{1,6}\s+(.*?)\s*#*$/.exec(text);
   if (marked) return itemAt(marked, 1);
   if (ITEM.test(text)) return null;
-  if (PART.test(text)) return text;
+  const bare = text.replace(/:$/, '');
+  if (PART.test(bare)) return bare;
   const letters = text.replace(/[^\p{L}]/gu, '');
   const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
-  if (capitals && text.length <= 60) return text.replace(/:$/, '');
+  if (capitals && !shouted && text.length <= 60) return bare;
   const colon = /^([^:.!?]{2,50}):$/.exec(text);
-  return colon && !BREATH.test(text) ? itemAt(colon, 1) : null;
+  return colon && !isBreathWord(firstWord(text)) ? itemAt(colon, 1) : null;
 }
 
-/** "(pause 20 s)", "pause 20 seconds", "silence for a minute". */
-export function pauseOf(text: string): number | null {
-  const match =
-    /^\(?(?:pause|silence|wait)(?: for)?:? ?(?:(\d{1,4}(?:\.\d+)?)|(half a|an?|one|two|three|five|ten)(?= |$)) ?(minutes?|mins?|m|seconds?|secs?|s)?\.?\)?$/i.exec(
-      text.trim(),
-    );
+/** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
+function labelledAs(body: string): readonly Reading[] | null {
+  const match = /^([\p{L} ]{2,16}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
-  if (match[1] !== undefined) {
-    const seconds = Number(match[1]) * (/^m/i.test(match[3] ?? '') ? 60 : 1);
-    return seconds <= 300 ? seconds : null;
+  const label = itemAt(match, 1).toLowerCase();
+  const text = itemAt(match, 3);
+  if (label === 'level') return [reading('level', text)];
+  const { counts, rest } = findCounts(text);
+  if (SETTINGS.has(label)) return settingOf(label, text, counts);
+  if (label === 'breath' || label === 'breathing') {
+    const breaths = breathsOf(text);
+    return breaths.length > 0 ? breaths : null;
   }
-  const seconds = secondsOf(itemAt(match, 2), match[3]);
-  return seconds !== null && seconds <= 300 ? seconds : null;
+  if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
+  const kind = LABELS.get(label);
+  if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
+  if (kind === 'pause') {
+    const seconds = counts.seconds?.[0];
+    return seconds === undefined ? null : [reading('pause', '', { seconds: [seconds, seconds, seconds] })];
+  }
+  const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
+  return [
+    reading(
+      kind,
+      named && rest !== '' ? rest : named ? label.charAt(0).toUpperCase() + label.slice(1) : text,
+      named ? counts : {},
+    ),
+  ];
 }
 
-function isTransition(text: string): boolean {
+function settingOf(label: string, text: string, counts: Counts): readonly Reading[] | null {
+  if (label === 'for' || label === 'call back') return [reading('setting', text, {}, true)];
+  const side = /^(left|right)\b/i.exec(text);
+  if (/^sides?$/.test(label) && side)
+    return [reading('setting', '', { startSide: /^l/i.test(text) ? 'left' : 'right' })];
+  const bare = /^(\d{1,3})(?![\d:.])/.exec(text);
+  const rounds = counts.rounds === undefined && counts.seconds === undefined && bare ? { rounds: Number(bare[1]) } : {};
+  return [reading('setting', '', { ...counts, ...rounds })];
+}
+
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest'] as const;
+
+/** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
+function pauseIn(text: string): number | null {
+  if (text.length > 70 || !/^\(|\b(?:pau|pas|pua|silen|wait|rest|nothing|them)/i.test(text)) return null;
+  const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
+  if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
+  const bare = text.replace(/^\(|\)\.?$/g, '');
+  const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
+  const [asked] = counts.seconds ?? [];
+  if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;
+  if (rest === '' && /^\(.*\)\.?$/.test(text)) return asked;
+  const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
+  const [word = '', ...others] = words;
+  const says = wordAmong(word, PAUSE_WORDS) ?? (word === 'pasue' || word === 'puase' ? 'pause' : null);
+  if (says !== null && others.length === 0) return asked;
+  return words.length === 0 && /\b(?:nothing|them)\b/i.test(rest) ? asked : null;
+}
+
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', '']); // prettier-ignore
+
+/** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
+function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {
+  const match = /^(.+\p{L}[.!?,]?) \(([^()]{2,20})\)\.?$/u.exec(body);
+  if (!match) return null;
+  const pause = pauseIn(`(${itemAt(match, 2)})`);
+  const said = itemAt(match, 1);
+  const { counts } = findCounts(said);
+  const spoken =
+    /^(?:thank|hands|good|now|and|let|come|notice)\b/i.test(said) ||
+    /[.!?]$/.test(said) ||
+    /pause/i.test(itemAt(match, 2));
+  return pause === null || !spoken || counts.rounds !== undefined
+    ? null
+    : { words: said, counts: { seconds: [pause, pause, pause] } };
+}
+
+function isStill(text: string): boolean {
+  if (/^(?:\p{L}+ ){0,6}(?:do(?:ing)? nothing|nothing at all)\b/iu.test(text)) return true;
   return (
-    /^(?:step|bring|place|change|turn|shift|move|switch)\b.*\b(?:feet|foot|legs?|stance|sides?)\b/i.test(text) ||
-    /^feet (?:apart|together|wide)/i.test(text)
+    /^(?:(?:now|then|let us|we|just|quietly|qiuet) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quietly)|lie(?: down)?|hands on knees|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+      text,
+    ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
 }
 
+function isTransition(text: string): boolean {
+  const first = wordAmong(firstWord(text), ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch']);
+  if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
+  return (
+    /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
+    /^feet (?:apart|together|togehter|wide|wider|in|again|hip)\b/i.test(text) ||
+    /^sit(?:ting)?(?: do(?:wn|nw))?(?:[,.]| \(|$)/i.test(text)
+  );
+}
+
+const TALK_STARTS =
+  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|everybody’s|see you|with warm|ps|pps|nb|let the|listen|open your eyes|look ahead|look where|last|name it|come back|and now|never|not|max|go home|bend your|leave out|once more|water|eyes open|touch|mind)\b/i;
+
+/** Whether a line speaks to people, or of them, rather than names what is done. */
+function isTalk(body: string, rest: string): boolean {
+  if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
+  return /[?]$/.test(body) || /\b(?:you|your|them|somebody|people)\b/i.test(rest);
+}
+
+function firstWord(text: string): string {
+  return /^\p{L}+/u.exec(text)?.[0].toLowerCase() ?? '';
+}
+
+function isBreathWord(word: string): boolean {
+  return (
+    word === 'in' || word === 'out' || wordAmong(word, BREATH_WORDS) !== null || word === 'inahle' || word === 'exahle'
+  );
+}
+
+const BREATH =
+  /^(?:and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale|inahle|exahle)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
+const NEXT_BREATH =
+  /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
+
 /** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
 function breathsOf(text: string): Reading[] {
-  const first = BREATH.exec(text);
-  if (!first) return [];
-  const kindOf = (match: RegExpExecArray): 'inhale' | 'exhale' => {
-    const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
-    return word === 'in' || word === 'inhale' ? 'inhale' : 'exhale';
-  };
-  const split = /[,.;–—-]?\s+(?=(?:and |then )*(?:(?:in|out):|inhale\b|exhale\b|breathe (?:in|out)\b))/i;
-  return text.split(split).flatMap((part) => {
-    const match = BREATH.exec(part.trim());
+  if (!BREATH.test(text)) return [];
+  return text.split(NEXT_BREATH).flatMap((part) => {
+    const piece = part.trim().replace(/^(?:,|and|then) /i, '');
+    const match = BREATH.exec(piece);
     if (!match) return [];
-    const { counts, rest } = findCounts(part.trim());
-    const colon = /^(?:in|out):/i.test(part.trim());
-    const words = (counts.hold === undefined ? part.trim() : rest).replace(colon ? /^(?:in|out):\s*/i : /^$/, '');
+    const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
+    const kind = /^in/.test(word) ? 'inhale' : 'exhale';
+    const { counts, rest } = findCounts(piece);
+    const colon = /^(?:in|out)[:;]/i.test(piece);
+    const words = (counts.hold === undefined ? piece : rest).replace(colon ? /^(?:in|out)[:;]\s*/i : /^$/, '');
     const held = counts.hold === undefined ? {} : { hold: counts.hold };
-    return [reading(kindOf(match), colon ? words : sentence(words), held)];
+    return [reading(kind, colon ? words : sentence(words), held)];
   });
 }
 

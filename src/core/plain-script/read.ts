@@ -11,13 +11,20 @@ const UNDERLINE = /^\s*(?:={3,}|-{3,})\s*$/;
  * checks them first. Never fails: what is not understood is said so on its line.
  */
 export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, LineKind> = new Map()): ReadScript {
-  const builder = new ScriptBuilder(newId);
   const lines = text
     .slice(0, SCRIPT_LIMITS.characters)
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\r|\n/);
+  const builder = new ScriptBuilder(newId, isShouted(lines));
   lines
     .slice(0, SCRIPT_LIMITS.lines)
     .forEach((line, index) => builder.take(line, put.get(index + 1) ?? null, UNDERLINE.test(lines[index + 1] ?? '')));
   return builder.done();
+}
+
+/** Whether most lines are in capitals; a few headings are. */
+function isShouted(lines: readonly string[]): boolean {
+  const written = lines.filter((line) => /\p{L}{2}/u.test(line));
+  const capitals = written.filter((line) => line === line.toUpperCase());
+  return written.length >= 6 && capitals.length > 0.7 * written.length;
 }

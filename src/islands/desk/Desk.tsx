@@ -16,6 +16,7 @@ import {
   FitDialog,
   Inspector,
   LengthsView,
+  loadTheFirst,
   loadTheRest,
   Overview,
   Prompter,
@@ -102,6 +103,7 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
   const part = useGrowing(PARTS);
   const performed = shown?.as === 'prompter' ? shown.plan : null;
   const drawn = part === PARTS;
+  useEffect(loadTheFirst, []);
   useEffect(() => {
     if (drawn) loadTheRest();
   }, [drawn]);

@@ -9,25 +9,36 @@ interface Props {
   readonly onSet: (seconds: Seconds) => void;
 }
 
-/** A time in the take, typed to the tenth and set by a button or Enter. */
+/**
+ * A time in the take, typed to the tenth and set by a button or Enter. What is being typed stays, whatever the time
+ * becomes meanwhile: by what an earlier page left, say.
+ */
 export function ExactTime({ label, seconds, onSet }: Props) {
-  const [typed, setTyped] = useState(formatExactClock(seconds));
-  const read = readExact(typed);
+  const [typed, setTyped] = useState<{ readonly text: string; readonly isSet: boolean } | null>(null);
+  const [shown, setShown] = useState(seconds);
+  if (shown !== seconds) {
+    setShown(seconds);
+    if (typed?.isSet) setTyped(null);
+  }
+  const text = typed?.text ?? formatExactClock(seconds);
+  const read = readExact(text);
   return (
     <form
       className="flex flex-wrap items-center gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (read !== null) onSet(read);
+        if (read === null) return;
+        setTyped({ text, isSet: true });
+        onSet(read);
       }}
     >
       <label className="flex items-center gap-2">
         {label}
         <input
           className="input input-sm w-24 text-right"
-          value={typed}
+          value={text}
           aria-invalid={read === null}
-          onChange={(event) => setTyped(event.target.value)}
+          onChange={(event) => setTyped({ text: event.target.value, isSet: false })}
         />
       </label>
       <button type="submit" className="btn btn-sm btn-primary" disabled={read === null}>

@@ -74,7 +74,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
           : `${cue.actualStart === null ? 'Not found in the take' : 'Found'}, ${Math.round(cue.confidence * 100)} % certain`}
         {cue.evidence && <span className="block">{evidenceSentence(cue.evidence)}</span>}
       </p>
-      <ExactTime key={`${cue.id} ${base}`} label="Said at" seconds={base} onSet={set} />
+      <ExactTime key={cue.id} label="Said at" seconds={base} onSet={set} />
       <div className="mt-2 flex flex-wrap gap-2">
         {NUDGES.map(({ by, says }) => (
           <button key={by} type="button" className="btn btn-sm" onClick={() => set(base + by)}>

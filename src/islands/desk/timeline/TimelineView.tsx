@@ -3,17 +3,12 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stanceGaps, stepsInOrder } from '@/core/plan';
 import { sharePercent } from '@/core/timeline';
 import { itemAt, formatClock } from '@/core/units';
-import { onDemand } from '@/ui/parts/on-demand';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
+import { AddStep } from '../on-demand';
 import { StanceNotice } from '../inspector/StanceNotice';
 import { StepBlock } from './StepBlock';
 import { useDesk, useDeskStore } from '../use-desk';
-
-/** Its place is kept free until it comes. */
-const AddStep = onDemand(() => import('./AddStep').then((its) => its.AddStep), {
-  meanwhile: <div className="no-print h-12" />,
-});
 
 /** A class of more steps than this opens folded; one step is opened at a time by hand. */
 const FOLDED_FROM_STEPS = 24;

@@ -1,0 +1,88 @@
+import { wordAmong, type Token } from './tokens';
+
+/* Amounts as people write them: one number or from one to another, and the unit behind it. */
+
+export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds'] as const; // prettier-ignore
+const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
+const MINUTE_WORDS = ['minutes', 'minute', 'mins', 'min'] as const;
+const COUNTING: readonly string[] = ['three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+
+export type Range = readonly [min: number, max: number];
+
+export interface Amount {
+  readonly range: Range;
+  /** The token behind it. */
+  readonly next: number;
+  readonly inFigures: boolean;
+}
+
+export const word = (tokens: readonly Token[], at: number): string => tokens[at]?.text ?? '';
+export const isOneOf = (tokens: readonly Token[], at: number, words: readonly string[]): boolean =>
+  tokens[at]?.kind === 'word' && wordAmong(word(tokens, at), words) !== null;
+/** Whether a token follows the one before without a space. */
+const isGlued = (tokens: readonly Token[], at: number): boolean => tokens[at]?.from === tokens[at - 1]?.to;
+
+/** One number: "4", "four", "1 1/2", "half a", "a couple of", "a few". */
+function numberAt(tokens: readonly Token[], at: number): Amount | null {
+  const token = tokens[at];
+  if (!token || token.kind === 'clock') return null;
+  if (token.value !== null)
+    return { range: [token.value, token.value], next: at + 1, inFigures: token.kind === 'number' };
+  const slip = token.kind === 'word' && isOneOf(tokens, at + 1, ROUND_WORDS) ? wordAmong(token.text, COUNTING) : null;
+  if (slip !== null)
+    return { range: [COUNTING.indexOf(slip) + 3, COUNTING.indexOf(slip) + 3], next: at + 1, inFigures: false };
+  const [second, third] = [word(tokens, at + 1), word(tokens, at + 2)];
+  if (token.text === 'half' && /^an?$/.test(second)) return { range: [0.5, 0.5], next: at + 2, inFigures: false };
+  if (token.text !== 'a') return null;
+  if (second === 'couple') return { range: [2, 2], next: at + (third === 'of' ? 3 : 2), inFigures: false };
+  return second === 'few' ? { range: [3, 3], next: at + 2, inFigures: false } : null;
+}
+
+/** A number, or from one to another: "3-5", "3 or 4", "between 4 and 6", "six, maybe seven,", "6 (8 if time)", "3+". */
+export function amountAt(tokens: readonly Token[], at: number): Amount | null {
+  const first = numberAt(tokens, at);
+  if (!first) return null;
+  const [low] = first.range;
+  const between = word(tokens, at - 1) === 'between' && word(tokens, first.next) === 'and';
+  const joined = /^(?:-|–|—|to|or|\/)$/.test(word(tokens, first.next)) || between;
+  const aside = word(tokens, first.next) === ',' && word(tokens, first.next + 1) === 'maybe';
+  const second = joined ? numberAt(tokens, first.next + 1) : aside ? numberAt(tokens, first.next + 2) : null;
+  if (second && second.range[0] > low) {
+    const next = aside && word(tokens, second.next) === ',' ? second.next + 1 : second.next;
+    return { range: [low, second.range[0]], next, inFigures: second.inFigures };
+  }
+  const more = word(tokens, first.next) === '(' ? numberAt(tokens, first.next + 1) : null;
+  if (more && word(tokens, more.next) === 'if') {
+    const close = tokens.findIndex((token, index) => index > more.next && token.text === ')');
+    if (close > 0) return { range: [low, Math.max(low, more.range[0])], next: close + 1, inFigures: true };
+  }
+  if (word(tokens, first.next) === '+') return { ...first, next: first.next + 1 };
+  return first;
+}
+
+/** How many seconds a unit has, and the token behind it; a bare letter or a stroke only right behind a figure. */
+export function unitAt(
+  tokens: readonly Token[],
+  { next, inFigures }: Amount,
+): { readonly seconds: number; readonly next: number } | null {
+  if (isOneOf(tokens, next, SECOND_WORDS)) return { seconds: 1, next: next + 1 };
+  if (isOneOf(tokens, next, MINUTE_WORDS)) return { seconds: 60, next: next + 1 };
+  if (!inFigures) return null;
+  const letter = word(tokens, next);
+  if (/^[sm]$/.test(letter)) return { seconds: letter === 's' ? 1 : 60, next: next + 1 };
+  if (isGlued(tokens, next) && /^["″”]$/.test(letter)) return { seconds: 1, next: next + 1 };
+  if (isGlued(tokens, next) && /^['′’]$/.test(letter)) return { seconds: 60, next: next + 1 };
+  return null;
+}
+
+/** "1 min 30", "1 min 20 s", "one minute and a half". */
+export function secondsBehind(tokens: readonly Token[], at: number): readonly [seconds: number, next: number] {
+  const from = word(tokens, at) === 'and' ? at + 1 : at;
+  if (word(tokens, from) === 'a' && word(tokens, from + 1) === 'half') return [30, from + 2];
+  const more = tokens[from];
+  if (more?.kind !== 'number' || more.value === null || more.value >= 60) return [0, at];
+  const unit = /^(?:s|secs?|seconds?)$/.test(word(tokens, from + 1));
+  if (unit) return [more.value, from + 2];
+  // "1 min 30" ends there; "1 min 4 each side" does not.
+  return from === at && from + 1 >= tokens.length ? [more.value, from + 1] : [0, at];
+}

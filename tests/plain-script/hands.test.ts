@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { readScript } from '@/core/plain-script';
+import { stepsInOrder } from '@/core/plan';
+import { itemAt } from '@/core/units';
+import { countingIds } from '../support/chance';
+import { hands, isAsMeant } from '../support/hands';
+
+/** The share of lines that were understood as they are meant, of the hands that rules were found on or of the others. */
+function shareAsMeant(kept: boolean): number {
+  let [right, all] = [0, 0];
+  for (const hand of hands().filter((one) => one.kept === kept)) {
+    const { lines } = readScript(countingIds('h'), hand.lines.map(({ text }) => text).join('\n'));
+    all += hand.lines.length;
+    right += hand.lines.filter((line, at) => isAsMeant(line, itemAt(lines, at))).length;
+  }
+  return right / all;
+}
+
+describe('ordinary writing in ten hands', () => {
+  it('is understood as it is meant', () => {
+    expect(shareAsMeant(false)).toBeGreaterThan(0.95);
+  });
+
+  it('is understood in hands that no rule was found on', () => {
+    expect(shareAsMeant(true)).toBeGreaterThan(0.84);
+  });
+
+  it('keeps every line, whatever it is taken for', () => {
+    for (const { name, lines } of hands()) {
+      const { lines: read } = readScript(countingIds('h'), lines.map(({ text }) => text).join('\n'));
+      expect(read.map(({ text }) => text.trimEnd()), name).toEqual(lines.map(({ text }) => text)); // prettier-ignore
+    }
+  });
+});
+
+describe('one endless line', () => {
+  it.each([10_000, 100_000])('of %i characters is said, and no name or number', (length) => {
+    for (const part of [
+      '3-5 times each way, ',
+      'a ',
+      '(((',
+      'in: out: ',
+      'half a minute or ',
+      'left, then the right ',
+    ]) {
+      const { plan, lines } = readScript(countingIds('l'), part.repeat(Math.ceil(length / part.length)));
+      expect(lines.map(({ kind, unsure }) => [kind, unsure])).toEqual([['said', true]]);
+      expect(stepsInOrder(plan).map(({ step }) => step.kind)).toEqual(['talk']);
+    }
+  });
+});
+
+describe('forms of counts, times and sides', () => {
+  const read = (text: string) => itemAt(readScript(countingIds('f'), `# Class\n## Main set\n- ${text}`).lines, 2);
+  it.each([
+    ['Wrists, 3-5 times each way', 'Wrists', { rounds: 4, roundsWithin: [3, 5], sides: 'both-directions' }],
+    ['Wrists 3 or 4 times', 'Wrists', { rounds: 3, roundsWithin: [3, 4] }],
+    ['Bow once', 'Bow', { rounds: 1 }],
+    ['Bow, twice each side', 'Bow', { rounds: 2, sides: 'alternating' }],
+    ['Bow (2x)', 'Bow', { rounds: 2 }],
+    ['Bow, 5 each', 'Bow', { rounds: 5, sides: 'alternating' }],
+    ['Oar 3/side', 'Oar', { rounds: 3, sides: 'alternating' }],
+    ['Oar 2 ea. side', 'Oar', { rounds: 2, sides: 'alternating' }],
+    ['Neck L/R x3', 'Neck', { rounds: 3, sides: 'alternating' }],
+    ['Oar, 4 left, 4 right', 'Oar', { rounds: 4, sides: 'one-then-other' }],
+    ['Shoulders 5 forward, 5 back', 'Shoulders', { rounds: 5, sides: 'both-directions' }],
+    ['Belly, 3 slow breaths', 'Belly', { rounds: 3 }],
+    ['Sway 1:30', 'Sway', { seconds: [90, 68, 135] }],
+    ['Sway 2.5 minutes', 'Sway', { seconds: [150, 113, 225] }],
+    ['Sway 1 1/2 min', 'Sway', { seconds: [90, 68, 135] }],
+    ['Sway 45s', 'Sway', { seconds: [45, 34, 68] }],
+    ['Heron, about 95 seconds each side', 'Heron', { seconds: [190, 143, 285], sides: 'one-then-other' }],
+    ['Heron - hold 20 s', 'Heron', { seconds: [20, 15, 30] }],
+    ['Hauling the rope, 6', 'Hauling the rope', { rounds: 6 }],
+    ['Rowing, 4 tmies', 'Rowing', { rounds: 4 }],
+    ['Holding up the lamp', 'Holding up the lamp', {}],
+    ['Lamp as the tide turns', 'Lamp as the tide turns', {}],
+    ['I am a lamp', 'I am a lamp', {}],
+    ['Both arms up', 'Both arms up', {}],
+    ['Level 2 of the lamp', 'Level 2 of the lamp', {}],
+  ])('%s', (text, name, counts) => {
+    const { words, counts: found } = read(text);
+    expect(found).toEqual(counts);
+    expect(words).toBe(name);
+  });
+
+  it('labels under a movement are its caution, its levels and how it is done seated', () => {
+    const { plan } = readScript(
+      countingIds('f'),
+      '# Class\n## Main set\n- Lamp x6\nCaution: smaller if sore\nLevel 1: hands low\nLevel 2: hands high\nSeated: as it is',
+    );
+    expect(itemAt(stepsInOrder(plan), 0).step).toMatchObject({
+      moments: { caution: 'smaller if sore' },
+      levels: [{ line: 'hands low' }, { line: 'hands high' }],
+      seated: 'as it is',
+    });
+  });
+});

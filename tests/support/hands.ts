@@ -1,0 +1,121 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import type { Counts, ReadLine } from '@/core/plain-script';
+import { itemAt } from '@/core/units';
+
+/*
+ * Classes written down in ten hands, with what is meant by each line: `tests/plain-script/hands`. Rules are found on
+ * one half; the other is only read, to see how far they carry.
+ */
+
+const FOLDER = new URL('../plain-script/hands/', import.meta.url);
+/** Hands that rules may be found on; the others are kept. */
+const TUNED: ReadonlySet<string> = new Set(['terse', 'bulleted', 'timed', 'labelled', 'typos']);
+
+/** One way to mean a line: what it is, the name it gives, and its amounts. */
+interface Meaning {
+  readonly kind: string;
+  readonly name: string | null;
+  readonly rounds: readonly [number, number] | null;
+  readonly seconds: readonly [number, number] | null;
+  readonly sides: string | null;
+  readonly start: string | null;
+  readonly own: boolean;
+}
+
+export interface HandLine {
+  readonly text: string;
+  /** Any of these is right. */
+  readonly meanings: readonly Meaning[];
+}
+
+export interface Hand {
+  readonly name: string;
+  readonly kept: boolean;
+  readonly lines: readonly HandLine[];
+}
+
+/** "4", "3-5". */
+function rangeIn(part: string | undefined): readonly [number, number] | null {
+  const match = part === undefined ? null : /([\d.]+)(?:-([\d.]+))?/.exec(part);
+  if (!match) return null;
+  const min = Number(match[1]);
+  return [min, match[2] === undefined ? min : Number(match[2])];
+}
+
+function meaningOf(written: string): Meaning {
+  const [head = '', ...rest] = written.split(';').map((part) => part.trim());
+  const [, kind = '', name, amount] = /^([\w+-]+)(?:: (.*))?(?: ([\d.-]+))?$/.exec(head) ?? [];
+  const find = (key: string): string | undefined => rest.find((part) => part.startsWith(`${key} `));
+  return {
+    kind,
+    name: name ?? null,
+    rounds: rangeIn(find('rounds')),
+    seconds: rangeIn(amount ?? find('seconds') ?? find('target') ?? find('pause')),
+    sides: find('sides')?.slice('sides '.length) ?? null,
+    start: find('start')?.slice('start '.length) ?? null,
+    own: rest.includes('own'),
+  };
+}
+
+export function hands(): Hand[] {
+  return readdirSync(FOLDER)
+    .filter((file) => file.endsWith('.txt'))
+    .map((file) => {
+      const name = file.replace(/\.txt$/, '');
+      const lines = readFileSync(new URL(file, FOLDER), 'utf8')
+        .trimEnd()
+        .split('\n')
+        .map((line): HandLine => {
+          const at = line.lastIndexOf(' => ');
+          return {
+            text: line.slice(0, at).trimEnd(),
+            meanings: line
+              .slice(at + 4)
+              .split(' | ')
+              .map(meaningOf),
+          };
+        });
+      return { name, kept: !TUNED.has(name), lines };
+    });
+}
+
+/** The first of the kinds that one line may start; an exhale after an inhale is looked for in the plan. */
+const firstOf = (kind: string): string => itemAt(kind.split('+'), 0);
+
+function sameRange(wanted: readonly [number, number] | null, min?: number, max?: number): boolean {
+  if (wanted === null) return true;
+  return min !== undefined && Math.abs(min - wanted[0]) < 0.6 && Math.abs((max ?? min) - wanted[1]) < 0.6;
+}
+
+/** A still hold is, so far, a movement paced by the clock; its time is for both sides together. */
+function isStillHold(meant: Meaning, read: ReadLine): boolean {
+  const [asked, min, max] = read.counts.seconds ?? [];
+  if (read.kind !== 'movement' || meant.seconds === null || asked === undefined) return false;
+  const times = meant.sides === null ? 1 : 2;
+  const wanted = [meant.seconds[0] * times, meant.seconds[1] * times] as const;
+  return wanted[0] === wanted[1] ? sameRange(wanted, asked) : sameRange(wanted, min, max);
+}
+
+/** Whether a line was understood as one of the things it may mean: kind, name and every amount. */
+export function isAsMeant({ meanings }: HandLine, read: ReadLine): boolean {
+  return meanings.some((meant) => {
+    const { rounds, roundsWithin, sides, startSide, ownPace, seconds }: Counts = read.counts;
+    if (meant.kind === 'still') return isStillHold(meant, read);
+    if (firstOf(meant.kind) !== read.kind) return false;
+    if (meant.name !== null && meant.name.toLowerCase() !== read.words.toLowerCase()) return false;
+    if (meant.kind === 'movement' && meant.own !== (ownPace === true)) return false;
+    if (meant.sides !== null && meant.sides !== (sides ?? 'together')) return false;
+    if (meant.start !== null && meant.start !== startSide) return false;
+    if (
+      meant.rounds === null
+        ? meant.kind === 'movement' && rounds !== undefined
+        : !sameRange(meant.rounds, roundsWithin?.[0] ?? rounds, roundsWithin?.[1])
+    )
+      return false;
+    if (meant.seconds === null) return true;
+    const [asked, min, max] = seconds ?? [];
+    if (asked === undefined) return false;
+    const single = meant.seconds[0] === meant.seconds[1];
+    return single ? sameRange(meant.seconds, asked) : sameRange(meant.seconds, min, max);
+  });
+}
