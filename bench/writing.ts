@@ -1,5 +1,5 @@
 /**
- * How ordinary writing is understood: `npm run bench:writing -- [hand]`. Ten hands with what each line means; half of
+ * How ordinary writing is understood: `npm run bench:writing -- [hand]`. Twelve hands with what each line means; two of
  * them are only read. With a hand's name its lines that were not understood are shown, for hands that are not kept.
  */
 import { readScript } from '@/core/plain-script';
@@ -8,10 +8,14 @@ import { countingIds } from '../tests/support/chance';
 import { hands, isAsMeant } from '../tests/support/hands';
 
 const asked = process.argv[2];
-const sums = { tuned: { all: 0, right: 0, marked: 0 }, kept: { all: 0, right: 0, marked: 0 } };
-for (const { name, kept, lines } of hands()) {
+const sums = {
+  tuned: { all: 0, right: 0, marked: 0 },
+  known: { all: 0, right: 0, marked: 0 },
+  kept: { all: 0, right: 0, marked: 0 },
+};
+for (const { name, half, lines } of hands()) {
   const { lines: read } = readScript(countingIds('w'), lines.map(({ text }) => text).join('\n'));
-  const sum = sums[kept ? 'kept' : 'tuned'];
+  const sum = sums[half];
   let [right, marked, doubted] = [0, 0, 0];
   lines.forEach((line, at) => {
     const found = itemAt(read, at);
@@ -20,18 +24,18 @@ for (const { name, kept, lines } of hands()) {
       if (found.unsure) doubted++;
     } else {
       if (found.unsure) marked++;
-      if (name === asked && !kept) console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
+      if (name === asked && half !== 'kept') console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
     }
   });
   sum.all += lines.length;
   sum.right += right;
   sum.marked += marked;
   console.log(
-    `${name.padEnd(10)} ${kept ? 'kept ' : 'tuned'} ${right} of ${lines.length} as meant; of the others ${marked} marked, and ${doubted} of the right ones`,
+    `${name.padEnd(10)} ${half} ${right} of ${lines.length} as meant; of the others ${marked} marked, and ${doubted} of the right ones`,
   );
 }
-for (const [half, { all, right, marked }] of Object.entries(sums)) {
+for (const [part, { all, right, marked }] of Object.entries(sums)) {
   console.log(
-    `${half}: ${((100 * right) / all).toFixed(1)} % of ${all} lines as meant; ${marked} of ${all - right} others marked`,
+    `${part}: ${((100 * right) / all).toFixed(1)} % of ${all} lines as meant; ${marked} of ${all - right} others marked`,
   );
 }

@@ -3,12 +3,12 @@ import { readScript } from '@/core/plain-script';
 import { stepsInOrder } from '@/core/plan';
 import { itemAt } from '@/core/units';
 import { countingIds } from '../support/chance';
-import { hands, isAsMeant } from '../support/hands';
+import { hands, isAsMeant, type Half } from '../support/hands';
 
-/** The share of lines that were understood as they are meant, of the hands that rules were found on or of the others. */
-function shareAsMeant(kept: boolean): number {
+/** The share of lines that were understood as they are meant. */
+function shareAsMeant(half: Half): number {
   let [right, all] = [0, 0];
-  for (const hand of hands().filter((one) => one.kept === kept)) {
+  for (const hand of hands().filter((one) => one.half === half)) {
     const { lines } = readScript(countingIds('h'), hand.lines.map(({ text }) => text).join('\n'));
     all += hand.lines.length;
     right += hand.lines.filter((line, at) => isAsMeant(line, itemAt(lines, at))).length;
@@ -16,13 +16,17 @@ function shareAsMeant(kept: boolean): number {
   return right / all;
 }
 
-describe('ordinary writing in ten hands', () => {
+describe('ordinary writing in twelve hands', () => {
   it('is understood as it is meant', () => {
-    expect(shareAsMeant(false)).toBeGreaterThan(0.95);
+    expect(shareAsMeant('tuned')).toBeGreaterThan(0.95);
   });
 
-  it('is understood in hands that no rule was found on', () => {
-    expect(shareAsMeant(true)).toBeGreaterThan(0.84);
+  it('is understood in hands that were known when the rules were made', () => {
+    expect(shareAsMeant('known')).toBeGreaterThan(0.83);
+  });
+
+  it('is understood in hands that were written after the rules and are only read', () => {
+    expect(shareAsMeant('kept')).toBeGreaterThan(0.82);
   });
 
   it('keeps every line, whatever it is taken for', () => {

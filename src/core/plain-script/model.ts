@@ -53,3 +53,6 @@ export interface ReadScript {
 
 /** The door's limits on a pasted script. */
 export const SCRIPT_LIMITS = { characters: 400_000, lines: 6_000 } as const;
+
+/** Longest time that a line may name. */
+export const MOST_SECONDS = 3_600;

@@ -93,7 +93,7 @@ export function readNatural(line: string, { under, underlined, shouted }: Standi
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
     return [reading('pause', '', { seconds: [pause, pause, pause] })];
-  const breaths = breathsOf(body);
+  const breaths = breathsOf(withBreathSpelled(body));
   if (breaths.length > 0) return breaths;
   if (/^["“]/.test(body)) return [reading('said', body)];
   const inset = item && under === 'movement' && /^\s{2,}/.test(line);
@@ -206,7 +206,7 @@ const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 function pauseIn(text: string): number | null {
-  if (text.length > 70 || !/^\(|\b(?:pau|pas|pua|silen|wait|rest|nothing|them)/i.test(text)) return null;
+  if (text.length > 70 || !/^\(|\b(?:pa|pu|silen|wait|rest|nothing|them)/i.test(text)) return null;
   const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
   if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
   const bare = text.replace(/^\(|\)\.?$/g, '');
@@ -216,8 +216,7 @@ function pauseIn(text: string): number | null {
   if (rest === '' && /^\(.*\)\.?$/.test(text)) return asked;
   const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
   const [word = '', ...others] = words;
-  const says = wordAmong(word, PAUSE_WORDS) ?? (word === 'pasue' || word === 'puase' ? 'pause' : null);
-  if (says !== null && others.length === 0) return asked;
+  if (wordAmong(word, PAUSE_WORDS) !== null && others.length === 0) return asked;
   return words.length === 0 && /\b(?:nothing|them)\b/i.test(rest) ? asked : null;
 }
 
@@ -242,24 +241,30 @@ function trailingPause(body: string): { readonly words: string; readonly counts:
 function isStill(text: string): boolean {
   if (/^(?:\p{L}+ ){0,6}(?:do(?:ing)? nothing|nothing at all)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly|qiuet) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quietly)|lie(?: down)?|hands on knees|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quietly)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
 }
+
+const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
 
 function isTransition(text: string): boolean {
   const first = wordAmong(firstWord(text), ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch']);
   if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
   return (
     /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
-    /^feet (?:apart|together|togehter|wide|wider|in|again|hip)\b/i.test(text) ||
-    /^sit(?:ting)?(?: do(?:wn|nw))?(?:[,.]| \(|$)/i.test(text)
+    (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
+    /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
+      text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
+        wordAmong(next.toLowerCase(), ['down']) ? sit : all,
+      ),
+    )
   );
 }
 
 const TALK_STARTS =
-  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|everybody’s|see you|with warm|ps|pps|nb|let the|listen|open your eyes|look ahead|look where|last|name it|come back|and now|never|not|max|go home|bend your|leave out|once more|water|eyes open|touch|mind)\b/i;
+  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|come back|and now|never|not|leave out|mind)\b/i;
 
 /** Whether a line speaks to people, or of them, rather than names what is done. */
 function isTalk(body: string, rest: string): boolean {
@@ -272,13 +277,11 @@ function firstWord(text: string): string {
 }
 
 function isBreathWord(word: string): boolean {
-  return (
-    word === 'in' || word === 'out' || wordAmong(word, BREATH_WORDS) !== null || word === 'inahle' || word === 'exahle'
-  );
+  return word === 'in' || word === 'out' || wordAmong(word, BREATH_WORDS) !== null;
 }
 
 const BREATH =
-  /^(?:and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale|inahle|exahle)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
+  /^(?:and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
 const NEXT_BREATH =
   /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
@@ -297,6 +300,13 @@ function breathsOf(text: string): Reading[] {
     const held = counts.hold === undefined ? {} : { hold: counts.hold };
     return [reading(kind, colon ? words : sentence(words), held)];
   });
+}
+
+/** With a slip in its first word put right: "inahle lift". */
+function withBreathSpelled(text: string): string {
+  const first = firstWord(text);
+  const spelled = wordAmong(first, ['inhale', 'exhale']);
+  return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
 }
 
 /** With a capital at its start and a stop at its end, as a line is said. */

@@ -76,9 +76,15 @@ function isSlip(written: string, word: string): boolean {
   while (at < word.length && written[at] === word[at]) at++;
   const [left, wanted] = [written.slice(at), word.slice(at)];
   return (
-    left.slice(1) === wanted.slice(1) ||
-    left.slice(1) === wanted ||
-    left === wanted.slice(1) ||
-    (left.charAt(0) === wanted.charAt(1) && left.charAt(1) === wanted.charAt(0) && left.slice(2) === wanted.slice(2))
+    left.slice(1) === wanted.slice(1) || left.slice(1) === wanted || left === wanted.slice(1) || isSwapped(left, wanted)
   );
+}
+
+/** Whether two letters beside each other have changed places, and nothing else has. */
+export function isSwapped(written: string, word: string): boolean {
+  if (written.length !== word.length) return false;
+  let at = 0;
+  while (at < word.length && written[at] === word[at]) at++;
+  const swapped = written.charAt(at) === word.charAt(at + 1) && written.charAt(at + 1) === word.charAt(at);
+  return at + 1 < word.length && swapped && written.slice(at + 2) === word.slice(at + 2);
 }

@@ -1,0 +1,16 @@
+import type { Range } from './amounts';
+
+export type Way = 'left' | 'right' | 'forward' | 'back' | 'clockwise' | 'anticlockwise' | 'one' | 'other';
+
+/** Something found in a line, with the tokens it takes. */
+export type Found =
+  | { readonly what: 'rounds'; readonly range: Range; readonly bare: boolean }
+  | { readonly what: 'seconds'; readonly range: Range }
+  | { readonly what: 'hold'; readonly seconds: number }
+  | { readonly what: 'way'; readonly way: Way }
+  | { readonly what: 'each-side' | 'each-way' | 'alternating' | 'in-turn' | 'own-pace' | 'each' }
+  | { readonly what: 'start'; readonly side: 'left' | 'right' };
+
+export type Taken = Found & { readonly from: number; readonly to: number };
+
+export type Take = (found: Found, to: number, from?: number) => Taken;

@@ -1,0 +1,155 @@
+import { isOneOf, word } from './amounts';
+import type { Take, Taken, Way } from './found';
+import { isSwapped, wordAmong, type Token } from './tokens';
+
+/* Sides, directions and pace as people write them. */
+
+const SIDE_WORDS = ['side', 'sides', 'leg', 'legs', 'foot', 'feet', 'arm', 'arms'] as const;
+const WAY_WORDS = ['way', 'direction', 'directions', 'ways'] as const;
+const NOUNS = [...WAY_WORDS, ...SIDE_WORDS] as const;
+export const OPPOSITE: Readonly<Record<Way, Way>> = {
+  left: 'right',
+  right: 'left',
+  forward: 'back',
+  back: 'forward',
+  clockwise: 'anticlockwise',
+  anticlockwise: 'clockwise',
+  one: 'other',
+  other: 'one',
+};
+/** "rigth": two letters changed about, no more, or "lift" would be "left". */
+const SWAPPED: readonly string[] = ['left', 'right', 'forward', 'backward'];
+const WAYS: ReadonlyMap<string, Way> = new Map([
+  ['left', 'left'],
+  ['l', 'left'],
+  ['right', 'right'],
+  ['r', 'right'],
+  ['forward', 'forward'],
+  ['forwards', 'forward'],
+  ['fwd', 'forward'],
+  ['back', 'back'],
+  ['backward', 'back'],
+  ['backwards', 'back'],
+  ['clockwise', 'clockwise'],
+  ['cw', 'clockwise'],
+  ['anticlockwise', 'anticlockwise'],
+  ['counterclockwise', 'anticlockwise'],
+  ['ccw', 'anticlockwise'],
+]);
+
+/** The way that a word names. */
+export function wayOf(text: string): Way | undefined {
+  return WAYS.get(text) ?? WAYS.get(SWAPPED.find((way) => isSwapped(text, way)) ?? '');
+}
+
+/** "starting right", "beginning with the left", "right first", "start R". */
+export function startAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  const side = (index: number): 'left' | 'right' | null => {
+    const way = wayOf(word(tokens, index));
+    return way === 'left' || way === 'right' ? way : null;
+  };
+  if (/^(?:start|begin)/.test(word(tokens, at))) {
+    let next = at + 1;
+    while (/^(?:on|with|to|the|your)$/.test(word(tokens, next))) next++;
+    const found = side(next);
+    if (found === null) return null;
+    const noun = isOneOf(tokens, next + 1, SIDE_WORDS) ? next + 2 : next + 1;
+    return take({ what: 'start', side: found }, noun);
+  }
+  const found = side(at);
+  const noun = isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1;
+  return found !== null && word(tokens, noun) === 'first' ? take({ what: 'start', side: found }, noun + 1) : null;
+}
+
+/** A direction behind an amount, with the small words between: "3 on the left", "9 one way". */
+export function wayBehind(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  let next = at;
+  while (/^(?:on|to|in|the)$/.test(word(tokens, next))) next++;
+  return wayAt(tokens, next, take);
+}
+
+export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  const text = word(tokens, at);
+  const known = wayOf(text);
+  if (known) return take({ what: 'way', way: known }, at + 1);
+  const noun = isOneOf(tokens, at + 1, NOUNS);
+  if (text === 'one' && noun) return take({ what: 'way', way: 'one' }, at + 2);
+  if (text === 'other') return take({ what: 'way', way: 'other' }, noun ? at + 2 : at + 1);
+  return null;
+}
+
+/** Sides, ways and pace. */
+export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
+  const text = word(tokens, at);
+  let next = at;
+  while (/^(?:on|to|in)$/.test(word(tokens, next))) next++;
+  const each =
+    wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every']) ?? (word(tokens, next) === '/' ? '/' : null);
+  const noun = next + (word(tokens, next + 1) === '.' ? 2 : 1);
+  if (each !== null) {
+    if (isOneOf(tokens, noun, WAY_WORDS)) return take({ what: 'each-way' }, noun + 1);
+    if (isOneOf(tokens, noun, SIDE_WORDS)) return eachSide(tokens, noun, take);
+    // "5 each": behind an amount alone.
+    const last = taken.at(-1);
+    const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;
+    if (behind && /^(?:|[),.;])$/.test(word(tokens, noun)) && each !== '/') return take({ what: 'each' }, next + 1);
+    if (/^(?:|[),.;])$/.test(word(tokens, noun)) && tokens[at - 1]?.kind === 'number' && each !== '/')
+      return take({ what: 'each' }, next + 1);
+  }
+  if (word(tokens, next) === 'both' && isOneOf(tokens, next + 1, WAY_WORDS))
+    return take({ what: 'each-way' }, next + 2);
+  if (word(tokens, next) === 'both' && /^sides?$/.test(word(tokens, next + 1)))
+    return take({ what: 'each-side' }, next + 2);
+  if (text === 'a' && word(tokens, at + 1) === 'side') return take({ what: 'each-side' }, at + 2);
+  return alternatingAt(tokens, at, take) ?? ownPaceAt(tokens, at, take) ?? pairAt(tokens, at, take);
+}
+
+function eachSide(tokens: readonly Token[], noun: number, take: Take): Taken {
+  const turn = word(tokens, noun + 1) === 'in' && word(tokens, noun + 2) === 'turn';
+  return turn ? take({ what: 'in-turn' }, noun + 3) : take({ what: 'each-side' }, noun + 1);
+}
+
+function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  const text = word(tokens, at);
+  if (/^(?:alternate|alternating)$/.test(text)) {
+    return take({ what: 'alternating' }, isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1);
+  }
+  if (text === 'changing' && /^sides?$/.test(word(tokens, at + 1))) {
+    const timed = word(tokens, at + 2) === 'each' && word(tokens, at + 3) === 'time';
+    return take({ what: 'alternating' }, timed ? at + 4 : at + 2);
+  }
+  const [first, between, second] = [wayOf(text), word(tokens, at + 1), wayOf(word(tokens, at + 2))];
+  const sides =
+    first && second && [first, second].every((way) => way === 'left' || way === 'right') && first !== second;
+  return sides && /^(?:\/|and|&)$/.test(between) ? take({ what: 'alternating' }, at + 3) : null;
+}
+
+function ownPaceAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  let next = at;
+  if (/^(?:in|at|with)$/.test(word(tokens, next))) next++;
+  if (/^(?:your|their|one’s|one's)$/.test(word(tokens, next))) next++;
+  if (word(tokens, next) !== 'own') return null;
+  const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm']);
+  return paced === null ? null : take({ what: 'own-pace' }, next + 2);
+}
+
+/** "left, then the right", "one side, then the other", "one way and then the other". */
+function pairAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  let start = at;
+  while (/^(?:on|to|the)$/.test(word(tokens, start))) start++;
+  const first = wayAt(tokens, start, take);
+  if (first?.what !== 'way') return null;
+  let next = first.to;
+  if (isOneOf(tokens, next, SIDE_WORDS)) next++;
+  let then = false;
+  while (/^(?:,|and|then|the|on)$/.test(word(tokens, next))) then = word(tokens, next++) === 'then' || then;
+  const second = then ? wayAt(tokens, next, take) : null;
+  if (second?.what !== 'way' || OPPOSITE[first.way] !== second.way) return null;
+  const turned =
+    /^(?:forward|back|clockwise|anticlockwise)$/.test(first.way) ||
+    /^(?:way|direction)s?$/.test(word(tokens, start + 1));
+  return take(
+    { what: turned ? 'each-way' : 'in-turn' },
+    isOneOf(tokens, second.to, SIDE_WORDS) ? second.to + 1 : second.to,
+  );
+}
