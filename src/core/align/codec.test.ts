@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { packDistances, packWay, unpackDistances, unpackWay } from './codec';
-import { placed } from './decoder/costs';
+import { placed } from './decoder/matches';
 import { alignKept } from './decoder/align-speech';
 import { distancesKept } from './text-distances';
 import { PART } from './model';

@@ -1,6 +1,6 @@
 import { firstItems } from '@/core/units';
 import type { Cue } from '@/core/timeline';
-import { placed } from './decoder/costs';
+import { placed } from './decoder/matches';
 import { PART, type Alignment, type Evidence, type FoundWay, type PackedDistances, type PackedWay } from './model';
 import type { SpeechMatch, SpeechStretch } from './model';
 import type { KeptDistance } from './text-distances';

@@ -1,7 +1,8 @@
 import type { Cue } from '@/core/timeline';
 import { itemAt, type Seconds } from '@/core/units';
 import { longestRising, type Anchor } from '../anchors';
-import { HELD, matchAt, type Task } from '../decoder/costs';
+import type { Task } from '../decoder/costs';
+import { HELD, matchAt } from '../decoder/matches';
 import { anchorsOf, decodeOnce, placeAbout, taskAbout } from '../decoder/viterbi';
 import type { Alignment, FoundWay, SpeechMatch, SpeechStretch } from '../model';
 import { alignmentOf, confidencesOf } from '../decoder/align-speech';

@@ -2,7 +2,7 @@ import type { Cue } from '@/core/timeline';
 import { itemAt, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Anchor } from '../anchors';
 import { packWay, unpackWay } from '../codec';
-import { plannedLength } from './costs';
+import { plannedLength } from './matches';
 import type { Posteriors } from './posteriors';
 import { decode } from './viterbi';
 import type { Alignment, CueEvidence, FoundCue, FoundWay, PackedWay, AdLib, SpeechStretch } from '../model';

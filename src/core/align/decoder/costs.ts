@@ -1,6 +1,6 @@
 import type { Cue } from '@/core/timeline';
-import { itemAt, type Seconds } from '@/core/units';
-import { PART, type SpeechMatch, type SpeechStretch } from '../model';
+import { countWhere, itemAt, type Seconds } from '@/core/units';
+import type { SpeechMatch, SpeechStretch } from '../model';
 import type { Tempo } from './tempo';
 import { type TextDistances } from '../text-distances';
 
@@ -10,17 +10,6 @@ import { type TextDistances } from '../text-distances';
  * pause for breath), the first of which may only lead in, or share one with its neighbours (no pause at all). The
  * costs are robust: an interruption is paid once and no more.
  */
-
-const STRETCHES_A_CUE = 5;
-const CUES_A_STRETCH = 3;
-/** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
-const WITHIN_CUE_GAP: Seconds = 0.9;
-const SHARED_GAP: Seconds = 0.7;
-/**
- * A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. Where it runs into its cue,
- * the stretch of both is longer than the cue by something between these.
- */
-const LEAD_IN = { longest: 0.95, gap: 0.45, withinLeast: 0.44, withinMost: 1.1 };
 
 export interface Costs {
   readonly skip: number;
@@ -105,12 +94,8 @@ export function costsFor(distances: TextDistances | null): Costs {
   return distances.by === 'words' ? BY_WORDS : BY_SOUND;
 }
 
-/** A text that the lengths rule out is as unlike as sound can tell. */
-const UNASKED = 0.4;
 /** Of many cues not said in a row: a take that begins late or breaks off, and a step left out, are one event. */
 const EVENT = { max: 12, each: 0.3 };
-/** What is held is part of every way. */
-export const HELD = -1e6;
 
 export interface Task {
   readonly cues: readonly Cue[];
@@ -170,18 +155,6 @@ export function ending(task: Task, match: SpeechMatch, adLibs: Float64Array): nu
   return unsaid(task, after, timeFor) + (adLibs[speech.length] ?? 0) - (adLibs[match.to] ?? 0);
 }
 
-/** How many of the places from 0 are so, where all that are come before all that are not. */
-function countWhere(places: number, isSo: (at: number) => boolean): number {
-  let low = 0;
-  let high = places;
-  while (low < high) {
-    const middle = (low + high) >>> 1;
-    if (isSo(middle)) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}
-
 /**
  * What it costs to go on from a match many cues before, in two parts, so that the cheapest can be found among all of
  * them: what leaving the one costs, and what coming to the other. A step left out is one event; time of the take that
@@ -198,123 +171,4 @@ export function farCost(
     coming: (match) =>
       (adLibs[match.from] ?? 0) + EVENT.max + EVENT.each * match.cueFrom + second * match.onset + costs.gapAtMost,
   };
-}
-
-/** All matches whose last cue is the one before `cueTo`, in order of `to`, that may be part of the cheapest way. */
-export function matchesEnding(task: Task, cueTo: number, adLibs: Float64Array): SpeechMatch[] {
-  const { cues, speech, costs } = task;
-  const last = itemAt(cues, cueTo - 1);
-  const held = task.held?.get(cueTo - 1);
-  if (held !== undefined) return held ? [{ ...held, cost: Infinity, before: null, far: null }] : [];
-  const made: SpeechMatch[] = [];
-  const keep = (cueFrom: number, from: number, to: number, led = 0): void => {
-    // Dearer than passing over its cues and stretches: never part of the best way.
-    const instead = costs.skip * (cueTo - cueFrom) + (adLibs[to] ?? 0) - (adLibs[from] ?? 0);
-    const own = ownCost(task, cueFrom, cueTo, from, to, led);
-    if (own <= instead) made.push(placed(task, { cueFrom, cueTo, from, to, led, own }));
-  };
-  const { centre, reach } = task.place(last.startSeconds);
-  const end = centre + reach;
-  for (
-    let from = firstFrom(speech, centre - reach);
-    from < speech.length && itemAt(speech, from).startSeconds < end;
-    from++
-  ) {
-    const led = leadsIn(speech, from);
-    for (let to = from + 1; to <= Math.min(speech.length, from + STRETCHES_A_CUE); to++) {
-      if (to > from + 1 && itemAt(speech, to - 1).startSeconds - itemAt(speech, to - 2).endSeconds > WITHIN_CUE_GAP)
-        break;
-      keep(cueTo - 1, from, to);
-      if (led && to > from + 1) keep(cueTo - 1, from, to, 1);
-    }
-    if (task.distances && leadsWithin(task, cueTo - 1, from)) keep(cueTo - 1, from, from + 1, PART);
-    for (let cueFrom = cueTo - 2; cueFrom >= Math.max(0, cueTo - CUES_A_STRETCH); cueFrom--) {
-      if (task.held?.has(cueFrom)) break;
-      if (itemAt(cues, cueFrom + 1).startSeconds - itemAt(cues, cueFrom).endSeconds > SHARED_GAP) break;
-      keep(cueFrom, from, from + 1);
-    }
-  }
-  return made.sort((a, b) => a.to - b.to);
-}
-
-/**
- * A cue said at a time whatever was heard: it takes the stretches that begin about there for as long as it lasts, and
- * the one before where most of that lies in its time.
- */
-export function matchAt(
-  { cues, speech, rate }: Pick<Task, 'cues' | 'speech' | 'rate'>,
-  cue: number,
-  onset: Seconds,
-): SpeechMatch {
-  const lasts = plannedLength(cues, cue, cue + 1) * rate;
-  let from = firstFrom(speech, onset - 0.3);
-  const before = speech.at(from - 1);
-  if (before && from > 0) {
-    const shared = Math.min(before.endSeconds, onset + lasts) - onset;
-    if (shared > 0.5 * Math.min(lasts, before.endSeconds - before.startSeconds)) from--;
-  }
-  const end = onset + lasts * 0.8;
-  let to = from;
-  while (to < speech.length && itemAt(speech, to).startSeconds < end) to++;
-  const times = { onset, lastOnset: onset, cost: Infinity, before: null, far: null };
-  return { cueFrom: cue, cueTo: cue + 1, from, to, led: 0, own: HELD, ...times };
-}
-
-/** Whether a stretch is short and close before the next. */
-function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
-  const { startSeconds, endSeconds } = itemAt(speech, at);
-  if (endSeconds - startSeconds > LEAD_IN.longest || at + 1 >= speech.length) return false;
-  return itemAt(speech, at + 1).startSeconds - endSeconds <= LEAD_IN.gap;
-}
-
-/** Whether a stretch is longer than a cue by about a word or two. */
-function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boolean {
-  const longer =
-    itemAt(speech, at).endSeconds - itemAt(speech, at).startSeconds - plannedLength(cues, cue, cue + 1) * rate;
-  return longer > LEAD_IN.withinLeast && longer < LEAD_IN.withinMost;
-}
-
-/** Of its length and its distance. `led` of the stretches only lead in: they belong to the cue, but are not its words. */
-function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led: number): number {
-  const { cues, speech, distances, rate, costs } = task;
-  const within = led === PART;
-  const words = within ? from : from + led;
-  const planned = plannedLength(cues, cueFrom, cueTo);
-  const spoken = within ? planned * rate : itemAt(speech, to - 1).endSeconds - itemAt(speech, words).startSeconds;
-  const joins = to - words - 1 + (cueTo - cueFrom - 1);
-  let own = Math.min(costs.lengthAtMost, costs.length * Math.abs(Math.log(spoken / (planned * rate))));
-  own += costs.joined * joins + (within ? costs.leadWithin : costs.leadIn * led);
-  if (distances) {
-    const { text } = itemAt(cues, cueFrom);
-    const asked = within ? distances.distanceOfEnd(from, to, text) : distances.distance(words, to, text);
-    const { cost, from: counted, likest, unlikest } = costs.distance;
-    // Of several cues in one stretch no text can be told, nor of lengths that rule it out.
-    const unlike = cueTo - cueFrom === 1 ? (asked ?? UNASKED) : 0;
-    own += cost * (Math.max(likest, Math.min(unlikest, unlike)) + counted);
-  }
-  return own;
-}
-
-/** A match with its times, before any way leads to it. */
-export function placed(
-  { cues, speech }: Pick<Task, 'cues' | 'speech'>,
-  match: Pick<SpeechMatch, 'cueFrom' | 'cueTo' | 'from' | 'to' | 'led' | 'own'>,
-): SpeechMatch {
-  const { cueFrom, cueTo, from, to } = match;
-  const onset = itemAt(speech, from).startSeconds;
-  const share =
-    (itemAt(cues, cueTo - 1).startSeconds - itemAt(cues, cueFrom).startSeconds) / plannedLength(cues, cueFrom, cueTo);
-  const lastOnset = onset + (itemAt(speech, to - 1).endSeconds - onset) * share;
-  const { led, own } = match;
-  // Fields are written out one by one: spreading an object here took ten times as long.
-  return { cueFrom, cueTo, from, to, led, own, onset, lastOnset, cost: Infinity, before: null, far: null };
-}
-
-/** From the start of the first to the end of the last, as planned. */
-export function plannedLength(cues: readonly Cue[], cueFrom: number, cueTo: number): Seconds {
-  return Math.max(0.1, itemAt(cues, cueTo - 1).endSeconds - itemAt(cues, cueFrom).startSeconds);
-}
-
-function firstFrom(speech: readonly SpeechStretch[], seconds: Seconds): number {
-  return countWhere(speech.length, (at) => itemAt(speech, at).startSeconds < seconds);
 }

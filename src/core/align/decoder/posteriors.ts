@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { beginning, ending, type Task } from './costs';
-import { Transitions, type MatchColumn } from './transitions';
+import { REACH, Transitions, type MatchColumn } from './transitions';
 import { type SpeechMatch } from '../model';
 
 /*
@@ -53,35 +53,47 @@ function posteriors(
 ): Float64Array {
   const cold = 1 / task.costs.temperature;
   const places = new Int32Array(ordered.length + 1);
-  const costs = new Float64Array(ordered.length + 1);
+  const logs = new Float64Array(ordered.length + 1);
   const transitions = new Transitions(task, columns, adLibs);
   /** Of all ways to a match, its own cost not counted. */
   const arriving = new Float64Array(ordered.length);
   const forward = new Float64Array(ordered.length);
-  const logs = new Float64Array(ordered.length + 1);
-  ordered.forEach((match, at) => {
-    const count = transitions.allBefore(match, places, costs);
-    const begun = -cold * beginning(task, match, adLibs);
-    let max = begun;
-    for (let one = 0; one < count; one++) {
-      logs[one] = (forward[places[one] ?? 0] ?? 0) - cold * (costs[one] ?? 0);
-      if ((logs[one] ?? 0) > max) max = logs[one] ?? 0;
+  const greatest = new Float64Array(ordered.length);
+  const ways = { forward, greatest, cold };
+  for (const { matches, first } of columns) {
+    let most = -Infinity;
+    for (let at = first; at < first + matches.length; at++) {
+      const match = itemAt(ordered, at);
+      const count = transitions.waysBefore(match, ways, -Infinity, places, logs);
+      let max = -Infinity;
+      for (let one = 0; one < count; one++) max = Math.max(max, logs[one] ?? 0);
+      let sum = 0;
+      // With none before it, what was said until then is left over at least.
+      if (-cold * (adLibs[match.from] ?? 0) > max - REACH) {
+        const begun = -cold * beginning(task, match, adLibs);
+        max = Math.max(max, begun);
+        sum = Math.exp(begun - max);
+      }
+      for (let one = 0; one < count; one++) if (max - (logs[one] ?? 0) < REACH) sum += Math.exp((logs[one] ?? 0) - max);
+      const all = max + Math.log(sum);
+      arriving[at] = all;
+      forward[at] = all - cold * match.own;
+      most = Math.max(most, all + cold * ((adLibs[match.to] ?? 0) - match.own));
+      greatest[at] = most;
     }
-    let sum = Math.exp(begun - max);
-    for (let one = 0; one < count; one++) if (max - (logs[one] ?? 0) < 30) sum += Math.exp((logs[one] ?? 0) - max);
-    arriving[at] = max + Math.log(sum);
-    forward[at] = arriving[at] - cold * match.own;
-  });
+  }
   const ended = ordered.map((match, at) => (forward[at] ?? 0) - cold * ending(task, match, adLibs));
   const max = ended.reduce((greatest, one) => Math.max(greatest, one), -Infinity);
   const whole = max + Math.log(ended.reduce((sum, one) => sum + Math.exp(one - max), 0));
   const shares = Float64Array.from(ended, (one) => Math.exp(one - whole));
   for (let at = ordered.length - 1; at >= 0; at--) {
-    if ((shares[at] ?? 0) < NOTHING) continue;
-    const count = transitions.allBefore(itemAt(ordered, at), places, costs);
+    const share = shares[at] ?? 0;
+    if (share < NOTHING) continue;
+    const all = arriving[at] ?? 0;
+    const count = transitions.waysBefore(itemAt(ordered, at), ways, all - REACH, places, logs);
     for (let one = 0; one < count; one++) {
-      const log = (forward[places[one] ?? 0] ?? 0) - cold * (costs[one] ?? 0) - (arriving[at] ?? 0);
-      if (log > -30) shares[places[one] ?? 0] = (shares[places[one] ?? 0] ?? 0) + (shares[at] ?? 0) * Math.exp(log);
+      const log = (logs[one] ?? 0) - all;
+      if (log > -REACH) shares[places[one] ?? 0] = (shares[places[one] ?? 0] ?? 0) + share * Math.exp(log);
     }
   }
   return shares;

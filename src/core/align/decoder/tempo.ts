@@ -1,4 +1,4 @@
-import type { Seconds } from '@/core/units';
+import { itemAt, type Seconds } from '@/core/units';
 import type { Anchor } from '../anchors';
 
 /** Seconds taken for one planned second, about a planned time. */
@@ -30,14 +30,17 @@ export function tempoAlong(anchors: readonly Anchor[], usual: number): Tempo {
 
 function slopeAbout(anchors: readonly Anchor[], plannedStart: Seconds): number | null {
   const near = anchors.filter((anchor) => Math.abs(anchor.plannedStart - plannedStart) < NEAR);
-  const slopes: number[] = [];
-  near.forEach((one, at) => {
-    for (const other of near.slice(at + 1)) {
+  const slopes = new Float64Array((near.length * (near.length - 1)) / 2);
+  let count = 0;
+  for (let at = 0; at < near.length; at++) {
+    const one = itemAt(near, at);
+    for (let after = at + 1; after < near.length; after++) {
+      const other = itemAt(near, after);
       const apart = other.plannedStart - one.plannedStart;
-      if (apart > APART) slopes.push((other.actualStart - one.actualStart) / apart);
+      if (apart > APART) slopes[count++] = (other.actualStart - one.actualStart) / apart;
     }
-  });
-  if (slopes.length < 4) return null;
-  slopes.sort((a, b) => a - b);
-  return Math.min(BOUNDS.max, Math.max(BOUNDS.min, slopes[Math.floor(slopes.length / 2)] ?? 0));
+  }
+  if (count < 4) return null;
+  const middle = slopes.subarray(0, count).sort()[Math.floor(count / 2)] ?? 0;
+  return Math.min(BOUNDS.max, Math.max(BOUNDS.min, middle));
 }

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { expandPlan } from '@/core/timeline';
 import { itemAt, Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
-import { beginning, costsFor, ending, placed, adLibSums, type Task } from './costs';
+import { adLibSums, beginning, costsFor, ending, type Task } from './costs';
+import { placed } from './matches';
 import { posteriorsOf } from './posteriors';
 import { CUES_BACK, MatchColumn, Transitions } from './transitions';
 import { type SpeechMatch } from '../model';
@@ -58,11 +59,14 @@ describe('what lies between two matches', () => {
       for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
         const matches = matchesOf(cueTo);
         for (const match of matches) {
-          const plain = all.reduce((min, before) => {
-            const cost = between(task, adLibs, before, match);
-            return cost === null ? min : Math.min(min, before.cost + cost);
-          }, 25);
-          const found = transitions.cheapestTo(match, 25);
+          const plain = all.reduce(
+            (min, before) => {
+              const cost = between(task, adLibs, before, match);
+              return cost === null ? min : Math.min(min, before.cost + cost);
+            },
+            beginning(task, match, adLibs),
+          );
+          const found = transitions.cheapestTo(match);
           expect(found, `seed ${seed}`).toBeCloseTo(plain, 9);
           match.cost = found + match.own;
         }

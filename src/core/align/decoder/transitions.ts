@@ -1,5 +1,5 @@
 import { itemAt } from '@/core/units';
-import type { Task } from './costs';
+import { beginning, type Task } from './costs';
 import { type SpeechMatch } from '../model';
 
 /*
@@ -14,6 +14,8 @@ const PASSED_COST = 30;
 
 /** More than sums of costs are off by in floating point. */
 const ROUNDING = 1e-6;
+/** Ways less likely than the likeliest by this power of e count for nothing. */
+export const REACH = 30;
 
 /** The matches that end with one cue, in order of `to`, as numbers side by side. */
 export class MatchColumn {
@@ -68,6 +70,16 @@ export class MatchColumn {
   }
 }
 
+/** All ways to each match, by its place among all. */
+export interface WaySums {
+  /** The logarithm of their sum. */
+  readonly forward: Float64Array;
+  /** The greatest, of each of its column and those before it, of that with its ad-libs. */
+  readonly greatest: Float64Array;
+  /** One over the temperature. */
+  readonly cold: number;
+}
+
 /** How the columns before a cue lead to it; the nearest first. */
 interface Approach {
   readonly columns: readonly MatchColumn[];
@@ -90,14 +102,13 @@ export class Transitions {
 
   /**
    * The cheapest way to a match, its own cost not counted: by a match before it, which it then remembers, or none.
-   * `beginning` is what it costs to have none.
    */
-  cheapestTo(match: SpeechMatch, beginning: number): number {
+  cheapestTo(match: SpeechMatch): number {
     const { gapAtMost, skip } = this.task.costs;
     const { onset, from } = match;
     const behind = this.adLibs[from] ?? 0;
     const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
-    let cost = beginning;
+    let cost = Infinity;
     for (let back = 0; back < columns.length; back++) {
       const column = itemAt(columns, back);
       const { lastOnset, adLibs: left, cost: costs, matches } = column;
@@ -115,34 +126,47 @@ export class Transitions {
       cost = match.far.before.cost + match.far.cost;
       match.before = match.far.before;
     }
-    return cost;
+    // With none before it, what was said until then is left over at least.
+    if (cost < behind) return cost;
+    const begun = beginning(this.task, match, this.adLibs);
+    if (begun > cost) return cost;
+    match.before = null;
+    return begun;
   }
 
   /**
-   * Writes the place of each match that may come before one among all matches, and the cost of what lies between;
-   * gives how many. `places` and `costs` are longer than there are matches.
+   * Writes the place of each match that may come before one among all matches, and the logarithm of all ways by it to
+   * the one, where that is within reach of `least` and of the greatest of them; gives how many. `places` and `logs` are
+   * longer than there are matches.
    */
-  allBefore(match: SpeechMatch, places: Int32Array, costs: Float64Array): number {
+  waysBefore(match: SpeechMatch, ways: WaySums, least: number, places: Int32Array, logs: Float64Array): number {
     const { gapAtMost, skip } = this.task.costs;
+    const { forward, greatest, cold } = ways;
     const { onset, from } = match;
     const behind = this.adLibs[from] ?? 0;
     const { columns, gaps, allowed } = this.approachTo(match.cueFrom);
     let found = 0;
+    let floor = least;
     for (let back = 0; back < columns.length; back++) {
       const column = itemAt(columns, back);
       const { lastOnset, adLibs: left, first } = column;
       const [gap, allows, passed] = [gaps[back] ?? 0, allowed[back] ?? 0, skip * back + behind];
       for (let at = column.countUpTo(from) - 1; at >= 0; at--) {
         if (behind - (left[at] ?? 0) > PASSED_COST) break;
+        if ((greatest[first + at] ?? 0) - cold * passed < floor - ROUNDING) break;
         const stray = Math.abs(onset - (lastOnset[at] ?? 0) - gap) / allows;
+        const log = (forward[first + at] ?? 0) - cold * (passed - (left[at] ?? 0) + Math.min(gapAtMost, stray));
+        if (log <= floor) continue;
         places[found] = first + at;
-        costs[found++] = passed - (left[at] ?? 0) + Math.min(gapAtMost, stray);
+        logs[found++] = log;
+        floor = Math.max(floor, log - REACH);
       }
     }
     if (match.far) {
       const { first, matches } = itemAt(this.columns, match.far.before.cueTo);
       places[found] = first + matches.indexOf(match.far.before);
-      costs[found++] = match.far.cost;
+      logs[found] = (forward[places[found] ?? 0] ?? 0) - cold * match.far.cost;
+      if ((logs[found] ?? 0) > floor) found++;
     }
     return found;
   }
@@ -153,13 +177,16 @@ export class Transitions {
       const { cues, costs, tempo } = this.task;
       const first = itemAt(cues, cueFrom);
       const slow = tempo(first.startSeconds);
-      const nearest = Array.from({ length: Math.min(cueFrom, CUES_BACK + 1) }, (_, back) => cueFrom - back);
-      const gaps = Float64Array.from(
-        nearest,
-        (end) => (first.startSeconds - itemAt(cues, end - 1).startSeconds) * slow,
-      );
-      const allowed = gaps.map((gap) => costs.gapSeconds + costs.gapShare * gap);
-      approach = { columns: nearest.map((end) => itemAt(this.columns, end)), gaps, allowed };
+      const near = Math.min(cueFrom, CUES_BACK + 1);
+      const columns = this.columns.slice(cueFrom + 1 - near, cueFrom + 1).reverse();
+      const gaps = new Float64Array(near);
+      const allowed = new Float64Array(near);
+      for (let back = 0; back < near; back++) {
+        const gap = (first.startSeconds - itemAt(cues, cueFrom - back - 1).startSeconds) * slow;
+        gaps[back] = gap;
+        allowed[back] = costs.gapSeconds + costs.gapShare * gap;
+      }
+      approach = { columns, gaps, allowed };
       this.approaches.set(cueFrom, approach);
     }
     return approach;

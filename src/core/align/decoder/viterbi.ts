@@ -1,7 +1,8 @@
 import type { Cue } from '@/core/timeline';
 import { itemAt, type Seconds } from '@/core/units';
 import { expectation, type Anchor } from '../anchors';
-import { beginning, costsFor, ending, farCost, matchesEnding, plannedLength, adLibSums, type Task } from './costs';
+import { adLibSums, costsFor, ending, farCost, type Task } from './costs';
+import { matchesEnding, plannedLength } from './matches';
 import { FenwickMinimum } from './fenwick-minimum';
 import { posteriorsOf, type Posteriors } from './posteriors';
 import type { SpeechStretch } from '../model';
@@ -147,19 +148,24 @@ function viterbi(task: Task): Way {
   const transitions = new Transitions(task, columns, adLibs);
   const farBefore = new FenwickMinimum<SpeechMatch>(task.speech.length + 1);
   const { leaving, coming } = farCost(task, adLibs);
+  const leftOver = adLibs[task.speech.length] ?? 0;
   let best: SpeechMatch | null = null;
   let bestCost = Infinity;
   let count = 0;
   for (let cueTo = 1; cueTo <= cues.length; cueTo++) {
-    const matches = likeliest(matchesEnding(task, cueTo, adLibs), task);
+    const matches = matchesEnding(task, cueTo, adLibs);
     for (const before of (task.jumps && columns[cueTo - 1 - CUES_BACK]?.matches) || [])
       farBefore.put(before.to, leaving(before), before);
     for (const match of matches) {
       const far = farBefore.upTo(match.from);
       if (far) match.far = { before: far.item, cost: far.cost - far.item.cost + coming(match) };
-      match.cost = transitions.cheapestTo(match, beginning(task, match, adLibs)) + match.own;
+      match.cost = transitions.cheapestTo(match) + match.own;
+      // With nothing matched after it, what was said from then on is left over at least.
+      if (match.cost + leftOver - (adLibs[match.to] ?? 0) >= bestCost) continue;
       const total = match.cost + ending(task, match, adLibs);
-      if (total < bestCost) [best, bestCost] = [match, total];
+      if (total >= bestCost) continue;
+      best = match;
+      bestCost = total;
     }
     columns.push(new MatchColumn(matches, count, adLibs));
     count += matches.length;
@@ -167,14 +173,6 @@ function viterbi(task: Task): Way {
   const path: SpeechMatch[] = [];
   for (let at: SpeechMatch | null = best; at; at = at.before) path.push(at);
   return { path: path.reverse(), cost: bestCost, columns, adLibs };
-}
-
-/** Of matches of one cue no more than are worth comparing, those that fit best by themselves; in order of `to`. */
-function likeliest(matches: SpeechMatch[], { distances }: Task): SpeechMatch[] {
-  const max = distances?.matchesAtMost ?? Infinity;
-  if (matches.length <= max) return matches;
-  const kept = [...matches].sort((a, b) => a.own - b.own).slice(0, max);
-  return kept.sort((a, b) => a.to - b.to);
 }
 
 function sameWay(one: readonly SpeechMatch[], other: readonly SpeechMatch[]): boolean {
