@@ -106,9 +106,9 @@ export const heronOnThePiling: Movement = (newId, part) =>
     stanceEnd: 'feet-together',
     priority: 'low',
     levels: [
-      { name: 'Small', note: 'Toes stay down, the heel lifts.', line: '' },
-      { name: 'Medium', note: 'The foot leaves the floor.', line: '' },
-      { name: 'Full', note: 'The knee comes to the height of the hip.', line: '' },
+      { name: 'Small', note: 'Toes stay down, the heel lifts.', lines: [] },
+      { name: 'Medium', note: 'The foot leaves the floor.', lines: [] },
+      { name: 'Full', note: 'The knee comes to the height of the hip.', lines: [] },
     ],
     traditionalName: 'Standing on one leg',
     sides: 'one-then-other',
@@ -198,9 +198,9 @@ export const bellBuoy: Movement = (newId, part) =>
 export const settingDownTheNets: Movement = (newId, part) =>
   makeMovement(newId, 'Setting down the nets', {
     levels: [
-      { name: 'Small', note: 'A lean of a hand’s breadth.', line: '' },
-      { name: 'Medium', note: 'Hands to the thighs.', line: '' },
-      { name: 'Full', note: 'Hands to the shins, knees bent.', line: '' },
+      { name: 'Small', note: 'A lean of a hand’s breadth.', lines: [] },
+      { name: 'Medium', note: 'Hands to the thighs.', lines: [] },
+      { name: 'Full', note: 'Hands to the shins, knees bent.', lines: [] },
     ],
     traditionalName: 'Forward bend',
     preferredRounds: 3,

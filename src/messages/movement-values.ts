@@ -1,6 +1,6 @@
 import type { MovementContent, Phase } from '@/core/movement';
 import { formatClock } from '@/core/units';
-import { COUNTING_WORDS } from './teaching-style';
+import { BELLY_WORDS, BREATH_WAY_WORDS, COUNTING_WORDS, OUT_BREATH_WORDS } from './teaching-style';
 import { CAUTION_WORDS, PACING_WORDS, PHASE_WORDS, PRIORITY_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from './movement';
 
 /** The value of one field of a movement, in words. */
@@ -28,6 +28,11 @@ const SPECIAL: Partial<Readonly<Record<keyof MovementContent, (of: MovementConte
   counting: (of) => (of.counting === null ? 'the class’s' : COUNTING_WORDS[of.counting]),
   fadePins: (of) => of.fadePins.map((round) => `round ${round}`).join(', '),
   teach: (of) => of.teach.map((line) => line.text).join(' '),
+  during: (of) => of.during.map((line) => line.text).join(' '),
+  breathWay: (of) => (of.breathWay === null ? 'the class’s' : BREATH_WAY_WORDS[of.breathWay]),
+  belly: (of) => (of.belly === null ? 'the class’s' : BELLY_WORDS[of.belly]),
+  outBreath: (of) => (of.outBreath === null ? 'the class’s' : OUT_BREATH_WORDS[of.outBreath]),
+  callBackLeadSeconds: (of) => `${of.callBackLeadSeconds} s`,
   pattern: (of) => of.pattern.map(phaseWords).join(' '),
   preferredSeconds: (of) => formatClock(of.preferredSeconds),
   minSeconds: (of) => formatClock(of.minSeconds),

@@ -3,6 +3,8 @@ import type { FadePreset } from '@/core/script';
 import type { Intro } from '@/core/plan';
 import type {
   Caution,
+  DuringPlace,
+  DuringSide,
   Form,
   Pacing,
   MovementContent,
@@ -39,12 +41,17 @@ export const SIDE_PLAN_WORDS: Readonly<Record<SidePlan, string>> = {
   alternating: 'alternating',
   'one-then-other': 'one side, then the other',
   'both-directions': 'both directions',
+  'turn-by-turn': 'alternating, each turn counted',
+  'both-directions-each-side': 'both directions on each side',
+  'one-side': 'one side only',
 };
 
 export const PACING_WORDS: Readonly<Record<Pacing, string>> = {
   breath: 'breath (rounds)',
   clock: 'clock (a time)',
   'own-pace': 'own pace',
+  'breath-then-own-pace': 'rounds, then own pace',
+  held: 'a hold (a time)',
 };
 
 export const PRIORITY_WORDS: Readonly<Record<Priority, string>> = {
@@ -130,6 +137,28 @@ export function patternNoteWords(note: PatternNote): string {
   return `${per} is above an adult’s resting breath, 12 to 20 a minute (Royal College of Physicians, NEWS2, 2017). Stop and breathe naturally if light-headed.`;
 }
 
+/** Where a line is said while a movement runs; a number follows. */
+export const DURING_PLACE_WORDS: Readonly<Record<DuringPlace, string>> = {
+  anywhere: 'where there is room',
+  round: 'on round',
+  every: 'every',
+  last: 'when there are left',
+  time: 'at',
+};
+
+export const DURING_UNITS: Readonly<Record<Exclude<DuringPlace, 'anywhere'>, string>> = {
+  round: '',
+  every: 'rounds',
+  last: 'rounds',
+  time: 's',
+};
+
+export const DURING_SIDE_WORDS: Readonly<Record<DuringSide, string>> = {
+  each: 'each side',
+  first: 'first side',
+  second: 'second side',
+};
+
 /** What each field of a movement is called. */
 export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
   name: 'name',
@@ -151,13 +180,19 @@ export const FIELD_WORDS: Readonly<Record<keyof MovementContent, string>> = {
   paceMultiplier: 'breath, × the class’s',
   inhaleShare: 'inhale share',
   teach: 'what is taught first',
+  during: 'what is said during the rounds',
   fade: 'which form is said on each round',
   fadePins: 'locked forms',
   moments: 'what is said around it',
   shorts: 'shorter wordings',
   counting: 'counting',
+  breathWay: 'nose or mouth',
+  belly: 'belly',
+  outBreath: 'breath out',
   lastRoundLine: 'last-round line',
   sideChangeLine: 'change-of-side line',
+  wayChangeLine: 'change-of-direction line',
+  callBackLeadSeconds: 'call back before the end',
   sideChangeSeconds: 'length of the change',
   levels: 'levels',
   cautions: 'cautions',

@@ -6,4 +6,8 @@ export const SIDE_NAMES: Readonly<Record<Side, string>> = {
   right: 'right',
   'one-way': 'one way',
   'other-way': 'other way',
+  'left-one-way': 'left, one way',
+  'left-other-way': 'left, other way',
+  'right-one-way': 'right, one way',
+  'right-other-way': 'right, other way',
 };

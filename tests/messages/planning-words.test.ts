@@ -27,7 +27,7 @@ describe('the words of planning', () => {
     let count = 0;
     const content = makeContent(() => `w${++count}`, 'Bell buoy', {
       cautions: ['twist'],
-      levels: [{ name: 'Small', note: 'Heels down.', line: '' }],
+      levels: [{ name: 'Small', note: 'Heels down.', lines: [] }],
       inhaleShare: 0.4,
       stanceStart: 'wide',
     });

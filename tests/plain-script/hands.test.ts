@@ -95,7 +95,7 @@ describe('forms of counts, times and sides', () => {
     );
     expect(itemAt(stepsInOrder(plan), 0).step).toMatchObject({
       moments: { caution: 'smaller if sore' },
-      levels: [{ line: 'hands low' }, { line: 'hands high' }],
+      levels: [{ lines: ['hands low'] }, { lines: ['hands high'] }],
       seated: 'as it is',
     });
   });

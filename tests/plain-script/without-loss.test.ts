@@ -80,7 +80,7 @@ function awkward(chance: Random, plan: ClassPlan): ClassPlan {
       lastRoundLine: text(),
       sideChangeLine: text(),
       sideChangeSeconds: chance.whole(0, 90) / 10,
-      levels: chance.yes(0.5) ? [{ name: line(), note: text(), line: text() }] : [],
+      levels: chance.yes(0.5) ? [{ name: line(), note: text(), lines: [text()] }] : [],
       fadePins: chance.yes(0.5) ? [1, 3] : [],
       moments: { naming: text(), caution: text(), sending: text(), roundsLeft: text(), leaving: text() },
       shorts: {

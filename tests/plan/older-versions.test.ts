@@ -14,8 +14,8 @@ import { countingIds } from '../support/chance';
 
 const olderText = (name: string): string => readFileSync(new URL(`older/${name}`, import.meta.url), 'utf8');
 
-function readClass(): ClassPlan {
-  const read = readPlanText(olderText('class-version-5.json'));
+function readClass(version = 5): ClassPlan {
+  const read = readPlanText(olderText(`class-version-${version}.json`));
   if (!read.ok) throw new Error(JSON.stringify(read.problem));
   return read.value;
 }
@@ -51,9 +51,37 @@ describe('a class of version 5', () => {
   });
 });
 
+describe('a class of version 6', () => {
+  it('is as long as it was, says the same, and offers its levels in lines', () => {
+    const plan = readClass(6);
+    const timeline = expandPlan(plan);
+    // What version 6 gave this class.
+    expect([timeline.runtimeSeconds, timeline.cues.length]).toEqual([562.278, 80]);
+    const levels = stepsInOrder(plan).flatMap(({ step }) => (step.kind === 'movement' ? step.levels : []));
+    expect(levels.slice(0, 2).map(({ lines }) => lines)).toEqual([['Toes may stay down.'], []]);
+    expect(stepsInOrder(plan).every(({ step }) => step.blockId === null && step.tieId === null)).toBe(true);
+  });
+
+  it('reads the same from its script', () => {
+    const { plan } = readScript(countingIds(), olderText('class-version-6.txt'));
+    expect(writeScript(plan)).toBe(writeScript(readClass(6)));
+  });
+});
+
+describe('a movement of version 4', () => {
+  it('is read with its levels in lines', () => {
+    const read = readMovementText(olderText('movement-version-4.json'));
+    expect(read.ok && read.value).toMatchObject({
+      version: 5,
+      during: [],
+      levels: [{ lines: ['Toes may stay down.'] }, {}, {}],
+    });
+  });
+});
+
 describe('a movement of version 3', () => {
   it('is read with the names of this version', () => {
     const read = readMovementText(olderText('movement-version-3.json'));
-    expect(read.ok && read.value).toMatchObject({ version: 4, pacedBy: 'breath', minRounds: 1 });
+    expect(read.ok && read.value).toMatchObject({ version: 5, pacedBy: 'breath', minRounds: 1 });
   });
 });

@@ -153,7 +153,7 @@ const GOOD: readonly (readonly [string, unknown])[] = [
   ['lengths', [LENGTH]],
   ['sections.0.paceMultiplier', 1.2],
   [MOVEMENT + '.stanceStart', 'left-forward'],
-  [MOVEMENT + '.levels', [{ name: 'Small', note: 'Toes down.', line: 'Keep the toes down.' }]],
+  [MOVEMENT + '.levels', [{ name: 'Small', note: 'Toes down.', lines: ['Keep the toes down.'] }]],
   [MOVEMENT + '.source', { movementId: 'm1', revision: 3 }],
   [QUIET + '.goesWith', 'previous'],
   [MOVEMENT + '.pattern.0.seconds', 3.3],

@@ -1,5 +1,15 @@
 import type { NewId } from '@/core/document';
-import { PACINGS, makePhase, PRIORITIES, SIDE_PLANS, spokenLines } from '@/core/movement';
+import {
+  DURING_PLACES,
+  DURING_SIDES,
+  makeDuring,
+  makePhase,
+  PACINGS,
+  PRIORITIES,
+  SIDE_PLANS,
+  spokenLines,
+  type DuringLine,
+} from '@/core/movement';
 import {
   COMPANIONS,
   emptyPlan,
@@ -28,7 +38,11 @@ export function randomPlan(chance: Random, size: RandomPlanSize): ClassPlan {
   const newId = countingIds();
   const breath = chance.whole(70, 110) / 10;
   const plan = emptyPlan(newId, `Random ${chance.seed}`, 600, breath);
-  const steps = Array.from({ length: size.steps }, () => randomStep(chance, newId, size));
+  const steps = inBlocks(
+    chance,
+    Array.from({ length: size.steps }, () => randomStep(chance, newId, size)),
+    size,
+  );
   const ratio = chance.yes(0.4) ? chance.whole(80, 140) / 100 : 1;
   const all = size.everything ?? true;
   const cut = all && steps.length > 3 ? chance.whole(1, steps.length - 1) : 0;
@@ -58,17 +72,46 @@ function randomOverride(chance: Random): { paceMultiplier: number | null; inhale
   };
 }
 
+/** Now and then neighbours are one block, done again on the other side. */
+function inBlocks(chance: Random, steps: readonly Step[], { everything = true }: RandomPlanSize): Step[] {
+  let blockId: string | null = null;
+  let count = 0;
+  return steps.map((step) => {
+    if (everything && chance.yes(0.2)) blockId = blockId === null && chance.yes(0.7) ? `block${++count}` : null;
+    return { ...step, blockId };
+  });
+}
+
+/** Lines over rounds, an own pace, a hold or a silence, in every place there is. */
+function randomDuring(chance: Random, newId: NewId): DuringLine[] {
+  return Array.from({ length: chance.whole(0, 4) }, () => {
+    const on = chance.pick(DURING_PLACES);
+    const text = chance.pick([
+      'A little lower this time.',
+      'Soft.',
+      'And if the shoulders have crept up, let them go again.',
+    ]);
+    return makeDuring(newId, text, {
+      on,
+      number: on === 'anywhere' ? 0 : on === 'time' ? chance.whole(0, 90) : chance.whole(1, 5),
+      side: chance.pick(DURING_SIDES),
+    });
+  });
+}
+
 function randomStep(chance: Random, newId: NewId, size: RandomPlanSize): Step {
   const all = size.everything ?? true;
   const kind = chance.next();
   const choice = all ? randomChoice(chance) : {};
   const accompanying = all ? { goesWith: chance.pick(COMPANIONS) } : {};
   if (kind < 0.62) return { ...randomMovement(chance, newId, size.choicesAtMost, all), ...choice };
-  if (kind < 0.76) return { ...randomQuiet(chance, newId), ...choice, ...accompanying };
+  if (kind < 0.76) return { ...randomQuiet(chance, newId, all), ...choice, ...accompanying };
   if (kind < 0.9) {
     const talk = makeTalk(newId, 'Talk', ['Feet a hand’s width apart.', 'Knees easy.']);
     const tempo = all && chance.yes(0.4) ? { minTempo: 0.9, maxTempo: chance.pick([1, 1.1, 1.25]) } : {};
-    return { ...talk, ...tempo, caution: all && chance.yes(0.1), ...choice, ...accompanying };
+    const time =
+      all && chance.yes(0.3) ? { timed: true, seconds: 30, preferredSeconds: 30, minSeconds: 20, maxSeconds: 45 } : {};
+    return { ...talk, ...tempo, ...time, caution: all && chance.yes(0.1), ...choice, ...accompanying };
   }
   return makeTransition(newId, 'Feet together', chance.whole(3, 8), 'Step in.', { ...choice, ...accompanying });
 }
@@ -77,7 +120,7 @@ function randomChoice(chance: Random) {
   return { priority: chance.pick(PRIORITIES), pinned: chance.yes(0.15), skipped: chance.yes(0.1) };
 }
 
-function randomQuiet(chance: Random, newId: NewId): Step {
+function randomQuiet(chance: Random, newId: NewId, all: boolean): Step {
   const preferredSeconds = chance.whole(15, 90);
   return makeSilence(newId, 'Quiet', {
     preferredSeconds,
@@ -86,6 +129,7 @@ function randomQuiet(chance: Random, newId: NewId): Step {
     maxSeconds: chance.whole(preferredSeconds, 150),
     pinned: chance.yes(0.25),
     openingLine: chance.yes(0.5) ? 'Stand, and let the breath be.' : '',
+    during: all ? randomDuring(chance, newId) : [],
   });
 }
 
@@ -110,13 +154,23 @@ function randomMovement(chance: Random, newId: NewId, choicesAtMost: number, all
     paceMultiplier: chance.pick([1, 1, 1, 0.75, 1.25]),
     inhaleShare: all && chance.yes(0.2) ? 0.4 : null,
     teach: chance.yes(0.5) ? spokenLines(newId, ['Watch one, then join in.']) : [],
+    during: all && chance.yes(0.4) ? randomDuring(chance, newId) : [],
     pattern: [
       makePhase(newId, { kind: 'inhale' }),
-      ...(chance.yes(0.3) ? [makePhase(newId, { kind: 'hold', share: null, seconds: 1.5 })] : []),
+      ...(chance.yes(0.3)
+        ? [makePhase(newId, { kind: 'hold', share: null, seconds: 1.5, ...(all ? randomRounds(chance) : {}) })]
+        : []),
       makePhase(newId, { kind: 'exhale' }),
       ...(chance.yes(0.2)
         ? [makePhase(newId, { kind: 'inhale', share: 0.4 }), makePhase(newId, { kind: 'exhale', share: 0.6 })]
         : []),
     ],
   });
+}
+
+/** From which round to which a phase is part of it; mostly of all. */
+function randomRounds(chance: Random): { readonly fromRound: number; readonly toRound: number | null } {
+  if (chance.yes(0.6)) return { fromRound: 1, toRound: null };
+  const fromRound = chance.whole(1, 3);
+  return { fromRound, toRound: chance.yes(0.5) ? fromRound + chance.whole(0, 2) : null };
 }

@@ -4,7 +4,7 @@ import {
   lineAt,
   placeName,
   saidTextsOf,
-  stepsInOrder,
+  performedSteps,
   type ClassPlan,
   type CueSource,
   type Step,
@@ -28,8 +28,9 @@ export function textsKeptOf(step: Step): readonly StepText[] {
 /** A plan and its timeline laid out for the checks; steps left out are not looked at. */
 export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonly Term[]): ClassContext {
   const steps: StepContext[] = [];
-  stepsInOrder(plan).forEach(({ step, section }, index) => {
-    if (step.skipped) return;
+  performedSteps(plan).forEach(({ step, section, pass }, index) => {
+    // What is done again on the other side is found wrong once.
+    if (step.skipped || pass === 2) return;
     const timed = itemAt(timeline.steps, index);
     const cues = timeline.cues.slice(...timed.cueRange);
     steps.push({

@@ -5,18 +5,22 @@ export {
   contentOf,
   copyContent,
   makeContent,
+  makeDuring,
   makeLibraryMovement,
   makePhase,
   NO_MOMENTS,
   NO_SHORTS,
   spokenLines,
 } from './make';
-export { contentSince2, contentSince3, contentSince4, movementUpToDate } from './migrate';
+export { contentSince2, contentSince3, contentSince4, contentSince5, movementUpToDate } from './migrate';
 export { readMovement, readMovementText } from './read';
 export { checkContent } from './relations';
+export { phasesOn, settledFrom } from './rounds';
 export {
   contentFields,
+  duringLineSchema,
   spokenLineSchema,
+  type DuringLine,
   type Level,
   type Moments,
   type Movement,

@@ -20,4 +20,9 @@ export const MOVEMENT_LIMITS = {
   countedSeconds: { min: 1, max: 3600 },
   leadSeconds: { min: 0, max: 5 },
   pauseSeconds: { min: 0, max: 300 },
+  /** From the last word of a call back to the end. */
+  callBackLeadSeconds: { min: 0, max: 120 },
+  /** A round, how many rounds, or seconds: where a line is said while a movement runs. */
+  duringNumber: { min: 0, max: 3600 },
+  linesOfLevel: 12,
 } as const;

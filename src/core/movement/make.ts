@@ -1,6 +1,7 @@
 import type { NewId } from '@/core/document';
 import { PHASE_LINES, ROUND_LINES } from '@/core/words';
-import type { Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } from './schema';
+import type { Seconds } from '@/core/units';
+import type { DuringLine, Moments, Movement, MovementContent, Phase, Shorts, SpokenLine } from './schema';
 import { MOVEMENT_FORMAT, MOVEMENT_VERSION } from './vocabulary';
 
 export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<Phase, 'kind'>): Phase {
@@ -15,6 +16,8 @@ export function makePhase(newId: NewId, part: Partial<Omit<Phase, 'id'>> & Pick<
     short: breath,
     breath,
     leadSeconds: null,
+    fromRound: 1,
+    toRound: null,
     ...part,
   };
 }
@@ -26,6 +29,21 @@ export function spokenLines(newId: NewId, texts: readonly (string | readonly [st
     return { id: newId(), text, pauseSeconds, layer: null };
   });
 }
+
+/**
+ * A line said while a movement runs: `anywhere` where no place is given.
+ */
+export function makeDuring(
+  newId: NewId,
+  text: string,
+  part: Partial<Omit<DuringLine, 'id' | 'text'>> = {},
+): DuringLine {
+  const on = part.on ?? 'anywhere';
+  return { id: newId(), text, on, number: 0, side: on === 'anywhere' ? 'first' : 'each', layer: null, ...part };
+}
+
+/** From the last word of a call back to the end, in seconds; common practice, no published source. */
+export const CALL_BACK_LEAD: Seconds = 8;
 
 /** Nothing said at any moment. */
 export const NO_MOMENTS: Moments = { naming: '', caution: '', sending: '', roundsLeft: '', leaving: '' };
@@ -64,13 +82,19 @@ export function makeContent(newId: NewId, name: string, part: Partial<MovementCo
     paceMultiplier: 1,
     inhaleShare: null,
     teach: [],
+    during: [],
     fade: ['full', 'short', 'breath'],
     fadePins: [],
     moments: NO_MOMENTS,
     shorts: NO_SHORTS,
     counting: null,
+    breathWay: null,
+    belly: null,
+    outBreath: null,
     lastRoundLine: ROUND_LINES.last,
     sideChangeLine: ROUND_LINES.sideChange,
+    wayChangeLine: ROUND_LINES.wayChange,
+    callBackLeadSeconds: CALL_BACK_LEAD,
     sideChangeSeconds: 4,
     levels: [],
     cautions: [],
@@ -104,5 +128,6 @@ export function copyContent<Content extends MovementContent>(newId: NewId, conte
     ...content,
     pattern: content.pattern.map((phase) => ({ ...phase, id: newId() })),
     teach: content.teach.map((line) => ({ ...line, id: newId() })),
+    during: content.during.map((line) => ({ ...line, id: newId() })),
   };
 }

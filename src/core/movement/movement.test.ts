@@ -115,7 +115,7 @@ describe('the library’s door', () => {
     const bad = { ...movement, name: '', minRounds: 0, levels: [{ name: 'Small' }], extra: 1 };
     const refused = readMovement(bad);
     expect(refused.ok ? [] : refused.problem.map(({ at, code }) => `${at} ${code}`.trim()).sort()).toEqual([
-      'levels[0].line missing',
+      'levels[0].lines missing',
       'levels[0].note missing',
       'minRounds out-of-range',
       'name empty',
@@ -134,7 +134,7 @@ describe('the library’s door', () => {
     expect(turned.ok ? [] : turned.problem.map(({ code }) => code)).toEqual(['bounds-turned']);
   });
 
-  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 5 }], ['text']])(
+  it.each([[null], [{}], [{ ...movement, format: 'other' }], [{ ...movement, version: 6 }], ['text']])(
     'refuses %j',
     (raw) => {
       expect(readMovement(raw).ok).toBe(false);
@@ -165,8 +165,8 @@ describe('narrowing the library', () => {
         sides: 'one-then-other',
         cautions: ['balance'],
         levels: [
-          { name: 'Small', note: '', line: '' },
-          { name: 'Full', note: '', line: '' },
+          { name: 'Small', note: '', lines: [] },
+          { name: 'Full', note: '', lines: [] },
         ],
       }),
       { roles: ['main'], tags: ['balance'] },

@@ -1,4 +1,6 @@
 import type { Issue } from '@/core/units';
+import { MOVEMENT_LIMITS } from './limits';
+import { isInRound } from './rounds';
 import type { MovementContent } from './schema';
 
 /** What a schema of single fields cannot say of a movement: bounds in order, ids once, phases with a length. */
@@ -18,8 +20,21 @@ export function checkContent(movement: MovementContent, at: string, once: (id: s
       issues.push({ code: 'phase-without-length', at: place(`pattern[${index}]`), facts: { kind: phase.kind } });
     }
   });
+  if (!movement.pattern.some(({ fromRound, toRound }) => fromRound === 1 && toRound === null)) {
+    // Without one that is part of every round there may be rounds of nothing.
+    issues.push(...emptyRounds(movement.pattern, place('pattern')));
+  }
   movement.teach.forEach((line, index) => once(line.id, place(`teach[${index}]`)));
+  movement.during.forEach((line, index) => once(line.id, place(`during[${index}]`)));
   return issues;
+}
+
+/** The first round that no phase is part of. */
+function emptyRounds(pattern: MovementContent['pattern'], at: string): Issue[] {
+  for (let round = 1; round <= MOVEMENT_LIMITS.rounds; round++) {
+    if (!pattern.some((phase) => isInRound(phase, round))) return [{ code: 'round-empty', at, facts: { round } }];
+  }
+  return [];
 }
 
 function bounds(at: string, min: number, max: number): Issue {

@@ -13,10 +13,12 @@ import {
   type StoredFields,
 } from '@/core/document';
 import { PHASE_KINDS } from '@/core/breath';
-import { COUNTINGS } from '@/core/words';
+import { BELLIES, BREATH_WAYS, COUNTINGS, OUT_BREATHS } from '@/core/words';
 import { MOVEMENT_LIMITS as LIMITS } from './limits';
 import {
   CAUTIONS,
+  DURING_PLACES,
+  DURING_SIDES,
   FORMS,
   LAYERS,
   PACINGS,
@@ -47,6 +49,19 @@ export const spokenLineSchema = shape({
 });
 export type SpokenLine = Stored<typeof spokenLineSchema>;
 
+/** A line that is said while the rounds run, over what is done: it takes no time of its own. */
+export const duringLineSchema = shape({
+  id: id(),
+  text: line(),
+  on: oneOf(DURING_PLACES),
+  /** The round, from 1; each so many rounds; how many are left; or the seconds since the rounds began. 0 for `anywhere`. */
+  number: within(LIMITS.duringNumber),
+  side: oneOf(DURING_SIDES),
+  /** What of the movement joins with it, where it is taught in layers; `null` where it belongs to none. */
+  layer: oneOfOrNone(LAYERS),
+});
+export type DuringLine = Stored<typeof duringLineSchema>;
+
 /** One phase of a round, with what is done and said in it. */
 const phaseSchema = shape({
   id: id(),
@@ -61,6 +76,9 @@ const phaseSchema = shape({
   breath: line(),
   /** How long before this phase its words start, in seconds; `null` takes the class's lead. */
   leadSeconds: within(LIMITS.leadSeconds).nullable(),
+  /** The round it joins on, and the last it is part of; `null` to the end. By the clock it is part of every round. */
+  fromRound: whole(1, LIMITS.rounds),
+  toRound: whole(1, LIMITS.rounds).nullable(),
 });
 export type Phase = Stored<typeof phaseSchema>;
 
@@ -88,8 +106,8 @@ export type Shorts = Stored<typeof shortsSchema>;
 const levelSchema = shape({
   name: title(LIMITS.titleCharacters),
   note: text(LIMITS.noteCharacters),
-  /** Said to offer it, after the teaching; may be empty. */
-  line: line(),
+  /** Said to offer it, after the teaching, one after the other; may be none. */
+  lines: list(line(), LIMITS.linesOfLevel),
 });
 export type Level = Stored<typeof levelSchema>;
 
@@ -106,13 +124,13 @@ export const contentFields = {
   startSide: oneOf(['left', 'right'] as const),
   pattern: list(phaseSchema, LIMITS.phases, 1),
   pacedBy: oneOf(PACINGS),
-  /** Rounds the instructor asked for, on each side; the fit stays near it. Breath-led only. */
+  /** Rounds the instructor asked for, on each side; the fit stays near it. Where rounds are led by the breath only. */
   preferredRounds: whole(1, LIMITS.rounds),
   minRounds: whole(1, LIMITS.rounds),
   maxRounds: whole(1, LIMITS.rounds),
   /** Rounds come in multiples of this. */
   multiple: whole(1, LIMITS.rounds),
-  /** Counted time asked for, both sides together, teaching not counted. Clock-led and own-pace only. */
+  /** Time asked for, both sides together, teaching not counted: all but breath-led; after led rounds, that at own pace. */
   preferredSeconds: within(LIMITS.countedSeconds),
   minSeconds: within(LIMITS.countedSeconds),
   maxSeconds: within(LIMITS.countedSeconds),
@@ -122,6 +140,8 @@ export const contentFields = {
   inhaleShare: within(LIMITS.inhaleShare).nullable(),
   /** Said, with the movement shown, before the first counted round; timed by speech. */
   teach: list(spokenLineSchema, LIMITS.spokenLines),
+  /** Said while its rounds, its own pace or its hold run, in this order. */
+  during: list(duringLineSchema, LIMITS.spokenLines),
   /** Which form is said on round 1, 2, ...; the last one holds for the rest. */
   fade: list(oneOf(FORMS), LIMITS.fade, 1),
   /** Rounds, from 1, whose form was chosen by hand and is not changed by fitting the words. */
@@ -130,10 +150,17 @@ export const contentFields = {
   shorts: shortsSchema,
   /** `null` takes the class's. */
   counting: oneOfOrNone(COUNTINGS),
+  breathWay: oneOfOrNone(BREATH_WAYS),
+  belly: oneOfOrNone(BELLIES),
+  outBreath: oneOfOrNone(OUT_BREATHS),
   /** Said before the words of each side's final round, or to call people back from their own pace; may be empty. */
   lastRoundLine: line(),
   /** Said in the change between the two sides of a movement of one side, then the other, or of both directions. */
   sideChangeLine: line(),
+  /** The same between the two ways on one leg. */
+  wayChangeLine: line(),
+  /** From the last word of the call back to the end of a time at one's own pace or of a hold. */
+  callBackLeadSeconds: within(LIMITS.callBackLeadSeconds),
   /** Length of that change, in seconds. */
   sideChangeSeconds: within({ min: 0, max: LIMITS.phaseSeconds.max }),
   /** None, or up to three, the easiest first. */

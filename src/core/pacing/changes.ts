@@ -9,6 +9,7 @@ import {
   stepMilliseconds,
   stepPaces,
   stepsInOrder,
+  timesPerformed,
   type ClassPlan,
   type Edit,
   type Step,
@@ -50,13 +51,23 @@ export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): E
     if (out || !isMovement(step)) return;
     if (item.kind.what === 'rounds') edits.push(setFields(step, { rounds }));
     else if (item.kind.what === 'clock' && item.kind.pinnedTo === null) {
-      edits.push(settingNumbers(step, { seconds: countedSeconds(rounds * (item.unitMilliseconds[choice.at] ?? 0)) }));
+      edits.push(
+        settingNumbers(step, {
+          seconds: countedSeconds((rounds * (item.unitMilliseconds[choice.at] ?? 0)) / item.times),
+        }),
+      );
     }
   });
   const lengths = stretch(choice.elastic, problem.tolerance, choice.remainder) ?? [];
   choice.elastic.forEach((item, index) => {
     const step = steps.get(item.stepId);
-    if (step) edits.push(settingNumbers(step, contractOf(step).stretched(step, lengths[index] ?? 0, plan.voice)));
+    if (step)
+      edits.push(
+        settingNumbers(
+          step,
+          contractOf(step).stretched(step, Math.floor((lengths[index] ?? 0) / item.times), plan.voice),
+        ),
+      );
   });
   const decided = new Set(problem.items.flatMap((item) => item.members));
   for (const step of steps.values()) {
@@ -88,7 +99,7 @@ export function changesOf(plan: ClassPlan, edits: readonly Edit[]): FitChange[] 
   const after = planAfter(breathed, { kind: 'together', edits: edits.filter((edit) => edit !== breathEdit) });
   const paces = stepPaces(plan);
   const lengthOf = (step: Step, of: ClassPlan): number =>
-    stepMilliseconds(step, paces.get(step.id), of.pace.breathSeconds, of.voice);
+    timesPerformed(step) * stepMilliseconds(step, paces.get(step.id), of.pace.breathSeconds, of.voice);
   if (breathed !== plan) {
     const gain = stepsInOrder(plan).reduce((sum, { step }) => sum + lengthOf(step, breathed) - lengthOf(step, plan), 0);
     const [from, to] = [plan.pace.breathSeconds, breathed.pace.breathSeconds];
@@ -126,5 +137,8 @@ function changeOfStep(
   if (!counted) return { what: wish.what, from: wish.value, to: wished.value };
   const [from, to] = [counted.rounds, contractOf(then).counted(then, tempoThen)?.rounds ?? 0];
   if (wish.what === 'time') return { what: 'clock', from, to };
-  return from === to ? null : { what: 'rounds', from, to };
+  if (from !== to) return { what: 'rounds', from, to };
+  // After rounds that are led, the time at one's own pace.
+  const timed = isMovement(now) && isMovement(then) && now.seconds !== then.seconds;
+  return timed ? { what: 'time', from: now.seconds, to: then.seconds } : null;
 }

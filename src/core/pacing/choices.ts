@@ -1,4 +1,5 @@
 import { LIMITS, roundsFilling } from '@/core/plan';
+import type { Milliseconds } from '@/core/units';
 import { clockCost, type Weights } from './cost';
 import type { Item, ItemKind } from './model';
 
@@ -49,11 +50,23 @@ export function writeChoices(item: Item, at: number, weights: Weights, into: Cho
   }
   for (let index = 0; index < kind.rounds.length; index++) {
     rounds[size] = kind.rounds[index] ?? 0;
-    milliseconds[size] = base + (kind.rounds[index] ?? 0) * unit;
+    milliseconds[size] = base + roundsMilliseconds(item, at, index, unit);
     costs[size] = kind.costs[index] ?? 0;
     size++;
   }
   into.size = size;
+}
+
+/** What the rounds of one choice take. */
+export function roundsMilliseconds(
+  { kind, countedMilliseconds }: Item,
+  at: number,
+  index: number,
+  unit: Milliseconds,
+): Milliseconds {
+  if (kind.what !== 'rounds') return 0;
+  if (countedMilliseconds) return countedMilliseconds[at * kind.rounds.length + index] ?? 0;
+  return (kind.rounds[index] ?? 0) * unit;
 }
 
 type Clock = Extract<ItemKind, { what: 'clock' }>;

@@ -1,10 +1,13 @@
+import { isCounted, settledFrom } from '@/core/movement';
 import {
   companionsOf,
   contractOf,
   countMilliseconds,
+  countsMilliseconds,
   isMovement,
   maySkip,
   stepsInOrder,
+  timesPerformed,
   type ClassPlan,
   type MovementStep,
   type PlanVoice,
@@ -54,7 +57,7 @@ export function collectUnits(
   for (const { step, section } of stepsInOrder(plan)) {
     const stays = step.pinned || held.has(step.id);
     const pace = paces.get(step.id);
-    const counted = isMovement(step) && step.pacedBy !== 'own-pace';
+    const counted = isMovement(step) && isCounted(step.pacedBy);
     if (counted) movements++;
     if (following.has(step.id)) continue;
     const members = [step, ...(companions.get(step.id) ?? [])];
@@ -71,14 +74,17 @@ export function collectUnits(
       elastic.push(...stretching);
       continue;
     }
+    const kind: ItemKind = counted ? kindOf(step, stays, weights) : { what: 'presence' };
     items.push({
       stepId: step.id,
-      kind: counted ? kindOf(step, stays, weights) : { what: 'presence' },
+      kind,
       members: members.map((member) => member.id),
       base: base + stretching.reduce((total, item) => total + item.preferred, 0),
       elastic: stretching,
       outCost,
       unitMilliseconds: counted && pace ? unitTable(step, pace, tenths) : NO_UNITS,
+      countedMilliseconds: counted && pace ? countedTable(step, kind, pace, tenths) : null,
+      times: timesPerformed(step),
     });
   }
   return { fixed, items, elastic: elastic.sort(byOrder), absent, movements };
@@ -99,9 +105,26 @@ function unitTable(step: MovementStep, pace: StepPace, tenths: readonly number[]
   const key = `${pace.multiplier} ${pace.inhaleShare} ${tenths[0]} ${tenths[tenths.length - 1]} ${tenths.length}`;
   const known = unitTables.get(step);
   if (known?.key === key) return known.milliseconds;
-  const milliseconds = Float64Array.from(tenths, (length) => countMilliseconds(step, pace, length / 10));
+  const times = timesPerformed(step);
+  const milliseconds = Float64Array.from(tenths, (length) => times * countMilliseconds(step, pace, length / 10));
   unitTables.set(step, { key, milliseconds });
   return milliseconds;
+}
+
+/** All counts of each choice of rounds at each breath length, where they differ from round to round. */
+function countedTable(
+  step: MovementStep,
+  kind: ItemKind,
+  pace: StepPace,
+  tenths: readonly number[],
+): Float64Array | null {
+  if (kind.what !== 'rounds' || settledFrom(step.pattern) === 1) return null;
+  const times = timesPerformed(step);
+  return Float64Array.from(
+    tenths.flatMap((length) =>
+      kind.rounds.map((rounds) => times * countsMilliseconds(step, pace, length / 10, rounds)),
+    ),
+  );
 }
 
 export function byOrder(a: ElasticItem, b: ElasticItem): number {
@@ -110,13 +133,14 @@ export function byOrder(a: ElasticItem, b: ElasticItem): number {
 
 function kindOf(step: MovementStep, stays: boolean, weights: Weights): ItemKind {
   if (step.pacedBy === 'clock') {
+    const times = timesPerformed(step);
     return {
       what: 'clock',
       multiple: step.multiple,
-      min: toMilliseconds(step.minSeconds),
-      preferred: toMilliseconds(step.preferredSeconds),
-      max: toMilliseconds(step.maxSeconds),
-      pinnedTo: stays ? toMilliseconds(step.seconds) : null,
+      min: times * toMilliseconds(step.minSeconds),
+      preferred: times * toMilliseconds(step.preferredSeconds),
+      max: times * toMilliseconds(step.maxSeconds),
+      pinnedTo: stays ? times * toMilliseconds(step.seconds) : null,
     };
   }
   const rounds = stays ? [step.rounds] : allowedRounds(step);
@@ -135,12 +159,15 @@ export function allowedRounds(step: MovementStep): number[] {
 }
 
 function partsOfStep(step: Step, voice: PlanVoice, order: number, weights: Weights, stays: boolean): Parts {
-  const { fixed, stretch } = contractOf(step).parts(step, voice, stays);
+  const { fixed: once, stretch } = contractOf(step).parts(step, voice, stays);
+  const times = timesPerformed(step);
+  const fixed = times * once;
   if (!stretch) return { fixed, elastic: [] };
-  const { of, min } = stretch;
-  const max = Math.max(min, stretch.max);
-  const preferred = Math.min(max, Math.max(min, stretch.preferred));
+  const { of } = stretch;
+  const min = times * stretch.min;
+  const max = Math.max(min, times * stretch.max);
+  const preferred = Math.min(max, Math.max(min, times * stretch.preferred));
   const cost = of === 'talk' ? talkCostPerMillisecond : silenceCostPerMillisecond;
-  const costPerMillisecond = cost(stretch.preferred, weights);
-  return { fixed, elastic: [{ stepId: step.id, kind: of, order, min, preferred, max, costPerMillisecond }] };
+  const costPerMillisecond = cost(times * stretch.preferred, weights);
+  return { fixed, elastic: [{ stepId: step.id, kind: of, order, min, preferred, max, costPerMillisecond, times }] };
 }

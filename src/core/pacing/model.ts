@@ -12,6 +12,8 @@ export interface ElasticItem {
   readonly preferred: Milliseconds;
   readonly max: Milliseconds;
   readonly costPerMillisecond: number;
+  /** How often its step is performed; its lengths are of all times together. */
+  readonly times: 1 | 2;
 }
 
 /** How the choices of an item come about; see `writeChoices`. */
@@ -45,6 +47,13 @@ export interface Item {
   readonly outCost: number | null;
   /** One count of its rounds at each breath length, in the order of `breaths`; empty where nothing is counted. */
   readonly unitMilliseconds: Float64Array;
+  /**
+   * Where the pattern changes from round to round, all counts of each of its rounds at each breath length: by breath,
+   * then in the order of `kind.rounds`; `null` where every count is one unit.
+   */
+  readonly countedMilliseconds: Float64Array | null;
+  /** How often its step is performed; its lengths are of all times together. */
+  readonly times: 1 | 2;
 }
 
 /** One breath length. */

@@ -1,6 +1,6 @@
 import type { ClassPlan } from '@/core/plan';
 import { toMilliseconds, toSeconds, type Milliseconds, type Seconds } from '@/core/units';
-import { ChoiceBuffer, writeChoices } from './choices';
+import { ChoiceBuffer, roundsMilliseconds, writeChoices } from './choices';
 import type { FitProblem } from './model';
 import { makeProblem } from './problem';
 
@@ -37,8 +37,9 @@ export function extremesAt(
     }
     if (item.kind.what === 'rounds') {
       const { rounds } = item.kind;
-      min += (rounds[0] ?? 0) * (item.unitMilliseconds[at] ?? 0);
-      max += (rounds[rounds.length - 1] ?? 0) * (item.unitMilliseconds[at] ?? 0);
+      const unit = item.unitMilliseconds[at] ?? 0;
+      min += roundsMilliseconds(item, at, 0, unit);
+      max += roundsMilliseconds(item, at, rounds.length - 1, unit);
     } else if (item.kind.what === 'clock') {
       writeChoices(item, at, problem.weights, buffer);
       min += (buffer.milliseconds[buffer.out + 1] ?? 0) - item.base;

@@ -1,12 +1,13 @@
 import { itemAt } from '@/core/units';
 import type { PhaseKind } from '@/core/breath';
 import type { NewId } from '@/core/document';
-import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
+import { makePhase, type DuringLine, type Level, type Phase, type SpokenLine } from '@/core/movement';
 import {
   blankStep,
   contractOf,
   emptyPlan,
   isMovement,
+  isSilence,
   LIMITS,
   makeMovement,
   makeSilence,
@@ -110,6 +111,12 @@ export class ScriptBuilder {
       case 'phase':
         this.phase({ ...tidy.phase, id: this.newId() });
         return this.note(line, tidy.phase.kind === 'free' ? 'hold' : tidy.phase.kind, tidy.phase.action);
+      case 'during':
+        this.over({ ...tidy.line, id: this.newId() });
+        return this.note(line, 'said', tidy.line.text);
+      case 'level':
+        this.level(tidy.level);
+        return this.note(line, 'level', tidy.level.name);
       case 'length':
       case 'theme':
       case 'dismissed':
@@ -236,8 +243,18 @@ export class ScriptBuilder {
       return this.replace({ ...step, moments: { ...step.moments, caution: cut(caution, LIMITS.lineCharacters) } });
     }
     if (kind === 'seated') return this.replace({ ...step, seated: cut(words, LIMITS.noteCharacters) });
-    const level = { name: cut(words, LIMITS.titleCharacters), note: '', line };
-    return this.replace({ ...step, levels: [...step.levels, level].slice(0, LIMITS.levels) });
+    this.level({ name: cut(words, LIMITS.titleCharacters), note: '', lines: [line] });
+  }
+
+  private level(level: Level): void {
+    const step = this.current();
+    if (isMovement(step)) this.replace({ ...step, levels: [...step.levels, level].slice(0, LIMITS.levels) });
+  }
+
+  /** A line that is said while its step runs. */
+  private over(line: DuringLine): void {
+    const step = this.current();
+    if (isMovement(step) || isSilence(step)) this.replace({ ...step, during: [...step.during, line] });
   }
 
   private count(counts: Counts): void {

@@ -1,5 +1,15 @@
 import { firstItems, itemAt } from '@/core/units';
-import { LAYERS, SECTION_ROLES, type Layer, type Phase, type SectionRole } from '@/core/movement';
+import {
+  DURING_SIDES,
+  LAYERS,
+  SECTION_ROLES,
+  type DuringLine,
+  type DuringPlace,
+  type Layer,
+  type Level,
+  type Phase,
+  type SectionRole,
+} from '@/core/movement';
 import {
   contractOf,
   isMovement,
@@ -21,6 +31,8 @@ export type Tidy =
   | { readonly what: 'step'; readonly kind: Step['kind']; readonly text: string }
   | { readonly what: 'said'; readonly text: string; readonly pauseSeconds: number; readonly layer: Layer | null }
   | { readonly what: 'phase'; readonly phase: Omit<Phase, 'id'> }
+  | { readonly what: 'during'; readonly line: Omit<DuringLine, 'id'> }
+  | { readonly what: 'level'; readonly level: Level }
   | { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }
   | { readonly what: 'plan'; readonly field: Setting<ClassPlan>; readonly value: string }
   | { readonly what: 'section-field'; readonly field: Setting<Section>; readonly value: string }
@@ -53,7 +65,11 @@ export function readTidy(line: string, under: Step | null, inSection: boolean): 
   if (isMovement(under)) {
     const phase = tidyPhase(line);
     if (phase) return { what: 'phase', phase };
+    const level = tidyLevel(line);
+    if (level) return { what: 'level', level };
   }
+  const during = isMovement(under) || under?.kind === 'silence' ? tidyDuring(line) : null;
+  if (during) return { what: 'during', line: during };
   const setting = /^([a-z][a-z ]*):(?: (.*))?$/su.exec(line);
   if (!setting) return null;
   const [, written = '', value = ''] = setting;
@@ -83,14 +99,46 @@ function tidyHeading(depth: number, text: string): Tidy | null {
   return match && kind ? { what: 'step', kind, text: unescapeText(itemAt(match, 2)) } : null;
 }
 
+/** `level: name | note | line | line`. */
+function tidyLevel(line: string): Level | null {
+  const match = /^level: (.*)$/su.exec(line);
+  const [name, note, ...lines] = match ? splitBars(itemAt(match, 1)).map(unescapeText) : [];
+  return name === undefined || note === undefined ? null : { name, note, lines };
+}
+
+const PLACES: ReadonlyMap<string | undefined, DuringPlace> = new Map([
+  [undefined, 'anywhere'],
+  ['round', 'round'],
+  ['every', 'every'],
+  ['last', 'last'],
+  ['at', 'time'],
+]);
+
+/** `over round 3, first side, arms: words`. */
+function tidyDuring(line: string): Omit<DuringLine, 'id'> | null {
+  const match = new RegExp(
+    `^over(?: (round|every|last|at) (\\d+(?:\\.\\d+)?(?:e[+-]?\\d+)?)(?: s)?)?(?:, (first|second) side)?(?:, (${LAYERS.join('|')}))?: (.*)$`,
+    'su',
+  ).exec(line);
+  const on = match && PLACES.get(match[1]);
+  if (!match || !on) return null;
+  return {
+    on,
+    number: Number(match[2] ?? 0),
+    side: wordOf(DURING_SIDES, match[3] ?? '') ?? 'each',
+    layer: wordOf(LAYERS, match[4] ?? ''),
+    text: unescapeText(itemAt(match, 5)),
+  };
+}
+
 /** `inhale share 0.4 4 s lead 0.5 s: action | full | short | breath`. */
 function tidyPhase(line: string): Omit<Phase, 'id'> | null {
   const match =
-    /^(inhale|exhale|hold|free|in|out|rest)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?(?: lead (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?: (.*)$/su.exec(
+    /^(inhale|exhale|hold|free|in|out|rest)(?: share (\d+(?:\.\d+)?(?:e[+-]?\d+)?))?(?: (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?(?: lead (\d+(?:\.\d+)?(?:e[+-]?\d+)?) s)?(?: from round (\d+))?(?: to round (\d+))?: (.*)$/su.exec(
       line,
     );
   if (!match) return null;
-  const parts = splitBars(itemAt(match, 5)).map(unescapeText);
+  const parts = splitBars(itemAt(match, 7)).map(unescapeText);
   if (parts.length !== 4) return null;
   const [action, full, short, breath] = firstItems(parts, 4);
   return {
@@ -98,6 +146,8 @@ function tidyPhase(line: string): Omit<Phase, 'id'> | null {
     share: match[2] === undefined ? null : Number(match[2]),
     seconds: match[3] === undefined ? null : Number(match[3]),
     leadSeconds: match[4] === undefined ? null : Number(match[4]),
+    fromRound: Number(match[5] ?? 1),
+    toRound: match[6] === undefined ? null : Number(match[6]),
     action,
     full,
     short,

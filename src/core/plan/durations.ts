@@ -1,5 +1,6 @@
 import { inShareAlong, paceMultiplier } from '@/core/breath';
 import type { Milliseconds, Seconds } from '@/core/units';
+import { performedSteps, timesPerformed } from './performed';
 import type { ClassPlan, Section } from './schema';
 import { contractOf, isMovement, type MovementStep, type Step } from './steps';
 import type { StepPace } from './steps/contract';
@@ -20,19 +21,23 @@ export function stepPaces(plan: ClassPlan): ReadonlyMap<string, StepPace> {
     for (const step of section.steps) if (isMovement(step)) movements.push({ step, section });
   }
   const count = movements.length;
-  return new Map(
-    movements.map(({ step, section }, index) => {
+  const paces = new Map(
+    movements.map(({ step, section }, index): [string, StepPace] => {
       const along = section.paceMultiplier;
       const multiplier =
         along === null
           ? paceMultiplier(plan.pace, index, count, step.paceMultiplier)
           : Math.round(along * step.paceMultiplier * 100) / 100;
-      return [
-        step.id,
-        { multiplier, inhaleShare: step.inhaleShare ?? section.inhaleShare ?? inShareAlong(plan.pace, index, count) },
-      ];
+      const inhaleShare = step.inhaleShare ?? section.inhaleShare ?? inShareAlong(plan.pace, index, count);
+      return [step.id, { multiplier, inhaleShare }];
     }),
   );
+  // Both passes of a block breathe alike.
+  for (const { step, source, pass } of performedSteps(plan)) {
+    const pace = paces.get(source.id);
+    if (pass === 2 && pace) paces.set(step.id, pace);
+  }
+  return paces;
 }
 
 const NO_PACE: StepPace = { multiplier: 1, inhaleShare: 0.5 };
@@ -53,7 +58,7 @@ export function planMilliseconds(plan: ClassPlan): Milliseconds {
   let total = 0;
   for (const section of plan.sections) {
     for (const step of section.steps) {
-      total += stepMilliseconds(step, paces.get(step.id), plan.pace.breathSeconds, plan.voice);
+      total += timesPerformed(step) * stepMilliseconds(step, paces.get(step.id), plan.pace.breathSeconds, plan.voice);
     }
   }
   return total;

@@ -1,6 +1,15 @@
 export type { ClassPlan, Dismissed, Length, LengthPin, PlanPace, Section } from './schema';
 export { FIT_WAYS, type FitWay } from './fit-ways';
 export { stepsInOrder } from './order';
+export {
+  blocksOf,
+  findPerformed,
+  performedIn,
+  performedSteps,
+  sourceStepId,
+  timesPerformed,
+  type PerformedStep,
+} from './performed';
 export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
@@ -35,8 +44,15 @@ export {
   type StepWriter,
   type Stretch,
   type Tempo,
+  type Turn,
 } from './steps/contract';
-export { countMilliseconds, roundsFilling, teachMilliseconds } from './steps/movement/durations';
+export {
+  countMilliseconds,
+  countsMilliseconds,
+  patternOn,
+  roundsFilling,
+  teachMilliseconds,
+} from './steps/movement/durations';
 export { lineAt } from './steps/movement/lines';
 export { INTROS, VIEWS, type Intro } from './steps/movement/choices';
 export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turns';

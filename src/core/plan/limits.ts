@@ -19,7 +19,7 @@ export const LIMITS = {
   habitSeconds: { min: 0, max: 30 },
   silenceShare: { min: 0, max: 0.9 },
   reassuranceSeconds: { min: 5, max: 600 },
-  callBackLeadSeconds: { min: 0, max: 60 },
+  landingSeconds: { min: 0, max: 120 },
   targetSeconds: { min: 10, max: 4 * 3600 },
   closingRatio: { min: 0.3, max: 3 },
   tempo: { min: 0.5, max: 2 },

@@ -26,6 +26,7 @@ export function emptyPlan(
     focus: '',
     audience: '',
     targetSeconds,
+    landingSeconds: null,
     pace: {
       breathSeconds,
       preferredBreathSeconds: breathSeconds,

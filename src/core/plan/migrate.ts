@@ -1,5 +1,5 @@
 import { asDoc, renamedFields, type Doc } from '@/core/document';
-import { contentSince2, contentSince3, contentSince4 } from '@/core/movement';
+import { contentSince2, contentSince3, contentSince4, contentSince5 } from '@/core/movement';
 import { itemAt, failed, ok, type Issue, type Result } from '@/core/units';
 
 export const PLAN_FORMAT = 'calm-count/class-plan';
@@ -185,12 +185,38 @@ function stepSince6(step: Doc): Doc {
   return step.kind === 'quiet' ? { ...renamed, kind: 'silence' } : renamed;
 }
 
+/**
+ * Version 6 had no words while the rounds run, no blocks done again on the other side, nothing that stretches together,
+ * no talk with a time of its own, and landed on the second.
+ */
+function fromVersion6(document: Doc): Doc {
+  return {
+    landingSeconds: null,
+    ...document,
+    version: 7,
+    sections: asList(document.sections).map((section) => {
+      const doc = asDoc(section);
+      return { ...doc, steps: asList(doc.steps).map((step) => stepSince7(asDoc(step))) };
+    }),
+  };
+}
+
+function stepSince7(step: Doc): Doc {
+  const grouped = { blockId: null, tieId: null, ...step };
+  if (step.kind === 'movement') return contentSince5(grouped);
+  if (step.kind === 'silence') return { during: [], ...grouped };
+  return step.kind === 'talk'
+    ? { timed: false, seconds: 60, preferredSeconds: 60, minSeconds: 45, maxSeconds: 90, ...grouped }
+    : grouped;
+}
+
 const MIGRATIONS: readonly ((document: Doc) => Doc)[] = [
   fromVersion1,
   fromVersion2,
   fromVersion3,
   fromVersion4,
   fromVersion5,
+  fromVersion6,
 ];
 
 /** The version of the document this code writes. Older ones are migrated, newer ones refused. */

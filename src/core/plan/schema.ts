@@ -131,6 +131,8 @@ const planFields = {
   focus: text(LIMITS.noteCharacters),
   audience: text(LIMITS.noteCharacters),
   targetSeconds: within(LIMITS.targetSeconds),
+  /** How far from its target the class may land at a small cost, in seconds; `null` takes the usual, see `landing.ts`. */
+  landingSeconds: within(LIMITS.landingSeconds).nullable(),
   pace: paceSchema,
   voice: voiceSchema,
   /** Each edit refits what is not pinned. */

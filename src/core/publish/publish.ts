@@ -1,3 +1,4 @@
+import { performedName } from '@/core/timeline';
 import { cutReading, cutTime, FRAME_RATES, keptSeconds, writeCutList, type CutList } from '@/core/cuts';
 import {
   layOutCaptions,
@@ -12,7 +13,7 @@ import {
   type Chapter,
   type SaidLine,
 } from '@/core/interchange';
-import { contractOf, stepsInOrder, writePlanText, type ClassPlan } from '@/core/plan';
+import { type ClassPlan, contractOf, performedSteps, writePlanText } from '@/core/plan';
 import { writeScript } from '@/core/plain-script';
 import { takeTimes, type Reading } from '@/core/reading';
 import type { TimedPhase, Timeline } from '@/core/timeline';
@@ -226,12 +227,14 @@ export function chaptersOf(plan: ClassPlan, timeline: Timeline, reading: Reading
   const toTake = takenTimes(timeline, reading);
   const starts: { title: string; startSeconds: Seconds }[] = [];
   let sectionBefore: string | null = null;
-  stepsInOrder(plan).forEach(({ step, section }, index) => {
+  performedSteps(plan).forEach((one, index) => {
+    const { step, section } = one;
     const timed = itemAt(timeline.steps, index);
     if (timed.endSeconds <= timed.startSeconds) return;
     const opens = section.id !== sectionBefore;
     sectionBefore = section.id;
-    if (contractOf(step).isChapter) starts.push({ title: step.name, startSeconds: toTake(timed.startSeconds, index) });
+    if (contractOf(step).isChapter)
+      starts.push({ title: performedName(one, plan.style), startSeconds: toTake(timed.startSeconds, index) });
     else if (opens) starts.push({ title: section.title, startSeconds: toTake(timed.startSeconds, index) });
   });
   const end = reading

@@ -1,5 +1,5 @@
 import { timestamp, writeChapterList, type Chapter, type SaidLine } from '@/core/interchange';
-import { isMovement, stancesOf, stepsInOrder, type ClassPlan } from '@/core/plan';
+import { type ClassPlan, isMovement, performedSteps, stancesOf, stepsInOrder } from '@/core/plan';
 import type { Reading } from '@/core/reading';
 import type { Timeline } from '@/core/timeline';
 import { formatClock, type Seconds } from '@/core/units';
@@ -19,7 +19,7 @@ export function writeLabels(lines: readonly SaidLine[]): string {
  * side and what is done, at the times that `toTake` gives for planned ones.
  */
 export function writeMetadata(plan: ClassPlan, timeline: Timeline, toTake: (planned: Seconds) => Seconds): string {
-  const names = new Map(stepsInOrder(plan).map(({ step }) => [step.id, step.name]));
+  const names = new Map(performedSteps(plan).map(({ step }) => [step.id, step.name]));
   const rounds = new Map(timeline.steps.map((step) => [step.step, step.rounds]));
   const blocks = timeline.phases.flatMap(({ step, round, side, kind, action, startSeconds, endSeconds }) => {
     const [from, to] = [timestamp(toTake(startSeconds), '.'), timestamp(toTake(endSeconds), '.')];

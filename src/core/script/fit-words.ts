@@ -1,8 +1,9 @@
-import { formOn, type Form } from '@/core/movement';
+import { type Form, formOn, isCounted } from '@/core/movement';
 import {
   announcementOf,
   isMovement,
   LIMITS,
+  patternOn,
   setStep,
   stepsInOrder,
   turnsOf,
@@ -57,7 +58,7 @@ export function fitWords(
   const changes: FormChange[] = [];
   for (const { step } of stepsInOrder(plan)) {
     const place = timed.get(step.id);
-    if (!isMovement(step) || step.skipped || step.pacedBy === 'own-pace' || !place) continue;
+    if (!isMovement(step) || step.skipped || !isCounted(step.pacedBy) || !place) continue;
     if (stepId !== null && step.id !== stepId) continue;
     const fade =
       manner === 'fullest' ? fullestFade(plan, step, place, wording) : shortenedFade(plan, step, place, wording);
@@ -120,13 +121,14 @@ function ends(
   silenceShare = 0,
 ): boolean {
   const pace = { breathSeconds: timed.breathSeconds, inhaleShare: timed.inhaleShare };
-  const length = step.pattern.reduce((total, phase) => total + phaseSeconds(phase, pace), 0);
+  const phases = patternOn(step, round);
+  const length = phases.reduce((total, phase) => total + phaseSeconds(phase, pace), 0);
   return turnsOf(step, timed.rounds)
     .filter((turn) => turn.round === round)
     .every((turn) => {
       let spoken: Seconds = 0;
       return (
-        step.pattern.every((phase, index) => {
+        phases.every((phase, index) => {
           const moment = { at: 0, turn, rounds: timed.rounds, form, kind: phase.kind };
           const announced = index === 0 ? announcementOf(step, plan.style, turn, timed.rounds, form) : '';
           const words = form === 'silent' ? '' : phase[form];

@@ -1,4 +1,4 @@
-import { isSilence, stepsInOrder, type ClassPlan } from '@/core/plan';
+import { isSilence, performedSteps, type ClassPlan } from '@/core/plan';
 import { itemAt, type Seconds } from '@/core/units';
 import type { TimedPhase, TimedStep, Timeline } from './model';
 
@@ -22,7 +22,7 @@ const STRETCHES_AT_MOST = 400;
 
 /** A class as the stretches of its small drawing, in order. */
 export function shapeOf(plan: ClassPlan, timeline: Timeline): ShapeStretch[] {
-  const silences = new Set(stepsInOrder(plan).flatMap(({ step }) => (isSilence(step) ? [step.id] : [])));
+  const silences = new Set(performedSteps(plan).flatMap(({ step }) => (isSilence(step) ? [step.id] : [])));
   const opens = new Set(timeline.sections.map(({ startSeconds }) => startSeconds));
   const stretches: ShapeStretch[] = [];
   for (const step of timeline.steps) {

@@ -1,6 +1,7 @@
 import type { PhaseKind } from '@/core/breath';
 import {
   contractOf,
+  performedIn,
   stepPaces,
   type ClassPlan,
   type Moment,
@@ -26,7 +27,7 @@ export function expandPlan(plan: ClassPlan): Timeline {
   const sections: TimedSection[] = [];
   for (const section of plan.sections) {
     const start = writer.now;
-    for (const step of section.steps) writer.step(step, section.id);
+    for (const { step } of performedIn(section)) writer.step(step, section.id);
     sections.push({ section: section.id, startSeconds: toSeconds(start), endSeconds: toSeconds(writer.now) });
   }
   return {

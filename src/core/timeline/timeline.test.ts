@@ -102,7 +102,7 @@ describe('the timeline', () => {
       sides: 'together',
       moments: { ...NO_MOMENTS, naming: 'This is Turning.', caution: 'Mind the neck.', leaving: 'And leave it.' },
       shorts: { ...NO_SHORTS, naming: 'Turning.', caution: 'Neck.' },
-      levels: [{ name: 'Small', note: '', line: 'Smaller is fine.' }],
+      levels: [{ name: 'Small', note: '', lines: ['Smaller is fine.'] }],
       fade: ['silent'],
       lastRoundLine: '',
     } as const;

@@ -1,11 +1,25 @@
-import { contractOf, countOf, isMovement, stepsInOrder, type ClassPlan, type Moment, type Step } from '@/core/plan';
+import {
+  contractOf,
+  countOf,
+  isMovement,
+  performedSteps,
+  type ClassPlan,
+  type Moment,
+  type Step,
+  type Turn,
+} from '@/core/plan';
 import {
   bellyWords,
   breathWords,
+  directionOf,
   fillTokens,
+  legOf,
+  mirroredSide,
   sideWord,
   themed,
   wayWord,
+  type Direction,
+  type Leg,
   type Side,
   type Theme,
   type TokenFacts,
@@ -15,10 +29,13 @@ import {
 export class Wording {
   private readonly theme: Theme | null;
   private readonly next: ReadonlyMap<string, string>;
+  /** The side of the block that a step stands in. */
+  private readonly blockSides: ReadonlyMap<string, Leg>;
 
   constructor(private readonly plan: ClassPlan) {
     this.theme = plan.themes.find((theme) => theme.id === plan.themeId) ?? null;
     this.next = nextNames(plan, this.theme);
+    this.blockSides = new Map(performedSteps(plan).flatMap(({ step, side }) => (side ? [[step.id, side]] : [])));
   }
 
   /** A line as it is said there. */
@@ -28,14 +45,14 @@ export class Wording {
 
   /** What the tokens of a step's line stand for there. */
   facts(step: Step, moment: Moment): TokenFacts {
-    const { style } = this.plan;
     const { turn, rounds } = moment;
     const own = contractOf(step).tokens(step);
-    const side = turn ? turn.side : (own.sides[0] ?? null);
-    const other = turn ? turn.other : (own.sides[1] ?? null);
+    const style = { ...this.plan.style, ...own.style };
+    const { side, other } = this.sidesAt(step, own.sides, turn);
     const begins = turn?.begins ?? true;
     const word = (one: Side | null, isFirst: boolean): string => (one ? sideWord(one, style, isFirst) : '');
-    const way = (one: Side | null): string => (one ? wayWord(one, own.startSide, style) : '');
+    const way = (one: Side | null, of: Direction): string =>
+      one ? wayWord(directionOf(one) === null ? of : one, own.startSide, style) : '';
     const round = turn?.round ?? 0;
     const counting = own.counting ?? style.counting;
     const breath = breathWords(style, moment.form === undefined || moment.form === 'full');
@@ -44,8 +61,8 @@ export class Wording {
       nextMovement: this.next.get(step.id) ?? '',
       side: word(side, begins),
       otherSide: word(other, !begins),
-      way: way(side),
-      otherWay: way(other),
+      way: way(side, 'one-way'),
+      otherWay: way(other, 'other-way'),
       round,
       rounds,
       roundsLeft: round > 0 ? rounds - round + 1 : 0,
@@ -58,13 +75,27 @@ export class Wording {
       picture: (name) => themed(this.theme, name),
     };
   }
+
+  /** The side that a line means, and the other: of its round, of the step's first, or of the block it stands in. */
+  private sidesAt(
+    step: Step,
+    sides: readonly (Side | null)[],
+    turn: Turn | null,
+  ): { readonly side: Side | null; readonly other: Side | null } {
+    const block = this.blockSides.get(step.id) ?? null;
+    const [first = null, second = null] = turn
+      ? [turn.side, turn.other]
+      : [sides[0], sides.length > 2 ? sides[2] : sides[1]];
+    const side = first ?? block;
+    return { side, other: second ?? (side && legOf(side) ? mirroredSide(side) : null) };
+  }
 }
 
 /** The name of the movement that follows each step, of those that are performed. */
 function nextNames(plan: ClassPlan, theme: Theme | null): ReadonlyMap<string, string> {
   const names = new Map<string, string>();
   let next = '';
-  for (const { step } of stepsInOrder(plan).reverse()) {
+  for (const { step } of [...performedSteps(plan)].reverse()) {
     names.set(step.id, next);
     if (isMovement(step) && !step.skipped) next = themed(theme, step.name);
   }

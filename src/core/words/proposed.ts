@@ -6,7 +6,11 @@
 /** What each phase of a new movement says. */
 export const PHASE_LINES = { inhale: 'In.', exhale: 'Out.', hold: '', free: '' } as const;
 
-export const ROUND_LINES = { last: 'Last one.', sideChange: 'And the other side.' } as const;
+export const ROUND_LINES = {
+  last: 'Last one.',
+  sideChange: 'And the other side.',
+  wayChange: 'And the other way.',
+} as const;
 
 /** Names of what is added without one. */
 export const NEW_NAMES = {

@@ -62,29 +62,50 @@ export const USUAL_STYLE: TeachingStyle = {
   holdLine: 'Skip the hold whenever you like, and breathe on.',
 };
 
-/** The side or way a round is performed on, as the follower has it. */
-export type Side = 'left' | 'right' | 'one-way' | 'other-way';
+export type Leg = 'left' | 'right';
+export type Direction = 'one-way' | 'other-way';
+/** The side, the way, or the way on a side, that a round is performed on, as the follower has it. */
+export type Side = Leg | Direction | `${Leg}-${Direction}`;
+
+/** The side of the body; `null` where only a direction is meant. */
+export function legOf(side: Side): Leg | null {
+  if (side.startsWith('left')) return 'left';
+  return side.startsWith('right') ? 'right' : null;
+}
+
+/** The direction; `null` where only a side is meant. */
+export function directionOf(side: Side): Direction | null {
+  if (side.endsWith('one-way')) return 'one-way';
+  return side.endsWith('other-way') ? 'other-way' : null;
+}
+
+/** The same way on a side of the body seen in the mirror; directions stay. */
+export function mirroredSide(side: Side): Side {
+  if (side.startsWith('left')) return side.replace('left', 'right') as Side;
+  return side.startsWith('right') ? (side.replace('right', 'left') as Side) : side;
+}
 
 /** The word for a side in a style; `first` where it is the side that the movement begins with. */
 export function sideWord(side: Side, style: TeachingStyle, first: boolean): string {
-  if (side === 'one-way') return 'one way';
-  if (side === 'other-way') return 'other way';
+  const leg = legOf(side);
+  if (leg === null) return directionOf(side) === 'one-way' ? 'one way' : 'other way';
   if (style.sides === 'none') return first ? 'one' : 'other';
-  if (style.sides === 'marks') return (side === 'left' ? style.leftMark : style.rightMark) || side;
-  return side;
+  if (style.sides === 'marks') return (leg === 'left' ? style.leftMark : style.rightMark) || leg;
+  return leg;
 }
 
 /** The side that the instructor moves while the follower moves `side`, facing them. */
 export function instructorSide(side: Side, style: TeachingStyle): Side {
   const turned = style.sides === 'mirror' || style.sides === 'marks';
   if (!turned) return side;
-  return side === 'left' ? 'right' : side === 'right' ? 'left' : side;
+  return mirroredSide(side);
 }
 
 /** The direction of a circle as said; `startSide` right begins clockwise as seen from above. */
 export function wayWord(side: Side, startSide: 'left' | 'right', style: TeachingStyle): string {
-  if (style.sides === 'none') return side === 'one-way' ? 'one way' : 'the other way';
-  const clockwise = (side === 'one-way') === (startSide === 'right');
+  const oneWay = directionOf(side) === 'one-way';
+  if (style.sides === 'none') return oneWay ? 'one way' : 'the other way';
+  const clockwise = oneWay === (startSide === 'right');
   return clockwise === (style.circles === 'above') ? 'clockwise' : 'anticlockwise';
 }
 

@@ -2,8 +2,8 @@ import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { lungsAtStarts, lungsWithin } from '@/core/breath';
-import { stepsInOrder } from '@/core/plan';
-import { cueAt, expandPlan, nextCue, spellTimeline, stepAt, type Timeline } from '@/core/timeline';
+import { performedSteps } from '@/core/plan';
+import { cueAt, expandPlan, nextCue, performedName, spellTimeline, stepAt, type Timeline } from '@/core/timeline';
 import { itemAt, formatClock, lastStartedAt, type Seconds } from '@/core/units';
 import type { Spelling } from '@/core/words';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -67,7 +67,7 @@ export function Preview({ studio, stored, spelling }: Props) {
   const now = cueAt(timeline, seconds);
   const next = nextCue(timeline, seconds);
   const step = stepAt(timeline, seconds);
-  const names = new Map(stepsInOrder(plan).map((entry) => [entry.step.id, entry.step.name]));
+  const names = new Map(performedSteps(plan).map((one) => [one.step.id, performedName(one, plan.style)]));
   return (
     <div className="mx-auto max-w-6xl px-5 py-2 max-sm:px-3">
       <AppHead

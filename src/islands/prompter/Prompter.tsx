@@ -1,15 +1,26 @@
 import { ChevronLeft, ChevronRight, Pause, Play, SkipBack, SkipForward, X } from 'lucide-react';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { placeAt, projectedSeconds } from '@/core/conductor';
-import { stepsInOrder, type ClassPlan, sidesOf } from '@/core/plan';
-import { cueAt, nextCue, packShape, phaseAt, shapeOf, stepAt, type TimedPhase, type Timeline } from '@/core/timeline';
+import { type ClassPlan, findPerformed } from '@/core/plan';
+import {
+  cueAt,
+  nextCue,
+  packShape,
+  performedName,
+  phaseAt,
+  shapeOf,
+  sideTold,
+  stepAt,
+  type TimedPhase,
+  type Timeline,
+} from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { fileNameFor } from '@/core/publish';
 import { ClassShape } from '@/ui/parts/ClassShape';
 import { KeyList } from '@/ui/parts/KeyList';
 import { saveFile } from '@/ui/parts/save-file';
 import { useKey } from '@/ui/parts/use-keys';
-import { instructorSide, sideWord, wayWord } from '@/core/words';
+
 import { Tide } from './Tide';
 import { runToResume, secondsSinceStop } from './saved-runs';
 import { clockSeconds, usePerformance } from './use-performance';
@@ -146,7 +157,8 @@ interface HeadProps {
 
 function Head({ plan, timeline, place, ends, started, onLeave }: HeadProps) {
   const step = stepAt(timeline, place);
-  const name = stepsInOrder(plan).find((entry) => entry.step.id === step?.step)?.step.name ?? '';
+  const performed = step ? findPerformed(plan, step.step) : null;
+  const name = performed ? performedName(performed, plan.style) : '';
   const off = Math.round(ends) - Math.round(plan.targetSeconds);
   const shape = useMemo(() => packShape(shapeOf(plan, timeline)), [plan, timeline]);
   return (
@@ -208,16 +220,12 @@ interface CountProps {
 }
 
 /** Which side the instructor moves, and which word they say for it. */
-function sideTold(phase: TimedPhase, plan: ClassPlan): { readonly word: string; readonly told: string } {
-  const step = stepsInOrder(plan).find((entry) => entry.step.id === phase.step)?.step;
+function toldOf(phase: TimedPhase, plan: ClassPlan): { readonly word: string; readonly told: string } {
+  const step = findPerformed(plan, phase.step)?.step;
   if (!phase.side || step?.kind !== 'movement') return { word: '', told: '' };
-  const { style } = plan;
-  const [first] = sidesOf(step);
-  const word = sideWord(phase.side, style, phase.side === first);
-  if (phase.side === 'one-way' || phase.side === 'other-way') {
-    return { word, told: `${word}, ${wayWord(phase.side, step.startSide, style)}` };
-  }
-  return { word, told: `you move your ${instructorSide(phase.side, style)}, say “${word}”` };
+  const { word, mine, way } = sideTold(phase.side, step, plan.style);
+  const direction = way === '' ? '' : `, ${way}`;
+  return { word, told: mine === '' ? `${word}${direction}` : `you move your ${mine}, say “${word}”${direction}` };
 }
 
 /** Breath, round and side, in words. */
@@ -227,7 +235,7 @@ function Count({ phase, timeline, plan }: CountProps) {
   if (phase) {
     if (KIND_WORDS[phase.kind]) parts.push(KIND_WORDS[phase.kind]);
     if (phase.round > 0 && timed && timed.rounds > 0) parts.push(`round ${phase.round} of ${timed.rounds}`);
-    const { word, told } = sideTold(phase, plan);
+    const { word, told } = toldOf(phase, plan);
     if (phase.action) parts.push(phase.action.replaceAll('{side}', word));
     if (told) parts.push(told);
   }

@@ -1,19 +1,22 @@
+import { sideCount } from '@/core/movement';
 import { Printer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { MovementMedia as Media } from '@/api/movements';
-import { stepsInOrder, type Step, sidesOf } from '@/core/plan';
+import { performedIn, type Step, stepsInOrder } from '@/core/plan';
 import {
+  type Cue,
   expandPlan,
   groupRounds,
-  spellTimeline,
-  type Cue,
+  performedName,
   type RoundGroup,
+  sideTold,
+  spellTimeline,
   type TimedStep,
   type Timeline,
 } from '@/core/timeline';
 import { itemAt, formatClock } from '@/core/units';
-import { instructorSide, sideWord, wayWord, type TeachingStyle, type Spelling } from '@/core/words';
+import { type Spelling, type TeachingStyle } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
 import { AppHead } from '@/ui/layout/AppHead';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
@@ -76,13 +79,15 @@ export function ReadingScript({ studio, stored, spelling, pictures }: Props) {
                 {formatClock(itemAt(timeline.sections, index).startSeconds)}
               </span>
             </h3>
-            {section.steps.map((step) => {
+            {performedIn(section).map((one) => {
+              const { step } = one;
               const place = timed.get(step.id);
               if (!place || step.skipped) return null;
               return (
                 <StepScript
                   key={step.id}
                   step={step}
+                  name={performedName(one, plan.style)}
                   timed={place}
                   timeline={timeline}
                   style={plan.style}
@@ -104,12 +109,13 @@ const TOGETHER_AT_MOST = 9;
 interface StepProps {
   readonly pictures: Props['pictures'];
   readonly step: Step;
+  readonly name: string;
   readonly timed: TimedStep;
   readonly timeline: Timeline;
   readonly style: TeachingStyle;
 }
 
-function StepScript({ step, timed, timeline, style, pictures }: StepProps) {
+function StepScript({ step, name, timed, timeline, style, pictures }: StepProps) {
   const source = step.kind === 'movement' ? step.source : null;
   const picture = source ? pictures[source.movementId] : undefined;
   const cues = timeline.cues.slice(...timed.cueRange);
@@ -123,7 +129,7 @@ function StepScript({ step, timed, timeline, style, pictures }: StepProps) {
   ].sort((a, b) => a.at - b.at);
   return (
     <article
-      aria-label={step.name}
+      aria-label={name}
       className={`mt-3 ${entries.length <= TOGETHER_AT_MOST ? 'break-inside-avoid-page' : ''}`}
     >
       {picture && source && (
@@ -135,7 +141,7 @@ function StepScript({ step, timed, timeline, style, pictures }: StepProps) {
         />
       )}
       <h4 className="break-after-avoid font-semibold">
-        {step.name} <span className="quiet-ink font-normal">{aboutStep(step, timed)}</span>
+        {name} <span className="quiet-ink font-normal">{aboutStep(step, timed)}</span>
       </h4>
       {entries.map(({ at, cue, group }) =>
         cue ? <Line key={cue.id} cue={cue} margin={marginOf(cue, step, style)} /> : <Fold key={at} group={group} />,
@@ -147,17 +153,16 @@ function StepScript({ step, timed, timeline, style, pictures }: StepProps) {
 function aboutStep(step: Step, timed: TimedStep): string {
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (step.kind !== 'movement' || timed.rounds === 0) return length;
-  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'together' ? '' : ' per side'} · ${length}`;
+  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${sideCount(step.sides) === 1 ? '' : ' per side'} · ${length}`;
 }
 
 /** Round and side of a line, as the instructor needs them beside it. */
 function marginOf(cue: Cue, step: Step, style: TeachingStyle): string {
   const round = cue.round > 0 ? String(cue.round) : '';
   if (!cue.side || step.kind !== 'movement') return round;
-  if (cue.side === 'one-way' || cue.side === 'other-way') return `${round} ${wayWord(cue.side, step.startSide, style)}`;
-  const word = sideWord(cue.side, style, cue.side === sidesOf(step)[0]);
-  const mine = instructorSide(cue.side, style);
-  return `${round} ${word}${mine === word ? '' : ` (your ${mine})`}`.trim();
+  const { word, mine, way } = sideTold(cue.side, step, style);
+  if (mine === '') return `${round} ${way}`.trim();
+  return [round, word, mine === word ? '' : `(your ${mine})`, way].filter(Boolean).join(' ');
 }
 
 function Line({ cue, margin }: { readonly cue: Cue; readonly margin: string }) {

@@ -1,6 +1,7 @@
+import { performedName } from '@/core/timeline';
 import { useEffect, useMemo, useRef, useState, type ComponentProps, type ReactNode } from 'react';
 import { captionAt, captionsOf } from '@/core/publish';
-import { stepsInOrder } from '@/core/plan';
+import { performedSteps } from '@/core/plan';
 import { withSureTaken, type Reading } from '@/core/reading';
 import { formatClock, formatDifference } from '@/core/units';
 import type { Spelling } from '@/core/words';
@@ -31,7 +32,10 @@ interface Props {
 export function TakeDesk({ studio, take, spelling }: Props) {
   const state = useTakeWork(take, spelling);
   const { timeline, reading, work, change, undo } = state;
-  const names = useMemo(() => new Map(stepsInOrder(take.plan).map(({ step }) => [step.id, step.name])), [take.plan]);
+  const names = useMemo(
+    () => new Map(performedSteps(take.plan).map((one) => [one.step.id, performedName(one, take.plan.style)])),
+    [take.plan],
+  );
   const rows = useMemo(() => rowsOf(reading, timeline, names, work.cuts ?? []), [reading, timeline, names, work.cuts]);
   const captions = useMemo(() => captionsOf(timeline, reading, spelling), [timeline, reading, spelling]);
   const attached = useAttachedFile(take.id, take.recording);

@@ -140,7 +140,7 @@ function Levels({ movement, set }: Props) {
           className="btn btn-xs"
           disabled={levels.length >= LIMITS.levels}
           onClick={() =>
-            take([...levels, { name: ['Small', 'Medium', 'Full'][levels.length] ?? 'Level', note: '', line: '' }])
+            take([...levels, { name: ['Small', 'Medium', 'Full'][levels.length] ?? 'Level', note: '', lines: [] }])
           }
         >
           Add a level

@@ -1,4 +1,4 @@
-import { MOVEMENT_LIMITS as LIMITS, type MovementContent } from '@/core/movement';
+import { asksRounds, MOVEMENT_LIMITS as LIMITS, type MovementContent } from '@/core/movement';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import type { SetContent } from './set-content';
@@ -19,26 +19,29 @@ export function CountBounds({ movement, set }: Props) {
       onChange={(value) => set('multiple', value)}
     />
   );
-  if (movement.pacedBy !== 'breath') {
-    const bounds = LIMITS.countedSeconds;
+  const bounds = LIMITS.countedSeconds;
+  const time = (of: string) => (
+    <div className="grid grid-cols-2 gap-2">
+      <ClockField
+        label={`At least${of}`}
+        seconds={movement.minSeconds}
+        min={bounds.min}
+        max={movement.maxSeconds}
+        onChange={(value) => set('minSeconds', value)}
+      />
+      <ClockField
+        label={`At most${of}`}
+        seconds={movement.maxSeconds}
+        min={movement.minSeconds}
+        max={bounds.max}
+        onChange={(value) => set('maxSeconds', value)}
+      />
+    </div>
+  );
+  if (!asksRounds(movement.pacedBy)) {
     return (
       <>
-        <div className="grid grid-cols-2 gap-2">
-          <ClockField
-            label="At least"
-            seconds={movement.minSeconds}
-            min={bounds.min}
-            max={movement.maxSeconds}
-            onChange={(value) => set('minSeconds', value)}
-          />
-          <ClockField
-            label="At most"
-            seconds={movement.maxSeconds}
-            min={movement.minSeconds}
-            max={bounds.max}
-            onChange={(value) => set('maxSeconds', value)}
-          />
-        </div>
+        {time('')}
         {movement.pacedBy === 'clock' && multiple}
       </>
     );
@@ -60,6 +63,7 @@ export function CountBounds({ movement, set }: Props) {
         onChange={(value) => set('maxRounds', value)}
       />
       {multiple}
+      {movement.pacedBy === 'breath-then-own-pace' && time(' at own pace')}
     </>
   );
 }

@@ -1,7 +1,11 @@
 import { useState } from 'react';
 import {
+  hasFreeTime,
+  isCounted,
   MOVEMENT_LIMITS as LIMITS,
   SHORTENED,
+  stretchCount,
+  type Level,
   type Moments,
   type MovementContent,
   type Shortened,
@@ -13,6 +17,7 @@ import { Choice } from '@/ui/parts/Choice';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { TextField } from '@/ui/parts/TextField';
+import { DuringLines } from './DuringLines';
 import { FadeFields } from './FadeFields';
 import type { SetContent } from './set-content';
 
@@ -25,8 +30,10 @@ interface Props {
 
 /** What is said around the rounds: naming, caution, teaching, how the words thin out, counts, the change of side. */
 export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
-  const inTurn = movement.sides === 'one-then-other' || movement.sides === 'both-directions';
-  const own = movement.pacedBy === 'own-pace';
+  const inTurn = stretchCount(movement.sides) > 1;
+  const led = isCounted(movement.pacedBy);
+  const free = hasFreeTime(movement.pacedBy);
+  const goesOn = movement.pacedBy === 'breath-then-own-pace';
   const moment = (name: keyof Moments, label: string) => (
     <TextField
       label={label}
@@ -46,24 +53,27 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
       </fieldset>
       <SpokenLines title={teachTitle} layered lines={movement.teach} onChange={(lines) => set('teach', lines)} />
       {movement.levels.map((level, index) => (
-        <TextField
+        <LevelLines
           key={index}
-          label={`Offering “${level.name}”`}
-          spoken
-          placeholder="nothing said"
-          value={level.line}
-          max={LIMITS.lineCharacters}
-          onChange={(line) =>
+          level={level}
+          onChange={(lines) =>
             set(
               'levels',
-              movement.levels.map((one, at) => (at === index ? { ...one, line } : one)),
+              movement.levels.map((one, at) => (at === index ? { ...one, lines } : one)),
             )
           }
         />
       ))}
-      {own && moment('sending', 'Starting their own pace')}
-      {!own && <FadeFields movement={movement} set={set} keptFitted={keptFitted} />}
-      {!own && (
+      <DuringLines
+        title={led ? 'During the rounds' : 'While it lasts'}
+        led={led}
+        sided={inTurn}
+        lines={movement.during}
+        onChange={(lines) => set('during', lines)}
+      />
+      {(goesOn || movement.pacedBy === 'own-pace') && moment('sending', 'Starting their own pace')}
+      {led && <FadeFields movement={movement} set={set} keptFitted={keptFitted} />}
+      {led && (
         <Choice
           label="Counting"
           value={movement.counting ?? 'class'}
@@ -74,14 +84,32 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
           onChange={(value) => set('counting', value === 'class' ? null : value)}
         />
       )}
-      {!own && moment('roundsLeft', 'When two rounds are left')}
+      {led && !goesOn && moment('roundsLeft', 'When two rounds are left')}
       <TextField
-        label={own ? 'Call back at the end' : 'On the last round'}
+        label={free ? 'Call back at the end' : 'On the last round'}
         spoken
         value={movement.lastRoundLine}
         max={LIMITS.lineCharacters}
         onChange={(value) => set('lastRoundLine', value)}
       />
+      {free && (
+        <NumberField
+          label="before the end"
+          unit="s"
+          value={movement.callBackLeadSeconds}
+          {...LIMITS.callBackLeadSeconds}
+          onChange={(value) => set('callBackLeadSeconds', value)}
+        />
+      )}
+      {movement.sides === 'both-directions-each-side' && (
+        <TextField
+          label="At the change of direction"
+          spoken
+          value={movement.wayChangeLine}
+          max={LIMITS.lineCharacters}
+          onChange={(value) => set('wayChangeLine', value)}
+        />
+      )}
       {inTurn && (
         <>
           <TextField
@@ -120,13 +148,35 @@ export function WordFields({ movement, teachTitle, set, keptFitted }: Props) {
   );
 }
 
+/** What is said to offer a level: as many lines as it needs, and room for one more. */
+function LevelLines({ level, onChange }: { readonly level: Level; readonly onChange: (lines: string[]) => void }) {
+  const room = level.lines.length < LIMITS.linesOfLevel && level.lines.at(-1) !== '';
+  const shown = room ? [...level.lines, ''] : level.lines;
+  const change = (at: number, text: string): void => {
+    const lines = shown.map((line, index) => (index === at ? text : line));
+    onChange(lines.slice(0, lines.findLastIndex((line) => line !== '') + 1));
+  };
+  return shown.map((line, at) => (
+    <TextField
+      key={at}
+      label={at === 0 ? `Offering “${level.name}”` : `Offering “${level.name}”, line ${at + 1}`}
+      hideLabel={at > 0}
+      spoken
+      placeholder={at === 0 ? 'nothing said' : 'one more line'}
+      value={line}
+      max={LIMITS.lineCharacters}
+      onChange={(text) => change(at, text)}
+    />
+  ));
+}
+
 /** The lines of a movement that have a place to be said in it. */
 function saidLines({ pacedBy, sides }: MovementContent): readonly Shortened[] {
-  const own = pacedBy === 'own-pace';
+  const goesOn = pacedBy === 'breath-then-own-pace';
   return SHORTENED.filter((line) => {
-    if (line === 'sending') return own;
-    if (line === 'roundsLeft' || line === 'lastRound') return !own;
-    return line !== 'sideChange' || sides === 'one-then-other' || sides === 'both-directions';
+    if (line === 'sending') return goesOn || pacedBy === 'own-pace';
+    if (line === 'roundsLeft' || line === 'lastRound') return isCounted(pacedBy) && !goesOn;
+    return line !== 'sideChange' || stretchCount(sides) > 1;
   });
 }
 

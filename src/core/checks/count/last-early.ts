@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
 
@@ -9,7 +10,7 @@ export const lastEarly: StepCheck = {
   of: 'step',
   find: (context) => {
     const { step, cues, timed } = context;
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     const early = cues.find((cue) => cue.round > 0 && cue.round < timed.rounds && LAST.test(cue.text.toLowerCase()));
     if (!early) return [];
     return [

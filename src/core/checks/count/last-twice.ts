@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
 import { setting } from '../fixes';
@@ -10,7 +11,7 @@ export const lastTwice: StepCheck = {
   of: 'step',
   find: (context) => {
     const { step, cues, timed } = context;
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     const count = (text: string): number => [...text.toLowerCase().matchAll(new RegExp(LAST, 'g'))].length;
     const bySide = new Map<string, number>();
     for (const cue of cues) {

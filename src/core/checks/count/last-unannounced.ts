@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { ROUND_LINES } from '@/core/words';
 import { LAST } from '../language';
 import { isMovement, type StepCheck } from '../model';
@@ -11,7 +12,7 @@ export const lastUnannounced: StepCheck = {
   of: 'step',
   find: (context, plan) => {
     const { step, cues, timed } = context;
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace' || timed.rounds < 2) return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy) || timed.rounds < 2) return [];
     if ((context.step.counting ?? plan.style.counting) === 'none') return [];
     const told = cues.some(
       (cue) => cue.round === timed.rounds && (cue.announced !== '' || LAST.test(cue.text.toLowerCase())),

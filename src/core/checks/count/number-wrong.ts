@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { itemAt } from '@/core/units';
 import { changeTexts, lineAt, placeName, type StepText } from '@/core/plan';
 import { A_NUMBER, numberOf } from '../language';
@@ -16,7 +17,7 @@ export const numberWrong: StepCheck = {
   gravity: 'must',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     return context.texts.flatMap((text) => {
       const wrong = wrongIn(text, context);
       if (!wrong) return [];

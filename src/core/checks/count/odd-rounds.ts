@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { saidDuring } from '../context';
 import { isMovement, type StepCheck } from '../model';
 import { setting } from '../fixes';
@@ -13,7 +14,7 @@ export const oddRounds: StepCheck = {
   of: 'step',
   find: (context) => {
     const { timed } = context;
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace' || context.step.sides !== 'together') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy) || context.step.sides !== 'together') return [];
     if (timed.rounds % 2 === 0 || !CHANGES.test(saidDuring(context))) return [];
     return [
       {

@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { askRounds, LIMITS } from '@/core/plan';
 import { roundsMultiple } from '@/core/words';
 import { fixBy, isMovement, type StepCheck } from '../model';
@@ -10,7 +11,7 @@ export const roundsStyle: StepCheck = {
   of: 'step',
   find: (context, plan) => {
     const multiple = roundsMultiple(plan.style.rounds);
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace' || context.timed.rounds % multiple === 0) return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy) || context.timed.rounds % multiple === 0) return [];
     const { step, timed } = context;
     const rounds = Math.min(
       Math.floor(LIMITS.rounds / multiple) * multiple,

@@ -1,3 +1,4 @@
+import { asksRounds } from '@/core/movement';
 import { itemAt } from '@/core/units';
 import { remembered, sidesNamed } from '../language';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
@@ -41,7 +42,7 @@ export const sidesUnequal: ClassCheck = {
       const { step } = fewer ?? (itemAt(left, 0) || itemAt(right, 0));
       const more = Math.max(leftRounds, rightRounds) - Math.min(leftRounds, rightRounds);
       const fix =
-        fewer && fewer.step.pacedBy === 'breath' ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
+        fewer && asksRounds(fewer.step.pacedBy) ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
       return [{ stepId: step.id, facts: { left: leftRounds, right: rightRounds }, fix }];
     });
   },

@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { phaseSeconds } from '@/core/breath';
 import { setting } from '../fixes';
 import { RISING } from '../language';
@@ -13,7 +14,7 @@ export const bendRise: StepCheck = {
   gravity: 'should',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     const { step, timed } = context;
     if (!step.cautions.includes('forward-bend') && !step.cautions.includes('head-low')) return [];
     const min = PART * timed.breathSeconds * timed.inhaleShare;

@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { phaseSeconds, RESTING_AT_MOST } from '@/core/breath';
 import { setting } from '../fixes';
 import { BREATH_FORCED, withoutNegated } from '../language';
@@ -13,7 +14,7 @@ export const breathForced: StepCheck = {
   gravity: 'must',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     const { step, timed, said } = context;
     if (step.cautions.includes('breath-held')) return [];
     const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'hold' ? phaseSeconds(phase, timed) : 0)));

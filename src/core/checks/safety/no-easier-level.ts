@@ -1,4 +1,4 @@
-import type { Caution } from '@/core/movement';
+import type { Caution, Level } from '@/core/movement';
 import { saidBefore } from '../context';
 import { EASIER } from '../language';
 import { isMovement, type StepCheck } from '../model';
@@ -16,11 +16,14 @@ export const noEasierLevel: StepCheck = {
     if (!isMovement(context)) return [];
     const { step } = context;
     const [first, ...harder] = step.levels;
-    const harderAlone =
-      first !== undefined && first.line.trim() === '' && harder.some(({ line }) => line.trim() !== '');
+    const harderAlone = first !== undefined && !isOffered(first) && harder.some(isOffered);
     const demanding = step.cautions.some((caution) => DEMANDING.includes(caution));
-    const offered = EASIER.test(saidBefore(context)) || (first !== undefined && first.line.trim() !== '');
+    const offered = EASIER.test(saidBefore(context)) || (first !== undefined && isOffered(first));
     if (!harderAlone && (!demanding || offered)) return [];
     return [{ stepId: step.id, facts: { levels: step.levels.length } }];
   },
 };
+
+function isOffered({ lines }: Level): boolean {
+  return lines.some((line) => line.trim() !== '');
+}

@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { isMovement, type StepCheck } from '../model';
 
 /** One breath while moving, in seconds: 8 to 16 as cued, some 6 (common practice, no published source). */
@@ -12,7 +13,7 @@ export const breathRange: StepCheck = {
   of: 'step',
   find: (context) => {
     const breath = context.timed.breathSeconds;
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     if (!context.step.pattern.some(({ kind }) => kind === 'inhale' || kind === 'exhale')) return [];
     if (breath >= LEAST && breath <= MOST) return [];
     return [{ stepId: context.step.id, facts: { breath, min: 6, max: MOST } }];

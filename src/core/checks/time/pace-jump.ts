@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { itemAt } from '@/core/units';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
 
@@ -11,7 +12,7 @@ export const paceJump: ClassCheck = {
   gravity: 'should',
   of: 'class',
   find: ({ steps }) => {
-    const led = steps.filter((one): one is MovementContext => isMovement(one) && one.step.pacedBy !== 'own-pace');
+    const led = steps.filter((one): one is MovementContext => isMovement(one) && isCounted(one.step.pacedBy));
     return led.flatMap((context, at) => {
       if (at === 0) return [];
       const [before, now] = [itemAt(led, at - 1).timed.breathSeconds, context.timed.breathSeconds];

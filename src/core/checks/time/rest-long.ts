@@ -1,3 +1,4 @@
+import { isCounted } from '@/core/movement';
 import { LONG_REST, phaseSeconds } from '@/core/breath';
 import { setting } from '../fixes';
 import { isMovement, type StepCheck } from '../model';
@@ -9,7 +10,7 @@ export const restLong: StepCheck = {
   gravity: 'should',
   of: 'step',
   find: (context) => {
-    if (!isMovement(context) || context.step.pacedBy === 'own-pace') return [];
+    if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
     const { step, timed } = context;
     return step.pattern.flatMap((phase) => {
       const seconds = phaseSeconds(phase, timed);

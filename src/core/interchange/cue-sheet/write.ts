@@ -1,4 +1,4 @@
-import { placeName, stepsInOrder, textsOf, type ClassPlan } from '@/core/plan';
+import { performedSteps, placeName, sourceStepId, textsOf, type ClassPlan } from '@/core/plan';
 import type { Timeline } from '@/core/timeline';
 import { formatExactClock, type Seconds } from '@/core/units';
 import { writeCsv } from '../csv';
@@ -13,14 +13,14 @@ export type ActualTimes = ReadonlyMap<string, { readonly startSeconds: Seconds; 
  * would take for a formula has an apostrophe before it.
  */
 export function writeCueSheet(plan: ClassPlan, timeline: Timeline, actual: ActualTimes | null = null): string {
-  const steps = new Map(stepsInOrder(plan).map((entry) => [entry.step.id, entry]));
+  const steps = new Map(performedSteps(plan).map((entry) => [entry.step.id, entry]));
   const lines = new Map<string, string>();
-  for (const { step } of steps.values()) {
-    for (const { text, place } of textsOf(step)) lines.set(`${step.id} ${placeName(place)}`, text);
+  for (const { source } of steps.values()) {
+    for (const { text, place } of textsOf(source)) lines.set(`${source.id} ${placeName(place)}`, text);
   }
   const rows = timeline.cues.map((cue) => {
     const entry = steps.get(cue.step);
-    const id = `${cue.step} ${placeName(cue.source)}`;
+    const id = `${sourceStepId(cue.step)} ${placeName(cue.source)}`;
     const line = lines.get(id);
     const times = actual?.get(cue.id);
     return [

@@ -9,6 +9,10 @@ export const choiceFields = {
   pinned: boolean(),
   /** Not performed in this class, as fitted or as asked; it keeps its place and its lines. */
   skipped: boolean(),
+  /** Neighbours of the same are one block: performed, and then performed again on the other side. */
+  blockId: id().nullable(),
+  /** Steps of the same stretch and grow alike. */
+  tieId: id().nullable(),
 };
 
 /** What a step has that may go with a neighbour. */

@@ -73,7 +73,9 @@ export interface Turn {
   readonly counted: boolean;
   /** Whether it belongs to the last round of its side, or of both where they alternate, and says so. */
   readonly last: boolean;
-  /** Whether the sides change just before it. */
+  /** Which of the stretches that follow each other, each with all its rounds, it stands in; from 0. */
+  readonly stretch: number;
+  /** Whether the side or the way changes just before it. */
   readonly changes: boolean;
 }
 
@@ -95,12 +97,14 @@ export interface StepTokens {
   readonly sides: readonly (Side | null)[];
   readonly startSide: 'left' | 'right';
   readonly counting: TeachingStyle['counting'] | null;
+  /** What it breathes otherwise than the class does. */
+  readonly style: Partial<Pick<TeachingStyle, 'breath' | 'belly' | 'outBreath'>>;
   /** The level that a line means which names none. */
   readonly level: string;
 }
 
 /** Nothing of it comes from a step without sides, count or levels. */
-export const NO_TOKENS: StepTokens = { sides: [null], startSide: 'left', counting: null, level: '' };
+export const NO_TOKENS: StepTokens = { sides: [null], startSide: 'left', counting: null, style: {}, level: '' };
 
 /** A line to place on the timeline. */
 export interface PlacedLine {
@@ -148,6 +152,8 @@ export interface StepContract<Step> {
   readonly blank: (newId: NewId, name: string) => Step;
   /** The same with new ids for all that is in it, not for itself. */
   readonly withNewIds: (newId: NewId, step: Step) => Step;
+  /** The same performed on the other side. */
+  readonly mirrored: (step: Step) => Step;
   /** What a schema of single fields cannot say; `once` is told every id. */
   readonly check: (step: Step, at: string, once: (id: string, at: string) => void) => readonly Issue[];
   /** At most how many cues it can have. */

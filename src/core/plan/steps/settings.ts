@@ -94,6 +94,19 @@ interface Chosen {
   readonly skipped: boolean;
 }
 
+/** The block it stands in, and what it stretches with. */
+export function groupSettings<
+  Thing extends { readonly blockId: string | null; readonly tieId: string | null },
+>(): readonly Setting<Thing>[] {
+  const group = (key: string, field: 'blockId' | 'tieId'): Setting<Thing> => ({
+    key,
+    write: (thing) => thing[field] ?? 'none',
+    read: (value) =>
+      ({ [field]: /^[A-Za-z0-9_-]{1,64}$/.test(value) && value !== 'none' ? value : null }) as Partial<Thing>,
+  });
+  return [group('block', 'blockId'), group('tied', 'tieId')];
+}
+
 /** Whether it is pinned or skipped. */
 export function stateSetting<Thing extends Chosen>(): Setting<Thing> {
   return {
@@ -129,12 +142,18 @@ export function prioritySetting<Thing extends { readonly priority: Priority }>()
 
 /** The settings of what may go with a neighbour. */
 export function accompanyingSettings<
-  Thing extends Chosen & { readonly goesWith: Companion; readonly priority: Priority },
+  Thing extends Chosen & {
+    readonly goesWith: Companion;
+    readonly priority: Priority;
+    readonly blockId: string | null;
+    readonly tieId: string | null;
+  },
 >(): readonly Setting<Thing>[] {
   return [
     wordSetting<Thing, 'goesWith'>('goes with', 'goesWith', COMPANIONS),
     prioritySetting<Thing>(),
     stateSetting<Thing>(),
+    ...groupSettings<Thing>(),
   ];
 }
 

@@ -1,4 +1,4 @@
-import type { SidePlan } from '@/core/movement';
+import { asksRounds, sideCount, type SidePlan } from '@/core/movement';
 import type { Step, StepKind, StepOf } from '@/core/plan';
 import { moreRoundsSeconds } from '@/core/timeline';
 import { formatClock, takenAs } from '@/core/units';
@@ -11,6 +11,9 @@ const SIDES: Readonly<Record<SidePlan, string>> = {
   alternating: 'alternating sides',
   'one-then-other': 'one side, then the other',
   'both-directions': 'both directions',
+  'turn-by-turn': 'alternating sides, turn by turn',
+  'both-directions-each-side': 'both directions on each side',
+  'one-side': 'one side',
 };
 
 const MovementFields = onDemand(() => import('./fields').then((its) => its.MovementFields));
@@ -25,13 +28,15 @@ const VIEWS: Views = {
     Fields: MovementFields,
     about: (step, timed) => {
       if (step.pacedBy === 'own-pace') return 'at their own pace';
+      if (step.pacedBy === 'held') return step.sides === 'together' ? 'held still' : `held still, ${SIDES[step.sides]}`;
       const per = step.multiple === 1 ? 'per round' : `per ${step.multiple} rounds`;
       const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${per}`;
       return `${SIDES[step.sides]} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
     },
     amount: (step) => {
-      if (step.pacedBy !== 'breath') return formatClock(step.seconds);
-      return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${step.sides === 'together' ? '' : ' per side'}`;
+      if (!asksRounds(step.pacedBy)) return formatClock(step.seconds);
+      const rounds = `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${sideCount(step.sides) === 1 ? '' : ' per side'}`;
+      return step.pacedBy === 'breath' ? rounds : `${rounds}, then ${formatClock(step.seconds)}`;
     },
     lineHint: () => 'What you say before the rounds',
     scale: 9,

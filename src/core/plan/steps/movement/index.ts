@@ -1,4 +1,14 @@
-import { checkContent, copyContent, mirrored, sideCount, type Stance } from '@/core/movement';
+import {
+  asksRounds,
+  checkContent,
+  copyContent,
+  hasFreeTime,
+  hasLegs,
+  isCounted,
+  mirrored,
+  sideCount,
+  type Stance,
+} from '@/core/movement';
 import { toSeconds } from '@/core/units';
 import { NEW_NAMES } from '@/core/words';
 import type { StepContract } from '../contract';
@@ -6,10 +16,10 @@ import { withLastPause } from '../speech';
 import { TIME_FIELDS, timeStretch, timeWish } from '../timed';
 import {
   aroundMilliseconds,
-  countMilliseconds,
+  countsMilliseconds,
+  freeMilliseconds,
+  freeWordsMilliseconds,
   movementRoundMilliseconds,
-  ownMilliseconds,
-  ownWordsMilliseconds,
   roundsOf,
 } from './durations';
 import { makeMovement } from './make';
@@ -24,14 +34,23 @@ export const movement: StepContract<MovementStep> = {
   blank: (newId, name) => makeMovement(newId, name, { pattern: [] }),
   withNewIds: (newId, step) => copyContent(newId, step),
   check: (step, at, once) => checkContent(step, at, once),
-  mostCues: (step) => step.teach.length + sideCount(step.sides) * (step.rounds * step.pattern.length + 1) + 1,
+  mirrored: mirroredMovement,
+  mostCues: (step) => {
+    const around = step.teach.length + step.levels.reduce((sum, { lines }) => sum + lines.length, 0) + 5;
+    const over = step.during.reduce(
+      (sum, { on, number }) => sum + (on === 'every' ? step.rounds / Math.max(1, number) : 1),
+      0,
+    );
+    return around + Math.ceil(sideCount(step.sides) * (step.rounds * step.pattern.length + 3 + over));
+  },
   milliseconds: (step, { voice, pace, breathSeconds }) => {
     const around = aroundMilliseconds(step, voice);
-    if (step.pacedBy === 'own-pace') return around + ownMilliseconds(step, voice);
-    return around + roundsOf(step, pace, breathSeconds) * countMilliseconds(step, pace, breathSeconds);
+    const free = hasFreeTime(step.pacedBy) ? freeMilliseconds(step, voice) : 0;
+    if (!isCounted(step.pacedBy)) return around + free;
+    return around + free + countsMilliseconds(step, pace, breathSeconds, roundsOf(step, pace, breathSeconds));
   },
   counted: (step, { pace, breathSeconds }) => {
-    if (step.pacedBy === 'own-pace') return null;
+    if (!isCounted(step.pacedBy)) return null;
     const round = movementRoundMilliseconds(step, pace, breathSeconds);
     return {
       rounds: roundsOf(step, pace, breathSeconds),
@@ -43,6 +62,11 @@ export const movement: StepContract<MovementStep> = {
     sides: sidesOf(step),
     startSide: step.startSide,
     counting: step.counting,
+    style: {
+      ...(step.breathWay ? { breath: step.breathWay } : {}),
+      ...(step.belly ? { belly: step.belly } : {}),
+      ...(step.outBreath ? { outBreath: step.outBreath } : {}),
+    },
     level: step.levels[0]?.name.toLowerCase() ?? '',
   }),
   changedTexts: changedMovementTexts,
@@ -50,7 +74,7 @@ export const movement: StepContract<MovementStep> = {
   wordFields: ['intro', 'fade', 'fadePins'],
   amountFields: ['rounds', 'preferredRounds', 'minRounds', 'maxRounds', ...TIME_FIELDS],
   wish: (step) =>
-    step.pacedBy === 'breath'
+    asksRounds(step.pacedBy)
       ? {
           what: 'rounds',
           value: step.rounds,
@@ -63,13 +87,13 @@ export const movement: StepContract<MovementStep> = {
       : timeWish(step),
   parts: (step, voice, stays) => {
     const around = aroundMilliseconds(step, voice);
-    if (step.pacedBy !== 'own-pace') return { fixed: around, stretch: null };
-    if (stays) return { fixed: around + ownMilliseconds(step, voice), stretch: null };
-    return { fixed: around, stretch: timeStretch(step, 'own', ownWordsMilliseconds(step, voice)) };
+    if (!hasFreeTime(step.pacedBy)) return { fixed: around, stretch: null };
+    if (stays) return { fixed: around + freeMilliseconds(step, voice), stretch: null };
+    return { fixed: around, stretch: timeStretch(step, 'own', freeWordsMilliseconds(step, voice)) };
   },
   stretched: (_, length) => ({ seconds: toSeconds(length) }),
   stances: (step) => {
-    const turned = step.startSide === 'right' && (step.sides === 'alternating' || step.sides === 'one-then-other');
+    const turned = step.startSide === 'right' && hasLegs(step.sides);
     const seen = (stance: Stance | null): Stance | null => (turned ? mirrored(stance) : stance);
     return { start: seen(step.stanceStart), end: seen(step.stanceEnd) };
   },
@@ -83,3 +107,9 @@ export const movement: StepContract<MovementStep> = {
   withPause: (step, seconds) =>
     step.teach.length === 0 ? null : { ...step, teach: withLastPause(step.teach, seconds) },
 };
+
+/** Begun on the other side; where it has no sides, stood in the other way. */
+function mirroredMovement(step: MovementStep): MovementStep {
+  if (hasLegs(step.sides)) return { ...step, startSide: step.startSide === 'left' ? 'right' : 'left' };
+  return { ...step, stanceStart: mirrored(step.stanceStart), stanceEnd: mirrored(step.stanceEnd) };
+}

@@ -45,14 +45,21 @@ export function linesBefore(step: MovementStep): readonly AroundLine[] {
     }
   }
   if (intro !== 'silent') {
-    step.levels.forEach(({ line, name }, index) => {
-      const place = { part: 'level', index } as const;
-      lines.push({ name: `level.${index}`, text: line, place, pauseSeconds: null, level: name.toLowerCase() });
+    step.levels.forEach((level, index) => {
+      level.lines.forEach((text, line) => {
+        const place = { part: 'level', index, line } as const;
+        const name = line === 0 ? `level.${index}` : `level.${index}.${line}`;
+        lines.push({ name, text, place, pauseSeconds: null, level: level.name.toLowerCase() });
+      });
     });
   }
-  if (step.pacedBy === 'own-pace')
-    lines.push({ name: 'sending', ...lineIn(step, 'sending', intro), pauseSeconds: null });
+  if (step.pacedBy === 'own-pace') lines.push(sendingOf(step));
   return lines;
+}
+
+/** What sends people into their own pace: before all of it, or after the rounds that are led. */
+export function sendingOf(step: MovementStep): AroundLine {
+  return { name: 'sending', ...lineIn(step, 'sending', step.intro), pauseSeconds: null };
 }
 
 /** What is said as a movement is left. */

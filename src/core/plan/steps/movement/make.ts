@@ -2,7 +2,14 @@ import type { NewId } from '@/core/document';
 import { contentOf, copyContent, makeContent, type MovementContent } from '@/core/movement';
 import type { MovementStep } from './schema';
 
-const CHOSEN_NOTHING = { pinned: false, skipped: false, view: 'front', intro: 'full' } as const;
+const CHOSEN_NOTHING = {
+  pinned: false,
+  skipped: false,
+  blockId: null,
+  tieId: null,
+  view: 'front',
+  intro: 'full',
+} as const;
 
 /** A movement step that keeps its own copy of `content`, with nothing chosen for it yet. */
 export function stepOf(newId: NewId, content: MovementContent, source: MovementStep['source'] = null): MovementStep {

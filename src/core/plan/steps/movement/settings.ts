@@ -1,5 +1,5 @@
 import { itemAt, firstItems } from '@/core/units';
-import { escapeText, splitBars, unescapeText } from '@/core/document';
+import { escapeText, partOf, splitBars, unescapeText } from '@/core/document';
 import {
   CAUTIONS,
   FORMS,
@@ -10,8 +10,10 @@ import {
   type Phase,
   type Shortened,
 } from '@/core/movement';
-import { COUNTINGS } from '@/core/words';
+import { BELLIES, BREATH_WAYS, COUNTINGS, OUT_BREATHS } from '@/core/words';
+import { duringText } from '../during';
 import {
+  groupSettings,
   numbersIn,
   numbersSetting,
   prioritySetting,
@@ -42,6 +44,19 @@ function shortSetting(key: string, line: Shortened): Setting<MovementStep> {
     key: `${key} in short`,
     write: (step) => escapeText(step.shorts[line]),
     read: (value, step) => ({ shorts: { ...step.shorts, [line]: unescapeText(value) } }),
+  };
+}
+
+/** One of a few words, or what the class has. */
+function orClassSetting<Key extends 'breathWay' | 'belly' | 'outBreath'>(
+  key: string,
+  field: Key,
+  values: readonly (MovementStep[Key] & string)[],
+): Setting<MovementStep> {
+  return {
+    key,
+    write: (step) => step[field] ?? 'the class’s',
+    read: (value) => partOf<MovementStep, Key>([[field, wordOf(values, value)]]),
   };
 }
 
@@ -128,15 +143,15 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
   },
   {
     key: 'levels',
-    write: (step) =>
-      step.levels.map(({ name, note, line }) => [name, note, line].map(escapeText).join(' | ')).join(' | '),
+    // Since a level has several lines each is written on a line of its own, see `movementBody`.
+    write: () => '',
     read: (value) => {
       const parts = value === '' ? [] : splitBars(value).map(unescapeText);
       if (parts.length % 3 !== 0) return null;
       const levels: Level[] = [];
       for (let at = 0; at < parts.length; at += 3) {
         const [name, note, line] = firstItems(parts.slice(at, at + 3), 3);
-        levels.push({ name, note, line });
+        levels.push({ name, note, lines: line === '' ? [] : [line] });
       }
       return { levels };
     },
@@ -149,9 +164,15 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
       return cautions.every((caution) => caution !== null) ? { cautions } : null;
     },
   },
+  text('way change', 'wayChangeLine'),
+  numbersSetting<MovementStep>('call back before the end', ['callBackLeadSeconds'], ([seconds]) => `${seconds} s`),
+  orClassSetting('breathes', 'breathWay', BREATH_WAYS),
+  orClassSetting('belly', 'belly', BELLIES),
+  orClassSetting('breath out', 'outBreath', OUT_BREATHS),
   text('seated', 'seated'),
   prioritySetting<MovementStep>(),
   stateSetting<MovementStep>(),
+  ...groupSettings<MovementStep>(),
   {
     key: 'library',
     write: (step) => (step.source ? `${step.source.movementId} revision ${step.source.revision}` : 'none'),
@@ -162,9 +183,18 @@ export const movementSettings: readonly Setting<MovementStep>[] = [
   },
 ];
 
-/** The lines of teaching, then the phases with their lengths, action and three wordings. */
+/** The lines of teaching and the levels, then the phases with their lengths, action and three wordings, and what is said over them. */
 export function movementBody(step: MovementStep): readonly string[] {
-  return [...step.teach.map(spokenText), ...step.pattern.map(phaseText)];
+  return [
+    ...step.teach.map(spokenText),
+    ...step.levels.map(levelText),
+    ...step.pattern.map(phaseText),
+    ...step.during.map(duringText),
+  ];
+}
+
+function levelText({ name, note, lines }: Level): string {
+  return `level: ${[name, note, ...lines].map(escapeText).join(' | ')}`;
 }
 
 /** A phase with its length where it has its own, then the action and the three wordings. */
@@ -172,6 +202,8 @@ function phaseText(phase: Phase): string {
   const share = phase.share === null ? '' : ` share ${phase.share}`;
   const seconds = phase.seconds === null ? '' : ` ${phase.seconds} s`;
   const lead = phase.leadSeconds === null ? '' : ` lead ${phase.leadSeconds} s`;
+  const from = phase.fromRound === 1 ? '' : ` from round ${phase.fromRound}`;
+  const to = phase.toRound === null ? '' : ` to round ${phase.toRound}`;
   const words = [phase.action, phase.full, phase.short, phase.breath].map(escapeText).join(' | ');
-  return `${phase.kind}${share}${seconds}${lead}: ${words}`;
+  return `${phase.kind}${share}${seconds}${lead}${from}${to}: ${words}`;
 }

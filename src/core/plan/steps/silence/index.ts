@@ -1,11 +1,22 @@
 import { escapeText, splitBars, unescapeText, type NewId } from '@/core/document';
+import { mirrored } from '@/core/movement';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
 import { NEW_NAMES } from '@/core/words';
 import { boundsInOrder } from '../bounds';
 import { ALONE } from '../companions';
-import { NO_TOKENS, type StepContract, type StepWriter } from '../contract';
+import { NO_TOKENS, type PlacedLine, type StepContract, type StepWriter } from '../contract';
+import {
+  changedDuring,
+  duringMilliseconds,
+  duringOn,
+  duringText,
+  spread,
+  wantedOver,
+  type SpreadLine,
+} from '../during';
 import { accompanyingSettings, numbersIn, numbersSetting, stanceSetting, textSetting, timesInWords } from '../settings';
 import { lineMilliseconds } from '../speech';
+import type { TextPlace } from '../text-place';
 import { TIME_FIELDS, timeStretch, timeWish } from '../timed';
 import type { PlanVoice } from '../../voice';
 import type { SilenceStep } from './schema';
@@ -28,6 +39,7 @@ export function makeSilence(newId: NewId, name: string, part: Partial<Omit<Silen
     stance: null,
     eyesClosed: false,
     openingLine: '',
+    during: [],
     reassuranceLine: '',
     reassuranceEverySeconds: 45,
     callBackLine: '',
@@ -42,7 +54,8 @@ function wordsMilliseconds(step: SilenceStep, voice: PlanVoice): Milliseconds {
   const opening = lineMilliseconds(step.openingLine, voice);
   const callBack = lineMilliseconds(step.callBackLine, voice);
   const lead = callBack > 0 ? toMilliseconds(step.callBackLeadSeconds) : 0;
-  return opening + callBack + lead + (opening > 0 && callBack > 0 ? SECOND : 0);
+  const over = duringMilliseconds(step.during, 1, (text) => lineMilliseconds(text, voice));
+  return opening + over + callBack + lead + (opening > 0 && callBack > 0 ? SECOND : 0);
 }
 
 /** As long as it is set, or as its words take. */
@@ -57,29 +70,59 @@ function write(step: SilenceStep, writer: StepWriter): Milliseconds {
   writer.phase('free', 0, null, '', from, end);
   writer.until(end);
   const said = (text: string): Milliseconds => lineMilliseconds(text, voice);
-  const line = (
-    part: 'openingLine' | 'reassuranceLine' | 'callBackLine',
+  const placed = (
+    name: string,
+    source: TextPlace,
+    text: string,
     start: Milliseconds,
     due: Milliseconds,
-    number = '',
-  ): void => {
-    if (said(step[part]) === 0) return;
-    const text = writer.filled(step[part], { at: start, turn: null, rounds: 0 });
-    writer.line({ name: `${part}${number}`, text, source: { part }, start, motion: start, due, holdsNext: true });
+  ): PlacedLine => {
+    const words = writer.filled(text, { at: start, turn: null, rounds: 0 });
+    return { name, text: words, source, start, motion: start, due, holdsNext: true };
   };
   const callBackSaid = said(step.callBackLine);
   const callBack = callBackSaid === 0 ? end : end - callBackSaid - toMilliseconds(step.callBackLeadSeconds);
-  line('openingLine', from, callBack);
-  const every = toMilliseconds(step.reassuranceEverySeconds);
-  const reassurance = said(step.reassuranceLine);
-  if (reassurance > 0) {
-    const begun = from + said(step.openingLine);
-    for (let count = 1; begun + count * every + reassurance + REASSURANCE_GAP <= callBack; count++) {
-      line('reassuranceLine', begun + count * every, callBack, `.${count}`);
-    }
-  }
-  line('callBackLine', callBack, end);
+  const begun = from + said(step.openingLine);
+  const lines: PlacedLine[] = [];
+  if (begun > from) lines.push(placed('openingLine', { part: 'openingLine' }, step.openingLine, from, callBack));
+  const over = guidance(step, voice, begun, callBack);
+  for (const { line, start } of over)
+    lines.push(placed(line.id, { part: 'during', lineId: line.id }, line.text, start, callBack));
+  reassurances(step, voice, begun, callBack, over).forEach((start, at) => {
+    lines.push(placed(`reassuranceLine.${at + 1}`, { part: 'reassuranceLine' }, step.reassuranceLine, start, callBack));
+  });
+  if (callBackSaid > 0) lines.push(placed('callBackLine', { part: 'callBackLine' }, step.callBackLine, callBack, end));
+  for (const line of lines.sort((a, b) => a.start - b.start)) writer.line(line);
   return 0;
+}
+
+/** What is said over it, from its opening to its call back. */
+function guidance(step: SilenceStep, voice: PlanVoice, from: Milliseconds, to: Milliseconds): SpreadLine[] {
+  const wanted = duringOn(step.during, 0, 1).map((line) => ({
+    line,
+    length: lineMilliseconds(line.text, voice),
+    at: wantedOver(line, from),
+  }));
+  return spread(wanted, from, to);
+}
+
+/** When it is said again that nobody is left alone: every so often, but not close to anything else that is said. */
+function reassurances(
+  step: SilenceStep,
+  voice: PlanVoice,
+  from: Milliseconds,
+  to: Milliseconds,
+  over: readonly SpreadLine[],
+): Milliseconds[] {
+  const said = lineMilliseconds(step.reassuranceLine, voice);
+  const every = toMilliseconds(step.reassuranceEverySeconds);
+  const starts: Milliseconds[] = [];
+  if (said === 0) return starts;
+  for (let start = from + every; start + said + REASSURANCE_GAP <= to; start += every) {
+    const close = over.some((line) => start < line.start + line.length + REASSURANCE_GAP && line.start < start + said + REASSURANCE_GAP); // prettier-ignore
+    if (!close) starts.push(start);
+  }
+  return starts;
 }
 
 const text = textSetting<SilenceStep>();
@@ -87,15 +130,20 @@ const text = textSetting<SilenceStep>();
 export const silence: StepContract<SilenceStep> = {
   make: (newId, name) => makeSilence(newId, name || NEW_NAMES.silence, {}),
   blank: (newId, name) => makeSilence(newId, name, {}),
-  withNewIds: (_, step) => step,
-  check: (step, at) => boundsInOrder(`${at}.minSeconds`, step.minSeconds, step.maxSeconds),
-  mostCues: () => 2,
+  withNewIds: (newId, step) => ({ ...step, during: step.during.map((line) => ({ ...line, id: newId() })) }),
+  mirrored: (step) => ({ ...step, stance: mirrored(step.stance) }),
+  check: (step, at, once) => {
+    step.during.forEach((line, index) => once(line.id, `${at}.during[${index}]`));
+    return boundsInOrder(`${at}.minSeconds`, step.minSeconds, step.maxSeconds);
+  },
+  mostCues: (step) => step.during.length + 2,
   milliseconds: (step, { voice }) => silenceMilliseconds(step, voice),
   counted: () => null,
   write,
   tokens: () => NO_TOKENS,
   changedTexts: (step, change) => ({
     openingLine: change(step.openingLine, { part: 'openingLine' }),
+    during: changedDuring(step.during, change),
     reassuranceLine: change(step.reassuranceLine, { part: 'reassuranceLine' }),
     callBackLine: change(step.callBackLine, { part: 'callBackLine' }),
   }),
@@ -137,7 +185,7 @@ export const silence: StepContract<SilenceStep> = {
     numbersSetting('call back before the end', ['callBackLeadSeconds'], ([seconds]) => `${seconds} s`),
     ...accompanyingSettings<SilenceStep>(),
   ],
-  body: () => [],
+  body: (step) => step.during.map(duringText),
   withLine: (step, line) => {
     if (step.openingLine.trim() === '') return { ...step, openingLine: line.text };
     return step.callBackLine.trim() === '' ? { ...step, callBackLine: line.text } : null;

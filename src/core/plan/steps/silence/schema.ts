@@ -1,5 +1,5 @@
-import { oneOf, oneOfOrNone, shape, text, within, boolean, type Stored } from '@/core/document';
-import { STANCES } from '@/core/movement';
+import { list, oneOf, oneOfOrNone, shape, text, within, boolean, type Stored } from '@/core/document';
+import { duringLineSchema, STANCES } from '@/core/movement';
 import { LIMITS } from '../../limits';
 import { accompanyingFields, choiceFields, namedFields } from '../common';
 
@@ -18,6 +18,8 @@ export const silenceSchema = shape({
   eyesClosed: boolean(),
   /** Said at its start. */
   openingLine: text(LIMITS.lineCharacters),
+  /** Said over it, in this order, with room between. */
+  during: list(duringLineSchema, LIMITS.spokenLines),
   /** Said again and again in the middle of it, so that nobody feels left alone; may be empty. */
   reassuranceLine: text(LIMITS.lineCharacters),
   /** From the start of one reassurance to the start of the next. */

@@ -1,12 +1,13 @@
 import type { NewId } from '@/core/document';
-import { spokenLines } from '@/core/movement';
-import { toMilliseconds, type Milliseconds } from '@/core/units';
+import { spokenLines, type SpokenLine } from '@/core/movement';
+import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
 import { NEW_NAMES } from '@/core/words';
 import { boundsInOrder } from '../bounds';
 import { ALONE } from '../companions';
 import { NO_TOKENS, type StepContract } from '../contract';
-import { accompanyingSettings, numbersSetting, spokenText } from '../settings';
+import { accompanyingSettings, numbersSetting, spokenText, timesInWords } from '../settings';
 import { lineMilliseconds, spokenMilliseconds, withLastPause } from '../speech';
+import { TIME_FIELDS, timeStretch, timeWish } from '../timed';
 import type { PlanVoice } from '../../voice';
 import type { TalkStep } from './schema';
 
@@ -19,6 +20,11 @@ export function makeTalk(newId: NewId, name: string, texts: readonly (string | r
     tempo: 1,
     minTempo: 1,
     maxTempo: 1,
+    timed: false,
+    seconds: 60,
+    preferredSeconds: 60,
+    minSeconds: 45,
+    maxSeconds: 90,
     caution: false,
     ...ALONE,
   };
@@ -29,18 +35,33 @@ function plainMilliseconds(step: TalkStep, voice: PlanVoice): Milliseconds {
   return spokenMilliseconds(step.lines, voice);
 }
 
-/** A talk at its tempo. */
+/** A talk at its tempo, or with the time it has. */
 function talkMilliseconds(step: TalkStep, voice: PlanVoice): Milliseconds {
-  return Math.round(plainMilliseconds(step, voice) * step.tempo);
+  const plain = plainMilliseconds(step, voice);
+  return step.timed ? Math.max(plain, toMilliseconds(step.seconds)) : Math.round(plain * step.tempo);
+}
+
+/** Each line and its length with the silence behind it: where the talk has a time, that is longer by what is left. */
+function timedLines(step: TalkStep, voice: PlanVoice): { readonly line: SpokenLine; readonly length: Milliseconds }[] {
+  const { lines, timed } = step;
+  const left = timed ? talkMilliseconds(step, voice) - plainMilliseconds(step, voice) : 0;
+  return lines.map((line, at) => {
+    const share = Math.round((left * (at + 1)) / lines.length) - Math.round((left * at) / lines.length);
+    return { line, length: lineMilliseconds(line.text, voice) + toMilliseconds(line.pauseSeconds) + share };
+  });
 }
 
 export const talk: StepContract<TalkStep> = {
   make: (newId, name) => makeTalk(newId, name || NEW_NAMES.talk, ['']),
   blank: (newId, name) => makeTalk(newId, name, []),
+  mirrored: (step) => step,
   withNewIds: (newId, step) => ({ ...step, lines: step.lines.map((line) => ({ ...line, id: newId() })) }),
   check: (step, at, once) => {
     step.lines.forEach((line, index) => once(line.id, `${at}.lines[${index}]`));
-    return boundsInOrder(`${at}.minTempo`, step.minTempo, step.maxTempo);
+    return [
+      ...boundsInOrder(`${at}.minTempo`, step.minTempo, step.maxTempo),
+      ...boundsInOrder(`${at}.minSeconds`, step.minSeconds, step.maxSeconds),
+    ];
   },
   mostCues: (step) => step.lines.length,
   milliseconds: (step, { voice }) => talkMilliseconds(step, voice),
@@ -48,16 +69,15 @@ export const talk: StepContract<TalkStep> = {
   /** Lines one after the other; their borders are rounded from the start, so that the whole is exact at any tempo. */
   write: (step, writer) => {
     const { voice } = writer.tempo;
-    const { tempo } = step;
+    const tempo = step.timed ? 1 : step.tempo;
     const begun = writer.now;
     let plain = 0;
-    for (const line of step.lines) {
-      const said = lineMilliseconds(line.text, voice);
-      plain += said + toMilliseconds(line.pauseSeconds);
+    for (const { line, length: whole } of timedLines(step, voice)) {
+      plain += whole;
       const start = writer.now;
       const length = begun + Math.round(plain * tempo) - start;
       if (length > 0) writer.spoken(length, '');
-      if (said === 0) continue;
+      if (lineMilliseconds(line.text, voice) === 0) continue;
       writer.line({
         name: line.id,
         text: writer.filled(line.text, { at: start, turn: null, rounds: 0 }),
@@ -69,6 +89,9 @@ export const talk: StepContract<TalkStep> = {
         tempo,
       });
     }
+    // A time for words that are not written yet.
+    const left = begun + talkMilliseconds(step, voice) - writer.now;
+    if (step.timed && left > 0) writer.spoken(left, '');
     return 0;
   },
   tokens: () => NO_TOKENS,
@@ -77,25 +100,33 @@ export const talk: StepContract<TalkStep> = {
   }),
   isSaid: () => true,
   wordFields: [],
-  amountFields: [],
-  wish: (step) => ({
-    what: 'tempo',
-    value: step.tempo,
-    preferred: 1,
-    min: step.minTempo,
-    max: step.maxTempo,
-    multiple: 1,
-    fields: { value: 'tempo', min: 'minTempo', max: 'maxTempo' },
-  }),
+  amountFields: ['timed', ...TIME_FIELDS],
+  wish: (step) =>
+    step.timed
+      ? timeWish(step)
+      : {
+          what: 'tempo',
+          value: step.tempo,
+          preferred: 1,
+          min: step.minTempo,
+          max: step.maxTempo,
+          multiple: 1,
+          fields: { value: 'tempo', min: 'minTempo', max: 'maxTempo' },
+        },
   parts: (step, voice, stays) => {
     const plain = plainMilliseconds(step, voice);
+    if (step.timed) {
+      if (stays) return { fixed: talkMilliseconds(step, voice), stretch: null };
+      return { fixed: 0, stretch: timeStretch(step, 'talk', plain) };
+    }
     const rigid = step.minTempo === step.tempo && step.maxTempo === step.tempo;
     if (stays || plain === 0 || rigid) return { fixed: talkMilliseconds(step, voice), stretch: null };
     const min = Math.ceil(plain * step.minTempo);
     const max = Math.floor(plain * step.maxTempo);
     return { fixed: 0, stretch: { of: 'talk', min, preferred: plain, max } };
   },
-  stretched: (step, length, voice) => ({ tempo: length / plainMilliseconds(step, voice) }),
+  stretched: (step, length, voice) =>
+    step.timed ? { seconds: toSeconds(length) } : { tempo: length / plainMilliseconds(step, voice) },
   stances: () => ({ start: null, end: null }),
   onlyLeads: false,
   isChapter: false,
@@ -103,6 +134,12 @@ export const talk: StepContract<TalkStep> = {
   always: (step) => step.caution,
   settings: [
     numbersSetting('tempo', ['tempo', 'minTempo', 'maxTempo'], ([now, min, max]) => `${now}, ${min} to ${max}`),
+    {
+      key: 'timed',
+      write: (step) => (step.timed ? 'yes' : 'no'),
+      read: (value) => ({ timed: /^yes/i.test(value) }),
+    },
+    numbersSetting('time', TIME_FIELDS, timesInWords),
     {
       key: 'caution',
       write: (step) => (step.caution ? 'yes' : 'no'),

@@ -10,6 +10,12 @@ export const talkSchema = shape({
   ...choiceFields,
   ...accompanyingFields,
   lines: list(spokenLineSchema, LIMITS.spokenLines),
+  /** It has a time of its own, in seconds: its silences are longer than written where that is more than its words take. */
+  timed: boolean(),
+  seconds: within(LIMITS.countedSeconds),
+  preferredSeconds: within(LIMITS.countedSeconds),
+  minSeconds: within(LIMITS.countedSeconds),
+  maxSeconds: within(LIMITS.countedSeconds),
   /** Time its words and pauses take over the voice's own, as fitted: 1.1 is said a tenth slower. */
   tempo: within(LIMITS.tempo),
   minTempo: within(LIMITS.tempo),

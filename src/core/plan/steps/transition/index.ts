@@ -1,4 +1,5 @@
 import type { NewId } from '@/core/document';
+import { mirrored } from '@/core/movement';
 import { toMilliseconds, type Milliseconds } from '@/core/units';
 import { NEW_NAMES } from '@/core/words';
 import { ALONE } from '../companions';
@@ -26,6 +27,7 @@ export const transition: StepContract<TransitionStep> = {
   make: (newId, name) => makeTransition(newId, name || NEW_NAMES.transition, 5, ''),
   blank: (newId, name) => makeTransition(newId, name, 5, ''),
   withNewIds: (_, step) => step,
+  mirrored: (step) => ({ ...step, stance: mirrored(step.stance) }),
   check: () => [],
   mostCues: () => 2,
   milliseconds: (step, { voice }) => transitionMilliseconds(step, voice),
