@@ -3,6 +3,7 @@ import { makePhase } from '@/core/movement';
 import { makeLength, makeSilence, makeSection, makeTalk, makeTransition } from '@/core/plan';
 import { eightSections } from '@/templates';
 import * as movements from './movements';
+import { lowWaterTalk, twoMoorings } from './spoken-through';
 import { demoClass, stanceLines, welcomeLines, type DemoClass } from './outline';
 
 /** Changes of feet that are left out with the movement they lead to. */
@@ -343,5 +344,14 @@ function eightSectionSet(): DemoClass {
 
 /** The invented classes of the harbour studio, in the order of the list. */
 export function demoClasses(): DemoClass[] {
-  return [beforeTheFirstFerry(), netMendersBreak(), eveningEbb(), stormDayIndoors(), thursdayLive(), eightSectionSet()];
+  return [
+    beforeTheFirstFerry(),
+    netMendersBreak(),
+    eveningEbb(),
+    stormDayIndoors(),
+    thursdayLive(),
+    eightSectionSet(),
+    lowWaterTalk(),
+    twoMoorings(),
+  ];
 }

@@ -122,6 +122,7 @@ export const PRESET_WORDS: Readonly<Record<PresetId, string>> = {
   'four-breaths': 'Four breaths, a long exhale in the middle',
   'natural-belly': 'Natural belly',
   'reversed-belly': 'Reversed belly',
+  'own-breath': 'Natural breath, 6 s a round',
 };
 
 /** A remark on a breath pattern, with where its threshold comes from. */

@@ -25,7 +25,7 @@ const storm = keep('storm.json', calm('demo', 'storm-day-indoors').out);
 
 describe('./calm', () => {
   it('lists and prints the demo classes, which are valid', () => {
-    expect(calm('demo').out.split('\n').filter(Boolean).length).toBe(6);
+    expect(calm('demo').out.split('\n').filter(Boolean).length).toBe(8);
     expect(JSON.parse(calm('validate', ferry).out)).toMatchObject({ valid: true, title: 'Before the First Ferry' });
   });
 

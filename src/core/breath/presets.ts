@@ -21,6 +21,7 @@ export const PRESET_IDS = [
   'four-breaths',
   'natural-belly',
   'reversed-belly',
+  'own-breath',
 ] as const;
 export type PresetId = (typeof PRESET_IDS)[number];
 
@@ -66,4 +67,5 @@ export const PRESETS: readonly PatternPreset[] = [
     id: 'reversed-belly',
     phases: [phase('inhale', { action: 'belly draws in' }), phase('exhale', { action: 'belly lets go' })],
   },
+  { id: 'own-breath', phases: [phase('free', { seconds: 6 })] },
 ];

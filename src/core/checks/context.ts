@@ -59,7 +59,10 @@ export function saidBefore(context: StepContext): string {
 
 /** What is said in a movement from its first counted round on. */
 export function saidDuring(context: StepContext): string {
-  return wordsWhere(context, (part, line) => part === 'phase' || (line !== null && !BEFORE.has(line)));
+  return wordsWhere(
+    context,
+    (part, line) => part === 'phase' || part === 'during' || (line !== null && !BEFORE.has(line)),
+  );
 }
 
 const BEFORE: ReadonlySet<Shortened> = new Set<Shortened>(['naming', 'caution', 'sending']);

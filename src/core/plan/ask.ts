@@ -22,6 +22,12 @@ export function ask(step: Step, value: number): Edit | null {
   });
 }
 
+/** Asks for a time of a movement that has one beside its rounds; `null` where nothing changes. */
+export function askTime(step: MovementStep, seconds: number): Edit | null {
+  const { preferred, min, max } = asked({ min: step.minSeconds, max: step.maxSeconds }, seconds);
+  return setFields(step, { seconds, preferredSeconds: preferred, minSeconds: min, maxSeconds: max });
+}
+
 /** Asks for rounds whatever leads the movement; `null` out of all limits, or where nothing changes. */
 export function askRounds(step: MovementStep, rounds: number, multiple = step.multiple): Edit | null {
   if (!areRounds(rounds)) return null;

@@ -1,11 +1,13 @@
 export type { ClassPlan, Dismissed, Length, LengthPin, PlanPace, Section } from './schema';
 export { FIT_WAYS, type FitWay } from './fit-ways';
+export { areNeighbours, blockEdit, blockOf } from './blocks';
 export { stepsInOrder } from './order';
 export {
   blocksOf,
   findPerformed,
   performedIn,
   performedSteps,
+  secondPassId,
   sourceStepId,
   timesPerformed,
   type PerformedStep,
@@ -13,7 +15,7 @@ export {
 export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
-export { ask, askRounds, breathAsked, roundsAsked } from './ask';
+export { ask, askRounds, askTime, breathAsked, roundsAsked } from './ask';
 export {
   blankStep,
   contractOf,

@@ -27,6 +27,11 @@ export function sourceStepId(stepId: string): string {
   return stepId.endsWith(SECOND) ? stepId.slice(0, -SECOND.length) : stepId;
 }
 
+/** The id under which a step of a block is performed again. */
+export function secondPassId(stepId: string): string {
+  return `${stepId}${SECOND}`;
+}
+
 /** Every step in the order in which it is performed. */
 export function performedSteps(plan: ClassPlan): readonly PerformedStep[] {
   return plan.sections.flatMap((section) => performedIn(section));
@@ -69,7 +74,7 @@ const seconds = new WeakMap<Step, Step>();
 function secondPass(step: Step): Step {
   let turned = seconds.get(step);
   if (!turned) {
-    turned = { ...contractOf(step).mirrored(step), id: `${step.id}${SECOND}` };
+    turned = { ...contractOf(step).mirrored(step), id: secondPassId(step.id) };
     seconds.set(step, turned);
   }
   return turned;

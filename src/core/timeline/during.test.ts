@@ -214,7 +214,7 @@ describe('a silence with guidance', () => {
 });
 
 describe('a talk with a time of its own', () => {
-  it('takes it, its silences longer than written, and never less than its words', () => {
+  it('takes it, and never less than its words', () => {
     const talk = {
       ...makeTalk(newId, 'Welcome', [
         ['Good morning.', 1],

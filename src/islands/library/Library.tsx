@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import type { LibraryEntry } from '@/api/movements';
-import { makeContent, makeLibraryMovement, type MovementFilter } from '@/core/movement';
+import { asksRounds, makeContent, makeLibraryMovement, type MovementFilter } from '@/core/movement';
 import { itemAt, formatClock } from '@/core/units';
 import { CAUTION_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from '@/messages/movement';
 import { AppHead } from '@/ui/layout/AppHead';
@@ -178,7 +178,7 @@ function MovementList({ entries, openId, store }: ListProps) {
                   <span className="quiet-ink block truncate text-sm">{aboutEntry(itemAt(entries, index))}</span>
                 </span>
                 <span className="shrink-0 text-sm">
-                  {summary.pacedBy === 'breath'
+                  {asksRounds(summary.pacedBy)
                     ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'together' ? '' : ' per side'}`
                     : formatClock(summary.seconds)}
                 </span>

@@ -1,12 +1,14 @@
 import { Archive, ArchiveRestore, Copy, Trash2, Redo2, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
 import {
+  asksRounds,
   copyContent,
-  PACINGS,
+  type Movement,
   MOVEMENT_LIMITS as LIMITS,
+  PACINGS,
   SECTION_ROLES,
   SIDE_PLANS,
-  type Movement,
+  sideCount,
 } from '@/core/movement';
 import { issueText } from '@/messages/issues';
 import { PACING_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
@@ -66,17 +68,18 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
         options={PACINGS.map((value) => ({ value, label: PACING_WORDS[value] }))}
         onChange={(value) => set('pacedBy', value)}
       />
-      {movement.pacedBy === 'breath' ? (
+      {asksRounds(movement.pacedBy) && (
         <NumberField
-          label={movement.sides === 'together' ? 'Preferred rounds' : 'Preferred rounds per side'}
+          label={sideCount(movement.sides) === 1 ? 'Preferred rounds' : 'Preferred rounds per side'}
           value={movement.preferredRounds}
           min={1}
           max={LIMITS.rounds}
           onChange={(value) => set('preferredRounds', value)}
         />
-      ) : (
+      )}
+      {movement.pacedBy !== 'breath' && (
         <ClockField
-          label="Preferred time"
+          label={movement.pacedBy === 'breath-then-own-pace' ? 'Then at own pace for' : 'Preferred time'}
           seconds={movement.preferredSeconds}
           {...LIMITS.countedSeconds}
           onChange={(value) => set('preferredSeconds', value)}

@@ -8,6 +8,8 @@ import {
   type MovementContent,
   type Stance,
 } from '@/core/movement';
+import { BELLIES, BREATH_WAYS, OUT_BREATHS } from '@/core/words';
+import { BELLY_WORDS, BREATH_WAY_WORDS, OUT_BREATH_WORDS } from '@/messages/teaching-style';
 import { CAUTION_WORDS, PRIORITY_WORDS, STANCE_WORDS } from '@/messages/movement';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
@@ -45,6 +47,7 @@ export function AboutFields({ movement, set }: Props) {
         options={PRIORITIES.map((value) => ({ value, label: PRIORITY_WORDS[value] }))}
         onChange={(value) => set('priority', value)}
       />
+      <Breathes movement={movement} set={set} />
       <Levels movement={movement} set={set} />
       <fieldset className="my-2">
         <legend className="font-semibold">Cautions</legend>
@@ -109,6 +112,34 @@ function Cautions({
       </div>
     );
   });
+}
+
+/** How it breathes, where that is not as the class does. */
+function Breathes({ movement, set }: Props) {
+  const asClass = { value: 'class' as const, label: 'as the class does' };
+  return (
+    <fieldset className="my-2">
+      <legend className="font-semibold">Breath</legend>
+      <Choice
+        label="Nose or mouth"
+        value={movement.breathWay ?? 'class'}
+        options={[asClass, ...BREATH_WAYS.map((value) => ({ value, label: BREATH_WAY_WORDS[value] }))]}
+        onChange={(value) => set('breathWay', value === 'class' ? null : value)}
+      />
+      <Choice
+        label="Belly"
+        value={movement.belly ?? 'class'}
+        options={[asClass, ...BELLIES.map((value) => ({ value, label: BELLY_WORDS[value] }))]}
+        onChange={(value) => set('belly', value === 'class' ? null : value)}
+      />
+      <Choice
+        label="Exhale"
+        value={movement.outBreath ?? 'class'}
+        options={[asClass, ...OUT_BREATHS.map((value) => ({ value, label: OUT_BREATH_WORDS[value] }))]}
+        onChange={(value) => set('outBreath', value === 'class' ? null : value)}
+      />
+    </fieldset>
+  );
 }
 
 function Levels({ movement, set }: Props) {

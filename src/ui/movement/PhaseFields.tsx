@@ -94,6 +94,29 @@ export function PhaseFields({ phase, place, seconds, breathSeconds, onChange }: 
           onChange={(leadSeconds) => onChange({ leadSeconds })}
         />
       )}
+      <div className="grid grid-cols-2 gap-2">
+        <NumberField
+          label="From round"
+          value={phase.fromRound}
+          min={1}
+          max={phase.toRound ?? LIMITS.rounds}
+          onChange={(fromRound) => onChange({ fromRound })}
+        />
+        <CheckBox
+          label="Ends before the last"
+          checked={phase.toRound !== null}
+          onChange={(ends) => onChange({ toRound: ends ? phase.fromRound : null })}
+        />
+      </div>
+      {phase.toRound !== null && (
+        <NumberField
+          label="To round"
+          value={phase.toRound}
+          min={phase.fromRound}
+          max={LIMITS.rounds}
+          onChange={(toRound) => onChange({ toRound })}
+        />
+      )}
     </div>
   );
 }

@@ -13,6 +13,8 @@ export const lastUnannounced: StepCheck = {
   find: (context, plan) => {
     const { step, cues, timed } = context;
     if (!isMovement(context) || !isCounted(context.step.pacedBy) || timed.rounds < 2) return [];
+    // Rounds that go on at everybody's own pace have no last one.
+    if (context.step.pacedBy === 'breath-then-own-pace') return [];
     if ((context.step.counting ?? plan.style.counting) === 'none') return [];
     const told = cues.some(
       (cue) => cue.round === timed.rounds && (cue.announced !== '' || LAST.test(cue.text.toLowerCase())),

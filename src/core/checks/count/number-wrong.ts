@@ -1,6 +1,6 @@
 import { isCounted } from '@/core/movement';
 import { itemAt } from '@/core/units';
-import { changeTexts, lineAt, placeName, type StepText } from '@/core/plan';
+import { changeTexts, lineAt, placeName, type MovementStep, type StepText } from '@/core/plan';
 import { A_NUMBER, numberOf } from '../language';
 import { fixBy, isMovement, type MovementContext, type StepCheck } from '../model';
 
@@ -43,8 +43,20 @@ interface Wrong {
   readonly planned: number;
 }
 
+/** How many rounds are left where a line is said; `null` where it is said on several, or on none. */
+function leftAt(step: MovementStep, place: StepText['place']): number | null {
+  if (place.part === 'during') {
+    const line = step.during.find(({ id }) => id === place.lineId);
+    return line?.on === 'last' ? line.number : null;
+  }
+  // What calls people back from their own pace counts nothing.
+  if (step.pacedBy === 'breath-then-own-pace') return null;
+  const line = lineAt(place);
+  return line === 'lastRound' ? 1 : line === 'roundsLeft' ? 2 : null;
+}
+
 /** What is written and is wrong in a text: rounds anywhere, rounds left in a line that is said on one round alone. */
-function wrongIn({ text, place }: StepText, { timed }: MovementContext): Wrong | null {
+function wrongIn({ text, place }: StepText, { step, timed }: MovementContext): Wrong | null {
   const rounds = ROUNDS.exec(text);
   const said = rounds && numberOf(itemAt(rounds, 1));
   // "Last one each side" and "four breaths to one round" count nothing.
@@ -54,8 +66,7 @@ function wrongIn({ text, place }: StepText, { timed }: MovementContext): Wrong |
   const more = MORE.exec(text);
   const left = more && numberOf(itemAt(more, 1));
   if (!more || left === null) return null;
-  const line = lineAt(place);
-  const planned = line === 'lastRound' ? 1 : line === 'roundsLeft' ? 2 : null;
+  const planned = leftAt(step, place);
   return planned === null || planned === left
     ? null
     : { written: itemAt(more, 1), token: '{rounds left}', said: left, planned };

@@ -1,3 +1,4 @@
+import type { MovementStep } from '@/core/plan';
 import { isCounted } from '@/core/movement';
 import { itemAt } from '@/core/units';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
@@ -12,7 +13,7 @@ export const paceJump: ClassCheck = {
   gravity: 'should',
   of: 'class',
   find: ({ steps }) => {
-    const led = steps.filter((one): one is MovementContext => isMovement(one) && isCounted(one.step.pacedBy));
+    const led = steps.filter((one): one is MovementContext => isMovement(one) && isBreathed(one.step));
     return led.flatMap((context, at) => {
       if (at === 0) return [];
       const [before, now] = [itemAt(led, at - 1).timed.breathSeconds, context.timed.breathSeconds];
@@ -21,3 +22,8 @@ export const paceJump: ClassCheck = {
     });
   },
 };
+
+/** Whether the breath leads it: rounds at a natural breath jump from nothing. */
+function isBreathed({ pacedBy, pattern }: MovementStep): boolean {
+  return isCounted(pacedBy) && pattern.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
+}

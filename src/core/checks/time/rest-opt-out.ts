@@ -1,6 +1,6 @@
 import { plainWords, OPT_OUT } from '../language';
-import { saidBefore } from '../context';
-import { isMovement, type ClassCheck } from '../model';
+import { saidBefore, saidDuring } from '../context';
+import { type ClassCheck, isMovement, type MovementContext } from '../model';
 import { addToCaution } from '../fixes';
 
 /** A breath rests, and nobody was told that the rest may be left out. One finding, at the first such movement. */
@@ -13,7 +13,7 @@ export const restOptOut: ClassCheck = {
     const own = plainWords(plan.style.holdLine);
     let said = false;
     for (const context of steps) {
-      const words = isMovement(context) ? saidBefore(context) : context.said;
+      const words = isMovement(context) ? wordsBeforeHold(context) : context.said;
       said ||= OPT_OUT.test(words) || (own !== '' && plainWords(words).includes(own));
       if (said) return [];
       if (!isMovement(context) || !context.step.pattern.some(({ kind }) => kind === 'hold')) continue;
@@ -22,3 +22,9 @@ export const restOptOut: ClassCheck = {
     return [];
   },
 };
+
+/** What is said before the first hold: where that joins on a later round, also what is said over the rounds. */
+function wordsBeforeHold(context: MovementContext): string {
+  const later = context.step.pattern.every(({ kind, fromRound }) => kind !== 'hold' || fromRound > 1);
+  return later ? `${saidBefore(context)} ${saidDuring(context)}` : saidBefore(context);
+}

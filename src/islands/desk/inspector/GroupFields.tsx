@@ -1,6 +1,28 @@
-import { copyStep, findStep, skipEdit, type Edit } from '@/core/plan';
+import { areNeighbours, blockEdit, copyStep, findStep, skipEdit, type Edit, type Step } from '@/core/plan';
+import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { useDesk, useDeskStore } from '../use-desk';
+
+/** Neighbours as one block that is done again on the other side. */
+function BothSides({ steps }: { readonly steps: readonly Step[] }) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  const block = steps[0]?.blockId ?? null;
+  const isBlock = block !== null && steps.every(({ blockId }) => blockId === block);
+  const fits = areNeighbours(plan, steps.map(({ id }) => id)); // prettier-ignore
+  return (
+    <CheckBox
+      label="Do all of this again on the other side"
+      title={fits ? undefined : 'Only steps that follow each other in one section'}
+      checked={isBlock}
+      disabled={!fits}
+      onChange={(on) => {
+        const edit = blockEdit(steps, on ? crypto.randomUUID() : null);
+        if (edit) desk.edit(edit);
+      }}
+    />
+  );
+}
 
 /** What can be done with several steps chosen at once. */
 export function GroupFields() {
@@ -51,6 +73,7 @@ export function GroupFields() {
           if (sectionId !== '') moveTo(sectionId);
         }}
       />
+      <BothSides steps={found.map(({ step }) => step)} />
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm" onClick={duplicate}>
           Duplicate

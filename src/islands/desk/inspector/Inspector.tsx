@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, Copy, Trash2 } from 'lucide-react';
-import { copyStep, findStep, isMovement, LIMITS, setStep, type Edit, type Step } from '@/core/plan';
+import { blockEdit, blockOf, copyStep, findStep, isMovement, LIMITS, setStep, type Edit, type Step } from '@/core/plan';
 import type { TimedStep } from '@/core/timeline';
 import { formatClock } from '@/core/units';
 import { TextField } from '@/ui/parts/TextField';
@@ -36,10 +36,34 @@ export function Inspector({ onWords }: { readonly onWords: () => void }) {
         The whole class
       </button>
       <StepHead step={step} timed={timed} set={set} />
+      <BlockNotice step={step} />
       {isMovement(step) && <LibraryNotice key={`library ${step.id}`} step={step} />}
       <KindFields key={step.id} step={step} timed={timed} />
       <ShortLengthFields step={step} />
     </aside>
+  );
+}
+
+/** That the step is part of a block, and the way out of it. */
+function BlockNotice({ step }: { readonly step: Step }) {
+  const desk = useDeskStore();
+  const plan = useDesk((state) => state.plan);
+  if (step.blockId === null) return null;
+  const others = blockOf(plan, step).filter(({ id }) => id !== step.id);
+  const dissolve = (): void => {
+    const edit = blockEdit([step, ...others], null);
+    if (edit) desk.edit(edit);
+  };
+  return (
+    <p className="bg-base-200 my-2 flex items-center justify-between gap-2 rounded p-2 text-sm">
+      <span>
+        Done again on the other side
+        {others.length > 0 && `, together with ${others.map(({ name }) => name).join(', ')}`}.
+      </span>
+      <button type="button" className="btn btn-xs" onClick={dissolve}>
+        Once only
+      </button>
+    </p>
   );
 }
 

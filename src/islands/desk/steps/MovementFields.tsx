@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { PACINGS, SIDE_PLANS } from '@/core/movement';
-import { INTROS, LIMITS, VIEWS, type MovementStep } from '@/core/plan';
+import { asksRounds, isCounted, PACINGS, SIDE_PLANS, sideCount, stretchCount } from '@/core/movement';
+import { askTime, INTROS, LIMITS, VIEWS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { INTRO_WORDS, PACING_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
@@ -16,7 +16,7 @@ import { WordFields } from '@/ui/movement/WordFields';
 import { FitWords } from '../words/FitWords';
 import type { SetStepField } from '../inspector/set-field';
 import { useAskFor } from './use-ask-for';
-import { useDesk } from '../use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
 
 interface Props {
   readonly step: MovementStep;
@@ -39,7 +39,7 @@ export function MovementFields({ step, timed, set }: Props) {
       <Counts step={step} timed={timed} />
       <CountBounds movement={step} set={set} />
       <CheckBox
-        label={step.pacedBy === 'breath' ? 'Pin these rounds' : 'Pin this time'}
+        label={asksRounds(step.pacedBy) ? 'Pin these rounds' : 'Pin this time'}
         checked={step.pinned}
         onChange={(pinned) => set('pinned', pinned)}
       />
@@ -91,11 +91,13 @@ export function MovementFields({ step, timed, set }: Props) {
           onChange={(value) => set('inhaleShare', value / 100)}
         />
       )}
-      <PatternEditor
-        pattern={step.pattern}
-        pace={{ breathSeconds, inhaleShare }}
-        onChange={(pattern) => set('pattern', pattern)}
-      />
+      {isCounted(step.pacedBy) && (
+        <PatternEditor
+          pattern={step.pattern}
+          pace={{ breathSeconds, inhaleShare }}
+          onChange={(pattern) => set('pattern', pattern)}
+        />
+      )}
       <Choice
         label="Camera view"
         value={step.view}
@@ -131,18 +133,25 @@ function About({ step, set }: { readonly step: MovementStep; readonly set: SetSt
   );
 }
 
+function timeLabel({ pacedBy, sides }: MovementStep, rounds: string): string {
+  if (pacedBy === 'clock') return `Time, in whole rounds: ${rounds}`;
+  const both = stretchCount(sides) > 1 ? ', all sides together' : '';
+  return pacedBy === 'held' ? `Held for${both}` : `Time at own pace${both}`;
+}
+
 /** Rounds or time as they stand, and what one more or one fewer would do to the class. */
 function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: TimedStep }) {
+  const desk = useDeskStore();
   const askFor = useAskFor(step);
   const share = useDesk((state) => sharePercent(state.timeline, timed));
-  const each = step.sides === 'together' ? '' : ' each side';
+  const each = sideCount(step.sides) === 1 ? '' : ' each side';
   const change = formatDifference(moreRoundsSeconds(step, timed));
   const unit = step.multiple === 1 ? 'round' : `${step.multiple} rounds`;
-  if (step.pacedBy !== 'breath') {
+  if (!asksRounds(step.pacedBy)) {
     return (
       <>
         <ClockField
-          label={step.pacedBy === 'clock' ? `Time, in whole rounds: ${timed.rounds}${each}` : 'Time at own pace'}
+          label={timeLabel(step, `${timed.rounds}${each}`)}
           seconds={step.seconds}
           {...LIMITS.countedSeconds}
           onChange={(seconds) => askFor(seconds)}
@@ -157,7 +166,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
   return (
     <>
       <Counter
-        label={step.sides === 'together' ? 'Rounds' : 'Rounds per side'}
+        label={each === '' ? 'Rounds' : 'Rounds per side'}
         value={step.rounds}
         min={1}
         max={LIMITS.rounds}
@@ -168,6 +177,17 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
         One {unit} more{each}: {change}
         {step.rounds > step.multiple && `; fewer: −${change.slice(1)}`}. {share} % of the class.
       </p>
+      {step.pacedBy === 'breath-then-own-pace' && (
+        <ClockField
+          label="Then at own pace for"
+          seconds={step.seconds}
+          {...LIMITS.countedSeconds}
+          onChange={(seconds) => {
+            const edit = askTime(step, seconds);
+            if (edit) desk.edit(edit, `${step.id} time`);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -3,6 +3,7 @@ import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
+import { DuringLines } from '@/ui/movement/DuringLines';
 import { StanceChoice } from '@/ui/movement/AboutFields';
 import type { SetStepField } from '../inspector/set-field';
 import { useAskFor } from './use-ask-for';
@@ -39,6 +40,13 @@ export function SilenceFields({ step, set }: { readonly step: SilenceStep; reado
         value={step.openingLine}
         max={LIMITS.lineCharacters}
         onChange={(value) => set('openingLine', value)}
+      />
+      <DuringLines
+        title="While it lasts"
+        led={false}
+        sided={false}
+        lines={step.during}
+        onChange={(during) => set('during', during)}
       />
       <TextField
         label="Reassurance, repeated"

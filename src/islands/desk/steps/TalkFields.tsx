@@ -1,11 +1,14 @@
 import { useId, useState } from 'react';
 import { linesOfProse, proseOf } from '@/core/script';
-import { LIMITS, type TalkStep } from '@/core/plan';
+import { LIMITS, setFields, type TalkStep } from '@/core/plan';
+import type { TimedStep } from '@/core/timeline';
 import { tempoWords } from '@/messages/fit';
 import { CheckBox } from '@/ui/parts/CheckBox';
+import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
-import { useDesk } from '../use-desk';
+import { useDesk, useDeskStore } from '../use-desk';
+import { useAskFor } from './use-ask-for';
 import type { SetStepField } from '../inspector/set-field';
 
 /** The talk as running prose, its pauses in brackets; taken over when it is left. */
@@ -66,13 +69,79 @@ function Prose({ step, set }: { readonly step: TalkStep; readonly set: SetStepFi
   );
 }
 
-/** A talk: its lines, and how much slower or quicker the fit may have it said. */
-export function TalkFields({ step, set }: { readonly step: TalkStep; readonly set: SetStepField<TalkStep> }) {
-  const { tempo } = LIMITS;
+interface Fields {
+  readonly step: TalkStep;
+  readonly set: SetStepField<TalkStep>;
+}
+
+/** A talk: its lines, and its time, or how much slower or quicker the fit may have it said. */
+export function TalkFields({ step, timed, set }: Fields & { readonly timed: TimedStep }) {
+  const desk = useDeskStore();
+  const length = timed.endSeconds - timed.startSeconds;
   return (
     <div className="flex flex-col">
       <SpokenLines title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />
       <Prose step={step} set={set} />
+      <CheckBox
+        label="Has a time of its own"
+        title="For words that are not all written down"
+        checked={step.timed}
+        onChange={(timed) => {
+          const edit = setFields(step, { timed, ...(timed ? timeAround(length) : {}) });
+          if (edit) desk.edit(edit);
+        }}
+      />
+      {step.timed ? <TalkTime step={step} set={set} /> : <Tempo step={step} set={set} />}
+      <CheckBox
+        label="Contains a caution: never skipped"
+        checked={step.caution}
+        onChange={(caution) => set('caution', caution)}
+      />
+    </div>
+  );
+}
+
+/** About as long as its words take now, a quarter less to half as much again. */
+function timeAround(seconds: number): Pick<TalkStep, 'seconds' | 'preferredSeconds' | 'minSeconds' | 'maxSeconds'> {
+  const { min, max } = LIMITS.countedSeconds;
+  const within = (value: number): number => Math.min(max, Math.max(min, Math.round(value)));
+  const asked = within(seconds);
+  return { seconds: asked, preferredSeconds: asked, minSeconds: within(asked * 0.75), maxSeconds: within(asked * 1.5) };
+}
+
+/** The time that a talk has, and how far the fit may go from it. */
+function TalkTime({ step, set }: Fields) {
+  const askFor = useAskFor(step);
+  const { min, max } = LIMITS.countedSeconds;
+  return (
+    <>
+      <ClockField label="Time" seconds={step.seconds} min={min} max={max} onChange={askFor} />
+      <div className="grid grid-cols-2 gap-2">
+        <ClockField
+          label="At least"
+          seconds={step.minSeconds}
+          min={min}
+          max={step.maxSeconds}
+          onChange={(value) => set('minSeconds', value)}
+        />
+        <ClockField
+          label="At most"
+          seconds={step.maxSeconds}
+          min={step.minSeconds}
+          max={max}
+          onChange={(value) => set('maxSeconds', value)}
+        />
+      </div>
+      <CheckBox label="Pin this time" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
+    </>
+  );
+}
+
+/** How fast its words are said, and how far the fit may go from it. */
+function Tempo({ step, set }: Fields) {
+  const { tempo } = LIMITS;
+  return (
+    <>
       <h3 className="font-semibold">Tempo: {tempoWords(step.tempo)}</h3>
       <NumberField
         label="May be faster, down to"
@@ -91,11 +160,6 @@ export function TalkFields({ step, set }: { readonly step: TalkStep; readonly se
         onChange={(value) => set('maxTempo', value / 100)}
       />
       <CheckBox label="Pin this tempo" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
-      <CheckBox
-        label="Contains a caution: never skipped"
-        checked={step.caution}
-        onChange={(caution) => set('caution', caution)}
-      />
-    </div>
+    </>
   );
 }

@@ -4,6 +4,7 @@ import { formatClock } from '@/core/units';
 import { SIDE_NAMES } from '@/messages/sides';
 import { TextField } from '@/ui/parts/TextField';
 import { LINE_LIMIT, setSourceText, sourceText } from './cue-text';
+import { emptiedEdit } from './during-edit';
 import type { PlacedCue, StepColumns } from './layout';
 import { useDeskStore } from '../use-desk';
 
@@ -54,6 +55,8 @@ export function CueLine({
             value={sourceText(step, writing)}
             onDone={() => {
               onWrite(false);
+              const emptied = emptiedEdit(step, writing);
+              if (emptied) desk.edit(emptied);
               // Left by a key, the line keeps the focus; left by a press elsewhere, it does not.
               if (byKey.current) requestAnimationFrame(() => button.current?.focus());
               byKey.current = false;
@@ -93,8 +96,13 @@ function timelineSide(side: PlacedCue['cue']['side']): string {
   return SIDE_NAMES[side];
 }
 
+const PART_WORDS: ReadonlyMap<string, string> = new Map([
+  ['teach', 'teach'],
+  ['during', 'over it'],
+]);
+
 /** Beside a cue: which side, which form, and how long saying it takes. */
 function asideOf(cue: PlacedCue['cue'], side: string): string {
-  const form = cue.source.part === 'phase' ? cue.source.form : cue.source.part === 'teach' ? 'teach' : '';
+  const form = cue.source.part === 'phase' ? cue.source.form : (PART_WORDS.get(cue.source.part) ?? '');
   return [side, form, `${(cue.endSeconds - cue.startSeconds).toFixed(1)} s`].filter(Boolean).join(' · ');
 }

@@ -1,13 +1,16 @@
 import { memo, useMemo, useState } from 'react';
-import { formOn, FORMS } from '@/core/movement';
+import { formOn, FORMS, sideCount } from '@/core/movement';
 import { isMovement, LIMITS, setFields, setStep, type CueSource, type MovementStep, type Step } from '@/core/plan';
 import { withForm } from '@/core/script';
 import { roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { Plus } from 'lucide-react';
 import { AddLine } from './AddLine';
 import { BreathLine } from './BreathLine';
 import { CueLine } from './CueLine';
+import { duringEdit } from './during-edit';
 import { layOutStep, stepColumns, type PlacedCue, type PlacedGroup, type StepColumns, type StepLayout } from './layout';
+import { NewLine } from './NewLine';
 import { viewOf } from '../steps';
 import { useDeskStore } from '../use-desk';
 
@@ -128,7 +131,7 @@ function amountOf(step: Step, timed: TimedStep): string {
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   const pinned = step.pinned ? ', pinned' : '';
   if (timed.rounds === 0) return `${length}${pinned}`;
-  const each = isMovement(step) && step.sides !== 'together' ? ' per side' : '';
+  const each = isMovement(step) && sideCount(step.sides) > 1 ? ' per side' : '';
   const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${each}`;
   return `${rounds}${pinned} · ${length}`;
 }
@@ -164,6 +167,7 @@ function OpenStep({ step, timed, timeline, columns, unfolded, onUnfold }: OpenPr
     [step, timed, timeline, columns, unfolded],
   );
   const [writing, setWriting] = useState<Writing | null>(null);
+  const [adding, setAdding] = useState<PlacedGroup | null>(null);
   const placed = withWritten(layout.cues, writing);
   return (
     <div className="relative mt-1" style={{ height: layout.height }}>
@@ -179,8 +183,10 @@ function OpenStep({ step, timed, timeline, columns, unfolded, onUnfold }: OpenPr
           timed={timed}
           left={columns.clock + columns.breath + 14}
           onUnfold={onUnfold}
+          onAdd={() => setAdding(group)}
         />
       ))}
+      {adding && <RoundLine step={step} group={adding} columns={columns} onDone={() => setAdding(null)} />}
       <ol aria-label={`Lines of ${step.name}`}>
         {placed.map((one) => (
           <CueLine
@@ -227,14 +233,27 @@ function RoundMark({
   timed,
   left,
   onUnfold,
+  onAdd,
 }: {
   readonly group: PlacedGroup;
   readonly step: MovementStep;
   readonly timed: TimedStep;
   readonly left: number;
   readonly onUnfold: () => void;
+  readonly onAdd: () => void;
 }) {
-  if (!group.folded) return <RoundForm round={group.firstRound} step={step} top={group.y} left={left} />;
+  if (!group.folded) {
+    return (
+      <RoundForm
+        round={group.firstRound}
+        step={step}
+        top={group.y}
+        left={left}
+        roomy={group.height >= ROOM_FOR_FORM}
+        onAdd={onAdd}
+      />
+    );
+  }
   const words = [...new Set(group.cues.map((cue) => cue.text))].join(' ');
   const count = group.lastRound - group.firstRound + 1;
   return (
@@ -253,15 +272,53 @@ function RoundMark({
   );
 }
 
+/** A round that is lower than this, in pixels, has room for its number alone. */
+const ROOM_FOR_FORM = 48;
+
 interface RoundFormProps {
   readonly round: number;
   readonly step: MovementStep;
   readonly top: number;
   readonly left: number;
+  readonly roomy: boolean;
+  readonly onAdd: () => void;
 }
 
-/** A round's number and, where the words are, which form is said on it; choosing one locks it. */
-function RoundForm({ round, step, top, left }: RoundFormProps) {
+/** A line that is written beside a round: it is said on that round. */
+function RoundLine({
+  step,
+  group,
+  columns,
+  onDone,
+}: {
+  readonly step: Step;
+  readonly group: PlacedGroup;
+  readonly columns: StepColumns;
+  readonly onDone: () => void;
+}) {
+  const desk = useDeskStore();
+  const { firstRound } = group;
+  return (
+    <div
+      className="bg-base-100 absolute z-20 rounded p-1 shadow"
+      style={{ top: group.y, left: columns.clock + columns.breath + columns.round + 16, width: columns.text }}
+      onClick={(event) => event.stopPropagation()}
+    >
+      <NewLine
+        label={`New line of ${step.name}, round ${firstRound}`}
+        placeholder={`Said on round ${firstRound}`}
+        onDone={(said) => {
+          const edit = said === '' ? null : duringEdit(step, said, firstRound);
+          if (edit) desk.edit(edit);
+          onDone();
+        }}
+      />
+    </div>
+  );
+}
+
+/** A round's number, to say something on it, and, where the words are, which form is said on it; choosing one locks it. */
+function RoundForm({ round, step, top, left, roomy, onAdd }: RoundFormProps) {
   const desk = useDeskStore();
   const locked = step.fadePins.includes(round);
   const choose = (value: string): void => {
@@ -279,23 +336,32 @@ function RoundForm({ round, step, top, left }: RoundFormProps) {
   };
   return (
     <span className="absolute flex w-12 flex-col" style={{ top, left }} onClick={(event) => event.stopPropagation()}>
-      <span className="text-sm leading-5 font-semibold" title={`Round ${round}`}>
-        {round}
-      </span>
-      <select
-        className={`hover:bg-base-200 h-6 w-12 cursor-pointer appearance-none rounded text-xs ${locked ? 'text-primary font-semibold' : 'quiet-ink'}`}
-        aria-label={`Words of round ${round}${locked ? ', locked' : ''}`}
-        title={locked ? 'Locked: fitting the words leaves it' : 'Which words are said on this round'}
-        value={formOn(step.fade, round)}
-        onChange={(event) => choose(event.target.value)}
+      <button
+        type="button"
+        className="hover:bg-base-200 group flex min-h-6 items-center gap-0.5 rounded px-0.5 text-left text-sm leading-5 font-semibold"
+        title={`Say something on round ${round}`}
+        onClick={onAdd}
       >
-        {FORMS.map((form) => (
-          <option key={form} value={form}>
-            {form}
-          </option>
-        ))}
-        {locked && <option value="let-go">unlock</option>}
-      </select>
+        <span className="sr-only">Say something on round </span>
+        {round}
+        <Plus size={12} aria-hidden className="quiet-ink" />
+      </button>
+      {roomy && (
+        <select
+          className={`hover:bg-base-200 h-6 w-12 cursor-pointer appearance-none rounded text-xs ${locked ? 'text-primary font-semibold' : 'quiet-ink'}`}
+          aria-label={`Words of round ${round}${locked ? ', locked' : ''}`}
+          title={locked ? 'Locked: fitting the words leaves it' : 'Which words are said on this round'}
+          value={formOn(step.fade, round)}
+          onChange={(event) => choose(event.target.value)}
+        >
+          {FORMS.map((form) => (
+            <option key={form} value={form}>
+              {form}
+            </option>
+          ))}
+          {locked && <option value="let-go">unlock</option>}
+        </select>
+      )}
     </span>
   );
 }

@@ -1,7 +1,7 @@
-import { ChevronDown, ChevronRight } from 'lucide-react';
+import { ChevronDown, ChevronRight, Repeat2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { stanceGaps, stepsInOrder } from '@/core/plan';
-import { sharePercent } from '@/core/timeline';
+import { blocksOf, secondPassId, stanceGaps, stepsInOrder, type ClassPlan, type Step } from '@/core/plan';
+import { sharePercent, type TimedStep } from '@/core/timeline';
 import { itemAt, formatClock } from '@/core/units';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
@@ -26,6 +26,7 @@ export function TimelineView() {
   const width = useWidth(column);
   const timed = useMemo(() => new Map(timeline.steps.map((step) => [step.step, step])), [timeline]);
   const gaps = useMemo(() => new Map(stanceGaps(plan).map((gap) => [gap.stepId, gap])), [plan]);
+  const blockEnds = useMemo(() => lastOfBlocks(plan), [plan]);
   const openAtFirst = allOpen ?? stepsInOrder(plan).length < FOLDED_FROM_STEPS;
   const toggle = useCallback((id: string) => setToggled((before) => flip(before, id)), []);
   // A phone shows one step at a time: the chosen one.
@@ -87,11 +88,13 @@ export function TimelineView() {
                     place={oneByOne ? `${places.get(step.id)} of ${places.size}` : null}
                   />
                 );
-                if (!gap) return block;
+                const again = blockEnds.get(step.id);
+                if (!gap && !again) return block;
                 return (
                   <div key={step.id}>
-                    <StanceNotice gap={gap} />
+                    {gap && <StanceNotice gap={gap} />}
                     {block}
+                    {again && <SecondPass block={again} timed={timed} />}
                   </div>
                 );
               })}
@@ -103,6 +106,36 @@ export function TimelineView() {
         ends {formatClock(timeline.runtimeSeconds)}
       </p>
     </div>
+  );
+}
+
+/** The blocks of a class by the id of their last step. */
+function lastOfBlocks(plan: ClassPlan): ReadonlyMap<string, readonly Step[]> {
+  const blocks = plan.sections.flatMap(({ steps }) =>
+    blocksOf(steps).filter(([first]) => (first?.blockId ?? null) !== null),
+  );
+  return new Map(blocks.map((block) => [block.at(-1)?.id ?? '', block]));
+}
+
+/** That a block is done again on the other side, and when. */
+function SecondPass({
+  block,
+  timed,
+}: {
+  readonly block: readonly Step[];
+  readonly timed: ReadonlyMap<string, TimedStep>;
+}) {
+  const performed = block.flatMap((step) => timed.get(secondPassId(step.id)) ?? []);
+  const [first, last] = [performed[0], performed.at(-1)];
+  if (!first || !last) return null;
+  return (
+    <p className="border-secondary bg-base-200 my-1 ml-12 flex items-center gap-2 rounded border-l-4 px-2 py-1 text-sm max-md:ml-2">
+      <Repeat2 size={14} aria-hidden />
+      <span>
+        Again on the other side: {block.map(({ name }) => name).join(', ')} · {formatClock(first.startSeconds)} to{' '}
+        {formatClock(last.endSeconds)}
+      </span>
+    </p>
   );
 }
 

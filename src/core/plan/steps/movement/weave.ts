@@ -29,6 +29,8 @@ export interface LedStretch {
 
 /** From the end of a phase's words to such a line. */
 const AFTER_WORDS: Milliseconds = 400;
+/** Between such a line and the words of a phase. */
+const APART: Milliseconds = 200;
 /** What covering an announcement costs, as if so many milliseconds of words were covered. */
 const ANNOUNCED: Milliseconds = 20_000;
 /** A line that may stand anywhere goes so far for a better place as it saves words. */
@@ -138,7 +140,9 @@ function givingWay(cue: PhaseCue, said: readonly Said[], stretch: LedStretch): P
   const { step, writer } = stretch;
   const fits = ({ line, length }: PhaseCue): boolean =>
     line !== null &&
-    said.every(({ start, length: takes }) => line.start >= start + takes || line.start + length <= start);
+    said.every(
+      ({ start, length: takes }) => line.start >= start + takes + APART || line.start + length + APART <= start,
+    );
   if (cue.line === null || fits(cue)) return cue.line;
   const from = SHORTER.indexOf(cue.at.form) + 1;
   for (const form of SHORTER.slice(from)) {

@@ -1,5 +1,5 @@
 import type { NewId } from '@/core/document';
-import { spokenLines, type SpokenLine } from '@/core/movement';
+import { spokenLines } from '@/core/movement';
 import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
 import { NEW_NAMES } from '@/core/words';
 import { boundsInOrder } from '../bounds';
@@ -30,6 +30,9 @@ export function makeTalk(newId: NewId, name: string, texts: readonly (string | r
   };
 }
 
+/** What is shown while a talk has time left and no more lines. */
+const TALK_ON = 'talk on';
+
 /** A talk at the voice's own rate. */
 function plainMilliseconds(step: TalkStep, voice: PlanVoice): Milliseconds {
   return spokenMilliseconds(step.lines, voice);
@@ -39,16 +42,6 @@ function plainMilliseconds(step: TalkStep, voice: PlanVoice): Milliseconds {
 function talkMilliseconds(step: TalkStep, voice: PlanVoice): Milliseconds {
   const plain = plainMilliseconds(step, voice);
   return step.timed ? Math.max(plain, toMilliseconds(step.seconds)) : Math.round(plain * step.tempo);
-}
-
-/** Each line and its length with the silence behind it: where the talk has a time, that is longer by what is left. */
-function timedLines(step: TalkStep, voice: PlanVoice): { readonly line: SpokenLine; readonly length: Milliseconds }[] {
-  const { lines, timed } = step;
-  const left = timed ? talkMilliseconds(step, voice) - plainMilliseconds(step, voice) : 0;
-  return lines.map((line, at) => {
-    const share = Math.round((left * (at + 1)) / lines.length) - Math.round((left * at) / lines.length);
-    return { line, length: lineMilliseconds(line.text, voice) + toMilliseconds(line.pauseSeconds) + share };
-  });
 }
 
 export const talk: StepContract<TalkStep> = {
@@ -72,8 +65,8 @@ export const talk: StepContract<TalkStep> = {
     const tempo = step.timed ? 1 : step.tempo;
     const begun = writer.now;
     let plain = 0;
-    for (const { line, length: whole } of timedLines(step, voice)) {
-      plain += whole;
+    for (const line of step.lines) {
+      plain += lineMilliseconds(line.text, voice) + toMilliseconds(line.pauseSeconds);
       const start = writer.now;
       const length = begun + Math.round(plain * tempo) - start;
       if (length > 0) writer.spoken(length, '');
@@ -89,9 +82,9 @@ export const talk: StepContract<TalkStep> = {
         tempo,
       });
     }
-    // A time for words that are not written yet.
+    // Time for words that are not written down.
     const left = begun + talkMilliseconds(step, voice) - writer.now;
-    if (step.timed && left > 0) writer.spoken(left, '');
+    if (step.timed && left > 0) writer.spoken(left, TALK_ON);
     return 0;
   },
   tokens: () => NO_TOKENS,

@@ -10,7 +10,7 @@ export const talkSchema = shape({
   ...choiceFields,
   ...accompanyingFields,
   lines: list(spokenLineSchema, LIMITS.spokenLines),
-  /** It has a time of its own, in seconds: its silences are longer than written where that is more than its words take. */
+  /** It has a time of its own, in seconds: what its words leave of it is for words that are not written down. */
   timed: boolean(),
   seconds: within(LIMITS.countedSeconds),
   preferredSeconds: within(LIMITS.countedSeconds),
