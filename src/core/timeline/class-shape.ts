@@ -40,7 +40,7 @@ function stretchesOf(step: TimedStep, timeline: Timeline, silent: boolean): Omit
   const parts: Omit<ShapeStretch, 'opens'>[] = [];
   const phases = timeline.phases.slice(...step.phaseRange);
   for (const phase of phases) {
-    const kind = kindOf(phase);
+    const kind = step.rounds === 0 && phase.kind === 'hold' ? 'own' : kindOf(phase);
     const seconds = phase.endSeconds - phase.startSeconds;
     const breaths = phase.kind === 'inhale' ? 1 : 0;
     const last = parts.at(-1);

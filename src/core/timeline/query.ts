@@ -1,4 +1,4 @@
-import { sideCount } from '@/core/movement';
+import { sideCount, stretchCount } from '@/core/movement';
 import { lastStartedAt, type Seconds } from '@/core/units';
 import type { MovementStep } from '@/core/plan';
 import { spelled, type Spelling } from '@/core/words';
@@ -50,6 +50,5 @@ export function sharePercent(timeline: Timeline, timed: TimedStep): number {
 /** What the next count that its multiple allows, on every side, would add to a movement, in seconds. */
 export function moreRoundsSeconds(step: MovementStep, timed: TimedStep): Seconds {
   // In an alternating movement one count is a round on both sides already.
-  const turns = step.sides === 'together' || step.sides === 'alternating' ? 1 : 2;
-  return timed.roundSeconds * step.multiple * turns;
+  return timed.roundSeconds * step.multiple * stretchCount(step.sides);
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { firstItems, itemAt, Random } from '@/core/units';
 import { randomPlan } from '../../../tests/support/random-plan';
 import { USUAL_STYLE } from '@/core/words';
-import { makePhase, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
+import { makePhase, SIDE_PLANS, NO_MOMENTS, NO_SHORTS, spokenLines } from '@/core/movement';
 import {
   emptyPlan,
   makeMovement,
@@ -212,16 +212,13 @@ describe('the timeline', () => {
     expect(itemAt(timeline.cues, 1).startSeconds).toBe(itemAt(timeline.cues, 0).endSeconds);
   });
 
-  it.each(['together', 'alternating', 'one-then-other', 'both-directions'] as const)(
-    'tells what a round more would add (%s)',
-    (sides) => {
-      const step = turning({ sides, multiple: 3 });
-      if (step.kind !== 'movement') throw new Error('no movement');
-      const now = expandPlan(planOf(step));
-      const then = expandPlan(planOf({ ...step, rounds: step.rounds + step.multiple }));
-      expect(moreRoundsSeconds(step, itemAt(now.steps, 0))).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
-    },
-  );
+  it.each(SIDE_PLANS)('tells what a round more would add (%s)', (sides) => {
+    const step = turning({ sides, multiple: 3 });
+    if (step.kind !== 'movement') throw new Error('no movement');
+    const now = expandPlan(planOf(step));
+    const then = expandPlan(planOf({ ...step, rounds: step.rounds + step.multiple }));
+    expect(moreRoundsSeconds(step, itemAt(now.steps, 0))).toBeCloseTo(then.runtimeSeconds - now.runtimeSeconds, 6);
+  });
 
   it('says nothing for a class of nothing', () => {
     const timeline = expandPlan(planOf());

@@ -98,7 +98,7 @@ function timelineSide(side: PlacedCue['cue']['side']): string {
 
 const PART_WORDS: ReadonlyMap<string, string> = new Map([
   ['teach', 'teach'],
-  ['during', 'over it'],
+  ['during', 'during'],
 ]);
 
 /** Beside a cue: which side, which form, and how long saying it takes. */

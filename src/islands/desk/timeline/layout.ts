@@ -23,6 +23,9 @@ const CUE_PADDING = 8;
 /** Under a line that is too long, where nothing stands beside it. */
 const TOLD_HEIGHT = 16;
 const FOLDED_HEIGHT = 34;
+/** One thing done for longer than this runs by itself, at so many pixels a second. */
+const LONG_PHASE: Seconds = 20;
+const LONG_SCALE = 2.2;
 /** Columns of an open step in pixels: the clock, the breath line, the rounds, the words, what is told of each line. */
 export interface StepColumns {
   readonly clock: number;
@@ -91,7 +94,8 @@ export function layOutStep(
   const length = timed.endSeconds - timed.startSeconds;
   const { scale: wanted, tallest } = viewOf(step);
   const scale = tallest === undefined ? wanted : Math.min(wanted, tallest / Math.max(1, length));
-  const corners = placeCorners(timed, shown, groups, scale, columns);
+  const long = phases.filter((phase) => phase.kind !== 'spoken' && phase.endSeconds - phase.startSeconds > LONG_PHASE);
+  const corners = placeCorners(timed, shown, { groups, long }, scale, columns);
   const yOf = between(corners);
   return {
     height: itemAt(corners, corners.length - 1).y,
@@ -114,7 +118,7 @@ export function layOutStep(
 function placeCorners(
   timed: TimedStep,
   shown: readonly Cue[],
-  groups: readonly RoundGroup[],
+  { groups, long }: { readonly groups: readonly RoundGroup[]; readonly long: readonly TimedPhase[] },
   scale: number,
   columns: Pick<StepColumns, 'text' | 'after'>,
 ): Corner[] {
@@ -131,7 +135,7 @@ function placeCorners(
   let textBottom = 0;
   for (const { seconds, room } of [...events, { seconds: timed.endSeconds, room: 0 }]) {
     const last = itemAt(corners, corners.length - 1);
-    const natural = last.y + naturalHeight(last.seconds, seconds, scale, folds);
+    const natural = last.y + naturalHeight(last.seconds, seconds, scale, { folds, long });
     const isEnd = seconds === timed.endSeconds;
     const y =
       room > 0 || isEnd || folds.some((group) => group.startSeconds === seconds)
@@ -146,12 +150,23 @@ function placeCorners(
   return corners;
 }
 
-/** Pixels from one time to another at the step's scale, where folded rounds take one line whatever their length. */
-function naturalHeight(from: Seconds, to: Seconds, scale: number, folds: readonly RoundGroup[]): number {
+/**
+ * Pixels from one time to another at the step's scale, where folded rounds take one line whatever their length, and a
+ * time that runs by itself takes less.
+ */
+function naturalHeight(
+  from: Seconds,
+  to: Seconds,
+  scale: number,
+  { folds, long }: { readonly folds: readonly RoundGroup[]; readonly long: readonly TimedPhase[] },
+): number {
   let height = (to - from) * scale;
   for (const fold of folds) {
     const inside = overlapSeconds({ startSeconds: from, endSeconds: to }, fold);
     height += inside * (FOLDED_HEIGHT / (fold.endSeconds - fold.startSeconds) - scale);
+  }
+  for (const phase of long) {
+    height -= overlapSeconds({ startSeconds: from, endSeconds: to }, phase) * Math.max(0, scale - LONG_SCALE);
   }
   return height;
 }
