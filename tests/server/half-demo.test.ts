@@ -19,7 +19,7 @@ describe('a demo that is broken off half-way', () => {
       await half.db.execute(sql`drop trigger die on classes`);
       await seedDemo(half.db);
       const again = { db: half.db, studio: (await firstStudio(half.db)) ?? { id: '', name: '' } };
-      expect((await classList(again)).classes.length).toBe(6);
+      expect((await classList(again)).classes.length).toBe(8);
     } finally {
       await half.drop();
     }

@@ -36,6 +36,8 @@ describe('the shelf', () => {
       ['Storm Day Indoors', 720, 0],
       ['Thursday Live', 3600, 0],
       ['Eight-Section Set', 720, 0],
+      ['Low Water Talk', 1200, 0],
+      ['Two Moorings', 480, 0],
     ]);
   });
 
