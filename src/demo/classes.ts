@@ -52,9 +52,9 @@ function beforeTheFirstFerry(): DemoClass {
       ]),
       makeSection(newId, 'settling', [
         makeSilence(newId, 'Mooring post', {
-          preferredSeconds: 45,
+          preferredSeconds: 90,
           minSeconds: 20,
-          maxSeconds: 120,
+          maxSeconds: 113,
           openingLine: 'Mooring post. Stand, and let the breath go its own way. I will call you back.',
           callBackLine: 'Come back to the hall, and to the sound of the water.',
         }),
@@ -107,6 +107,7 @@ function eveningEbb(): DemoClass {
     focus: 'Settling before sleep, the exhale longer',
     audience: 'All levels',
     targetSeconds: 1200,
+    landingSeconds: 1,
     fitted: true,
     pace: { breathSeconds: 8, minBreathSeconds: 7, maxBreathSeconds: 13.5, closingRatio: 1.5, inhaleShare: 0.4 },
     sections: (newId) => [

@@ -22,6 +22,8 @@ interface Outline {
   readonly focus: string;
   readonly audience: string;
   readonly targetSeconds: number;
+  /** How far from its target it may land; the usual where nothing is set. */
+  readonly landingSeconds?: number;
   readonly pace: Partial<PlanPace> & Pick<PlanPace, 'breathSeconds'>;
   readonly sections: (newId: NewId) => readonly Section[];
   /** Other lengths of it. */
@@ -34,9 +36,17 @@ interface Outline {
 export function demoClass(outline: Outline): DemoClass {
   const newId = ids(outline.name);
   const empty = emptyPlan(newId, outline.title, outline.targetSeconds, outline.pace.breathSeconds);
-  const { focus, audience } = outline;
+  const { focus, audience, landingSeconds = null } = outline;
   const pace = { ...empty.pace, ...outline.pace };
-  const plan = { ...empty, focus, audience, pace, sections: outline.sections(newId), lengths: [] as readonly Length[] };
+  const plan = {
+    ...empty,
+    focus,
+    audience,
+    landingSeconds,
+    pace,
+    sections: outline.sections(newId),
+    lengths: [] as readonly Length[],
+  };
   const lengths = outline.lengths?.(newId) ?? [];
   if (!outline.fitted) return { name: outline.name, plan: { ...plan, lengths } };
   const fit = fitPlan(plan);

@@ -56,6 +56,7 @@ describe('the 24-posture short form', () => {
   const empty = emptyPlan(newId, 'Short form', 300, 12);
   const form: ClassPlan = {
     ...empty,
+    landingSeconds: 0,
     pace: { ...empty.pace, minBreathSeconds: 6, maxBreathSeconds: 15 },
     sections: [makeSection(newId, 'main', postures)],
   };

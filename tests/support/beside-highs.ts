@@ -1,5 +1,5 @@
 import { fitPlan, makeProblem, reachOf, solve } from '@/core/pacing';
-import { applyEdit, FIT_WAYS, planMilliseconds } from '@/core/plan';
+import { applyEdit, FIT_WAYS, landingSecondsOf, planMilliseconds } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { Random } from '@/core/units';
 import { cheapestByHighs } from './milp-reference';
@@ -14,6 +14,8 @@ export interface Beside {
   readonly proven: boolean;
   /** How far the fitted plan's timeline is from the target, in seconds; 0 where nothing fits. */
   readonly offSeconds: number;
+  /** How far it may be, at a cost. */
+  readonly landingSeconds: number;
   /** How far the timeline is from the length the fit promised, in milliseconds. */
   readonly brokenPromise: number;
 }
@@ -28,7 +30,7 @@ export async function besideHighs(seed: number): Promise<Beside> {
   const problem = makeProblem(plan, target * 1000, { way });
   const ours = solve(problem);
   const theirs = await cheapestByHighs(problem);
-  const none = { seed, feasible: false, proven: true, offSeconds: 0, brokenPromise: 0 };
+  const none = { seed, feasible: false, proven: true, offSeconds: 0, landingSeconds: 0, brokenPromise: 0 };
   if (ours === null || theirs === null) return { ...none, gap: ours === null && theirs === null ? 0 : Infinity };
   const gap = Math.abs(ours.choice.cost / 1e9 - theirs);
   const fit = fitPlan(plan, target, { way });
@@ -42,6 +44,7 @@ export async function besideHighs(seed: number): Promise<Beside> {
     gap,
     proven: ours.proven,
     offSeconds: Math.abs(runtimeSeconds - target),
+    landingSeconds: landingSecondsOf(plan, target),
     brokenPromise: Math.max(
       Math.abs(runtimeSeconds - fit.runtimeSeconds) * 1000,
       Math.abs(planMilliseconds(landed) - runtimeSeconds * 1000),

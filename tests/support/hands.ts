@@ -90,7 +90,7 @@ function sameRange(wanted: readonly [number, number] | null, min?: number, max?:
   return min !== undefined && Math.abs(min - wanted[0]) < 0.6 && Math.abs((max ?? min) - wanted[1]) < 0.6;
 }
 
-/** A still hold is, so far, a movement paced by the clock; its time is for both sides together. */
+/** A still hold is a movement that is held; its time is for both sides together. */
 function isStillHold(meant: Meaning, read: ReadLine): boolean {
   const [asked, min, max] = read.counts.seconds ?? [];
   if (read.kind !== 'movement' || meant.seconds === null || asked === undefined) return false;

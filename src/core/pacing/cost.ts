@@ -56,6 +56,9 @@ export function talkCostPerMillisecond(plainMilliseconds: number, weights: Weigh
   return Math.max(1, Math.round((weights.time * 2 * BILLION) / Math.max(1, plainMilliseconds)));
 }
 
+/** A second off the target costs a tenth of a round, so that no round is given up for it; in billionths a millisecond. */
+export const LANDING_COST_PER_MILLISECOND = (0.1 * BILLION) / 1000;
+
 /** Leaving a step out, by its priority; a step that is always kept has no price. */
 export function skipCost(priority: Priority, weights: Weights): number {
   return Math.round(weights.skip * SKIPPING[priority] * BILLION);

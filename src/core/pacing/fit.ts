@@ -4,7 +4,8 @@ import { changesOf, editsOf, type FitChange } from './changes';
 import { shownCost } from './cost';
 import { loosenings, type Loosening } from './loosen';
 import type { FitProblem } from './model';
-import { makeProblem, TOLERANCE, type FitOptions } from './problem';
+import { modestProblem } from './modest';
+import { makeProblem, type FitOptions } from './problem';
 import { reachOfProblem, type Reach } from './reach';
 import { runThrough, solving, type Solution } from './solve';
 
@@ -61,8 +62,7 @@ export function* fitting(
   const reach: Reach = { shortestSeconds: toSeconds(shortest), longestSeconds: toSeconds(longest) };
   const outside = target < shortest - WIDEST ? 'below-reach' : target > longest + WIDEST ? 'above-reach' : null;
   if (outside === null) {
-    for (const tolerance of [TOLERANCE, WIDEST]) {
-      const tried = { ...problem, tolerance };
+    for (const tried of tries(problem)) {
       const solution = yield* solving(tried);
       if (solution) return fitted(plan, tried, solution, reach, options.way ?? 'balanced');
     }
@@ -71,6 +71,15 @@ export function* fitting(
   const nearestSeconds = reason === 'between-rounds' ? yield* nearest(plan, problem) : null;
   const { found, enough } = loosenings(plan, target, options);
   return { feasible: false, ...reach, reason, nearestSeconds, loosen: found, enough };
+}
+
+/** What is tried, one after the other: small changes alone, then any, then within the second that a fit promises. */
+function tries(problem: FitProblem): FitProblem[] {
+  const modest = modestProblem(problem);
+  const { shortest, longest } = reachOfProblem(modest);
+  const landing = problem.elastic.reduce((most, { kind, max }) => (kind === 'landing' ? max : most), problem.tolerance);
+  const within = problem.target >= shortest - landing && problem.target <= longest + landing;
+  return [...(within ? [modest] : []), problem, { ...problem, tolerance: WIDEST }];
 }
 
 /** The reachable runtime nearest to a target that lies in a hole. */

@@ -5,7 +5,8 @@ import type { Weights } from './cost';
 /** Something that may stretch and shrink: a silence, an own-pace movement, a talk with a tempo. */
 export interface ElasticItem {
   readonly stepId: string;
-  readonly kind: Stretch['of'];
+  /** `landing` is no step's: it is how far from the target the class may end. */
+  readonly kind: Stretch['of'] | 'landing';
   /** Place in the class, to break ties. */
   readonly order: number;
   readonly min: Milliseconds;

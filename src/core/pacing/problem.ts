@@ -1,9 +1,9 @@
 import type { ClassPlan, FitWay } from '@/core/plan';
-import { stepPaces } from '@/core/plan';
-import type { Milliseconds } from '@/core/units';
+import { landingSecondsOf, stepPaces } from '@/core/plan';
+import { toMilliseconds, toSeconds, type Milliseconds } from '@/core/units';
 import { collectUnits } from './collect';
-import { breathCost, WEIGHTS } from './cost';
-import type { FitProblem } from './model';
+import { breathCost, LANDING_COST_PER_MILLISECOND, WEIGHTS } from './cost';
+import type { ElasticItem, FitProblem } from './model';
 
 export interface FitOptions {
   readonly way?: FitWay;
@@ -36,9 +36,29 @@ export function makeProblem(
     tenths: length,
     cost: breathCost(length, preferredTenths, collected.movements, weights),
   }));
-  const { fixed, items, elastic, absent } = collected;
+  const { fixed, items, absent } = collected;
   const tolerance = options.tolerance ?? TOLERANCE;
+  const landing = landingOf(plan, target, tolerance);
+  const elastic = landing ? [...collected.elastic, landing] : collected.elastic;
   return { target, tolerance, fixed, items, elastic, absent, preferredTenths, breaths, weights };
+}
+
+/** How far from the target the class may end, as something that stretches; `null` where that is nothing. */
+function landingOf(plan: ClassPlan, target: Milliseconds, tolerance: Milliseconds): ElasticItem | null {
+  const allowed = toMilliseconds(landingSecondsOf(plan, toSeconds(target))) - tolerance;
+  if (allowed <= 0) return null;
+  const order = Number.MAX_SAFE_INTEGER;
+  const costPerMillisecond = LANDING_COST_PER_MILLISECOND;
+  return {
+    stepId: '',
+    kind: 'landing',
+    order,
+    min: -allowed,
+    preferred: 0,
+    max: allowed,
+    costPerMillisecond,
+    times: 1,
+  };
 }
 
 /**

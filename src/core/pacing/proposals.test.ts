@@ -226,7 +226,8 @@ describe('faults', () => {
     const fit = fitPlan(plan);
     expect(fit.feasible, JSON.stringify(fit)).toBe(true);
     const after = taken(plan, fit.feasible ? fit.edit : null);
-    expect(Math.abs(expandPlan(after).runtimeSeconds - 100)).toBeLessThan(1);
+    // Within what it may land from its target.
+    expect(Math.abs(expandPlan(after).runtimeSeconds - 100)).toBeLessThan(2);
   });
 
   it('a breath whose bounds leave nothing keeps the present one', () => {
@@ -251,7 +252,7 @@ describe('faults', () => {
       at % 5 === 4 ? makeSilence(newId, 'Quiet', {}) : movement({ priority: at % 3 === 0 ? 'low' : 'always' }),
     );
     const sections = [0, 1, 2].map((at) => makeSection(newId, 'main', steps.slice(at * 170, at * 170 + 170)));
-    const plan = { ...planOf(600, []), sections };
+    const plan = { ...planOf(600, []), sections, landingSeconds: 0 };
     const { shortestSeconds, longestSeconds } = reachOf(plan);
     const target = Math.round((shortestSeconds + longestSeconds) / 2);
     const fit = fitPlan(plan, target);

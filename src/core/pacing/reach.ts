@@ -25,6 +25,7 @@ export function extremesAt(
   let shortest = problem.fixed;
   let longest = problem.fixed;
   for (const part of problem.elastic) {
+    if (part.kind === 'landing') continue;
     shortest += part.min;
     longest += part.max;
   }

@@ -154,7 +154,7 @@ export class ScriptBuilder {
     else if (kind === 'talk') this.add(makeTalk(this.newId, name(words), []));
     else if (kind === 'silence') this.add(this.silence(words, counts));
     else if (kind === 'transition') this.add(this.transition(words, counts));
-    else if (kind === 'said') this.say(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
+    else if (kind === 'said') this.sayOrLeave(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.breathe(kind, words, counts);
     else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'caution' || kind === 'level' || kind === 'seated') this.aside(kind, words);
@@ -201,6 +201,14 @@ export class ScriptBuilder {
     const longer = step && contractOf(step).withLine(step, line);
     if (longer) this.replace(longer);
     else this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
+  }
+
+  /** What is written below a movement's breath is said after its rounds. */
+  private sayOrLeave(text: string, pauseSeconds: number): void {
+    const step = this.current();
+    if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
+    const leaving = [step.moments.leaving, text].filter((one) => one !== '').join(' ');
+    this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
   }
 
   private phase(phase: Phase): void {
@@ -266,15 +274,16 @@ export class ScriptBuilder {
   }
 
   private counted(step: MovementStep, counts: Counts): MovementStep {
-    const { rounds, roundsWithin, sides, startSide, seconds, ownPace, hold } = counts;
+    const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold } = counts;
     let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
     if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
     if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
-    if (seconds !== undefined && rounds === undefined) {
+    if (seconds !== undefined && (rounds === undefined || ownPace)) {
       const [asked, minSeconds, maxSeconds] = seconds;
-      next = { ...next, pacedBy: 'clock', seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
+      const pacedBy = held ? 'held' : 'clock';
+      next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
     }
-    if (ownPace) next = { ...next, pacedBy: 'own-pace' };
+    if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
     if (hold === undefined) return next;
     const rest = makePhase(this.newId, { kind: 'hold', share: null, seconds: hold });
     return {

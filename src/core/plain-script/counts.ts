@@ -84,6 +84,7 @@ function countsOf(taken: readonly Taken[]): Counts {
 }
 
 function sidesOf(taken: readonly Taken[], has: (what: Found['what']) => boolean): Counts['sides'] {
+  if (has('each-way') && has('each-side')) return 'both-directions-each-side';
   if (has('each-way')) return 'both-directions';
   if (has('in-turn')) return 'one-then-other';
   if (has('each-side') || has('alternating') || has('each')) return 'alternating';
@@ -125,5 +126,6 @@ function tidied(text: string): string {
     .replace(/\s+([,.;:])/g, '$1')
     .replace(/^[\s,;:–—-]+|[\s,;:(–—-]+$/g, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
+    .replace(/[,;] (?:and )?then$/i, '')
     .trim();
 }

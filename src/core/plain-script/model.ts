@@ -42,6 +42,8 @@ export interface Counts {
   /** Asked, least, most. */
   readonly seconds?: readonly [number, number, number];
   readonly ownPace?: boolean;
+  /** The time is that of a posture that is held. */
+  readonly held?: boolean;
   /** A rest in each round. */
   readonly hold?: number;
 }

@@ -136,7 +136,11 @@ function stepOrSaid(body: string, item: boolean, under: LineKind): Reading {
 function heldStill({ hold, ...counts }: Counts): Counts {
   if (hold === undefined) return counts;
   if (counts.rounds !== undefined || counts.seconds !== undefined) return { ...counts, hold };
-  return { ...counts, seconds: [hold, Math.max(1, Math.round(hold * 0.75)), Math.round(hold * 1.5)] };
+  // A posture is held on one side and then on the other, never by turns.
+  const sides = counts.sides === 'alternating' ? 'one-then-other' : counts.sides;
+  const all = sides === 'one-then-other' ? 2 * hold : hold;
+  const seconds: Counts['seconds'] = [all, Math.max(1, Math.round(all * 0.75)), Math.round(all * 1.5)];
+  return { ...counts, ...(sides ? { sides } : {}), held: true, seconds };
 }
 
 function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {

@@ -47,6 +47,11 @@ export const PLAN_FIELDS: readonly Setting<ClassPlan>[] = [
       return seconds === null ? null : { targetSeconds: seconds };
     },
   },
+  {
+    key: 'lands within',
+    write: (plan) => (plan.landingSeconds === null ? 'the usual' : `${plan.landingSeconds} s`),
+    read: (value) => ({ landingSeconds: numbersIn(value)[0] ?? null }),
+  },
   pacePart(
     'breath',
     (pace) =>

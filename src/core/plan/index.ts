@@ -75,6 +75,7 @@ export {
   type Edit,
   type EditProblem,
 } from './edit';
+export { landingSecondsOf } from './landing';
 export { comparePlans, type PlanChange } from './compare';
 export { planAtLength, withLengthPin } from './lengths';
 export { checkSince6 } from './migrate';

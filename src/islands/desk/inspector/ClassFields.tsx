@@ -1,4 +1,4 @@
-import { fillGapsEdit, LIMITS, setPlan, stanceGaps } from '@/core/plan';
+import { fillGapsEdit, landingSecondsOf, LIMITS, setPlan, stanceGaps } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
@@ -47,6 +47,13 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
           min={LIMITS.targetSeconds.min}
           max={LIMITS.targetSeconds.max}
           onChange={(value) => set('targetSeconds', value)}
+        />
+        <NumberField
+          label="May end off it by"
+          unit="s"
+          value={landingSecondsOf(plan, plan.targetSeconds)}
+          {...LIMITS.landingSeconds}
+          onChange={(value) => set('landingSeconds', value)}
         />
       </div>
       <StanceGaps />
