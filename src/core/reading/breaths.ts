@@ -23,7 +23,9 @@ export interface StepBreaths {
  */
 export function breathsTaken(timeline: Timeline, cues: readonly CueReading[]): StepBreaths[] {
   const said = new Map(cues.map((cue) => [cue.id, cue.actualStart]));
-  return timeline.steps.flatMap(({ step, breathSeconds, cueRange }): StepBreaths[] => {
+  return timeline.steps.flatMap(({ step, breathSeconds, cueRange, phaseRange }): StepBreaths[] => {
+    // Rounds at a natural breath tell none.
+    if (!timeline.phases.slice(...phaseRange).some(({ kind }) => kind === 'inhale')) return [];
     const before = new Map<string, { readonly planned: Seconds; readonly taken: Seconds }>();
     const ratios: number[] = [];
     for (const cue of timeline.cues.slice(...cueRange)) {
