@@ -86,6 +86,11 @@ function wav(kind: number, bits: number, channels: number, data: Uint8Array, cla
 
 describe('WAV', () => {
   const sixteen = new Uint8Array(Int16Array.from([16_384, -16_384, 0, 32_767]).buffer);
+  const atRate = (rate: number): Uint8Array => {
+    const bytes = wav(1, 16, 1, sixteen);
+    new DataView(bytes.buffer).setUint32(24, rate, true);
+    return bytes;
+  };
 
   it('reads 16 bit mono, and stereo as the mean of both', () => {
     const mono = readWav(wav(1, 16, 1, sixteen));
@@ -116,6 +121,9 @@ describe('WAV', () => {
     ['a header alone', wav(1, 16, 1, sixteen).subarray(0, 30), 'broken-wav'],
     ['a compressed kind', wav(85, 16, 1, sixteen), 'unknown-wav'],
     ['no channels', wav(1, 16, 0, sixteen), 'unknown-wav'],
+    ['more channels than there are', wav(1, 16, 33, sixteen), 'unknown-wav'],
+    ['too few samples a second', atRate(3999), 'unknown-wav'],
+    ['too many samples a second', atRate(384_001), 'unknown-wav'],
   ])('refuses %s', (_, bytes, code) => {
     const read = readWav(bytes);
     expect(read.ok ? 'read' : read.problem.code).toBe(code);

@@ -106,6 +106,9 @@ describe('cepstra', () => {
     const apart = (a: Float32Array, b: Float32Array): number =>
       a.reduce((sum, one, at) => sum + (one - itemAt(b, at)) ** 2, 0);
     expect(apart(of(400), of(2400))).toBeGreaterThan(5 * apart(of(400), of(430)));
+    // Low and high, by the second coefficient: the energy lies in the bands about the tone, and nowhere else.
+    expect(of(300)[1] ?? 0).toBeGreaterThan(of(1200)[1] ?? 0);
+    expect(of(1200)[1] ?? 0).toBeGreaterThan(of(4000)[1] ?? 0);
   });
 });
 
