@@ -1,4 +1,11 @@
-import { isMovement, planMilliseconds, teachMilliseconds, type ClassPlan, type MovementStep } from '@/core/plan';
+import {
+  type ClassPlan,
+  isMovement,
+  type MovementStep,
+  planMilliseconds,
+  teachMilliseconds,
+  timesPerformed,
+} from '@/core/plan';
 import { mean, toSeconds, wholeMilliseconds, type Seconds } from '@/core/units';
 import type { Habits, KnownTake } from './habits';
 
@@ -46,7 +53,7 @@ export function predictedSeconds(plan: ClassPlan, usual: Usual): Seconds {
   const teaching = performedMovements(plan).reduce((sum, step) => {
     const taken = usual.teachSeconds.get(step.id);
     const planned = toSeconds(teachMilliseconds(step, own.voice));
-    return taken === undefined || planned === 0 ? sum : sum + taken - planned;
+    return taken === undefined || planned === 0 ? sum : sum + timesPerformed(step) * (taken - planned);
   }, 0);
   return wholeMilliseconds((toSeconds(planMilliseconds(own)) + teaching) * (1 + usual.beyond));
 }

@@ -19,6 +19,7 @@ import { itemAt, sameTime, toSeconds, type Seconds } from '@/core/units';
 import type { FitProblem } from './model';
 import type { Choice } from './search';
 import { stretch } from './tail';
+import { shareOut } from './ties';
 
 /** One thing a fit changed. */
 export interface FitChange {
@@ -49,25 +50,26 @@ export function editsOf(plan: ClassPlan, problem: FitProblem, choice: Choice): E
     for (const member of item.members) skip(member, out);
     const step = steps.get(item.stepId);
     if (out || !isMovement(step)) return;
-    if (item.kind.what === 'rounds') edits.push(setFields(step, { rounds }));
-    else if (item.kind.what === 'clock' && item.kind.pinnedTo === null) {
+    if (item.kind.what === 'rounds') {
+      for (const { stepId } of item.tied) {
+        const one = steps.get(stepId);
+        if (isMovement(one)) edits.push(setFields(one, { rounds }));
+      }
+    } else if (item.kind.what === 'clock' && item.kind.pinnedTo === null) {
       edits.push(
         settingNumbers(step, {
-          seconds: countedSeconds((rounds * (item.unitMilliseconds[choice.at] ?? 0)) / item.times),
+          seconds: countedSeconds((rounds * (item.unitMilliseconds[choice.at] ?? 0)) / (item.tied[0]?.times ?? 1)),
         }),
       );
     }
   });
   const lengths = stretch(choice.elastic, problem.tolerance, choice.remainder) ?? [];
   choice.elastic.forEach((item, index) => {
-    const step = steps.get(item.stepId);
-    if (step)
-      edits.push(
-        settingNumbers(
-          step,
-          contractOf(step).stretched(step, Math.floor((lengths[index] ?? 0) / item.times), plan.voice),
-        ),
-      );
+    for (const { part, milliseconds } of shareOut(item, lengths[index] ?? 0)) {
+      const step = steps.get(part.stepId);
+      const once = Math.floor(milliseconds / part.times);
+      if (step) edits.push(settingNumbers(step, contractOf(step).stretched(step, once, plan.voice)));
+    }
   });
   const decided = new Set(problem.items.flatMap((item) => item.members));
   for (const step of steps.values()) {

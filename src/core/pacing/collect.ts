@@ -17,6 +17,7 @@ import {
 import { toMilliseconds, type Milliseconds } from '@/core/units';
 import { skipCost, roundsCost, silenceCostPerMillisecond, talkCostPerMillisecond, type Weights } from './cost';
 import type { ElasticItem, Item, ItemKind } from './model';
+import { tied } from './ties';
 
 /** The steps of a plan as the fit sees them. */
 export interface Collected {
@@ -84,10 +85,11 @@ export function collectUnits(
       outCost,
       unitMilliseconds: counted && pace ? unitTable(step, pace, tenths) : NO_UNITS,
       countedMilliseconds: counted && pace ? countedTable(step, kind, pace, tenths) : null,
-      times: timesPerformed(step),
+      tied: [{ stepId: step.id, times: timesPerformed(step) }],
     });
   }
-  return { fixed, items, elastic: elastic.sort(byOrder), absent, movements };
+  const ties = new Map(stepsInOrder(plan).flatMap(({ step }) => (step.tieId === null ? [] : [[step.id, step.tieId]])));
+  return { fixed, ...tied({ items, elastic: elastic.sort(byOrder) }, ties), absent, movements };
 }
 
 const NO_UNITS = new Float64Array(0);
@@ -169,5 +171,19 @@ function partsOfStep(step: Step, voice: PlanVoice, order: number, weights: Weigh
   const preferred = Math.min(max, Math.max(min, times * stretch.preferred));
   const cost = of === 'talk' ? talkCostPerMillisecond : silenceCostPerMillisecond;
   const costPerMillisecond = cost(times * stretch.preferred, weights);
-  return { fixed, elastic: [{ stepId: step.id, kind: of, order, min, preferred, max, costPerMillisecond, times }] };
+  return {
+    fixed,
+    elastic: [
+      {
+        stepId: step.id,
+        kind: of,
+        order,
+        min,
+        preferred,
+        max,
+        costPerMillisecond,
+        parts: [{ stepId: step.id, preferred, times }],
+      },
+    ],
+  };
 }

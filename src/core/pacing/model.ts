@@ -13,7 +13,15 @@ export interface ElasticItem {
   readonly preferred: Milliseconds;
   readonly max: Milliseconds;
   readonly costPerMillisecond: number;
-  /** How often its step is performed; its lengths are of all times together. */
+  /** The steps that it is the time of: its own, or those that are tied to it too. */
+  readonly parts: readonly TiedPart[];
+}
+
+/** One step of something that stretches. */
+export interface TiedPart {
+  readonly stepId: string;
+  /** Of all times together that it is performed. */
+  readonly preferred: Milliseconds;
   readonly times: 1 | 2;
 }
 
@@ -53,8 +61,8 @@ export interface Item {
    * then in the order of `kind.rounds`; `null` where every count is one unit.
    */
   readonly countedMilliseconds: Float64Array | null;
-  /** How often its step is performed; its lengths are of all times together. */
-  readonly times: 1 | 2;
+  /** Its own step, or those that are tied to it too, and how often each is performed; lengths are of all of it. */
+  readonly tied: readonly { readonly stepId: string; readonly times: 1 | 2 }[];
 }
 
 /** One breath length. */

@@ -40,7 +40,7 @@ function modestItem(item: Item, kept: readonly number[], { weights }: FitProblem
   }
   if (kind.what !== 'rounds') return same;
   // A count costs by its share of what was asked for, so that the cost of half of it is the border.
-  const most = roundsCost(2 * (1 + ROUNDS), 2, weights);
+  const most = item.tied.length * roundsCost(2 * (1 + ROUNDS), 2, weights);
   const near = kind.costs.flatMap((cost, index) => (cost <= most ? [index] : []));
   const choices = near.length > 0 ? near : kind.costs.map((_, index) => index);
   const counted = item.countedMilliseconds;

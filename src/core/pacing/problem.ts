@@ -57,7 +57,7 @@ function landingOf(plan: ClassPlan, target: Milliseconds, tolerance: Millisecond
     preferred: 0,
     max: allowed,
     costPerMillisecond,
-    times: 1,
+    parts: [],
   };
 }
 

@@ -1,4 +1,4 @@
-import { areNeighbours, blockEdit, copyStep, findStep, skipEdit, type Edit, type Step } from '@/core/plan';
+import { areNeighbours, blockEdit, copyStep, type Edit, findStep, setStep, skipEdit, type Step } from '@/core/plan';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { useDesk, useDeskStore } from '../use-desk';
@@ -19,6 +19,23 @@ function BothSides({ steps }: { readonly steps: readonly Step[] }) {
       onChange={(on) => {
         const edit = blockEdit(steps, on ? crypto.randomUUID() : null);
         if (edit) desk.edit(edit);
+      }}
+    />
+  );
+}
+
+/** Steps that the fit changes alike: the same rounds, times by the same share. */
+function Tied({ steps }: { readonly steps: readonly Step[] }) {
+  const desk = useDeskStore();
+  const tie = steps[0]?.tieId ?? null;
+  return (
+    <CheckBox
+      label="Fit these alike"
+      title="The same rounds, and times that grow and shrink by the same share"
+      checked={tie !== null && steps.every(({ tieId }) => tieId === tie)}
+      onChange={(on) => {
+        const tieId = on ? crypto.randomUUID() : null;
+        desk.edit({ kind: 'together', edits: steps.map((step) => setStep(step, 'tieId', tieId)) });
       }}
     />
   );
@@ -74,6 +91,7 @@ export function GroupFields() {
         }}
       />
       <BothSides steps={found.map(({ step }) => step)} />
+      <Tied steps={found.map(({ step }) => step)} />
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="btn btn-sm" onClick={duplicate}>
           Duplicate
