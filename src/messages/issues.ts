@@ -36,6 +36,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'bounds-turned': (f) => `The least (${f.min}) is above the most (${f.max}).`,
   'id-twice': (f) => `The id “${f.id}” is used twice.`,
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
+  'round-empty': (f) => `No phase is part of round ${f.round}: let one of them go on, or begin earlier.`,
   // my voice
   'voice-silent': () =>
     'Hardly any speech was heard. Is the right microphone chosen, and is it switched on? Nothing was saved.',

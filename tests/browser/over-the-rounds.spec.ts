@@ -30,6 +30,11 @@ test('a line is said on a round: press beside it and type; it is changed, emptie
   await page.keyboard.press('Delete');
   await page.keyboard.press('Enter');
   await expect(lamp.getByRole('button', { name: 'Lower, if you like.' })).toHaveCount(0);
+  // What was written on one line in a row is one thing to undo, its end too.
+  await page.keyboard.press('Control+z');
+  await expect(lamp.getByRole('button', { name: 'A little lower this time.' })).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(lamp.getByRole('button', { name: 'A little lower this time.' })).toHaveCount(0);
   await expectSaved(page);
   const { plan } = await storedClass(id);
   const steps = plan.sections.flatMap((section) => section.steps);

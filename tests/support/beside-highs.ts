@@ -23,7 +23,9 @@ export interface Beside {
 /** Fits the random plan of a seed by both. */
 export async function besideHighs(seed: number): Promise<Beside> {
   const chance = new Random(seed);
-  const plan = randomPlan(chance, { steps: chance.whole(3, 16), breathTenths: 3, choicesAtMost: 6 });
+  const drawn = randomPlan(chance, { steps: chance.whole(3, 16), breathTenths: 3, choicesAtMost: 6 });
+  // Half of them have to land on the second.
+  const plan = { ...drawn, landingSeconds: seed % 2 === 0 ? 0 : null };
   const way = chance.pick(FIT_WAYS);
   const { shortestSeconds, longestSeconds } = reachOf(plan);
   const target = Math.max(10, Math.round(shortestSeconds + chance.next() * (longestSeconds - shortestSeconds)));

@@ -99,7 +99,7 @@ function roundsFrom([min, max]: Range): Counts {
 }
 
 /** Asked, and how far a fit may go from it; a range says that itself. */
-function secondsFrom([min, max]: Range, times: number): readonly [number, number, number] {
+export function secondsFrom([min, max]: Range, times: number): readonly [number, number, number] {
   const [low, high] = [min * times, max * times];
   if (low !== high) return [Math.round((low + high) / 2), Math.max(1, low), Math.min(MOST_SECONDS, high)];
   return [low, Math.max(1, Math.round(low * 0.75)), Math.min(MOST_SECONDS, Math.round(low * 1.5))];

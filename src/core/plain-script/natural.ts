@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
-import { findCounts } from './counts';
+import { findCounts, secondsFrom } from './counts';
 import type { Counts, LineKind } from './model';
 import { wordAmong } from './tokens';
 
@@ -138,8 +138,7 @@ function heldStill({ hold, ...counts }: Counts): Counts {
   if (counts.rounds !== undefined || counts.seconds !== undefined) return { ...counts, hold };
   // A posture is held on one side and then on the other, never by turns.
   const sides = counts.sides === 'alternating' ? 'one-then-other' : counts.sides;
-  const all = sides === 'one-then-other' ? 2 * hold : hold;
-  const seconds: Counts['seconds'] = [all, Math.max(1, Math.round(all * 0.75)), Math.round(all * 1.5)];
+  const seconds = secondsFrom([hold, hold], sides === 'one-then-other' ? 2 : 1);
   return { ...counts, ...(sides ? { sides } : {}), held: true, seconds };
 }
 

@@ -59,6 +59,7 @@ export { lineAt } from './steps/movement/lines';
 export { INTROS, VIEWS, type Intro } from './steps/movement/choices';
 export { announcementOf, countOf, sidesOf, turnsOf } from './steps/movement/turns';
 export { numbersIn, wordOf, type Setting } from './steps/settings';
+export { timeAround } from './steps/timed';
 export { withLastPause } from './steps/speech';
 export { placeName, type CueSource, type StepText } from './steps/text-place';
 export { copyPlan, copySection, copyStep, emptyPlan, makeLength, makeSection, USUAL_SECTIONS } from './make';

@@ -1,7 +1,7 @@
 import { asksRounds, MOVEMENT_LIMITS as LIMITS, type MovementContent } from '@/core/movement';
-import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import type { SetContent } from './set-content';
+import { TimeBounds } from './TimeBounds';
 
 interface Props {
   readonly movement: MovementContent;
@@ -19,29 +19,10 @@ export function CountBounds({ movement, set }: Props) {
       onChange={(value) => set('multiple', value)}
     />
   );
-  const bounds = LIMITS.countedSeconds;
-  const time = (of: string) => (
-    <div className="grid grid-cols-2 gap-2">
-      <ClockField
-        label={`At least${of}`}
-        seconds={movement.minSeconds}
-        min={bounds.min}
-        max={movement.maxSeconds}
-        onChange={(value) => set('minSeconds', value)}
-      />
-      <ClockField
-        label={`At most${of}`}
-        seconds={movement.maxSeconds}
-        min={movement.minSeconds}
-        max={bounds.max}
-        onChange={(value) => set('maxSeconds', value)}
-      />
-    </div>
-  );
   if (!asksRounds(movement.pacedBy)) {
     return (
       <>
-        {time('')}
+        <TimeBounds timed={movement} set={set} />
         {movement.pacedBy === 'clock' && multiple}
       </>
     );
@@ -63,7 +44,7 @@ export function CountBounds({ movement, set }: Props) {
         onChange={(value) => set('maxRounds', value)}
       />
       {multiple}
-      {movement.pacedBy === 'breath-then-own-pace' && time(' at own pace')}
+      {movement.pacedBy === 'breath-then-own-pace' && <TimeBounds timed={movement} of=" at own pace" set={set} />}
     </>
   );
 }

@@ -1,4 +1,5 @@
 import { toMilliseconds, type Milliseconds, type Seconds } from '@/core/units';
+import { LIMITS } from '../limits';
 import { clamped } from './bounds';
 import type { StepWish, Stretch } from './contract';
 
@@ -11,6 +12,14 @@ interface Timed {
 }
 
 export const TIME_FIELDS = ['seconds', 'preferredSeconds', 'minSeconds', 'maxSeconds'] as const;
+
+/** A time that was asked for, and how far a fit may go from it: a quarter less to half as much again; common practice, no published source. */
+export function timeAround(seconds: Seconds): Timed {
+  const { min, max } = LIMITS.countedSeconds;
+  const within = (value: number): number => clamped(Math.round(value), { min, max });
+  const asked = within(seconds);
+  return { seconds: asked, preferredSeconds: asked, minSeconds: within(asked * 0.75), maxSeconds: within(asked * 1.5) };
+}
 
 export function timeWish<Step extends Timed>(step: Step): StepWish<Step> {
   return {

@@ -51,6 +51,8 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
         <NumberField
           label="May end off it by"
           unit="s"
+          digits={1}
+          step={0.5}
           value={landingSecondsOf(plan, plan.targetSeconds)}
           {...LIMITS.landingSeconds}
           onChange={(value) => set('landingSeconds', value)}

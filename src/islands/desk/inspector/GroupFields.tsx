@@ -9,7 +9,8 @@ function BothSides({ steps }: { readonly steps: readonly Step[] }) {
   const plan = useDesk((state) => state.plan);
   const block = steps[0]?.blockId ?? null;
   const isBlock = block !== null && steps.every(({ blockId }) => blockId === block);
-  const fits = areNeighbours(plan, steps.map(({ id }) => id)); // prettier-ignore
+  const ids = steps.map(({ id }) => id);
+  const fits = areNeighbours(plan, ids);
   return (
     <CheckBox
       label="Do all of this again on the other side"

@@ -4,6 +4,7 @@ import { ClockField } from '@/ui/parts/ClockField';
 import { NumberField } from '@/ui/parts/NumberField';
 import { TextField } from '@/ui/parts/TextField';
 import { DuringLines } from '@/ui/movement/DuringLines';
+import { TimeBounds } from '@/ui/movement/TimeBounds';
 import { StanceChoice } from '@/ui/movement/AboutFields';
 import type { SetStepField } from '../inspector/set-field';
 import { useAskFor } from './use-ask-for';
@@ -15,22 +16,7 @@ export function SilenceFields({ step, set }: { readonly step: SilenceStep; reado
   return (
     <div className="flex flex-col gap-1">
       <ClockField label="Length" seconds={step.seconds} min={bounds.min} max={bounds.max} onChange={setLength} />
-      <div className="grid grid-cols-2 gap-2">
-        <ClockField
-          label="At least"
-          seconds={step.minSeconds}
-          min={bounds.min}
-          max={step.maxSeconds}
-          onChange={(value) => set('minSeconds', value)}
-        />
-        <ClockField
-          label="At most"
-          seconds={step.maxSeconds}
-          min={step.minSeconds}
-          max={bounds.max}
-          onChange={(value) => set('maxSeconds', value)}
-        />
-      </div>
+      <TimeBounds timed={step} set={set} />
       <CheckBox label="Pin this length" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
       <CheckBox label="Eyes closed" checked={step.eyesClosed} onChange={(value) => set('eyesClosed', value)} />
       <StanceChoice label="Stance" value={step.stance} onChange={(value) => set('stance', value)} />

@@ -1,10 +1,11 @@
 import { useId, useState } from 'react';
 import { linesOfProse, proseOf } from '@/core/script';
-import { LIMITS, setFields, type TalkStep } from '@/core/plan';
+import { LIMITS, setFields, timeAround, type TalkStep } from '@/core/plan';
 import type { TimedStep } from '@/core/timeline';
 import { tempoWords } from '@/messages/fit';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
+import { TimeBounds } from '@/ui/movement/TimeBounds';
 import { NumberField } from '@/ui/parts/NumberField';
 import { SpokenLines } from '@/ui/parts/SpokenLines';
 import { useDesk, useDeskStore } from '../use-desk';
@@ -101,14 +102,6 @@ export function TalkFields({ step, timed, set }: Fields & { readonly timed: Time
   );
 }
 
-/** About as long as its words take now, a quarter less to half as much again. */
-function timeAround(seconds: number): Pick<TalkStep, 'seconds' | 'preferredSeconds' | 'minSeconds' | 'maxSeconds'> {
-  const { min, max } = LIMITS.countedSeconds;
-  const within = (value: number): number => Math.min(max, Math.max(min, Math.round(value)));
-  const asked = within(seconds);
-  return { seconds: asked, preferredSeconds: asked, minSeconds: within(asked * 0.75), maxSeconds: within(asked * 1.5) };
-}
-
 /** The time that a talk has, and how far the fit may go from it. */
 function TalkTime({ step, set }: Fields) {
   const askFor = useAskFor(step);
@@ -116,22 +109,7 @@ function TalkTime({ step, set }: Fields) {
   return (
     <>
       <ClockField label="Time" seconds={step.seconds} min={min} max={max} onChange={askFor} />
-      <div className="grid grid-cols-2 gap-2">
-        <ClockField
-          label="At least"
-          seconds={step.minSeconds}
-          min={min}
-          max={step.maxSeconds}
-          onChange={(value) => set('minSeconds', value)}
-        />
-        <ClockField
-          label="At most"
-          seconds={step.maxSeconds}
-          min={step.minSeconds}
-          max={max}
-          onChange={(value) => set('maxSeconds', value)}
-        />
-      </div>
+      <TimeBounds timed={step} set={set} />
       <CheckBox label="Pin this time" checked={step.pinned} onChange={(pinned) => set('pinned', pinned)} />
     </>
   );

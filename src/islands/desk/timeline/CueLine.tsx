@@ -56,7 +56,7 @@ export function CueLine({
             onDone={() => {
               onWrite(false);
               const emptied = emptiedEdit(step, writing);
-              if (emptied) desk.edit(emptied);
+              if (emptied) desk.edit(emptied, `line ${cue.id}`);
               // Left by a key, the line keeps the focus; left by a press elsewhere, it does not.
               if (byKey.current) requestAnimationFrame(() => button.current?.focus());
               byKey.current = false;
