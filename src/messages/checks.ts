@@ -92,6 +92,12 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
       `Nothing is said for ${formatClock(Number(f.seconds))} while eyes are closed; after ${formatClock(Number(f.max))} people wonder whether they are alone.`,
     fix: 'Add reassurance',
   },
+  'standing-silent': {
+    title: 'Standing long without a word',
+    why: (f) =>
+      `People stand for ${formatClock(Number(f.seconds))} with nothing said; after ${formatClock(Number(f.max))} they wonder whether they may stop.`,
+    fix: 'Add reassurance',
+  },
   'closing-short': {
     title: 'Short closing after vigorous work',
     why: (f) => `Only ${formatClock(Number(f.seconds))} follow this; leave a minute to settle.`,
@@ -141,6 +147,11 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     why: (f) => `${quoted(f.text)} says ${f.said} while the other side moves.`,
     fix: 'Use the plan’s side',
   },
+  'side-mirrored': {
+    title: 'A side by name in what is mirrored',
+    why: (f) => `${quoted(f.text)} says ${f.said}, and all of it is done again on the other side.`,
+    fix: 'Use the plan’s side',
+  },
   'side-unsaid': {
     title: 'Side never said at first',
     why: (f) => `It begins on the side said as “${f.side}”, and nothing before or in the first round says so.`,
@@ -175,6 +186,22 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'caution-late': {
     title: 'Caution comes late',
     why: (f) => `The caution for ${cautionName(f).toLowerCase()} comes after the movement has begun.`,
+    fix: 'Say it before the movement',
+  },
+  'caution-unclear': {
+    title: 'Is the caution said?',
+    why: (f) =>
+      `${cautionName(f)} is in it; the words before it leave something open, and its caution is not known in them. ${cautionSays(f)}`,
+    fix: 'Say it before the movement',
+  },
+  'caution-untagged': {
+    title: 'A caution not marked',
+    why: (f) => `By its words there is this in it: ${cautionName(f).toLowerCase()}. It is not among its cautions.`,
+    fix: 'Add the caution',
+  },
+  'hold-long': {
+    title: 'Long still hold without a way out',
+    why: (f) => `It is held for ${formatClock(Number(f.seconds))}, and nobody is told that they may come out of it.`,
     fix: 'Say it before the movement',
   },
   'no-easier-level': {

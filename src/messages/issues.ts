@@ -50,6 +50,18 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
     'The browser was not allowed to use the microphone. Allow it in the browser’s address bar, or choose a sound file.',
   'microphone-none': () => 'No microphone was found. Plug one in, or choose a sound file.',
   'microphone-failed': () => 'The microphone could not be used; another program may hold it. Or choose a sound file.',
+  'camera-refused': () =>
+    'The browser was not allowed to use the camera and the microphone. Allow them in its address bar. The prompter goes on without.',
+  'camera-none': () =>
+    'No camera or no microphone was found. Plug it in and press Record again. The prompter goes on without.',
+  'recording-failed': () =>
+    'Camera or microphone could not be used; another program may hold them. The prompter goes on without.',
+  'recording-no-room': () =>
+    'There is no room left to record. What was recorded until now is saved. The prompter goes on.',
+  'microphone-unplugged': () =>
+    'The microphone was unplugged. What was recorded until then is saved. Press Record to go on in another recording.',
+  'camera-unplugged': () =>
+    'The camera was unplugged. What was recorded until then is saved. Press Record to go on in another recording.',
   // cue sheets
   'cue-sheet-too-large': () => 'The cue sheet is larger than that of any class here.',
   'not-a-cue-sheet': () =>

@@ -87,6 +87,11 @@ export const FAULTS: readonly Fault[] = [
       }),
     ]),
   },
+  {
+    check: 'standing-silent',
+    at: post,
+    make: withStep(post, { seconds: 400, maxSeconds: 600 }),
+  },
   { check: 'pace-jump', at: stove, make: withStep(stove, { paceMultiplier: 1.65 }) },
   // count
   {
@@ -149,6 +154,16 @@ export const FAULTS: readonly Fault[] = [
     make: withStep(light, (step) => said(step, 0, { full: 'Breathe in, turn the light.' })),
   },
   {
+    check: 'side-mirrored',
+    at: 'Casting',
+    make: withSteps('main', 1, (newId) => [
+      plain(newId, 'Casting', {
+        blockId: 'both',
+        teach: spokenLines(newId, [['Casting. The left hand throws.', 2]]),
+      }),
+    ]),
+  },
+  {
     check: 'clockwise-view',
     at: 'Coiling the line',
     make: withStep('Coiling the line', (step) => teach(step, ['Begin {way}.', 2])),
@@ -164,7 +179,7 @@ export const FAULTS: readonly Fault[] = [
     make: withStep(post, {
       eyesClosed: true,
       seconds: 60,
-      openingLine: 'Mooring post. Watch how the breath goes. I will call you back.',
+      openingLine: 'Mooring post. Watch how my hands rest. I will call you back.',
       callBackLine: 'Open your eyes, and come back to the hall.',
     }),
   },
@@ -203,7 +218,7 @@ export const FAULTS: readonly Fault[] = [
     check: 'no-seated',
     at: null,
     make: both(
-      withText('Rest when you like, and sit if you like.', 'Rest when you like, on a bench if you like.'),
+      withText('Rest when you like, and sit if you like.', 'Rest when you like.'),
       withText(/a wall or a chair/g, 'a wall'),
       (plan) => ({ ...plan, dismissed: [{ check: 'class-caution', stepId: null, detail: '', reason: 'All stand.' }] }),
     ),
@@ -222,6 +237,29 @@ export const FAULTS: readonly Fault[] = [
     check: 'head-low',
     at: lamp,
     make: withStep(lamp, (step) => teach(step, ['Let the head hang.', 2])),
+  },
+  {
+    check: 'caution-unclear',
+    at: light,
+    make: withText('Turn from the waist, and keep the knees over the feet.', 'If you prefer, look at the lamp.'),
+  },
+  {
+    check: 'hold-long',
+    at: 'Holding the keg',
+    make: withSteps('main', 1, (newId) => [
+      plain(newId, 'Holding the keg', {
+        pacedBy: 'held',
+        seconds: 100,
+        cautions: ['arms-high'],
+        pattern: [makePhase(newId, { kind: 'hold', full: '' })],
+        teach: spokenLines(newId, [['Holding the keg. Smaller if the shoulders are sore.', 2]]),
+      }),
+    ]),
+  },
+  {
+    check: 'caution-untagged',
+    at: lamp,
+    make: withStep(lamp, (step) => teach(step, ['Drum lightly on the belly.', 2])),
   },
   {
     check: 'breath-forced',
@@ -270,7 +308,14 @@ export const FAULTS: readonly Fault[] = [
     }),
   },
   { check: 'no-thanks', at: null, make: withText('Thank you for standing with me. Walk', 'Walk') },
-  { check: 'never-named', at: gulls, make: withText('Gulls leaving the wall. Arms wide', 'Arms wide') },
+  {
+    check: 'never-named',
+    at: gulls,
+    make: both(
+      withText('Gulls leaving the wall. Arms wide', 'Arms wide'),
+      withText('the gulls leave the wall', 'open'),
+    ),
+  },
   {
     check: 'feet-together',
     at: 'Wide stand',

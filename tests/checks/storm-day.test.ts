@@ -27,7 +27,6 @@ describe('Storm Day Indoors', () => {
       'should | no-easier-level | Setting down the nets',
       'should | stance-broken | Hauling the slow net',
       'could | no-thanks | class',
-      'could | never-named | Setting down the nets',
       'could | feet-together | Hauling the slow net',
     ]);
   });

@@ -3,6 +3,7 @@ import type { Shortened } from '@/core/movement';
 import {
   lineAt,
   placeName,
+  isMovement as isMovementStep,
   saidTextsOf,
   performedSteps,
   type ClassPlan,
@@ -12,7 +13,7 @@ import {
 } from '@/core/plan';
 import type { Term } from '@/core/words';
 import type { Timeline } from '@/core/timeline';
-import type { ClassContext, StepContext } from './model';
+import type { ClassContext, MovementContext, StepContext } from './model';
 
 const textsKept = new WeakMap<Step, readonly StepText[]>();
 
@@ -67,6 +68,40 @@ export function saidDuring(context: StepContext): string {
 
 const BEFORE: ReadonlySet<Shortened> = new Set<Shortened>(['naming', 'caution', 'sending']);
 
+/**
+ * What is said in a movement, tokens filled where it is said, and what its phases do by name: cautions and calls of the
+ * rounds left are no teaching.
+ */
+export function taughtIn({ step, texts }: MovementContext): readonly string[] {
+  const told = texts.filter(({ place }) => UNTAUGHT.every((line) => lineAt(place) !== line)).map(({ text }) => text);
+  return [...told, ...step.pattern.map(({ action }) => action)];
+}
+
+const UNTAUGHT: readonly Shortened[] = ['caution', 'roundsLeft', 'lastRound', 'sideChange'];
+
+/** What is said in talks and transitions that lead to a step, and in the step before it, whatever that is. */
+export function saidJustBefore(steps: readonly StepContext[], at: number): readonly string[] {
+  const said: string[] = [];
+  for (let before = at - 1; before >= 0; before--) {
+    const one = itemAt(steps, before);
+    if (isMovementStep(one.step) && before < at - 1) break;
+    said.push(...one.texts.map(({ text }) => text));
+    if (isMovementStep(one.step)) break;
+  }
+  return said;
+}
+
+/** What is said in talks and transitions right after a step. */
+export function saidAfter(steps: readonly StepContext[], at: number): readonly string[] {
+  const said: string[] = [];
+  for (let after = at + 1; after < steps.length; after++) {
+    const one = itemAt(steps, after);
+    if (isMovementStep(one.step)) break;
+    said.push(...one.texts.map(({ text }) => text));
+  }
+  return said;
+}
+
 function wordsWhere(context: StepContext, wanted: (part: string, line: Shortened | null) => boolean): string {
   return context.texts
     .filter(({ place }) => wanted(place.part, lineAt(place)))
@@ -89,4 +124,15 @@ export function worstBySource<Cue extends { readonly source: CueSource }>(
     if (!before || by > before.by) worst.set(detail, { cue, by, detail });
   }
   return [...worst.values()];
+}
+
+/** The longest time within a step, in seconds, in which nothing is said. */
+export function longestGap({ timed, cues }: Pick<StepContext, 'timed' | 'cues'>): number {
+  let from = timed.startSeconds;
+  let longest = 0;
+  for (const cue of [...cues, { startSeconds: timed.endSeconds, endSeconds: timed.endSeconds }]) {
+    longest = Math.max(longest, cue.startSeconds - from);
+    from = Math.max(from, cue.endSeconds);
+  }
+  return longest;
 }

@@ -9,10 +9,10 @@ export function dismissalReason(plan: ClassPlan, finding: Finding): string | nul
   return plan.dismissed.find((one) => same(one, finding))?.reason ?? null;
 }
 
-/** Sets a finding aside with a reason, or takes it up again with `null`. */
-export function dismissEdit(plan: ClassPlan, finding: Finding, reason: string | null): Edit {
-  const others = plan.dismissed.filter((one) => !same(one, finding));
-  const { check, stepId, detail } = finding;
-  const value = reason === null ? others : [...others, { check, stepId, detail, reason }];
+/** Sets findings aside with a reason, or takes them up again with `null`. */
+export function dismissEdit(plan: ClassPlan, findings: readonly Finding[], reason: string | null): Edit {
+  const others = plan.dismissed.filter((one) => !findings.some((finding) => same(one, finding)));
+  const added = findings.map(({ check, stepId, detail }) => ({ check, stepId, detail, reason: reason ?? '' }));
+  const value = reason === null ? others : [...others, ...added];
   return { kind: 'set-plan', field: 'dismissed', value: value.map((one) => ({ ...one })) };
 }

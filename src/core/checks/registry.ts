@@ -8,6 +8,7 @@ import { offTarget } from './time/off-target';
 import { paceJump } from './time/pace-jump';
 import { restLong } from './time/rest-long';
 import { restOptOut } from './time/rest-opt-out';
+import { standingSilent } from './time/standing-silent';
 import { talkShare } from './time/talk-share';
 import { teachLong } from './time/teach-long';
 import { lastEarly } from './count/last-early';
@@ -20,6 +21,7 @@ import { sidesUnequal } from './count/sides-unequal';
 import { clockwiseView } from './side/clockwise-view';
 import { eyesBalance } from './side/eyes-balance';
 import { eyesNotOpened } from './side/eyes-not-opened';
+import { sideMirrored } from './side/side-mirrored';
 import { sideUnsaid } from './side/side-unsaid';
 import { sideWrong } from './side/side-wrong';
 import { viewUnsaid } from './side/view-unsaid';
@@ -29,8 +31,11 @@ import { bendRise } from './safety/bend-rise';
 import { breathForced } from './safety/breath-forced';
 import { cautionLate } from './safety/caution-late';
 import { cautionMissing } from './safety/caution-missing';
+import { cautionUnclear } from './safety/caution-unclear';
+import { cautionUntagged } from './safety/caution-untagged';
 import { classCaution } from './safety/class-caution';
 import { headLow } from './safety/head-low';
+import { holdLong } from './safety/hold-long';
 import { noEasierLevel } from './safety/no-easier-level';
 import { noSeated } from './safety/no-seated';
 import { feetTogether } from './flow/feet-together';
@@ -63,6 +68,7 @@ export const CHECKS: readonly Check[] = [
   paceJump,
   restLong,
   restOptOut,
+  standingSilent,
   talkShare,
   teachLong,
   lastEarly,
@@ -75,6 +81,7 @@ export const CHECKS: readonly Check[] = [
   clockwiseView,
   eyesBalance,
   eyesNotOpened,
+  sideMirrored,
   sideUnsaid,
   sideWrong,
   viewUnsaid,
@@ -84,8 +91,11 @@ export const CHECKS: readonly Check[] = [
   breathForced,
   cautionLate,
   cautionMissing,
+  cautionUnclear,
+  cautionUntagged,
   classCaution,
   headLow,
+  holdLong,
   noEasierLevel,
   noSeated,
   feetTogether,

@@ -1,6 +1,6 @@
 import { asksRounds } from '@/core/movement';
-import { itemAt } from '@/core/units';
-import { remembered, sidesNamed } from '../language';
+import { sidesNamed } from '@/core/meaning';
+import { itemAt, remembered } from '@/core/units';
 import { isMovement, type ClassCheck, type MovementContext } from '../model';
 import { setting } from '../fixes';
 
@@ -37,12 +37,12 @@ export const sidesUnequal: ClassCheck = {
     const rounds = (side: readonly MovementContext[]): number => side.reduce((sum, one) => sum + one.timed.rounds, 0);
     return [...pairs.values()].flatMap(({ left, right }) => {
       const [leftRounds, rightRounds] = [rounds(left), rounds(right)];
-      if (leftRounds === rightRounds) return [];
+      // A movement that is done on one side alone has no other to be unequal to.
+      if (leftRounds === rightRounds || left.length === 0 || right.length === 0) return [];
       const fewer = itemAt(leftRounds < rightRounds ? left : right, 0);
-      const { step } = fewer ?? (itemAt(left, 0) || itemAt(right, 0));
+      const { step } = fewer;
       const more = Math.max(leftRounds, rightRounds) - Math.min(leftRounds, rightRounds);
-      const fix =
-        fewer && asksRounds(fewer.step.pacedBy) ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
+      const fix = asksRounds(fewer.step.pacedBy) ? setting(fewer.step, { rounds: fewer.timed.rounds + more }) : null;
       return [{ stepId: step.id, facts: { left: leftRounds, right: rightRounds }, fix }];
     });
   },

@@ -1,10 +1,10 @@
 import type { MovementStep } from '@/core/plan';
 import { themed } from '@/core/words';
 import { setting } from '../fixes';
-import { plainWords } from '../language';
+import { nameIsSaid } from '@/core/meaning';
 import { isMovement, type Fix, type StepCheck } from '../model';
 
-/** A movement's name, in any of its names, is never said in it. */
+/** A movement's name, in any of its names, is never said in it; what is no name, as "Exercise 4", need not be. */
 export const neverNamed: StepCheck = {
   name: 'never-named',
   group: 'flow',
@@ -14,9 +14,9 @@ export const neverNamed: StepCheck = {
     if (!isMovement(context)) return [];
     const { step } = context;
     const theme = plan.themes.find(({ id }) => id === plan.themeId) ?? null;
-    const names = [themed(theme, step.name), step.name, step.traditionalName, ...step.otherNames].map(plainWords);
-    const said = ` ${plainWords(context.said)} `;
-    if (names.some((name) => name !== '' && said.includes(` ${name} `))) return [];
+    const names = [themed(theme, step.name), step.name, step.traditionalName, ...step.otherNames];
+    const said = [...new Set(context.cues.map(({ text }) => text))];
+    if (names.some((name) => name !== '' && said.some((text) => nameIsSaid(name, text)))) return [];
     return [
       {
         stepId: step.id,

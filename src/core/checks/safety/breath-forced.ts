@@ -1,7 +1,7 @@
 import { isCounted } from '@/core/movement';
 import { phaseSeconds, RESTING_AT_MOST } from '@/core/breath';
 import { setting } from '../fixes';
-import { BREATH_FORCED, withoutNegated } from '../language';
+import { says } from '@/core/meaning';
 import { isMovement, type StepCheck } from '../model';
 
 /** A breath held beyond this many seconds is more than a rest; common practice, no published source. */
@@ -15,11 +15,11 @@ export const breathForced: StepCheck = {
   of: 'step',
   find: (context) => {
     if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
-    const { step, timed, said } = context;
+    const { step, timed, texts } = context;
     if (step.cautions.includes('breath-held')) return [];
     const held = Math.max(0, ...step.pattern.map((phase) => (phase.kind === 'hold' ? phaseSeconds(phase, timed) : 0)));
     const fast = timed.breathSeconds > 0 && 60 / timed.breathSeconds > RESTING_AT_MOST;
-    if (held <= HELD && !fast && !BREATH_FORCED.test(withoutNegated(said))) return [];
+    if (held <= HELD && !fast && !texts.some(({ text }) => says(text, 'breath-forced'))) return [];
     return [{ stepId: step.id, facts: { held }, fix: setting(step, { cautions: [...step.cautions, 'breath-held'] }) }];
   },
 };

@@ -14,7 +14,7 @@ export const cautionMissing: ClassCheck = {
 };
 
 /** The cautions of a class that are in a state, each as a finding that offers the usual words before the teaching. */
-export function foundWhere(context: ClassContext, wanted: 'missing' | 'late') {
+export function foundWhere(context: ClassContext, wanted: 'missing' | 'late' | 'unclear') {
   return context.steps.flatMap((one, at) => {
     if (!isMovement(one)) return [];
     return one.step.cautions

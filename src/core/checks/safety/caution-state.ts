@@ -1,16 +1,18 @@
-import { itemAt } from '@/core/units';
 import type { Caution } from '@/core/movement';
-import { saidBefore, saidDuring } from '../context';
-import { withoutSinking } from '../language';
-import { isMovement, type MovementContext, type StepContext } from '../model';
-import { CAUTION_KNOWN } from './caution-known';
-
-/** Whether a caution of a movement is said in time, after its movement has begun, or never. */
-export type CautionState = 'said' | 'late' | 'missing';
+import { offers, saysOrDenies } from '@/core/meaning';
+import { saidAfter, saidBefore, saidDuring, saidJustBefore } from '../context';
+import type { MovementContext, StepContext } from '../model';
 
 /**
- * In time is before the first counted round: in the movement's own words, or in talks and transitions that lead to it.
- * Late is in its rounds, or in a talk or transition right after it. Balance is another check's, with its support.
+ * Whether a caution of a movement is said in time, after its movement has begun, or never; unclear where the movement's
+ * own words forbid, allow or leave open something, and what is not known.
+ */
+export type CautionState = 'said' | 'late' | 'unclear' | 'missing';
+
+/**
+ * In time is before the first counted round: in the movement's own words, in talks and transitions that lead to it, or
+ * in the step before. Late is in its rounds, or in a talk or transition right after it. Balance is another check's,
+ * with its support.
  */
 export function cautionState(
   steps: readonly StepContext[],
@@ -19,14 +21,20 @@ export function cautionState(
   caution: Caution,
 ): CautionState {
   if (caution === 'balance') return 'said';
-  const known = (said: string): boolean => CAUTION_KNOWN[caution].test(withoutSinking(said));
-  if (known(saidBefore(context))) return 'said';
-  for (let before = at - 1; before >= 0 && !isMovement(itemAt(steps, before)); before--) {
-    if (known(itemAt(steps, before).said)) return 'said';
-  }
-  if (known(saidDuring(context))) return 'late';
-  for (let after = at + 1; after < steps.length && !isMovement(itemAt(steps, after)); after++) {
-    if (known(itemAt(steps, after).said)) return 'late';
-  }
-  return 'missing';
+  const known = (said: string): boolean => isKnown(caution, said);
+  if (hinted(caution, saidBefore(context)) || known(saidBefore(context)) || saidJustBefore(steps, at).some(known))
+    return 'said';
+  if (known(saidDuring(context)) || saidAfter(steps, at).some(known)) return 'late';
+  return saysOrDenies(saidBefore(context), 'reserved') ? 'unclear' : 'missing';
+}
+
+/** What is said in the movement itself need be less outright: "slow, if your knees talk to you". */
+function hinted(caution: Exclude<Caution, 'balance'>, said: string): boolean {
+  if (caution === 'standing-long' || caution === 'reversed-breath') return false;
+  return saysOrDenies(said, `hint:${caution}`);
+}
+
+function isKnown(caution: Exclude<Caution, 'balance'>, said: string): boolean {
+  if (caution === 'standing-long') return offers(said, 'seat');
+  return saysOrDenies(said, `caution:${caution}`);
 }

@@ -2,16 +2,11 @@ import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import { isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
 import { CLASS_CAUTION_LINES, NEW_NAMES } from '@/core/words';
-import { withoutSinking } from '../language';
+import { offers, saysOrDenies } from '@/core/meaning';
 import type { ClassCheck, ClassContext } from '../model';
 
-/** What is said once in every class (common practice, no published source), how it is known. */
-const PARTS = [
-  { part: 'effort', known: /\b(?:70|seventy)\b|\bper ?cent\b|\bwell within\b/ },
-  { part: 'pain', known: /\bnothing should hurt\b|\bno(?:thing)? (?:pain|hurts)\b|\bhurt/ },
-  { part: 'rest', known: /\brest (?:when|whenever|if|as)\b|\bpause when\b/ },
-  { part: 'sit', known: /\bsit\b|\bseated\b|\bstool\b/ },
-] as const;
+/** What is said once in every class (common practice, no published source). */
+const PARTS = ['effort', 'pain', 'rest', 'sit'] as const;
 
 /** Part of the caution for the whole class is missing. One finding, with the parts. */
 export const classCaution: ClassCheck = {
@@ -22,13 +17,18 @@ export const classCaution: ClassCheck = {
   find: (context) => {
     const { steps } = context;
     if (steps.length === 0) return [];
-    const told = steps.map(({ said }) => withoutSinking(said));
-    const missing = PARTS.filter(({ known }) => !told.some((said) => known.test(said)));
+    const told = steps.flatMap(({ texts }) => texts.map(({ text }) => text));
+    const missing = PARTS.filter((part) => !told.some((text) => isTold(part, text)));
     if (missing.length === 0) return [];
-    const edit = sayingEdit(context, missing.map(({ part }) => CLASS_CAUTION_LINES[part]).join(' '));
-    return [{ stepId: null, facts: { parts: missing.map(({ part }) => part).join(' ') }, fix: { kind: 'edit', edit } }];
+    const edit = sayingEdit(context, missing.map((part) => CLASS_CAUTION_LINES[part]).join(' '));
+    return [{ stepId: null, facts: { parts: missing.join(' ') }, fix: { kind: 'edit', edit } }];
   },
 };
+
+function isTold(part: (typeof PARTS)[number], text: string): boolean {
+  if (part === 'sit') return offers(text, 'seat');
+  return part === 'rest' ? offers(text, 'rest') : saysOrDenies(text, part);
+}
 
 /** Says it at the end of the first talk, or in a talk of its own at the very start. */
 function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {

@@ -1,5 +1,6 @@
 import { setting } from '../fixes';
-import { HEAD_LOW } from '../language';
+import { says } from '@/core/meaning';
+import { taughtIn } from '../context';
 import { isMovement, type StepCheck } from '../model';
 
 /** The head is below the waist by what is said, and the movement has no caution for it. */
@@ -10,9 +11,8 @@ export const headLow: StepCheck = {
   of: 'step',
   find: (context) => {
     if (!isMovement(context) || context.step.cautions.includes('head-low')) return [];
-    const { step, said } = context;
-    const actions = step.pattern.map(({ action }) => action.toLowerCase()).join(' ');
-    if (!HEAD_LOW.test(`${said} ${actions}`)) return [];
+    const { step } = context;
+    if (!taughtIn(context).some((text) => says(text, 'head-low'))) return [];
     return [{ stepId: step.id, fix: setting(step, { cautions: [...step.cautions, 'head-low'] }) }];
   },
 };

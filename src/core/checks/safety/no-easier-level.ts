@@ -1,6 +1,6 @@
 import type { Caution, Level } from '@/core/movement';
 import { saidBefore } from '../context';
-import { EASIER } from '../language';
+import { saysOrDenies } from '@/core/meaning';
 import { isMovement, type StepCheck } from '../model';
 
 /** Cautions of movements that ask for levels; common practice, no published source. */
@@ -18,7 +18,7 @@ export const noEasierLevel: StepCheck = {
     const [first, ...harder] = step.levels;
     const harderAlone = first !== undefined && !isOffered(first) && harder.some(isOffered);
     const demanding = step.cautions.some((caution) => DEMANDING.includes(caution));
-    const offered = EASIER.test(saidBefore(context)) || (first !== undefined && isOffered(first));
+    const offered = saysOrDenies(saidBefore(context), 'easier-version') || (first !== undefined && isOffered(first));
     if (!harderAlone && (!demanding || offered)) return [];
     return [{ stepId: step.id, facts: { levels: step.levels.length } }];
   },

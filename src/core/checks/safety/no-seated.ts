@@ -1,4 +1,4 @@
-import { SEATED, withoutSinking } from '../language';
+import { offers } from '@/core/meaning';
 import { isMovement, type ClassCheck } from '../model';
 
 /** Nothing in the class can be done seated, by what is said and by what its movements hold. */
@@ -10,7 +10,7 @@ export const noSeated: ClassCheck = {
   find: ({ steps }) => {
     const movements = steps.filter(isMovement);
     if (movements.length === 0) return [];
-    if (steps.some(({ said }) => SEATED.test(withoutSinking(said)))) return [];
+    if (steps.some(({ texts }) => texts.some(({ text }) => offers(text, 'seat')))) return [];
     return [{ stepId: null, facts: { movements: movements.length } }];
   },
 };

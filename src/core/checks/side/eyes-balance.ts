@@ -1,3 +1,4 @@
+import { offers } from '@/core/meaning';
 import { isMovement, type ClassCheck } from '../model';
 import { followEyes } from './eyes';
 
@@ -13,8 +14,7 @@ export const eyesBalance: ClassCheck = {
       if (!closed || !isMovement(context) || !context.step.cautions.includes('balance')) continue;
       // Words that open the eyes as the movement begins are soon enough.
       if (cue && cue.round === 0) continue;
-      if (cue === null && context.cues.some((one) => one.round === 0 && /open (?:your|the) eyes/i.test(one.text)))
-        continue;
+      if (cue === null && context.cues.some((one) => one.round === 0 && offers(one.text, 'eyes-open'))) continue;
       found.set(context.step.id, { stepId: context.step.id, facts: { name: context.step.name } });
     }
     return [...found.values()];

@@ -1,6 +1,6 @@
 import { isSilence } from '@/core/plan';
 import type { Cue } from '@/core/timeline';
-import { EYES_CLOSE, EYES_OPEN, remembered } from '../language';
+import { offers } from '@/core/meaning';
 import type { StepContext } from '../model';
 
 /** A place in the class with the eyes as they are then. */
@@ -14,11 +14,10 @@ export interface EyesAt {
 /** Several checks follow the same class. */
 const followed = new WeakMap<readonly StepContext[], readonly EyesAt[]>();
 
-const eyesIn = remembered((text: string): 'open' | 'closed' | 'nothing' => {
-  const plain = text.toLowerCase();
-  if (EYES_OPEN.test(plain)) return 'open';
-  return EYES_CLOSE.test(plain) ? 'closed' : 'nothing';
-});
+function eyesIn(text: string): 'open' | 'closed' | 'nothing' {
+  if (offers(text, 'eyes-open')) return 'open';
+  return offers(text, 'eyes-close') ? 'closed' : 'nothing';
+}
 
 /**
  * Follows the eyes through a class: closed by a silence that closes them or by words, open again by words. Gives every

@@ -1,7 +1,8 @@
-import { changeTexts, type StepText, placeName, type CueSource } from '@/core/plan';
+import { type StepText, placeName, type CueSource } from '@/core/plan';
 import type { Side } from '@/core/words';
-import { sidesNamed } from '../language';
-import { fixBy, isMovement, type StepCheck } from '../model';
+import { sidesNamed } from '@/core/meaning';
+import { withSideToken } from '../fixes';
+import { isMovement, type StepCheck } from '../model';
 
 /** A side is written out where the side changes from turn to turn: it is wrong on one of them. */
 export const sideWrong: StepCheck = {
@@ -18,15 +19,13 @@ export const sideWrong: StepCheck = {
       if (!named || second) return [];
       const wrong = cues.find((cue) => cue.side !== null && cue.side !== named && isSame(cue.source, text));
       if (!wrong) return [];
-      const word = new RegExp(`\\b${named}\\b`, 'gi');
-      const fixed = changeTexts(step, (one) => (one === text.text ? one.replace(word, '{side}') : one));
       return [
         {
           stepId: step.id,
           cueId: wrong.id,
           detail: placeName(text.place),
           facts: { text: text.text, said: named, side: wrong.side as Side },
-          fix: fixBy(fixed),
+          fix: withSideToken(step, text.text, named),
         },
       ];
     });

@@ -1,4 +1,4 @@
-import { WATCH } from '../language';
+import { says } from '@/core/meaning';
 import type { ClassCheck } from '../model';
 import { followEyes } from './eyes';
 
@@ -9,7 +9,7 @@ export const watchEyesClosed: ClassCheck = {
   gravity: 'must',
   of: 'class',
   find: ({ steps }) => {
-    const found = followEyes(steps).filter(({ cue, closed }) => closed && cue && WATCH.test(cue.text.toLowerCase()));
+    const found = followEyes(steps).filter(({ cue, closed }) => closed && cue && says(cue.text, 'watch'));
     const firsts = new Map(found.map((place) => [place.context.step.id, place]));
     return [...firsts.values()].map(({ context, cue }) => ({
       stepId: context.step.id,

@@ -1,6 +1,7 @@
 import { isSilence } from '@/core/plan';
 import { setting } from '../fixes';
 import type { StepCheck } from '../model';
+import { longestGap } from '../context';
 
 /** Seconds with eyes closed and nothing said; common practice, no published source. */
 const MOST = 90;
@@ -11,14 +12,10 @@ export const eyesSilence: StepCheck = {
   group: 'time',
   gravity: 'should',
   of: 'step',
-  find: ({ step, timed, cues }) => {
+  find: (context) => {
+    const { step } = context;
     if (!isSilence(step) || !step.eyesClosed) return [];
-    let from = timed.startSeconds;
-    let longest = 0;
-    for (const cue of [...cues, { startSeconds: timed.endSeconds, endSeconds: timed.endSeconds }]) {
-      longest = Math.max(longest, cue.startSeconds - from);
-      from = cue.endSeconds;
-    }
+    const longest = longestGap(context);
     if (longest <= MOST) return [];
     const line = step.reassuranceLine || 'I am still here. There is nothing to do.';
     return [

@@ -1,4 +1,6 @@
-import { plainWords, OPT_OUT } from '../language';
+import { isCounted } from '@/core/movement';
+import { saysOrDenies } from '@/core/meaning';
+import { plainWords } from '../language';
 import { saidBefore, saidDuring } from '../context';
 import { type ClassCheck, isMovement, type MovementContext } from '../model';
 import { addToCaution } from '../fixes';
@@ -14,9 +16,11 @@ export const restOptOut: ClassCheck = {
     let said = false;
     for (const context of steps) {
       const words = isMovement(context) ? wordsBeforeHold(context) : context.said;
-      said ||= OPT_OUT.test(words) || (own !== '' && plainWords(words).includes(own));
+      said ||= saysOrDenies(words, 'hold-optional') || (own !== '' && plainWords(words).includes(own));
       if (said) return [];
-      if (!isMovement(context) || !context.step.pattern.some(({ kind }) => kind === 'hold')) continue;
+      // A posture that is held still holds no breath.
+      if (!isMovement(context) || !isCounted(context.step.pacedBy)) continue;
+      if (!context.step.pattern.some(({ kind }) => kind === 'hold')) continue;
       return [{ stepId: context.step.id, fix: addToCaution(context.step, plan.style.holdLine) }];
     }
     return [];

@@ -1,4 +1,5 @@
-import { plainWords, remembered } from '../language';
+import { remembered } from '@/core/units';
+import { plainWords } from '../language';
 import type { ClassCheck } from '../model';
 
 /** The same line of four words or more, so many times in one class; common practice ("the same line twenty times"). */

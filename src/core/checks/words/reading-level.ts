@@ -1,5 +1,5 @@
 import { countSyllables, wordsOf } from '@/core/speech';
-import { remembered } from '../language';
+import { remembered } from '@/core/units';
 import type { ClassCheck } from '../model';
 
 /** Grade by Flesch and Kincaid above which a class is hard to follow by ear; common practice for plain language. */

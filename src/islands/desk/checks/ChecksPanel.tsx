@@ -1,9 +1,9 @@
 import { X } from 'lucide-react';
-import { useState } from 'react';
-import { fixAllEdit, GRAVITIES, dismissEdit, type Finding } from '@/core/checks';
-import { findStep, LIMITS } from '@/core/plan';
-import { findingWords, fixWords, GRAVITY_WORDS } from '@/messages/checks';
-import { useDesk, useDeskStore } from '../use-desk';
+import { fixAllEdit, GRAVITIES, dismissEdit, kindOf, type Gathered } from '@/core/checks';
+import { findingWords, GRAVITY_WORDS } from '@/messages/checks';
+import { useDeskStore } from '../use-desk';
+import { FindingEntry } from './FindingEntry';
+import { Place } from './Place';
 import type { Findings } from './use-findings';
 
 interface Props {
@@ -26,7 +26,7 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
       </div>
       {open.length === 0 && <p role="status">{checked ? 'The checks found nothing to fix.' : 'Checking…'}</p>}
       {GRAVITIES.map((gravity) => {
-        const of = open.filter((finding) => finding.gravity === gravity);
+        const of = open.filter(({ finding }) => finding.gravity === gravity);
         if (of.length === 0) return null;
         return (
           <section key={gravity} aria-label={GRAVITY_WORDS[gravity]}>
@@ -34,14 +34,12 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
               {GRAVITY_WORDS[gravity]} <span className="quiet-ink font-normal">{of.length}</span>
             </h3>
             <ul>
-              {of.map((finding, at) => (
+              {of.map((gathered) => (
                 <FindingEntry
-                  key={keyOf(finding)}
-                  finding={finding}
-                  // Said once, with the first of a kind.
-                  alike={of[at - 1]?.check === finding.check ? 0 : fixable(of, finding)}
+                  key={kindOf(gathered.finding)}
+                  gathered={gathered}
                   onFixAll={() => {
-                    const edit = check && fixAllEdit(desk.getState().plan, check, finding.check);
+                    const edit = check && fixAllEdit(desk.getState().plan, check, gathered.finding);
                     if (edit) desk.edit(edit);
                   }}
                   onFit={onFit}
@@ -57,8 +55,8 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
             Dismissed <span className="quiet-ink font-normal">{dismissed.length}</span>
           </h3>
           <ul>
-            {dismissed.map(({ finding, reason }) => (
-              <SetAsideEntry key={keyOf(finding)} finding={finding} reason={reason} />
+            {dismissed.map(({ gathered, reason }) => (
+              <SetAsideEntry key={`${kindOf(gathered.finding)} ${reason}`} gathered={gathered} reason={reason} />
             ))}
           </ul>
         </section>
@@ -71,130 +69,24 @@ export function ChecksPanel({ findings, onFit, onClose }: Props) {
   );
 }
 
-/** Findings of the same kind that a press can fix. */
-function fixable(findings: readonly Finding[], { check }: Finding): number {
-  return findings.filter((one) => one.check === check && one.fix?.kind === 'edit').length;
-}
-
-function keyOf({ check, stepId, detail }: Finding): string {
-  return `${check} ${stepId} ${detail}`;
-}
-
-/** The place of a finding, to be gone to. */
-function Place({ finding }: { readonly finding: Finding }) {
+function SetAsideEntry({ gathered, reason }: { readonly gathered: Gathered; readonly reason: string }) {
   const desk = useDeskStore();
-  const name = useDesk((state) =>
-    finding.stepId === null ? null : (findStep(state.plan, finding.stepId)?.step.name ?? null),
-  );
-  if (name === null || finding.stepId === null) return <span className="quiet-ink text-sm">the whole class</span>;
-  const { stepId } = finding;
-  return (
-    <button
-      type="button"
-      className="link link-hover min-h-6 text-left text-sm"
-      onClick={() => {
-        desk.select(stepId);
-        document.getElementById(`step-${stepId}`)?.scrollIntoView({ block: 'center' });
-      }}
-    >
-      {name}
-    </button>
-  );
-}
-
-interface EntryProps {
-  readonly finding: Finding;
-  /** Findings of its kind that can be fixed together, where it is the first of them. */
-  readonly alike: number;
-  readonly onFixAll: () => void;
-  readonly onFit: () => void;
-}
-
-function FindingEntry({ finding, alike, onFixAll, onFit }: EntryProps) {
-  const desk = useDeskStore();
-  const [reason, setReason] = useState<string | null>(null);
-  const { title, why } = findingWords(finding);
-  const { fix } = finding;
-  const words = fixWords(finding.check, fix);
-  const dismissed = (): void => {
-    const text = (reason ?? '').trim();
-    if (text === '') return;
-    desk.edit(dismissEdit(desk.getState().plan, finding, text));
-  };
-  return (
-    <li className="border-base-300 border-b py-2">
-      <div className="flex items-baseline justify-between gap-2">
-        <span className="font-semibold">{title}</span>
-        <Place finding={finding} />
-      </div>
-      <p className="text-sm">{why}</p>
-      {reason === null ? (
-        <div className="mt-1 flex flex-wrap gap-1">
-          {fix && words && (
-            <button
-              type="button"
-              className="btn btn-xs btn-primary"
-              onClick={() => (fix.kind === 'fit' ? onFit() : desk.edit(fix.edit))}
-            >
-              {words}
-            </button>
-          )}
-          {alike > 1 && (
-            <button type="button" className="btn btn-xs" onClick={onFixAll}>
-              Fix all {alike}
-              <span className="sr-only"> of “{title}”</span>
-            </button>
-          )}
-          <button type="button" className="btn btn-xs" onClick={() => setReason('')}>
-            Dismiss<span className="sr-only"> {title}</span>
-          </button>
-        </div>
-      ) : (
-        <form
-          className="mt-1 flex flex-wrap items-center gap-1"
-          onSubmit={(event) => {
-            event.preventDefault();
-            dismissed();
-          }}
-        >
-          <input
-            type="text"
-            className="input input-sm flex-1"
-            aria-label={`Why “${title}” is dismissed`}
-            placeholder="Reason"
-            maxLength={LIMITS.noteCharacters}
-            value={reason}
-            ref={(element) => element?.focus()}
-            onChange={(event) => setReason(event.target.value)}
-            onKeyDown={(event) => {
-              if (event.key !== 'Escape') return;
-              event.stopPropagation();
-              setReason(null);
-            }}
-          />
-          <button type="submit" className="btn btn-sm" disabled={reason.trim() === ''}>
-            Dismiss
-          </button>
-        </form>
-      )}
-    </li>
-  );
-}
-
-function SetAsideEntry({ finding, reason }: { readonly finding: Finding; readonly reason: string }) {
-  const desk = useDeskStore();
+  const { finding, all } = gathered;
   const { title } = findingWords(finding);
   return (
     <li className="border-base-300 border-b py-2">
       <div className="flex items-baseline justify-between gap-2">
-        <span>{title}</span>
+        <span>
+          {title}
+          {all.length > 1 && ` (${all.length} places)`}
+        </span>
         <Place finding={finding} />
       </div>
       <p className="text-sm">{reason}</p>
       <button
         type="button"
         className="btn btn-xs mt-1"
-        onClick={() => desk.edit(dismissEdit(desk.getState().plan, finding, null))}
+        onClick={() => desk.edit(dismissEdit(desk.getState().plan, all, null))}
       >
         Reopen<span className="sr-only"> {title}</span>
       </button>

@@ -1,5 +1,5 @@
 import { useContext, useEffect, useMemo, useState } from 'react';
-import type { Checker, Finding } from '@/core/checks';
+import type { Checker, Finding, Gathered } from '@/core/checks';
 import type { ClassPlan } from '@/core/plan';
 import { loadable, useLoaded } from '@/ui/parts/on-demand';
 import { StudioContext } from '../studio-context';
@@ -9,10 +9,11 @@ import { useDeskStore } from '../use-desk';
 export interface Findings {
   /** The plan they were found in. */
   readonly of: ClassPlan | null;
-  readonly open: readonly Finding[];
+  /** What is the same in many places is one. */
+  readonly open: readonly Gathered[];
   /** Finds them: kept, since it remembers what did not change. */
   readonly check: Checker | null;
-  readonly dismissed: readonly { readonly finding: Finding; readonly reason: string }[];
+  readonly dismissed: readonly { readonly gathered: Gathered; readonly reason: string }[];
 }
 
 const NOTHING: Omit<Findings, 'check'> = { of: null, open: [], dismissed: [] };
@@ -22,15 +23,20 @@ type Checks = NonNullable<ReturnType<typeof checks.now>>;
 /** How long the checks run before the page may draw. */
 const SLICE_MILLISECONDS = 8;
 
-function sorted({ dismissalReason }: Checks, plan: ClassPlan, findings: readonly Finding[]): Omit<Findings, 'check'> {
+function sorted(
+  { dismissalReason, gathered }: Checks,
+  plan: ClassPlan,
+  findings: readonly Finding[],
+): Omit<Findings, 'check'> {
   const open: Finding[] = [];
-  const dismissed: { finding: Finding; reason: string }[] = [];
+  const dismissed = new Map<string, Finding[]>();
   for (const finding of findings) {
     const reason = dismissalReason(plan, finding);
     if (reason === null) open.push(finding);
-    else dismissed.push({ finding, reason });
+    else dismissed.set(reason, [...(dismissed.get(reason) ?? []), finding]);
   }
-  return { of: plan, open, dismissed };
+  const aside = [...dismissed].flatMap(([reason, of]) => gathered(of).map((one) => ({ gathered: one, reason })));
+  return { of: plan, open: gathered(open), dismissed: aside };
 }
 
 /** The findings on the desk's class, found again after each edit, once it is `drawn`. */

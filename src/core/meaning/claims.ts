@@ -1,0 +1,133 @@
+import { patternsFor, type Found } from './meanings';
+
+/** What is claimed for health, and a sentence that may stand instead. */
+export interface Claim {
+  readonly from: number;
+  readonly to: number;
+  /** The sentence that holds it. */
+  readonly sentence: { readonly from: number; readonly to: number };
+  readonly plainer: string;
+}
+
+/*
+ * Who does what to which part of the body: claims of cure, of better organs and systems, of sleep, moods and years, and
+ * of safety for somebody. Own lists, common practice: which claims may be made is decided by local rules.
+ */
+const FAMILIES: readonly { readonly plainer: string; readonly written: readonly string[] }[] = [
+  {
+    plainer: 'It may feel good.',
+    written: [
+      '@cure ..4 @illness',
+      '@cure|reduce|lessen|soothe ..3 @sore|@condition|frozen|tennis @joint|@illness',
+      'cure|heal|remedy ..2 everything|anything|it|disease|body|@organ|@joint|wound|yourself',
+      'cure|remedy|=heals|medicine for ..3 @illness|@condition|@organ|@joint',
+      '@organ|@joint|@illness|body|=cell|=cells ..3 cured|healed|healing|renewed',
+      'goodbye =to ..2 @illness',
+      '=heals|=cures|=cured|=treats',
+      '@illness ..3 gone|disappear|vanish|leave|away|cured|end',
+      '=get|=gets|rid|no|wont|never|without ..4 back|knee|neck|joint|=any|=more pain|ache|arthritis',
+      'get rid of ..3 @illness|toxin',
+      'help|helps|good|great|wonderful|works|work|effective|magic with|for|on|against ..2 @illness',
+      'help|helps ..1 @illness',
+      'sort|clear|fix|straighten out|up ..3 @illness',
+      'stop|prevent|protect ..4 @illness',
+      '=treats|=treat ..3 elbow|shoulder|back|hip|knee|neck|sciatica',
+      'never ..2 ill|sick',
+      'better ..1 than ..1 medicine|pill|drug|medication|tablet|doctor',
+      '=off|without|=no|=fewer|=less ..4 tablet|pill|medication|medicine',
+      'ward|wards|keep|keeps|drive|chase ..3 off|away|out ..2 @illness',
+      'keep|keeps|ward|wards|chase ..2 @illness ..2 away|off|out',
+      'wonders|miracle|miracles ..1 for',
+      '@illness ..1 =gone|=goes|leave|leaves|ends|flies',
+      'drive|drives|send|chase|push ..2 @illness ..1 =out|away|off',
+      'bones|heart|skin|lungs|knees|spine =of ..4 old|child|teenager|youngster',
+      'rebuild|rebuilds|regrow|regenerate|regenerates ..3 cartilage|bone|bones|nerve|nerves|joint|joints|tissue|muscle|@organ',
+      'shown|proven|proved|known =to ..2 @better|@cure|help|ease',
+      'lower|reduce|cut|halve ..2 risk|chance ..3 @illness|fall|falls|heart|stroke',
+      '@illness patient? get|gets|recover ..1 better|faster|well',
+      '=good|=great|=best|=helps|=help =for|=with|=against ..1 @sore',
+      '=against ..1 @illness',
+      'never|=no ..2 =again|=more ..2 @illness|=have|=get',
+      'guarantee|guaranteed',
+      'clinically|scientifically|medically proven',
+      'science|scientist|study|research|researcher|doctor ..3 prove|proved|proven|show|recommend|swear|confirm',
+    ],
+  },
+  {
+    plainer: 'It gets things moving.',
+    written: [
+      'good|great|wonderful|excellent|beneficial for|to ..2 @organ|@system',
+      '@cleanse ..3 @organ',
+      '@cleanse ..3 toxin',
+      'flush|remove|release|expel|draw|get ..3 toxin',
+      'detox|detoxify',
+      '@organ ~6 =cleaned|=cleansed|=clean|=healed|=renewed|=happy|=grateful|=stronger|=younger',
+      '=makes ..1 =blood|=heart|=liver|=lungs|=nerves ..1 thinner|calm|strong|stronger|clean|healthy|younger|better',
+      '@organ|organs ..3 massaged|cleansed|detoxified|nourished|stimulated|toned|purified',
+      '@better ..3 @system',
+      '=boost|boost|strengthen|improve|stimulate|regulate|tonify|rejuvenate|activate|restore|stronger ..3 @organ',
+      '=opens|=clears|=supports|=protects|=balances|=heals|=calms|=helps|=nourishes|=soothes ..2 @organ|nerve|nervous',
+      'get|keep|make ..2 @organ|@system ..3 work|properly|again|healthy|young',
+      '@system|=brain ..3 stronger|better|improve|improved|boosted|balanced|calmed|regulated',
+      'improve|better ..3 way ..2 @organ|@system ..1 work',
+      'lower|reduce|bring|keep|slow|drop ..3 blood pressure',
+      'blood pressure ..2 down|lower|drops|falls|normal|normalise',
+      'blood|oxygen ..3 brain|organ|heart',
+      'burn|melt|lose ..2 fat|weight|kilo|kilos',
+      'lower|raise|boost|balance|regulate|reduce ..2 @system',
+      'remember ..3 better',
+      '@system|@organ ~8 =better',
+      '@system|response ..2 up|stronger',
+      'wake|kick|fire ..2 immune|immunity|metabolism',
+    ],
+  },
+  {
+    plainer: 'Many people like it at the end of a day.',
+    written: [
+      'sleep ..2 better|deeper|deeply|longer|soundly|=like',
+      '=helps|=makes ..3 sleep',
+      'fall asleep ..2 faster|quickly|easily',
+      'settle|calm|heal|cure|lift|transform|banish|dissolve|fix|still ..3 anxious|anxiety|depression|mood|mind|emotion|worry|grief',
+      'mood ..3 transformed|lifted|better|improve|brightened|settled',
+      'transform ..3 mood|life|health|body|mind|you',
+      'stress|worry|tension|anxiety|sadness ..2 leave|melt|dissolve|disappear|gone|vanish|evaporate',
+      'take|wash|melt ..3 stress|worry|depression|anxiety|sadness',
+      'nerve ..2 calmed|settled|soothed|healed',
+      'reduce|relieve|banish|kill ..2 stress',
+      'add ..2 year',
+      '=live ..1 longer|forever',
+      'year ..2 younger',
+      'stay|look|keep|keeps ..1 young|younger',
+      'slow|stop|reverse|slows ..2 age|ageing|aging',
+    ],
+  },
+  {
+    plainer: 'Do what feels easy, and ask your doctor if you are unsure.',
+    written: [
+      'safe|safely|harmless|suitable for|with|in|during ..2 everyone|everybody|anyone|anybody|people|you|all|@condition|@joint',
+      '=with|during|after ..1 @organ|@condition|@illness ..6 safely|=safe',
+      'safe|safely ..3 even ..4 @condition|@joint|if',
+      'anyone|everyone|anybody|everybody ..2 do ..3 safely|even',
+      'no|without|zero ..1 risk|danger|dangers',
+      'cannot|cant|never|wont ..2 hurt|harm|injure ..1 you|yourself|anyone|anybody|knee|back',
+    ],
+  },
+];
+
+const CLAIMS = FAMILIES.flatMap(({ written, plainer }) => written.map((one) => [one, plainer] as const));
+const find = patternsFor(CLAIMS);
+
+/** What only looks like a claim: an invitation to treat something kindly, a condition told in a caution. */
+const finds = (text: string): Found<string> | undefined =>
+  find(text).find(({ negated, supposed }) => !negated && !supposed);
+
+/** The first claim of a text; `null` where it makes none. */
+export function claimIn(text: string): Claim | null {
+  const found = finds(text);
+  if (!found) return null;
+  const start = Math.max(...['.', '!', '?', '\n'].map((mark) => text.lastIndexOf(mark, found.from - 1))) + 1;
+  const end = /[.!?\n]|$/.exec(text.slice(found.to))?.index ?? 0;
+  const from = start + (/^\s*/.exec(text.slice(start))?.[0].length ?? 0);
+  const to = Math.min(text.length, found.to + end + 1);
+  return { from: found.from, to: found.to, sentence: { from, to }, plainer: found.of };
+}

@@ -1,0 +1,4 @@
+export { offers, says, saysOrDenies } from './meanings';
+export { claimIn } from './claims';
+export { sidesNamed } from './sides';
+export { nameIsSaid } from './names';

@@ -1,0 +1,105 @@
+import { stemmer } from 'stemmer';
+import { remembered } from '@/core/units';
+
+/** A word of a text as the meanings look at it. */
+export interface Word {
+  /** Small letters, apostrophes gone: "don't" is "dont". */
+  readonly plain: string;
+  /** By Porter (1980), "An algorithm for suffix stripping", as the package `stemmer` has it. */
+  readonly stem: string;
+  /** Place in the text, in characters. */
+  readonly from: number;
+  readonly to: number;
+  /** Which sentence of the text, and which part of it between commas; both from 0. */
+  readonly sentence: number;
+  readonly clause: number;
+  /** The word, by its place among the words, by which this one is denied or forbidden; `null` where none does. */
+  readonly deniedBy: number | null;
+  /** Stands in a condition, a question of whether, or in what somebody finds for themselves. */
+  readonly supposed: boolean;
+}
+
+/** The stem of a word in small letters. */
+export const stemOf = remembered(stemmer);
+
+/** A word, or a mark that ends something: a sentence, or a part of one. */
+const PIECE = /[\p{L}\p{N}]+(?:['’][\p{L}]+)*|[.!?;:–—\n]+|,|\{[^{}]*\}| - /gu;
+
+/**
+ * Words that deny or forbid what follows, to the end of the clause, as in NegEx (Chapman and others 2001, "A simple
+ * algorithm for identifying negated findings", from memory); the list is ours.
+ */
+const DENYING = new Set(
+  `no not never nor neither without avoid cannot cant dont doesnt didnt wont wouldnt shouldnt isnt arent wasnt neednt
+  mustnt hasnt havent couldnt nobody nothing none stop instead hardly refrain`.split(/\s+/),
+);
+/** What a denial ends at within its clause. */
+const ENDS_DENYING = new Set('but however yet though although until only just and so because then'.split(' '));
+/** "Not only" denies nothing; "no doubt" and "no wonder" neither. */
+const DENIES_NOTHING = new Set(['not only', 'no doubt', 'no wonder', 'not just', 'why not']);
+const SUPPOSING = new Set('if whether unless suppose'.split(' '));
+
+interface Cut {
+  readonly plain: string;
+  readonly from: number;
+  readonly to: number;
+  readonly sentence: number;
+  readonly clause: number;
+}
+
+function cut(text: string): Cut[] {
+  const words: Cut[] = [];
+  let sentence = 0;
+  let clause = 0;
+  for (const match of text.matchAll(PIECE)) {
+    const [piece] = match;
+    if (piece.startsWith('{')) continue;
+    if (piece === ',' || piece === ' - ') clause++;
+    else if (/^[.!?;:–—\n]/.test(piece)) {
+      sentence++;
+      clause++;
+    } else {
+      const plain = piece.toLowerCase().replace(/['’]/g, '');
+      words.push({ plain, from: match.index, to: match.index + piece.length, sentence, clause });
+    }
+  }
+  return words;
+}
+
+/** The words of a text with their stems, and which of them are denied or only supposed. */
+export function readWords(text: string): readonly Word[] {
+  const words = cut(text);
+  let deniedBy: number | null = null;
+  let [supposed, clause, sentence] = [false, -1, -1];
+  return words.map((word, at) => {
+    if (word.sentence !== sentence || (word.clause !== clause && !listsOn(words, at)))
+      [deniedBy, supposed] = [null, false];
+    ({ clause, sentence } = word);
+    if (ENDS_DENYING.has(word.plain) && words[at + 1]?.plain !== 'or') deniedBy = null;
+    const read: Word = { ...word, stem: stemOf(word.plain), deniedBy, supposed };
+    const pair = `${word.plain} ${words[at + 1]?.plain ?? ''}`;
+    const before = `${words[at - 1]?.plain ?? ''} ${word.plain}`;
+    const denies = DENYING.has(word.plain) && !DENIES_NOTHING.has(pair) && !DENIES_NOTHING.has(before);
+    if (denies || before === 'rather than') deniedBy ??= at;
+    if (SUPPOSING.has(word.plain) || findsFor(words, at)) supposed = true;
+    return read;
+  });
+}
+
+/** "Never force, push or hold": a comma of a list ends no denial, where "or" or "nor" is still to come in it. */
+function listsOn(words: readonly Cut[], at: number): boolean {
+  const sentence = words[at]?.sentence;
+  for (let next = at; next < at + 4 && words[next]?.sentence === sentence; next++) {
+    const plain = words[next]?.plain;
+    if (plain === 'or' || plain === 'nor') return next > at;
+  }
+  return false;
+}
+
+const FINDING = new Set('find found feel like notice enjoy'.split(' '));
+const FINDERS = new Set('i people some many we'.split(' '));
+
+/** "I find ...", "some people feel ...": told of oneself or others, not promised. */
+function findsFor(words: readonly Cut[], at: number): boolean {
+  return FINDING.has(words[at]?.plain ?? '') && FINDERS.has(words[at - 1]?.plain ?? '');
+}
