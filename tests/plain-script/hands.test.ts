@@ -6,9 +6,9 @@ import { countingIds } from '../support/chance';
 import { hands, isAsMeant, type Half } from '../support/hands';
 
 /** The share of lines that were understood as they are meant. */
-function shareAsMeant(half: Half): number {
+function shareAsMeant(of: Half | readonly string[]): number {
   let [right, all] = [0, 0];
-  for (const hand of hands().filter((one) => one.half === half)) {
+  for (const hand of hands().filter(({ half, name }) => (typeof of === 'string' ? half === of : of.includes(name)))) {
     const { lines } = readScript(countingIds('h'), hand.lines.map(({ text }) => text).join('\n'));
     all += hand.lines.length;
     right += hand.lines.filter((line, at) => isAsMeant(line, itemAt(lines, at))).length;
@@ -16,17 +16,21 @@ function shareAsMeant(half: Half): number {
   return right / all;
 }
 
-describe('ordinary writing in twelve hands', () => {
+describe('ordinary writing in twenty-one hands', () => {
   it('is understood as it is meant', () => {
-    expect(shareAsMeant('tuned')).toBeGreaterThan(0.95);
+    expect(shareAsMeant('tuned')).toBeGreaterThan(0.96);
   });
 
   it('is understood in hands that were known when the rules were made', () => {
-    expect(shareAsMeant('known')).toBeGreaterThan(0.83);
+    expect(shareAsMeant('known')).toBeGreaterThan(0.94);
+  });
+
+  it('is understood in the hands that were only read at first, as well as then', () => {
+    expect(shareAsMeant(['dictated', 'substitute'])).toBeGreaterThan(0.82);
   });
 
   it('is understood in hands that were written after the rules and are only read', () => {
-    expect(shareAsMeant('kept')).toBeGreaterThan(0.82);
+    expect(shareAsMeant('kept')).toBeGreaterThan(0.78);
   });
 
   it('keeps every line, whatever it is taken for', () => {

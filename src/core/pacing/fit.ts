@@ -73,6 +73,26 @@ export function* fitting(
   return { feasible: false, ...reach, reason, nearestSeconds, loosen: found, enough };
 }
 
+/**
+ * The fit to a runtime, or to the nearest that can be had where it lies outside the reach or in a hole; `null` where
+ * there is none. What to relax is not looked for.
+ */
+export function fitNearest(plan: ClassPlan, targetSeconds: Seconds, options: FitOptions = {}): Fitted | null {
+  const asked = makeProblem(plan, toMilliseconds(targetSeconds), options);
+  const { shortest, longest } = reachOfProblem(asked);
+  const target = Math.min(longest, Math.max(shortest, asked.target));
+  const problem = target === asked.target ? asked : makeProblem(plan, target, options);
+  const reach: Reach = { shortestSeconds: toSeconds(shortest), longestSeconds: toSeconds(longest) };
+  for (let tolerance = WIDEST; tolerance < 2 * target; tolerance *= 4) {
+    const widened = { ...problem, tolerance };
+    for (const tried of tolerance === WIDEST ? tries(problem) : [widened]) {
+      const solution = runThrough(solving(tried));
+      if (solution) return fitted(plan, tried, solution, reach, options.way ?? 'balanced');
+    }
+  }
+  return null;
+}
+
 /** What is tried, one after the other: small changes alone, then any, then within the second that a fit promises. */
 function tries(problem: FitProblem): FitProblem[] {
   const modest = modestProblem(problem);

@@ -1,6 +1,6 @@
 export { type FitChange } from './changes';
 export { ChoiceBuffer, writeChoices } from './choices';
-export { fitPlan, fitting, type Fitted, type NotFitted } from './fit';
+export { fitNearest, fitPlan, fitting, type Fitted, type NotFitted } from './fit';
 export { fitLength, fittingLength } from './lengths';
 export { type Loosening } from './loosen';
 export { type ElasticItem, type FitProblem } from './model';

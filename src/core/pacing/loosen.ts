@@ -34,7 +34,8 @@ export function loosenings(
   const min = sets.sort((a, b) => a.length - b.length)[0];
   const gained = (of: ClassPlan): number => gainOf(of, target, options, tooLong, reach);
   if (!min) return { found: measured(plan, slack, gained).filter((one) => one.gainSeconds > 0), enough: false };
-  const tight = tightened(plan, min, (of) => reached(of, target, options, tooLong));
+  const does = (of: ClassPlan): boolean => reached(of, target, options, tooLong);
+  const tight = nearestInSize(plan, tightened(plan, min, does), slack, does, gained);
   return { found: measured(plan, tight, gained), enough: true };
 }
 
@@ -111,6 +112,46 @@ function unitsOf(plan: ClassPlan): ReadonlyMap<string, ReadonlySet<string>> {
     for (const id of members) units.set(id, members);
   }
   return units;
+}
+
+/** Bounds that are tried for the last of a set; more would hardly be nearer. */
+const TRIED_AT_MOST = 12;
+
+/**
+ * The set with its last bound changed for the one that gains the least beyond what is missing: where ten seconds are
+ * missing, ten seconds of a silence are asked for and not a round of a minute and a half.
+ */
+function nearestInSize(
+  plan: ClassPlan,
+  set: readonly Slack[],
+  slack: readonly Slack[],
+  does: (plan: ClassPlan) => boolean,
+  gained: (plan: ClassPlan) => number,
+): readonly Slack[] {
+  const last = set.at(-1);
+  if (!last || last.what === 'pin') return set;
+  const kept = set.slice(0, -1);
+  const others = slack
+    .filter((one) => one.what !== 'pin' && one.stepId !== null && !set.some((other) => isSameBound(one, other)))
+    // What is bounded by time comes in the finest steps.
+    .sort(
+      (a, b) =>
+        Number(b.what === 'time') - Number(a.what === 'time') ||
+        Number(b.what === 'tempo') - Number(a.what === 'tempo'),
+    )
+    .slice(0, TRIED_AT_MOST);
+  let best = { set, gain: gained(loosened(plan, set)) };
+  for (const other of others) {
+    if (!does(loosened(plan, [...kept, other]))) continue;
+    const tried = tightened(plan, [...kept, other], does);
+    const gain = gained(loosened(plan, tried));
+    if (gain < best.gain) best = { set: tried, gain };
+  }
+  return best.set;
+}
+
+function isSameBound(one: Slack, other: Slack): boolean {
+  return one.stepId === other.stepId && one.what === other.what;
 }
 
 /** Each loosened no further than needed, the last one first: the nearest of its values with which the set still does. */

@@ -189,6 +189,29 @@ describe('the least set of bounds to loosen', () => {
     }
   });
 
+  it('asks for the time that is missing, where there is a bound in that size', () => {
+    const wave = movement({ preferredRounds: 6, minRounds: 6, maxRounds: 6 });
+    const quiet = makeSilence(newId, 'Quiet', { preferredSeconds: 40, minSeconds: 40, maxSeconds: 60 });
+    const plan = planOf(84, [wave, quiet], { minBreathSeconds: 9, maxBreathSeconds: 9 });
+    const fit = fitPlan(plan);
+    // 94 s at least: a round is nine seconds, and two of them are eighteen.
+    expect(!fit.feasible && fit.loosen).toMatchObject([{ what: 'time', stepId: quiet.id, from: 40, to: 30 }]);
+  });
+
+  it('asks for a shorter time of own pace after counted rounds', () => {
+    const part = {
+      preferredRounds: 3,
+      minRounds: 3,
+      maxRounds: 3,
+      preferredSeconds: 60,
+      minSeconds: 60,
+      maxSeconds: 90,
+    };
+    const wave = movement({ ...part, pacedBy: 'breath-then-own-pace' });
+    const fit = fitPlan(planOf(72, [wave], { minBreathSeconds: 9, maxBreathSeconds: 9 }));
+    expect(!fit.feasible && fit.loosen).toMatchObject([{ what: 'time', from: 60, to: 45 }]);
+  });
+
   it('takes pins out where only they hold it', () => {
     const plan = planOf(400, [movement({ pinned: true }), movement({ pinned: true })], { pinned: true });
     const fit = fitPlan(plan);

@@ -74,7 +74,16 @@ function slackOfStep(step: Step, tooLong: boolean): Slack[] {
   const now = wish[side];
   const editTo = (_: ClassPlan, to: number): Edit => nothingIfNull(setFields(step, { [wish.fields[side]]: to }));
   const found = bound(wish.what, step.id, now, acceptable(step, wish, side), editTo);
-  return found ? [found] : [];
+  return [found, slackOfOwnPace(step, side)].flatMap((one) => one ?? []);
+}
+
+/** The time at one's own pace that follows counted rounds, which are the step's own wish. */
+function slackOfOwnPace(step: Step, side: Side): Slack | null {
+  if (!isMovement(step) || step.pacedBy !== 'breath-then-own-pace') return null;
+  const field = side === 'min' ? 'minSeconds' : 'maxSeconds';
+  const now = step[field];
+  const values = between(now, side === 'min' ? ACCEPTABLE.leastTime : mostTime(now), 5);
+  return bound('time', step.id, now, values, (_, to) => nothingIfNull(setFields(step, { [field]: to })));
 }
 
 /** Values that a bound may take, from the nearest on. */

@@ -2,7 +2,7 @@ import { wordAmong, type Token } from './tokens';
 
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
-export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds'] as const; // prettier-ignore
+export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
 const MINUTE_WORDS = ['minutes', 'minute', 'mins', 'min'] as const;
 const COUNTING: readonly string[] = ['three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
@@ -14,6 +14,8 @@ export interface Amount {
   /** The token behind it. */
   readonly next: number;
   readonly inFigures: boolean;
+  /** "5/5", "3+3": said for one side and for the other. */
+  readonly eachSide?: true;
 }
 
 export const word = (tokens: readonly Token[], at: number): string => tokens[at]?.text ?? '';
@@ -26,6 +28,12 @@ const isGlued = (tokens: readonly Token[], at: number): boolean => tokens[at]?.f
 function numberAt(tokens: readonly Token[], at: number): Amount | null {
   const token = tokens[at];
   if (!token || token.kind === 'clock') return null;
+  const quarters = word(tokens, at + 1) === 'quarters' && word(tokens, at + 2) === 'of';
+  if (token.value !== null && quarters)
+    return { range: [token.value / 4, token.value / 4], next: at + 4, inFigures: false };
+  const andHalf = ['and', 'a', 'half'].every((one, after) => word(tokens, at + 1 + after) === one);
+  if (token.value !== null && andHalf && isOneOf(tokens, at + 4, [...SECOND_WORDS, ...MINUTE_WORDS]))
+    return { range: [token.value + 0.5, token.value + 0.5], next: at + 4, inFigures: false };
   if (token.value !== null)
     return { range: [token.value, token.value], next: at + 1, inFigures: token.kind === 'number' };
   const slip = token.kind === 'word' && isOneOf(tokens, at + 1, ROUND_WORDS) ? wordAmong(token.text, COUNTING) : null;
@@ -44,7 +52,7 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
   if (!first) return null;
   const [low] = first.range;
   const between = word(tokens, at - 1) === 'between' && word(tokens, first.next) === 'and';
-  const joined = /^(?:-|–|—|to|or|\/)$/.test(word(tokens, first.next)) || between;
+  const joined = /^(?:-|–|—|to|or|until|till?|\/)$/.test(word(tokens, first.next)) || between;
   const aside = word(tokens, first.next) === ',' && word(tokens, first.next + 1) === 'maybe';
   const second = joined ? numberAt(tokens, first.next + 1) : aside ? numberAt(tokens, first.next + 2) : null;
   if (second && second.range[0] > low) {
@@ -56,6 +64,8 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
     const close = tokens.findIndex((token, index) => index > more.next && token.text === ')');
     if (close > 0) return { range: [low, Math.max(low, more.range[0])], next: close + 1, inFigures: true };
   }
+  const again = /^(?:\+|\/|&|and)$/.test(word(tokens, first.next)) ? numberAt(tokens, first.next + 1) : null;
+  if (again?.inFigures && first.inFigures && again.range[0] === low) return { ...again, eachSide: true };
   if (word(tokens, first.next) === '+') return { ...first, next: first.next + 1 };
   return first;
 }
@@ -63,11 +73,15 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
 /** How many seconds a unit has, and the token behind it; a bare letter or a stroke only right behind a figure. */
 export function unitAt(
   tokens: readonly Token[],
-  { next, inFigures }: Amount,
+  { next: behind, inFigures }: Amount,
 ): { readonly seconds: number; readonly next: number } | null {
-  if (isOneOf(tokens, next, SECOND_WORDS)) return { seconds: 1, next: next + 1 };
+  // "Two whole minutes", "a good long minute".
+  let next = behind;
+  while (/^(?:whole|full|good|long|quiet|more|slow)$/.test(word(tokens, next))) next++;
+  if (word(tokens, next) !== 'sets' && isOneOf(tokens, next, SECOND_WORDS)) return { seconds: 1, next: next + 1 };
   if (isOneOf(tokens, next, MINUTE_WORDS)) return { seconds: 60, next: next + 1 };
-  if (!inFigures) return null;
+  if (/^(?:hours?|hrs?)$/.test(word(tokens, next))) return { seconds: 3600, next: next + 1 };
+  if (!inFigures || next !== behind) return null;
   const letter = word(tokens, next);
   if (/^[sm]$/.test(letter)) return { seconds: letter === 's' ? 1 : 60, next: next + 1 };
   if (isGlued(tokens, next) && /^["″”]$/.test(letter)) return { seconds: 1, next: next + 1 };
@@ -79,6 +93,7 @@ export function unitAt(
 export function secondsBehind(tokens: readonly Token[], at: number): readonly [seconds: number, next: number] {
   const from = word(tokens, at) === 'and' ? at + 1 : at;
   if (word(tokens, from) === 'a' && word(tokens, from + 1) === 'half') return [30, from + 2];
+  if (word(tokens, from) === 'half') return [30, from + 1];
   const more = tokens[from];
   if (more?.kind !== 'number' || more.value === null || more.value >= 60) return [0, at];
   const unit = /^(?:s|secs?|seconds?)$/.test(word(tokens, from + 1));

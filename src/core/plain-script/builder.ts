@@ -23,12 +23,17 @@ import {
 import { NEW_NAMES } from '@/core/words';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { findCounts } from './counts';
-import { isItem, readNatural, roleOf, type Reading, type Standing } from './natural';
+import { readOver } from './over-words';
+import { isItem, roleOf } from './headings';
+import { readNatural, type Reading, type Standing } from './natural';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { readTidy, type Tidy } from './tidy';
 
 const PAUSE_SECONDS = 1.5;
+
+/** A letter begins with it, and no title does. */
+const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
@@ -51,6 +56,11 @@ export class ScriptBuilder {
     if (tidy) {
       this.takeTidy(line, tidy);
       return;
+    }
+    const over = put === null ? this.overRounds(line) : null;
+    if (over) {
+      this.over(over);
+      return this.note(line, 'said', over.text);
     }
     const standing: Standing = { under: this.current()?.kind ?? 'nothing', underlined, shouted: this.shouted };
     const found = this.maybeTitled(readNatural(line, standing), line);
@@ -163,7 +173,9 @@ export class ScriptBuilder {
 
   /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
   private maybeTitled(found: readonly Reading[], line: string): readonly Reading[] {
-    const atTop = !this.titled && this.sections.length === 0 && this.read.every((one) => one.kind === 'nothing');
+    const above = (one: ReadLine): boolean => one.kind === 'nothing' || GREETING.test(one.text);
+    const atTop = !this.titled && this.read.every(above);
+    if (atTop && GREETING.test(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
     if (!atTop || isItem(line) || line.length > LIMITS.titleCharacters) return found;
     const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, ''));
     const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
@@ -260,9 +272,19 @@ export class ScriptBuilder {
   }
 
   /** A line that is said while its step runs. */
+  /** A line over the rounds of the movement above, or over its silence, in ordinary words. */
+  private overRounds(line: string): DuringLine | null {
+    const step = this.current();
+    if (!isMovement(step) && !isSilence(step)) return null;
+    const over = readOver(this.newId, line);
+    const byRound = over !== null && over.on !== 'anywhere' && over.on !== 'time';
+    return byRound && !isMovement(step) ? null : over;
+  }
+
   private over(line: DuringLine): void {
     const step = this.current();
-    if (isMovement(step) || isSilence(step)) this.replace({ ...step, during: [...step.during, line] });
+    if (isMovement(step) || isSilence(step))
+      this.replace({ ...step, during: [...step.during, line].slice(0, LIMITS.spokenLines) });
   }
 
   private count(counts: Counts): void {

@@ -13,7 +13,7 @@ import { tokensOf, type Token } from './tokens';
 
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
-  'for', 'about', 'around', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
+  'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
   'up', 'to', 'no', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
@@ -53,6 +53,8 @@ function withoutLoneWays(taken: readonly Taken[]): {
   const ranges = amounts.map((one) => one.range.join());
   const each = pair && ranges.length > 1 && new Set(ranges).size === 1;
   if (each) return { said: taken, removed: taken };
+  if (ways.length === 1 && ways[0] === 'other' && ranges.length === 2 && new Set(ranges).size === 1)
+    return { said: [...taken, { what: 'each-way', from: 0, to: 0 }], removed: taken };
   const others = taken.filter(({ what }) => what !== 'way');
   if (!pair || amounts.length !== 1) return { said: others, removed: others };
   const side = ways.every((way) => way === 'left' || way === 'right');
@@ -75,6 +77,7 @@ function countsOf(taken: readonly Taken[]): Counts {
     time && rounds === undefined && (has('each-side') || has('each') || has('in-turn') || sides === 'one-then-other');
   return {
     ...(rounds ? roundsFrom(rounds.range) : {}),
+    ...(rounds?.eachSide && sides === undefined ? { sides: 'alternating' as const } : {}),
     ...(sides ? { sides: perSide && sides === 'alternating' ? 'one-then-other' : sides } : {}),
     ...(start ? { startSide: start.side } : {}),
     ...(time ? { seconds: secondsFrom(time.range, perSide ? 2 : 1) } : {}),

@@ -4,7 +4,7 @@ export type Way = 'left' | 'right' | 'forward' | 'back' | 'clockwise' | 'anticlo
 
 /** Something found in a line, with the tokens it takes. */
 export type Found =
-  | { readonly what: 'rounds'; readonly range: Range; readonly bare: boolean }
+  | { readonly what: 'rounds'; readonly range: Range; readonly bare: boolean; readonly eachSide: boolean }
   | { readonly what: 'seconds'; readonly range: Range }
   | { readonly what: 'hold'; readonly seconds: number }
   | { readonly what: 'way'; readonly way: Way }

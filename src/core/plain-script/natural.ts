@@ -1,7 +1,9 @@
 import { itemAt } from '@/core/units';
-import type { SectionRole } from '@/core/movement';
 import { findCounts, secondsFrom } from './counts';
+import { firstWord } from './first-words';
+import { headingOf, ITEM } from './headings';
 import type { Counts, LineKind } from './model';
+import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { wordAmong } from './tokens';
 
 /** One thing that a line says; a line may hold an in and an out. */
@@ -19,36 +21,17 @@ export interface Standing {
   readonly shouted: boolean;
 }
 
-const ITEM =
-  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—])\s+(?:\[.?\]\s*)?/i;
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
 const STAMP = /^\d{1,2}:\d{2}(?::\d{2})?\s+(?=\S)/;
-const BREATH_WORDS = ['inhale', 'exhale', 'inhaling', 'exhaling'] as const;
 const NAME_AT_MOST = 90;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
-/** A line that is only the name of a part of a class. */
-const PART =
-  /^(?:welcome|introduction|intro|open|opening|start|beginning|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen|loosening|joints|(?:the )?main(?: (?:set|part|section|practice))?|middle|(?:the )?(?:set|form|sequence|practice)|settle|settling|cool[- ]?down|stillness|close|closing|ending|to finish)$/i;
-
-/** The part of a class that a heading names; the main set where it names none. */
-export function roleOf(title: string): SectionRole {
-  const found = ROLES.find(([, words]) => words.test(title));
-  return found ? found[0] : 'main';
-}
-
-const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
-  ['welcome', /welcom|intro|greet/i],
-  ['arrival', /arriv|ground|cent(?:er|re)ing|stance|settle in/i],
-  ['loosening', /warm|loosen|shak|joint/i],
-  ['closing', /clos|end\b|ending|finish|thank|farewell/i],
-  ['settling', /settl|still|quiet|cool|medit|rest/i],
-];
-
 /** Labels that say what a line is. */
 const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['title', 'title'],
   ['section', 'section'],
+  ['part', 'section'],
+  ['block', 'section'],
   ['say', 'said'],
   ['cue', 'said'],
   ['note', 'said'],
@@ -57,6 +40,27 @@ const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['exercise', 'movement'],
   ['form', 'movement'],
   ['caution', 'caution'],
+  ['contraindications', 'caution'],
+  ['precaution', 'caution'],
+  ['precautions', 'caution'],
+  ['careful', 'caution'],
+  ['watch out', 'caution'],
+  ['regression', 'level'],
+  ['progression', 'level'],
+  ['easier', 'level'],
+  ['harder', 'level'],
+  ['option', 'level'],
+  ['variation', 'level'],
+  ['aim', 'said'],
+  ['goal', 'said'],
+  ['focus', 'said'],
+  ['tp', 'said'],
+  ['cues', 'said'],
+  ['tip', 'said'],
+  ['homework', 'said'],
+  ['equipment', 'said'],
+  ['props', 'said'],
+  ['music', 'said'],
   ['warning', 'caution'],
   ['contra', 'caution'],
   ['contraindication', 'caution'],
@@ -80,7 +84,7 @@ const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 
  * One reading, or an in and an out.
  */
 export function readNatural(line: string, { under, underlined, shouted }: Standing): readonly Reading[] {
-  const text = line.trim().replace(/\s+/g, ' ');
+  const text = withoutColumns(line.trim()).replace(/\s+/g, ' ');
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
   const stamped = text.replace(STAMP, '');
@@ -95,14 +99,16 @@ export function readNatural(line: string, { under, underlined, shouted }: Standi
     return [reading('pause', '', { seconds: [pause, pause, pause] })];
   const breaths = breathsOf(withBreathSpelled(body));
   if (breaths.length > 0) return breaths;
-  if (/^["“]/.test(body)) return [reading('said', body)];
+  if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   const inset = item && under === 'movement' && /^\s{2,}/.test(line);
   return [stepOrSaid(body, item, inset ? 'said' : under)];
 }
 
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
-function stepOrSaid(body: string, item: boolean, under: LineKind): Reading {
-  const { counts: found, rest, bare } = findCounts(body);
+function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
+  const body = withoutLead(written);
+  const { counts: found, rest: left, bare } = findCounts(body);
+  const rest = bareName(left);
   const counts = heldStill(found);
   const counted = counts.rounds !== undefined || counts.seconds !== undefined || counts.ownPace === true;
   const words = rest.split(/\s+/).length;
@@ -110,26 +116,68 @@ function stepOrSaid(body: string, item: boolean, under: LineKind): Reading {
   const trailing = trailingPause(body);
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
   if (rest === '' && counts.ownPace) return reading('movement', body, counts, true);
+  if (rest === '' && isOfBreaths(body, under)) return reading('movement', sentenceCase(body), counts, true);
   if (rest === '' && (counted || counts.startSide || counts.sides)) return reading('setting', '', counts);
   if (counts.startSide && !counted && words <= 3) return reading('setting', '', counts);
-  const still = isStill(rest) && counts.rounds === undefined;
+  const still =
+    (isStill(rest) || (counts.seconds !== undefined && /\beyes (?:shut|closed)\b/i.test(rest))) &&
+    counts.rounds === undefined;
   if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, counts);
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
     if (item || under !== 'talk' || /^feet|^step|^sit/i.test(rest)) return reading('transition', rest, counts);
   }
+  if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
   const named = item || (counted && body.length <= NAME_AT_MOST);
   // A short line without a full stop may have been a name.
   const short = !/[.!?…”"]$/.test(body) && words < 6;
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short);
   // What stands further in than a movement is about it.
   if (under === 'said' && !counted) return reading('said', body, {}, true);
-  if (named && counted) return reading('movement', rest === '' ? body : rest, counts, bare && !item);
+  if (named && counted)
+    return reading('movement', rest === '' ? body : rest, counts, (bare && !item) || isDoubtful(rest));
   const prose = /[.!?]$/.test(rest) && words > 8;
   if (named && !prose) {
     // What stands as a list under a movement that has its counts are remarks on it.
-    return reading('movement', rest === '' ? body : rest, counts, words > 5 || under === 'movement');
+    return reading('movement', rest === '' ? body : rest, counts, isDoubtful(rest) || under === 'movement');
   }
   return reading('said', body, {}, short || prose);
+}
+
+/** What a body is told to do, at the start of a sentence: with a time it is a step, also where it says "your". */
+const DOING =
+  /^(?:now |then |and |gently |slowly |softly )*(?:rub|shake|tap|swing|circle|roll|lift|press|turn|stretch|bounce|sway|pat|brush|massage|stroke|wash|squeeze|walk|draw|push|pull|sweep|float|raise|twist|rock|stamp|drum)\b(?=.*\b(?:your|the|you)\b)/i;
+
+/** The name of what is told to be done: up to what comes after it. */
+function firstDone(text: string): string {
+  return text.replace(/(?:,| and | then |\.).*$/i, '').trim() || text;
+}
+
+/** A row of a table: its first column is a label where it is one, else a name; the others are its amounts. */
+function withoutColumns(text: string): string {
+  if (!text.includes('\t')) return text;
+  const [first = '', ...others] = text.split(/ *\t+ */);
+  const label = first.toLowerCase();
+  const joined = others.join(', ');
+  return LABELS.has(label) || SETTINGS.has(label) ? `${first}: ${joined}` : `${first}, ${joined}`;
+}
+
+/** A line without "Last one: " or "then ", where what follows has amounts. */
+function withoutLead(written: string): string {
+  const body = written.replace(BEFORE_NAME, '');
+  if (body === written || TALK_STARTS.test(body)) return written;
+  const { counts } = findCounts(body);
+  return counts.rounds !== undefined || counts.seconds !== undefined ? body : written;
+}
+
+/** "3 deep breaths" is a step of its own; "5 breaths" under a movement says how often. */
+function isOfBreaths(body: string, under: LineKind): boolean {
+  if (!/\bbreaths?\b/i.test(body)) return false;
+  return under !== 'movement' || /\b(?:deep|big|slow|long|easy|quiet|soft|full)\b/i.test(body);
+}
+
+function sentenceCase(text: string): string {
+  const small = text === text.toUpperCase() ? text.toLowerCase() : text;
+  return small.charAt(0).toUpperCase() + small.slice(1);
 }
 
 /** A hold by seconds with no rounds is a still hold, not a rest in each round. */
@@ -146,28 +194,9 @@ function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = fa
   return { kind, words, counts, unsure };
 }
 
-/** Whether a line is one of a list: numbered, or behind a dash or a dot. */
-export function isItem(line: string): boolean {
-  return ITEM.test(line);
-}
-
-/** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
-function headingOf(text: string, shouted: boolean): string | null {
-  const marked = /^#{1,6}\s+(.*?)\s*#*$/.exec(text);
-  if (marked) return itemAt(marked, 1);
-  if (ITEM.test(text)) return null;
-  const bare = text.replace(/:$/, '');
-  if (PART.test(bare)) return bare;
-  const letters = text.replace(/[^\p{L}]/gu, '');
-  const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
-  if (capitals && !shouted && text.length <= 60) return bare;
-  const colon = /^([^:.!?]{2,50}):$/.exec(text);
-  return colon && !isBreathWord(firstWord(text)) ? itemAt(colon, 1) : null;
-}
-
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
 function labelledAs(body: string): readonly Reading[] | null {
-  const match = /^([\p{L} ]{2,16}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
+  const match = /^([\p{L} ]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
   const label = itemAt(match, 1).toLowerCase();
   const text = itemAt(match, 3);
@@ -242,9 +271,9 @@ function trailingPause(body: string): { readonly words: string; readonly counts:
 }
 
 function isStill(text: string): boolean {
-  if (/^(?:\p{L}+ ){0,6}(?:do(?:ing)? nothing|nothing at all)\b/iu.test(text)) return true;
+  if (/\b(?:do(?:ing)? nothing|nothing at all)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quietly)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
@@ -273,14 +302,6 @@ const TALK_STARTS =
 function isTalk(body: string, rest: string): boolean {
   if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
   return /[?]$/.test(body) || /\b(?:you|your|them|somebody|people)\b/i.test(rest);
-}
-
-function firstWord(text: string): string {
-  return /^\p{L}+/u.exec(text)?.[0].toLowerCase() ?? '';
-}
-
-function isBreathWord(word: string): boolean {
-  return word === 'in' || word === 'out' || wordAmong(word, BREATH_WORDS) !== null;
 }
 
 const BREATH =

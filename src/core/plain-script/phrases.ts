@@ -6,7 +6,7 @@ import { sidesAt, startAt, wayAt, wayBehind, wayOf } from './sides';
 import { wordAmong, type Token } from './tokens';
 
 /** What may stand behind a bare count: "6 slow", "4ish". */
-const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'ish', 'soft', 'quick', 'light']); // prettier-ignore
+const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
 const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of']); // prettier-ignore
 const MOST_ROUNDS = 200;
@@ -14,7 +14,7 @@ const MOST_ROUNDS = 200;
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
   'a', 'an', 'half', 'x', '×', 'once', 'twice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
-  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'own', 'your', 'their', 'one’s', "one's", 'one', 'other',
+  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other',
 ]); // prettier-ignore
 
 function mayBegin(text: string): boolean {
@@ -91,9 +91,13 @@ function holdAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
 }
 
 function roundsAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
-  const rounds = ({ range: [min, max] }: Pick<Amount, 'range'>, to: number, bare = false): Taken | null =>
+  const rounds = (
+    { range: [min, max], eachSide = false }: Pick<Amount, 'range'> & { readonly eachSide?: boolean },
+    to: number,
+    bare = false,
+  ): Taken | null =>
     min >= 1 && max <= MOST_ROUNDS && Number.isInteger(min) && Number.isInteger(max)
-      ? take({ what: 'rounds', range: [min, max], bare }, to)
+      ? take({ what: 'rounds', range: [min, max], bare, eachSide }, to)
       : null;
   const text = word(tokens, at);
   if (text === 'once' && word(tokens, at + 1) === 'or' && word(tokens, at + 2) === 'twice')
@@ -115,6 +119,12 @@ function roundsAt(tokens: readonly Token[], at: number, take: Take, taken: reado
   while (MANNER.has(word(tokens, next)) && isOneOf(tokens, next + 1, ROUND_WORDS)) next++;
   if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));
   if (isOneOf(tokens, next, ROUND_WORDS)) return rounds(amount, next + 1);
+  if (/^sets?$/.test(word(tokens, next))) {
+    const of = word(tokens, next + 1) === 'of' ? amountAt(tokens, next + 2) : null;
+    const times = of?.range[0] ?? 1;
+    return rounds({ range: [amount.range[0] * times, amount.range[1] * times] }, of?.next ?? next + 1);
+  }
+  if (word(tokens, next) === 'of' && /^(?:each|both)$/.test(word(tokens, next + 1))) return rounds(amount, next);
   const sided = sidesAt(tokens, next, take, taken) ?? wayBehind(tokens, next, take);
   if (sided) return rounds(amount, next);
   return isBareCount(tokens, at, amount) ? rounds(amount, mannerBehind(tokens, amount.next), true) : null;
@@ -132,5 +142,6 @@ function isBareCount(tokens: readonly Token[], at: number, { next, inFigures }: 
   const before = word(tokens, at - 1);
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(–—-]$/.test(before))) return false;
   const after = word(tokens, next);
+  if (after === 'in' && word(tokens, next + 1) === 'total') return true;
   return after === '' || /^[),.;]$/.test(after) || MANNER.has(after);
 }

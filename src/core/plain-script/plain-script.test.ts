@@ -146,6 +146,7 @@ describe('counts in ordinary writing', () => {
     ['Bow on each side', { sides: 'alternating' }, 'Bow'],
     ['Stand for two minutes', { seconds: [120, 90, 180] }, 'Stand'],
     ['Stand 20 s', { seconds: [20, 15, 30] }, 'Stand'],
+    ['Stand one minute and a half', { seconds: [90, 68, 135] }, 'Stand'],
     ['Nine winds', {}, 'Nine winds'],
     ['Embrace the moon', {}, 'Embrace the moon'],
   ])('%s', (text, counts, rest) => {

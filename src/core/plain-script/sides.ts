@@ -27,6 +27,7 @@ const WAYS: ReadonlyMap<string, Way> = new Map([
   ['forward', 'forward'],
   ['forwards', 'forward'],
   ['fwd', 'forward'],
+  ['front', 'forward'],
   ['back', 'back'],
   ['backward', 'back'],
   ['backwards', 'back'],
@@ -93,6 +94,8 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     const last = taken.at(-1);
     const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;
     if (behind && /^(?:|[),.;])$/.test(word(tokens, noun)) && each !== '/') return take({ what: 'each' }, next + 1);
+    const behindOf = word(tokens, at - 1) === 'of' && tokens[at - 2]?.value !== null;
+    if (/^(?:|[),.;])$/.test(word(tokens, noun)) && behindOf) return take({ what: 'each' }, next + 1, at - 1);
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && tokens[at - 1]?.kind === 'number' && each !== '/')
       return take({ what: 'each' }, next + 1);
   }
@@ -114,7 +117,7 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
   if (/^(?:alternate|alternating)$/.test(text)) {
     return take({ what: 'alternating' }, isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1);
   }
-  if (text === 'changing' && /^sides?$/.test(word(tokens, at + 1))) {
+  if (/^(?:changing|swapping|switching)$/.test(text) && isOneOf(tokens, at + 1, SIDE_WORDS)) {
     const timed = word(tokens, at + 2) === 'each' && word(tokens, at + 3) === 'time';
     return take({ what: 'alternating' }, timed ? at + 4 : at + 2);
   }
@@ -124,7 +127,30 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
   return sides && /^(?:\/|and|&)$/.test(between) ? take({ what: 'alternating' }, at + 3) : null;
 }
 
+/** "No cues", "without words", "as often as they like", "by themselves". */
+const UNLED: readonly RegExp[] = [
+  /^(?:no|without) (?:cues?|words?|talking|counting)$/,
+  /^unguided$/,
+  /^(?:everybody|everyone|each|all) for (?:himself|herself|themselves|themself|yourselves|oneself)$/,
+  /^as (?:often|many(?: times)?|long) as (?:you|they|one|everybody) (?:like|likes|want|wants|wish)$/,
+  /^by (?:themselves|yourselves|yourself|oneself)$/,
+];
+const UNLED_WORDS = [1, 2, 3, 5, 6] as const;
+
+function unledAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  for (const length of UNLED_WORDS) {
+    const said = tokens
+      .slice(at, at + length)
+      .map(({ text }) => text)
+      .join(' ');
+    if (UNLED.some((one) => one.test(said))) return take({ what: 'own-pace' }, at + length);
+  }
+  return null;
+}
+
 function ownPaceAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  const unled = unledAt(tokens, at, take);
+  if (unled) return unled;
   let next = at;
   if (/^(?:in|at|with)$/.test(word(tokens, next))) next++;
   if (/^(?:your|their|one’s|one's)$/.test(word(tokens, next))) next++;

@@ -12,7 +12,7 @@ export interface Token {
 
 /** A clock, a number with a fraction, a fraction, a number, a word; else one mark. */
 const TOKEN =
-  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d))|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|(\p{L}+(?:['’]\p{L}+)*)|\S/gu;
+  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d))|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)-(?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/giu;
 const FRACTIONS: ReadonlyMap<string, number> = new Map([
   ['1/2', 0.5],
   ['1/4', 0.25],
@@ -48,8 +48,15 @@ export function tokensOf(line: string): Token[] {
   return tokens;
 }
 
+/** "Forty-five". */
+function compound(text: string): number | null {
+  const [tens = '', ones] = text.split('-');
+  const [ten, one] = [NUMBER_WORDS.get(tens), NUMBER_WORDS.get(ones ?? '')];
+  return ten === undefined || one === undefined ? null : ten + one;
+}
+
 function valueOf(kind: Token['kind'], text: string): number | null {
-  if (kind === 'word') return NUMBER_WORDS.get(text) ?? null;
+  if (kind === 'word') return NUMBER_WORDS.get(text) ?? compound(text);
   if (kind === 'mark') return null;
   if (kind === 'clock') return Number(text.slice(0, -3)) * 60 + Number(text.slice(-2));
   const [whole = '', part] = text.split(' ');

@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { WebVTTParser } from 'webvtt-parser';
-import { readPlanText } from '@/core/plan';
+import { performedSteps, readPlanText } from '@/core/plan';
 import { FRAME_RATES, keptStretches, onFrames } from '@/core/cuts';
 import { checkReading, correct, readTake } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
@@ -47,6 +47,36 @@ describe('publishing', () => {
     );
     expect(chapters.at(-1)?.endSeconds).toBe(640);
     expect(itemAt(saidLines(timeline, reading), 0).startSeconds).toBeCloseTo(10, 1);
+  });
+
+  it('gives a step of which nothing was said the drift of the last line before it, or none', () => {
+    const planned = chaptersOf(plan, timeline, null);
+    const third = performedSteps(plan).findIndex(({ step }) => step.name === itemAt(planned, 3).title);
+    const [from, to] = itemAt(timeline.steps, third).cueRange;
+    const unsaid = (which: (at: number) => boolean) => ({
+      ...reading,
+      cues: reading.cues.map((cue, at) => (which(at) ? { ...cue, actualStart: null, actualEnd: null } : cue)),
+    });
+    const ofOne = chaptersOf(
+      plan,
+      timeline,
+      unsaid((at) => at >= from && at < to),
+    );
+    expect(itemAt(ofOne, 3).startSeconds).toBeCloseTo(itemAt(planned, 3).startSeconds + 10, 1);
+    const later = {
+      ...reading,
+      cues: reading.cues.map((cue, at) =>
+        at >= from && cue.actualStart !== null ? { ...cue, actualStart: cue.actualStart + 3 } : cue,
+      ),
+    };
+    const ofLater = chaptersOf(plan, timeline, later);
+    expect(itemAt(ofLater, 3).startSeconds).toBeCloseTo(itemAt(planned, 3).startSeconds + 13, 1);
+    const ofAll = chaptersOf(
+      plan,
+      timeline,
+      unsaid(() => true),
+    );
+    expect(itemAt(ofAll, 3).startSeconds).toBeCloseTo(itemAt(planned, 3).startSeconds, 6);
   });
 
   it('leaves skipped lines out and keeps ad-libs whose words are known', () => {

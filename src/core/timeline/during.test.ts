@@ -110,6 +110,23 @@ describe('what else a movement can be', () => {
     expect(timed.rounds).toBe(3);
   });
 
+  it('is called back no earlier than in the middle, however long before its end that is asked for', () => {
+    const step = makeMovement(newId, 'Swaying', {
+      pacedBy: 'own-pace',
+      preferredSeconds: 20,
+      lastRoundLine: 'And come home.',
+      callBackLeadSeconds: 60,
+      teach: [],
+    });
+    const { cues, steps } = expandPlan(planOf(makeTalk(newId, 'Before', [['We sway in a while.', 30]]), step));
+    const swaying = itemAt(steps, 1);
+    const [call] = firstItems(cues.slice(-1), 1);
+    const after = swaying.endSeconds - call.endSeconds;
+    expect(call.text).toBe('And come home.');
+    expect(after).toBeCloseTo(call.startSeconds - swaying.startSeconds, 1);
+    expect(after).toBeGreaterThan(5);
+  });
+
   it('is a posture that is held, each side, with words over it', () => {
     const step = makeMovement(newId, 'Low stance', {
       pacedBy: 'held',

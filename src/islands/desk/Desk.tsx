@@ -2,7 +2,7 @@ import { useContext, useEffect, useMemo, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { LibraryEntry } from '@/api/movements';
 import type { ClassPlan } from '@/core/plan';
-import { expandPlan, spellTimeline } from '@/core/timeline';
+import { expandPlan } from '@/core/timeline';
 import { planChangeWords } from '@/messages/history';
 import { useGrowing } from '@/ui/parts/use-growing';
 import { useViewport } from '@/ui/parts/use-viewport';
@@ -123,15 +123,16 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
     onLengths: () => setView(view === 'timeline' ? 'lengths' : 'timeline'),
     enabled: over === null && shown === null && !conflicted,
   });
-  const hash = performed === plan ? '#prompter' : view === 'lengths' ? '#lengths' : checking ? '#checks' : '';
+  const hash = view === 'lengths' ? '#lengths' : checking ? '#checks' : '';
+  // The class itself is performed at an address of its own, which outlives this page.
+  const address = `/classes/${classId}${performed === plan ? '/perform' : hash}`;
   useEffect(() => {
-    history.replaceState(null, '', hash === '' ? location.pathname : hash);
-  }, [hash]);
-  const timeline = useMemo(() => (shown ? expandPlan(shown.plan) : null), [shown]);
+    history.replaceState(null, '', address);
+  }, [address]);
+  const published = useMemo(() => (shown?.as === 'publish' ? expandPlan(shown.plan) : null), [shown]);
   const { spelling } = useContext(StudioContext);
-  const spoken = useMemo(() => timeline && spellTimeline(timeline, spelling), [timeline, spelling]);
-  if (performed && spoken) {
-    return <Prompter classId={classId} plan={performed} timeline={spoken} onLeave={() => setShown(null)} />;
+  if (performed) {
+    return <Prompter classId={classId} plan={performed} spelling={spelling} onLeave={() => setShown(null)} />;
   }
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden">
@@ -183,10 +184,10 @@ function DeskView({ studio, takes, flush, onSettle }: ViewProps) {
         <PhoneBar findings={findings.open.length} onChecks={toggleChecks} onPrompter={openPrompter} />
       )}
       {over === 'fit' && <FitDialog onClose={close} />}
-      {shown?.as === 'publish' && timeline && (
+      {shown?.as === 'publish' && published && (
         <PublishDialog
           plan={shown.plan}
-          timeline={timeline}
+          timeline={published}
           reading={null}
           spelling={spelling}
           // The page shows what is stored: the class itself, not one of its lengths.

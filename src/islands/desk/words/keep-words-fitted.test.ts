@@ -52,6 +52,14 @@ describe('words kept fitted', () => {
     expect(fadeOf(desk.getState().plan, other.id)).not.toEqual(['silent']);
   });
 
+  it('fits every movement anew as it is turned on, and as the theme changes', () => {
+    const off = planAfter(kept(), { kind: 'set-plan', field: 'keepWordsFitted', value: false });
+    const out = planAfter(off, { kind: 'set-step', stepId: first.id, field: 'fade', value: ['silent'] });
+    const desk = createDesk('c1', out, 1);
+    desk.edit({ kind: 'set-plan', field: 'keepWordsFitted', value: true });
+    expect(fadeOf(desk.getState().plan, first.id)).not.toEqual(['silent']);
+  });
+
   it('leaves forms that are set by hand, and does nothing while it is off', () => {
     const desk = createDesk('c1', kept(), 1);
     desk.edit({ kind: 'set-step', stepId: first.id, field: 'fade', value: ['breath'] });

@@ -1,0 +1,46 @@
+/*
+ * What stands around the name of a step in a plan that somebody wrote for themselves, and is no part of it.
+ */
+
+/** "First form: ", "Spare: ", "Extra if there is time: ", "then ". */
+export const BEFORE_NAME =
+  /^(?:(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})|(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: |(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: )/iu;
+/** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
+const BEHIND =
+  /(?:[,;–—-]|\b)\s*(?:as (?:always|usual|before|ever)|as you know|this (?:morning|evening|time|week)|today|tonight|again|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+const AROUND_AT_MOST = 6;
+const WORDS_OF_A_NAME = 5;
+
+/** A name without what stands around it. Nothing else of the line is looked at. */
+export function bareName(text: string): string {
+  let name = text.trim();
+  // "Drift. Two minutes at each one's pace.": the sentence before the amounts names it.
+  const [first = '', ...others] = name.split(/\.\s+/);
+  if (others.length > 0 && first.split(/\s+/).length <= WORDS_OF_A_NAME) name = first;
+  for (let count = 0; count < AROUND_AT_MOST; count++) {
+    const shorter = name
+      .replace(BEFORE_NAME, '')
+      .replace(BEHIND, '')
+      .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
+      .replace(/[\s,;:–—-]+$|\.+$/, '')
+      .replace(/^[\s,;:–—-]+/, '')
+      .trim();
+    // What is nothing but manner is the name: "Slowly".
+    if (shorter === name || shorter.length < 2) break;
+    name = shorter;
+  }
+  return name;
+}
+
+/** Whether what is left as a name looks like more or less than one: a clause, a list, a bracket, a figure. */
+export function isDoubtful(name: string): boolean {
+  return (
+    /[:()\d"“”?!;=]|, .*, | [-–—] /.test(name) ||
+    /\b(?:if|which|because|when|until|unless|that|or|maybe|then|them|they|everybody|everyone|somebody|leave|time|rest|again|minutes?|seconds?|secs?|mins?)\b/i.test(
+      name,
+    ) ||
+    /^(?:of|for|max|min|only|until|with|in|on|at|by|from|plus|and|or|but|so)\b/i.test(name) ||
+    /^\p{Ll}+$/u.test(name) ||
+    name.split(/\s+/).length > 5
+  );
+}

@@ -1,0 +1,65 @@
+import { makeDuring, type DuringLine } from '@/core/movement';
+import type { NewId } from '@/core/document';
+import { findCounts } from './counts';
+import { isItem } from './headings';
+
+/*
+ * Lines over the rounds as people write them: "On round 3: a little lower.", "every second time: …", "last two: …",
+ * "after a minute: …", "halfway: …". What stands behind the colon or the dash is said.
+ */
+
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth'] as const; // prettier-ignore
+const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'] as const; // prettier-ignore
+const ROUND = '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?)';
+const NUMBER = `(\\d{1,2}|${NUMBERS.join('|')})`;
+const LEAD = '^(?:say )?(?:on|in|at|with|for|from)? ?(?:the )?';
+const SAID = '(?: on| onwards?| only)?\\s*(?::| [-–—])\\s+(.{2,})$';
+
+const ROUND_N = new RegExp(`${LEAD}${ROUND} (?:no\\.? )?${NUMBER}${SAID}`, 'i');
+const NTH_ROUND = new RegExp(`${LEAD}(\\d{1,2}(?:st|nd|rd|th)|${ORDINALS.join('|')}) ${ROUND}${SAID}`, 'i');
+const EVERY = new RegExp(
+  `${LEAD}every (?:(other|\\d{1,2}(?:st|nd|rd|th)?|${ORDINALS.join('|')}) )?${ROUND}${SAID}`,
+  'i',
+);
+const LAST = new RegExp(`${LEAD}(?:very )?last (?:${NUMBER} )?${ROUND}${SAID}`, 'i');
+const LAST_N = new RegExp(`${LEAD}last ${NUMBER}${SAID}`, 'i');
+const AFTER = /^(?:say )?(?:after|at) (.{2,24}?)(?: in)?(?::| [-–—])\s+(.{2,})$/i;
+const SOMEWHERE =
+  /^(?:say )?(?:half ?way|mid ?way|in the middle|somewhere(?: in (?:here|there|between|the middle))?|meanwhile|in between|now and then|at some point|as (?:they|you|we) go|while (?:they|you|we) (?:move|go|do it)|during(?: (?:it|this|that))?)(?: through)?(?::| [-–—])\s+(.{2,})$/i;
+
+/** Where a line of ordinary writing is said while a movement runs, and its words; `null` where it is none. */
+export function readOver(newId: NewId, line: string): DuringLine | null {
+  if (line.length > LONGEST) return null;
+  const text = line.trim().replace(/\s+/g, ' ');
+  const body = isItem(line) ? text.replace(/^\S+\s+/, '') : text;
+  const on = (place: DuringLine['on'], number: number, words = ''): DuringLine | null =>
+    // "Last one: closing the gate, three times" is the last movement.
+    (number >= 1 || place === 'anywhere') && !isCounted(words) ? makeDuring(newId, words, { on: place, number }) : null;
+  const last = LAST.exec(body) ?? LAST_N.exec(body);
+  if (last) return on('last', numberOf(last[1]) ?? 1, last[2]);
+  const every = EVERY.exec(body);
+  if (every) return on('every', every[1]?.toLowerCase() === 'other' ? 2 : (numberOf(every[1]) ?? 1), every[2]);
+  const round = ROUND_N.exec(body) ?? NTH_ROUND.exec(body);
+  if (round) return on('round', numberOf(round[1]) ?? 0, round[2]);
+  const after = AFTER.exec(body);
+  const seconds = after ? findCounts(after[1] ?? '').counts.seconds?.[0] : undefined;
+  if (after && seconds !== undefined) return on('time', seconds, after[2]);
+  const somewhere = SOMEWHERE.exec(body);
+  return somewhere ? on('anywhere', 0, somewhere[1]) : null;
+}
+
+function isCounted(words: string): boolean {
+  const { rounds, seconds } = findCounts(words).counts;
+  return rounds !== undefined || seconds !== undefined;
+}
+
+const LONGEST = 500;
+
+function numberOf(word: string | undefined): number | null {
+  if (word === undefined) return null;
+  const small = word.toLowerCase();
+  const figure = /^(\d{1,2})/.exec(small);
+  if (figure) return Number(figure[1]);
+  const at = [ORDINALS, NUMBERS].map((words: readonly string[]) => words.indexOf(small)).find((one) => one >= 0);
+  return at === undefined ? null : at + 1;
+}
