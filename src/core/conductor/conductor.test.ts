@@ -2,7 +2,7 @@ import { firstItems, itemAt } from '@/core/units';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { applyEdit, stepsInOrder } from '@/core/plan';
-import { expandPlan } from '@/core/timeline';
+import { expandPlan, nextCue } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type PerformanceEvent } from '.';
 
@@ -39,6 +39,30 @@ describe('performing', () => {
     ]);
     expect(placeAt(state, timeline, 60)).toBe(30);
     expect(projectedSeconds(state, timeline, 60)).toBeCloseTo(timeline.runtimeSeconds + 30, 6);
+  });
+
+  it('led by hand waits before each next line, and the clock takes over from where it stands', () => {
+    const [first, second, third] = firstItems(timeline.cues, 3);
+    const { state, effects } = play([
+      ['by-hand', 0],
+      ['start', 0],
+      ['next-line', 60],
+    ]);
+    expect(effects.map((effect) => (effect.kind === 'log' ? effect.event : effect.kind))).toEqual([
+      'start',
+      'by-hand',
+      'keep-awake',
+      'next-line',
+    ]);
+    expect(state.placeSeconds).toBe(first.startSeconds > 0 ? first.startSeconds : second.startSeconds);
+    const place = placeAt(state, timeline, 1000);
+    expect(place).toBeLessThan(third.startSeconds);
+    expect(nextCue(timeline, place)?.startSeconds).toBe(nextCue(timeline, state.placeSeconds)?.startSeconds);
+    expect(projectedSeconds(state, timeline, 1000)).toBeGreaterThan(1000 + timeline.runtimeSeconds - 60);
+    const [clock] = transition(timeline, state, { kind: 'by-clock', now: 1000 });
+    expect(placeAt(clock, timeline, 1010)).toBeCloseTo(place + 10, 6);
+    const last = { ...state, placeSeconds: itemAt(timeline.cues, timeline.cues.length - 1).startSeconds };
+    expect(placeAt(last, timeline, 5000)).toBe(timeline.runtimeSeconds);
   });
 
   it('goes to the next line and back to the one before', () => {
@@ -134,7 +158,7 @@ describe('steps that are left out', () => {
   const startOf = (id: string): number => shorter.steps.find((step) => step.step === id)?.startSeconds ?? NaN;
 
   it('are passed over, forwards and back', () => {
-    const begun: Performance = { mode: 'running', placeSeconds: startOf(first.id), sinceSeconds: 0, startedSeconds: 0 };
+    const begun: Performance = { ...READY, mode: 'running', placeSeconds: startOf(first.id) };
     const [on] = transition(shorter, begun, { kind: 'next-step', now: 0 });
     expect(on.placeSeconds).toBe(startOf(third.id));
     const [back] = transition(shorter, on, { kind: 'step-back', now: 0 });

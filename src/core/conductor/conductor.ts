@@ -1,5 +1,5 @@
 import { cueAt, nextCue, stepAt, type Timeline } from '@/core/timeline';
-import { lastStartedAt, type Seconds } from '@/core/units';
+import { lastStartedAt, type Interval, type Seconds } from '@/core/units';
 
 /*
  * Performing a class as a pure state machine. The clock is an argument: every event carries `now`, in seconds of any
@@ -17,10 +17,23 @@ export interface Performance {
   readonly sinceSeconds: Seconds;
   /** The clock at the start; 0 before it. */
   readonly startedSeconds: Seconds;
+  /** Whether it moves on by itself, or waits at each next line for a hand. */
+  readonly by: 'clock' | 'hand';
 }
 
 export type PerformanceEvent = {
-  readonly kind: 'start' | 'hold' | 'go-on' | 'next-line' | 'line-back' | 'next-step' | 'step-back' | 'tick' | 'end';
+  readonly kind:
+    | 'start'
+    | 'hold'
+    | 'go-on'
+    | 'next-line'
+    | 'line-back'
+    | 'next-step'
+    | 'step-back'
+    | 'tick'
+    | 'end'
+    | 'by-clock'
+    | 'by-hand';
   readonly now: Seconds;
 };
 
@@ -35,15 +48,27 @@ export type Effect =
   | { readonly kind: 'keep-awake'; readonly on: boolean }
   | { readonly kind: 'finished' };
 
-export const READY: Performance = { mode: 'ready', placeSeconds: 0, sinceSeconds: 0, startedSeconds: 0 };
+export const READY: Performance = { mode: 'ready', placeSeconds: 0, sinceSeconds: 0, startedSeconds: 0, by: 'clock' };
 
 /** A step back within this of a line's start goes to the line before it, as a hand expects. */
 const BACK_GRACE: Seconds = 2;
 
+const JUST_BEFORE: Seconds = 0.001;
+
+/** What a place is held to: how long the class is, and where its lines begin. */
+export interface Course {
+  readonly runtimeSeconds: Seconds;
+  readonly cues: readonly Interval[];
+}
+
 /** Place in the timeline at `now`, held to the class. */
-export function placeAt(state: Performance, timeline: Timeline, now: Seconds): Seconds {
+export function placeAt(state: Performance, timeline: Course, now: Seconds): Seconds {
   const passed = state.mode === 'running' ? Math.max(0, now - state.sinceSeconds) : 0;
-  return Math.min(timeline.runtimeSeconds, Math.max(0, state.placeSeconds + passed));
+  const place = Math.min(timeline.runtimeSeconds, Math.max(0, state.placeSeconds + passed));
+  if (state.by === 'clock' || passed === 0) return place;
+  // Led by hand it comes as far as the next line and waits there; after the last line there is nothing to wait for.
+  const next = nextCue(timeline, state.placeSeconds);
+  return next ? Math.min(place, Math.max(state.placeSeconds, next.startSeconds - JUST_BEFORE)) : place;
 }
 
 /** Gives the next state and the effects to run; runs none. */
@@ -57,9 +82,11 @@ export function transition(
   const log = (placeSeconds: Seconds): Effect => ({ kind: 'log', event: event.kind, now, placeSeconds });
   if (event.kind === 'start') {
     if (state.mode === 'running' || state.mode === 'held') return [state, []];
-    const begun: Performance = { mode: 'running', placeSeconds: 0, sinceSeconds: now, startedSeconds: now };
-    return [begun, [log(0), { kind: 'keep-awake', on: true }]];
+    const begun: Performance = { ...state, mode: 'running', placeSeconds: 0, sinceSeconds: now, startedSeconds: now };
+    const byHand: Effect = { kind: 'log', event: 'by-hand', now, placeSeconds: 0 };
+    return [begun, [log(0), ...(state.by === 'hand' ? [byHand] : []), { kind: 'keep-awake', on: true }]];
   }
+  if (event.kind === 'by-clock' || event.kind === 'by-hand') return moveBy(state, event, place, [log(place)]);
   if (state.mode === 'ready' || state.mode === 'done') return [state, []];
   if (event.kind === 'tick') {
     return place >= timeline.runtimeSeconds && state.mode === 'running'
@@ -79,6 +106,19 @@ export function transition(
   }
   const to = jump(timeline, place, event.kind);
   return [{ ...state, placeSeconds: to, sinceSeconds: now }, [log(to)]];
+}
+
+/** Goes on from here by the clock, or by hand; before the start and after the end nothing is logged. */
+function moveBy(
+  state: Performance,
+  { kind, now }: PerformanceEvent,
+  place: Seconds,
+  effects: readonly Effect[],
+): readonly [Performance, readonly Effect[]] {
+  const by = kind === 'by-hand' ? 'hand' : 'clock';
+  if (state.by === by) return [state, []];
+  if (state.mode === 'ready' || state.mode === 'done') return [{ ...state, by }, []];
+  return [{ ...state, by, placeSeconds: place, sinceSeconds: now }, effects];
 }
 
 function finished(

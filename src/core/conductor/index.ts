@@ -14,8 +14,12 @@ export {
   projectedSeconds,
   READY,
   transition,
+  type Course,
   type Effect,
   type Performance,
   type PerformanceEvent,
 } from './conductor';
 export { resumed, type BrokenOff } from './resume';
+export { roundsBy, type Performed } from './rounds-by-hand';
+export { rateOf } from './rate';
+export { frozenSteps, isWorthChanging, lateBy, replan, type Replan } from './replan';

@@ -1,11 +1,13 @@
 import { firstItems, itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
+import { isMovement, planAfter, stepsInOrder } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
 import {
   linesInRecording,
   linesShown,
   LOG_FORMAT,
+  LOG_VERSION,
   readPerformanceLog,
   startByMarks,
   startInRecording,
@@ -16,9 +18,10 @@ const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
 const [first, second, third] = firstItems(timeline.cues, 3);
 const log = (...events: PerformanceLog['events']): PerformanceLog => ({
   format: LOG_FORMAT,
-  version: 1,
+  version: LOG_VERSION,
   title: 'x',
   events,
+  performed: null,
 });
 const start = { event: 'start', atSeconds: 0, placeSeconds: 0 } as const;
 
@@ -45,11 +48,49 @@ describe('a performance log', () => {
     expect(lines.length).toBe(timeline.cues.length - 6);
   });
 
+  it('tells the lines of the class as it was performed, where it was changed', () => {
+    const { plan } = itemAt(demoClasses(), 0);
+    const movement = stepsInOrder(plan)
+      .map(({ step }) => step)
+      .filter(isMovement)
+      .find(({ rounds }) => rounds > 2);
+    if (!movement) throw new Error('no movement');
+    const performed = planAfter(plan, { kind: 'set-step', stepId: movement.id, field: 'rounds', value: 1 });
+    const planned = linesShown(timeline, log(start));
+    const shown = linesShown(timeline, { ...log(start), performed });
+    expect(shown.length).toBeLessThan(planned.length);
+    const read = readPerformanceLog(JSON.stringify({ ...log(start), performed }));
+    expect(read.ok && read.value.performed).toEqual(performed);
+  });
+
+  it('tells only what a hand moved on to, where it was led by hand', () => {
+    const lines = linesShown(
+      timeline,
+      log(
+        start,
+        { event: 'by-hand', atSeconds: 0, placeSeconds: 0 },
+        { event: 'next-line', atSeconds: 50, placeSeconds: second.startSeconds },
+        { event: 'end', atSeconds: 500, placeSeconds: second.startSeconds },
+      ),
+    );
+    expect(lines.map(({ text }) => text)).toEqual([first.text, second.text]);
+    expect(lines[1]?.startSeconds).toBe(50);
+  });
+
   it('is read from a file; what is none is refused', () => {
     const good = log(start, { event: 'mark', atSeconds: 4, placeSeconds: 4 });
     const read = readPerformanceLog(JSON.stringify(good));
     expect(read).toEqual({ ok: true, value: good });
-    for (const bad of ['', '{', '[]', JSON.stringify({ ...good, events: [] }), JSON.stringify({ ...good, version: 2 })])
+    const { performed: _, ...older } = { ...good, version: 1 };
+    expect(readPerformanceLog(JSON.stringify(older))).toEqual({ ok: true, value: good });
+    for (const bad of [
+      '',
+      '{',
+      '[]',
+      JSON.stringify({ ...good, events: [] }),
+      JSON.stringify({ ...good, version: 3 }),
+      JSON.stringify({ ...good, performed: {} }),
+    ])
       expect(readPerformanceLog(bad)).toMatchObject({ ok: false, problem: { code: 'bad-log' } });
     expect(readPerformanceLog(JSON.stringify(log({ ...start, atSeconds: 9 }, start))).ok).toBe(false);
   });
@@ -80,6 +121,9 @@ describe('a performance log', () => {
     // Speech says one thing, the marks another; a third mark is of something else.
     const speech = lines.map((line) => ({ startSeconds: line.startSeconds + 7, endSeconds: line.endSeconds + 7 }));
     const placed = linesInRecording(timeline, marked, { speech, marks: [25.02, 90, 320.98] });
+    // What was recorded in the prompter is known to begin when it did, whatever is heard in it.
+    const known = linesInRecording(timeline, marked, { speech, marks: [25.02, 90, 320.98], startSeconds: 2.5 });
+    expect(itemAt(known, 0).startSeconds).toBeCloseTo(itemAt(lines, 0).startSeconds + 2.5, 6);
     expect(itemAt(placed, 0).startSeconds).toBeCloseTo(itemAt(lines, 0).startSeconds + 21, 1);
     expect(startByMarks(marked, [25, 321], 7)).toBe(21);
     // One mark alone could be either: it is the one that speech is nearer to.

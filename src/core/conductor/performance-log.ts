@@ -1,5 +1,6 @@
-import { array, number, object, string, ValidationError } from 'yup';
-import type { Timeline } from '@/core/timeline';
+import { array, mixed, number, object, string, ValidationError } from 'yup';
+import { readPlan, type ClassPlan } from '@/core/plan';
+import { expandPlan, nextCue, type Timeline } from '@/core/timeline';
 import {
   itemAt,
   failed,
@@ -13,7 +14,9 @@ import {
 import type { PerformanceEvent } from './conductor';
 
 export const LOG_FORMAT = 'calm-count/performance-log';
-export const LOG_VERSION = 1;
+export const LOG_VERSION = 2;
+/** Older ones are read: they know no change of what is left. */
+const VERSIONS = [1, LOG_VERSION];
 const EVENTS_AT_MOST = 50_000;
 const LONGEST: Seconds = 8 * 3600;
 
@@ -27,12 +30,16 @@ const LOGGED = [
   'step-back',
   'tick',
   'end',
+  'by-clock',
+  'by-hand',
   'mark',
+  'adapt',
 ] as const satisfies readonly LoggedEvent['event'][];
 
-/** One thing that was done while performing; `mark` is the sync mark, a sound made so that a recording holds it. */
+/** One thing that was done while performing; `mark` is the sync mark, a sound made so that a recording holds it,
+ * `adapt` a change of what was left of the class. */
 export interface LoggedEvent {
-  readonly event: PerformanceEvent['kind'] | 'mark';
+  readonly event: PerformanceEvent['kind'] | 'mark' | 'adapt';
   /** From the start of the performance. */
   readonly atSeconds: Seconds;
   /** Where the guide stood in the class from then on. */
@@ -45,12 +52,14 @@ export interface PerformanceLog {
   readonly version: typeof LOG_VERSION;
   readonly title: string;
   readonly events: readonly LoggedEvent[];
+  /** The class as it was performed, where what was left of it was changed; up to each change it is as it was. */
+  readonly performed: ClassPlan | null;
 }
 
 const seconds = () => number().strict().min(0).max(LONGEST).required();
 const schema = object({
   format: string().strict().oneOf([LOG_FORMAT]).required(),
-  version: number().strict().oneOf([LOG_VERSION]).required(),
+  version: number().strict().oneOf(VERSIONS).required(),
   title: string().strict().max(500).defined(),
   events: array()
     .of(
@@ -65,15 +74,20 @@ const schema = object({
     )
     .max(EVENTS_AT_MOST)
     .required(),
+  performed: mixed().nullable(),
 }).noUnknown();
 
 /** Reads a performance log; its events have to be in order of time. */
 export function readPerformanceLog(text: string): Result<PerformanceLog, Issue> {
   try {
-    const log = schema.validateSync(JSON.parse(text), { strict: true }) as PerformanceLog;
+    const log = schema.validateSync(JSON.parse(text), { strict: true }) as Omit<PerformanceLog, 'performed'> & {
+      readonly performed?: unknown;
+    };
     const { events } = log;
+    const performed = log.performed === undefined || log.performed === null ? null : readPlan(log.performed);
     const ordered = events.every(({ atSeconds }, at) => at === 0 || atSeconds >= itemAt(events, at - 1).atSeconds);
-    if (ordered && events.length > 0) return ok(log);
+    if (ordered && events.length > 0 && (performed === null || performed.ok))
+      return ok({ ...log, version: LOG_VERSION, performed: performed?.value ?? null });
   } catch (error) {
     if (!(error instanceof ValidationError) && !(error instanceof SyntaxError)) throw error;
   }
@@ -85,15 +99,23 @@ interface ShownLine extends Interval {
   readonly text: string;
 }
 
-/** The lines that came up while the guide ran, when they did; what was jumped over is not among them. */
-export function linesShown(timeline: Timeline, { events }: PerformanceLog): ShownLine[] {
+/**
+ * The lines that came up while the guide ran, when they did; what was jumped over is not among them. Of a class that
+ * was changed on the way, as it was performed.
+ */
+export function linesShown(planned: Timeline, { events, performed }: PerformanceLog): ShownLine[] {
+  const timeline = performed ? expandPlan(performed) : planned;
   const lines: ShownLine[] = [];
   let running = false;
+  let byHand = false;
   events.forEach(({ event, atSeconds, placeSeconds }, index) => {
     if (event === 'hold' || event === 'end') running = false;
     else if (event === 'start' || event === 'go-on') running = true;
+    if (event === 'by-hand' || event === 'by-clock') byHand = event === 'by-hand';
     if (!running) return;
-    const until = placeSeconds + (events.at(index + 1)?.atSeconds ?? Infinity) - atSeconds;
+    const passed = placeSeconds + (events.at(index + 1)?.atSeconds ?? Infinity) - atSeconds;
+    // Led by hand nothing comes up but what a hand moved on to.
+    const until = byHand ? Math.min(passed, nextCue(timeline, placeSeconds)?.startSeconds ?? Infinity) : passed;
     for (const { startSeconds, endSeconds, text } of timeline.cues) {
       if (startSeconds < placeSeconds - 0.001 || startSeconds >= until - 0.001) continue;
       const start = wholeMilliseconds(atSeconds + startSeconds - placeSeconds);
@@ -110,11 +132,19 @@ export function linesShown(timeline: Timeline, { events }: PerformanceLog): Show
 export function linesInRecording(
   timeline: Timeline,
   log: PerformanceLog,
-  { speech, marks }: { readonly speech: readonly Interval[]; readonly marks: readonly Seconds[] },
+  {
+    speech,
+    marks,
+    startSeconds = null,
+  }: {
+    readonly speech: readonly Interval[];
+    readonly marks: readonly Seconds[];
+    /** When the performance began on the recording's clock, where that is known: it was recorded in the prompter. */
+    readonly startSeconds?: Seconds | null;
+  },
 ): ShownLine[] {
   const lines = linesShown(timeline, log);
-  const bySpeech = startInRecording(lines, speech);
-  const start = startByMarks(log, marks, bySpeech) ?? bySpeech;
+  const start = startSeconds ?? startFound(lines, log, speech, marks);
   return lines.flatMap(({ startSeconds, endSeconds, text }) =>
     startSeconds + start < 0
       ? []
@@ -126,6 +156,16 @@ export function linesInRecording(
           },
         ],
   );
+}
+
+function startFound(
+  lines: readonly ShownLine[],
+  log: PerformanceLog,
+  speech: readonly Interval[],
+  marks: readonly Seconds[],
+): Seconds {
+  const bySpeech = startInRecording(lines, speech);
+  return startByMarks(log, marks, bySpeech) ?? bySpeech;
 }
 
 /** Marks this near are the same. */

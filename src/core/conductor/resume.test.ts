@@ -10,7 +10,7 @@ const begun: readonly LoggedEvent[] = [
 describe('a performance that broke off', () => {
   it('goes on paused where it stood, on the clock of its start, and the log pauses there', () => {
     const { state, events } = resumed(begun, { atSeconds: 60, placeSeconds: 72 }, 100, 1000);
-    expect(state).toEqual({ mode: 'held', placeSeconds: 72, sinceSeconds: 1000, startedSeconds: 900 });
+    expect(state).toEqual({ mode: 'held', placeSeconds: 72, sinceSeconds: 1000, startedSeconds: 900, by: 'clock' });
     expect(events.slice(0, 2)).toEqual(begun);
     expect(events[2]).toEqual({ event: 'hold', atSeconds: 60, placeSeconds: 72 });
   });

@@ -24,7 +24,13 @@ export function resumed(
   const paused = Math.max(last, atSeconds);
   const elapsed = Math.max(paused, elapsedSeconds);
   return {
-    state: { mode: 'held', placeSeconds, sinceSeconds: now, startedSeconds: now - elapsed },
+    state: { mode: 'held', placeSeconds, sinceSeconds: now, startedSeconds: now - elapsed, by: byOf(events) },
     events: [...events, { event: 'hold', atSeconds: paused, placeSeconds }],
   };
+}
+
+/** Whether it moved on by hand when it broke off. */
+function byOf(events: readonly LoggedEvent[]): Performance['by'] {
+  const last = events.findLast(({ event }) => event === 'by-hand' || event === 'by-clock');
+  return last?.event === 'by-hand' ? 'hand' : 'clock';
 }

@@ -6,6 +6,7 @@ import {
   type LoggedEvent,
   type PerformanceLog,
 } from '@/core/conductor';
+import type { ClassPlan } from '@/core/plan';
 import { itemAt, wholeMilliseconds } from '@/core/units';
 
 /*
@@ -38,13 +39,17 @@ const RESUMED_WITHIN_SECONDS = 12 * 3600;
 
 const nameOf = (run: Pick<SavedRun, 'classId' | 'runId'>): string => `${run.classId}/${run.runId}`;
 
-export function logOf(title: string, events: readonly LoggedEvent[]): PerformanceLog {
+export function logOf(
+  title: string,
+  events: readonly LoggedEvent[],
+  performed: ClassPlan | null = null,
+): PerformanceLog {
   const whole = events.map(({ event, atSeconds, placeSeconds }) => ({
     event,
     atSeconds: wholeMilliseconds(Math.max(0, atSeconds)),
     placeSeconds: wholeMilliseconds(Math.max(0, placeSeconds)),
   }));
-  return { format: LOG_FORMAT, version: LOG_VERSION, title, events: whole };
+  return { format: LOG_FORMAT, version: LOG_VERSION, title, events: whole, performed };
 }
 
 /** Keeps a run as it stands. */

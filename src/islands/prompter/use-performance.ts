@@ -9,23 +9,36 @@ import {
   type Performance,
   type PerformanceEvent,
   type PerformanceLog,
+  type Performed,
 } from '@/core/conductor';
+import type { ClassPlan } from '@/core/plan';
 import { SYNC_TONE_SECONDS, SYNC_TONES } from '@/core/signal';
-import type { Timeline } from '@/core/timeline';
+import { clockSeconds } from '../live/steady-clock';
 import { forgetOldRuns, savePulse, saveRun, logOf, type SavedRun } from './saved-runs';
-
-/** A steady clock in seconds. */
-export function clockSeconds(): number {
-  return performance.now() / 1000;
-}
 
 const PULSE_MILLISECONDS = 1_000;
 
 /** Runs the conductor: keeps its state, gives it the clock, and does what it asks for. */
 export function usePerformance(
-  timeline: Timeline,
-  { classId, title }: { readonly classId: string; readonly title: string },
+  first: Performed,
+  {
+    classId,
+    title,
+    byHand,
+    timed,
+  }: {
+    readonly classId: string;
+    readonly title: string;
+    readonly byHand: boolean;
+    /** A plan with its timeline, as it is shown. */
+    readonly timed: (plan: ClassPlan) => Performed;
+  },
 ): {
+  /** The class as it is performed now. */
+  readonly performed: Performed;
+  /** Goes on with what is left changed. */
+  readonly adapt: (next: Performed) => void;
+  readonly events: () => readonly LoggedEvent[];
   readonly state: Performance;
   readonly send: (kind: PerformanceEvent['kind']) => void;
   /** Goes on with a run that broke off, paused where it stood. */
@@ -35,35 +48,43 @@ export function usePerformance(
   /** What was done so far. */
   readonly log: () => PerformanceLog;
 } {
-  const [state, setState] = useState<Performance>(READY);
+  const [state, setState] = useState<Performance>({ ...READY, by: byHand ? 'hand' : 'clock' });
+  const [performed, setPerformed] = useState(first);
+  const now = useRef(performed);
   const current = useRef(state);
   const lock = useRef<WakeLockSentinel | null>(null);
   const events = useRef<readonly LoggedEvent[]>([]);
   const kept = useRef<Pick<SavedRun, 'runId' | 'startedAt'> | null>(null);
-  const { runtimeSeconds } = timeline;
+  const { runtimeSeconds } = first.timeline;
   /** Where the run stands, noted beside its log. */
   const pulse = useCallback((): void => {
     const { mode, startedSeconds } = current.current;
     if (!kept.current || mode === 'ready' || mode === 'done') return;
-    const now = clockSeconds();
-    const placeSeconds = placeAt(current.current, timeline, now);
-    savePulse({ classId, runId: kept.current.runId }, { atSeconds: now - startedSeconds, placeSeconds });
-  }, [classId, timeline]);
+    const clock = clockSeconds();
+    const placeSeconds = placeAt(current.current, now.current.timeline, clock);
+    savePulse({ classId, runId: kept.current.runId }, { atSeconds: clock - startedSeconds, placeSeconds });
+  }, [classId]);
   const write = useCallback((): void => {
-    if (kept.current) saveRun({ classId, ...kept.current, runtimeSeconds, log: logOf(title, events.current) });
-  }, [classId, runtimeSeconds, title]);
+    const plan = now.current === first ? null : now.current.plan;
+    if (kept.current) saveRun({ classId, ...kept.current, runtimeSeconds, log: logOf(title, events.current, plan) });
+  }, [classId, first, runtimeSeconds, title]);
+  const change = useCallback((next: Performed): void => {
+    now.current = next;
+    setPerformed(next);
+  }, []);
   const keep = useCallback(
-    (event: LoggedEvent['event'], now: number, placeSeconds: number): void => {
+    (event: LoggedEvent['event'], at: number, placeSeconds: number): void => {
       if (event === 'start') {
+        change(first);
         events.current = [];
         kept.current = { runId: crypto.randomUUID(), startedAt: Date.now() };
       }
-      const atSeconds = now - current.current.startedSeconds;
+      const atSeconds = at - current.current.startedSeconds;
       events.current = [...events.current, { event, atSeconds, placeSeconds }];
       write();
       if (event === 'start') forgetOldRuns(classId);
     },
-    [classId, write],
+    [classId, change, first, write],
   );
   useEffect(() => {
     const timer = setInterval(pulse, PULSE_MILLISECONDS);
@@ -88,13 +109,13 @@ export function usePerformance(
   );
   const send = useCallback(
     (kind: PerformanceEvent['kind']): void => {
-      const [next, effects] = transition(timeline, current.current, { kind, now: clockSeconds() });
+      const [next, effects] = transition(now.current.timeline, current.current, { kind, now: clockSeconds() });
       if (next === current.current) return;
       current.current = next;
       setState(next);
       effects.forEach(run);
     },
-    [timeline, run],
+    [run],
   );
   useEffect(() => {
     // The screen's lock is lost when the window is hidden; ask again when it is back.
@@ -111,6 +132,7 @@ export function usePerformance(
   const resume = (broken: SavedRun): void => {
     if (!broken.brokenOff) return;
     const elapsed = (Date.now() - broken.startedAt) / 1000;
+    if (broken.log.performed) change(timed(broken.log.performed));
     const next = resumed(broken.log.events, broken.brokenOff, elapsed, clockSeconds());
     kept.current = { runId: broken.runId, startedAt: broken.startedAt };
     events.current = next.events;
@@ -120,12 +142,19 @@ export function usePerformance(
     run({ kind: 'keep-awake', on: true });
   };
   const mark = (): void => {
-    const now = clockSeconds();
+    const clock = clockSeconds();
     if (current.current.mode === 'ready') return;
     sound();
-    keep('mark', now, placeAt(current.current, timeline, now));
+    keep('mark', clock, placeAt(current.current, now.current.timeline, clock));
   };
-  return { state, send, resume, mark, log: () => logOf(title, events.current) };
+  const adapt = (next: Performed): void => {
+    const clock = clockSeconds();
+    const place = placeAt(current.current, now.current.timeline, clock);
+    change(next);
+    keep('adapt', clock, place);
+  };
+  const log = (): PerformanceLog => logOf(title, events.current, now.current === first ? null : now.current.plan);
+  return { performed, adapt, events: () => events.current, state, send, resume, mark, log };
 }
 
 /** The sync mark, as a recording is searched for it. */
