@@ -3,13 +3,13 @@ const concept = (name) => `^src/core/${name}/`;
 /** Concepts of the core by level; each may use only those of lower levels (and interchange's formats each other's doors). */
 const LEVELS = [
   ['units'],
-  ['document', 'breath', 'speech', 'signal'],
+  ['document', 'breath', 'speech', 'signal', 'meaning'],
   ['words', 'voice'],
   ['movement'],
   ['plan'],
   ['pacing', 'timeline', 'plain-script'],
   ['script', 'interchange', 'conductor', 'practice'],
-  ['checks'],
+  ['checks', 'live'],
   ['align'],
   ['reading'],
   ['report'],
@@ -38,12 +38,13 @@ const ARROWS = {
   sound: [],
   editing: ['api'],
   workers: ['files', 'sound'],
+  'service-worker': [],
   ui: ['api', 'messages'],
-  islands: ['api', 'editing', 'files', 'messages', 'ui', 'workers'],
+  islands: ['api', 'editing', 'files', 'messages', 'service-worker', 'ui', 'workers'],
   db: ['api'],
   server: ['api', 'db', 'messages', 'templates'],
   demo: ['db', 'templates'],
-  pages: ['db', 'islands', 'server', 'ui'],
+  pages: ['api', 'db', 'islands', 'server', 'ui'],
 };
 
 const roomRules = Object.entries(ARROWS).map(([room, asks]) => ({
@@ -83,7 +84,7 @@ module.exports = {
       to: {
         dependencyTypes: ['npm', 'npm-dev'],
         path: 'node_modules',
-        pathNot: 'node_modules/(yup|fft\\.js|papaparse)/',
+        pathNot: 'node_modules/(yup|fft\\.js|papaparse|stemmer)/',
       },
     },
     ...roomRules,

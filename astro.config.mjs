@@ -10,21 +10,38 @@ import { build } from 'vite';
 
 const alias = { '@': fileURLToPath(new URL('./src', import.meta.url)) };
 
+/** Builds a file of its own beside the application. */
+const buildApart = (options) =>
+  build({ configFile: false, publicDir: false, logLevel: 'warn', resolve: { alias }, ...options });
+
 /** What the server's threads run, as one file of its own beside the build. */
 const judgingWorker = {
   name: 'judging-worker',
   hooks: {
     'astro:build:done': () =>
-      build({
-        configFile: false,
-        publicDir: false,
-        logLevel: 'warn',
-        resolve: { alias },
+      buildApart({
         ssr: { noExternal: true },
         build: {
           ssr: 'src/server/judging/worker.ts',
           outDir: 'dist/worker',
           rollupOptions: { output: { entryFileNames: 'judging.mjs' } },
+        },
+      }),
+  },
+};
+
+/** The service worker, as one file beside the pages. */
+const serviceWorker = {
+  name: 'service-worker',
+  hooks: {
+    'astro:build:done': () =>
+      buildApart({
+        define: { 'process.env.NODE_ENV': '"production"' },
+        build: {
+          outDir: 'dist/client',
+          emptyOutDir: false,
+          lib: { entry: 'src/service-worker/worker.ts', formats: ['iife'], name: 'prompterWorker' },
+          rollupOptions: { output: { entryFileNames: 'prompter-worker.js' } },
         },
       }),
   },
@@ -47,7 +64,7 @@ const packed = {
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react(), judgingWorker, packed],
+  integrations: [react(), judgingWorker, serviceWorker, packed],
   devToolbar: { enabled: false },
   security: { allowedDomains: [{ hostname: 'localhost' }, { hostname: '127.0.0.1' }] },
   // Scripts and styles by hash; everything else from here only. API answers get a stricter policy in server.mjs.
@@ -60,6 +77,7 @@ export default defineConfig({
         "font-src 'self'",
         "media-src 'self' blob:",
         "worker-src 'self'",
+        "frame-src 'self'",
         "form-action 'self'",
         "base-uri 'none'",
         "frame-ancestors 'none'",

@@ -23,6 +23,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
+        // The stand-in for a streaming program records its own tab, which somebody else allows by hand.
+        '--auto-accept-this-tab-capture',
       ],
     },
   },

@@ -96,9 +96,19 @@ function objection(request) {
 const PERMISSIONS =
   'accelerometer=(), browsing-topics=(), camera=(), display-capture=(), geolocation=(), gyroscope=(), hid=(), magnetometer=(), microphone=(self), midi=(), payment=(), serial=(), usb=(), screen-wake-lock=(self), fullscreen=(self)';
 
+/** The stand-in for a streaming program records its own tab, the prompter the camera. */
+const STREAM_PERMISSIONS = PERMISSIONS.replace('display-capture=()', 'display-capture=(self)');
+const PROMPTER_PERMISSIONS = PERMISSIONS.replace('camera=()', 'camera=(self)');
+
+function permissionsOf(path) {
+  if (path === '/stand-in/stream') return STREAM_PERMISSIONS;
+  // The desk opens the prompter over itself, under its own address.
+  return /^\/classes\/[^/]+(\/perform)?$/.test(path) ? PROMPTER_PERMISSIONS : PERMISSIONS;
+}
+
 /** Pages and answers hold what is the studio's own, so nothing on the way keeps them; files of the build never change. */
 function setHeaders(request, response) {
-  response.setHeader('permissions-policy', PERMISSIONS);
+  response.setHeader('permissions-policy', permissionsOf(request.url.split('?')[0]));
   if (request.url.startsWith('/_astro/')) return;
   response.setHeader('cache-control', 'no-store');
   if (request.url.startsWith('/api/') || request.url === '/healthz' || request.url === '/readyz') {

@@ -15,6 +15,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { sql } from 'drizzle-orm';
 import type { Evidence, AdLib } from '@/core/align';
+import type { LiveEvent, ShownClass, Standing } from '@/core/live';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
 import type { Corrections, Cut, Reading, Recording, TakeGlance } from '@/core/reading';
@@ -150,6 +151,61 @@ export const liveDates = pgTable(
     createdAt: at(),
   },
   (table) => [uniqueIndex('live_dates_of_class').on(table.classId, table.startsAt)],
+);
+
+/** A performance that is shown to others while it runs. */
+export const lives = pgTable(
+  'lives',
+  {
+    id: uuid().primaryKey().defaultRandom(),
+    studioId: studioId(),
+    classId: uuid()
+      .notNull()
+      .references(() => classes.id, { onDelete: 'cascade' }),
+    /** Who has it may look on. */
+    code: text().notNull(),
+    /** Who has it may move the performance on, too. */
+    remoteCode: text().notNull(),
+    /** The prompter that leads it: a name that a tab gave itself. */
+    leader: uuid().notNull(),
+    /** What followers see of the class, as it is performed now. */
+    shown: jsonb().$type<ShownClass>().notNull(),
+    /** Where it stands; null before anything was told. */
+    standing: jsonb().$type<Standing>(),
+    /** Of the newest event; 0 before the first. */
+    lastNumber: integer().notNull().default(0),
+    createdAt: at(),
+    /** From then on its codes open nothing. */
+    expiresAt: timestamp({ withTimezone: true }).notNull(),
+    /** When it was ended by hand; null while it was not. */
+    revokedAt: timestamp({ withTimezone: true }),
+  },
+  (table) => [
+    uniqueIndex('lives_by_code').on(table.code),
+    uniqueIndex('lives_by_remote_code').on(table.remoteCode),
+    index('lives_of_class').on(table.studioId, table.classId, table.createdAt),
+  ],
+);
+
+/** What happened in a live class, numbered without gaps; kept while its codes are good. */
+export const liveEvents = pgTable(
+  'live_events',
+  {
+    studioId: studioId(),
+    liveId: uuid()
+      .notNull()
+      .references(() => lives.id, { onDelete: 'cascade' }),
+    /** From 1. */
+    number: integer().notNull(),
+    /** The name its sender gave it, so that it may come twice. */
+    eventId: uuid().notNull(),
+    event: jsonb().$type<LiveEvent>().notNull(),
+    createdAt: at(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.liveId, table.number] }),
+    uniqueIndex('live_events_once').on(table.liveId, table.eventId),
+  ],
 );
 
 /** The picture or clip of a movement of the library, one each. */

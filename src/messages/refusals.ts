@@ -53,6 +53,22 @@ export const REFUSALS = {
     title: 'Saved in another place',
     detail: 'This was saved in another place since it was opened here. Nothing was overwritten.',
   },
+  'no-live': {
+    title: 'No such live class',
+    detail: 'There is no live class of this code. Look at it again, or ask your instructor for it.',
+  },
+  'live-over': {
+    title: 'This live class is over',
+    detail: 'Its code opens nothing any more. Ask your instructor for the next one.',
+  },
+  'looks-on': {
+    title: 'This code only looks on',
+    detail: 'Moving the class on needs the code of the remote, which the prompter shows.',
+  },
+  'another-leads': {
+    title: 'Another prompter leads this class',
+    detail: 'This class is shown live from another window or device. Nothing was changed there.',
+  },
   'database-away': {
     title: 'The database is not available',
     detail:

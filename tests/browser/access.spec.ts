@@ -87,6 +87,15 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('button', { name: 'Prompter', exact: true }).click();
     await page.keyboard.press('Space');
     await expectAccessible(page, 'prompter');
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('region', { name: 'Landing on time' })).toBeVisible();
+    await expectAccessible(page, 'landing');
+    await page.getByRole('button', { name: 'Settings of the prompter' }).click();
+    await expectAccessible(page, 'settings of the prompter');
+    const performing = page.url();
+    await page.goto(performing.replace(/perform$/, 'stage'));
+    await expect(page.getByRole('heading', { name: 'Waiting for the prompter' })).toBeVisible();
+    await expectAccessible(page, 'second screen');
 
     await page.goto(origin());
     await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();

@@ -1,8 +1,9 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Browser, type Page } from '@playwright/test';
 import type { ClassesPage, ClassResponse } from '@/api/classes';
+import type { LiveCodes } from '@/api/live';
 import type { ClassPlan } from '@/core/plan';
 import { seedDemo } from '@/demo/seed';
 import { freshDatabase, serve } from '../support/application';
@@ -58,18 +59,35 @@ async function api<Value>(method: string, path: string, body?: unknown, at = ori
   return (await response.json()) as Value;
 }
 
-/** A copy of a demo class for one test alone; its id. */
-export async function copyOf(title: string, at = origin()): Promise<string> {
+/** A class of the demo, by its title; its id. */
+export async function classOf(title: string, at = origin()): Promise<string> {
   const { classes } = await api<ClassesPage>('GET', '/api/classes', undefined, at);
   const entry = classes.find((one) => one.title === title);
   if (!entry) throw new Error(`no class ${title}`);
-  const { id } = await api<ClassResponse>(
-    'POST',
-    '/api/classes',
-    { from: 'class', classId: entry.id, title: `${title}, copy` },
-    at,
-  );
-  return id;
+  return entry.id;
+}
+
+/** A copy of a demo class for one test alone; its id. */
+export async function copyOf(title: string, at = origin()): Promise<string> {
+  const classId = await classOf(title, at);
+  const body = { from: 'class', classId, title: `${title}, copy` };
+  return (await api<ClassResponse>('POST', '/api/classes', body, at)).id;
+}
+
+/** Shows the class of the prompter that is open to others; its codes. */
+export async function showToOthers(page: Page, id: string): Promise<LiveCodes> {
+  await page.getByRole('button', { name: 'Show to others' }).click();
+  await page.getByRole('button', { name: 'Show it' }).click();
+  await expect(page.getByText('It is shown.')).toBeVisible();
+  const kept = await page.evaluate((of) => sessionStorage.getItem(`live/${of}`), id);
+  return (JSON.parse(kept ?? '{}') as { codes: LiveCodes }).codes;
+}
+
+/** A page of another device. */
+export async function device(browser: Browser, path: string, viewport = { width: 390, height: 844 }): Promise<Page> {
+  const page = await (await browser.newContext({ viewport })).newPage();
+  await page.goto(`${origin()}${path}`);
+  return page;
 }
 
 export async function storedClass(id: string, at = origin()): Promise<ClassResponse> {

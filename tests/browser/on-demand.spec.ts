@@ -15,7 +15,7 @@ async function heldBack(page: Page, name: string): Promise<() => void> {
 }
 
 test('keys pressed while the prompter is on its way are for the prompter', async ({ page }) => {
-  const release = await heldBack(page, 'Prompter');
+  const release = await heldBack(page, 'Perform');
   await openDesk(page, await copyOf('Before the First Ferry'));
   await page.keyboard.press('g');
   await page.keyboard.press('Space');

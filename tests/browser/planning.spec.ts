@@ -257,7 +257,6 @@ test('saved states are told by day, opened, and restored as a new save', async (
     .first()
     .click();
   await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('Looking back');
-  await shot(page, 'history');
   const version = page.getByRole('complementary', { name: 'Saved version' });
   await page.getByText('Every version').click();
   await page.getByRole('button', { name: /version 1$/ }).click();

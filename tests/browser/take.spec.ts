@@ -56,6 +56,29 @@ test('lines are put right with the keyboard alone, and undo takes each step back
   await saved(page);
 });
 
+test('a time that changes under a selection is typed over all the same', async ({ page }) => {
+  await openDemoTake(page);
+  await chooseFirstLine(page);
+  await page.keyboard.press('j');
+  const before = await saidAt(page).inputValue();
+  await saidAt(page).selectText();
+  // Pressed without taking the focus, as what an earlier page left arrives.
+  await page.getByRole('button', { name: '1 s later', exact: true }).evaluate((button: HTMLElement) => button.click());
+  await expect(line(page)).toContainText('Set by hand');
+  await page.keyboard.insertText(before);
+  await expect(saidAt(page)).toHaveValue(before);
+  await page.keyboard.press('Enter');
+  await expect(saidAt(page)).toBeFocused();
+  await page.getByRole('button', { name: '0.1 s later', exact: true }).click();
+  await expect(saidAt(page)).not.toHaveValue(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(saidAt(page)).toHaveValue(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await saved(page);
+});
+
 test('an ad-lib gets its words, a noise is thrown out, and the captions have what was set', async ({ page }) => {
   await openDemoTake(page);
   // The sure ones are taken as found; the others stay to be looked at.

@@ -141,6 +141,20 @@ describe('the door', () => {
       expect(headers.get('content-security-policy'), path).toContain("frame-ancestors 'none'");
       expect(headers.get('permissions-policy'), path).toMatch(/camera=\(\).*geolocation=\(\)/);
     }
+    // Second screens alone, by pages of our own: the stand-in for a streaming program lays them over its picture.
+    for (const path of ['/live/x/stage', '/classes/x/stage']) {
+      const { headers } = await fetch(`${served.origin}${path}`);
+      expect(headers.get('content-security-policy'), path).toContain("frame-ancestors 'self'");
+      expect(headers.get('x-frame-options'), path).toBe('SAMEORIGIN');
+    }
+    const camera = async (path: string): Promise<string> =>
+      /camera=\([a-z]*\)/.exec((await fetch(`${served.origin}${path}`)).headers.get('permissions-policy') ?? '')?.[0] ??
+      '';
+    expect(await camera('/classes/x/perform')).toBe('camera=(self)');
+    expect(await camera('/classes/x/takes')).toBe('camera=()');
+    for (const path of ['/live/x', '/live/x/remote', '/live/x/stage/y']) {
+      expect((await fetch(`${served.origin}${path}`)).headers.get('x-frame-options'), path).toBe('DENY');
+    }
     const page = await (await fetch(served.origin)).text();
     const [, script] = /"(\/_astro\/[^"]+\.js)"/.exec(page) ?? [];
     expect((await fetch(`${served.origin}${script}`)).headers.get('cache-control')).toContain('immutable');

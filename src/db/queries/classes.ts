@@ -1,5 +1,5 @@
 import { firstItems } from '@/core/units';
-import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import { sameDocument } from '@/core/document';
 import { upToDate, type ClassPlan } from '@/core/plan';
 import { expandPlan, packShape, shapeOf, type Timeline } from '@/core/timeline';
@@ -314,4 +314,29 @@ async function revisionOfSave(db: Database, studioId: string, classId: string, s
       ),
     );
   return found?.revision ?? null;
+}
+
+/** A date at which a class is given live. */
+export interface ComingLive {
+  readonly classId: string;
+  readonly title: string;
+  readonly startsAt: Date;
+  /** Its target. */
+  readonly seconds: number;
+}
+
+/** The dates of a studio's classes from a moment on, in order; those of classes in the bin are not among them. */
+export async function comingLives(db: Database, studioId: string, from: Date, max: number): Promise<ComingLive[]> {
+  return db
+    .select({
+      classId: classes.id,
+      title: classes.title,
+      startsAt: liveDates.startsAt,
+      seconds: classes.targetSeconds,
+    })
+    .from(liveDates)
+    .innerJoin(classes, eq(liveDates.classId, classes.id))
+    .where(and(eq(liveDates.studioId, studioId), isNull(classes.removedAt), gte(liveDates.startsAt, from)))
+    .orderBy(asc(liveDates.startsAt))
+    .limit(max);
 }

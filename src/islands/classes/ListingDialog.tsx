@@ -112,6 +112,7 @@ export function ListingDialog({ entry, known, onSaved, onClose }: Props) {
             </button>
           </div>
         </fieldset>
+        <CalendarLink />
         {trouble && (
           <p role="alert" className="text-error mt-2">
             {trouble}
@@ -127,5 +128,17 @@ export function ListingDialog({ entry, known, onSaved, onClose }: Props) {
         </div>
       </form>
     </Dialog>
+  );
+}
+
+/** Where every coming date of the studio is, for a calendar. */
+function CalendarLink() {
+  return (
+    <p className="mt-2 text-sm">
+      <a className="link" href="/calendar.ics">
+        All coming live dates as a calendar (.ics)
+      </a>
+      , to be opened in a calendar or subscribed to.
+    </p>
   );
 }

@@ -9,6 +9,8 @@ export interface ChosenFiles {
   readonly second: File | null;
   /** Captions, text with times, or the prompter's log. */
   readonly words: File | null;
+  /** When the log begins on the recording's clock, where both were made in the prompter; in seconds. */
+  readonly logStart?: number;
 }
 
 export const NOTHING_CHOSEN: ChosenFiles = { sound: null, second: null, words: null };
@@ -37,7 +39,7 @@ export function AddFiles({
           label="Sound or video"
           accept={MEDIA}
           file={sound}
-          onChange={(file) => onChange({ ...chosen, sound: file, second: file && second })}
+          onChange={(file) => onChange({ sound: file, second: file && second, words })}
         />
         {sound && (
           <FileChoice
@@ -51,7 +53,7 @@ export function AddFiles({
           label="Captions, text with times, or the prompter’s log"
           accept={WORDS}
           file={words}
-          onChange={(file) => onChange({ ...chosen, words: file })}
+          onChange={(file) => onChange({ sound, second, words: file })}
         />
       </div>
       {runs.length > 0 && !words && (
@@ -78,7 +80,7 @@ export function AddFiles({
 
 const RUNS_SHOWN = 6;
 
-function logFile({ log }: SavedRun): File {
+export function logFile({ log }: SavedRun): File {
   return new File([JSON.stringify(log)], 'performance.json');
 }
 
@@ -90,8 +92,9 @@ function whenOf({ startedAt, brokenOff }: SavedRun): string {
 
 /** A dropped file goes where its kind belongs: words, the first recording, or the second. */
 function withDropped(chosen: ChosenFiles, file: File): ChosenFiles {
-  if (/\.(vtt|srt|txt|json)$/i.test(file.name) || file.type.startsWith('text/')) return { ...chosen, words: file };
-  return chosen.sound ? { ...chosen, second: file } : { ...chosen, sound: file };
+  if (/\.(vtt|srt|txt|json)$/i.test(file.name) || file.type.startsWith('text/'))
+    return { ...chosen, words: file, logStart: undefined };
+  return chosen.sound ? { ...chosen, second: file } : { ...chosen, sound: file, logStart: undefined };
 }
 
 /** A file input that shows its file, wherever that came from. */

@@ -9,18 +9,25 @@ interface Props {
   readonly onSet: (seconds: Seconds) => void;
 }
 
+/** What a field holds by itself: `held` from when it is entered, `typed` from the first key, `set` once it was sent on. */
+interface Own {
+  readonly text: string;
+  readonly since: 'held' | 'typed' | 'set';
+}
+
 /**
- * A time in the take, typed to the tenth and set by a button or Enter. What is being typed stays, whatever the time
- * becomes meanwhile: by what an earlier page left, say.
+ * A time in the take, typed to the tenth and set by a button or Enter. What is being typed, or chosen to be typed over,
+ * stays whatever the time becomes meanwhile: by what an earlier page left, say. A value that changed under a selection
+ * would take it away, and what is then typed would land behind the old text.
  */
 export function ExactTime({ label, seconds, onSet }: Props) {
-  const [typed, setTyped] = useState<{ readonly text: string; readonly isSet: boolean } | null>(null);
+  const [own, setOwn] = useState<Own | null>(null);
   const [shown, setShown] = useState(seconds);
   if (shown !== seconds) {
     setShown(seconds);
-    if (typed?.isSet) setTyped(null);
+    if (own?.since === 'set') setOwn(null);
   }
-  const text = typed?.text ?? formatExactClock(seconds);
+  const text = own?.text ?? formatExactClock(seconds);
   const read = readExact(text);
   return (
     <form
@@ -28,7 +35,7 @@ export function ExactTime({ label, seconds, onSet }: Props) {
       onSubmit={(event) => {
         event.preventDefault();
         if (read === null) return;
-        setTyped({ text, isSet: true });
+        setOwn({ text, since: 'set' });
         onSet(read);
       }}
     >
@@ -38,7 +45,9 @@ export function ExactTime({ label, seconds, onSet }: Props) {
           className="input input-sm w-24 text-right"
           value={text}
           aria-invalid={read === null}
-          onChange={(event) => setTyped({ text: event.target.value, isSet: false })}
+          onFocus={() => setOwn((now) => now ?? { text, since: 'held' })}
+          onBlur={() => setOwn((now) => (now?.since === 'held' ? null : now))}
+          onChange={(event) => setOwn({ text: event.target.value, since: 'typed' })}
         />
       </label>
       <button type="submit" className="btn btn-sm btn-primary" disabled={read === null}>

@@ -37,7 +37,7 @@ export function LineDock({ row, reading, work, playSeconds, onChange }: Props) {
   }
   if (row.kind === 'cut') {
     const put = (changed: Cut | null): void => onChange({ ...work, cuts: withCutAt(work.cuts ?? [], row.at, changed) });
-    return <CutDock cut={row.cut} playSeconds={playSeconds} onChange={put} />;
+    return <CutDock key={row.key} cut={row.cut} playSeconds={playSeconds} onChange={put} />;
   }
   const cutOut = ({ startSeconds, endSeconds }: Interval): void => {
     const cut: Cut = { startSeconds, endSeconds, reason: row.kind === 'ad-lib' ? 'ad-lib' : 'fluff', on: true };

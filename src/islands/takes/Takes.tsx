@@ -1,5 +1,5 @@
 import { FileAudio } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import type { ListedTake } from '@/api/takes';
 import type { Term } from '@/core/words';
@@ -8,7 +8,10 @@ import { Dialog } from '@/ui/parts/Dialog';
 import { IssueList } from '@/ui/parts/IssueList';
 import { Waiting } from '@/ui/parts/Waiting';
 import { savedRuns } from '../prompter/saved-runs';
-import { AddFiles, NOTHING_CHOSEN } from './AddFiles';
+import { RecordedHere } from '../recording/RecordedHere';
+import { recordingFile } from '../recording/store';
+import { runOf } from '../recording/with-log';
+import { AddFiles, logFile, NOTHING_CHOSEN } from './AddFiles';
 import { TakeList } from './TakeList';
 import { DOING, useAnalysis, wholeShare } from './use-analysis';
 
@@ -25,6 +28,16 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
   const [chosen, setChosen] = useState(NOTHING_CHOSEN);
   const [runs] = useState(() => savedRuns(stored.id));
   const { progress, problem, saved, analyse, cancel } = useAnalysis(stored, ownTerms);
+  const analyseRecorded = async (id: string): Promise<void> => {
+    const recorded = await recordingFile(id);
+    if (!recorded) return;
+    const found = runOf(recorded.meta);
+    const files = { ...NOTHING_CHOSEN, sound: recorded.file };
+    const next = found ? { ...files, words: logFile(found.run), logStart: found.startSeconds } : files;
+    setChosen(next);
+    await analyse(next);
+  };
+  useAsked(analyseRecorded);
   return (
     <div className="mx-auto max-w-6xl px-5 py-2 max-sm:px-3">
       <AppHead studio={studio} trail={[{ href: `/classes/${stored.id}`, words: stored.plan.title }]} title="Takes" />
@@ -36,6 +49,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
             on this computer. Saved are what the analysis found and a small audio proxy, to correct cues by ear.
           </p>
           <AddFiles chosen={chosen} onChange={setChosen} runs={runs} />
+          {!progress && <RecordedHere classId={stored.id} onUse={(id) => void analyseRecorded(id)} />}
           {progress ? (
             <div className="mt-4">
               <Waiting
@@ -71,4 +85,21 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
       )}
     </div>
   );
+}
+
+/** What the prompter recorded is analysed at once where it is asked for in the address (`?recorded=`). */
+function useAsked(analyse: (id: string) => Promise<void>): void {
+  const asked = useRef(false);
+  const latest = useRef(analyse);
+  useEffect(() => {
+    latest.current = analyse;
+  });
+  useEffect(() => {
+    const id = new URLSearchParams(location.search).get('recorded');
+    if (id === null || asked.current) return;
+    asked.current = true;
+    // A reload does not do it again.
+    history.replaceState(null, '', location.pathname);
+    void latest.current(id);
+  }, []);
 }

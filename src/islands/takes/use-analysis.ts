@@ -68,7 +68,8 @@ export function useAnalysis(stored: ClassResponse, ownTerms: readonly Term[]) {
     if (!words.ok) return setProblem(words.problem);
     setProgress({ doing: chosen.sound ? 'listening' : 'matching', share: 0 });
     const { captions = null, log = null } = words.value ?? {};
-    const sources = { plan: stored.plan, captions, log, sound: chosen.sound, second: chosen.second, ownTerms };
+    const { sound, second, logStart = null } = chosen;
+    const sources = { plan: stored.plan, captions, log, logStart, sound, second, ownTerms };
     job.current = readTakeInWorker(sources, (doing, share) => setProgress({ doing, share }));
     const result = await job.current.result;
     if (!result?.ok) {

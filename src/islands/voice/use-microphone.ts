@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Issue } from '@/core/units';
+import { startMeter } from '@/ui/parts/level-meter';
 
 /** A reading longer than this is not of one paragraph. */
 const LONGEST_MILLISECONDS = 120_000;
@@ -49,7 +50,7 @@ export function useMicrophone(onRecorded: (sound: Blob) => void): Microphone {
       });
       made.start(500);
       recorder.current = made;
-      meter.current = startMeter(made.stream, setLevel);
+      meter.current = startMeter(made.stream, ({ loudness }) => setLevel(loudness));
       setRecording(true);
       return null;
     } catch (error) {
@@ -57,28 +58,6 @@ export function useMicrophone(onRecorded: (sound: Blob) => void): Microphone {
     }
   };
   return { recording, level, start, stop };
-}
-
-const METER_MILLISECONDS = 100;
-/** What the meter shows as nothing, in decibels below full scale. */
-const QUIETEST = -60;
-
-/** Tells the level of a stream ten times a second; gives back how to stop. */
-function startMeter(stream: MediaStream, onLevel: (level: number) => void): () => void {
-  const context = new AudioContext();
-  const analyser = new AnalyserNode(context, { fftSize: 2048 });
-  context.createMediaStreamSource(stream).connect(analyser);
-  const samples = new Float32Array(analyser.fftSize);
-  const timer = setInterval(() => {
-    analyser.getFloatTimeDomainData(samples);
-    const power = samples.reduce((sum, one) => sum + one * one, 0) / samples.length;
-    const decibels = power > 0 ? 10 * Math.log10(power) : QUIETEST;
-    onLevel(Math.min(1, Math.max(0, 1 - decibels / QUIETEST)));
-  }, METER_MILLISECONDS);
-  return () => {
-    clearInterval(timer);
-    void context.close().catch(() => undefined);
-  };
 }
 
 function letGo(recorder: MediaRecorder | null): void {

@@ -1,6 +1,7 @@
 import type { AnySchema, InferType } from 'yup';
 import { listingSchema, newClassSchema, saveClassSchema, type NewClassRequest } from '@/api/classes';
 import { nameRevisionSchema } from '@/api/history';
+import { commandSchema, liveEventsSchema, startLiveSchema } from '@/api/live';
 import { studioSchema } from '@/api/studio';
 import { archiveMovementSchema, newMovementSchema, saveMovementSchema } from '@/api/movements';
 import { newSeriesSchema, saveSeriesSchema } from '@/api/series';
@@ -40,6 +41,9 @@ export interface Bodies {
   'correct-take': SaveBase & { readonly work: HandWorkRow };
   spelling: InferType<typeof spellingSchema>;
   voice: InferType<typeof newVoiceSchema>;
+  'start-live': InferType<typeof startLiveSchema>;
+  'live-events': InferType<typeof liveEventsSchema>;
+  'live-command': InferType<typeof commandSchema>;
 }
 export type BodyKind = keyof Bodies;
 
@@ -49,6 +53,8 @@ const ORDINARY = 256 * KILOBYTE;
 /** An hour's class is some 60 KB and 4 000 values; an hour's take with what was heard in it 3 MB. */
 const PLAN = { bytes: LIMITS.documentBytes + 4 * KILOBYTE, values: 200_000 };
 const TAKE = { bytes: 16 * MEGABYTE, values: 2_000_000 };
+/** An hour as it is shown is some 150 KB. */
+const LIVE = { bytes: 4 * MEGABYTE, values: 400_000 };
 const WORK = { bytes: 12 * MEGABYTE, values: 500_000 };
 
 /** How large a body of each kind may be, in bytes and in values; a body larger than that is not looked at. */
@@ -67,6 +73,9 @@ export const BODY_LIMITS: Readonly<Record<BodyKind, { readonly bytes: number; re
   'correct-take': WORK,
   spelling: { bytes: ORDINARY, values: 10_000 },
   voice: { bytes: KILOBYTE, values: 20 },
+  'start-live': LIVE,
+  'live-events': LIVE,
+  'live-command': { bytes: KILOBYTE, values: 20 },
 };
 
 function shaped<Schema extends AnySchema>(raw: unknown, schema: Schema): Judged<InferType<Schema>> {
@@ -137,6 +146,9 @@ const JUDGES: { readonly [Kind in BodyKind]: (raw: unknown) => Judged<Bodies[Kin
   'correct-take': correctTake,
   spelling: (raw) => shaped(raw, spellingSchema),
   voice: (raw) => shaped(raw, newVoiceSchema),
+  'start-live': (raw) => shaped(raw, startLiveSchema),
+  'live-events': (raw) => shaped(raw, liveEventsSchema),
+  'live-command': (raw) => shaped(raw, commandSchema),
 };
 
 /** Judges the bytes of a body: JSON first, then how large it is, then its shape, then what its documents say. */

@@ -12,6 +12,8 @@ export interface TakeSources {
   readonly captions: readonly Caption[] | null;
   /** What the prompter showed when, where the class was performed from it; captions are believed before it. */
   readonly log: PerformanceLog | null;
+  /** When the log begins on the recording's clock, in seconds, where both were made in the prompter; else `null`. */
+  readonly logStart: number | null;
   /** Read as it streams past; it is never held whole and never leaves the browser. */
   readonly sound: File | null;
   /** The same class from another microphone. */

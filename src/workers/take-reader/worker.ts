@@ -14,7 +14,7 @@ import { textsAsSaid } from './texts-as-said';
 const PASS_LEAVES = 0.75;
 
 async function read(
-  { plan, captions: brought, log, sound, second, ownTerms }: TakeSources,
+  { plan, captions: brought, log, logStart, sound, second, ownTerms }: TakeSources,
   goOn: OnDoing,
 ): Promise<Result<TakeRead, Issue> | null> {
   const listened = sound && (await hearBoth(sound, second, (share) => goOn('listening', share)));
@@ -29,7 +29,13 @@ async function read(
   }
   const timeline = expandPlan(plan);
   const captions =
-    brought ?? (log && linesInRecording(timeline, log, { speech: heard?.speech ?? [], marks: heard?.marks ?? [] }));
+    brought ??
+    (log &&
+      linesInRecording(timeline, log, {
+        speech: heard?.speech ?? [],
+        marks: heard?.marks ?? [],
+        startSeconds: heard ? logStart : null,
+      }));
   const texts = heard?.cepstra && !captions ? await sayAll(timeline, (share) => goOn('saying', share)) : NONE_SAID;
   if (texts === null || !(await goOn('matching', 0))) return null;
   const evidence = {

@@ -24,8 +24,8 @@ export function CutDock({ cut, playSeconds, onChange }: Props) {
       <h2 className="font-semibold">Cut: {CUT_NAMES[cut.reason]}</h2>
       <CheckBox label="Cut it out" checked={cut.on} onChange={(on) => onChange({ ...cut, on })} />
       <div className="flex flex-col gap-2">
-        <ExactTime key={`from ${startSeconds}`} label="From" seconds={startSeconds} onSet={setStart} />
-        <ExactTime key={`to ${endSeconds}`} label="To" seconds={endSeconds} onSet={setEnd} />
+        <ExactTime label="From" seconds={startSeconds} onSet={setStart} />
+        <ExactTime label="To" seconds={endSeconds} onSet={setEnd} />
       </div>
       <div className="mt-2 flex flex-wrap gap-2">
         <button

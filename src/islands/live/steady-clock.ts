@@ -1,0 +1,4 @@
+/** A steady clock in seconds. */
+export function clockSeconds(): number {
+  return performance.now() / 1000;
+}

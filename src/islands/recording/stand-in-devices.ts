@@ -1,0 +1,47 @@
+import { drawTestPicture, PICTURE } from '../stand-in/test-picture';
+
+/** What a camera is asked for, too. */
+const CAMERA = { width: 1280, height: 720 } as const;
+
+/**
+ * Stands in for a camera and a microphone: a picture that moves, and a sound file (a practice take, say) that is played
+ * into the page from where recording begins. Without a file there is a low tone that swells once in 6 s.
+ */
+export async function standInDevices(sound: File | null): Promise<MediaStream> {
+  const canvas = document.createElement('canvas');
+  Object.assign(canvas, CAMERA);
+  const picture = canvas.getContext('2d');
+  picture?.scale(CAMERA.width / PICTURE.width, CAMERA.height / PICTURE.height);
+  const began = performance.now();
+  const draw = (): void => {
+    if (picture) drawTestPicture(picture, (performance.now() - began) / 1000);
+  };
+  draw();
+  const drawing = setInterval(draw, 40);
+  const context = new AudioContext();
+  const into = context.createMediaStreamDestination();
+  if (sound) {
+    const source = new AudioBufferSourceNode(context, {
+      buffer: await context.decodeAudioData(await sound.arrayBuffer()),
+    });
+    source.connect(into);
+    source.start();
+  } else {
+    const gain = new GainNode(context, { gain: 0.1 });
+    const swell = new OscillatorNode(context, { frequency: 1 / 6 });
+    swell.connect(new GainNode(context, { gain: 0.05 })).connect(gain.gain);
+    const tone = new OscillatorNode(context, { frequency: 196 });
+    tone.connect(gain).connect(into);
+    tone.start();
+    swell.start();
+  }
+  const stream = new MediaStream([...canvas.captureStream(25).getTracks(), ...into.stream.getTracks()]);
+  stream.getVideoTracks()[0]?.addEventListener('ended', () => clearInterval(drawing));
+  const watch = setInterval(() => {
+    if (stream.active) return;
+    clearInterval(watch);
+    clearInterval(drawing);
+    void context.close();
+  }, 1_000);
+  return stream;
+}
