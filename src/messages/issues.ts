@@ -58,6 +58,11 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
     'Camera or microphone could not be used; another program may hold them. The prompter goes on without.',
   'recording-no-room': () =>
     'There is no room left to record. What was recorded until now is saved. The prompter goes on.',
+  'ear-refused': () =>
+    'The browser was not allowed to use the microphone. Allow it in its address bar and press E again. The clock goes on.',
+  'ear-no-microphone': () => 'No microphone was found. Plug one in and press E again. The clock goes on.',
+  'ear-unplugged': () => 'The microphone was unplugged. The clock goes on; press E to hear again.',
+  'ear-failed': () => 'What you say cannot be followed in this browser. The clock goes on.',
   'microphone-unplugged': () =>
     'The microphone was unplugged. What was recorded until then is saved. Press Record to go on in another recording.',
   'camera-unplugged': () =>

@@ -115,7 +115,7 @@ const MAY_LEAVE = 10 ** (-5 / 10);
 const MAY_MEAN = 10 ** (-80 / 10);
 
 /** Of the sound as it is, what is judged with the denoised: a voice that was half taken for noise is heard by it. */
-const RAW_SHARE = 0.2;
+export const RAW_SHARE = 0.2;
 
 /**
  * Finds where somebody speaks in sound that streams by: denoised with a little of what it was, and judged.

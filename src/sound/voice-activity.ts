@@ -69,7 +69,35 @@ export class VoiceActivity {
     return found;
   }
 
+  /** Judges sound as it comes, one step at a time. */
+  stream(): VoiceActivityStream {
+    return new VoiceActivityStream((feeds) => this.session.run({ ...feeds, sr: this.rate }));
+  }
+
   async close(): Promise<void> {
     await this.session.release();
+  }
+}
+
+/** How likely each step of sound that streams by holds a voice. */
+export class VoiceActivityStream {
+  private state = new Tensor('float32', new Float32Array(2 * STATE), [2, 1, STATE]);
+  private readonly input = new Float32Array(CONTEXT + STEP_SAMPLES);
+
+  constructor(
+    private readonly run: (feeds: {
+      readonly input: Tensor;
+      readonly state: Tensor;
+    }) => Promise<InferenceSession.OnnxValueMapType>,
+  ) {}
+
+  /** The next step of `STEP_SAMPLES`; one is to be waited for before the next. */
+  async step(samples: Float32Array): Promise<number> {
+    this.input.copyWithin(0, STEP_SAMPLES);
+    this.input.set(samples, CONTEXT);
+    const input = new Tensor('float32', this.input.slice(), [1, this.input.length]);
+    const given = await this.run({ input, state: this.state });
+    this.state = given.stateN as typeof this.state;
+    return (given.output?.data as Float32Array)[0] ?? 0;
   }
 }

@@ -1,9 +1,10 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { chromium, expect, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { paragraphWav } from '../support/paragraph-sound';
 import { expectAccessible } from './accessible';
 import { classOf, copyOf, origin, ownFolder, test } from './desk-page';
+import { inBrowser } from './own-browser';
 
 /*
  * The camera and the microphone recorded in the prompter, with the stand-ins that ship; Chromium's own fake devices
@@ -20,19 +21,6 @@ function probed(path: string): { readonly seconds: number; readonly kinds: strin
   const kinds = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'stream=codec_type', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
   const times = packets.split('\n').map(Number.parseFloat).filter(Number.isFinite);
   return { seconds: Math.max(0, ...times), kinds: kinds.trim().split('\n').sort() };
-}
-
-/** A page of a browser of its own, with its own devices. */
-async function inBrowser(args: readonly string[], work: (page: Page) => Promise<void>): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', ...args],
-  });
-  try {
-    await work(await (await browser.newContext()).newPage());
-  } finally {
-    await browser.close();
-  }
 }
 
 /** The newest recording of a class, saved from its page of takes. */
@@ -52,8 +40,11 @@ async function written(page: Page, classId: string): Promise<{ readonly seconds:
     let found = { startedAt: 0, bytes: new ArrayBuffer(0) };
     for await (const handle of folder.values()) {
       const pieces: [string, File][] = [];
-      for await (const one of (handle as FileSystemDirectoryHandle).values())
+      for await (const one of (handle as FileSystemDirectoryHandle).values()) {
+        // What is being written lies beside the pieces for a moment.
+        if (!/^(\d+|about\.json)$/.test(one.name)) continue;
         pieces.push([one.name, await (one as FileSystemFileHandle).getFile()]);
+      }
       const about = pieces.find(([name]) => name === 'about.json')?.[1];
       const meta = JSON.parse((await about?.text()) ?? '{}') as { classId?: string; startedAt?: number };
       if (meta.classId !== of || (meta.startedAt ?? 0) < found.startedAt) continue;

@@ -4,12 +4,12 @@ import { describe, expect, it } from 'vitest';
 import { applyEdit, stepsInOrder } from '@/core/plan';
 import { expandPlan, nextCue } from '@/core/timeline';
 import { demoClasses } from '@/demo/classes';
-import { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type PerformanceEvent } from '.';
+import { placeAt, projectedSeconds, READY, transition, type Effect, type Performance, type DoneEvent } from '.';
 
 const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
 
 /** Plays `[kind, now]` events; gives the last state and every effect. */
-function play(events: readonly (readonly [PerformanceEvent['kind'], number])[]): {
+function play(events: readonly (readonly [DoneEvent['kind'], number])[]): {
   state: Performance;
   effects: Effect[];
 } {
@@ -122,7 +122,7 @@ describe('performing', () => {
   });
 
   it('never leaves the class, whatever is pressed', () => {
-    const kinds = fc.constantFrom<PerformanceEvent['kind']>(
+    const kinds = fc.constantFrom<DoneEvent['kind']>(
       'start',
       'hold',
       'go-on',

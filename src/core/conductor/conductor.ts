@@ -17,11 +17,22 @@ export interface Performance {
   readonly sinceSeconds: Seconds;
   /** The clock at the start; 0 before it. */
   readonly startedSeconds: Seconds;
-  /** Whether it moves on by itself, or waits at each next line for a hand. */
-  readonly by: 'clock' | 'hand';
+  /** Whether it moves on by itself, or waits at each next line for a hand, or until the line is heard. */
+  readonly by: 'clock' | 'hand' | 'ear';
 }
 
-export type PerformanceEvent = {
+/** A line was heard: where it stands in the class, and the clock when it began. */
+export interface HeardLine {
+  readonly kind: 'heard';
+  readonly now: Seconds;
+  readonly placeSeconds: Seconds;
+  readonly begunSeconds: Seconds;
+}
+
+/** What is done to a performance, or happens to it. */
+export type PerformanceEvent = HeardLine | DoneEvent;
+
+export interface DoneEvent {
   readonly kind:
     | 'start'
     | 'hold'
@@ -33,9 +44,10 @@ export type PerformanceEvent = {
     | 'tick'
     | 'end'
     | 'by-clock'
-    | 'by-hand';
+    | 'by-hand'
+    | 'by-ear';
   readonly now: Seconds;
-};
+}
 
 /** What the caller has to do; the machine does none of it. */
 export type Effect =
@@ -66,7 +78,7 @@ export function placeAt(state: Performance, timeline: Course, now: Seconds): Sec
   const passed = state.mode === 'running' ? Math.max(0, now - state.sinceSeconds) : 0;
   const place = Math.min(timeline.runtimeSeconds, Math.max(0, state.placeSeconds + passed));
   if (state.by === 'clock' || passed === 0) return place;
-  // Led by hand it comes as far as the next line and waits there; after the last line there is nothing to wait for.
+  // Led by hand or by ear it comes as far as the next line and waits there; after the last there is nothing to wait for.
   const next = nextCue(timeline, state.placeSeconds);
   return next ? Math.min(place, Math.max(state.placeSeconds, next.startSeconds - JUST_BEFORE)) : place;
 }
@@ -80,13 +92,15 @@ export function transition(
   const { now } = event;
   const place = placeAt(state, timeline, now);
   const log = (placeSeconds: Seconds): Effect => ({ kind: 'log', event: event.kind, now, placeSeconds });
+  if (event.kind === 'heard') return heard(state, timeline, event);
   if (event.kind === 'start') {
     if (state.mode === 'running' || state.mode === 'held') return [state, []];
     const begun: Performance = { ...state, mode: 'running', placeSeconds: 0, sinceSeconds: now, startedSeconds: now };
-    const byHand: Effect = { kind: 'log', event: 'by-hand', now, placeSeconds: 0 };
-    return [begun, [log(0), ...(state.by === 'hand' ? [byHand] : []), { kind: 'keep-awake', on: true }]];
+    const moves: Effect = { kind: 'log', event: `by-${state.by}`, now, placeSeconds: 0 };
+    return [begun, [log(0), ...(state.by === 'clock' ? [] : [moves]), { kind: 'keep-awake', on: true }]];
   }
-  if (event.kind === 'by-clock' || event.kind === 'by-hand') return moveBy(state, event, place, [log(place)]);
+  const by = movedBy(event.kind);
+  if (by) return moveBy(state, by, now, place, [log(place)]);
   if (state.mode === 'ready' || state.mode === 'done') return [state, []];
   if (event.kind === 'tick') {
     return place >= timeline.runtimeSeconds && state.mode === 'running'
@@ -104,21 +118,53 @@ export function transition(
       ? [state, []]
       : [{ ...state, mode: 'running', placeSeconds: place, sinceSeconds: now }, [log(place)]];
   }
-  const to = jump(timeline, place, event.kind);
+  const kind = JUMPS.find((one) => one === event.kind);
+  if (!kind) return [state, []];
+  const to = jump(timeline, place, kind);
   return [{ ...state, placeSeconds: to, sinceSeconds: now }, [log(to)]];
 }
 
-/** Goes on from here by the clock, or by hand; before the start and after the end nothing is logged. */
+const JUMPS = ['next-line', 'line-back', 'next-step', 'step-back'] as const;
+
+/** Whether such an event is a hand that moves to another place, or a beginning. */
+export function movesPlace(kind: string): boolean {
+  return kind === 'start' || JUMPS.some((jump) => jump === kind);
+}
+
+/** What moves it on from such an event; `null` where it changes nothing of that. */
+export function movedBy(kind: string): Performance['by'] | null {
+  return kind === 'by-clock' ? 'clock' : kind === 'by-hand' ? 'hand' : kind === 'by-ear' ? 'ear' : null;
+}
+
+/** Goes on from here by the clock, by hand or by ear; before the start and after the end nothing is logged. */
 function moveBy(
   state: Performance,
-  { kind, now }: PerformanceEvent,
+  by: Performance['by'],
+  now: Seconds,
   place: Seconds,
   effects: readonly Effect[],
 ): readonly [Performance, readonly Effect[]] {
-  const by = kind === 'by-hand' ? 'hand' : 'clock';
   if (state.by === by) return [state, []];
   if (state.mode === 'ready' || state.mode === 'done') return [{ ...state, by }, []];
   return [{ ...state, by, placeSeconds: place, sinceSeconds: now }, effects];
+}
+
+/**
+ * Stands where a line that was heard stands since it began. What was heard counts while it is led by ear and runs; what
+ * began before anything else was done since then begins then.
+ */
+function heard(
+  state: Performance,
+  { runtimeSeconds }: Timeline,
+  { now, placeSeconds, begunSeconds }: HeardLine,
+): readonly [Performance, readonly Effect[]] {
+  if (state.mode !== 'running' || state.by !== 'ear') return [state, []];
+  const sinceSeconds = Math.min(now, Math.max(state.sinceSeconds, begunSeconds));
+  const place = Math.min(runtimeSeconds, Math.max(0, placeSeconds));
+  return [
+    { ...state, placeSeconds: place, sinceSeconds },
+    [{ kind: 'log', event: 'heard', now: sinceSeconds, placeSeconds: place }],
+  ];
 }
 
 function finished(
@@ -130,11 +176,7 @@ function finished(
   return [done, [...effects, { kind: 'keep-awake', on: false }, { kind: 'finished' }]];
 }
 
-function jump(
-  timeline: Timeline,
-  place: Seconds,
-  kind: 'next-line' | 'line-back' | 'next-step' | 'step-back',
-): Seconds {
+function jump(timeline: Timeline, place: Seconds, kind: (typeof JUMPS)[number]): Seconds {
   if (kind === 'next-line') return nextCue(timeline, place)?.startSeconds ?? place;
   if (kind === 'line-back') {
     const current = cueAt(timeline, place);

@@ -88,7 +88,7 @@ describe('a performance log', () => {
       '{',
       '[]',
       JSON.stringify({ ...good, events: [] }),
-      JSON.stringify({ ...good, version: 3 }),
+      JSON.stringify({ ...good, version: 4 }),
       JSON.stringify({ ...good, performed: {} }),
     ])
       expect(readPerformanceLog(bad)).toMatchObject({ ok: false, problem: { code: 'bad-log' } });

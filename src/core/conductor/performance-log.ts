@@ -11,12 +11,12 @@ import {
   type Result,
   type Seconds,
 } from '@/core/units';
-import type { PerformanceEvent } from './conductor';
+import { movedBy, type PerformanceEvent } from './conductor';
 
 export const LOG_FORMAT = 'calm-count/performance-log';
-export const LOG_VERSION = 2;
-/** Older ones are read: they know no change of what is left. */
-const VERSIONS = [1, LOG_VERSION];
+export const LOG_VERSION = 3;
+/** Older ones are read: they know no change of what is left, or nothing that was heard. */
+const VERSIONS = [1, 2, LOG_VERSION];
 const EVENTS_AT_MOST = 50_000;
 const LONGEST: Seconds = 8 * 3600;
 
@@ -32,6 +32,8 @@ const LOGGED = [
   'end',
   'by-clock',
   'by-hand',
+  'by-ear',
+  'heard',
   'mark',
   'adapt',
 ] as const satisfies readonly LoggedEvent['event'][];
@@ -107,15 +109,16 @@ export function linesShown(planned: Timeline, { events, performed }: Performance
   const timeline = performed ? expandPlan(performed) : planned;
   const lines: ShownLine[] = [];
   let running = false;
-  let byHand = false;
+  let waits = false;
   events.forEach(({ event, atSeconds, placeSeconds }, index) => {
     if (event === 'hold' || event === 'end') running = false;
     else if (event === 'start' || event === 'go-on') running = true;
-    if (event === 'by-hand' || event === 'by-clock') byHand = event === 'by-hand';
+    const by = movedBy(event);
+    if (by) waits = by !== 'clock';
     if (!running) return;
     const passed = placeSeconds + (events.at(index + 1)?.atSeconds ?? Infinity) - atSeconds;
-    // Led by hand nothing comes up but what a hand moved on to.
-    const until = byHand ? Math.min(passed, nextCue(timeline, placeSeconds)?.startSeconds ?? Infinity) : passed;
+    // Led by hand or by ear nothing comes up but what was moved on to.
+    const until = waits ? Math.min(passed, nextCue(timeline, placeSeconds)?.startSeconds ?? Infinity) : passed;
     for (const { startSeconds, endSeconds, text } of timeline.cues) {
       if (startSeconds < placeSeconds - 0.001 || startSeconds >= until - 0.001) continue;
       const start = wholeMilliseconds(atSeconds + startSeconds - placeSeconds);

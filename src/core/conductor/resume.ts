@@ -1,5 +1,5 @@
 import type { Seconds } from '@/core/units';
-import type { Performance } from './conductor';
+import { movedBy, type Performance } from './conductor';
 import type { LoggedEvent } from './performance-log';
 
 /** Where a performance stood when it broke off: a page that was loaded again, a crash, a closed lid. */
@@ -29,8 +29,7 @@ export function resumed(
   };
 }
 
-/** Whether it moved on by hand when it broke off. */
+/** What it moved on by when it broke off. */
 function byOf(events: readonly LoggedEvent[]): Performance['by'] {
-  const last = events.findLast(({ event }) => event === 'by-hand' || event === 'by-clock');
-  return last?.event === 'by-hand' ? 'hand' : 'clock';
+  return movedBy(events.findLast(({ event }) => movedBy(event) !== null)?.event ?? '') ?? 'clock';
 }

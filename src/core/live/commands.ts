@@ -1,4 +1,4 @@
-import type { PerformanceEvent } from '@/core/conductor';
+import type { DoneEvent, Performance } from '@/core/conductor';
 
 /** What a phone may do to a performance from afar. */
 export const COMMANDS = ['go', 'hold', 'next-line', 'line-back', 'next-step', 'stay'] as const;
@@ -13,8 +13,8 @@ export const COMMAND_MILLISECONDS = 8_000;
  */
 export function eventOfCommand(
   command: Command,
-  { mode, by }: { readonly mode: string; readonly by: 'clock' | 'hand' },
-): PerformanceEvent['kind'] | null {
+  { mode, by }: { readonly mode: string; readonly by: Performance['by'] },
+): DoneEvent['kind'] | null {
   if (command === 'go') {
     if (mode === 'ready' || mode === 'done') return 'start';
     return mode === 'held' ? 'go-on' : null;

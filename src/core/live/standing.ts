@@ -26,7 +26,9 @@ export function standingOf(
   course: Course,
   now: { readonly steady: Seconds; readonly shared: Milliseconds },
 ): Standing {
-  const { mode, by } = state;
+  const { mode } = state;
+  // What waits for a line waits for those who follow, whatever it waits for.
+  const by = state.by === 'clock' ? 'clock' : 'hand';
   return { mode, by, placeSeconds: placeAt(state, course, now.steady), at: now.shared };
 }
 

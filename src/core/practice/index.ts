@@ -1,4 +1,5 @@
 export { addBackground, BACKGROUNDS, TAKE_RATE, type Background } from './backgrounds';
+export { plannedId } from './leaps';
 export {
   practiceSchedule,
   practiceTake,

@@ -2,6 +2,7 @@ import type { ClassPlan } from '@/core/plan';
 import { expandPlan, type Timeline } from '@/core/timeline';
 import { itemAt, Random, type Seconds } from '@/core/units';
 import { addBackground, TAKE_RATE, type Background } from './backgrounds';
+import { withLeaps } from './leaps';
 
 export interface PracticeRecipe {
   readonly plan: ClassPlan;
@@ -11,6 +12,8 @@ export interface PracticeRecipe {
   readonly seed: number;
   /** Shares of the lines that are skipped, said in other words, and followed by an ad-lib; left out, the usual ones. */
   readonly shares?: Shares;
+  /** Whether it is given otherwise than planned: a step left out and a round said again; see `withLeaps`. */
+  readonly leaps?: boolean;
 }
 
 export interface Shares {
@@ -68,9 +71,10 @@ export function* practiceSchedule({
   tempo,
   seed,
   shares = USUAL,
+  leaps = false,
 }: Omit<PracticeRecipe, 'background'>): Generator<string, PracticeSchedule, Seconds> {
   const chance = new Random(seed);
-  const timeline = expandPlan(plan);
+  const timeline = leaps ? withLeaps(expandPlan(plan)) : expandPlan(plan);
   const when = tempo === 'steady' ? steady(chance) : wandering(chance, timeline.runtimeSeconds);
   const said: SaidTruth[] = [];
   const skipped = new Set<string>();

@@ -1,4 +1,4 @@
-import { firstItems, itemAt } from '@/core/units';
+import { firstItems, itemAt, type Seconds } from '@/core/units';
 import { Fourier } from './fourier';
 
 /** Frames of 25 ms every 10 ms, at 16 kHz. */
@@ -7,6 +7,7 @@ export const CEPSTRA_SECONDS = CEPSTRA_HOP / 16_000;
 const FRAME = 400;
 const SIZE = 512;
 const BANDS = 26;
+const FORGOTTEN_AT_ONCE = 500;
 /** Coefficients of a frame: the level first, then the shape of the spectrum. */
 export const COEFFICIENTS = 13;
 
@@ -52,6 +53,7 @@ export class Cepstra {
   private readonly bands = new Float32Array(BANDS);
   private found = new Float32Array(COEFFICIENTS * 1024);
   private count = 0;
+  private forgotten = 0;
 
   push(samples: Float32Array): void {
     for (let at = 0; at < samples.length;) {
@@ -69,6 +71,23 @@ export class Cepstra {
   /** All frames so far, one after the other. */
   read(): Float32Array {
     return this.found.slice(0, this.count * COEFFICIENTS);
+  }
+
+  /** The frames of a part of the sound, as far as they are known and not forgotten. */
+  between(from: Seconds, to: Seconds): Float32Array {
+    const at = (seconds: Seconds): number =>
+      Math.max(0, Math.min(this.count, Math.round(seconds / CEPSTRA_SECONDS) - this.forgotten));
+    return this.found.slice(at(from) * COEFFICIENTS, at(to) * COEFFICIENTS);
+  }
+
+  /** Lets go of what lies before a time; `read` begins there from then on. */
+  forgetBefore(seconds: Seconds): void {
+    const frames = Math.min(this.count, Math.floor(seconds / CEPSTRA_SECONDS) - this.forgotten);
+    // Moved now and then, and not with every frame.
+    if (frames < FORGOTTEN_AT_ONCE) return;
+    this.found.copyWithin(0, frames * COEFFICIENTS, this.count * COEFFICIENTS);
+    this.count -= frames;
+    this.forgotten += frames;
   }
 
   private frame(): void {

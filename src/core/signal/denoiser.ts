@@ -5,7 +5,7 @@ import { joinSamples } from './join-samples';
 const SIZE = 512;
 const HOP = 256;
 const BINS = SIZE / 2 + 1;
-/** The floor looks this many frames back and ahead: two seconds. */
+/** The floor looks this many frames back and ahead, two seconds; where less can be waited for, so much further back. */
 const REACH = 125;
 /** Of the power in that time, the share below which is taken for noise. */
 const FLOOR_SHARE = 0.5;
@@ -19,7 +19,8 @@ const LEAST_GAIN = 0.06;
 /**
  * Takes steady noise out of sound at 16 kHz, as it streams by: a Wiener gain for each bin against a floor, the running
  * median of its power over two seconds either way (the method measured in `docs/alignment.md`). Memory does not grow
- * with length; what comes out lies behind what went in by a little over two seconds until `finish`.
+ * with length; what comes out lies behind what went in by a little over two seconds until `finish`, or by less where
+ * it may look less far ahead.
  */
 export class Denoiser {
   private readonly fourier = new Fourier(SIZE);
@@ -28,7 +29,8 @@ export class Denoiser {
   private heldCount = 0;
   /** Spectra and powers of the last frames, in rings of `REACH` frames either way and the one between. */
   private readonly ring = 2 * REACH + 1;
-  private readonly spectra = new Float32Array((REACH + 1) * 2 * BINS);
+  private readonly back: number;
+  private readonly spectra: Float32Array;
   private readonly powers = new Float32Array(this.ring * BINS);
   private frames = 0;
   private written = 0;
@@ -39,6 +41,12 @@ export class Denoiser {
   private readonly overlap = new Float32Array(SIZE);
   private readonly gathered = new Float32Array(this.ring);
   private readonly framed = new Float32Array(SIZE);
+
+  /** @param ahead Frames of 16 ms that may be waited for, 0 to `REACH`. */
+  constructor(private readonly ahead = REACH) {
+    this.back = 2 * REACH - ahead;
+    this.spectra = new Float32Array((ahead + 1) * 2 * BINS);
+  }
 
   /** Gives back as many denoised samples as are ready. */
   push(samples: Float32Array): Float32Array {
@@ -52,7 +60,7 @@ export class Denoiser {
       this.takeFrame();
       this.held.copyWithin(0, HOP);
       this.heldCount = SIZE - HOP;
-      if (this.frames > REACH) out.push(this.giveFrame());
+      if (this.frames > this.ahead) out.push(this.giveFrame());
     }
     return joinSamples(out);
   }
@@ -72,7 +80,7 @@ export class Denoiser {
   private takeFrame(): void {
     for (let at = 0; at < SIZE; at++) this.framed[at] = (this.held[at] ?? 0) * (this.window[at] ?? 0);
     const spectrum = this.fourier.forward(this.framed);
-    const place = (this.frames % (REACH + 1)) * 2 * BINS;
+    const place = (this.frames % (this.ahead + 1)) * 2 * BINS;
     const power = (this.frames % this.ring) * BINS;
     for (let bin = 0; bin < BINS; bin++) {
       const re = spectrum[2 * bin] ?? 0;
@@ -87,7 +95,7 @@ export class Denoiser {
   private giveFrame(): Float32Array {
     const frame = this.written;
     if (this.floorFrom < 0 || frame - this.floorFrom >= FLOOR_EVERY) this.findFloor(frame);
-    const place = (frame % (REACH + 1)) * 2 * BINS;
+    const place = (frame % (this.ahead + 1)) * 2 * BINS;
     const power = (frame % this.ring) * BINS;
     for (let bin = 0; bin < BINS; bin++) {
       const now = this.powers[power + bin] ?? 0;
@@ -112,8 +120,8 @@ export class Denoiser {
 
   private findFloor(frame: number): void {
     this.floorFrom = frame;
-    const from = Math.max(0, frame - REACH);
-    const to = Math.min(this.frames, frame + REACH + 1);
+    const from = Math.max(0, frame - this.back);
+    const to = Math.min(this.frames, frame + this.ahead + 1);
     for (let bin = 0; bin < BINS; bin++) {
       let count = 0;
       for (let at = from; at < to; at += FLOOR_STEP)

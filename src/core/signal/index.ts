@@ -5,6 +5,7 @@ export { joinSamples } from './join-samples';
 export { envelopeOf } from './envelope';
 export { FRAME_SECONDS, LevelMeter, SILENCE_DECIBELS } from './level-meter';
 export { kWeighting, Loudness } from './loudness';
+export { OnlineStretches } from './online-stretches';
 export { Resampler } from './resampler';
 export { speechSegments } from './speech-segments';
 export { voiceStretches, type VoiceStretch } from './voice-stretches';

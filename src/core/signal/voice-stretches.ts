@@ -4,11 +4,11 @@ import { lastStartedAt, overlapSeconds, wholeMilliseconds, type Seconds } from '
  * Likelier than this is a voice: in a recording where voices stand far out of what is else heard, and in any other.
  * Found on the tuned half of the takes of `docs/alignment.md`; there is told how `faint` and `SHORT` were found.
  */
-const LIKELY = { inQuiet: 0.1, inNoise: 0.25, faint: 0.06 };
+export const LIKELY = { inQuiet: 0.1, inNoise: 0.25, faint: 0.06 };
 /** A voice so much louder than what lies between is said in quiet; the takes of the tuned half have 43 or 6 to 16. */
-const QUIET_DECIBELS = 25;
+export const QUIET_DECIBELS = 25;
 /** Steps likelier than this are surely a voice, and less likely than this surely none. */
-const SURELY = { voice: 0.8, none: 0.02 };
+export const SURELY = { voice: 0.8, none: 0.02 };
 /**
  * A stretch no longer than this may be part of a word. It stands out by so many decibels from the quarter of what is
  * about it that is the quietest, and holds what is no more below its loudest step and no less above that quarter; it
@@ -16,8 +16,8 @@ const SURELY = { voice: 0.8, none: 0.02 };
  */
 const SHORT = { longest: 0.3, about: 1.28, standsOut: 10, below: 12, above: 5, grows: 0.256, gap: 0.128 };
 /** Gaps shorter than this lie inside a word. */
-const BRIDGED: Seconds = 0.1;
-const SHORTEST: Seconds = 0.1;
+export const BRIDGED: Seconds = 0.1;
+export const SHORTEST: Seconds = 0.1;
 
 /** A stretch of sound that is likely a voice, with the mean likelihood, 0 to 1. */
 export interface VoiceStretch {

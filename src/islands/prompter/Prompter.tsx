@@ -9,6 +9,7 @@ import { saveFile } from '@/ui/parts/save-file';
 import { useKey } from '@/ui/parts/use-keys';
 import { RecordCorner } from '../recording/RecordCorner';
 import { useClassRecorder } from '../recording/use-class-recorder';
+import { EarBar } from '../ear/EarBar';
 import { Controls } from './Controls';
 import { Head } from './Head';
 import { Heading } from './Heading';
@@ -35,7 +36,7 @@ const TOLD_MILLISECONDS = 5_000;
 /** Full screen, to perform from at three metres: the line now, the line next, the tide, the count, what is left. */
 export function Prompter({ classId, plan: planned, spelling, notice = '', onLeave }: Props) {
   const prompter = usePrompter({ classId, planned, spelling });
-  const { run, performed, broken, state, settings, set, place, begun, target, counting, landing } = prompter;
+  const { run, performed, broken, state, settings, set, place, begun, target, counting, landing, ear } = prompter;
   const { plan, timeline } = performed;
   const { title } = planned;
   const recording = useClassRecorder(classId, title, state.mode);
@@ -47,6 +48,8 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
     saveFile(fileNameFor(title, '.performance.json'), `${JSON.stringify(run.log(), null, 2)}\n`, 'application/json');
   const current = begun ? cueAt(timeline, place) : null;
   const next = state.mode === 'ready' ? timeline.cues[0] : nextCue(timeline, place);
+  // By ear the line now is the one that was not said yet.
+  const heardNext = ear.next === null ? null : timeline.cues[ear.next];
   const told = { ready: title, done: 'The class has ended.', running: current?.text ?? '', held: current?.text ?? '' };
   return (
     <div
@@ -76,8 +79,9 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
           {begun && <Heading plan={plan} timed={stepAt(timeline, place)} phase={phaseAt(timeline, place)} />}
           {counting === null ? (
             <Lines
-              now={told[state.mode]}
-              next={state.mode === 'done' ? null : (next ?? null)}
+              now={heardNext?.text ?? told[state.mode]}
+              dueSeconds={heardNext?.startSeconds}
+              next={state.mode === 'done' ? null : ((heardNext ? timeline.cues[(ear.next ?? 0) + 1] : next) ?? null)}
               mode={state.mode}
               place={place}
             />
@@ -108,6 +112,7 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
             </a>
           </p>
         )}
+        <EarBar ear={ear} />
         {landing.isTold && <LandingBar plan={plan} landing={landing} onTake={prompter.take} />}
         <Controls
           mode={state.mode}
@@ -134,7 +139,7 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
       {over === 'settings' && (
         <Settings
           settings={settings}
-          onChange={(part) => (part.byHand === undefined ? set(part) : prompter.moveBy(part.byHand))}
+          onChange={(part) => (part.moves === undefined ? set(part) : prompter.moveBy(part.moves))}
           endsAt={prompter.endsAt}
           onEndsAt={begun ? null : prompter.setEndsAt}
           classId={classId}

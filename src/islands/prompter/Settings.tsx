@@ -19,9 +19,15 @@ const GROUNDS = [
   ['dark', 'dark'],
 ] as const;
 
+const MOVES = [
+  ['clock', 'by the clock'],
+  ['hand', 'when I press (H)'],
+  ['ear', 'when it hears the line (E)'],
+] as const;
+
 /** How the prompter looks and moves. */
 export function Settings({ settings, onChange, endsAt, onEndsAt, classId, onClose }: Props) {
-  const { size, mirror, countdown, landsByItself, byHand, ground } = settings;
+  const { size, mirror, countdown, landsByItself, moves, ground } = settings;
   return (
     <Dialog title="Prompter" onClose={onClose}>
       <div className="flex flex-col gap-3">
@@ -59,12 +65,26 @@ export function Settings({ settings, onChange, endsAt, onEndsAt, classId, onClos
           checked={mirror}
           onChange={(on) => onChange({ mirror: on })}
         />
-        <CheckBox
-          label="Wait for me at each line"
-          checked={byHand}
-          onChange={(on) => onChange({ byHand: on })}
-          title="→, Page down or a pedal moves on; otherwise the clock does (H)"
-        />
+        <label className="flex items-center justify-between gap-3">
+          Move on
+          <select
+            className="select select-sm w-56"
+            value={moves}
+            onChange={(event) => onChange({ moves: event.target.value as PrompterSettings['moves'] })}
+          >
+            {MOVES.map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {moves === 'ear' && (
+          <p className="text-sm">
+            The microphone is heard in this browser alone: nothing of it is sent or saved. Where it is uncertain, the
+            clock goes on.
+          </p>
+        )}
         <CheckBox
           label="Change what is left by itself, to end on time"
           checked={landsByItself}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Performance } from '@/core/conductor';
 
 /** How the prompter looks and moves, kept in this browser. */
 export interface PrompterSettings {
@@ -10,8 +11,8 @@ export interface PrompterSettings {
   readonly countdown: number;
   /** Whether a change that lands the class is taken by itself. */
   readonly landsByItself: boolean;
-  /** Whether it waits at each line for a hand. */
-  readonly byHand: boolean;
+  /** What moves it on from line to line. */
+  readonly moves: Performance['by'];
   readonly ground: 'as the page' | 'light' | 'dark';
 }
 
@@ -21,10 +22,11 @@ const USUAL: PrompterSettings = {
   mirror: false,
   countdown: 0,
   landsByItself: false,
-  byHand: false,
+  moves: 'clock',
   ground: 'as the page',
 };
 export const SIZES = { min: 60, max: 160, step: 10 } as const;
+const MOVES: readonly Performance['by'][] = ['clock', 'hand', 'ear'];
 export const COUNTDOWNS = [0, 3, 5, 10] as const;
 
 function kept(): PrompterSettings {
@@ -36,7 +38,7 @@ function kept(): PrompterSettings {
       mirror: found.mirror === true,
       countdown: COUNTDOWNS.find((one) => one === found.countdown) ?? USUAL.countdown,
       landsByItself: found.landsByItself === true,
-      byHand: found.byHand === true,
+      moves: MOVES.find((one) => one === found.moves) ?? USUAL.moves,
       ground: found.ground === 'light' || found.ground === 'dark' ? found.ground : USUAL.ground,
     };
   } catch {

@@ -57,7 +57,7 @@ export function useLanding(asked: Asked): Landing {
       if (at.mode !== 'running' && at.mode !== 'held') return setLanding(ON_TIME);
       const clock = clockSeconds();
       const placeSeconds = placeAt(at, now.timeline, clock);
-      const rate = at.by === 'hand' ? rateOf(events()) : 1;
+      const rate = at.by === 'clock' ? 1 : rateOf(events());
       const standing = { placeSeconds, elapsedSeconds: clock - at.startedSeconds, targetSeconds: target, rate };
       const lateSeconds = lateBy(now.timeline, standing);
       if (!isWorthChanging(now.timeline, standing)) {

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { send as ask } from '@/api/client';
 import type { LiveCodes } from '@/api/live';
-import type { Performance, PerformanceEvent, Performed } from '@/core/conductor';
+import type { DoneEvent, Performance, Performed } from '@/core/conductor';
 import { COMMAND_MILLISECONDS, eventOfCommand, shownClass, standingOf, type LiveEvent } from '@/core/live';
 import { hearLive } from '../live/live-events';
 import { SharedClock } from '../live/shared-clock';
@@ -52,7 +52,7 @@ interface Shown {
   readonly performed: Performed;
   readonly state: Performance;
   /** A press on a paired phone, as an event of the prompter. */
-  readonly press: (kind: PerformanceEvent['kind']) => void;
+  readonly press: (kind: DoneEvent['kind']) => void;
 }
 
 /** Shows a performance to others while it runs; the prompter never waits for it. */
@@ -158,7 +158,7 @@ function useSender(
 }
 
 /** The event that a press is, where it comes in time and does anything. */
-function pressed(event: LiveEvent, now: number | null, state: Performance): PerformanceEvent['kind'] | null {
+function pressed(event: LiveEvent, now: number | null, state: Performance): DoneEvent['kind'] | null {
   if (event.kind !== 'command' || now === null || now - event.at > COMMAND_MILLISECONDS) return null;
   return eventOfCommand(event.command, state);
 }

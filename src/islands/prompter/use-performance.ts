@@ -4,7 +4,9 @@ import {
   READY,
   resumed,
   transition,
+  type DoneEvent,
   type Effect,
+  type HeardLine,
   type LoggedEvent,
   type Performance,
   type PerformanceEvent,
@@ -24,12 +26,13 @@ export function usePerformance(
   {
     classId,
     title,
-    byHand,
+    by,
     timed,
   }: {
     readonly classId: string;
     readonly title: string;
-    readonly byHand: boolean;
+    /** What moves it on. */
+    readonly by: Performance['by'];
     /** A plan with its timeline, as it is shown. */
     readonly timed: (plan: ClassPlan) => Performed;
   },
@@ -40,7 +43,9 @@ export function usePerformance(
   readonly adapt: (next: Performed) => void;
   readonly events: () => readonly LoggedEvent[];
   readonly state: Performance;
-  readonly send: (kind: PerformanceEvent['kind']) => void;
+  readonly send: (kind: DoneEvent['kind']) => void;
+  /** A line was heard. */
+  readonly hear: (line: HeardLine) => void;
   /** Goes on with a run that broke off, paused where it stood. */
   readonly resume: (run: SavedRun) => void;
   /** Makes a sound that a recording holds, and logs it. */
@@ -48,7 +53,7 @@ export function usePerformance(
   /** What was done so far. */
   readonly log: () => PerformanceLog;
 } {
-  const [state, setState] = useState<Performance>({ ...READY, by: byHand ? 'hand' : 'clock' });
+  const [state, setState] = useState<Performance>({ ...READY, by });
   const [performed, setPerformed] = useState(first);
   const now = useRef(performed);
   const current = useRef(state);
@@ -79,7 +84,8 @@ export function usePerformance(
         events.current = [];
         kept.current = { runId: crypto.randomUUID(), startedAt: Date.now() };
       }
-      const atSeconds = at - current.current.startedSeconds;
+      // What was heard began before it was known; the log is in order.
+      const atSeconds = Math.max(events.current.at(-1)?.atSeconds ?? 0, at - current.current.startedSeconds);
       events.current = [...events.current, { event, atSeconds, placeSeconds }];
       write();
       if (event === 'start') forgetOldRuns(classId);
@@ -107,9 +113,9 @@ export function usePerformance(
     },
     [keep],
   );
-  const send = useCallback(
-    (kind: PerformanceEvent['kind']): void => {
-      const [next, effects] = transition(now.current.timeline, current.current, { kind, now: clockSeconds() });
+  const happen = useCallback(
+    (event: PerformanceEvent): void => {
+      const [next, effects] = transition(now.current.timeline, current.current, event);
       if (next === current.current) return;
       current.current = next;
       setState(next);
@@ -117,6 +123,7 @@ export function usePerformance(
     },
     [run],
   );
+  const send = useCallback((kind: DoneEvent['kind']) => happen({ kind, now: clockSeconds() }), [happen]);
   useEffect(() => {
     // The screen's lock is lost when the window is hidden; ask again when it is back.
     const back = (): void => {
@@ -154,7 +161,7 @@ export function usePerformance(
     keep('adapt', clock, place);
   };
   const log = (): PerformanceLog => logOf(title, events.current, now.current === first ? null : now.current.plan);
-  return { performed, adapt, events: () => events.current, state, send, resume, mark, log };
+  return { performed, adapt, events: () => events.current, state, send, hear: happen, resume, mark, log };
 }
 
 /** The sync mark, as a recording is searched for it. */

@@ -1,5 +1,13 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { placeAt, projectedSeconds, roundsBy, type PerformanceEvent, type Performed } from '@/core/conductor';
+import {
+  movedBy,
+  placeAt,
+  projectedSeconds,
+  roundsBy,
+  type DoneEvent,
+  type Performance,
+  type Performed,
+} from '@/core/conductor';
 import type { ClassPlan } from '@/core/plan';
 import { expandPlan, spellTimeline } from '@/core/timeline';
 import type { Spelling } from '@/core/words';
@@ -10,6 +18,7 @@ import { useStages } from './use-stages';
 import { targetOf, useCountdown } from './timing';
 import { useLanding } from './use-landing';
 import { useLive } from './use-live';
+import { useEar } from '../ear/use-ear';
 import { clockSeconds } from '../live/steady-clock';
 import { usePerformance } from './use-performance';
 
@@ -30,7 +39,7 @@ export function usePrompter({ classId, planned, spelling }: Asked) {
   );
   const timed = useCallback((plan: ClassPlan) => spelled({ plan, timeline: expandPlan(plan) }), [spelled]);
   const first = useMemo(() => timed(planned), [timed, planned]);
-  const run = usePerformance(first, { classId, title: planned.title, byHand: settings.byHand, timed });
+  const run = usePerformance(first, { classId, title: planned.title, by: settings.moves, timed });
   const { performed, adapt, state, send } = run;
   const { timeline } = performed;
   const [broken] = useState(() => runToResume(classId, first.timeline.runtimeSeconds, Date.now()));
@@ -42,10 +51,11 @@ export function usePrompter({ classId, planned, spelling }: Asked) {
     setNow(clockSeconds());
   };
   useStages(classId, first.plan, state, performed);
-  const moveBy = (byHand: boolean): void => {
-    set({ byHand });
-    send(byHand ? 'by-hand' : 'by-clock');
+  const moveBy = (moves: Performance['by']): void => {
+    set({ moves });
+    send(`by-${moves}`);
   };
+  const ear = useEar({ ...run, on: settings.moves === 'ear', cues: timeline.cues });
   const place = placeAt(state, timeline, Math.max(now, state.sinceSeconds));
   const begun = state.mode === 'running' || state.mode === 'held';
   const round = (by: 1 | -1): void => {
@@ -70,13 +80,14 @@ export function usePrompter({ classId, planned, spelling }: Asked) {
     toggle,
     round,
     send,
-    byHand: () => moveBy(!settings.byHand),
+    byHand: () => moveBy(settings.moves === 'hand' ? 'clock' : 'hand'),
+    byEar: () => moveBy(settings.moves === 'ear' ? 'clock' : 'ear'),
     mirror: () => set({ mirror: !settings.mirror }),
   });
   const ends = projectedSeconds(state, timeline, Math.max(now, state.sinceSeconds));
   return {
     ...{ run, performed, state, settings, set, moveBy, broken, now, place, begun, ends, target, counting },
-    ...{ toggle, round, take, landing, endsAt, setEndsAt, live },
+    ...{ toggle, round, take, landing, endsAt, setEndsAt, live, ear },
   };
 }
 
@@ -95,11 +106,12 @@ function useStart(usual: number, send: Keys['send'], setNow: (now: number) => vo
 
 /** A press on a paired phone does what the same does here. */
 function pressedAs(
-  kind: PerformanceEvent['kind'],
-  here: Pick<Keys, 'toggle' | 'send'> & { readonly moveBy: (byHand: boolean) => void },
+  kind: DoneEvent['kind'],
+  here: Pick<Keys, 'toggle' | 'send'> & { readonly moveBy: (moves: Performance['by']) => void },
 ): void {
+  const by = movedBy(kind);
   if (kind === 'start') here.toggle();
-  else if (kind === 'by-hand' || kind === 'by-clock') here.moveBy(kind === 'by-hand');
+  else if (by) here.moveBy(by);
   else here.send(kind);
 }
 
@@ -121,11 +133,12 @@ interface Keys {
   readonly round: (by: 1 | -1) => void;
   readonly send: ReturnType<typeof usePerformance>['send'];
   readonly byHand: () => void;
+  readonly byEar: () => void;
   readonly mirror: () => void;
 }
 
 /** Keys as they are, and as presenter remotes and pedals send them. */
-function usePrompterKeys({ toggle, round, send, byHand, mirror }: Keys): void {
+function usePrompterKeys({ toggle, round, send, byHand, byEar, mirror }: Keys): void {
   useKey('space', toggle);
   useKey('right, down', () => send('next-line'));
   useKey('left, up', () => send('line-back'));
@@ -134,6 +147,7 @@ function usePrompterKeys({ toggle, round, send, byHand, mirror }: Keys): void {
   useKey('equal, add, shift+equal', () => round(1));
   useKey('minus, subtract', () => round(-1));
   useKey('h', byHand);
+  useKey('e', byEar);
   useKey('m', mirror);
   useKey('f', () => void fullScreen());
 }

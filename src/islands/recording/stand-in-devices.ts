@@ -1,5 +1,17 @@
 import { drawTestPicture, PICTURE } from '../stand-in/test-picture';
 
+/** The stand-in that the address asks for with `?stand-in`; `null` where the devices are meant. */
+export function standInAsked(): string | null {
+  return new URLSearchParams(location.search).get('stand-in');
+}
+
+/** Opens it; `?stand-in=/address/of/a/sound` plays that sound of this application, from when `begins` is settled. */
+export async function openStandIn(asked: string, begins: Promise<void> = Promise.resolve()): Promise<MediaStream> {
+  if (!/^\/[\w/.-]+$/.test(asked)) return standInDevices(null, begins);
+  const answer = await fetch(asked);
+  return standInDevices(answer.ok ? new File([await answer.blob()], 'stand-in') : null, begins);
+}
+
 /** What a camera is asked for, too. */
 const CAMERA = { width: 1280, height: 720 } as const;
 
@@ -7,7 +19,7 @@ const CAMERA = { width: 1280, height: 720 } as const;
  * Stands in for a camera and a microphone: a picture that moves, and a sound file (a practice take, say) that is played
  * into the page from where recording begins. Without a file there is a low tone that swells once in 6 s.
  */
-export async function standInDevices(sound: File | null): Promise<MediaStream> {
+async function standInDevices(sound: File | null, begins: Promise<void>): Promise<MediaStream> {
   const canvas = document.createElement('canvas');
   Object.assign(canvas, CAMERA);
   const picture = canvas.getContext('2d');
@@ -20,12 +32,13 @@ export async function standInDevices(sound: File | null): Promise<MediaStream> {
   const drawing = setInterval(draw, 40);
   const context = new AudioContext();
   const into = context.createMediaStreamDestination();
+  hiss(context).connect(into);
   if (sound) {
     const source = new AudioBufferSourceNode(context, {
       buffer: await context.decodeAudioData(await sound.arrayBuffer()),
     });
     source.connect(into);
-    source.start();
+    void begins.then(() => source.start());
   } else {
     const gain = new GainNode(context, { gain: 0.1 });
     const swell = new OscillatorNode(context, { frequency: 1 / 6 });
@@ -44,4 +57,16 @@ export async function standInDevices(sound: File | null): Promise<MediaStream> {
     void context.close();
   }, 1_000);
   return stream;
+}
+
+/** A room is never quite silent: steady noise at −51 dB of full scale. */
+function hiss(context: AudioContext): AudioNode {
+  const buffer = new AudioBuffer({ length: 2 * context.sampleRate, sampleRate: context.sampleRate });
+  buffer.copyToChannel(
+    Float32Array.from({ length: buffer.length }, () => 0.01 * (Math.random() - 0.5)),
+    0,
+  );
+  const noise = new AudioBufferSourceNode(context, { buffer, loop: true });
+  noise.start();
+  return noise;
 }

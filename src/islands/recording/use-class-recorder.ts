@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { fileNameFor } from '@/core/publish';
-import { standInDevices } from './stand-in-devices';
+import { openStandIn, standInAsked } from './stand-in-devices';
 import { useRecorder, type Recording } from './use-recorder';
 
 /** What is recorded after the last word, in milliseconds. */
@@ -11,7 +11,7 @@ const AFTER_THE_END = 3_000;
  * camera and microphone; `?stand-in=/address/of/a/sound` plays that sound of this application.
  */
 export function useClassRecorder(classId: string, title: string, mode: string): Recording {
-  const [standIn] = useState(() => new URLSearchParams(location.search).get('stand-in'));
+  const [standIn] = useState(standInAsked);
   const nameOf = (ending: string): string => fileNameFor(title, ending);
   const recording = useRecorder({ classId, nameOf }, standIn === null ? undefined : () => openStandIn(standIn));
   const { state, stop } = recording;
@@ -21,10 +21,4 @@ export function useClassRecorder(classId: string, title: string, mode: string): 
     return () => clearTimeout(timer);
   }, [mode, state, stop]);
   return recording;
-}
-
-async function openStandIn(sound: string): Promise<MediaStream> {
-  if (!/^\/[\w/.-]+$/.test(sound)) return standInDevices(null);
-  const answer = await fetch(sound);
-  return standInDevices(answer.ok ? new File([await answer.blob()], 'stand-in') : null);
 }

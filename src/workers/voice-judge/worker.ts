@@ -1,16 +1,8 @@
-import modelUrl from '@ricky0123/vad-web/dist/silero_vad_v5.onnx?url';
 import { expose, transfer } from 'comlink';
-import { env } from 'onnxruntime-web/wasm';
-// The package names no doors for its program.
-import loaderUrl from '../../../node_modules/onnxruntime-web/dist/ort-wasm-simd-threaded.mjs?url';
-import runtimeUrl from '../../../node_modules/onnxruntime-web/dist/ort-wasm-simd-threaded.wasm?url';
-import { VoiceActivity } from '@/sound/voice-activity';
+import { loadVoiceModel } from '../voice-model';
 import type { JudgeWorker } from './protocol';
 
-env.wasm.numThreads = 1;
-env.wasm.wasmPaths = { wasm: runtimeUrl, mjs: loaderUrl };
-
-const model = VoiceActivity.load(modelUrl);
+const model = loadVoiceModel();
 /** One block after the other: the model keeps no two runs apart. */
 let before: Promise<unknown> = Promise.resolve();
 

@@ -37,11 +37,22 @@ export function cepstralDistances(
   speech: readonly Interval[],
   texts: ReadonlyMap<string, SaidCepstra>,
 ): TextDistances {
-  return new CepstralDistances(new Speech(cepstra, speech), new Texts(texts), NO_ADAPTATION);
+  return distancesIn(new Speech(cepstra, speech), texts);
+}
+
+/** Speech as shapes; it may grow while it is asked. */
+export interface SpeechShapes {
+  /** Of stretches `[from, to)`. */
+  shape(from: number, to: number): Float32Array;
+}
+
+/** The same of speech that is known as shapes. */
+export function distancesIn(speech: SpeechShapes, texts: ReadonlyMap<string, SaidCepstra>): TextDistances {
+  return new CepstralDistances(speech, new Texts(texts), NO_ADAPTATION);
 }
 
 /** The speech of a take, as shapes. */
-class Speech {
+class Speech implements SpeechShapes {
   private readonly ranges: readonly (readonly [number, number])[];
   private readonly scale: Scale;
 
@@ -91,7 +102,7 @@ class CepstralDistances implements TextDistances {
   private readonly known = new Map<number, Judged>();
 
   constructor(
-    private readonly speech: Speech,
+    private readonly speech: SpeechShapes,
     private readonly texts: Texts,
     private readonly map: SpeakerAdaptation,
     /** How much longer a text is said here than by the plain voice. */
@@ -196,7 +207,7 @@ function usual(shape: Float32Array, models: readonly Float32Array[]): Pick<Judge
   return { middle: centre, unit: Math.sqrt(((SPREAD * centre) ** 2 + spread) / 2) };
 }
 
-interface Scale {
+export interface Scale {
   readonly mean: Float32Array;
   readonly deviation: Float32Array;
 }
@@ -230,7 +241,7 @@ function shapesOf(sounds: readonly SaidCepstra[]): Float32Array[] {
 }
 
 /** Frames of 60 ms, scaled, one after the other. */
-function shapeOf(sound: Float32Array, { mean, deviation }: Scale): Float32Array {
+export function shapeOf(sound: Float32Array, { mean, deviation }: Scale): Float32Array {
   const frames = sound.length / COEFFICIENTS;
   const count = Math.max(1, Math.floor(frames / STRIDE));
   const shape = new Float32Array(count * ORDERS);

@@ -8,11 +8,11 @@ import type { Task } from './costs';
  * may only lead in, or share one with its neighbours.
  */
 
-const STRETCHES_A_CUE = 5;
-const CUES_A_STRETCH = 3;
+export const STRETCHES_A_CUE = 5;
+export const CUES_A_STRETCH = 3;
 /** Stretches of one cue are parted by less than this; cues that share one are planned closer than this. */
-const WITHIN_CUE_GAP: Seconds = 0.9;
-const SHARED_GAP: Seconds = 0.7;
+export const WITHIN_CUE_GAP: Seconds = 0.9;
+export const SHARED_GAP: Seconds = 0.7;
 /**
  * A stretch that leads in ("okay", "and now") is no longer, and its cue no further behind it. Where it runs into its cue,
  * the stretch of both is longer than the cue by something between these.
@@ -130,21 +130,21 @@ export function matchAt(
 }
 
 /** Whether a stretch is short and close before the next. */
-function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
+export function leadsIn(speech: readonly SpeechStretch[], at: number): boolean {
   const { startSeconds, endSeconds } = itemAt(speech, at);
   if (endSeconds - startSeconds > LEAD_IN.longest || at + 1 >= speech.length) return false;
   return itemAt(speech, at + 1).startSeconds - endSeconds <= LEAD_IN.gap;
 }
 
 /** Whether a stretch is longer than a cue by about a word or two. */
-function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boolean {
+export function leadsWithin({ cues, speech, rate }: Task, cue: number, at: number): boolean {
   const longer =
     itemAt(speech, at).endSeconds - itemAt(speech, at).startSeconds - plannedLength(cues, cue, cue + 1) * rate;
   return longer > LEAD_IN.withinLeast && longer < LEAD_IN.withinMost;
 }
 
 /** Of its length and its distance. `led` of the stretches only lead in: they belong to the cue, but are not its words. */
-function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led: number): number {
+export function ownCost(task: Task, cueFrom: number, cueTo: number, from: number, to: number, led: number): number {
   const { cues, speech, distances, rate, costs } = task;
   const within = led === PART;
   const words = within ? from : from + led;

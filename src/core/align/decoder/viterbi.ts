@@ -220,7 +220,7 @@ function toNearest(anchors: readonly Anchor[], planned: Seconds): Seconds {
 }
 
 /** Which texts were said where, by a way so far: of matches with one cue. */
-function heardTexts({ cues }: Task, path: readonly SpeechMatch[]): HeardText[] {
+export function heardTexts({ cues }: Task, path: readonly SpeechMatch[]): HeardText[] {
   return path
     .filter(({ cueFrom, cueTo, from, to, led, own }) => {
       return cueTo - cueFrom === 1 && to > from && led !== PART && own < LEARNED_COST;
@@ -240,14 +240,14 @@ function slownessGuesses(cues: readonly Cue[], speech: readonly SpeechStretch[])
 }
 
 /** The tempo from the first to the last of anchors, which are in order; held between 0.6 and 1.7. */
-function slownessBy(anchors: readonly Anchor[]): number {
+export function slownessBy(anchors: readonly Anchor[]): number {
   const [first, last] = [itemAt(anchors, 0), itemAt(anchors, anchors.length - 1)];
   const planned = last.plannedStart - first.plannedStart;
   return planned > 0 ? Math.min(1.7, Math.max(0.6, (last.actualStart - first.actualStart) / planned)) : 1;
 }
 
 /** The middle of how much longer cues were said than expected. */
-function rateOf({ cues, speech }: Task, path: readonly SpeechMatch[]): number {
+export function rateOf({ cues, speech }: Task, path: readonly SpeechMatch[]): number {
   const ratios = path
     .filter(({ from, to }) => to > from)
     .map(({ cueFrom, cueTo, from, to }) => {
