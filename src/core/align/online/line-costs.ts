@@ -28,10 +28,10 @@ export const ONLINE: Costs = {
 export const LEAPS = {
   /** The line just said is said again; its round; something else before it. */
   again: 7,
-  round: 7,
+  round: 9,
   back: 18,
   /** To the beginning of a step further on, and to any other line. */
-  step: 2,
+  step: 8,
   far: 18,
 };
 
