@@ -72,7 +72,7 @@ test('led by hand it waits at each line, and counts down before the start', asyn
   await open(page, 'Before the First Ferry');
   await page.keyboard.press('h');
   await page.getByRole('button', { name: 'Settings of the prompter' }).click();
-  await expect(page.getByRole('checkbox', { name: 'Wait for me at each line' })).toBeChecked();
+  await expect(page.getByRole('combobox', { name: 'Move on' })).toHaveValue('hand');
   await page.getByRole('combobox', { name: 'Count down before the start' }).selectOption('3 s');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Start', exact: true }).click();

@@ -45,7 +45,8 @@ test('the overlay lies on the stand-in’s picture, which is recorded as it is s
   await stream.bringToFront();
   await stream.getByRole('button', { name: 'Record what is seen' }).click();
   await expect(stream.getByRole('button', { name: 'Stop and save' })).toBeVisible();
-  await stream.waitForTimeout(3_000);
+  // A busy machine draws, and records, a picture or two a second.
+  await stream.waitForTimeout(12_000);
   const saving = stream.waitForEvent('download');
   await stream.getByRole('button', { name: 'Stop and save' }).click();
   const path = await (await saving).path();

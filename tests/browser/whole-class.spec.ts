@@ -53,5 +53,5 @@ test('Thursday Live is performed from end to end, late on purpose, lands, and it
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByRole('list', { name: 'Performed in this browser' }).getByRole('button').first().click();
   await page.getByRole('button', { name: 'Analyse the take' }).click();
-  await expect(page.getByRole('heading', { name: 'Analysed' })).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByLabel('Figures of the take')).toBeVisible({ timeout: 90_000 });
 });
