@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { Seconds } from '@/core/units';
 
 export interface Player {
@@ -18,11 +18,15 @@ interface Loop {
   readonly to: Seconds;
 }
 
-/** A recording that is played: where it is, four times a second and on every jump; a loop is kept to. */
+/**
+ * A recording that is played: where it is, four times a second and on every jump; a loop is kept to. Where the same
+ * recording comes from elsewhere, a picture attached to its sound, it goes on where it was.
+ */
 export function usePlayer(element: RefObject<HTMLVideoElement | null>, source: string | null): Player {
   const [playing, setPlaying] = useState(false);
   const [seconds, setSeconds] = useState(0);
   const [loop, setLoop] = useState<Loop | null>(null);
+  useSamePlace(element, source, { seconds, playing });
   useEffect(() => {
     const media = element.current;
     if (!media) return;
@@ -71,4 +75,23 @@ export function usePlayer(element: RefObject<HTMLVideoElement | null>, source: s
     loop,
     setLoop,
   };
+}
+
+/** Goes on where it was when a media element begins anew with another source. */
+function useSamePlace(
+  element: RefObject<HTMLVideoElement | null>,
+  source: string | null,
+  now: Pick<Player, 'seconds' | 'playing'>,
+): void {
+  const was = useRef(now);
+  useLayoutEffect(() => {
+    const media = element.current;
+    if (!media || was.current.seconds === 0) return;
+    media.currentTime = was.current.seconds;
+    // Where it is refused the button shows that it does not play.
+    if (was.current.playing) void media.play().catch(() => undefined);
+  }, [element, source]);
+  useLayoutEffect(() => {
+    was.current = now;
+  });
 }

@@ -5,7 +5,7 @@ import type { Costs } from '../decoder/costs';
 /*
  * What it costs that one line follows another while a class is heard, in natural logarithms of how seldom it happens:
  * lines in order at about their planned gap, lines passed over, and the leaps that a class as given makes, to a step
- * left out or a round said again. Found on the tuned half of the practice takes, as `docs/alignment.md` tells.
+ * left out or a round said again. Found on the tuned half of the practice takes, as `docs/perform.md` tells.
  */
 
 /** Of a match by itself; see `Costs`. */
