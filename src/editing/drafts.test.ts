@@ -32,6 +32,13 @@ describe('drafts', () => {
     expect(await drafts().find(text)).toMatchObject({ document: 'newer still' });
   });
 
+  it('are what is not stored yet before what is', async () => {
+    store.idb.set(`draft/class/d1/${TAB}`, { ...draft('stored', 9), savedAs: 5 });
+    store.idb.set('draft/class/d1/gone', draft('not stored', 3));
+    expect(await drafts().find(text)).toMatchObject({ document: 'not stored' });
+    expect(await drafts().find(text)).toMatchObject({ document: 'not stored' });
+  });
+
   it('rise also when the clock is set back', async () => {
     vi.useFakeTimers({ now: 1_000_000 });
     const own = drafts();

@@ -11,6 +11,8 @@ export interface Draft<Doc = unknown> {
   /** Saves that were sent and never answered; one of them may be what is stored. */
   readonly unanswered: readonly string[];
   readonly document: Doc;
+  /** The revision it was stored as, where it was: kept for a page that was drawn before that. */
+  readonly savedAs?: number;
   /** Rises with each draft of a tab, whatever the clock does. */
   readonly at: number;
 }
@@ -117,14 +119,20 @@ interface Found {
   readonly draft: Draft;
 }
 
-/** The drafts of a document that no other open tab writes: this tab's own first, the newest of the others next. */
+/**
+ * The drafts of a document that no other open tab writes: what is not stored first, then this tab's own, then the
+ * newest.
+ */
 async function draftsOf({ kind, id }: Key, own: string): Promise<Found[]> {
   const left: Found[] = [];
   for (const one of await allDrafts()) {
     if (one.key.kind !== kind || one.key.id !== id) continue;
     if (one.tab === own || one.tab === null || !(await isTabAlive(one.tab))) left.push(one);
   }
-  return left.sort((a, b) => Number(b.tab === own) - Number(a.tab === own) || b.draft.at - a.draft.at);
+  const isStored = ({ draft }: Found): number => Number(draft.savedAs !== undefined);
+  return left.sort(
+    (a, b) => isStored(a) - isStored(b) || Number(b.tab === own) - Number(a.tab === own) || b.draft.at - a.draft.at,
+  );
 }
 
 /** All drafts of this browser; of the two that may be kept under one name the newer one. */

@@ -146,10 +146,75 @@ describe('what closed pages left', () => {
     expect(store.idb.size).toBe(1);
     kept.mode = 'up';
     expect(itemAt(await save(), 0).saved).toBe(true);
-    expect([kept.words, store.idb.size, store.local.size]).toEqual(['left', 0, 0]);
+    expect(kept.words).toBe('left');
+    // Kept for a page that was drawn before, and sent no more; gone when none can be left.
+    expect(await save()).toEqual([]);
+    expect([kept.bodies.length, store.idb.size]).toEqual([1, 1]);
+    await vi.advanceTimersByTimeAsync(61_000);
+    expect(await save()).toEqual([]);
+    expect([kept.bodies.length, store.idb.size, store.local.size]).toEqual([1, 0, 0]);
     store.idb.set('draft/class/d1/gone', draft);
     Object.assign(kept, { revision: 9, words: 'elsewhere', lastSaveId: '' });
     expect(itemAt(await save(), 0).saved).toBe(false);
     expect([kept.words, store.idb.size]).toEqual(['elsewhere', 1]);
+  });
+
+  it('is what a page goes on from that was drawn before the list had saved it', async () => {
+    const kept = server();
+    store.idb.set('draft/class/d1/this-tab', {
+      baseRevision: 1,
+      unanswered: [],
+      document: { words: 'left' },
+      at: 1,
+    });
+    await save();
+    expect(kept.revision).toBe(2);
+    const drawnBefore = start(1, 'stored');
+    expect(await drawnBefore.saving.takeUp()).toEqual({ words: 'left' });
+    expect([kindNow(drawnBefore.states), store.idb.size, store.local.size]).toEqual(['saved', 0, 0]);
+    drawnBefore.saving.changed({ words: 'left, typed on' });
+    await vi.advanceTimersByTimeAsync(700);
+    expect([kept.words, kindNow(drawnBefore.states)]).toEqual(['left, typed on', 'saved']);
+  });
+
+  it('is nothing to a page that was drawn after, whoever saved then', async () => {
+    const kept = server();
+    store.idb.set('draft/class/d1/this-tab', {
+      baseRevision: 1,
+      unanswered: [],
+      document: { words: 'left' },
+      at: 1,
+    });
+    await save();
+    Object.assign(kept, { revision: 3, words: 'elsewhere', lastSaveId: 'another' });
+    const drawnAfter = start(3, 'elsewhere');
+    expect(await drawnAfter.saving.takeUp()).toBeNull();
+    expect([store.idb.size, store.local.size]).toEqual([0, 0]);
+  });
+});
+
+describe('a page that is left just after a save was stored', () => {
+  const leave = (): unknown => vi.mocked(addEventListener).mock.calls.find(([kind]) => kind === 'pagehide')?.[1];
+
+  beforeEach(() => {
+    vi.stubGlobal('document', { addEventListener: vi.fn(), removeEventListener: vi.fn(), visibilityState: 'hidden' });
+    vi.stubGlobal('addEventListener', vi.fn());
+    vi.stubGlobal('removeEventListener', vi.fn());
+  });
+
+  it.each([
+    [3_000, 'typed last'],
+    [11_000, null],
+  ])('after %i ms the next, drawn before that, goes on from %s', async (milliseconds, words) => {
+    const kept = server();
+    const { saving } = start();
+    await saving.takeUp();
+    saving.changed({ words: 'typed last' });
+    await vi.advanceTimersByTimeAsync(700 + milliseconds);
+    (leave() as () => void)();
+    saving.stop();
+    const drawnBefore = start(1, 'stored');
+    expect(await drawnBefore.saving.takeUp()).toEqual(words === null ? null : { words });
+    expect([kept.revision, kept.bodies.length]).toEqual([2, 1]);
   });
 });

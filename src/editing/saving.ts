@@ -41,6 +41,8 @@ const SAVE_AFTER_MILLISECONDS = 600;
 const TRY_AGAIN_MILLISECONDS = 2_500;
 /** What a browser lets a page send while it is being left. */
 const LEAVING_BYTES = 60_000;
+/** A page that was asked for before the last save was stored is opened within this. */
+const ASKED_WITHIN_MILLISECONDS = 10_000;
 
 export interface Saving<Doc> {
   /** A draft that never reached the server, if there is one; the document then goes on from it. */
@@ -70,6 +72,7 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
   let running: Promise<void> | null = null;
   /** What a save that is on its way holds. */
   let onItsWay: Doc | null = null;
+  let settledAt = -Infinity;
 
   const set = (next: SaveState<Doc>): void => {
     state = next;
@@ -91,6 +94,7 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
   const settled = async (next: number, sent: Doc): Promise<void> => {
     revision = next;
     unanswered = [];
+    settledAt = Date.now();
     if (document === sent) {
       set({ kind: 'saved' });
       await drafts.drop();
@@ -123,24 +127,21 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
       set({ kind: 'away' });
       return later(TRY_AGAIN_MILLISECONDS);
     }
-    const issues = answer.problem.issues ?? [];
-    return set({
-      kind: 'refused',
-      issues: issues.length > 0 ? issues : [{ code: answer.problem.code, at: '', facts: {} }],
-    });
+    const { issues = [], code } = answer.problem;
+    return set({ kind: 'refused', issues: issues.length > 0 ? issues : [{ code, at: '', facts: {} }] });
   };
 
   /** The page is hidden or left: what is not on the server is written down, and sent as far as a browser lets it. */
   const leave = (): void => {
-    if (state.kind === 'saved') return;
+    if (state.kind === 'saved') {
+      // The page that follows may have been drawn before that save was stored.
+      if (Date.now() - settledAt > ASKED_WITHIN_MILLISECONDS) return;
+      return drafts.keep({ baseRevision: revision, unanswered, document, savedAs: revision }, true);
+    }
     if (state.kind !== 'conflict' && state.kind !== 'refused' && onItsWay !== document) {
       const saveId = crypto.randomUUID();
-      const body = JSON.stringify({ baseRevision: revision, saveId, unanswered, ...bodyOf(document) });
-      if (body.length < LEAVING_BYTES) {
-        remember(saveId);
-        const headers = { 'content-type': 'application/json' };
-        void fetch(path, { method: 'PUT', keepalive: true, headers, body }).catch(() => undefined);
-      }
+      const body = { baseRevision: revision, saveId, unanswered, ...bodyOf(document) };
+      if (sendLeaving(path, body)) remember(saveId);
     }
     keepDraft(true);
   };
@@ -156,6 +157,13 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
     takeUp: async () => {
       const draft = await drafts.find(read);
       if (!draft) return null;
+      if (draft.savedAs !== undefined) {
+        await drafts.drop();
+        if (draft.savedAs <= revision) return null;
+        [document, revision] = [draft.document, draft.savedAs];
+        set({ kind: 'saved' });
+        return document;
+      }
       // A save of it may still be under way: what it leaves stored is known for the tab's own.
       unanswered = draft.unanswered;
       if (sameDocument(draft.document, options.stored)) {
@@ -198,4 +206,13 @@ export function startSaving<Doc>(options: SavingOptions<Doc>): Saving<Doc> {
       forgetPage();
     },
   };
+}
+
+/** Sends a save as a browser lets a page that is being left; whether it is short enough for that. */
+function sendLeaving(path: string, content: object): boolean {
+  const body = JSON.stringify(content);
+  if (body.length >= LEAVING_BYTES) return false;
+  const headers = { 'content-type': 'application/json' };
+  void fetch(path, { method: 'PUT', keepalive: true, headers, body }).catch(() => undefined);
+  return true;
 }

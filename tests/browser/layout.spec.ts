@@ -66,19 +66,37 @@ test('the reading of boxes finds what it looks for', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(layoutFaults)).toEqual([]);
   await page.evaluate(() => {
-    const add = (tag: string, text: string, top: number, style: Partial<CSSStyleDeclaration> = {}): void => {
+    const add = (tag: string, text: string, top: number, style: Partial<CSSStyleDeclaration> = {}): HTMLElement => {
       const made = document.body.appendChild(document.createElement(tag));
       made.textContent = text;
       Object.assign(made.style, { position: 'absolute', left: '10px', top: `${top}px`, ...style });
+      return made;
     };
     add('p', 'one over the other', 300);
     add('p', 'the other under it', 304, { left: '14px' });
+    for (const [at, lineHeight] of [0.7, 1.1].entries()) {
+      const lines = add('p', '', 700 + 60 * at, { width: '160px', fontSize: '24px', lineHeight: `${lineHeight}` });
+      for (const words of [`line by ${lineHeight}`, `next by ${lineHeight}`]) {
+        lines.append(
+          Object.assign(document.createElement('span'), { textContent: words }),
+          document.createElement('br'),
+        );
+      }
+    }
     add('p', 'cut off here', 400, { width: '60px', overflow: 'hidden', whiteSpace: 'nowrap' });
     add('button', 'x', 500, { width: '16px', height: '16px', padding: '0' });
     add('p', 'much wider than the page', 600, { width: '900px' });
   });
   const found = (await page.evaluate(layoutFaults)).join('; ');
-  for (const fault of ['overlap: “one over', 'cut: “cut off', 'small: button', 'scrolls sideways']) {
+  // Two lines of one paragraph overlap when their letters do.
+  expect(found).not.toContain('by 1.1');
+  for (const fault of [
+    'overlap: “one over',
+    'overlap: “line by 0.7',
+    'cut: “cut off',
+    'small: button',
+    'scrolls sideways',
+  ]) {
     expect(found).toContain(fault);
   }
 });

@@ -41,7 +41,7 @@ export function freshBrowser(tab: string): void {
   vi.stubGlobal('navigator', {
     locks: {
       query: () => Promise.resolve({ held: [...store.alive].map((name) => ({ name: `calm-count-tab/${name}` })) }),
-      request: (_: string, hold: () => Promise<unknown>) => hold(),
+      request: (_: string, __: object, hold: () => Promise<unknown>) => hold(),
     },
   });
 }

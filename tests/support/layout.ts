@@ -76,8 +76,13 @@ export function layoutFaults(): string[] {
     const range = document.createRange();
     range.selectNodeContents(node);
     const seen = windowOf(element, true);
+    // A font's own box is taller than its letters: set closely, two lines of one paragraph meet in nothing but air.
+    const { fontSize, lineHeight } = getComputedStyle(element);
+    const tall = Math.max(parseFloat(fontSize), parseFloat(lineHeight) || Infinity);
     for (const rect of range.getClientRects()) {
-      const box = meet(rect, seen);
+      const air = Math.max(0, (rect.height - tall) / 2);
+      const letters = { left: rect.left, right: rect.right, top: rect.top + air, bottom: rect.bottom - air };
+      const box = meet(letters, seen);
       if (box.right - box.left < 2 || box.bottom - box.top < rect.height * 0.6) continue;
       texts.push({ element, words, box });
       const cut = rect.right > seen.right + 2 || rect.left < seen.left - 2;
