@@ -13,7 +13,7 @@ export async function openStandIn(asked: string, begins: Promise<void> = Promise
 }
 
 /** What a camera is asked for, too. */
-const CAMERA = { width: 1280, height: 720 } as const;
+const CAMERA = { width: 640, height: 360 } as const;
 
 /**
  * Stands in for a camera and a microphone: a picture that moves, and a sound file (a practice take, say) that is played
@@ -29,7 +29,7 @@ async function standInDevices(sound: File | null, begins: Promise<void>): Promis
     if (picture) drawTestPicture(picture, (performance.now() - began) / 1000);
   };
   draw();
-  const drawing = setInterval(draw, 40);
+  const drawing = setInterval(draw, 67);
   const context = new AudioContext();
   const into = context.createMediaStreamDestination();
   hiss(context).connect(into);
@@ -48,7 +48,7 @@ async function standInDevices(sound: File | null, begins: Promise<void>): Promis
     tone.start();
     swell.start();
   }
-  const stream = new MediaStream([...canvas.captureStream(25).getTracks(), ...into.stream.getTracks()]);
+  const stream = new MediaStream([...canvas.captureStream(15).getTracks(), ...into.stream.getTracks()]);
   stream.getVideoTracks()[0]?.addEventListener('ended', () => clearInterval(drawing));
   const watch = setInterval(() => {
     if (stream.active) return;
