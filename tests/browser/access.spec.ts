@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { expectAccessible } from './accessible';
+import { complaintsOf, expectAccessible } from './accessible';
 import { copyOf, expectSaved, openDesk, origin, runtime, test } from './desk-page';
 
 /* WCAG 2.2 AA by axe-core, on every view in both themes; the keyboard; a tablet held upright; reduced motion. */
@@ -134,6 +134,21 @@ for (const theme of ['light', 'dark'] as const) {
     await expectAccessible(page, 'nothing here');
   });
 }
+
+test('axe-core finds what it looks for', async ({ page }) => {
+  await page.goto(`${origin()}/nowhere`);
+  expect(await complaintsOf(page)).toEqual([]);
+  await page.evaluate(() => {
+    const add = (tag: string, part: object): void =>
+      document.querySelector('main')?.append(Object.assign(document.createElement(tag), part));
+    add('img', { src: 'data:image/gif;base64,R0lGODlhAQABAAAAACwAAAAAAQABAAA=' });
+    add('p', { textContent: 'hardly seen', style: 'color: #bbb; background: #fff' });
+    add('button', { textContent: '' });
+  });
+  const found = (await complaintsOf(page)).map((one) => one.split(':')[0]).sort();
+  expect(found).toEqual(['button-name', 'color-contrast', 'image-alt']);
+  expect(await complaintsOf(page, 'h1')).toEqual([]);
+});
 
 test('the theme is chosen and remembered', async ({ page }) => {
   await page.goto(origin());
