@@ -5,6 +5,7 @@ import { emptyPlan, makeMovement, makeSection, makeTalk } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import type { Term } from '@/core/words';
 import { alignTake } from '.';
+import { readByWords } from './captions/read-by-words';
 import { similarity } from './captions/words';
 
 let count = 0;
@@ -104,6 +105,23 @@ describe('aligning captions', () => {
     expect(found.map((cue) => cue.cueId)).toEqual(ids(skip));
     for (const cue of found)
       expect(cue.startSeconds).toBeCloseTo(timeline.cues.find((one) => one.id === cue.cueId)?.startSeconds ?? 0, 1);
+  });
+
+  it('has a cue begin and end where it did though its first and last words were misheard', () => {
+    const heard = said().map((one, at) => {
+      const words = one.text.split(' ');
+      const misheard = words.map((word, place) => (place < 2 || place >= words.length - 2 ? 'zzxq' : word));
+      return at < 3 ? { ...one, text: misheard.join(' ') } : one;
+    });
+    // By the words alone: seven, six and five of them between, each about a third of a second long.
+    const { found } = readByWords(timeline.cues, heard, []).alignment;
+    for (const at of [0, 1, 2]) {
+      const { cueId, startSeconds, endSeconds } = itemAt(found, at);
+      const cue = itemAt(timeline.cues, at);
+      expect(cueId).toBe(cue.id);
+      expect(Math.abs(startSeconds - cue.startSeconds)).toBeLessThan(0.45);
+      expect(Math.abs(endSeconds - cue.endSeconds)).toBeLessThan(0.45);
+    }
   });
 
   it('bears wrong words, merged and split captions', () => {

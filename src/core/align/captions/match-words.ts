@@ -30,7 +30,8 @@ export function matchWords(
 ): Int32Array {
   const reach = anchored ? REACH_WITH_ANCHORS : REACH_WITHOUT_ANCHORS;
   const table = new SimilarityTable();
-  const heardNumbers = heard.map((word) => table.numberOf(word.word));
+  const heardNumbers = Int32Array.from(heard, (word) => table.numberOf(word.word));
+  const starts = Float64Array.from(heard, ({ startSeconds }) => startSeconds);
   const bands = bandsOf(planned, heard, expected, reach);
   const moves: Uint8Array[] = [];
   // best[k]: the best score so far with the first k heard words; chained[k]: the same, ending in a match of word k - 1.
@@ -55,7 +56,7 @@ export function matchWords(
       if ((best[at] ?? 0) > score) [score, mark] = [best[at] ?? 0, FROM_LEFT];
       const alike = table.of(number, heardNumbers[at] ?? 0);
       if (alike >= LEAST_LIKENESS) {
-        const late = Math.abs(itemAt(heard, at).startSeconds - when) / TIME_SCALE;
+        const late = Math.abs((starts[at] ?? 0) - when) / TIME_SCALE;
         const gain = alike * alike * weight - Math.min(TIME_COST_AT_MOST, 0.35 * late);
         const joined = follows ? chainBefore + TOGETHER : -Infinity;
         const linked = joined >= bestBefore ? MATCH_CHAINED : 0;

@@ -192,7 +192,7 @@ class WordDistances implements TextDistances {
     for (let at = begin; at < end; at++) {
       let before = 0;
       for (let place = 0; place < words.length; place++) {
-        const alike = this.table.of(this.heard[at] ?? 0, words[place] ?? 0);
+        const alike = this.table.of(words[place] ?? 0, this.heard[at] ?? 0);
         const both = alike >= LEAST_LIKENESS ? before + alike * (this.lengths[at] ?? 0) : 0;
         before = row[place + 1] ?? 0;
         row[place + 1] = Math.max(before, row[place] ?? 0, both);

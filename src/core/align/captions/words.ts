@@ -89,11 +89,17 @@ function editDistance(a: string, b: string): number {
   return row[b.length] ?? 0;
 }
 
-/** Likeness of words by their numbers, worked out once for each pair. */
+/** Of so many pairs of words the likeness stands side by side (32 MB); of more it is looked up. */
+const SIDE_BY_SIDE = 4_194_304;
+
+/** Likeness of words by their numbers, worked out once for each pair. Quickest with the fewer words as `a`. */
 export class SimilarityTable {
-  private readonly known = new Map<number, number>();
+  /** By the one number, then by the other; not a number until it is known. */
+  private readonly rows: Float64Array[] = [];
+  private readonly others = new Map<number, number>();
   private readonly numbers = new Map<string, number>();
   private readonly words: string[] = [];
+  private cells = 0;
 
   numberOf(word: string): number {
     const found = this.numbers.get(word);
@@ -103,12 +109,15 @@ export class SimilarityTable {
   }
 
   of(a: number, b: number): number {
-    if (a === b) return 1;
-    const key = a < b ? a * 4_194_304 + b : b * 4_194_304 + a;
-    let value = this.known.get(key);
+    const known = this.rows[a]?.[b];
+    if (known !== undefined && !Number.isNaN(known)) return known;
+    const key = a * SIDE_BY_SIDE + b;
+    let value = this.others.get(key);
     if (value === undefined) {
       value = similarity(itemAt(this.words, a), itemAt(this.words, b));
-      this.known.set(key, value);
+      const row = this.rowOf(a, b);
+      if (row) row[b] = value;
+      else this.others.set(key, value);
     }
     return value;
   }
@@ -116,5 +125,18 @@ export class SimilarityTable {
   /** Whether two words lead opposite ways of the breath. */
   opposite(a: number, b: number): boolean {
     return areOpposite(itemAt(this.words, a), itemAt(this.words, b));
+  }
+
+  /** A row with a place for `b`; `null` where there is no room for it. */
+  private rowOf(a: number, b: number): Float64Array | null {
+    const row = this.rows[a];
+    if (row && b < row.length) return row;
+    const { length } = this.words;
+    this.cells += length - (row?.length ?? 0);
+    if (this.cells > SIDE_BY_SIDE) return null;
+    const longer = new Float64Array(length).fill(NaN);
+    longer.set(row ?? []);
+    this.rows[a] = longer;
+    return longer;
   }
 }

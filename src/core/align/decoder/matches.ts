@@ -86,14 +86,9 @@ class Candidates {
 
   likeliest(): SpeechMatch[] {
     const { cueTo, tos, owns, task } = this;
-    const byTo = (a: number, b: number): number => (tos[a] ?? 0) - (tos[b] ?? 0);
-    const max = task.distances?.matchesAtMost ?? Infinity;
-    let kept = Array.from(tos.keys()).sort(byTo);
-    if (kept.length > max) {
-      kept = kept.sort((a, b) => (owns[a] ?? 0) - (owns[b] ?? 0)).slice(0, max);
-      kept.sort(byTo);
-    }
-    return kept.map((at) =>
+    const inOrder = byNumber(tos);
+    const kept = leastOf(inOrder, owns, task.distances?.matchesAtMost ?? Infinity);
+    return Array.from(kept, (at) =>
       placed(task, {
         cueFrom: itemAt(this.cueFroms, at),
         cueTo,
@@ -104,6 +99,41 @@ class Candidates {
       }),
     );
   }
+}
+
+/** The places of whole numbers from the least to the greatest; of the same in the order they have. */
+function byNumber(numbers: readonly number[]): Int32Array {
+  const least = numbers.reduce((min, one) => Math.min(min, one), Infinity);
+  const greatest = numbers.reduce((max, one) => Math.max(max, one), -Infinity);
+  const places = new Int32Array(numbers.length);
+  if (numbers.length === 0) return places;
+  // Where the places of each number begin.
+  const begins = new Int32Array(greatest - least + 2);
+  for (const one of numbers) begins[one - least + 1] = (begins[one - least + 1] ?? 0) + 1;
+  for (let at = 1; at < begins.length; at++) begins[at] = (begins[at] ?? 0) + (begins[at - 1] ?? 0);
+  numbers.forEach((one, place) => {
+    const next = begins[one - least] ?? 0;
+    places[next] = place;
+    begins[one - least] = next + 1;
+  });
+  return places;
+}
+
+/** The `count` places with the least costs, in the order given; of the same cost those that come first. */
+function leastOf(places: Int32Array, costs: readonly number[], count: number): Int32Array {
+  if (places.length <= count) return places;
+  const limit = itemAt(Float64Array.from(costs).sort(), count - 1);
+  let atLimit = count - countCheaper(costs, limit);
+  return places.filter((place) => {
+    const cost = itemAt(costs, place);
+    return cost < limit || (cost === limit && atLimit-- > 0);
+  });
+}
+
+function countCheaper(costs: readonly number[], limit: number): number {
+  let count = 0;
+  for (const cost of costs) if (cost < limit) count++;
+  return count;
 }
 
 /**
