@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readScript } from '@/core/plain-script';
+import { readScript, type ReadLine } from '@/core/plain-script';
 import { stepsInOrder } from '@/core/plan';
 import { itemAt } from '@/core/units';
 import { countingIds } from '../support/chance';
@@ -16,13 +16,13 @@ function shareAsMeant(of: Half | readonly string[]): number {
   return right / all;
 }
 
-describe('ordinary writing in twenty-one hands', () => {
+describe('ordinary writing in many hands', () => {
   it('is understood as it is meant', () => {
     expect(shareAsMeant('tuned')).toBeGreaterThan(0.96);
   });
 
   it('is understood in hands that were known when the rules were made', () => {
-    expect(shareAsMeant('known')).toBeGreaterThan(0.94);
+    expect(shareAsMeant('known')).toBeGreaterThan(0.95);
   });
 
   it('is understood in the hands that were only read at first, as well as then', () => {
@@ -30,7 +30,24 @@ describe('ordinary writing in twenty-one hands', () => {
   });
 
   it('is understood in hands that were written after the rules and are only read', () => {
-    expect(shareAsMeant('kept')).toBeGreaterThan(0.78);
+    expect(shareAsMeant('kept')).toBeGreaterThan(0.86);
+  });
+
+  it('is marked where it is not understood, mostly also in hands that are only read', () => {
+    const wrong = (half: Half): ReadLine[] =>
+      hands()
+        .filter((hand) => hand.half === half)
+        .flatMap(({ lines }) => {
+          const { lines: read } = readScript(countingIds('h'), lines.map(({ text }) => text).join('\n'));
+          return read.filter((line, at) => !isAsMeant(itemAt(lines, at), line));
+        });
+    const marked = (half: Half): number => {
+      const all = wrong(half);
+      return all.filter(({ unsure }) => unsure).length / all.length;
+    };
+    expect(marked('tuned')).toBeGreaterThan(0.85);
+    expect(marked('known')).toBeGreaterThan(0.85);
+    expect(marked('kept')).toBeGreaterThan(0.7);
   });
 
   it('keeps every line, whatever it is taken for', () => {
@@ -66,6 +83,21 @@ describe('forms of counts, times and sides', () => {
     ['Bow once', 'Bow', { rounds: 1 }],
     ['Bow, twice each side', 'Bow', { rounds: 2, sides: 'alternating' }],
     ['Bow (2x)', 'Bow', { rounds: 2 }],
+    ['Heel raises 2 x 8', 'Heel raises', { rounds: 16 }],
+    ['Arm swings, 40 swings', 'Arm swings', { rounds: 40 }],
+    ['The oar, seven or so', 'The oar', { rounds: 7 }],
+    ['Palms on the belly, 6 b.', 'Palms on the belly', { rounds: 6 }],
+    ['Shoulders x 8 fwd, x 8 bwd', 'Shoulders', { rounds: 8, sides: 'both-directions' }],
+    ['Hips, 6 e/w', 'Hips', { rounds: 6, sides: 'both-directions' }],
+    ['Ankles 5 e/s', 'Ankles', { rounds: 5, sides: 'alternating' }],
+    ['The wave, 5 reps each lead leg', 'The wave', { rounds: 5, sides: 'alternating' }],
+    ['Circles with w/ arms x 9', 'Circles with w/ arms', { rounds: 9 }],
+    ['One foot 2 x 20s (L then R)', 'One foot', { sides: 'one-then-other', seconds: [40, 30, 60] }],
+    ['Shaking, 2½ mins', 'Shaking', { seconds: [150, 113, 225] }],
+    ['Slow walk, 5 minutes at your own speed', 'Slow walk', { seconds: [300, 225, 450], ownPace: true }],
+    ['Crane, 4 times, low stance for some', 'Crane', { rounds: 4 }],
+    ['Hip circles | 8 each way | smooth', 'Hip circles', { rounds: 8, sides: 'both-directions' }],
+    ['Three breaths | 3x | together', 'Three breaths', { rounds: 3 }],
     ['Bow, 5 each', 'Bow', { rounds: 5, sides: 'alternating' }],
     ['Oar 3/side', 'Oar', { rounds: 3, sides: 'alternating' }],
     ['Oar 2 ea. side', 'Oar', { rounds: 2, sides: 'alternating' }],
@@ -92,6 +124,33 @@ describe('forms of counts, times and sides', () => {
     const { words, counts: found } = read(text);
     expect(found).toEqual(counts);
     expect(words).toBe(name);
+  });
+
+  it('what stands behind the amounts of a movement, or in a column of its own, is said in it', () => {
+    const script =
+      '# Class\n## Main set\n- Crane, 4 times, low stance for some\nGull | 6x | inhale up, exhale down | no forcing';
+    const [crane, gull] = stepsInOrder(readScript(countingIds('f'), script).plan).map(({ step }) => step);
+    expect(crane).toMatchObject({ name: 'Crane' });
+    expect(JSON.stringify(crane)).toContain('"text":"low stance for some"');
+    expect(gull).toMatchObject({ name: 'Gull', pattern: [{ kind: 'inhale' }, { kind: 'exhale' }] });
+    expect(JSON.stringify(gull)).toContain('no forcing');
+  });
+
+  it.each([
+    ['Cloud sequence\n* gathering, 4x', 'section'],
+    ['2. Mobility [10 min]\n2.1 Ankles x 4', 'section'],
+    ['A. Preparation\na) Lamp x 3', 'section'],
+    ["WU (5')\nLamp x 3", 'section'],
+    ['2. Bow, 6 times\n3. Lamp x 3', 'movement'],
+    ['*No turning with a new hip*\nLamp x 3', 'said'],
+    ['Then a rest of twenty seconds.\nLamp x 3', 'pause'],
+    ['give them a twenty second break after the bow\nLamp x 3', 'pause'],
+    ['Sit, 3 min\nLamp x 3', 'silence'],
+    ['Stand up behind the chair\nLamp x 3', 'transition'],
+    ['[pause 5]\nLamp x 3', 'pause'],
+  ])('%j is read as a %s', (text, kind) => {
+    const { lines } = readScript(countingIds('f'), `# Class\n## First\n- Lamp x6\n${text}`);
+    expect(itemAt(lines, 3).kind).toBe(kind);
   });
 
   it('labels under a movement are its caution, its levels and how it is done seated', () => {

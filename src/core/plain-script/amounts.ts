@@ -3,6 +3,8 @@ import { wordAmong, type Token } from './tokens';
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
 export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns'] as const; // prettier-ignore
+/** What is counted where a name stands before it: "Arm swings, 40 swings". */
+export const COUNTED_WORDS = ['swings', 'cycles', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
 const MINUTE_WORDS = ['minutes', 'minute', 'mins', 'min'] as const;
 const COUNTING: readonly string[] = ['three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];

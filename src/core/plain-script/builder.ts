@@ -35,6 +35,12 @@ const PAUSE_SECONDS = 1.5;
 /** A letter begins with it, and no title does. */
 const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
+/** "18:30-19:10" in a title is no length. */
+const TIME_OF_DAY = /\b\d{1,2}:\d{2} ?[-–] ?\d{1,2}:\d{2}(?:,? )?/;
+
+/** "Workshop, part one (75 mins)". */
+const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu;
+
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
   private plan: ClassPlan;
@@ -51,7 +57,7 @@ export class ScriptBuilder {
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, 600), sections: [] };
   }
 
-  take(line: string, put: LineKind | null, underlined: boolean): void {
+  take(line: string, put: LineKind | null, below: Pick<Standing, 'underlined' | 'opens'>): void {
     const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
     if (tidy) {
       this.takeTidy(line, tidy);
@@ -62,7 +68,7 @@ export class ScriptBuilder {
       this.over(over);
       return this.note(line, 'said', over.text);
     }
-    const standing: Standing = { under: this.current()?.kind ?? 'nothing', underlined, shouted: this.shouted };
+    const standing: Standing = { under: this.current()?.kind ?? 'nothing', ...below, shouted: this.shouted };
     const found = this.maybeTitled(readNatural(line, standing), line);
     const readings =
       put === null
@@ -177,7 +183,13 @@ export class ScriptBuilder {
     const atTop = !this.titled && this.read.every(above);
     if (atTop && GREETING.test(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
     if (!atTop || isItem(line) || line.length > LIMITS.titleCharacters) return found;
-    const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, ''));
+    const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, '').replace(TIME_OF_DAY, ''));
+    // Longer than any step may be.
+    const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
+    if (minutes !== undefined && counts.seconds === undefined) {
+      const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
+      return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
+    }
     const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
     return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
   }

@@ -25,6 +25,8 @@ export function findCounts(text: string): {
   readonly rest: string;
   /** Whether its rounds are a bare number: "Cloud hands 10". */
   readonly bare: boolean;
+  /** What stands behind all amounts, set apart from what stands before them: "Crane, 4 times, low stance". */
+  readonly aside: { readonly before: string; readonly behind: string } | null;
 } {
   const tokens = tokensOf(text);
   const taken: Taken[] = [];
@@ -36,7 +38,22 @@ export function findCounts(text: string): {
   const { said, removed } = withoutLoneWays(taken);
   const rounds = said.filter((one) => one.what === 'rounds');
   const bare = rounds.length > 0 && rounds.every((one) => one.bare);
-  return { counts: countsOf(said), rest: without(text, tokens, removed), bare };
+  const rest = without(text, tokens, removed);
+  return { counts: countsOf(said), rest, bare, aside: asideOf(text, tokens, removed) };
+}
+
+function asideOf(
+  text: string,
+  tokens: readonly Token[],
+  removed: readonly Taken[],
+): { readonly before: string; readonly behind: string } | null {
+  const amounts = removed.filter((one) => one.to > one.from);
+  const last = amounts.reduce((end, one) => Math.max(end, one.to), 0);
+  const behind = text.slice(tokens[last - 1]?.to ?? text.length);
+  const set = /^\)?\s*(?:[,;:–—-]\s|\()\s*(\p{L}[^()]*?)[)\s.]*$/u.exec(behind);
+  if (!set) return null;
+  const before = without(text.slice(0, tokens[last - 1]?.to ?? 0), tokens.slice(0, last), amounts);
+  return before === '' ? null : { before, behind: itemAt(set, 1) };
 }
 
 /**
@@ -58,7 +75,8 @@ function withoutLoneWays(taken: readonly Taken[]): {
   const others = taken.filter(({ what }) => what !== 'way');
   if (!pair || amounts.length !== 1) return { said: others, removed: others };
   const side = ways.every((way) => way === 'left' || way === 'right');
-  const turned: Taken = { what: side ? 'alternating' : 'each-way', from: 0, to: 0 };
+  const legs = taken.some((one) => one.what === 'way' && one.sided);
+  const turned: Taken = { what: side ? 'alternating' : legs ? 'in-turn' : 'each-way', from: 0, to: 0 };
   return { said: [...others, turned], removed: others };
 }
 
@@ -80,7 +98,7 @@ function countsOf(taken: readonly Taken[]): Counts {
     ...(rounds?.eachSide && sides === undefined ? { sides: 'alternating' as const } : {}),
     ...(sides ? { sides: perSide && sides === 'alternating' ? 'one-then-other' : sides } : {}),
     ...(start ? { startSide: start.side } : {}),
-    ...(time ? { seconds: secondsFrom(time.range, perSide ? 2 : 1) } : {}),
+    ...(time ? { seconds: secondsFrom(time.range, perSide && !time.whole ? 2 : 1) } : {}),
     ...(has('own-pace') ? { ownPace: true } : {}),
     ...(hold ? { hold: hold.seconds } : {}),
   };
@@ -127,7 +145,7 @@ function tidied(text: string): string {
     .replace(/\(\s*[,;]?\s*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .replace(/\s+([,.;:])/g, '$1')
-    .replace(/^[\s,;:–—-]+|[\s,;:(–—-]+$/g, '')
+    .replace(/^[\s,;:–—-]+|(?:[\s,;:(–—-]|\.{2,}|…)+$/g, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
     .replace(/[,;] (?:and )?then$/i, '')
     .trim();

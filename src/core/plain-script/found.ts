@@ -5,9 +5,11 @@ export type Way = 'left' | 'right' | 'forward' | 'back' | 'clockwise' | 'anticlo
 /** Something found in a line, with the tokens it takes. */
 export type Found =
   | { readonly what: 'rounds'; readonly range: Range; readonly bare: boolean; readonly eachSide: boolean }
-  | { readonly what: 'seconds'; readonly range: Range }
+  /** `whole` where it is the time of both sides: "2 x 20 s". */
+  | { readonly what: 'seconds'; readonly range: Range; readonly whole?: true }
   | { readonly what: 'hold'; readonly seconds: number }
-  | { readonly what: 'way'; readonly way: Way }
+  /** `sided` where it is one of a body's sides: "one leg". */
+  | { readonly what: 'way'; readonly way: Way; readonly sided?: boolean }
   | { readonly what: 'each-side' | 'each-way' | 'alternating' | 'in-turn' | 'own-pace' | 'each' }
   | { readonly what: 'start'; readonly side: 'left' | 'right' };
 

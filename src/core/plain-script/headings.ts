@@ -5,11 +5,11 @@ import { firstWord, isBreathWord } from './first-words';
 /* Headings of ordinary writing, and lines of a list. */
 
 export const ITEM =
-  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: (?:the |up )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing))?|core|form practice|middle|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool[- ]?down|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: (?:the |up )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing))?|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool[- ]?down|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -28,6 +28,22 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
   ['settling', /settl|still|quiet|cool|medit|rest/i],
 ];
 
+/** Whether what stands below a line is a list, or parts of it by their numbers, and the line itself is none of one. */
+export function opensList(line: string, below: string): boolean {
+  const number = /^\s*(\d{1,2})[.)]? /.exec(line)?.[1];
+  if (number !== undefined) return below.trimStart().startsWith(`${number}.1`);
+  // Between two numbers of one list a line is a remark on the first.
+  const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
+  return !isItem(line) && isItem(below) && (next === undefined || next === '1');
+}
+
+/** A short line above a list, without amounts but for a time in brackets, names a part; `null` where it says something. */
+export function headOfList(text: string): string | null {
+  const bare = text.replace(/^\d{1,2}[.)]? +/, '').replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '');
+  if (/[.!?,;:“”"()\d]/.test(bare) || bare.split(/\s+/).length > 4) return null;
+  return /^\p{Lu}/u.test(bare) ? bare : null;
+}
+
 /** Whether a line is one of a list: numbered, or behind a dash or a dot. */
 export function isItem(line: string): boolean {
   return ITEM.test(line);
@@ -38,14 +54,19 @@ export function headingOf(text: string, shouted: boolean): string | null {
   const marked =
     /^#{1,6}\s+(.*?)\s*#*$/.exec(text) ??
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
-  if (marked) return itemAt(marked, 1);
+  if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
   const numbered = /^\d{1,2}\.? (\p{L}[\p{L} -]{2,30}?)(?: \(([^()]*)\))?$/u.exec(text);
   if (numbered && PART.test(itemAt(numbered, 1))) return itemAt(numbered, 1);
   const roman =
     /^(?:[ivx]{1,4}|[a-z])[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text) ??
     /^[IVX]{1,4}[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text);
   if (roman && !shouted) return itemAt(roman, 1);
+  const lettered = shouted ? null : /^[A-H]\.? +(\p{Lu}[^.!?:;()\d]{2,40})$/u.exec(text);
+  if (lettered && /^[A-H]\./.test(text)) return itemAt(lettered, 1);
   if (ITEM.test(text)) return null;
+  // "Warm-up (5 min)", "WU (5')": the time in brackets is no part of its name.
+  const timed = /^(.{2,40}?) ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i.exec(text);
+  if (timed && PART.test(itemAt(timed, 1))) return itemAt(timed, 1);
   const part = /^(?:first|second|third|next|last) (?:bit|part|block|half|section): (.{2,40})$/i.exec(text);
   if (part) return itemAt(part, 1);
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');

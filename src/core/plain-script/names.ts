@@ -4,10 +4,10 @@
 
 /** "First form: ", "Spare: ", "Extra if there is time: ", "then ". */
 export const BEFORE_NAME =
-  /^(?:(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})|(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: |(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: )/iu;
+  /^(?:and (?=(?:the|a|an) )|I(?:['’]d| would)? (?:like|do|add|use|take|put in|have|run) (?:the )?|(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) |(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})|(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: |(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: )/iu;
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
-  /(?:[,;–—-]|\b)\s*(?:as (?:always|usual|before|ever)|as you know|this (?:morning|evening|time|week)|today|tonight|again|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 
@@ -21,6 +21,7 @@ export function bareName(text: string): string {
     const shorter = name
       .replace(BEFORE_NAME, '')
       .replace(BEHIND, '')
+      .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)\)/gi, '')
       .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
       .replace(/[\s,;:–—-]+$|\.+$/, '')
       .replace(/^[\s,;:–—-]+/, '')
@@ -35,7 +36,7 @@ export function bareName(text: string): string {
 /** Whether what is left as a name looks like more or less than one: a clause, a list, a bracket, a figure. */
 export function isDoubtful(name: string): boolean {
   return (
-    /[:()\d"“”?!;=]|, .*, | [-–—] /.test(name) ||
+    /[:()\d"“”?!;=/|@]|, .*, | [-–—] /.test(name) ||
     /\b(?:if|which|because|when|until|unless|that|or|maybe|then|them|they|everybody|everyone|somebody|leave|time|rest|again|minutes?|seconds?|secs?|mins?)\b/i.test(
       name,
     ) ||

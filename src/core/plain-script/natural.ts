@@ -1,9 +1,11 @@
 import { itemAt } from '@/core/units';
 import { findCounts, secondsFrom } from './counts';
 import { firstWord } from './first-words';
-import { headingOf, ITEM } from './headings';
+import { headingOf, headOfList, ITEM } from './headings';
+import { LABELS, SETTINGS } from './labels';
 import type { Counts, LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
+import { rowOf, spelledOut } from './rows';
 import { wordAmong } from './tokens';
 
 /** One thing that a line says; a line may hold an in and an out. */
@@ -18,6 +20,8 @@ export interface Reading {
 export interface Standing {
   readonly under: LineKind;
   readonly underlined: boolean;
+  /** Whether a list or its subheads begin below it. */
+  readonly opens: boolean;
   readonly shouted: boolean;
 }
 
@@ -26,70 +30,32 @@ const STAMP = /^\d{1,2}:\d{2}(?::\d{2})?\s+(?=\S)/;
 const NAME_AT_MOST = 90;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
-/** Labels that say what a line is. */
-const LABELS: ReadonlyMap<string, LineKind> = new Map([
-  ['title', 'title'],
-  ['section', 'section'],
-  ['part', 'section'],
-  ['block', 'section'],
-  ['say', 'said'],
-  ['cue', 'said'],
-  ['note', 'said'],
-  ['reminder', 'said'],
-  ['movement', 'movement'],
-  ['exercise', 'movement'],
-  ['form', 'movement'],
-  ['caution', 'caution'],
-  ['contraindications', 'caution'],
-  ['precaution', 'caution'],
-  ['precautions', 'caution'],
-  ['careful', 'caution'],
-  ['watch out', 'caution'],
-  ['regression', 'level'],
-  ['progression', 'level'],
-  ['easier', 'level'],
-  ['harder', 'level'],
-  ['option', 'level'],
-  ['variation', 'level'],
-  ['aim', 'said'],
-  ['goal', 'said'],
-  ['focus', 'said'],
-  ['tp', 'said'],
-  ['cues', 'said'],
-  ['tip', 'said'],
-  ['homework', 'said'],
-  ['equipment', 'said'],
-  ['props', 'said'],
-  ['music', 'said'],
-  ['warning', 'caution'],
-  ['contra', 'caution'],
-  ['contraindication', 'caution'],
-  ['seated', 'seated'],
-  ['sitting', 'seated'],
-  ['silence', 'silence'],
-  ['quiet', 'silence'],
-  ['stillness', 'silence'],
-  ['transition', 'transition'],
-  ['inhale', 'inhale'],
-  ['in', 'inhale'],
-  ['exhale', 'exhale'],
-  ['out', 'exhale'],
-  ['pause', 'pause'],
-  ['wait', 'pause'],
-]);
-const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'duration', 'length', 'for', 'call back']); // prettier-ignore
-
 /**
  * How a line of ordinary writing is understood, given what it stands under and whether the next line underlines it.
  * One reading, or an in and an out.
  */
-export function readNatural(line: string, { under, underlined, shouted }: Standing): readonly Reading[] {
-  const text = withoutColumns(line.trim()).replace(/\s+/g, ' ');
+export function readNatural(line: string, standing: Standing): readonly Reading[] {
+  const { text, remarks } = rowOf(spelledOut(line.trim()));
+  const readings = readText(text, line, standing);
+  const [first] = readings;
+  if (first?.kind !== 'movement') return readings;
+  return [...readings, ...remarks.flatMap((remark) => readRemark(remark))];
+}
+
+/** What stands beside a movement in its row is its breath, or said. */
+function readRemark(remark: string): readonly Reading[] {
+  const breaths = breathsOf(withBreathSpelled(remark));
+  return breaths.length > 0 ? breaths : [reading('said', remark)];
+}
+
+function readText(text: string, line: string, { under, underlined, opens, shouted }: Standing): readonly Reading[] {
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
   const stamped = text.replace(STAMP, '');
   const heading = underlined ? text : headingOf(stamped, shouted);
   if (heading !== null) return [reading('section', heading)];
+  const opening = opens ? headOfList(stamped) : null;
+  if (opening !== null) return [reading('section', opening, {}, true)];
   const item = ITEM.test(stamped);
   const body = stamped.replace(ITEM, '');
   const labelled = labelledAs(body);
@@ -101,12 +67,23 @@ export function readNatural(line: string, { under, underlined, shouted }: Standi
   if (breaths.length > 0) return breaths;
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   const inset = item && under === 'movement' && /^\s{2,}/.test(line);
-  return [stepOrSaid(body, item, inset ? 'said' : under)];
+  return withoutAside(body, item, inset ? 'said' : under);
+}
+
+/** A step without what is only added behind its amounts, which is said in it: "Crane, 4 times, low stance". */
+function withoutAside(body: string, item: boolean, under: LineKind): readonly Reading[] {
+  const step = stepOrSaid(body, item, under);
+  const { aside } = findCounts(body);
+  if (step.kind !== 'movement' || !aside) return [step];
+  const name = bareName(aside.before);
+  const added = step.words.endsWith(bareName(aside.behind));
+  if (!added || name.split(/\s+/).length > 5) return [step];
+  return [{ ...step, words: name, unsure: isDoubtful(name) }, ...readRemark(aside.behind)];
 }
 
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
-  const body = withoutLead(written);
+  const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '');
   const { counts: found, rest: left, bare } = findCounts(body);
   const rest = bareName(left);
   const counts = heldStill(found);
@@ -117,20 +94,23 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
   if (rest === '' && counts.ownPace) return reading('movement', body, counts, true);
   if (rest === '' && isOfBreaths(body, under)) return reading('movement', sentenceCase(body), counts, true);
-  if (rest === '' && (counted || counts.startSide || counts.sides)) return reading('setting', '', counts);
+  if (rest === '' && (counted || counts.startSide || counts.sides))
+    return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
   if (counts.startSide && !counted && words <= 3) return reading('setting', '', counts);
   const still =
-    (isStill(rest) || (counts.seconds !== undefined && /\beyes (?:shut|closed)\b/i.test(rest))) &&
+    (isStill(rest) || (counts.seconds !== undefined && words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest))) &&
     counts.rounds === undefined;
   if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, counts);
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
-    if (item || under !== 'talk' || /^feet|^step|^sit/i.test(rest)) return reading('transition', rest, counts);
+    const long = /^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60;
+    if (long) return reading('silence', rest, counts);
+    if (item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest)) return reading('transition', rest, counts);
   }
   if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
   const named = item || (counted && body.length <= NAME_AT_MOST);
   // A short line without a full stop may have been a name.
   const short = !/[.!?…”"]$/.test(body) && words < 6;
-  if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short);
+  if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
   // What stands further in than a movement is about it.
   if (under === 'said' && !counted) return reading('said', body, {}, true);
   if (named && counted)
@@ -140,25 +120,24 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
     // What stands as a list under a movement that has its counts are remarks on it.
     return reading('movement', rest === '' ? body : rest, counts, isDoubtful(rest) || under === 'movement');
   }
-  return reading('said', body, {}, short || prose);
+  return reading('said', body, {}, short || prose || hasFigure(body));
+}
+
+/** A number that nothing was made of may have been an amount. */
+function hasFigure(text: string): boolean {
+  return (
+    /\d/.test(text) || /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve) (?!of\b|more\b)\p{L}/iu.test(text)
+  );
 }
 
 /** What a body is told to do, at the start of a sentence: with a time it is a step, also where it says "your". */
 const DOING =
-  /^(?:now |then |and |gently |slowly |softly )*(?:rub|shake|tap|swing|circle|roll|lift|press|turn|stretch|bounce|sway|pat|brush|massage|stroke|wash|squeeze|walk|draw|push|pull|sweep|float|raise|twist|rock|stamp|drum)\b(?=.*\b(?:your|the|you)\b)/i;
+  /^(?:now |then |and |gently |slowly |softly |(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?(?=.* for ))*(?:rub|shake|tap|swing|circle|roll|lift|press|turn|stretch|bounce|sway|pat|brush|massage|stroke|wash|squeeze|walk|draw|push|pull|sweep|float|raise|twist|rock|stamp|drum)\b(?=.*\b(?:your|the|you|everything|out)\b)/i;
 
 /** The name of what is told to be done: up to what comes after it. */
 function firstDone(text: string): string {
-  return text.replace(/(?:,| and | then |\.).*$/i, '').trim() || text;
-}
-
-/** A row of a table: its first column is a label where it is one, else a name; the others are its amounts. */
-function withoutColumns(text: string): string {
-  if (!text.includes('\t')) return text;
-  const [first = '', ...others] = text.split(/ *\t+ */);
-  const label = first.toLowerCase();
-  const joined = others.join(', ');
-  return LABELS.has(label) || SETTINGS.has(label) ? `${first}: ${joined}` : `${first}, ${joined}`;
+  const told = text.replace(/^(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?/i, '');
+  return told.replace(/(?:,| then | and (?!\S+[.]?$)|\.).*$/i, '').trim() || text;
 }
 
 /** A line without "Last one: " or "then ", where what follows has amounts. */
@@ -204,7 +183,12 @@ function labelledAs(body: string): readonly Reading[] | null {
   const { counts, rest } = findCounts(text);
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
   if (label === 'breath' || label === 'breathing') {
-    const breaths = breathsOf(text);
+    const breaths = breathsOf(
+      text.replace(
+        /\b(in|out) (?=(?:on|with|as|at|through|for|over)\b)/gi,
+        (_, way: string) => `${/^i/i.test(way) ? 'inhale' : 'exhale'} `,
+      ),
+    );
     return breaths.length > 0 ? breaths : null;
   }
   if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
@@ -234,25 +218,30 @@ function settingOf(label: string, text: string, counts: Counts): readonly Readin
   return [reading('setting', '', { ...counts, ...rounds })];
 }
 
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest'] as const;
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 function pauseIn(text: string): number | null {
-  if (text.length > 70 || !/^\(|\b(?:pa|pu|silen|wait|rest|nothing|them)/i.test(text)) return null;
+  if (text.length > 70 || !/^\(|\b(?:pa|pu|silen|wait|rest|break|breather|nothing|them|of quiet|of still)/i.test(text))
+    return null;
   const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
   if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
-  const bare = text.replace(/^\(|\)\.?$/g, '');
+  const bare = text
+    .replace(/^\(|\)\.?$/g, '')
+    .replace(/^between [^:]{2,30}: /i, '')
+    .replace(/^.{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
   const [asked] = counts.seconds ?? [];
   if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;
   if (rest === '' && /^\(.*\)\.?$/.test(text)) return asked;
   const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
   const [word = '', ...others] = words;
-  if (wordAmong(word, PAUSE_WORDS) !== null && others.length === 0) return asked;
+  if (wordAmong(word, PAUSE_WORDS) !== null && /^(?:$|after|before|between)/.test(others[0] ?? '')) return asked;
+  if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
   return words.length === 0 && /\b(?:nothing|them)\b/i.test(rest) ? asked : null;
 }
 
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {
@@ -273,7 +262,7 @@ function trailingPause(body: string): { readonly words: string; readonly counts:
 function isStill(text: string): boolean {
   if (/\b(?:do(?:ing)? nothing|nothing at all)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
@@ -286,6 +275,8 @@ function isTransition(text: string): boolean {
   if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
   return (
     /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
+    (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
+      text.split(/\s+/).length <= 6) ||
     (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
     /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
       text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
@@ -301,11 +292,11 @@ const TALK_STARTS =
 /** Whether a line speaks to people, or of them, rather than names what is done. */
 function isTalk(body: string, rest: string): boolean {
   if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
-  return /[?]$/.test(body) || /\b(?:you|your|them|somebody|people)\b/i.test(rest);
+  return /[?]$/.test(body) || /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest);
 }
 
 const BREATH =
-  /^(?:and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
+  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
 const NEXT_BREATH =
   /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 

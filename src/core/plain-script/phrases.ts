@@ -1,5 +1,5 @@
 import { itemAt } from '@/core/units';
-import { amountAt, isOneOf, ROUND_WORDS, secondsBehind, unitAt, word, type Amount } from './amounts';
+import { amountAt, COUNTED_WORDS, isOneOf, ROUND_WORDS, secondsBehind, unitAt, word, type Amount } from './amounts';
 import type { Found, Take, Taken } from './found';
 import { MOST_SECONDS } from './model';
 import { sidesAt, startAt, wayAt, wayBehind, wayOf } from './sides';
@@ -8,13 +8,13 @@ import { wordAmong, type Token } from './tokens';
 /** What may stand behind a bare count: "6 slow", "4ish". */
 const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
-const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of']); // prettier-ignore
+const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day']); // prettier-ignore
 const MOST_ROUNDS = 200;
 
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
   'a', 'an', 'half', 'x', '×', 'once', 'twice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
-  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other',
+  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'this', 'that',
 ]); // prettier-ignore
 
 function mayBegin(text: string): boolean {
@@ -117,8 +117,17 @@ function roundsAt(tokens: readonly Token[], at: number, take: Take, taken: reado
   if (!amount) return null;
   let { next } = amount;
   while (MANNER.has(word(tokens, next)) && isOneOf(tokens, next + 1, ROUND_WORDS)) next++;
+  const sets = /^[x×]$/.test(word(tokens, next)) && amount.inFigures ? amountAt(tokens, next + 1) : null;
+  if (sets?.inFigures) return timesOver(amount, sets, tokens, take, rounds);
   if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));
   if (isOneOf(tokens, next, ROUND_WORDS)) return rounds(amount, next + 1);
+  // Behind a name: "Arm swings, 40 swings", "seven or so", "eight of them", "6 b."
+  const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');
+  if (behindName && isOneOf(tokens, next, COUNTED_WORDS)) return rounds(amount, next + 1);
+  const loose = `${word(tokens, next)} ${word(tokens, next + 1)}`;
+  if (behindName && /^(?:or so|of (?:them|those|these))$/.test(loose)) return rounds(amount, next + 2);
+  if (behindName && /^more ?\.?$/.test(loose)) return rounds(amount, next + 1);
+  if (behindName && amount.inFigures && /^(?:b|br) ?\.?$/.test(loose.trim())) return rounds(amount, tokens.length);
   if (/^sets?$/.test(word(tokens, next))) {
     const of = word(tokens, next + 1) === 'of' ? amountAt(tokens, next + 2) : null;
     const times = of?.range[0] ?? 1;
@@ -130,6 +139,21 @@ function roundsAt(tokens: readonly Token[], at: number, take: Take, taken: reado
   return isBareCount(tokens, at, amount) ? rounds(amount, mannerBehind(tokens, amount.next), true) : null;
 }
 
+/** "2 x 8" is sixteen, "2 x 20 s" forty seconds in all. */
+function timesOver(
+  sets: Amount,
+  { range: [min, max], next, inFigures }: Amount,
+  tokens: readonly Token[],
+  take: Take,
+  rounds: (amount: Pick<Amount, 'range'>, to: number) => Taken | null,
+): Taken | null {
+  const times = sets.range[0];
+  const unit = unitAt(tokens, { range: [min, max], next, inFigures });
+  if (!unit) return rounds({ range: [min * times, max * times] }, next);
+  const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
+  return range[0] > 0 && range[1] <= MOST_SECONDS ? take({ what: 'seconds', range, whole: true }, unit.next) : null;
+}
+
 /** Behind "slow" or ", slowly" where that ends the line: how it is done is no part of its name. */
 function mannerBehind(tokens: readonly Token[], at: number): number {
   const from = word(tokens, at) === ',' ? at + 1 : at;
@@ -137,11 +161,13 @@ function mannerBehind(tokens: readonly Token[], at: number): number {
 }
 
 /** A number with nothing behind it that counts: at the end of a line or a bracket, or before how it is done. */
-function isBareCount(tokens: readonly Token[], at: number, { next, inFigures }: Amount): boolean {
-  if (!inFigures || at === 0) return false;
+function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures }: Amount): boolean {
   const before = word(tokens, at - 1);
+  // "…, five or six." in words ends a line only as a count.
+  if (!inFigures && range[0] < range[1]) return /^[,:–—-]$/.test(before) && /^\.?$/.test(word(tokens, next));
+  if (!inFigures || at === 0) return false;
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(–—-]$/.test(before))) return false;
   const after = word(tokens, next);
-  if (after === 'in' && word(tokens, next + 1) === 'total') return true;
+  if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
   return after === '' || /^[),.;]$/.test(after) || MANNER.has(after);
 }

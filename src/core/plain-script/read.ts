@@ -1,4 +1,5 @@
 import { ScriptBuilder } from './builder';
+import { opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import type { NewId } from '@/core/document';
 
@@ -14,11 +15,16 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const lines = text
     .slice(0, SCRIPT_LIMITS.characters)
     .replace(/^\uFEFF/, '')
-    .split(/\r\n|\r|\n/);
+    .split(/\r\n|\r|\n/)
+    .slice(0, SCRIPT_LIMITS.lines);
   const builder = new ScriptBuilder(newId, isShouted(lines));
-  lines
-    .slice(0, SCRIPT_LIMITS.lines)
-    .forEach((line, index) => builder.take(line, put.get(index + 1) ?? null, UNDERLINE.test(lines[index + 1] ?? '')));
+  lines.forEach((line, index) => {
+    const below = lines[index + 1] ?? '';
+    builder.take(line, put.get(index + 1) ?? null, {
+      underlined: UNDERLINE.test(below),
+      opens: opensList(line, below),
+    });
+  });
   return builder.done();
 }
 

@@ -4,7 +4,25 @@ import { isSwapped, wordAmong, type Token } from './tokens';
 
 /* Sides, directions and pace as people write them. */
 
-const SIDE_WORDS = ['side', 'sides', 'leg', 'legs', 'foot', 'feet', 'arm', 'arms'] as const;
+const SIDE_WORDS = [
+  'side',
+  'sides',
+  'leg',
+  'legs',
+  'foot',
+  'feet',
+  'arm',
+  'arms',
+  'hand',
+  'hands',
+  'knee',
+  'ankle',
+  'hip',
+  'wrist',
+  'shoulder',
+  'elbow',
+  'heel',
+] as const;
 const WAY_WORDS = ['way', 'direction', 'directions', 'ways'] as const;
 const NOUNS = [...WAY_WORDS, ...SIDE_WORDS] as const;
 export const OPPOSITE: Readonly<Record<Way, Way>> = {
@@ -27,8 +45,12 @@ const WAYS: ReadonlyMap<string, Way> = new Map([
   ['forward', 'forward'],
   ['forwards', 'forward'],
   ['fwd', 'forward'],
+  ['fwds', 'forward'],
   ['front', 'forward'],
   ['back', 'back'],
+  ['bwd', 'back'],
+  ['bwds', 'back'],
+  ['bkwd', 'back'],
   ['backward', 'back'],
   ['backwards', 'back'],
   ['clockwise', 'clockwise'],
@@ -74,7 +96,9 @@ export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken |
   const known = wayOf(text);
   if (known) return take({ what: 'way', way: known }, at + 1);
   const noun = isOneOf(tokens, at + 1, NOUNS);
-  if (text === 'one' && noun) return take({ what: 'way', way: 'one' }, at + 2);
+  const sided = isOneOf(tokens, at + 1, SIDE_WORDS);
+  if (/^(?:one|this)$/.test(text) && noun) return take({ what: 'way', way: 'one', sided }, at + 2);
+  if (text === 'that' && noun) return take({ what: 'way', way: 'other' }, at + 2);
   if (text === 'other') return take({ what: 'way', way: 'other' }, noun ? at + 2 : at + 1);
   return null;
 }
@@ -85,8 +109,12 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   let next = at;
   while (/^(?:on|to|in)$/.test(word(tokens, next))) next++;
   const each =
-    wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every']) ?? (word(tokens, next) === '/' ? '/' : null);
-  const noun = next + (word(tokens, next + 1) === '.' ? 2 : 1);
+    wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every']) ??
+    (word(tokens, next) === '/' && isCounted(tokens, next - 1) ? '/' : null);
+  let noun = next + (word(tokens, next + 1) === '.' ? 2 : 1);
+  // "Each lead leg", "per standing foot".
+  if (/^(?:lead|front|back|standing|supporting)$/.test(word(tokens, noun)) && isOneOf(tokens, noun + 1, SIDE_WORDS))
+    noun++;
   if (each !== null) {
     if (isOneOf(tokens, noun, WAY_WORDS)) return take({ what: 'each-way' }, noun + 1);
     if (isOneOf(tokens, noun, SIDE_WORDS)) return eachSide(tokens, noun, take);
@@ -107,6 +135,11 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   return alternatingAt(tokens, at, take) ?? ownPaceAt(tokens, at, take) ?? pairAt(tokens, at, take);
 }
 
+/** "3/side", "3 reps/side"; "w/ arms" has no count. */
+function isCounted(tokens: readonly Token[], at: number): boolean {
+  return [tokens[at], tokens[at - 1]].some((token) => (token?.value ?? null) !== null);
+}
+
 function eachSide(tokens: readonly Token[], noun: number, take: Take): Taken {
   const turn = word(tokens, noun + 1) === 'in' && word(tokens, noun + 2) === 'turn';
   return turn ? take({ what: 'in-turn' }, noun + 3) : take({ what: 'each-side' }, noun + 1);
@@ -124,7 +157,7 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
   const [first, between, second] = [wayOf(text), word(tokens, at + 1), wayOf(word(tokens, at + 2))];
   const sides =
     first && second && [first, second].every((way) => way === 'left' || way === 'right') && first !== second;
-  return sides && /^(?:\/|and|&)$/.test(between) ? take({ what: 'alternating' }, at + 3) : null;
+  return sides && /^(?:\/|and|&|\+)$/.test(between) ? take({ what: 'alternating' }, at + 3) : null;
 }
 
 /** "No cues", "without words", "as often as they like", "by themselves". */
@@ -133,6 +166,7 @@ const UNLED: readonly RegExp[] = [
   /^unguided$/,
   /^(?:everybody|everyone|each|all) for (?:himself|herself|themselves|themself|yourselves|oneself)$/,
   /^as (?:often|many(?: times)?|long) as (?:you|they|one|everybody) (?:like|likes|want|wants|wish)$/,
+  /^on (?:their|your|our) own$/,
   /^by (?:themselves|yourselves|yourself|oneself)$/,
 ];
 const UNLED_WORDS = [1, 2, 3, 5, 6] as const;
@@ -155,7 +189,7 @@ function ownPaceAt(tokens: readonly Token[], at: number, take: Take): Taken | nu
   if (/^(?:in|at|with)$/.test(word(tokens, next))) next++;
   if (/^(?:your|their|one’s|one's)$/.test(word(tokens, next))) next++;
   if (word(tokens, next) !== 'own') return null;
-  const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm']);
+  const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm', 'speed', 'tempo']);
   return paced === null ? null : take({ what: 'own-pace' }, next + 2);
 }
 

@@ -12,7 +12,7 @@ export interface Token {
 
 /** A clock, a number with a fraction, a fraction, a number, a word; else one mark. */
 const TOKEN =
-  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d))|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)-(?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/giu;
+  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d)|\d{1,3} ?[½¼¾])|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)-(?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/giu;
 const FRACTIONS: ReadonlyMap<string, number> = new Map([
   ['1/2', 0.5],
   ['1/4', 0.25],
@@ -59,7 +59,7 @@ function valueOf(kind: Token['kind'], text: string): number | null {
   if (kind === 'word') return NUMBER_WORDS.get(text) ?? compound(text);
   if (kind === 'mark') return null;
   if (kind === 'clock') return Number(text.slice(0, -3)) * 60 + Number(text.slice(-2));
-  const [whole = '', part] = text.split(' ');
+  const [, whole = text, part] = /^(\d+) ?(\S*[½¼¾/]\S*)$/.exec(text) ?? [];
   return part === undefined ? (FRACTIONS.get(whole) ?? Number(whole)) : Number(whole) + (FRACTIONS.get(part) ?? 0);
 }
 

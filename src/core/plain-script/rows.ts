@@ -1,0 +1,64 @@
+import { findCounts } from './counts';
+import { LABELS, SETTINGS } from './labels';
+
+/*
+ * What is done to a line before anything is looked for in it: short forms are spelled out, and the columns of a row put
+ * in a row.
+ */
+
+const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
+  [/\be\/w\b\.?/gi, 'each way'],
+  [/\b[ep]\/s\b\.?/gi, 'each side'],
+  [/\bb\/s\b\.?/gi, 'both sides'],
+  [/\bc(?:a|irca)?\. ?(?=\d)/gi, 'about '],
+  [/\binh\b\.?/gi, 'inhale'],
+  [/\bexh\b\.?/gi, 'exhale'],
+];
+
+/** "6 e/w" as "6 each way", "inh" as "inhale"; "[pause 5]" in round brackets. */
+export function spelledOut(text: string): string {
+  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), text);
+  return spelled.replace(
+    /^\[([^\][]{2,60})\]$|\[(\d[^\][]{1,14})\]/g,
+    (_, whole?: string, time?: string) => `(${whole ?? time ?? ''})`,
+  );
+}
+
+/** A line without columns, and what else stood in them. */
+export interface Row {
+  readonly text: string;
+  readonly remarks: readonly string[];
+}
+
+const NOTHING = /^[-–—/.\s]*$/;
+
+/**
+ * A row of a table, by tabs or strokes: its first column is a label where it is one, else a name; of the others those
+ * with amounts belong to it, and the rest are remarks on it.
+ */
+export function rowOf(text: string): Row {
+  const columns = text.includes('\t') ? text.split(/ *\t+ */) : text.split(/ +\| +| +\|$/);
+  const [first = '', ...others] = columns.map((one) => one.replace(/\s+/g, ' ').trim());
+  const told = others.filter((one) => !NOTHING.test(one));
+  const label = first.toLowerCase();
+  if (told.length === 0) return { text: first, remarks: [] };
+  const labels = (LABELS.has(label) && label !== 'sitting') || SETTINGS.has(label);
+  if (labels) return besides(`${first}: `, told);
+  return besides(`${first}, `, told);
+}
+
+/** The columns behind the first: with none that holds an amount, all of them are its text. */
+function besides(first: string, columns: readonly string[]): Row {
+  const amounts = columns.filter(hasAmount);
+  if (amounts.length === 0) return { text: `${first}${columns.join(', ')}`, remarks: [] };
+  // "Three breaths | 3x": the name says how many itself.
+  const said = findCounts(first);
+  if (said.rest === '' && said.counts.rounds !== undefined)
+    return { text: first.replace(/, $/, ''), remarks: columns.filter((one) => !amounts.includes(one)) };
+  return { text: `${first}${amounts.join(', ')}`, remarks: columns.filter((one) => !amounts.includes(one)) };
+}
+
+function hasAmount(column: string): boolean {
+  const { counts } = findCounts(`it, ${column}`);
+  return Object.keys(counts).length > 0;
+}
