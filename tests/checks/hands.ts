@@ -20,7 +20,11 @@ export interface HandLine {
   /** Checks, with the caution where one is named, sorted. */
   readonly wanted: readonly string[];
   readonly kept: boolean;
+  /** Of the three letters that were written last, when the rules for the others stood. */
+  readonly late: boolean;
 }
+
+const LATE: ReadonlySet<string> = new Set(['fifth-letter.txt', 'sixth-letter.txt', 'seventh-letter.txt']);
 
 const FOLDER = join(import.meta.dirname, 'hands');
 
@@ -42,7 +46,15 @@ export function handLines(): HandLine[] {
           if (line.startsWith('@')) place = line.slice(1).trim();
           if (line.startsWith('@') || line.startsWith('#') || !line.includes('|')) return [];
           const [wanted, text] = [line.slice(0, line.indexOf('|')).trim(), line.slice(line.indexOf('|') + 1).trim()];
-          return [{ place, text, wanted: wanted === '-' ? [] : wanted.split(' ').sort(), kept: isKept(text) }];
+          return [
+            {
+              place,
+              text,
+              wanted: wanted === '-' ? [] : wanted.split(' ').sort(),
+              kept: isKept(text),
+              late: LATE.has(file),
+            },
+          ];
         });
     });
 }

@@ -25,7 +25,10 @@ export function cautionState(
   if (hinted(caution, saidBefore(context)) || known(saidBefore(context)) || saidJustBefore(steps, at).some(known))
     return 'said';
   if (known(saidDuring(context)) || saidAfter(steps, at).some(known)) return 'late';
-  return saysOrDenies(saidBefore(context), 'reserved') ? 'unclear' : 'missing';
+  const said = saidBefore(context);
+  if (!saysOrDenies(said, 'reserved')) return 'missing';
+  // Less, or a complaint, spoken of there is the caution in other words, but where the line urges as well.
+  return saysOrDenies(said, 'less') && !saysOrDenies(said, 'urged') ? 'said' : 'unclear';
 }
 
 /** What is said in the movement itself need be less outright: "slow, if your knees talk to you". */
@@ -35,6 +38,6 @@ function hinted(caution: Exclude<Caution, 'balance'>, said: string): boolean {
 }
 
 function isKnown(caution: Exclude<Caution, 'balance'>, said: string): boolean {
-  if (caution === 'standing-long') return offers(said, 'seat');
+  if (caution === 'standing-long' && offers(said, 'seat')) return true;
   return saysOrDenies(said, `caution:${caution}`);
 }

@@ -2,26 +2,55 @@
  * Patterns over stems; how they are written stands in `pattern.ts`. Common practice, no published source.
  */
 
+/** A range that is left to each: it will do for what is a question of how far. */
+const RANGE = [
+  'only|just|no|not|go|turn|lift|move ..5 comfortable|pleasant|comfort',
+  '=where|=as|=until|=what|=that ..3 comfortable|pleasant|=good|=easy|happy|=nice',
+  'any|whatever|whichever|own ..2 depth|height|range|level|size',
+  '=up =to =you',
+] as const;
+
 /** What is known for a caution only where its movement is taught: said a step earlier it may be about anything. */
 export const HINTS = {
   reserved: ['@reserved'],
+  less: [
+    '@small|@gently|@sore',
+    'enough|plenty|comfort|comfortable|avoid|care|careful|stop|skip|omit|leave|complain|tire|tired|replaced|replacement|new',
+    'not|never|dont|no ..2 far|low|deep|high|much|round|further|lower|deeper|higher',
+  ],
+  urged: [
+    'harder|deeper|louder|faster|further|farther|bigger|more|most|everything|wake|everyone|all',
+    'all ..1 =way',
+    '=down =again',
+    '=loud|=strong|=hard|=big|=deep|=low|=high =enough',
+    '=as ..2 =as ..1 can|possible',
+    'until|till',
+    'come =on',
+    'keep|stay|hold ..1 =it|=up|=down|=there|=still',
+  ],
   'hint:forward-bend': [
+    ...RANGE,
     'straight =back',
+    'flat|long =back|=spine',
+    '=back|=spine ..1 =flat|=long|=straight',
     '=does =it|=do',
     '=as ..1 =as =you|=your',
     '@mood ~8 =back|backs|spine|bend|lean|fold|bow|nod|disc|hinge|tip|=knees|hips|=down|=low|angle|=here|=far',
     '=back|backs|spine|bend|lean|fold|bow|nod|disc|hinge|tip|=knees|hips|=down|=low|angle|=here|=far ~8 @mood',
   ],
   'hint:head-low': [
+    ...RANGE,
     '@mood ~8 =head|pressure|eye|eyes|dizzy|blood|upright|ears|stars|upside|=up|=down',
     '=head|pressure|eye|eyes|dizzy|blood|upright|ears|stars|upside|=up|=down ~8 @mood',
   ],
   'hint:deep-squat': [
+    ...RANGE,
     '=as ..1 =as =you|=your',
     '@mood ~8 knee|knees|=sit|squat|stance|=sink|thighs|=stand|thighs|lowest|=low|lower|height|toe|toes|=deep|=high|standing',
     'knee|knees|=sit|squat|stance|=sink|thighs|=stand|thighs|lowest|=low|lower|height|toe|toes|=deep|=high|standing ~8 @mood',
   ],
   'hint:arms-high': [
+    ...RANGE,
     '=as ..1 =as =you|=your',
     '@mood ~8 shoulder|shoulders|=arms|=hands|elbow|elbows|joint|joints|height|reach|=high|height|ceiling|pain|=up|elbow',
     'shoulder|shoulders|=arms|=hands|elbow|elbows|joint|joints|height|reach|=high|height|ceiling|pain|=up|elbow ~8 @mood',
@@ -29,6 +58,7 @@ export const HINTS = {
     '@small',
   ],
   'hint:neck': [
+    ...RANGE,
     '=if ~8 slower|slow|less|smaller',
     '@mood ~8 =neck|=head|chin|nape|circle|circles|front|crunch|crunches|shoulder',
     '=neck|=head|chin|nape|circle|circles|front|crunch|crunches|shoulder ~8 @mood',
@@ -36,6 +66,7 @@ export const HINTS = {
     '@small',
   ],
   'hint:twist': [
+    ...RANGE,
     'knees|knee ..2 peace|quiet|alone',
     '@mood ~8 knee|knees|feet|waist|hip|hips|leg|legs|twist|spine|middle|disc|=back|turn|turns',
     'knee|knees|feet|waist|hip|hips|leg|legs|twist|spine|middle|disc|=back|turn|turns ~8 @mood',
@@ -83,6 +114,8 @@ export const CAUTIONS = {
     'fold ..1 where ..1 legs',
     'stay|keep|stand ..2 tall|upright',
     'half|only ..2 low|deep',
+    'head|chin ..1 last',
+    'come|roll|rise ..1 =up ..1 slow|slowly',
   ],
   'caution:head-low': [
     'room|world ..1 turns|spins|spinning',
@@ -102,8 +135,9 @@ export const CAUTIONS = {
     '=knees|=knee ..5 over|toes|sore|high|higher|easy|happy|feet|point|cave|inwards|track|allow|like|comfortable',
     'sore|bad|tender|weak|painful|new knees|knee|hips',
     'high|higher ..3 fine|good|enough|welcome',
+    'watch|mind|protect|spare|guard|respect ..2 =knee|=knees',
     '=as low =as',
-    'stay|stand|keep ..1 =up|high|higher',
+    'stay|stand|keep ..1 =up|high|higher|tall',
     'shallow ..1 bend|stance|squat|enough',
     '@small ..1 bend|squat',
     'no|not|only ..2 lower|deep|deeper|far',
@@ -116,6 +150,7 @@ export const CAUTIONS = {
     'if ..3 hurt|hurts|pinches|sore',
     'half ..1 height|high|way',
     'only|just|no ..2 high|higher|far|further',
+    '=shoulder =height',
     'below ..2 eyes|shoulders|head|ears',
     'as high ..2 comfortable',
   ],
@@ -131,6 +166,7 @@ export const CAUTIONS = {
     'front|forward half',
   ],
   'caution:twist': [
+    '=back|disc|knee|hip ..1 problem|problems|trouble|issue|issues|=pain',
     'knee|knees|feet|foot|legs ..1 stay|stays|remain|keep|still',
     '@cond ..6 =back|knee|knees|disc|discs|hip|hips',
     '=knees|=knee ..6 over|feet|forward|still|ahead|quiet|wrung|follow|twist|track|toes',
@@ -189,5 +225,8 @@ export const CAUTIONS = {
     'soft ..1 gaze',
     'leave|keep ..2 =eyes',
   ],
-  'caution:standing-long': [],
+  'caution:standing-long': [
+    'shift|change|sway|move|bend ..3 =weight|=legs|=leg|=feet|=knees ~4 if|when|whenever',
+    'if|when|whenever ..3 =legs|=leg|=feet|=knees ..3 @sore|tire|tires|enough|ache|aches',
+  ],
 } as const satisfies Readonly<Record<string, readonly string[]>>;
