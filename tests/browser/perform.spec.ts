@@ -44,6 +44,27 @@ test('a class that would end early is changed with one key, its log tells so, an
   await expect(page.getByText(/^Paused for/)).toBeVisible();
 });
 
+test('a computer that was asleep for ten minutes in mid-class finds it paused where it stood', async ({ page }) => {
+  const id = await copyOf('Before the First Ferry');
+  await page.clock.install();
+  await page.goto(`${origin()}/classes/${id}/perform`);
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.clock.runFor(20_000);
+  const left = page.getByText('left', { exact: true }).locator('..');
+  const before = await left.textContent();
+  // A timer that is due fires once, as it does when a computer wakes.
+  await page.clock.fastForward(600_000);
+  await page.clock.runFor(200);
+  await expect(page.getByText('The computer was asleep for 10:00. The class is paused where it stood.')).toBeVisible();
+  expect(await left.textContent()).toBe(before);
+  await page.keyboard.press('Space');
+  await page.clock.runFor(5_000);
+  await expect(page.getByText(/^The computer was asleep/)).toHaveCount(0);
+  await expect(left).not.toHaveText(before ?? '');
+  // The time is not lost from the account: it proposes how to end on time after all, or says by how much it is late.
+  await expect(page.getByText('vs target', { exact: true }).locator('..')).toContainText(/\+(?:9|10):\d\d/);
+});
+
 test('it changes what is left by itself where that is set, and adds and drops a round by hand', async ({ page }) => {
   await open(page, 'Before the First Ferry');
   await page.getByRole('button', { name: 'Settings of the prompter' }).click();

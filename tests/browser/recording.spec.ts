@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { paragraphWav } from '../support/paragraph-sound';
 import { expectAccessible } from './accessible';
@@ -15,12 +16,18 @@ const folder = ownFolder();
 const corner = (page: Page) => page.getByRole('region', { name: 'Recording' });
 const record = (page: Page) => page.getByRole('button', { name: 'Record here' });
 
-/** Seconds of sound in a file, and the kinds of its streams, as FFmpeg reads them. */
-function probed(path: string): { readonly seconds: number; readonly kinds: string[] } {
+/** Seconds of sound in a file, the kinds of its streams, and the length that it tells, as FFmpeg reads them. */
+function probed(path: string): { readonly seconds: number; readonly kinds: string[]; readonly told: number } {
   const packets = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'packet=pts_time', '-select_streams', 'a', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
   const kinds = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'stream=codec_type', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
   const times = packets.split('\n').map(Number.parseFloat).filter(Number.isFinite);
-  return { seconds: Math.max(0, ...times), kinds: kinds.trim().split('\n').sort() };
+  const told = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'format=duration', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
+  return { seconds: Math.max(0, ...times), kinds: kinds.trim().split('\n').sort(), told: Number.parseFloat(told) };
+}
+
+/** Whether a WebM file has an index (the element Cues, RFC 9559, by its number). */
+async function hasIndex(path: string): Promise<boolean> {
+  return (await readFile(path)).includes(Buffer.from([0x1c, 0x53, 0xbb, 0x6b]));
 }
 
 /** The newest recording of a class, saved from its page of takes. */
@@ -109,9 +116,12 @@ test('a class is recorded while it is performed, and analysed with one press in 
   const said = /0:(\d\d\.\d)/.exec(await page.getByRole('textbox', { name: 'Said at' }).inputValue())?.[1];
   expect(Math.abs(Number(said) - (await startOnRecording(page, id)))).toBeLessThan(1.5);
   const path = await savedFile(page, id, 'recorded.webm');
-  const { seconds, kinds } = probed(path);
+  const { seconds, kinds, told } = probed(path);
   expect(kinds).toEqual(['audio', 'video']);
   expect(seconds).toBeGreaterThan(11);
+  // It tells its length and can be wound: a frame near its end is found without reading it through.
+  expect(Math.abs(told - seconds)).toBeLessThan(1);
+  expect(await hasIndex(path)).toBe(true);
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await page.getByRole('button', { name: 'Remove it for good' }).click();
   await expect(page.getByRole('list', { name: 'Recorded in this browser' })).toHaveCount(0);

@@ -73,7 +73,9 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
           {notice !== '' && <p role="status">{notice}</p>}
           {state.mode === 'held' && (
             <p role="status" className="text-accent prompter-told font-semibold">
-              Paused for {formatClock(Math.max(0, prompter.now - state.sinceSeconds))}
+              {prompter.slept === null
+                ? `Paused for ${formatClock(Math.max(0, prompter.now - state.sinceSeconds))}`
+                : `The computer was asleep for ${formatClock(prompter.slept)}. The class is paused where it stood.`}
             </p>
           )}
           {begun && <Heading plan={plan} timed={stepAt(timeline, place)} phase={phaseAt(timeline, place)} />}

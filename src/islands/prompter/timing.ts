@@ -1,5 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
+import type { Performance } from '@/core/conductor';
 import type { Seconds } from '@/core/units';
+import { clockSeconds } from '../live/steady-clock';
 
 const DAY = 24 * 3600;
 /** A class shorter than this is none. */
@@ -37,4 +39,57 @@ export function useCountdown(done: () => void): readonly [number | null, (second
     if (seconds === 0) done();
   };
   return [left, count];
+}
+
+const TICK_MILLISECONDS = 100;
+/** A page in the background is given the clock once a minute; a longer gap is a computer that slept. */
+const ASLEEP_AFTER: Seconds = 90;
+
+/** A moment by both clocks: a steady one may stand still while a computer sleeps, the wall clock never does. */
+export interface Moment {
+  readonly steadySeconds: Seconds;
+  readonly wallMilliseconds: number;
+}
+
+/** How long a computer slept between two moments that should follow at once; `null` where it did not. */
+export function sleptBetween(before: Moment, after: Moment): Seconds | null {
+  const wall = (after.wallMilliseconds - before.wallMilliseconds) / 1000;
+  const gap = Math.max(after.steadySeconds - before.steadySeconds, wall);
+  return gap > ASLEEP_AFTER ? gap : null;
+}
+
+/**
+ * The clock as it is shown, ten times a second, and how to set it at once; the performance is told each time. Where the
+ * computer slept meanwhile it is paused where it stood, and `slept` is how long that was, until it is forgotten. A page
+ * that nobody saw was put to rest by the browser, and goes on.
+ */
+export function useClock(
+  send: (kind: 'tick' | 'hold', now?: Seconds) => void,
+  mode: Performance['mode'],
+): {
+  readonly now: Seconds;
+  readonly setNow: (now: Seconds) => void;
+  readonly slept: Seconds | null;
+  readonly forget: () => void;
+} {
+  const [now, setNow] = useState(clockSeconds);
+  const [slept, setSlept] = useState<Seconds | null>(null);
+  useEffect(() => {
+    const moment = (): Moment => ({ steadySeconds: clockSeconds(), wallMilliseconds: Date.now() });
+    let before = moment();
+    let seen = true;
+    const timer = setInterval(() => {
+      const after = moment();
+      const gap = sleptBetween(before, after);
+      if (gap !== null && seen) {
+        send('hold', before.steadySeconds);
+        setSlept(gap);
+      }
+      [before, seen] = [after, document.visibilityState === 'visible'];
+      setNow(after.steadySeconds);
+      send('tick');
+    }, TICK_MILLISECONDS);
+    return () => clearInterval(timer);
+  }, [send]);
+  return { now, setNow, slept: mode === 'held' ? slept : null, forget: () => setSlept(null) };
 }

@@ -43,7 +43,7 @@ export function usePerformance(
   readonly adapt: (next: Performed) => void;
   readonly events: () => readonly LoggedEvent[];
   readonly state: Performance;
-  readonly send: (kind: DoneEvent['kind']) => void;
+  readonly send: (kind: DoneEvent['kind'], now?: number) => void;
   /** A line was heard. */
   readonly hear: (line: HeardLine) => void;
   /** Goes on with a run that broke off, paused where it stood. */
@@ -123,7 +123,7 @@ export function usePerformance(
     },
     [run],
   );
-  const send = useCallback((kind: DoneEvent['kind']) => happen({ kind, now: clockSeconds() }), [happen]);
+  const send = useCallback((kind: DoneEvent['kind'], now = clockSeconds()) => happen({ kind, now }), [happen]);
   useEffect(() => {
     // The screen's lock is lost when the window is hidden; ask again when it is back.
     const back = (): void => {

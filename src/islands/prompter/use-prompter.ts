@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import {
   movedBy,
   placeAt,
@@ -15,14 +15,12 @@ import { useKey } from '@/ui/parts/use-keys';
 import { runToResume } from './saved-runs';
 import { usePrompterSettings } from './settings';
 import { useStages } from './use-stages';
-import { targetOf, useCountdown } from './timing';
+import { targetOf, useCountdown, useClock } from './timing';
 import { useLanding } from './use-landing';
 import { useLive } from './use-live';
 import { useEar } from '../ear/use-ear';
 import { clockSeconds } from '../live/steady-clock';
 import { usePerformance } from './use-performance';
-
-const TICK_MILLISECONDS = 100;
 
 interface Asked {
   readonly classId: string;
@@ -43,11 +41,12 @@ export function usePrompter({ classId, planned, spelling }: Asked) {
   const { performed, adapt, state, send } = run;
   const { timeline } = performed;
   const [broken] = useState(() => runToResume(classId, first.timeline.runtimeSeconds, Date.now()));
-  const [now, setNow] = useTicking(send);
+  const { now, setNow, slept, forget } = useClock(send, state.mode);
   const { endsAt, setEndsAt, target, counting, countDown } = useStart(planned.targetSeconds, send, setNow);
   const toggle = (): void => {
     if (state.mode === 'ready' || state.mode === 'done') countDown(counting === null ? settings.countdown : null);
     else send(state.mode === 'running' ? 'hold' : 'go-on');
+    forget();
     setNow(clockSeconds());
   };
   useStages(classId, first.plan, state, performed);
@@ -87,7 +86,7 @@ export function usePrompter({ classId, planned, spelling }: Asked) {
   const ends = projectedSeconds(state, timeline, Math.max(now, state.sinceSeconds));
   return {
     ...{ run, performed, state, settings, set, moveBy, broken, now, place, begun, ends, target, counting },
-    ...{ toggle, round, take, landing, endsAt, setEndsAt, live, ear },
+    ...{ toggle, round, take, landing, endsAt, setEndsAt, live, ear, slept },
   };
 }
 
@@ -113,19 +112,6 @@ function pressedAs(
   if (kind === 'start') here.toggle();
   else if (by) here.moveBy(by);
   else here.send(kind);
-}
-
-/** The clock as it is shown, ten times a second; the performance is told each time. */
-function useTicking(send: Keys['send']): readonly [number, (now: number) => void] {
-  const [now, setNow] = useState(clockSeconds);
-  useEffect(() => {
-    const timer = setInterval(() => {
-      setNow(clockSeconds());
-      send('tick');
-    }, TICK_MILLISECONDS);
-    return () => clearInterval(timer);
-  }, [send]);
-  return [now, setNow];
 }
 
 interface Keys {

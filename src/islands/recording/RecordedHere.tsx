@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { formatClock } from '@/core/units';
 import { saveFile } from '@/ui/parts/save-file';
-import { keptRecordings, recordingFile, removeRecording, type KeptRecording } from './store';
+import { fileToSave, keptRecordings, removeRecording, type KeptRecording } from './store';
 
 interface Props {
   readonly classId: string;
@@ -13,13 +13,16 @@ interface Props {
 export function RecordedHere({ classId, onUse }: Props) {
   const [found, setFound] = useState<readonly KeptRecording[]>([]);
   const [sure, setSure] = useState<string | null>(null);
+  const [saving, setSaving] = useState<string | null>(null);
   useEffect(() => {
     void keptRecordings(classId).then(setFound);
   }, [classId]);
   if (found.length === 0) return null;
   const save = async (id: string): Promise<void> => {
-    const recorded = await recordingFile(id);
+    setSaving(id);
+    const recorded = await fileToSave(id);
     if (recorded) saveFile(recorded.meta.name, recorded.file, recorded.meta.mimeType);
+    setSaving(null);
   };
   const remove = async (id: string): Promise<void> => {
     await removeRecording(id).catch(() => undefined);
@@ -39,8 +42,8 @@ export function RecordedHere({ classId, onUse }: Props) {
             <button type="button" className="btn btn-sm" onClick={() => onUse(id)}>
               Analyse it
             </button>
-            <button type="button" className="btn btn-sm" onClick={() => void save(id)}>
-              Save as a file
+            <button type="button" className="btn btn-sm" disabled={saving !== null} onClick={() => void save(id)}>
+              {saving === id ? 'Preparing the file…' : 'Save as a file'}
             </button>
             {sure === id ? (
               <button type="button" className="btn btn-sm btn-error" onClick={() => void remove(id)}>

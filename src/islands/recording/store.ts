@@ -23,6 +23,8 @@ export const PIECE_SECONDS = 0.5;
 const FOLDER = 'recordings';
 const META = 'about.json';
 const PIECE_DIGITS = 6;
+/** The recording with its index, once it was saved as a file. */
+const SAVED = 'saved';
 
 async function recordings(): Promise<FileSystemDirectoryHandle> {
   return (await navigator.storage.getDirectory()).getDirectoryHandle(FOLDER, { create: true });
@@ -93,6 +95,26 @@ export async function recordingFile(id: string): Promise<{ readonly meta: Record
     return { meta, file: new File(whole, meta.name, { type: meta.mimeType }) };
   } catch {
     return null;
+  }
+}
+
+/**
+ * A recording as a file to be handed on, with its length and an index where that can be done, else as it was recorded;
+ * `null` where it is gone. It is written beside its pieces, and lies there and not in memory.
+ */
+export async function fileToSave(id: string): Promise<{ readonly meta: RecordingMeta; readonly file: File } | null> {
+  const recorded = await recordingFile(id);
+  if (!recorded) return null;
+  try {
+    const { writeWithIndex } = await import('@/sound/with-index');
+    const folder = await (await recordings()).getDirectoryHandle(id);
+    const handle = await folder.getFileHandle(SAVED, { create: true });
+    if (!(await writeWithIndex(recorded.file, await handle.createWritable()))) return recorded;
+    const { meta } = recorded;
+    return { meta, file: new File([await handle.getFile()], meta.name, { type: meta.mimeType }) };
+  } catch {
+    // No room to write it twice.
+    return recorded;
   }
 }
 
