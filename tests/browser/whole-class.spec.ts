@@ -60,6 +60,17 @@ test('Thursday Live is performed from end to end, late on purpose, lands, and it
   expect(Math.abs(off), `it ended ${off.toFixed(1)} s off, ${changes.length} changes`).toBeLessThan(LANDS_WITHIN);
   await page.goto(`${origin()}/classes/${id}/takes`);
   await page.getByRole('list', { name: 'Performed in this browser' }).getByRole('button').first().click();
+  // Each step as it was planned, changed on the way, and performed; together they are as long as it took.
+  await page.getByText('Planned, changed and performed, step by step').click();
+  const rows = page.getByRole('table').getByRole('row');
+  await expect(rows.first()).toHaveText(/Step.*Planned.*Changed.*Performed/);
+  const lasts = (text: string): number => {
+    const [, hours = '0', minutes = '0', seconds = '0'] = /^(?:(\d+):)?(\d+):(\d+)/.exec(text) ?? [];
+    return 3600 * Number(hours) + 60 * Number(minutes) + Number(seconds);
+  };
+  const performed = await rows.locator('td:nth-of-type(3)').allTextContents();
+  const whole = performed.reduce((total, text) => total + lasts(text), 0);
+  expect(Math.abs(whole - (log.at(-1)?.atSeconds ?? 0))).toBeLessThan(performed.length);
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toBeVisible({ timeout: 90_000 });
 });

@@ -1,0 +1,82 @@
+import { useEffect, useState } from 'react';
+import { readPerformanceLog, stepsPerformed, type StepPerformed, type StepTime } from '@/core/conductor';
+import type { ClassPlan } from '@/core/plan';
+import { formatClock, formatDifference } from '@/core/units';
+
+interface Props {
+  readonly plan: ClassPlan;
+  /** The file that was chosen for words; it may be no log. */
+  readonly words: File;
+}
+
+/** The steps of a class side by side: as planned, as changed on the way, and as performed, by the log that is chosen. */
+export function StepsPerformed({ plan, words }: Props) {
+  const [rows, setRows] = useState<readonly StepPerformed[]>([]);
+  useEffect(() => {
+    let wanted = true;
+    void words.text().then((text) => {
+      const log = readPerformanceLog(text);
+      if (wanted) setRows(log.ok ? stepsPerformed(plan, log.value) : []);
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [plan, words]);
+  if (rows.length === 0) return null;
+  const isChanged = rows.some(({ planned, changed }) => changed !== planned);
+  const heads = ['Planned', ...(isChanged ? ['Changed'] : []), 'Performed'];
+  return (
+    <details className="mt-3">
+      <summary className="link w-fit">
+        {isChanged ? 'Planned, changed and performed' : 'Planned and performed'}, step by step
+      </summary>
+      <div className="overflow-x-auto">
+        <table className="table-sm mt-2 table w-auto">
+          <thead>
+            <tr>
+              <th scope="col">Step</th>
+              {heads.map((head) => (
+                <th key={head} scope="col" className="text-right">
+                  {head}
+                </th>
+              ))}
+              <th scope="col" className="text-right">
+                Performed vs planned
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ step, name, planned, changed, performed }) => (
+              <tr key={step}>
+                <th scope="row" className="font-normal">
+                  {name}
+                </th>
+                <Time time={planned} none="" />
+                {isChanged && <Time time={changed} none="dropped" />}
+                <Time time={performed} none="skipped" />
+                <td className="text-right">
+                  {performed && formatDifference(Math.round(performed.seconds - planned.seconds))}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </details>
+  );
+}
+
+/** From when, and for how long. */
+function Time({ time, none }: { readonly time: StepTime | null; readonly none: string }) {
+  return (
+    <td className="text-right whitespace-nowrap">
+      {time ? (
+        <>
+          {formatClock(time.seconds)} <span className="quiet-ink">from {formatClock(time.startSeconds)}</span>
+        </>
+      ) : (
+        <span className="quiet-ink">{none}</span>
+      )}
+    </td>
+  );
+}
