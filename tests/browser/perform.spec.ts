@@ -55,11 +55,11 @@ test('a computer that was asleep for ten minutes in mid-class finds it paused wh
   // A timer that is due fires once, as it does when a computer wakes.
   await page.clock.fastForward(600_000);
   await page.clock.runFor(200);
-  await expect(page.getByText('The computer was asleep for 10:00. The class is paused where it stood.')).toBeVisible();
+  await expect(page.getByText('The computer slept for 10:00. Paused here.')).toBeVisible();
   expect(await left.textContent()).toBe(before);
   await page.keyboard.press('Space');
   await page.clock.runFor(5_000);
-  await expect(page.getByText(/^The computer was asleep/)).toHaveCount(0);
+  await expect(page.getByText(/^The computer slept/)).toHaveCount(0);
   await expect(left).not.toHaveText(before ?? '');
   // The time is not lost from the account: it proposes how to end on time after all, or says by how much it is late.
   await expect(page.getByText('vs target', { exact: true }).locator('..')).toContainText(/\+(?:9|10):\d\d/);

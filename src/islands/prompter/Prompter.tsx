@@ -75,7 +75,7 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
             <p role="status" className="text-accent prompter-told font-semibold">
               {prompter.slept === null
                 ? `Paused for ${formatClock(Math.max(0, prompter.now - state.sinceSeconds))}`
-                : `The computer was asleep for ${formatClock(prompter.slept)}. The class is paused where it stood.`}
+                : `The computer slept for ${formatClock(prompter.slept)}. Paused here.`}
             </p>
           )}
           {begun && <Heading plan={plan} timed={stepAt(timeline, place)} phase={phaseAt(timeline, place)} />}

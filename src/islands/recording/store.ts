@@ -106,7 +106,7 @@ export async function fileToSave(id: string): Promise<{ readonly meta: Recording
   const recorded = await recordingFile(id);
   if (!recorded) return null;
   try {
-    const { writeWithIndex } = await import('@/sound/with-index');
+    const { writeWithIndex } = await import('@/files/with-index');
     const folder = await (await recordings()).getDirectoryHandle(id);
     const handle = await folder.getFileHandle(SAVED, { create: true });
     if (!(await writeWithIndex(recorded.file, await handle.createWritable()))) return recorded;

@@ -30,7 +30,7 @@ export function StepsPerformed({ plan, words }: Props) {
       <summary className="link w-fit">
         {isChanged ? 'Planned, changed and performed' : 'Planned and performed'}, step by step
       </summary>
-      <div className="overflow-x-auto">
+      <section aria-label="Steps by the log" className="overflow-x-auto" tabIndex={0}>
         <table className="table-sm mt-2 table w-auto">
           <thead>
             <tr>
@@ -61,7 +61,7 @@ export function StepsPerformed({ plan, words }: Props) {
             ))}
           </tbody>
         </table>
-      </div>
+      </section>
     </details>
   );
 }
