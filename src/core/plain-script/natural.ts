@@ -35,7 +35,10 @@ const GRAMMAR_UP_TO = 500;
  * One reading, or an in and an out.
  */
 export function readNatural(line: string, standing: Standing): readonly Reading[] {
-  const { text, remarks } = rowOf(spelledOut(line.trim()));
+  // A long line is looked through only where it is long by its blanks alone.
+  const written = line.trim();
+  const short = written.length > GRAMMAR_UP_TO ? written.replace(/\s+/g, ' ') : written;
+  const { text, remarks } = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const readings = readText(text, line, standing);
   const [first] = readings;
   if (first?.kind !== 'movement') return readings;
