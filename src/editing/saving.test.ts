@@ -135,12 +135,12 @@ describe('a document that saves itself', () => {
 });
 
 describe('what closed pages left', () => {
+  const LEFT = { baseRevision: 1, unanswered: [], document: { words: 'left' }, at: 1 };
   const save = () => saveLeftDrafts('class', (id) => `/api/classes/${id}`, (document) => document as Doc); // prettier-ignore
 
   it('is saved by the list, and stays where it cannot be', async () => {
     const kept = server();
-    const draft = { baseRevision: 1, unanswered: [], document: { words: 'left' }, at: 1 };
-    store.idb.set('draft/class/d1/gone', draft);
+    store.idb.set('draft/class/d1/gone', LEFT);
     kept.mode = 'away';
     expect(await save()).toEqual([{ id: 'd1', document: { words: 'left' }, saved: false }]);
     expect(store.idb.size).toBe(1);
@@ -153,7 +153,7 @@ describe('what closed pages left', () => {
     await vi.advanceTimersByTimeAsync(61_000);
     expect(await save()).toEqual([]);
     expect([kept.bodies.length, store.idb.size, store.local.size]).toEqual([1, 0, 0]);
-    store.idb.set('draft/class/d1/gone', draft);
+    store.idb.set('draft/class/d1/gone', LEFT);
     Object.assign(kept, { revision: 9, words: 'elsewhere', lastSaveId: '' });
     expect(itemAt(await save(), 0).saved).toBe(false);
     expect([kept.words, store.idb.size]).toEqual(['elsewhere', 1]);
@@ -161,12 +161,7 @@ describe('what closed pages left', () => {
 
   it('is what a page goes on from that was drawn before the list had saved it', async () => {
     const kept = server();
-    store.idb.set('draft/class/d1/this-tab', {
-      baseRevision: 1,
-      unanswered: [],
-      document: { words: 'left' },
-      at: 1,
-    });
+    store.idb.set('draft/class/d1/this-tab', LEFT);
     await save();
     expect(kept.revision).toBe(2);
     const drawnBefore = start(1, 'stored');
@@ -179,12 +174,7 @@ describe('what closed pages left', () => {
 
   it('is nothing to a page that was drawn after, whoever saved then', async () => {
     const kept = server();
-    store.idb.set('draft/class/d1/this-tab', {
-      baseRevision: 1,
-      unanswered: [],
-      document: { words: 'left' },
-      at: 1,
-    });
+    store.idb.set('draft/class/d1/this-tab', LEFT);
     await save();
     Object.assign(kept, { revision: 3, words: 'elsewhere', lastSaveId: 'another' });
     const drawnAfter = start(3, 'elsewhere');

@@ -59,8 +59,9 @@ function valueOf(kind: Token['kind'], text: string): number | null {
   if (kind === 'word') return NUMBER_WORDS.get(text) ?? compound(text);
   if (kind === 'mark') return null;
   if (kind === 'clock') return Number(text.slice(0, -3)) * 60 + Number(text.slice(-2));
-  const [, whole = text, part] = /^(\d+) ?(\S*[½¼¾/]\S*)$/.exec(text) ?? [];
-  return part === undefined ? (FRACTIONS.get(whole) ?? Number(whole)) : Number(whole) + (FRACTIONS.get(part) ?? 0);
+  const fraction = [...FRACTIONS.keys()].find((one) => text.endsWith(one));
+  if (fraction === undefined) return Number(text);
+  return Number(text.slice(0, -fraction.length)) + (FRACTIONS.get(fraction) ?? 0);
 }
 
 /**
