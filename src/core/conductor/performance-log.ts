@@ -1,6 +1,6 @@
 import { array, mixed, number, object, string, ValidationError } from 'yup';
 import { readPlan, type ClassPlan } from '@/core/plan';
-import { expandPlan, nextCue, type Timeline } from '@/core/timeline';
+import { expandPlan, type Timeline } from '@/core/timeline';
 import {
   itemAt,
   failed,
@@ -11,7 +11,8 @@ import {
   type Result,
   type Seconds,
 } from '@/core/units';
-import { movedBy, type PerformanceEvent } from './conductor';
+import type { PerformanceEvent } from './conductor';
+import { replayed } from './replayed';
 
 export const LOG_FORMAT = 'calm-count/performance-log';
 export const LOG_VERSION = 3;
@@ -108,23 +109,13 @@ interface ShownLine extends Interval {
 export function linesShown(planned: Timeline, { events, performed }: PerformanceLog): ShownLine[] {
   const timeline = performed ? expandPlan(performed) : planned;
   const lines: ShownLine[] = [];
-  let running = false;
-  let waits = false;
-  events.forEach(({ event, atSeconds, placeSeconds }, index) => {
-    if (event === 'hold' || event === 'end') running = false;
-    else if (event === 'start' || event === 'go-on') running = true;
-    const by = movedBy(event);
-    if (by) waits = by !== 'clock';
-    if (!running) return;
-    const passed = placeSeconds + (events.at(index + 1)?.atSeconds ?? Infinity) - atSeconds;
-    // Led by hand or by ear nothing comes up but what was moved on to.
-    const until = waits ? Math.min(passed, nextCue(timeline, placeSeconds)?.startSeconds ?? Infinity) : passed;
+  for (const { atSeconds, placeSeconds, untilSeconds } of replayed(timeline, events)) {
     for (const { startSeconds, endSeconds, text } of timeline.cues) {
-      if (startSeconds < placeSeconds - 0.001 || startSeconds >= until - 0.001) continue;
+      if (startSeconds < placeSeconds - 0.001 || startSeconds >= untilSeconds - 0.001) continue;
       const start = wholeMilliseconds(atSeconds + startSeconds - placeSeconds);
       lines.push({ startSeconds: start, endSeconds: wholeMilliseconds(start + endSeconds - startSeconds), text });
     }
-  });
+  }
   return lines;
 }
 

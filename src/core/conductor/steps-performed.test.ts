@@ -31,9 +31,10 @@ describe('the steps of a class as they were planned, changed and performed', () 
       ]),
     );
     expect(rows.map(({ step }) => step)).toEqual(steps.map(({ step }) => step));
-    for (const { name, planned, changed, performed } of rows) {
+    for (const { name, planned, changed, performed, offSeconds } of rows) {
       expect(name).not.toBe('');
-      expect(changed).toBe(planned);
+      expect(changed).toEqual(planned);
+      expect(offSeconds).toBe(0);
       expect(performed?.startSeconds).toBeCloseTo(planned.startSeconds, 2);
       expect(performed?.seconds).toBeCloseTo(planned.seconds, 2);
     }
@@ -55,6 +56,7 @@ describe('the steps of a class as they were planned, changed and performed', () 
     expect(itemAt(rows, 1).performed?.seconds).toBeCloseTo(second.endSeconds - second.startSeconds + 40, 2);
     expect(itemAt(rows, 2).performed?.startSeconds).toBeCloseTo(third.startSeconds + 40, 2);
     expect(sum(rows)).toBeCloseTo(runtimeSeconds + 40, 1);
+    expect(itemAt(rows, 1).offSeconds).toBe(40);
   });
 
   it('were never performed where they were jumped over, and wait for a hand in the step that they stand in', () => {

@@ -1,8 +1,8 @@
 import { findPerformed, type ClassPlan } from '@/core/plan';
-import { expandPlan, nextCue, performedName, stepAt, type Timeline } from '@/core/timeline';
-import { itemAt, wholeMilliseconds, type Seconds } from '@/core/units';
-import { movedBy } from './conductor';
+import { expandPlan, performedName, stepAt, type TimedStep, type Timeline } from '@/core/timeline';
+import { wholeMilliseconds, type Seconds } from '@/core/units';
 import type { LoggedEvent, PerformanceLog } from './performance-log';
+import { replayed } from './replayed';
 
 /** When a step began, from the start of the class, and how long it took with its pauses. */
 export interface StepTime {
@@ -15,35 +15,37 @@ export interface StepPerformed {
   readonly step: string;
   readonly name: string;
   readonly planned: StepTime;
-  /** `null` where it was dropped; the same object as `planned` where nothing of the class was changed. */
+  /** `null` where it was dropped on the way. */
   readonly changed: StepTime | null;
   /** `null` where the prompter never stood in it. */
   readonly performed: StepTime | null;
+  /** How much longer it took than planned, between both as they are shown, in whole seconds; `null` as above. */
+  readonly offSeconds: Seconds | null;
 }
 
 /** Every step of a class, planned, changed and performed, by a log of the prompter. */
 export function stepsPerformed(plan: ClassPlan, log: PerformanceLog): StepPerformed[] {
-  const planned = expandPlan(plan);
-  const last = log.performed ? expandPlan(log.performed) : planned;
+  const timeline = expandPlan(plan);
+  const last = log.performed ? expandPlan(log.performed) : timeline;
   const actual = actualTimes(last, log.events);
-  const changes = new Map(last.steps.map((one) => [one.step, one]));
-  return planned.steps.map(({ step, startSeconds, endSeconds }): StepPerformed => {
+  const changes = new Map(last.steps.map((one) => [one.step, timeOf(one)]));
+  return timeline.steps.map((timed): StepPerformed => {
+    const { step } = timed;
     const found = findPerformed(plan, step);
-    const time = { startSeconds, seconds: endSeconds - startSeconds };
-    const then = changes.get(step);
-    const kept = then && then.endSeconds > then.startSeconds;
+    const [planned, changed, performed] = [timeOf(timed), changes.get(step), actual.get(step) ?? null];
     return {
       step,
       name: found ? performedName(found, plan.style) : '',
-      planned: time,
-      changed: !log.performed
-        ? time
-        : kept
-          ? { startSeconds: then.startSeconds, seconds: then.endSeconds - then.startSeconds }
-          : null,
-      performed: actual.get(step) ?? null,
+      planned,
+      changed: changed && changed.seconds > 0 ? changed : null,
+      performed,
+      offSeconds: performed && Math.round(performed.seconds) - Math.round(planned.seconds),
     };
   });
+}
+
+function timeOf({ startSeconds, endSeconds }: TimedStep): StepTime {
+  return { startSeconds, seconds: endSeconds - startSeconds };
 }
 
 /** How long the prompter stood in each step, and from when; what follows the last event is not known. */
@@ -57,26 +59,16 @@ function actualTimes(timeline: Timeline, events: readonly LoggedEvent[]): Readon
       seconds: wholeMilliseconds((before?.seconds ?? 0) + seconds),
     });
   };
-  let running = false;
-  let waits = false;
-  for (let index = 0; index + 1 < events.length; index++) {
-    const { event, atSeconds, placeSeconds } = itemAt(events, index);
-    if (event === 'hold' || event === 'end') running = false;
-    else if (event === 'start' || event === 'go-on') running = true;
-    const by = movedBy(event);
-    if (by) waits = by !== 'clock';
-    const lasts = itemAt(events, index + 1).atSeconds - atSeconds;
-    const passed = running ? placeSeconds + lasts : placeSeconds;
-    const next = waits ? nextCue(timeline, placeSeconds)?.startSeconds : undefined;
-    const until = Math.min(passed, next ?? timeline.runtimeSeconds, timeline.runtimeSeconds);
+  for (const { atSeconds, placeSeconds, lastsSeconds, untilSeconds } of replayed(timeline, events).slice(0, -1)) {
+    const until = Math.max(placeSeconds, Math.min(untilSeconds, timeline.runtimeSeconds));
     for (const { step, startSeconds, endSeconds } of timeline.steps) {
       const from = Math.max(startSeconds, placeSeconds);
       spend(step, atSeconds + from - placeSeconds, Math.min(endSeconds, until) - from);
     }
     // It stood there while it was paused, or waited for a hand.
-    const stood = lasts - Math.max(0, until - placeSeconds);
+    const ran = until - placeSeconds;
     const where = stepAt(timeline, Math.max(placeSeconds, until - 0.001));
-    if (where) spend(where.step, atSeconds + Math.max(0, until - placeSeconds), stood);
+    if (where) spend(where.step, atSeconds + ran, lastsSeconds - ran);
   }
   return times;
 }

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { readPerformanceLog, stepsPerformed, type StepPerformed, type StepTime } from '@/core/conductor';
+import { useEffect, useMemo, useState } from 'react';
+import { readPerformanceLog, stepsPerformed, type PerformanceLog, type StepTime } from '@/core/conductor';
 import type { ClassPlan } from '@/core/plan';
 import { formatClock, formatDifference } from '@/core/units';
 
@@ -11,19 +11,20 @@ interface Props {
 
 /** The steps of a class side by side: as planned, as changed on the way, and as performed, by the log that is chosen. */
 export function StepsPerformed({ plan, words }: Props) {
-  const [rows, setRows] = useState<readonly StepPerformed[]>([]);
+  const [log, setLog] = useState<PerformanceLog | null>(null);
   useEffect(() => {
     let wanted = true;
     void words.text().then((text) => {
-      const log = readPerformanceLog(text);
-      if (wanted) setRows(log.ok ? stepsPerformed(plan, log.value) : []);
+      const read = readPerformanceLog(text);
+      if (wanted) setLog(read.ok ? read.value : null);
     });
     return () => {
       wanted = false;
     };
-  }, [plan, words]);
+  }, [words]);
+  const rows = useMemo(() => (log ? stepsPerformed(plan, log) : []), [plan, log]);
   if (rows.length === 0) return null;
-  const isChanged = rows.some(({ planned, changed }) => changed !== planned);
+  const isChanged = Boolean(log?.performed);
   const heads = ['Planned', ...(isChanged ? ['Changed'] : []), 'Performed'];
   return (
     <details className="mt-3">
@@ -46,7 +47,7 @@ export function StepsPerformed({ plan, words }: Props) {
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ step, name, planned, changed, performed }) => (
+            {rows.map(({ step, name, planned, changed, performed, offSeconds }) => (
               <tr key={step}>
                 <th scope="row" className="font-normal">
                   {name}
@@ -54,9 +55,7 @@ export function StepsPerformed({ plan, words }: Props) {
                 <Time time={planned} none="" />
                 {isChanged && <Time time={changed} none="dropped" />}
                 <Time time={performed} none="skipped" />
-                <td className="text-right">
-                  {performed && formatDifference(Math.round(performed.seconds - planned.seconds))}
-                </td>
+                <td className="text-right">{offSeconds !== null && formatDifference(offSeconds)}</td>
               </tr>
             ))}
           </tbody>
