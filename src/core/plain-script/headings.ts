@@ -61,8 +61,8 @@ export function headingOf(text: string, shouted: boolean): string | null {
     /^(?:[ivx]{1,4}|[a-z])[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text) ??
     /^[IVX]{1,4}[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text);
   if (roman && !shouted) return itemAt(roman, 1);
-  const lettered = shouted ? null : /^[A-H]\.? +(\p{Lu}[^.!?:;()\d]{2,40})$/u.exec(text);
-  if (lettered && /^[A-H]\./.test(text)) return itemAt(lettered, 1);
+  const lettered = shouted ? null : /^[A-H]\. +(\p{Lu}[^.!?:;()\d]{2,40})$/u.exec(text);
+  if (lettered) return itemAt(lettered, 1);
   if (ITEM.test(text)) return null;
   // "Warm-up (5 min)", "WU (5')": the time in brackets is no part of its name.
   const timed = /^(.{2,40}?) ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i.exec(text);

@@ -1,5 +1,6 @@
 import { findCounts } from './counts';
 import { LABELS, SETTINGS } from './labels';
+import type { LineKind } from './model';
 
 /*
  * What is done to a line before anything is looked for in it: short forms are spelled out, and the columns of a row put
@@ -30,6 +31,7 @@ export interface Row {
   readonly remarks: readonly string[];
 }
 
+const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
 const NOTHING = /^[-–—/.\s]*$/;
 
 /**
@@ -42,9 +44,10 @@ export function rowOf(text: string): Row {
   const told = others.filter((one) => !NOTHING.test(one));
   const label = first.toLowerCase();
   if (told.length === 0) return { text: first, remarks: [] };
-  const labels = (LABELS.has(label) && label !== 'sitting') || SETTINGS.has(label);
-  if (labels) return besides(`${first}: `, told);
-  return besides(`${first}, `, told);
+  const kind = LABELS.get(label);
+  // "Sitting | 4 min": what is told has no amount, so this is a name.
+  const labelled = kind !== undefined && !(TOLD.has(kind) && told.some(hasAmount));
+  return besides(labelled || SETTINGS.has(label) ? `${first}: ` : `${first}, `, told);
 }
 
 /** The columns behind the first: with none that holds an amount, all of them are its text. */

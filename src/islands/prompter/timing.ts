@@ -60,20 +60,15 @@ export function sleptBetween(before: Moment, after: Moment): Seconds | null {
 
 /**
  * The clock as it is shown, ten times a second, and how to set it at once; the performance is told each time. Where the
- * computer slept meanwhile it is paused where it stood, and `slept` is how long that was, until it is forgotten. A page
+ * computer slept meanwhile it is paused where it stood, and `slept` is how long that was, for as long as it is. A page
  * that nobody saw was put to rest by the browser, and goes on.
  */
 export function useClock(
   send: (kind: 'tick' | 'hold', now?: Seconds) => void,
-  mode: Performance['mode'],
-): {
-  readonly now: Seconds;
-  readonly setNow: (now: Seconds) => void;
-  readonly slept: Seconds | null;
-  readonly forget: () => void;
-} {
+  { mode, sinceSeconds }: Pick<Performance, 'mode' | 'sinceSeconds'>,
+): { readonly now: Seconds; readonly setNow: (now: Seconds) => void; readonly slept: Seconds | null } {
   const [now, setNow] = useState(clockSeconds);
-  const [slept, setSlept] = useState<Seconds | null>(null);
+  const [sleep, setSleep] = useState<{ readonly seconds: Seconds; readonly since: Seconds } | null>(null);
   useEffect(() => {
     const moment = (): Moment => ({ steadySeconds: clockSeconds(), wallMilliseconds: Date.now() });
     let before = moment();
@@ -83,7 +78,7 @@ export function useClock(
       const gap = sleptBetween(before, after);
       if (gap !== null && seen) {
         send('hold', before.steadySeconds);
-        setSlept(gap);
+        setSleep({ seconds: gap, since: before.steadySeconds });
       }
       [before, seen] = [after, document.visibilityState === 'visible'];
       setNow(after.steadySeconds);
@@ -91,5 +86,7 @@ export function useClock(
     }, TICK_MILLISECONDS);
     return () => clearInterval(timer);
   }, [send]);
-  return { now, setNow, slept: mode === 'held' ? slept : null, forget: () => setSlept(null) };
+  // Paused by a hand later is another pause.
+  const slept = mode === 'held' && sleep?.since === sinceSeconds ? sleep.seconds : null;
+  return { now, setNow, slept };
 }

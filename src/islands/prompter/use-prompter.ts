@@ -41,12 +41,11 @@ export function usePrompter({ classId, planned, spelling }: Asked) {
   const { performed, adapt, state, send } = run;
   const { timeline } = performed;
   const [broken] = useState(() => runToResume(classId, first.timeline.runtimeSeconds, Date.now()));
-  const { now, setNow, slept, forget } = useClock(send, state.mode);
+  const { now, setNow, slept } = useClock(send, state);
   const { endsAt, setEndsAt, target, counting, countDown } = useStart(planned.targetSeconds, send, setNow);
   const toggle = (): void => {
     if (state.mode === 'ready' || state.mode === 'done') countDown(counting === null ? settings.countdown : null);
     else send(state.mode === 'running' ? 'hold' : 'go-on');
-    forget();
     setNow(clockSeconds());
   };
   useStages(classId, first.plan, state, performed);

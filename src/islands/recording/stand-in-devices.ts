@@ -12,8 +12,9 @@ export async function openStandIn(asked: string, begins: Promise<void> = Promise
   return standInDevices(answer.ok ? new File([await answer.blob()], 'stand-in') : null, begins);
 }
 
-/** What a camera is asked for, too. */
+/** Smaller and slower than a camera's, so that an encoder without a graphics card keeps pace. */
 const CAMERA = { width: 640, height: 360 } as const;
+const PICTURES_A_SECOND = 15;
 
 /**
  * Stands in for a camera and a microphone: a picture that moves, and a sound file (a practice take, say) that is played
@@ -29,7 +30,7 @@ async function standInDevices(sound: File | null, begins: Promise<void>): Promis
     if (picture) drawTestPicture(picture, (performance.now() - began) / 1000);
   };
   draw();
-  const drawing = setInterval(draw, 67);
+  const drawing = setInterval(draw, 1_000 / PICTURES_A_SECOND);
   const context = new AudioContext();
   const into = context.createMediaStreamDestination();
   hiss(context).connect(into);
@@ -48,7 +49,7 @@ async function standInDevices(sound: File | null, begins: Promise<void>): Promis
     tone.start();
     swell.start();
   }
-  const stream = new MediaStream([...canvas.captureStream(15).getTracks(), ...into.stream.getTracks()]);
+  const stream = new MediaStream([...canvas.captureStream(PICTURES_A_SECOND).getTracks(), ...into.stream.getTracks()]);
   stream.getVideoTracks()[0]?.addEventListener('ended', () => clearInterval(drawing));
   const watch = setInterval(() => {
     if (stream.active) return;

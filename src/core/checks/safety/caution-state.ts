@@ -21,11 +21,10 @@ export function cautionState(
   caution: Caution,
 ): CautionState {
   if (caution === 'balance') return 'said';
-  const known = (said: string): boolean => isKnown(caution, said);
-  if (hinted(caution, saidBefore(context)) || known(saidBefore(context)) || saidJustBefore(steps, at).some(known))
-    return 'said';
-  if (known(saidDuring(context)) || saidAfter(steps, at).some(known)) return 'late';
   const said = saidBefore(context);
+  const known = (words: string): boolean => isKnown(caution, words);
+  if (hinted(caution, said) || known(said) || saidJustBefore(steps, at).some(known)) return 'said';
+  if (known(saidDuring(context)) || saidAfter(steps, at).some(known)) return 'late';
   if (!saysOrDenies(said, 'reserved')) return 'missing';
   // Less, or a complaint, spoken of there is the caution in other words, but where the line urges as well.
   return saysOrDenies(said, 'less') && !saysOrDenies(said, 'urged') ? 'said' : 'unclear';
