@@ -69,7 +69,7 @@ export function Prompter({ classId, plan: planned, spelling, notice = '', onLeav
           begun={begun}
           onLeave={onLeave}
         />
-        <main className="flex flex-1 flex-col justify-center gap-6 py-3 max-md:gap-3 max-md:py-2">
+        <main className="flex flex-1 flex-col justify-center gap-6 py-3 max-md:gap-3 max-md:py-2 [@media(max-height:50rem)]:gap-2 [@media(max-height:50rem)]:py-1">
           {notice !== '' && <p role="status">{notice}</p>}
           {state.mode === 'held' && (
             <p role="status" className="text-accent prompter-told font-semibold">
