@@ -22,7 +22,7 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
 
 /** The counts that were found in a line. */
 export function countWords(counts: Counts): string {
-  const { rounds, roundsWithin, sides, seconds, ownPace, hold, startSide } = counts;
+  const { rounds, roundsWithin, sides, seconds, ownPace, hold, startSide, breath } = counts;
   const within = roundsWithin ? ` (${roundsWithin[0]} to ${roundsWithin[1]})` : '';
   return [
     rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}${within}`,
@@ -30,6 +30,7 @@ export function countWords(counts: Counts): string {
     startSide === undefined ? '' : `${startSide} first`,
     seconds === undefined ? '' : formatClock(seconds[0]),
     ownPace ? 'own pace' : '',
+    breath === undefined ? '' : `in ${breath[0]} s, out ${breath[1]} s`,
     hold === undefined ? '' : `hold ${hold} s`,
   ]
     .filter((part) => part !== '')

@@ -2,9 +2,9 @@ import { wordAmong, type Token } from './tokens';
 
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
-export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns'] as const; // prettier-ignore
+export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns', 'ones', 'nos'] as const; // prettier-ignore
 /** What is counted where a name stands before it: "Arm swings, 40 swings". */
-export const COUNTED_WORDS = ['swings', 'cycles', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
+export const COUNTED_WORDS = ['swings', 'cycles', 'steps', 'bow', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
 const MINUTE_WORDS = ['minutes', 'minute', 'mins', 'min'] as const;
 const COUNTING: readonly string[] = ['three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
@@ -86,6 +86,9 @@ export function unitAt(
   if (!inFigures || next !== behind) return null;
   const letter = word(tokens, next);
   if (/^[sm]$/.test(letter)) return { seconds: letter === 's' ? 1 : 60, next: next + 1 };
+  const twice = isGlued(tokens, next) && /^['′’]$/.test(letter) && word(tokens, next + 1) === letter;
+  // 45'' with two strokes is 45".
+  if (twice && isGlued(tokens, next + 1)) return { seconds: 1, next: next + 2 };
   if (isGlued(tokens, next) && /^["″”]$/.test(letter)) return { seconds: 1, next: next + 1 };
   if (isGlued(tokens, next) && /^['′’]$/.test(letter)) return { seconds: 60, next: next + 1 };
   return null;

@@ -21,25 +21,22 @@ import {
   type Step,
 } from '@/core/plan';
 import { NEW_NAMES } from '@/core/words';
+import { breathOfClass, breathOfStep } from './breath-counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
-import { findCounts } from './counts';
 import { readOver } from './over-words';
-import { isItem, roleOf } from './headings';
-import { readNatural, type Reading, type Standing } from './natural';
+import { roleOf } from './headings';
+import { readNatural, type Standing } from './natural';
+import type { Reading } from './reading';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { readTidy, type Tidy } from './tidy';
+import { isGreeting, titled } from './title';
 
 const PAUSE_SECONDS = 1.5;
 
-/** A letter begins with it, and no title does. */
-const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
-
-/** "18:30-19:10" in a title is no length. */
-const TIME_OF_DAY = /\b\d{1,2}:\d{2} ?[-–] ?\d{1,2}:\d{2}(?:,? )?/;
-
-/** "Workshop, part one (75 mins)". */
-const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu;
+/** What is written below a silence is said into it, but for what ends it. */
+const ENDS_SILENCE =
+  /^(?:and |then |now |slowly |gently )*(?:thank|thanks|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
 
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
@@ -48,6 +45,10 @@ export class ScriptBuilder {
   private readonly read: ReadLine[] = [];
   private readonly lists: { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }[] = [];
   private titled = false;
+  /** How far in the line of the last step stands. */
+  private stepIndent = 0;
+  /** How far in the line stands that ends in a colon over a list; `null` where none does. */
+  private listIndent: number | null = null;
 
   /** @param shouted Whether the script is written in capitals, which then mark no headings. */
   constructor(
@@ -57,28 +58,55 @@ export class ScriptBuilder {
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, 600), sections: [] };
   }
 
-  take(line: string, put: LineKind | null, below: Pick<Standing, 'underlined' | 'opens'>): void {
+  take(
+    line: string,
+    put: LineKind | null,
+    { written, ...below }: Pick<Standing, 'underlined' | 'opens'> & { readonly written: string },
+  ): void {
     const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
-    if (tidy) {
+    if (tidy && !this.isWrittenOtherwise(tidy)) {
       this.takeTidy(line, tidy);
       return;
     }
     const over = put === null ? this.overRounds(line) : null;
     if (over) {
       this.over(over);
-      return this.note(line, 'said', over.text);
+      return this.note(written, 'said', over.text);
     }
-    const standing: Standing = { under: this.current()?.kind ?? 'nothing', ...below, shouted: this.shouted };
-    const found = this.maybeTitled(readNatural(line, standing), line);
+    const inset = indentOf(line) > this.stepIndent;
+    const standing: Standing = {
+      under: this.current()?.kind ?? 'nothing',
+      ...below,
+      inset,
+      listed: this.isListed(line),
+      shouted: this.shouted,
+    };
+    const found = this.isAtTop() ? titled(readNatural(line, standing), line) : readNatural(line, standing);
     const readings =
       put === null
         ? found
         : [{ ...itemAt(found, 0), kind: put, words: wordsFor(put, line, itemAt(found, 0)), unsure: false }];
     for (const reading of readings) this.takeNatural(reading);
+    if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) this.stepIndent = indentOf(line);
     const first = itemAt(readings, 0);
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
-    this.note(line, this.titleKind ?? first.kind, first.words, first.counts, unsure);
+    const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
+    if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
+    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure);
     this.titleKind = null;
+  }
+
+  private isListed(line: string): boolean {
+    if (this.listIndent === null || line.trim() === '') return false;
+    if (indentOf(line) <= this.listIndent) this.listIndent = null;
+    return this.listIndent !== null;
+  }
+
+  /** "rounds: 5 each way": a setting of the tidy form by its key, and not by its value. */
+  private isWrittenOtherwise(tidy: Tidy): boolean {
+    const step = this.current();
+    if (tidy.what === 'plan') return tidy.field.read(tidy.value, this.plan) === null;
+    return tidy.what === 'step-field' && step !== undefined && tidy.field.read(tidy.value, step) === null;
   }
 
   done(): ReadScript {
@@ -177,21 +205,8 @@ export class ScriptBuilder {
     else if (kind === 'setting') this.count(counts);
   }
 
-  /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
-  private maybeTitled(found: readonly Reading[], line: string): readonly Reading[] {
-    const above = (one: ReadLine): boolean => one.kind === 'nothing' || GREETING.test(one.text);
-    const atTop = !this.titled && this.read.every(above);
-    if (atTop && GREETING.test(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
-    if (!atTop || isItem(line) || line.length > LIMITS.titleCharacters) return found;
-    const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, '').replace(TIME_OF_DAY, ''));
-    // Longer than any step may be.
-    const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
-    if (minutes !== undefined && counts.seconds === undefined) {
-      const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
-      return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
-    }
-    const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
-    return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
+  private isAtTop(): boolean {
+    return !this.titled && this.read.every((one) => one.kind === 'nothing' || isGreeting(one.text));
   }
 
   /** The first heading, or a short line without a full stop at the very top, names the class. */
@@ -230,6 +245,7 @@ export class ScriptBuilder {
   /** What is written below a movement's breath is said after its rounds. */
   private sayOrLeave(text: string, pauseSeconds: number): void {
     const step = this.current();
+    if (isSilence(step) && ENDS_SILENCE.test(text)) this.add(makeTalk(this.newId, 'Talk', []));
     if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
     const leaving = [step.moments.leaving, text].filter((one) => one !== '').join(' ');
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
@@ -301,6 +317,9 @@ export class ScriptBuilder {
 
   private count(counts: Counts): void {
     const step = this.current();
+    if (step === undefined && counts.breath) {
+      this.plan = { ...this.plan, pace: breathOfClass(counts.breath, this.plan.pace) };
+    }
     if (step === undefined && counts.seconds !== undefined) {
       this.plan = { ...this.plan, targetSeconds: counts.seconds[0] };
     }
@@ -308,8 +327,9 @@ export class ScriptBuilder {
   }
 
   private counted(step: MovementStep, counts: Counts): MovementStep {
-    const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold } = counts;
+    const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold, breath } = counts;
     let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
+    if (breath) next = { ...next, ...breathOfStep(breath, this.plan.pace) };
     if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
     if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
     if (seconds !== undefined && (rounds === undefined || ownPace)) {
@@ -355,6 +375,10 @@ function wordsFor(kind: LineKind, line: string, found: Reading): string {
   if (kind === found.kind && found.words !== '') return found.words;
   const bare = line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '');
   return kind === 'movement' || kind === 'silence' ? found.words || bare : bare;
+}
+
+function indentOf(line: string): number {
+  return line.search(/\S|$/);
 }
 
 function name(words: string): string {

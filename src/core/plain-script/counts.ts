@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { MOST_SECONDS, type Counts } from './model';
 import { word, type Range } from './amounts';
 import type { Found, Taken } from './found';
+import { withoutBreath } from './breath-counts';
 import { phraseAt } from './phrases';
 import { OPPOSITE } from './sides';
 import { tokensOf, type Token } from './tokens';
@@ -14,20 +15,43 @@ import { tokensOf, type Token } from './tokens';
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
   'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
-  'up', 'to', 'no', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly',
+  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
 
 /** Counts and times as people write them, and what is left of the text without them. */
-export function findCounts(text: string): {
+export function findCounts(text: string): FoundCounts {
+  const known = found.get(text);
+  if (known) return known;
+  if (found.size >= KEPT) found.clear();
+  const counts = lookForCounts(text);
+  found.set(text, counts);
+  return counts;
+}
+
+/** A line is asked for its counts several times while it is read. */
+const KEPT = 64;
+const found = new Map<string, FoundCounts>();
+
+function lookForCounts(text: string): FoundCounts {
+  const { breath, text: breathless } = withoutBreath(text);
+  const amounts = findAmounts(breathless);
+  return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath } };
+}
+
+interface FoundCounts {
   readonly counts: Counts;
   readonly rest: string;
   /** Whether its rounds are a bare number: "Cloud hands 10". */
   readonly bare: boolean;
+  /** Whether more was counted or timed than a step has room for: "8 times, then 4 times slowly". */
+  readonly crowded: boolean;
   /** What stands behind all amounts, set apart from what stands before them: "Crane, 4 times, low stance". */
   readonly aside: { readonly before: string; readonly behind: string } | null;
-} {
+}
+
+function findAmounts(text: string): FoundCounts {
   const tokens = tokensOf(text);
   const taken: Taken[] = [];
   for (let at = 0; at < tokens.length;) {
@@ -35,11 +59,18 @@ export function findCounts(text: string): {
     if (found) taken.push(found);
     at = found ? found.to : at + 1;
   }
-  const { said, removed } = withoutLoneWays(taken);
+  const { said, removed: told } = withoutLoneWays(taken);
+  // A bare number beside a count that is written out counts nothing; it stays where it is.
+  const counted = said.some((one) => one.what === 'rounds' && !one.bare);
+  const removed = told.filter((one) => !(counted && one.what === 'rounds' && one.bare));
   const rounds = said.filter((one) => one.what === 'rounds');
   const bare = rounds.length > 0 && rounds.every((one) => one.bare);
+  const amounts = said.filter((one) => (one.what === 'rounds' && !one.bare) || one.what === 'seconds');
+  const crowded =
+    new Set(amounts.map((one) => `${one.what} ${'range' in one ? one.range.join() : ''}`)).size >
+    new Set(amounts.map(({ what }) => what)).size;
   const rest = without(text, tokens, removed);
-  return { counts: countsOf(said), rest, bare, aside: asideOf(text, tokens, removed) };
+  return { counts: countsOf(said), rest, bare, crowded, aside: asideOf(text, tokens, removed) };
 }
 
 function asideOf(
@@ -69,6 +100,11 @@ function withoutLoneWays(taken: readonly Taken[]): {
   const amounts = taken.filter((one) => one.what === 'rounds' || one.what === 'seconds');
   const ranges = amounts.map((one) => one.range.join());
   const each = pair && ranges.length > 1 && new Set(ranges).size === 1;
+  // "8 reps (4 R / 4 L)": the whole is said first, then what of it is for each.
+  const [whole, ...parts] = amounts;
+  const halved =
+    pair && whole !== undefined && parts.length === 2 && parts.every((one) => one.range[0] * 2 === whole.range[0]);
+  if (halved) return { said: taken.filter((one) => one !== whole), removed: taken };
   if (each) return { said: taken, removed: taken };
   if (ways.length === 1 && ways[0] === 'other' && ranges.length === 2 && new Set(ranges).size === 1)
     return { said: [...taken, { what: 'each-way', from: 0, to: 0 }], removed: taken };
@@ -142,9 +178,11 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
 
 function tidied(text: string): string {
   return text
-    .replace(/\(\s*[,;]?\s*\)/g, ' ')
+    .replace(/\([\s,;/&+]*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .replace(/\s+([,.;:])/g, '$1')
+    .replace(/\s+!+$/, '')
+    .replace(/[\s,]+[+&][\s,]*$/, '')
     .replace(/^[\s,;:–—-]+|(?:[\s,;:(–—-]|\.{2,}|…)+$/g, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
     .replace(/[,;] (?:and )?then$/i, '')

@@ -1,6 +1,7 @@
 import type { Range } from './amounts';
 
-export type Way = 'left' | 'right' | 'forward' | 'back' | 'clockwise' | 'anticlockwise' | 'one' | 'other';
+export type Way =
+  'left' | 'right' | 'forward' | 'back' | 'clockwise' | 'anticlockwise' | 'inwards' | 'outwards' | 'one' | 'other';
 
 /** Something found in a line, with the tokens it takes. */
 export type Found =

@@ -5,11 +5,11 @@ import { firstWord, isBreathWord } from './first-words';
 /* Headings of ordinary writing, and lines of a list. */
 
 export const ITEM =
-  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: (?:the |up )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing))?|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool[- ]?down|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: (?:the |up )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool[- ]?down|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -28,10 +28,19 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
   ['settling', /settl|still|quiet|cool|medit|rest/i],
 ];
 
+/** "II. Preparatory exercises (8 min.)", "B. Form, part 2 (25)": the upper numbers of an outline. */
+const OUTLINE_HEAD =
+  /^\s*(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[^()]{1,50}?)(?: ?\((?:about |approx\.? |~)?\d[^()]{0,12}\))?$/u;
+
+function isOutlineHead(line: string): boolean {
+  return OUTLINE_HEAD.test(line);
+}
+
 /** Whether what stands below a line is a list, or parts of it by their numbers, and the line itself is none of one. */
 export function opensList(line: string, below: string): boolean {
   const number = /^\s*(\d{1,2})[.)]? /.exec(line)?.[1];
   if (number !== undefined) return below.trimStart().startsWith(`${number}.1`);
+  if (isOutlineHead(line) && isItem(below) && !isOutlineHead(below)) return true;
   // Between two numbers of one list a line is a remark on the first.
   const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
   return !isItem(line) && isItem(below) && (next === undefined || next === '1');
@@ -39,6 +48,8 @@ export function opensList(line: string, below: string): boolean {
 
 /** A short line above a list, without amounts but for a time in brackets, names a part; `null` where it says something. */
 export function headOfList(text: string): string | null {
+  const outline = OUTLINE_HEAD.exec(text);
+  if (outline) return itemAt(outline, 1);
   const bare = text.replace(/^\d{1,2}[.)]? +/, '').replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '');
   if (/[.!?,;:“”"()\d]/.test(bare) || bare.split(/\s+/).length > 4) return null;
   return /^\p{Lu}/u.test(bare) ? bare : null;
@@ -67,6 +78,9 @@ export function headingOf(text: string, shouted: boolean): string | null {
   // "Warm-up (5 min)", "WU (5')": the time in brackets is no part of its name.
   const timed = /^(.{2,40}?) ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i.exec(text);
   if (timed && PART.test(itemAt(timed, 1))) return itemAt(timed, 1);
+  // "Closing (shou shi)".
+  const glossed = /^(.{2,40}?) ?\((?:\p{L}{2,12} ?){1,3}\)$/iu.exec(text);
+  if (glossed && PART.test(itemAt(glossed, 1)) && !NO_PART.test(itemAt(glossed, 1))) return text;
   const part = /^(?:first|second|third|next|last) (?:bit|part|block|half|section): (.{2,40})$/i.exec(text);
   if (part) return itemAt(part, 1);
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');

@@ -44,6 +44,8 @@ export interface Counts {
   readonly ownPace?: boolean;
   /** The time is that of a posture that is held. */
   readonly held?: boolean;
+  /** Of one breath: seconds in, seconds out. */
+  readonly breath?: readonly [inhale: number, exhale: number];
   /** A rest in each round. */
   readonly hold?: number;
 }

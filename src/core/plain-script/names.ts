@@ -4,7 +4,7 @@
 
 /** "First form: ", "Spare: ", "Extra if there is time: ", "then ". */
 export const BEFORE_NAME =
-  /^(?:and (?=(?:the|a|an) )|I(?:['’]d| would)? (?:like|do|add|use|take|put in|have|run) (?:the )?|(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) |(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})|(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: |(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: )/iu;
+  /^(?:and (?=(?:the|a|an) |\p{L}+ing\b)|(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) |(?:and |so |then )*(?:next|now|first|last) (?:is|up is|comes?|there['’]?s|there is) |after that,? (?:is |comes |there['’]?s )?(?=the |a )|(?:I|we|they)(?:['’]d| would)? (?:like|do|add|use|take|put in|have|run|lead|teach|give|practi[sc]e) (?:the )?|(?:and |then |finally,? |last of all,? |at the end,? )*there(?:['’]s| is| are) (?=\p{L}|\d)|(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] |(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) |(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})|(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: |(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: )/iu;
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
   /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
@@ -16,7 +16,7 @@ export function bareName(text: string): string {
   let name = text.trim();
   // "Drift. Two minutes at each one's pace.": the sentence before the amounts names it.
   const [first = '', ...others] = name.split(/\.\s+/);
-  if (others.length > 0 && first.split(/\s+/).length <= WORDS_OF_A_NAME) name = first;
+  if (others.length > 0 && /\p{L}/u.test(first) && first.split(/\s+/).length <= WORDS_OF_A_NAME) name = first;
   for (let count = 0; count < AROUND_AT_MOST; count++) {
     const shorter = name
       .replace(BEFORE_NAME, '')
@@ -24,7 +24,7 @@ export function bareName(text: string): string {
       .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)\)/gi, '')
       .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
       .replace(/[\s,;:–—-]+$|\.+$/, '')
-      .replace(/^[\s,;:–—-]+/, '')
+      .replace(/^[\s,;:.–—-]+|^(?:of|to)(?: just)? (?=\p{L})/iu, '')
       .trim();
     // What is nothing but manner is the name: "Slowly".
     if (shorter === name || shorter.length < 2) break;

@@ -1,4 +1,7 @@
 import { itemAt } from '@/core/units';
+import { isOnlyBreath } from './breath-counts';
+import { breathsOf, withBreathSpelled } from './breath-lines';
+import { reading, type Reading } from './reading';
 import { findCounts, secondsFrom } from './counts';
 import { firstWord } from './first-words';
 import { headingOf, headOfList, ITEM } from './headings';
@@ -8,14 +11,6 @@ import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { rowOf, spelledOut } from './rows';
 import { wordAmong } from './tokens';
 
-/** One thing that a line says; a line may hold an in and an out. */
-export interface Reading {
-  readonly kind: LineKind;
-  readonly words: string;
-  readonly counts: Counts;
-  readonly unsure: boolean;
-}
-
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
 export interface Standing {
   readonly under: LineKind;
@@ -23,10 +18,17 @@ export interface Standing {
   /** Whether a list or its subheads begin below it. */
   readonly opens: boolean;
   readonly shouted: boolean;
+  /** Whether it stands further in than the step above. */
+  readonly inset: boolean;
+  /** Whether it stands in a list without marks: further in than a line that ends in a colon. */
+  readonly listed: boolean;
 }
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
-const STAMP = /^\d{1,2}:\d{2}(?::\d{2})?\s+(?=\S)/;
+const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
+/** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
+const SPAN =
+  /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*[:,.–—-]?\s+(?=\p{L})/iu;
 const NAME_AT_MOST = 90;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
@@ -51,26 +53,57 @@ function readRemark(remark: string): readonly Reading[] {
   return breaths.length > 0 ? breaths : [reading('said', remark)];
 }
 
-function readText(text: string, line: string, { under, underlined, opens, shouted }: Standing): readonly Reading[] {
+function readText(
+  text: string,
+  line: string,
+  { under, underlined, opens, shouted, inset: further, listed }: Standing,
+): readonly Reading[] {
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
-  const stamped = text.replace(STAMP, '');
+  const span = spanOf(text);
+  const stamped = span?.behind ?? text.replace(STAMP, '');
   const heading = underlined ? text : headingOf(stamped, shouted);
   if (heading !== null) return [reading('section', heading)];
   const opening = opens ? headOfList(stamped) : null;
   if (opening !== null) return [reading('section', opening, {}, true)];
-  const item = ITEM.test(stamped);
+  const item = ITEM.test(stamped) || (listed && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
   const labelled = labelledAs(body);
   if (labelled) return labelled;
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
     return [reading('pause', '', { seconds: [pause, pause, pause] })];
+  const { counts, rest } = findCounts(body);
+  if (counts.breath && Object.keys(counts).length === 1 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
   const breaths = breathsOf(withBreathSpelled(body));
   if (breaths.length > 0) return breaths;
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
-  const inset = item && under === 'movement' && /^\s{2,}/.test(line);
-  return withoutAside(body, item, inset ? 'said' : under);
+  const inset = item && under === 'movement' && further && /^\s{2,}/.test(line);
+  const found = withoutAside(body, item || span !== null, inset ? 'said' : under);
+  return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
+}
+
+/** Whether a line could be a name in a list. */
+function isShortName(text: string): boolean {
+  return text.split(/\s+/).length <= 7 && !/[.!?:”"]$/.test(text) && !TALK_STARTS.test(text);
+}
+
+/** How long a line lasts that says from when to when, and what stands behind that; `null` for any other. */
+function spanOf(text: string): { readonly seconds: number; readonly behind: string } | null {
+  const match = SPAN.exec(text);
+  if (!match) return null;
+  const [all, ...figures] = match;
+  const [fromMinute, fromSecond, toMinute, toSecond, from, to] = figures.map((one) => Number(one ?? 0)); // prettier-ignore
+  const start = ((fromMinute ?? 0) + (from ?? 0)) * 60 + (fromSecond ?? 0);
+  const seconds = ((toMinute ?? 0) + (to ?? 0)) * 60 + (toSecond ?? 0) - start;
+  return seconds > 0 ? { seconds, behind: text.slice(all.length) } : null;
+}
+
+/** A movement or a silence without amounts of its own lasts as long as its span; a guess. */
+function lastingFor(one: Reading, seconds: number): Reading {
+  const timed = one.kind === 'movement' || one.kind === 'silence';
+  if (!timed || one.counts.rounds !== undefined || one.counts.seconds !== undefined) return one;
+  return { ...one, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
 }
 
 /** A step without what is only added behind its amounts, which is said in it: "Crane, 4 times, low stance". */
@@ -87,10 +120,14 @@ function withoutAside(body: string, item: boolean, under: LineKind): readonly Re
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '');
-  const { counts: found, rest: left, bare } = findCounts(body);
+  const { counts: found, rest: left, bare, crowded } = findCounts(body);
   const rest = bareName(left);
   const counts = heldStill(found);
-  const counted = counts.rounds !== undefined || counts.seconds !== undefined || counts.ownPace === true;
+  const counted =
+    counts.rounds !== undefined ||
+    counts.seconds !== undefined ||
+    counts.ownPace === true ||
+    counts.breath !== undefined;
   const words = rest.split(/\s+/).length;
   const talk = isTalk(body, rest);
   const trailing = trailingPause(body);
@@ -109,15 +146,23 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
     if (long) return reading('silence', rest, counts);
     if (item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest)) return reading('transition', rest, counts);
   }
+  if (counts.seconds !== undefined && counts.rounds === undefined && isQuiet(rest))
+    return reading('silence', rest, counts, true);
+  if (counted && counts.ownPace && counts.rounds === undefined && counts.seconds === undefined && FRAGMENT.test(rest))
+    return reading('said', body, {}, true);
   if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
   const named = item || (counted && body.length <= NAME_AT_MOST);
   // A short line without a full stop may have been a name.
   const short = !/[.!?…”"]$/.test(body) && words < 6;
+  const endsCounted = !bare && counts.rounds !== undefined && /\b(?:times|rounds|x ?\d+|\d+ ?x)[.!]?$/i.test(body);
+  const toldShortly = endsCounted && words <= 6 && !TALK_STARTS.test(body);
+  if (toldShortly && talk && !item) return reading('movement', rest, counts, true);
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
   // What stands further in than a movement is about it.
   if (under === 'said' && !counted) return reading('said', body, {}, true);
+  if (!counted && / = /.test(rest)) return reading('said', body, {}, true);
   if (named && counted)
-    return reading('movement', rest === '' ? body : rest, counts, (bare && !item) || isDoubtful(rest));
+    return reading('movement', rest === '' ? body : rest, counts, (bare && !item) || crowded || isDoubtful(rest));
   const prose = /[.!?]$/.test(rest) && words > 8;
   if (named && !prose) {
     // What stands as a list under a movement that has its counts are remarks on it.
@@ -172,26 +217,26 @@ function heldStill({ hold, ...counts }: Counts): Counts {
   return { ...counts, ...(sides ? { sides } : {}), held: true, seconds };
 }
 
-function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {
-  return { kind, words, counts, unsure };
-}
-
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
 function labelledAs(body: string): readonly Reading[] | null {
-  const match = /^([\p{L} ]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
+  const match = /^([\p{L} -]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
-  const label = itemAt(match, 1).toLowerCase();
+  const label = itemAt(match, 1).toLowerCase().replace('-', '');
   const text = itemAt(match, 3);
   if (label === 'level') return [reading('level', text)];
   const { counts, rest } = findCounts(text);
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
   if (label === 'breath' || label === 'breathing') {
+    if (counts.breath) return null;
+    const amount = text.search(/,? ?(?:[x×] ?\d|\d+ ?[x×]|\d+ (?:times|rounds))/);
     const breaths = breathsOf(
-      text.replace(
+      (amount < 0 ? text : text.slice(0, amount)).replace(
         /\b(in|out) (?=(?:on|with|as|at|through|for|over)\b)/gi,
         (_, way: string) => `${/^i/i.test(way) ? 'inhale' : 'exhale'} `,
       ),
     );
+    if (counts.rounds !== undefined && breaths.length > 0)
+      return [reading('movement', sentenceCase(label), counts), ...breaths];
     return breaths.length > 0 ? breaths : null;
   }
   if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
@@ -221,11 +266,14 @@ function settingOf(label: string, text: string, counts: Counts): readonly Readin
   return [reading('setting', '', { ...counts, ...rounds })];
 }
 
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break'] as const;
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'gap'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 function pauseIn(text: string): number | null {
-  if (text.length > 70 || !/^\(|\b(?:pa|pu|silen|wait|rest|break|breather|nothing|them|of quiet|of still)/i.test(text))
+  if (
+    text.length > 70 ||
+    !/^\(|\b(?:pa|pu|silen|wait|rest|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
+  )
     return null;
   const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
   if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
@@ -263,13 +311,25 @@ function trailingPause(body: string): { readonly words: string; readonly counts:
 }
 
 function isStill(text: string): boolean {
-  if (/\b(?:do(?:ing)? nothing|nothing at all)\b/iu.test(text)) return true;
+  if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
 }
+
+/** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
+function isQuiet(text: string): boolean {
+  const silent =
+    /\b(?:in silence|silent(?:ly)?|say(?:ing)? nothing|nothing said|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+  const placed =
+    /\b(?:st(?:and|ood)(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be)\b/i;
+  return silent.test(text) && placed.test(text);
+}
+
+/** What is left of a line about another: "no talking in that". */
+const FRAGMENT = /^(?:in|on|at|for|here|there|with|during|please|this|that|it)\b/i;
 
 const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
 
@@ -281,6 +341,7 @@ function isTransition(text: string): boolean {
     (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
       text.split(/\s+/).length <= 6) ||
     (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
+    /^(?:sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(text) ||
     /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
       text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
         wordAmong(next.toLowerCase(), ['down']) ? sit : all,
@@ -290,47 +351,10 @@ function isTransition(text: string): boolean {
 }
 
 const TALK_STARTS =
-  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|come back|and now|never|not|leave out|mind)\b/i;
+  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind)\b/i;
 
 /** Whether a line speaks to people, or of them, rather than names what is done. */
 function isTalk(body: string, rest: string): boolean {
   if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
   return /[?]$/.test(body) || /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest);
-}
-
-const BREATH =
-  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
-const NEXT_BREATH =
-  /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
-
-/** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
-function breathsOf(text: string): Reading[] {
-  if (!BREATH.test(text)) return [];
-  return text.split(NEXT_BREATH).flatMap((part) => {
-    const piece = part.trim().replace(/^(?:,|and|then) /i, '');
-    const match = BREATH.exec(piece);
-    if (!match) return [];
-    const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
-    const kind = /^in/.test(word) ? 'inhale' : 'exhale';
-    const { counts, rest } = findCounts(piece);
-    const colon = /^(?:in|out)[:;]/i.test(piece);
-    const words = (counts.hold === undefined ? piece : rest).replace(colon ? /^(?:in|out)[:;]\s*/i : /^$/, '');
-    const held = counts.hold === undefined ? {} : { hold: counts.hold };
-    return [reading(kind, colon ? words : sentence(words), held)];
-  });
-}
-
-/** With a slip in its first word put right: "inahle lift". */
-function withBreathSpelled(text: string): string {
-  const first = firstWord(text);
-  const spelled = wordAmong(first, ['inhale', 'exhale']);
-  return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
-}
-
-/** With a capital at its start and a stop at its end, as a line is said. */
-function sentence(words: string): string {
-  const text = words.trim();
-  if (text === '') return '';
-  const started = text.charAt(0).toUpperCase() + text.slice(1);
-  return /[.!?…]$/.test(started) ? started : `${started}.`;
 }

@@ -33,6 +33,12 @@ describe('lines over the rounds in ordinary words', () => {
     ['after 20 seconds: look up', ['time', 20, 'look up']],
     ['halfway: nearly home', ['anywhere', 0, 'nearly home']],
     ['While they go: heavy elbows', ['anywhere', 0, 'heavy elbows']],
+    ['On the third push, say: soften the elbows.', ['round', 3, 'soften the elbows.']],
+    ['On the last two, close the eyes.', ['last', 2, 'close the eyes.']],
+    ['In round 2 remind them to breathe', ['round', 2, 'breathe']],
+    ['After 3 rounds tell them to sink the shoulders', ['round', 4, 'sink the shoulders']],
+    ['after the second lift, let the jaw hang', ['round', 3, 'let the jaw hang']],
+    ['“Heavy shoulders” on the first one', ['round', 1, 'Heavy shoulders']],
   ])('“%s”', (line, wanted) => {
     const { during, last } = under('1. Rowing, 6 times', line);
     expect(during).toEqual([wanted]);

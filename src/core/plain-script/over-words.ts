@@ -13,7 +13,11 @@ const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight',
 const ROUND = '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?)';
 const NUMBER = `(\\d{1,2}|${NUMBERS.join('|')})`;
 const LEAD = '^(?:say )?(?:on|in|at|with|for|from)? ?(?:the )?';
+const NOUN =
+  '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?|push(?:es)?|lifts?|pulls?|turns?|circles?|steps?|swings?|sweeps?)';
 const SAID = '(?: on| onwards?| only)?\\s*(?::| [-–—])\\s+(.{2,})$';
+/** Without a colon where it is told: "On the third push, say: …", "after 3 rounds tell them to …". */
+const TOLD = '(?:tell|remind|ask|invite) (?:them|everyone|everybody|people) (?:to |that |about |of )?|say:? ';
 
 const ROUND_N = new RegExp(`${LEAD}${ROUND} (?:no\\.? )?${NUMBER}${SAID}`, 'i');
 const NTH_ROUND = new RegExp(`${LEAD}(\\d{1,2}(?:st|nd|rd|th)|${ORDINALS.join('|')}) ${ROUND}${SAID}`, 'i');
@@ -31,7 +35,7 @@ const SOMEWHERE =
 export function readOver(newId: NewId, line: string): DuringLine | null {
   if (line.length > LONGEST) return null;
   const text = line.trim().replace(/\s+/g, ' ');
-  const body = isItem(line) ? text.replace(/^\S+\s+/, '') : text;
+  const body = withColon(isItem(line) ? text.replace(/^\S+\s+/, '') : text);
   const on = (place: DuringLine['on'], number: number, words = ''): DuringLine | null =>
     // "Last one: closing the gate, three times" is the last movement.
     (number >= 1 || place === 'anywhere') && !isCounted(words) ? makeDuring(newId, words, { on: place, number }) : null;
@@ -46,6 +50,30 @@ export function readOver(newId: NewId, line: string): DuringLine | null {
   if (after && seconds !== undefined) return on('time', seconds, after[2]);
   const somewhere = SOMEWHERE.exec(body);
   return somewhere ? on('anywhere', 0, somewhere[1]) : null;
+}
+
+const PLACE = `(?:the )?(?:very )?(?:(?:last|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|final|\\d{1,2}(?:st|nd|rd|th))(?: (?:\\d{1,2}|${NUMBERS.join('|')}))?(?: ${NOUN})?|${NOUN} (?:\\d{1,2}|${NUMBERS.join('|')})|every (?:other|second|third|fourth) ${NOUN})`;
+const BEFORE_SAID = new RegExp(`^((?:on|in|for|with|at|from) ${PLACE})(?:,? (?:${TOLD})|, )(?=\\p{L}|["“])`, 'iu');
+const AFTER_ROUNDS = new RegExp(
+  `^after (?:the )?(?:(\\d{1,2}|${NUMBERS.join('|')}) ${NOUN}|(first|second|third|fourth|fifth|sixth|seventh|eighth) ${NOUN})(?:: | [-–—] |,? (?:${TOLD})|, )`,
+  'i',
+);
+const QUOTED_BEFORE = new RegExp(`^["“]([^"”]{2,})["”],? ((?:on|in|for|with|at|from) ${PLACE})[.!]?$`, 'i');
+
+/** The forms that have no colon, with one: "On the last two, close the eyes", "“Sink” on the first one". */
+function withColon(text: string): string {
+  const after = AFTER_ROUNDS.exec(text);
+  const number = after ? numberOf(after[1] ?? after[2]) : null;
+  if (after && number !== null) return `round ${number + 1}: ${text.slice(after[0].length)}`;
+  const before = BEFORE_SAID.exec(text);
+  if (before) return `${asRound(before[1] ?? '')}: ${text.slice(before[0].length).replace(/^say:? /i, '')}`;
+  const quoted = QUOTED_BEFORE.exec(text);
+  return quoted ? `${asRound(quoted[2] ?? '')}: ${quoted[1] ?? ''}` : text;
+}
+
+/** "the third push" as "the third round". */
+function asRound(place: string): string {
+  return place.replace(new RegExp(`\\b${NOUN}\\b`, 'i'), 'round').replace(/\bfinal\b/i, 'last');
 }
 
 function isCounted(words: string): boolean {

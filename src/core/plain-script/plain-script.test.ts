@@ -154,3 +154,100 @@ describe('counts in ordinary writing', () => {
     expect(Object.keys(findCounts(text).counts)).toEqual(Object.keys(counts));
   });
 });
+
+describe('what stands around a script', () => {
+  const kindsOf = (text: string): (readonly [LineKind, string])[] =>
+    readScript(newId, text).lines.map(({ kind, words }) => [kind, words]);
+
+  it('is an e-mail’s mark, an arrow, a tick box or a small picture', () => {
+    expect(
+      kindsOf('Harbour morning\n> shake, 1 min\n> rest 15 s\n[ ] Rowing x6\n☐ Bow x2\n🐻 Bear sway, 1 min'),
+    ).toEqual([
+      ['title', 'Harbour morning'],
+      ['movement', 'shake'],
+      ['pause', ''],
+      ['movement', 'Rowing'],
+      ['movement', 'Bow'],
+      ['movement', 'Bear sway'],
+    ]);
+  });
+
+  it('keeps a said line of the tidy form said', () => {
+    expect(kindsOf('# Harbour\n## Main set\n> shake, 1 min')[2]).toEqual(['said', 'shake, 1 min']);
+  });
+
+  it('is from when to when a line goes, which is its time where it has none', () => {
+    const { lines } = readScript(
+      newId,
+      'Harbour\n0:00-2:00 Welcome\n2:00–6:30 Sway\n7-9 min: Bow x4\n0-10 min Main set',
+    );
+    expect(lines.map(({ kind, words, counts }) => [kind, words, counts])).toEqual([
+      ['title', 'Harbour', {}],
+      ['section', 'Welcome', {}],
+      ['movement', 'Sway', { seconds: [270, 203, 405] }],
+      ['movement', 'Bow', { rounds: 4 }],
+      ['section', 'Main set', {}],
+    ]);
+  });
+
+  it('is a table with its rows numbered, its head and its rule', () => {
+    const table = '| # | What | How many |\n|---|---|---|\n| 1 | Lift the lid | 8 |\n| 2 | Pause | 15 s |';
+    expect(kindsOf(`Harbour\n${table}`)).toEqual([
+      ['title', 'Harbour'],
+      ['nothing', ''],
+      ['nothing', ''],
+      ['movement', 'Lift the lid'],
+      ['pause', ''],
+    ]);
+  });
+
+  it('is an outline, whose upper numbers name parts', () => {
+    expect(
+      kindsOf('Harbour\nII. Preparing (8 min.)\n  a) neck, 4 times\n  b) sinking\nIII. The set\n  a) rowing x6'),
+    ).toEqual([
+      ['title', 'Harbour'],
+      ['section', 'Preparing'],
+      ['movement', 'neck'],
+      ['movement', 'sinking'],
+      ['section', 'The set'],
+      ['movement', 'rowing'],
+    ]);
+  });
+
+  it('is a list without marks, further in than its head', () => {
+    const list = 'The first forms, 3 repetitions each:\n   Commencing\n   Broadening the chest\nThey sit for the last.';
+    expect(kindsOf(`Harbour\n${list}`).slice(2)).toEqual([
+      ['movement', 'Commencing'],
+      ['movement', 'Broadening the chest'],
+      ['said', 'They sit for the last.'],
+    ]);
+  });
+
+  it('is what ends a silence, and is not said into it', () => {
+    const steps = stepsOf('Harbour\nStand quietly for two minutes\nFeel the feet.\nThank you, see you tomorrow');
+    expect(steps.map(({ kind }) => kind)).toEqual(['silence', 'talk']);
+  });
+});
+
+describe('a breath in counts', () => {
+  it('is the class’s above the first step, and a movement’s own under it', () => {
+    const { plan } = readScript(
+      newId,
+      'Harbour\nbreathe in 4, out 6\n1. Rowing x6\n2. Bow x3, 6 in / 9 out\n3. Wave x3\n   inhale for three, exhale for five',
+    );
+    expect(plan.pace).toMatchObject({ breathSeconds: 10, inhaleShare: 0.4, closingInhaleShare: 0.4 });
+    const own = stepsInOrder(plan).map(
+      ({ step }) => step.kind === 'movement' && [step.paceMultiplier, step.inhaleShare],
+    );
+    expect(own).toEqual([
+      [1, null],
+      [1.5, 0.4],
+      [0.8, 0.38],
+    ]);
+  });
+
+  it('is none where something else is counted, or where nobody breathes so', () => {
+    for (const line of ['Rowing, in 4, out 6 times', 'Rowing, in 1 out 1', 'Rowing, in 40 out 60', 'Row in line 4'])
+      expect(findCounts(line).counts).not.toHaveProperty('breath');
+  });
+});

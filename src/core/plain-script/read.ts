@@ -2,6 +2,7 @@ import { ScriptBuilder } from './builder';
 import { opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import type { NewId } from '@/core/document';
+import { itemAt } from '@/core/units';
 
 /** A row of dashes or equals signs makes a heading of the line above it. */
 const UNDERLINE = /^\s*(?:={3,}|-{3,})\s*$/;
@@ -18,14 +19,22 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .split(/\r\n|\r|\n/)
     .slice(0, SCRIPT_LIMITS.lines);
   const builder = new ScriptBuilder(newId, isShouted(lines));
-  lines.forEach((line, index) => {
-    const below = lines[index + 1] ?? '';
+  const marked = lines.some((line) => /^#/.test(line));
+  const bare = marked ? lines : lines.map(withoutQuoteMark);
+  bare.forEach((line, index) => {
+    const below = bare[index + 1] ?? '';
     builder.take(line, put.get(index + 1) ?? null, {
+      written: itemAt(lines, index),
       underlined: UNDERLINE.test(below),
       opens: opensList(line, below),
     });
   });
   return builder.done();
+}
+
+/** "> " is a said line of the tidy form; without its headings it is an e-mail's mark, or an arrow before a list. */
+function withoutQuoteMark(line: string): string {
+  return line.replace(/^[>\s]{0,8}>\s?/, '');
 }
 
 /** Whether most lines are in capitals; a few headings are. */

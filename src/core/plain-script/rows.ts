@@ -16,9 +16,14 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
   [/\bexh\b\.?/gi, 'exhale'],
 ];
 
+/** Small pictures before a line, or a number in a frame. */
+const PICTURES =
+  /^(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|\d\uFE0F?\u20E3){1,6}\s*/u;
+
 /** "6 e/w" as "6 each way", "inh" as "inhale"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
-  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), text);
+  const plain = text.replace(PICTURES, '');
+  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), plain === '' ? text : plain);
   return spelled.replace(
     /^\[([^\][]{2,60})\]$|\[(\d[^\][]{1,14})\]/g,
     (_, whole?: string, time?: string) => `(${whole ?? time ?? ''})`,
@@ -34,15 +39,25 @@ export interface Row {
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
 const NOTHING = /^[-–—/.\s]*$/;
 
+/** Over the columns of a table. */
+const HEADS =
+  /^(?:exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|no|nr|#)\.?$/i;
+
 /**
  * A row of a table, by tabs or strokes: its first column is a label where it is one, else a name; of the others those
  * with amounts belong to it, and the rest are remarks on it.
  */
 export function rowOf(text: string): Row {
-  const columns = text.includes('\t') ? text.split(/ *\t+ */) : text.split(/ +\| +| +\|$/);
-  const [first = '', ...others] = columns.map((one) => one.replace(/\s+/g, ' ').trim());
+  const bare = text.replace(/^\|/, '').replace(/\|$/, '');
+  if (/^[-:| ]{3,}$/.test(bare) && text.startsWith('|')) return { text: '', remarks: [] };
+  const columns = text.includes('\t') ? text.split(/ *\t+ */) : bare.split(/ +\| +| +\|$/);
+  const cells = columns.map((one) => one.replace(/\s+/g, ' ').trim());
+  // A column of numbers counts the rows.
+  const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');
+  const [first = '', ...others] = numbered ? cells.slice(1) : cells;
   const told = others.filter((one) => !NOTHING.test(one));
   const label = first.toLowerCase();
+  if (told.length > 0 && [first, ...told].every((one) => HEADS.test(one))) return { text: '', remarks: [] };
   if (told.length === 0) return { text: first, remarks: [] };
   const kind = LABELS.get(label);
   // "Sitting | 4 min": what is told has no amount, so this is a name.

@@ -32,6 +32,8 @@ export const OPPOSITE: Readonly<Record<Way, Way>> = {
   back: 'forward',
   clockwise: 'anticlockwise',
   anticlockwise: 'clockwise',
+  inwards: 'outwards',
+  outwards: 'inwards',
   one: 'other',
   other: 'one',
 };
@@ -53,6 +55,10 @@ const WAYS: ReadonlyMap<string, Way> = new Map([
   ['bkwd', 'back'],
   ['backward', 'back'],
   ['backwards', 'back'],
+  ['inwards', 'inwards'],
+  ['inward', 'inwards'],
+  ['outwards', 'outwards'],
+  ['outward', 'outwards'],
   ['clockwise', 'clockwise'],
   ['cw', 'clockwise'],
   ['anticlockwise', 'anticlockwise'],
@@ -73,7 +79,7 @@ export function startAt(tokens: readonly Token[], at: number, take: Take): Taken
   };
   if (/^(?:start|begin)/.test(word(tokens, at))) {
     let next = at + 1;
-    while (/^(?:on|with|to|the|your)$/.test(word(tokens, next))) next++;
+    while (/^(?:on|with|from|w|\/|to|the|your)$/.test(word(tokens, next))) next++;
     const found = side(next);
     if (found === null) return null;
     const noun = isOneOf(tokens, next + 1, SIDE_WORDS) ? next + 2 : next + 1;
@@ -169,9 +175,11 @@ const UNLED: readonly RegExp[] = [
   /^on (?:their|your|our) own$/,
   /^by (?:themselves|yourselves|yourself|oneself)$/,
 ];
+const UNLED_STARTS = /^(?:no|without|unguided|everybody|everyone|each|all|as|on|by)$/;
 const UNLED_WORDS = [1, 2, 3, 5, 6] as const;
 
 function unledAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  if (!UNLED_STARTS.test(word(tokens, at))) return null;
   for (const length of UNLED_WORDS) {
     const said = tokens
       .slice(at, at + length)

@@ -12,7 +12,7 @@ export interface Token {
 
 /** A clock, a number with a fraction, a fraction, a number, a word; else one mark. */
 const TOKEN =
-  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d)|\d{1,3} ?[½¼¾])|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)-(?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/giu;
+  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d)|\d{1,3} ?[½¼¾])|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/giu;
 const FRACTIONS: ReadonlyMap<string, number> = new Map([
   ['1/2', 0.5],
   ['1/4', 0.25],
@@ -25,7 +25,7 @@ const ONES = [
   'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve',
   'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty',
 ]; // prettier-ignore
-const NUMBER_WORDS: ReadonlyMap<string, number> = new Map([
+export const NUMBER_WORDS: ReadonlyMap<string, number> = new Map([
   ...ONES.map((word, value) => [word, value] as const),
   ['thirty', 30],
   ['forty', 40],
@@ -50,7 +50,7 @@ export function tokensOf(line: string): Token[] {
 
 /** "Forty-five". */
 function compound(text: string): number | null {
-  const [tens = '', ones] = text.split('-');
+  const [tens = '', ones] = text.split(/[- ]/);
   const [ten, one] = [NUMBER_WORDS.get(tens), NUMBER_WORDS.get(ones ?? '')];
   return ten === undefined || one === undefined ? null : ten + one;
 }

@@ -15,6 +15,7 @@ export {
 export { type PlanVoice } from './voice';
 export { planJsonSchema } from './json-schema';
 export { LIMITS } from './limits';
+export { clamped } from './steps/bounds';
 export { ask, askRounds, askTime, breathAsked, roundsAsked } from './ask';
 export {
   blankStep,

@@ -1,0 +1,81 @@
+import { breathAsked, clamped, LIMITS, type MovementStep, type PlanPace } from '@/core/plan';
+import { itemAt } from '@/core/units';
+import { NUMBER_WORDS } from './tokens';
+
+/*
+ * How long a breath is as people write it: "in 4, out 6", "4 in / 6 out", "inhale for four, exhale for six", "breath 4/6".
+ */
+
+/** Seconds in, seconds out. */
+export type BreathCounts = readonly [inhale: number, exhale: number];
+
+const SMALL_NUMBERS = 'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve';
+const N = `(\\d{1,2}(?:\\.\\d)?|${SMALL_NUMBERS})`;
+const UNIT = '(?: ?(?:counts?|beats?|secs?|seconds?|s)\\b\\.?)?';
+const JOINED = '(?: ?[,;/+&–-])?(?: (?:and|then))?(?: breathe?)? ?';
+const BEFORE = '(?:[,;–-] )?\\(?(?:\\b(?:breath(?:e|ing|s)?|breath pattern|pattern|pace):? )?';
+/** Not "out 8 times". */
+const AFTER = '\\)?(?! ?(?:\\d|times|rounds|reps|x\\b|×|breaths|min|e/|each|\\.\\d))';
+
+const FORMS: readonly RegExp[] = [
+  new RegExp(
+    `${BEFORE}\\b(?:in|inhale|inhaling)(?: for| to| =|:)? ?${N}${UNIT}${JOINED}(?:out|exhale|exhaling)(?: for| to| =|:)? ?${N}(?![\\d:])${UNIT}${AFTER}`,
+    'i',
+  ),
+  new RegExp(`${BEFORE}\\b${N}${UNIT} in${JOINED}${N}${UNIT} out\\b${AFTER}`, 'i'),
+  new RegExp(
+    `(?:[,;–-] )?\\(?\\b(?:breath|breathing|breathe|breath pattern|pattern):? ${N} ?[/:-] ?${N}(?![\\d:/])${AFTER}`,
+    'i',
+  ),
+];
+/** A breath is no shorter and no longer than this, in seconds; longer "counts" count something else. */
+const BREATH = { min: 3, max: 30 };
+
+/** The breath that a line gives in counts, and the line without it; a count is taken for a second. */
+export function withoutBreath(text: string): { readonly breath: BreathCounts | null; readonly text: string } {
+  if (!/\b(?:in|inhal|breath|pattern)/i.test(text)) return { breath: null, text };
+  for (const form of FORMS) {
+    const match = form.exec(text);
+    if (!match) continue;
+    const breath = [valueOf(itemAt(match, 1)), valueOf(itemAt(match, 2))] as const;
+    const whole = breath[0] + breath[1];
+    if (breath.some((part) => part < 1) || whole < BREATH.min || whole > BREATH.max) continue;
+    const rest = `${text.slice(0, match.index)} ${text.slice(match.index + match[0].length)}`;
+    return { breath, text: rest.trim() };
+  }
+  return { breath: null, text };
+}
+
+function valueOf(written: string): number {
+  return NUMBER_WORDS.get(written.toLowerCase()) ?? Number(written);
+}
+
+/** Whether what is left beside a breath only says how long it lasts: "for the whole class". */
+export function isOnlyBreath(rest: string): boolean {
+  return /^[\s,.;:]*(?:(?:for|all|the|whole|class|through|throughout|always|here|breath|breathing|breathe|of|this|one|each|time|slow|easy|gentle|counts?)[\s,.;:]*){0,6}$/i.test(
+    rest,
+  );
+}
+
+/** The class's breath as it is written above its first step. */
+export function breathOfClass(breath: BreathCounts, pace: PlanPace): PlanPace {
+  const share = shareOf(breath);
+  return { ...breathAsked(pace, breath[0] + breath[1]), inhaleShare: share, closingInhaleShare: share };
+}
+
+/** A movement's own breath is a multiple of the class's. */
+export function breathOfStep(
+  breath: BreathCounts,
+  pace: PlanPace,
+): Pick<MovementStep, 'paceMultiplier' | 'inhaleShare'> {
+  const times = (breath[0] + breath[1]) / pace.breathSeconds;
+  return {
+    paceMultiplier: clamped(Math.round(times * 100) / 100, LIMITS.paceMultiplier),
+    inhaleShare: shareOf(breath),
+  };
+}
+
+/** The share of a breath that goes in. */
+function shareOf([inhale, exhale]: BreathCounts): number {
+  return clamped(Math.round((inhale / (inhale + exhale)) * 100) / 100, LIMITS.inhaleShare);
+}

@@ -1,0 +1,43 @@
+import { findCounts } from './counts';
+import { firstWord } from './first-words';
+import { reading, type Reading } from './reading';
+import { wordAmong } from './tokens';
+
+/* Breaths that a line leads. */
+
+const BREATH =
+  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -| =|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
+const NEXT_BREATH =
+  /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
+
+/** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
+export function breathsOf(text: string): Reading[] {
+  if (!BREATH.test(text)) return [];
+  return text.split(NEXT_BREATH).flatMap((part) => {
+    const piece = part.trim().replace(/^(?:,|and|then) /i, '');
+    const match = BREATH.exec(piece);
+    if (!match) return [];
+    const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
+    const kind = /^in/.test(word) ? 'inhale' : 'exhale';
+    const { counts, rest } = findCounts(piece);
+    const colon = /^(?:in|out)(?:[:;]| =)/i.test(piece);
+    const words = (counts.hold === undefined ? piece : rest).replace(colon ? /^(?:in|out)(?:[:;]| =)\s*/i : /^$/, '');
+    const held = counts.hold === undefined ? {} : { hold: counts.hold };
+    return [reading(kind, colon ? words : sentence(words), held)];
+  });
+}
+
+/** With a slip in its first word put right: "inahle lift". */
+export function withBreathSpelled(text: string): string {
+  const first = firstWord(text);
+  const spelled = wordAmong(first, ['inhale', 'exhale']);
+  return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
+}
+
+/** With a capital at its start and a stop at its end, as a line is said. */
+function sentence(words: string): string {
+  const text = words.trim();
+  if (text === '') return '';
+  const started = text.charAt(0).toUpperCase() + text.slice(1);
+  return /[.!?…]$/.test(started) ? started : `${started}.`;
+}

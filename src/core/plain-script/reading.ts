@@ -1,0 +1,13 @@
+import type { Counts, LineKind } from './model';
+
+/** One thing that a line says; a line may hold an in and an out. */
+export interface Reading {
+  readonly kind: LineKind;
+  readonly words: string;
+  readonly counts: Counts;
+  readonly unsure: boolean;
+}
+
+export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {
+  return { kind, words, counts, unsure };
+}

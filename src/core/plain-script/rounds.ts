@@ -1,0 +1,142 @@
+import { amountAt, COUNTED_WORDS, isOneOf, ROUND_WORDS, unitAt, word, type Amount } from './amounts';
+import type { Take, Taken } from './found';
+import { MOST_SECONDS } from './model';
+import { sidesAt, wayBehind, wayOf } from './sides';
+import type { Token } from './tokens';
+
+/* How often something is done, as people write it. */
+
+/** What may stand behind a bare count: "6 slow", "4ish". */
+const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether']); // prettier-ignore
+/** Words whose number is no count: "level 2", "part 3". */
+const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', '#']); // prettier-ignore
+const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
+const MOST_ROUNDS = 200;
+/** A count as it is found, and the token behind it; `bare` where that is a guess. */
+type Count = (
+  amount: Pick<Amount, 'range'> & { readonly eachSide?: boolean },
+  to: number,
+  bare?: boolean,
+) => Taken | null;
+
+/** How often, from a token on: "twice", "x6", "reps 8-10", "2 sets of 8", "5 belly breaths", "6". */
+export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
+  const rounds: Count = ({ range: [min, max], eachSide = false }, to, bare = false) =>
+    min >= 1 && max <= MOST_ROUNDS && Number.isInteger(min) && Number.isInteger(max)
+      ? take({ what: 'rounds', range: [min, max], bare, eachSide }, to)
+      : null;
+  const worded = wordedAt(tokens, at, rounds);
+  if (worded !== undefined) return worded;
+  const amount = amountAt(tokens, at);
+  if (!amount) return null;
+  let { next } = amount;
+  while (MANNER.has(word(tokens, next)) && isOneOf(tokens, next + 1, [...ROUND_WORDS, ...COUNTED_WORDS])) next++;
+  const sets = /^[x×]$/.test(word(tokens, next)) && amount.inFigures ? amountAt(tokens, next + 1) : null;
+  if (sets?.inFigures) return timesOver(amount, sets, tokens, take, rounds);
+  if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));
+  const setsOf = /^(?:rounds|times)$/.test(word(tokens, next)) && word(tokens, next + 1) === 'of';
+  if (isOneOf(tokens, next, ROUND_WORDS) && !(setsOf && amountAt(tokens, next + 2)?.inFigures))
+    return rounds(amount, next + 1);
+  // Behind a name: "Arm swings, 40 swings", "seven or so", "eight of them", "6 b."
+  const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');
+  const loose = behindName ? looseAt(tokens, at, { ...amount, next }, rounds) : null;
+  if (loose) return loose;
+  // "5 belly breaths", "10 wrist circles": what is counted is its name.
+  const noun = tokens[next];
+  const named = noun?.kind === 'word' && noun.value === null && isOneOf(tokens, next + 1, NAMED_COUNTS);
+  if (at === 0 && named) return rounds(amount, next, true);
+  if (/^(?:sets?|series|lots|rounds|times)$/.test(word(tokens, next))) {
+    const of = /^(?:of|x|×)$/.test(word(tokens, next + 1)) ? amountAt(tokens, next + 2) : null;
+    const times = of?.range[0] ?? 1;
+    const to = of ? behindRounds(tokens, of.next) : next + 1;
+    return rounds({ range: [amount.range[0] * times, amount.range[1] * times] }, to);
+  }
+  if (word(tokens, next) === 'of' && /^(?:each|both)$/.test(word(tokens, next + 1))) return rounds(amount, next);
+  const sided = sidesAt(tokens, next, take, taken) ?? wayBehind(tokens, next, take);
+  if (sided) return rounds(amount, next);
+  return isBareCount(tokens, at, amount) ? rounds(amount, mannerBehind(tokens, amount.next), true) : null;
+}
+
+/** Counts that begin with a word: "twice", "x6", "reps 8-10"; `undefined` where none begins. */
+function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | null | undefined {
+  const [text, second, third] = [word(tokens, at), word(tokens, at + 1), word(tokens, at + 2)];
+  if (text === 'once' && second === 'or' && third === 'twice') return rounds({ range: [1, 2] }, at + 3);
+  if (text === 'twice') return rounds({ range: [2, 2] }, at + 1);
+  // "Once" begins sentences too: it counts where it ends one, or sides are with it.
+  const ofSide = second === ',' && wayOf(word(tokens, at - 2)) !== undefined;
+  if (text === 'once' && (ofSide || /^(?:|[.)]|each|per|on)$/.test(second))) return rounds({ range: [1, 1] }, at + 1);
+  if (/^[x×]$/.test(text)) {
+    const amount = amountAt(tokens, at + 1);
+    if (!amount?.inFigures) return null;
+    const counted = isOneOf(tokens, amount.next, ROUND_WORDS);
+    return rounds(amount, counted ? amount.next + 1 : mannerBehind(tokens, amount.next));
+  }
+  const led = /^(?:reps?|rounds?|times|repeats?|repetitions)$/.test(text) && /^[,(–-]$/.test(word(tokens, at - 1));
+  const behind = led ? amountAt(tokens, at + (second === ':' ? 2 : 1)) : null;
+  if (behind?.inFigures && /^(?:|[),.;])$/.test(word(tokens, behind.next))) return rounds(behind, behind.next);
+  return undefined;
+}
+
+/** Plural nouns that count people, things and times, and no rounds. */
+const NO_ROUNDS =
+  /^(?:seconds|secs|minutes|mins|hours|people|chairs|sides|legs|arms|hands|feet|ways|levels|parts|rows|lines|pairs|groups|students|beginners|points|things)$/;
+
+/** A count behind a name in looser words: "40 swings", "seven or so", "one more", "nine risings in all", "6 b.". */
+function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: Count): Taken | null {
+  const { next } = amount;
+  if (isOneOf(tokens, next, COUNTED_WORDS)) return rounds(amount, next + 1);
+  const noun = word(tokens, next);
+  const things =
+    /^\p{L}{3,}s$/u.test(noun) && !NO_ROUNDS.test(noun) && wayOf(noun) === undefined && amount.range[0] > 1;
+  const inAll = word(tokens, next + 1) === 'in' && /^(?:all|total)$/.test(word(tokens, next + 2));
+  const last = next + (inAll ? 3 : 1);
+  const ends = last >= tokens.length - 1 && /^[.!]?$/.test(word(tokens, last));
+  if (things && ends && /^[,:–—-]$/.test(word(tokens, at - 1))) return rounds(amount, last, true);
+  const loose = `${noun} ${word(tokens, next + 1)}`;
+  if (/^(?:or so|of (?:them|those|these))$/.test(loose)) return rounds(amount, next + 2);
+  if (/^more ?\.?$/.test(loose)) return rounds(amount, next + 1);
+  return amount.inFigures && /^(?:b|br) ?\.?$/.test(loose.trim()) ? rounds(amount, tokens.length) : null;
+}
+
+/** "2 x 8" is sixteen, "2 x 20 s" and "20 s x 2" forty seconds in all. */
+export function timesOver(
+  sets: Amount,
+  { range: [min, max], next, inFigures }: Amount,
+  tokens: readonly Token[],
+  take: Take,
+  rounds: Count,
+  behind?: number,
+): Taken | null {
+  const times = sets.range[0];
+  const unit = unitAt(tokens, { range: [min, max], next, inFigures });
+  if (!unit) return rounds({ range: [min * times, max * times] }, behindRounds(tokens, next));
+  const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
+  return range[0] > 0 && range[1] <= MOST_SECONDS
+    ? take({ what: 'seconds', range, whole: true }, behind ?? unit.next)
+    : null;
+}
+
+/** Behind the word for a round, where one stands there: "8 reps". */
+function behindRounds(tokens: readonly Token[], at: number): number {
+  return isOneOf(tokens, at, ROUND_WORDS) ? at + 1 : at;
+}
+
+/** Behind "slow" or ", slowly" where that ends the line: how it is done is no part of its name. */
+function mannerBehind(tokens: readonly Token[], at: number): number {
+  const from = word(tokens, at) === ',' ? at + 1 : at;
+  return MANNER.has(word(tokens, from)) && from + 1 >= tokens.length ? from + 1 : at;
+}
+
+/** A number with nothing behind it that counts: at the end of a line or a bracket, or before how it is done. */
+function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures }: Amount): boolean {
+  const before = word(tokens, at - 1);
+  // "…, five or six." in words ends a line only as a count.
+  if (!inFigures && range[0] < range[1]) return /^[,:–—-]$/.test(before) && /^\.?$/.test(word(tokens, next));
+  if (!inFigures || at === 0) return false;
+  if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;
+  const after = word(tokens, next);
+  // "Rowing. 10.": a number that is a sentence.
+  if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1) return /^\.?$/.test(after);
+  if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
+  return after === '' || /^[),.;]$/.test(after) || MANNER.has(after);
+}

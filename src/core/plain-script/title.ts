@@ -1,0 +1,53 @@
+import { LIMITS } from '@/core/plan';
+import { findCounts } from './counts';
+import { isItem } from './headings';
+import type { Reading } from './reading';
+
+/* The first lines of a script: what names the class, and how long it is. */
+
+/** A letter begins with it, and no title does. */
+const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
+
+export function isGreeting(line: string): boolean {
+  return GREETING.test(line);
+}
+
+/** "18:30-19:10" in a title is no length. */
+const TIME_OF_DAY = /\b\d{1,2}:\d{2} ?[-–] ?\d{1,2}:\d{2}(?:,? )?/;
+
+/** "Workshop, part one (75 mins)". */
+const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu;
+
+/** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
+export function titled(found: readonly Reading[], line: string): readonly Reading[] {
+  if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
+  if (isItem(line) || found[0]?.kind === 'nothing' || line.length > LIMITS.titleCharacters) return found;
+  const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, '').replace(TIME_OF_DAY, ''));
+  // Longer than any step may be.
+  const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
+  if (minutes !== undefined && counts.seconds === undefined) {
+    const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
+    return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
+  }
+  const first = found[0]?.kind;
+  if ((isTitleCase(line) || (first === 'said' && isLikeTitle(line))) && rest === line.trim())
+    return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
+  const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
+  return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
+}
+
+/** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */
+function isLikeTitle(line: string): boolean {
+  const written = line.trim();
+  const words = written.split(/\s+/).length;
+  const spoken =
+    /^(?:we|i|you|it|they|please|ok(?:ay)?|so|let|and|now|then|stand|sit|lie|take|close|feel|find|relax|soften|breathe|begin|start|come|bring|place|rest|notice)\b/i;
+  return words >= 2 && words <= 9 && !/[.!?:;"”]$/.test(written) && !spoken.test(written);
+}
+
+/** "A Calm Quarter of an Hour": most words with a capital, and no stop at the end. */
+function isTitleCase(line: string): boolean {
+  const words = line.trim().split(/\s+/);
+  const capitals = words.filter((one) => /^\p{Lu}/u.test(one)).length;
+  return words.length >= 2 && words.length <= 10 && capitals > 0.55 * words.length && !/[.!?:]$/.test(line.trim());
+}
