@@ -13,10 +13,15 @@ export const TAKE_LIMITS = {
   captionCharacters: CAPTION_LIMITS.characters,
   stretches: 60_000,
   changes: 20_000,
+  steps: 2_000,
+  stepCharacters: 400,
 } as const;
 /** A cue's id is made of ids with signs between them. */
 const CUE_ID = /^[\x20-\x7E]{1,200}$/;
 const FOUR_HOURS = { min: 0, max: 14_400 };
+
+/** A class, and the prompter standing still in it for as long again as a day. */
+const WITH_PAUSES = { min: 0, max: 100_800 };
 
 const seconds = () => within(FOUR_HOURS);
 
@@ -88,6 +93,18 @@ const recordingSchema = shape({
   }).nullable(),
 });
 
+const stepTime = () => shape({ startSeconds: within(WITH_PAUSES), seconds: within(WITH_PAUSES) });
+
+/** A step as it was planned, changed on the way and performed. */
+const stepPerformed = shape({
+  step: text(TAKE_LIMITS.stepCharacters, ONE_LINE),
+  name: text(TAKE_LIMITS.stepCharacters),
+  planned: stepTime(),
+  changed: stepTime().nullable(),
+  performed: stepTime().nullable(),
+  offSeconds: within({ min: -WITH_PAUSES.max, max: WITH_PAUSES.max }).nullable(),
+});
+
 /** The body of `POST /api/classes/:id/takes`. Plan and reading are judged by their own doors. */
 export const newTakeSchema = shape({
   /** Its id, given by the page: sent again when an answer was lost, it is the same take. */
@@ -96,6 +113,8 @@ export const newTakeSchema = shape({
   plan: mixed().defined('missing'),
   evidence: evidenceSchema,
   recording: recordingSchema.nullable().optional(),
+  /** Its steps by the prompter's log, where it was read from one. */
+  performed: list(stepPerformed, TAKE_LIMITS.steps).nullable().optional(),
   /** The copy of its sound, kept before; see `PUT /api/sounds/:id/:piece`. */
   soundId: uuid().nullable().optional(),
   /** Base 64. */

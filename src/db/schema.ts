@@ -15,6 +15,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { sql } from 'drizzle-orm';
 import type { Evidence, AdLib } from '@/core/align';
+import type { StepPerformed } from '@/core/conductor';
 import type { LiveEvent, ShownClass, Standing } from '@/core/live';
 import type { Movement, MovementSummary } from '@/core/movement';
 import type { ClassPlan } from '@/core/plan';
@@ -286,6 +287,8 @@ export const takes = pgTable(
     evidence: jsonb().$type<Evidence>().notNull(),
     /** What is known of the recording; null for takes from before it was kept. */
     recording: jsonb().$type<Recording>(),
+    /** Its steps by the prompter's log, where one was given. */
+    performed: jsonb().$type<readonly StepPerformed[]>(),
     /** The copy of its sound; it may have been thrown away since. */
     soundId: uuid(),
     /** Its level for drawing, a byte for each 20 ms. */

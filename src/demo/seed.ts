@@ -136,6 +136,7 @@ function takeRow(classId: string, name: string, plan: ClassPlan, evidence: Evide
     planText: JSON.stringify(plan),
     evidenceText: JSON.stringify(evidence),
     recordingText: null,
+    performedText: null,
     soundId: null,
     envelope: null,
     readingText: JSON.stringify(reading),

@@ -73,4 +73,14 @@ test('Thursday Live is performed from end to end, late on purpose, lands, and it
   expect(Math.abs(whole - (log.at(-1)?.atSeconds ?? 0))).toBeLessThan(performed.length);
   await page.getByRole('button', { name: 'Analyse the take' }).click();
   await expect(page.getByLabel('Figures of the take')).toBeVisible({ timeout: 90_000 });
+  // The same is kept with the take, for any browser.
+  await page.evaluate(() => localStorage.clear());
+  await page.reload();
+  await page
+    .getByRole('group', { name: 'View of the take' })
+    .getByRole('button', { name: 'Report', exact: true })
+    .click();
+  await page.getByText('Planned, changed and performed, step by step').click();
+  const kept = page.getByRole('region', { name: 'Steps by the log' }).getByRole('row').locator('td:nth-of-type(3)');
+  expect(await kept.allTextContents()).toEqual(performed);
 });

@@ -42,6 +42,7 @@ beforeAll(async () => {
     planText: JSON.stringify(plan),
     evidenceText: JSON.stringify(evidence),
     recordingText: null,
+    performedText: null,
     readingText: JSON.stringify(reading),
     glanceText: JSON.stringify(glanceOf(reading)),
     soundId: SOUND,

@@ -2,6 +2,7 @@ import { firstItems, itemAt } from '@/core/units';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sameDocument } from '@/core/document';
+import { LOG_FORMAT, LOG_VERSION, stepsPerformed } from '@/core/conductor';
 import { readTake } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { classes, classRevisions, readings, studios, takes } from '@/db/schema';
@@ -143,6 +144,26 @@ describe('a take', () => {
     const evidence = { captions: null, speech: [], lengthSeconds: 5 };
     const bad = { name: 'Bad', plan, evidence, reading: { cues: [] } };
     expect((await refusal((async () => addTake(who, ferry.id, asSent('new-take', bad)))())).code).toBe('bad-reading');
+  });
+
+  it('keeps its steps by the prompter’s log', async () => {
+    const [ferry] = firstItems((await classList(who)).classes, 1);
+    const { plan } = await openClass(who, ferry.id);
+    const timeline = expandPlan(plan);
+    const events = [
+      { event: 'start', atSeconds: 0, placeSeconds: 0 },
+      { event: 'hold', atSeconds: 100, placeSeconds: 90 },
+    ] as const;
+    const log = { format: LOG_FORMAT, version: LOG_VERSION, title: plan.title, events, performed: null } as const;
+    const performed = stepsPerformed(plan, log);
+    const evidence = { captions: null, speech: [], lengthSeconds: 100 };
+    const sent = { name: 'By its log', plan, evidence, performed, reading: readTake(timeline, evidence) };
+    const { id } = await addTake(who, ferry.id, asSent('new-take', sent));
+    expect(performed.length).toBeGreaterThan(5);
+    expect((await openTake(who, id)).performed).toEqual(performed);
+    const bad = { ...sent, performed: [{ ...itemAt(performed, 0), planned: { startSeconds: -1, seconds: 'long' } }] };
+    expect((await refusal((async () => addTake(who, ferry.id, asSent('new-take', bad)))())).status).toBe(422);
+    await dropTake(who, id, true);
   });
 });
 

@@ -1,5 +1,6 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Evidence } from '@/core/align';
+import type { StepPerformed } from '@/core/conductor';
 import { upToDate, type ClassPlan } from '@/core/plan';
 import type { Corrections, HandWork, Reading, Recording, TakeGlance } from '@/core/reading';
 import type { Database } from '../database';
@@ -23,6 +24,7 @@ export interface StoredTake extends TakeSummary {
   readonly plan: ClassPlan;
   readonly evidence: Evidence;
   readonly recording: Recording | null;
+  readonly performed: readonly StepPerformed[] | null;
   readonly soundId: string | null;
   readonly reading: Reading;
   readonly corrections: Corrections;
@@ -40,6 +42,8 @@ export interface TakeRow {
   readonly planText: string;
   readonly evidenceText: string;
   readonly recordingText: string | null;
+  /** JSON of its steps by the prompter's log. */
+  readonly performedText: string | null;
   readonly soundId: string | null;
   readonly envelope: Uint8Array | null;
   readonly readingText: string;
@@ -96,6 +100,7 @@ export async function findTake(db: Database, studioId: string, id: string): Prom
       plan: takes.plan,
       evidence: takes.evidence,
       recording: takes.recording,
+      performed: takes.performed,
       soundId: takes.soundId,
       reading: readings.reading,
       corrections: readings.corrections,
@@ -145,11 +150,12 @@ export async function findEnvelope(db: Database, studioId: string, id: string): 
 
 export async function insertTake(db: Database, studioId: string, take: TakeRow): Promise<string> {
   return db.transaction(async (tx) => {
-    const { planText, evidenceText, recordingText, readingText, glanceText, ...row } = take;
+    const { planText, evidenceText, recordingText, performedText, readingText, glanceText, ...row } = take;
     const documents = {
       plan: json(planText),
       evidence: json(evidenceText),
       recording: recordingText === null ? null : json(recordingText),
+      performed: performedText === null ? null : json(performedText),
     };
     const [stored] = await tx
       .insert(takes)

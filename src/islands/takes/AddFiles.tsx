@@ -80,13 +80,18 @@ export function AddFiles({
 
 const RUNS_SHOWN = 6;
 
-export function logFile({ log }: SavedRun): File {
-  return new File([JSON.stringify(log)], 'performance.json');
+/** The log of a run as a file; the take that is read from it bears its name. */
+export function logFile(run: SavedRun): File {
+  return new File([JSON.stringify(run.log)], `Log of ${beganAt(run)}`);
 }
 
+const beganAt = ({ startedAt }: SavedRun): string =>
+  new Date(startedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
 /** When a run began, and how far it came where it broke off. */
-function whenOf({ startedAt, brokenOff }: SavedRun): string {
-  const began = new Date(startedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+function whenOf(run: SavedRun): string {
+  const { brokenOff } = run;
+  const began = beganAt(run);
   return brokenOff ? `${began}, stopped at ${formatClock(brokenOff.placeSeconds)}` : began;
 }
 

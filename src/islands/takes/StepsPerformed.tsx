@@ -1,5 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
-import { readPerformanceLog, stepsPerformed, type PerformanceLog, type StepTime } from '@/core/conductor';
+import {
+  readPerformanceLog,
+  stepsPerformed,
+  type PerformanceLog,
+  type StepPerformed,
+  type StepTime,
+} from '@/core/conductor';
 import type { ClassPlan } from '@/core/plan';
 import { formatClock, formatDifference } from '@/core/units';
 
@@ -9,8 +15,8 @@ interface Props {
   readonly words: File;
 }
 
-/** The steps of a class side by side: as planned, as changed on the way, and as performed, by the log that is chosen. */
-export function StepsPerformed({ plan, words }: Props) {
+/** The steps of a class side by side, by the log that is chosen. */
+export function StepsOfLog({ plan, words }: Props) {
   const [log, setLog] = useState<PerformanceLog | null>(null);
   useEffect(() => {
     let wanted = true;
@@ -23,8 +29,16 @@ export function StepsPerformed({ plan, words }: Props) {
     };
   }, [words]);
   const rows = useMemo(() => (log ? stepsPerformed(plan, log) : []), [plan, log]);
+  return <StepsPerformed rows={rows} />;
+}
+
+/** Steps as planned, as changed on the way, and as performed; nothing where there are none. */
+export function StepsPerformed({ rows }: { readonly rows: readonly StepPerformed[] }) {
   if (rows.length === 0) return null;
-  const isChanged = Boolean(log?.performed);
+  const isChanged = rows.some(
+    ({ planned, changed }) =>
+      changed?.seconds !== planned.seconds || Math.abs(changed.startSeconds - planned.startSeconds) > 0.5,
+  );
   const heads = ['Planned', ...(isChanged ? ['Changed'] : []), 'Performed'];
   return (
     <details className="mt-3">

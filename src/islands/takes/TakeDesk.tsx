@@ -93,6 +93,7 @@ export function TakeDesk({ studio, take, spelling }: Props) {
                 timeline={timeline}
                 reading={reading}
                 recording={take.recording}
+                performed={take.performed}
                 names={names}
                 onPlay={source ? player.playFrom : undefined}
               />

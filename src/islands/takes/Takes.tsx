@@ -12,7 +12,7 @@ import { RecordedHere } from '../recording/RecordedHere';
 import { recordingFile } from '../recording/store';
 import { runOf } from '../recording/with-log';
 import { AddFiles, logFile, NOTHING_CHOSEN } from './AddFiles';
-import { StepsPerformed } from './StepsPerformed';
+import { StepsOfLog } from './StepsPerformed';
 import { TakeList } from './TakeList';
 import { DOING, useAnalysis, wholeShare } from './use-analysis';
 
@@ -50,7 +50,7 @@ export function Takes({ studio, stored, takes, ownTerms }: Props) {
             on this computer. Saved are what the analysis found and a small audio proxy, to correct cues by ear.
           </p>
           <AddFiles chosen={chosen} onChange={setChosen} runs={runs} />
-          {chosen.words && <StepsPerformed plan={stored.plan} words={chosen.words} />}
+          {chosen.words && <StepsOfLog plan={stored.plan} words={chosen.words} />}
           {!progress && <RecordedHere classId={stored.id} onUse={(id) => void analyseRecorded(id)} />}
           {progress ? (
             <div className="mt-4">

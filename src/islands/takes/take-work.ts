@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import type { Saved } from '@/api/saved';
 import { correctable, type Evidence } from '@/core/align';
+import type { StepPerformed } from '@/core/conductor';
 import type { ClassPlan } from '@/core/plan';
 import { handWorkSince2, readAgain, type HandWork, type Reading, type Recording } from '@/core/reading';
 import { expandPlan, type Timeline } from '@/core/timeline';
@@ -16,6 +17,7 @@ export interface Take extends HandWork {
   readonly plan: ClassPlan;
   readonly evidence: Evidence;
   readonly recording: Recording | null;
+  readonly performed: readonly StepPerformed[] | null;
   readonly soundId: string | null;
   readonly reading: Reading;
   readonly revision: number;

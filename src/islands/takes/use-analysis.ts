@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
 import { send, type Answer } from '@/api/client';
+import { stepsPerformed } from '@/core/conductor';
 import { failed, ok, type Issue, type Result } from '@/core/units';
 import type { Term } from '@/core/words';
 import { issueSentence } from '@/messages/issues';
@@ -80,7 +81,9 @@ export function useAnalysis(stored: ClassResponse, ownTerms: readonly Term[]) {
     setProgress({ doing: 'keeping', share: 1 });
     const { notes, envelope, ...read } = result.value;
     const name = (chosen.sound ?? chosen.words)?.name.slice(0, 200) ?? 'Take';
-    const taken = { id: crypto.randomUUID(), name, plan: stored.plan, ...read, envelope: envelope && base64(envelope) };
+    const performed = log && stepsPerformed(stored.plan, log);
+    const own = { id: crypto.randomUUID(), name, plan: stored.plan, performed };
+    const taken = { ...own, ...read, envelope: envelope && base64(envelope) };
     const answer = await sendUntilAnswered(`/api/classes/${stored.id}/takes`, taken, cancelled, () =>
       setProgress({ doing: 'waiting', share: 1 }),
     );

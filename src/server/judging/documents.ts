@@ -39,7 +39,7 @@ export function judgeTake(
   if (!checked.ok) return failed({ plan: false, issues: checked.problem });
   const read = readPlan(request.plan);
   if (!read.ok) return failed({ plan: true, issues: read.problem });
-  const { id, name, evidence, recording, soundId, envelope } = request;
+  const { id, name, evidence, recording, performed, soundId, envelope } = request;
   const reading = correct(checked.value, expandPlan(read.value), {}, evidence.lengthSeconds ?? null);
   return ok({
     ...(id !== undefined && { id }),
@@ -47,6 +47,7 @@ export function judgeTake(
     planText: JSON.stringify(read.value),
     evidenceText: JSON.stringify(evidence),
     recordingText: recording ? JSON.stringify(recording) : null,
+    performedText: performed ? JSON.stringify(performed) : null,
     soundId: soundId ?? null,
     envelope: typeof envelope === 'string' ? new Uint8Array(Buffer.from(envelope, 'base64')) : null,
     readingText: JSON.stringify(reading),

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { StepPerformed } from '@/core/conductor';
 import type { ClassPlan } from '@/core/plan';
 import type { Reading, Recording } from '@/core/reading';
 import { reportOf } from '@/core/report';
@@ -8,6 +9,7 @@ import { differenceSentence } from '@/messages/report';
 import { DriftChart } from './DriftChart';
 import { PairChart } from './PairChart';
 import { SoundReport } from './SoundReport';
+import { StepsPerformed } from '../StepsPerformed';
 import { StepTable } from './StepTable';
 import { TwoRecordings } from './TwoRecordings';
 
@@ -16,13 +18,15 @@ interface Props {
   readonly timeline: Timeline;
   readonly reading: Reading;
   readonly recording: Recording | null;
+  /** Its steps by the prompter's log; `null` where it was read from none. */
+  readonly performed: readonly StepPerformed[] | null;
   readonly names: ReadonlyMap<string, string>;
   /** Plays the take from a time; left out where there is no sound. */
   readonly onPlay?: (seconds: Seconds) => void;
 }
 
 /** What a take tells of the class: where it differs in kind, step by step, and drawn. */
-export function TakeReport({ plan, timeline, reading, recording, names, onPlay }: Props) {
+export function TakeReport({ plan, timeline, reading, recording, performed, names, onPlay }: Props) {
   const report = useMemo(() => reportOf(timeline, reading), [timeline, reading]);
   const titles = new Map(plan.sections.map(({ id, title }) => [id, title]));
   const breaths = report.steps.flatMap(({ step, breathPlannedSeconds, breathActualSeconds }) =>
@@ -64,6 +68,11 @@ export function TakeReport({ plan, timeline, reading, recording, names, onPlay }
         )}
       </section>
       <StepTable report={report} names={names} />
+      {performed && (
+        <div className="mb-6">
+          <StepsPerformed rows={performed} />
+        </div>
+      )}
       <div className="grid gap-x-8 xl:grid-cols-2">
         <DriftChart reading={reading} />
         <PairChart

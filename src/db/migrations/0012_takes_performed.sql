@@ -1,0 +1,1 @@
+ALTER TABLE "takes" ADD COLUMN "performed" jsonb;
