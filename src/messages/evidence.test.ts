@@ -4,6 +4,7 @@ import { evidenceSentence } from './evidence';
 describe('what a line was found by', () => {
   it.each([
     [{ by: 'words', heard: 'in to the belly', nearer: null }, 'Heard there: “in to the belly”.'],
+    [{ by: 'words', heard: 'Good morning.', nearer: null }, 'Heard there: “Good morning.”'],
     [{ by: 'words', heard: null, nearer: null }, 'By the words about it.'],
     [{ by: 'length', heard: null, nearer: null }, 'By its length and its place alone.'],
     [{ by: 'length', heard: 'nn', nearer: null }, 'By its place; heard there: “nn”.'],

@@ -89,11 +89,9 @@ export function TakeDesk({ studio, take, spelling }: Props) {
           {view === 'report' && (
             <Scrolled>
               <TakeReport
-                plan={take.plan}
+                take={take}
                 timeline={timeline}
                 reading={reading}
-                recording={take.recording}
-                performed={take.performed}
                 names={names}
                 onPlay={source ? player.playFrom : undefined}
               />

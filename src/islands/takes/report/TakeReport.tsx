@@ -1,7 +1,5 @@
 import { useMemo } from 'react';
-import type { StepPerformed } from '@/core/conductor';
-import type { ClassPlan } from '@/core/plan';
-import type { Reading, Recording } from '@/core/reading';
+import type { Reading } from '@/core/reading';
 import { reportOf } from '@/core/report';
 import type { Timeline } from '@/core/timeline';
 import { formatClock, type Seconds } from '@/core/units';
@@ -10,23 +8,22 @@ import { DriftChart } from './DriftChart';
 import { PairChart } from './PairChart';
 import { SoundReport } from './SoundReport';
 import { StepsPerformed } from '../StepsPerformed';
+import type { Take } from '../take-work';
 import { StepTable } from './StepTable';
 import { TwoRecordings } from './TwoRecordings';
 
 interface Props {
-  readonly plan: ClassPlan;
+  readonly take: Pick<Take, 'plan' | 'recording' | 'performed'>;
   readonly timeline: Timeline;
   readonly reading: Reading;
-  readonly recording: Recording | null;
-  /** Its steps by the prompter's log; `null` where it was read from none. */
-  readonly performed: readonly StepPerformed[] | null;
   readonly names: ReadonlyMap<string, string>;
   /** Plays the take from a time; left out where there is no sound. */
   readonly onPlay?: (seconds: Seconds) => void;
 }
 
 /** What a take tells of the class: where it differs in kind, step by step, and drawn. */
-export function TakeReport({ plan, timeline, reading, recording, performed, names, onPlay }: Props) {
+export function TakeReport({ take, timeline, reading, names, onPlay }: Props) {
+  const { plan, recording, performed } = take;
   const report = useMemo(() => reportOf(timeline, reading), [timeline, reading]);
   const titles = new Map(plan.sections.map(({ id, title }) => [id, title]));
   const breaths = report.steps.flatMap(({ step, breathPlannedSeconds, breathActualSeconds }) =>
