@@ -20,11 +20,12 @@ export interface HandLine {
   /** Checks, with the caution where one is named, sorted. */
   readonly wanted: readonly string[];
   readonly kept: boolean;
-  /** Of the three letters that were written last, when the rules for the others stood. */
-  readonly late: boolean;
+  /** Of which letters: the first four, three that were written when the rules for those stood, or the last. */
+  readonly writing: 'early' | 'late' | 'last';
 }
 
 const LATE: ReadonlySet<string> = new Set(['fifth-letter.txt', 'sixth-letter.txt', 'seventh-letter.txt']);
+const LAST = 'eighth-letter.txt';
 
 const FOLDER = join(import.meta.dirname, 'hands');
 
@@ -52,7 +53,7 @@ export function handLines(): HandLine[] {
               text,
               wanted: wanted === '-' ? [] : wanted.split(' ').sort(),
               kept: isKept(text),
-              late: LATE.has(file),
+              writing: file === LAST ? 'last' : LATE.has(file) ? 'late' : 'early',
             },
           ];
         });

@@ -49,6 +49,7 @@ export const OFFERED = {
     '@no ..1 =lower|=deeper|=further|=farther ..1 =than',
     'shrink|reduce|imagine|imagination',
     'too much',
+    '!=lower|=deeper|=further|=less =than =last|=yesterday|=before',
     '@small|gentle|gently|easier|easy|simpler|gentler|lighter',
     'half|halfway|partway|part',
     'only|just ..2 little|far|as|to|half',
