@@ -251,3 +251,39 @@ describe('a breath in counts', () => {
       expect(findCounts(line).counts).not.toHaveProperty('breath');
   });
 });
+
+describe('pauses as people write them', () => {
+  const lineOf = (text: string) => readScript(newId, `# Class\n## Main set\nStand here.\n${text}`).lines[3];
+
+  it.each([
+    ['(pause 20 s)', 20],
+    ['pause 5', 5],
+    ['Pause: 300', 300],
+    ['pause, half a minute', 30],
+    ['pause for half a minute', 30],
+    ['a long pause (25 secs)', 25],
+    ['10 s of nothing', 10],
+    ['(20 s)', 20],
+    ['[pause 12 s]', 12],
+    ['give them 15 seconds', 15],
+    ['breather, 40 s', 40],
+    ['wait 5 s before the next', 5],
+    ['gap 8 s', 8],
+    ['30 s of quiet', 30],
+    ['Between the sides: pause 6 s', 6],
+    ['Hands down, then wait 4 s', 4],
+  ])('“%s” is %d seconds', (text, seconds) => {
+    expect(lineOf(text)).toMatchObject({ kind: 'pause', counts: { seconds: [seconds, seconds, seconds] } });
+  });
+
+  it.each([
+    'pause 301',
+    'pause 6 minutes',
+    'Pause the arms 3 times',
+    'wait for me',
+    'nothing hurts here',
+    'a break on Monday',
+  ])('“%s” is none', (text) => {
+    expect(lineOf(text)?.kind).not.toBe('pause');
+  });
+});
