@@ -8,11 +8,8 @@ import { countingIds } from '../tests/support/chance';
 import { hands, isAsMeant } from '../tests/support/hands';
 
 const asked = process.argv[2];
-const sums = {
-  tuned: { all: 0, right: 0, marked: 0 },
-  known: { all: 0, right: 0, marked: 0 },
-  kept: { all: 0, right: 0, marked: 0 },
-};
+const none = () => ({ all: 0, right: 0, marked: 0, doubted: 0 });
+const sums = { tuned: none(), known: none(), kept: none(), last: none() };
 for (const { name, half, lines } of hands()) {
   const { lines: read } = readScript(countingIds('w'), lines.map(({ text }) => text).join('\n'));
   const sum = sums[half];
@@ -24,18 +21,19 @@ for (const { name, half, lines } of hands()) {
       if (found.unsure) doubted++;
     } else {
       if (found.unsure) marked++;
-      if (name === asked && half !== 'kept') console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
+      if (name === asked && half !== 'kept' && half !== 'last') console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
     }
   });
   sum.all += lines.length;
   sum.right += right;
   sum.marked += marked;
+  sum.doubted += doubted;
   console.log(
     `${name.padEnd(10)} ${half} ${right} of ${lines.length} as meant; of the others ${marked} marked, and ${doubted} of the right ones`,
   );
 }
-for (const [part, { all, right, marked }] of Object.entries(sums)) {
+for (const [part, { all, right, marked, doubted }] of Object.entries(sums)) {
   console.log(
-    `${part}: ${((100 * right) / all).toFixed(1)} % of ${all} lines as meant; ${marked} of ${all - right} others marked`,
+    `${part}: ${((100 * right) / all).toFixed(1)} % of ${all} lines as meant; ${marked} of ${all - right} others marked, and ${doubted} of the right ones`,
   );
 }

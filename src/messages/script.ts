@@ -1,4 +1,4 @@
-import type { Counts, LineKind } from '@/core/plain-script';
+import type { Counts, LineKind, ReadLine } from '@/core/plain-script';
 import { formatClock } from '@/core/units';
 import { SIDE_PLAN_WORDS } from './movement';
 import { STEP_KIND_WORDS } from './steps';
@@ -19,6 +19,11 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   setting: 'count or setting',
   nothing: 'skipped',
 };
+
+/** What a line counts, or how many steps it names with theirs. */
+export function lineCounts({ counts, steps }: ReadLine): string {
+  return steps === undefined ? countWords(counts) : `and ${steps - 1} more ${steps === 2 ? 'step' : 'steps'}`;
+}
 
 /** The counts that were found in a line. */
 export function countWords(counts: Counts): string {

@@ -33,6 +33,10 @@ describe('ordinary writing in many hands', () => {
     expect(shareAsMeant('kept')).toBeGreaterThan(0.86);
   });
 
+  it('is understood in the kinds of writing that came last, which are only read', () => {
+    expect(shareAsMeant('last')).toBeGreaterThan(0.8);
+  });
+
   it('is marked where it is not understood, mostly also in hands that are only read', () => {
     const wrong = (half: Half): ReadLine[] =>
       hands()
@@ -48,6 +52,7 @@ describe('ordinary writing in many hands', () => {
     expect(marked('tuned')).toBeGreaterThan(0.85);
     expect(marked('known')).toBeGreaterThan(0.85);
     expect(marked('kept')).toBeGreaterThan(0.7);
+    expect(marked('last')).toBeGreaterThan(0.8);
   });
 
   it('keeps every line, whatever it is taken for', () => {

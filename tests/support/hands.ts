@@ -58,18 +58,16 @@ const TUNED: ReadonlySet<string> = new Set([
   'trailing',
   'dictation2',
   'grid',
+  'allotment',
+  'minutes',
+  'letter2',
+  'slides',
+  'swim',
 ]);
-const KEPT: ReadonlySet<string> = new Set([
-  'caller',
-  'retired',
-  'deputy',
-  'planner',
-  'journal',
-  'festival',
-  'stickynotes',
-  'translated',
-]);
-export type Half = 'tuned' | 'known' | 'kept';
+const KEPT: ReadonlySet<string> = new Set(['caller', 'retired', 'deputy', 'planner', 'journal']);
+/** Kept too, and written last, in further kinds of writing. */
+const LAST: ReadonlySet<string> = new Set(['festival', 'stickynotes', 'translated', 'campsite', 'clinic']);
+export type Half = 'tuned' | 'known' | 'kept' | 'last';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
 interface Meaning {
@@ -135,7 +133,8 @@ export function hands(): Hand[] {
               .map(meaningOf),
           };
         });
-      return { name, half: TUNED.has(name) ? 'tuned' : KEPT.has(name) ? 'kept' : 'known', lines };
+      const half = TUNED.has(name) ? 'tuned' : KEPT.has(name) ? 'kept' : LAST.has(name) ? 'last' : 'known';
+      return { name, half, lines };
     });
 }
 

@@ -19,7 +19,8 @@ export const GROUPS: Readonly<Record<string, string>> = {
   cure: 'cure heal remedy treat relieve alleviate banish eliminate fix reverse prevent combat fight beat defeat tackle mend repair ease erase end',
   better:
     'boost strengthen improve increase enhance raise stimulate regulate balance normalise normalize sharpen restore support stronger lower reduce wake activate rejuvenate open clear slow keep help build good',
-  cleanse: 'cleanse clean drain unblock detox detoxify purify flush wash tonify tone nourish feed massage stimulate rinse',
+  cleanse:
+    'cleanse clean drain unblock detox detoxify purify flush wash tonify tone nourish feed massage stimulate rinse',
   // Ways to move
   hold: 'hold retain lock keep suspend stop',
   breath: 'breath breathing breathe air inhale exhale inhalation exhalation',

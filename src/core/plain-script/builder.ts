@@ -24,6 +24,7 @@ import { NEW_NAMES } from '@/core/words';
 import { breathOfClass, breathOfStep } from './breath-counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readOver } from './over-words';
+import { endsSilence } from './first-words';
 import { roleOf } from './headings';
 import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
@@ -33,10 +34,6 @@ import { readTidy, type Tidy } from './tidy';
 import { isGreeting, titled } from './title';
 
 const PAUSE_SECONDS = 1.5;
-
-/** What is written below a silence is said into it, but for what ends it. */
-const ENDS_SILENCE =
-  /^(?:and |then |now |slowly |gently )*(?:thank|thanks|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
 
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
@@ -92,7 +89,8 @@ export class ScriptBuilder {
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
-    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure);
+    const steps = readings.filter(({ kind }) => kind === 'movement').length;
+    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps);
     this.titleKind = null;
   }
 
@@ -133,8 +131,9 @@ export class ScriptBuilder {
 
   private titleKind: LineKind | null = null;
 
-  private note(text: string, kind: LineKind, words: string, counts: Counts = {}, unsure = false): void {
-    this.read.push({ number: this.read.length + 1, text, kind, words, counts, unsure });
+  private note(text: string, kind: LineKind, words: string, counts: Counts = {}, unsure = false, steps = 1): void {
+    const several = steps > 1 ? { steps } : {};
+    this.read.push({ number: this.read.length + 1, text, kind, words, counts, unsure, ...several });
   }
 
   private takeTidy(line: string, tidy: Tidy): void {
@@ -245,7 +244,7 @@ export class ScriptBuilder {
   /** What is written below a movement's breath is said after its rounds. */
   private sayOrLeave(text: string, pauseSeconds: number): void {
     const step = this.current();
-    if (isSilence(step) && ENDS_SILENCE.test(text)) this.add(makeTalk(this.newId, 'Talk', []));
+    if (isSilence(step) && endsSilence(text)) this.add(makeTalk(this.newId, 'Talk', []));
     if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
     const leaving = [step.moments.leaving, text].filter((one) => one !== '').join(' ');
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
@@ -323,7 +322,7 @@ export class ScriptBuilder {
     if (step === undefined && counts.seconds !== undefined) {
       this.plan = { ...this.plan, targetSeconds: counts.seconds[0] };
     }
-    if (isMovement(step)) this.replace(this.counted(step, counts));
+    if (isMovement(step)) this.replace(this.counted(step, { ...twice(step, counts), ...counts }));
   }
 
   private counted(step: MovementStep, counts: Counts): MovementStep {
@@ -368,6 +367,16 @@ export class ScriptBuilder {
     if (!isMovement(step) || step.pattern.length > 0) return step;
     return { ...step, pattern: [makePhase(this.newId, { kind: 'inhale' }), makePhase(this.newId, { kind: 'exhale' })] };
   }
+}
+
+/** A step by time that is done on the other side as well takes as long again; its time is that of both. */
+function twice(step: MovementStep, { sides, seconds, rounds }: Counts): Pick<Counts, 'seconds' | 'held'> {
+  const timed = step.pacedBy === 'clock' || step.pacedBy === 'held';
+  const once = sides === 'one-then-other' && step.sides !== 'one-then-other' && seconds === undefined;
+  if (!timed || !once || rounds !== undefined) return {};
+  const both = (one: number): number => Math.min(LIMITS.countedSeconds.max, 2 * one);
+  const all = [both(step.preferredSeconds), both(step.minSeconds), both(step.maxSeconds)] as const;
+  return { seconds: all, held: step.pacedBy === 'held' };
 }
 
 /** The words of a line when a person says what it is. */

@@ -183,7 +183,7 @@ function tidied(text: string): string {
     .replace(/\s+([,.;:])/g, '$1')
     .replace(/\s+!+$/, '')
     .replace(/[\s,]+[+&][\s,]*$/, '')
-    .replace(/^[\s,;:–—-]+|(?:[\s,;:(–—-]|\.{2,}|…)+$/g, '')
+    .replace(/^[\s,;:–—-]+|(?:[\s,;:(/–—-]|\.{2,}|…)+$/g, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
     .replace(/[,;] (?:and )?then$/i, '')
     .trim();

@@ -50,7 +50,11 @@ export function opensList(line: string, below: string): boolean {
 export function headOfList(text: string): string | null {
   const outline = OUTLINE_HEAD.exec(text);
   if (outline) return itemAt(outline, 1);
-  const bare = text.replace(/^\d{1,2}[.)]? +/, '').replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '');
+  const bare = text
+    .replace(/^(?:slide|station|page|card|screen|phase|stage|module|block|part|section|unit) ?\d{1,2} ?[:.–-] ?/i, '')
+    .replace(/ ?\(\p{L}+(?: \p{L}+)?\)$/u, '')
+    .replace(/^\d{1,2}[.)]? +/, '')
+    .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '');
   if (/[.!?,;:“”"()\d]/.test(bare) || bare.split(/\s+/).length > 4) return null;
   return /^\p{Lu}/u.test(bare) ? bare : null;
 }

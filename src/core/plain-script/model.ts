@@ -30,6 +30,8 @@ export interface ReadLine {
   readonly counts: Counts;
   /** The name, words or action that were taken from it. */
   readonly words: string;
+  /** Where it names several steps, each with its amount: how many. `words` and `counts` are those of the first. */
+  readonly steps?: number;
 }
 
 /** What counts and times were found in a line. */

@@ -9,6 +9,7 @@ import { LABELS, SETTINGS } from './labels';
 import type { Counts, LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { rowOf, spelledOut } from './rows';
+import { severalSteps } from './several';
 import { wordAmong } from './tokens';
 
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
@@ -78,10 +79,18 @@ function readText(
   const breaths = breathsOf(withBreathSpelled(body));
   if (breaths.length > 0) return breaths;
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
+  if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
   const inset = item && under === 'movement' && further && /^\s{2,}/.test(line);
+  const several = TALK_STARTS.test(body) ? null : severalSteps(body);
+  if (several) return several;
+  if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = withoutAside(body, item || span !== null, inset ? 'said' : under);
   return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
 }
+
+/** "Do the same on the other leg.", "and the other side": the step above, on both. */
+const OTHER_SIDE =
+  /^(?:and |then |now |so )*(?:(?:we |do |then )*(?:(?:the |exactly the )?same|repeat|again|all of that|that|it) )?(?:again )?(?:on|to|with|for)? ?(?:the )?other (?:side|leg|foot|arm|hand)(?: as well| too| again)?[.!]?$/i;
 
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {
@@ -153,13 +162,14 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
   const named = item || (counted && body.length <= NAME_AT_MOST);
   // A short line without a full stop may have been a name.
-  const short = !/[.!?…”"]$/.test(body) && words < 6;
+  const short = !/[.!?…”"]$/.test(body) && (words < 6 || (words < 9 && /^\p{Lu}/u.test(body)));
   const endsCounted = !bare && counts.rounds !== undefined && /\b(?:times|rounds|x ?\d+|\d+ ?x)[.!]?$/i.test(body);
   const toldShortly = endsCounted && words <= 6 && !TALK_STARTS.test(body);
   if (toldShortly && talk && !item) return reading('movement', rest, counts, true);
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
   // What stands further in than a movement is about it.
   if (under === 'said' && !counted) return reading('said', body, {}, true);
+  if (!counted && words <= 4 && BESIDE_CLASS.test(rest)) return reading('said', body, {}, true);
   if (!counted && / = /.test(rest)) return reading('said', body, {}, true);
   if (named && counted)
     return reading('movement', rest === '' ? body : rest, counts, (bare && !item) || crowded || isDoubtful(rest));
@@ -318,6 +328,10 @@ function isStill(text: string): boolean {
     ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
 }
+
+/** What is written down for the day and is no part of the class. */
+const BESIDE_CLASS =
+  /\b(?:tea|coffee|cake|biscuits?|chat|natter|payments?|register|feedback|raffle|photos?|notices?|money|keys?)\b/i;
 
 /** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
 function isQuiet(text: string): boolean {

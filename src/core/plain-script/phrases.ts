@@ -41,6 +41,9 @@ export function phraseAt(tokens: readonly Token[], at: number, taken: readonly T
 function timeAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
   const clock = tokens[at];
   if (clock?.kind === 'clock') return take({ what: 'seconds', range: [clock.value ?? 0, clock.value ?? 0] }, at + 1);
+  // "Hold the last one 5 s" is no length.
+  if (/^(?:one|rep|round|time)$/.test(word(tokens, at - 1)) && /^(?:last|final)$/.test(word(tokens, at - 2)))
+    return null;
   const minute = aMinuteAt(tokens, at, take);
   if (minute) return minute;
   const amount = amountAt(tokens, at);

@@ -287,3 +287,67 @@ describe('pauses as people write them', () => {
     expect(lineOf(text)?.kind).not.toBe('pause');
   });
 });
+
+describe('several steps in one line', () => {
+  const namesOf = (line: string) =>
+    stepsOf(`Harbour\n## Main set\n${line}`).map((step) =>
+      step.kind === 'movement' ? [step.name, step.pacedBy === 'breath' ? step.rounds : step.seconds] : [step.kind],
+    );
+
+  it.each([
+    [
+      'neck nods 6, neck turns 8',
+      [
+        ['neck nods', 6],
+        ['neck turns', 8],
+      ],
+    ],
+    [
+      '- arms 30 s, legs 20 s, belly 1 min',
+      [
+        ['arms', 30],
+        ['legs', 20],
+        ['belly', 60],
+      ],
+    ],
+    [
+      'Push the boat x6 + pull the rope x4',
+      [
+        ['Push the boat', 6],
+        ['pull the rope', 4],
+      ],
+    ],
+    [
+      'Sinking 4 times, then rising three times',
+      [
+        ['Sinking', 4],
+        ['rising', 3],
+      ],
+    ],
+  ] as const)('“%s”', (line, wanted) => {
+    expect(namesOf(line)).toEqual(wanted);
+    const { lines } = readScript(newId, `# Harbour\n## Main set\n${line}`);
+    expect(lines[2]).toMatchObject({ kind: 'movement', unsure: true, steps: wanted.length });
+  });
+
+  it.each([
+    'Bow, 5 forward, 5 back',
+    'Row x6, hold 3 s',
+    'Sway 1 min, eyes closed',
+    'Heron, 4 left, 4 right',
+    'Crane, 4 times, low',
+  ])('“%s” is one', (line) => {
+    expect(namesOf(line)).toHaveLength(1);
+  });
+});
+
+describe('a step that is done again on the other side', () => {
+  it('is one step on both sides, which takes as long again where it goes by time', () => {
+    const steps = stepsOf(
+      'Harbour\n## Set\n1. Post, hold 40 s\nDo the same on the other leg.\n2. Bow x4\nThe other side too.',
+    );
+    expect(movement(steps, 'Post')).toMatchObject({ sides: 'one-then-other', pacedBy: 'held', seconds: 80 });
+    expect(movement(steps, 'Bow')).toMatchObject({ sides: 'one-then-other', rounds: 4 });
+    expect(steps).toHaveLength(2);
+  });
+});

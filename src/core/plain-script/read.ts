@@ -1,6 +1,7 @@
 import { ScriptBuilder } from './builder';
 import { opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
+import { withTimes } from './time-column';
 import type { NewId } from '@/core/document';
 import { itemAt } from '@/core/units';
 
@@ -20,7 +21,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .slice(0, SCRIPT_LIMITS.lines);
   const builder = new ScriptBuilder(newId, isShouted(lines));
   const marked = lines.some((line) => /^#/.test(line));
-  const bare = marked ? lines : lines.map(withoutQuoteMark);
+  const bare = marked ? lines : withTimes(lines.map(withoutQuoteMark));
   bare.forEach((line, index) => {
     const below = bare[index + 1] ?? '';
     builder.take(line, put.get(index + 1) ?? null, {

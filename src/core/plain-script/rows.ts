@@ -8,6 +8,7 @@ import type { LineKind } from './model';
  */
 
 const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
+  [/(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],
   [/\be\/w\b\.?/gi, 'each way'],
   [/\b[ep]\/s\b\.?/gi, 'each side'],
   [/\bb\/s\b\.?/gi, 'both sides'],

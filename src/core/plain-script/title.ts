@@ -21,7 +21,8 @@ const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
 export function titled(found: readonly Reading[], line: string): readonly Reading[] {
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
-  if (isItem(line) || found[0]?.kind === 'nothing' || line.length > LIMITS.titleCharacters) return found;
+  const inTable = /^\||\t/.test(line.trim());
+  if (inTable || isItem(line) || found[0]?.kind === 'nothing' || line.length > LIMITS.titleCharacters) return found;
   const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, '').replace(TIME_OF_DAY, ''));
   // Longer than any step may be.
   const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];

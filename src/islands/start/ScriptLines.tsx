@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
 import { LINE_KINDS, type LineKind, type ReadLine } from '@/core/plain-script';
-import { countWords, LINE_KIND_WORDS } from '@/messages/script';
+import { LINE_KIND_WORDS, lineCounts } from '@/messages/script';
 
 interface Props {
   readonly lines: readonly ReadLine[];
@@ -71,7 +71,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
               >
                 {line.words === '' ? line.text : line.words}
               </span>
-              <span className="quiet-ink shrink-0 text-sm">{countWords(line.counts)}</span>
+              <span className="quiet-ink shrink-0 text-sm">{lineCounts(line)}</span>
               {line.unsure && <span className="text-warning shrink-0 text-xs">uncertain</span>}
               {put.has(line.number) && <span className="quiet-ink shrink-0 text-xs">by hand</span>}
             </li>

@@ -1,0 +1,55 @@
+/*
+ * Scripts whose lines begin with a time: when in the class, from its start ("0 Arrive", "2 Swing"), or how
+ * long ("1:00 shake", "5:00 sit"). Which of them it is, the whole column tells.
+ */
+
+const MINUTE = /^\s*(\d{1,3})\s+(?=\p{L})/u;
+const CLOCK = /^\s*(\d{1,2}):(\d{2})\s+(?=\p{L})/u;
+const LINES_AT_LEAST = 4;
+const SHARE_AT_LEAST = 0.6;
+
+/** The lines with a column of times spelled out: "2-4 min: Swing" where it tells when, "shake, 1:00" where how long. */
+export function withTimes(lines: readonly string[]): readonly string[] {
+  return byMinutes(lines) ?? byClocks(lines) ?? lines;
+}
+
+function byMinutes(lines: readonly string[]): readonly string[] | null {
+  const times = lines.map((line) => numberIn(MINUTE.exec(line)?.[1]));
+  const known = times.filter((one) => one !== null);
+  const written = lines.filter((line) => line.trim() !== '').length;
+  const climbs = known.every((one, at) => at === 0 || one > (known[at - 1] ?? 0));
+  // One after the other they number a list.
+  const isList = known.every((one, at) => at === 0 || one === (known[at - 1] ?? 0) + 1);
+  if (known.length < LINES_AT_LEAST || known.length < SHARE_AT_LEAST * written) return null;
+  if (known[0] !== 0 || !climbs || isList) return null;
+  return spelled(lines, times);
+}
+
+function byClocks(lines: readonly string[]): readonly string[] | null {
+  const times = lines.map((line) => {
+    const [, minutes, seconds] = CLOCK.exec(line) ?? [];
+    return minutes === undefined ? null : Number(minutes) * 60 + Number(seconds);
+  });
+  const known = times.filter((one) => one !== null);
+  if (known.length < 2) return null;
+  const climbs = known.every((one, at) => at === 0 || one >= (known[at - 1] ?? 0));
+  // Where they climb they tell when a line is said, which may be anywhere in a step.
+  return climbs ? null : lines.map((line) => line.replace(/^(\s*)(\d{1,2}:\d{2})\s+(\p{L}.*)$/u, '$1$3, $2'));
+}
+
+/** Each line from its time to the next one's. */
+function spelled(lines: readonly string[], times: readonly (number | null)[]): readonly string[] {
+  let next: number | null = null;
+  return lines
+    .map((line, at) => [line, times[at] ?? null] as const)
+    .reverse()
+    .map(([line, time]) => {
+      if (time === null) return line;
+      const lead = next === null || next === time ? '' : `${time}-${next} min: `;
+      next = time;
+      return line.replace(MINUTE, lead);
+    })
+    .reverse();
+}
+
+const numberIn = (text: string | undefined): number | null => (text === undefined ? null : Number(text));
