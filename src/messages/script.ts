@@ -1,6 +1,6 @@
 import type { Counts, LineKind, ReadLine } from '@/core/plain-script';
 import { formatClock } from '@/core/units';
-import { SIDE_PLAN_WORDS } from './movement';
+import { DURING_PLACE_WORDS, SIDE_PLAN_WORDS } from './movement';
 import { STEP_KIND_WORDS } from './steps';
 
 /** What a line of a pasted script was taken for. */
@@ -20,8 +20,9 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   nothing: 'skipped',
 };
 
-/** What a line counts, or how many steps it names with theirs. */
-export function lineCounts({ counts, steps }: ReadLine): string {
+/** What a line counts, how many steps it names with theirs, or where in a step it is said. */
+export function lineCounts({ counts, steps, over }: ReadLine): string {
+  if (over) return overWords(over);
   return steps === undefined ? countWords(counts) : `and ${steps - 1} more ${steps === 2 ? 'step' : 'steps'}`;
 }
 
@@ -40,4 +41,12 @@ export function countWords(counts: Counts): string {
   ]
     .filter((part) => part !== '')
     .join(', ');
+}
+
+function overWords({ on, number }: NonNullable<ReadLine['over']>): string {
+  if (on === 'time') return `at ${formatClock(number)}`;
+  if (on === 'round') return `on round ${number}`;
+  if (on === 'every') return number === 1 ? 'every round' : `every ${number} rounds`;
+  if (on === 'last') return number === 1 ? 'on the last round' : `in the last ${number} rounds`;
+  return DURING_PLACE_WORDS.anywhere;
 }

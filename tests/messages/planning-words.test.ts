@@ -3,13 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { PRESET_IDS } from '@/core/breath';
 import { CAUTIONS, CONTENT_FIELDS, makeContent, STANCES } from '@/core/movement';
 import { comparePlans, FIT_WAYS, type PlanChange } from '@/core/plan';
-import { LINE_KINDS } from '@/core/plain-script';
+import { LINE_KINDS, readScript } from '@/core/plain-script';
 import { demoClasses } from '@/demo/classes';
 import { tempoWords, WAY_WORDS } from '@/messages/fit';
 import { planChangeWords } from '@/messages/history';
 import { CAUTION_WORDS, FIELD_WORDS, patternNoteWords, PRESET_WORDS, STANCE_WORDS } from '@/messages/movement';
 import { valueWords } from '@/messages/movement-values';
-import { countWords, LINE_KIND_WORDS } from '@/messages/script';
+import { countWords, LINE_KIND_WORDS, lineCounts } from '@/messages/script';
+import { countingIds } from '../support/chance';
 
 describe('the words of planning', () => {
   it('exist for every value, and end no caution in a verdict or a promise', () => {
@@ -64,5 +65,36 @@ describe('the words of planning', () => {
     expect(countWords({ rounds: 1, sides: 'both-directions', seconds: [90, 60, 120], ownPace: true, hold: 3 })).toBe(
       '1 round, both directions, 1:30, own pace, hold 3 s',
     );
+  });
+
+  it('tell what stands in a line of a script, and where in a step it is said', () => {
+    const script = [
+      'Harbour',
+      '1. Rowing x6, in 4 out 6',
+      'round 3: softer',
+      'every other round: knees',
+      'every breath: soft',
+      'last two: slower',
+      'the last round: small',
+      'halfway: nearly home',
+      '2. Sway 1 min',
+      'after 20 seconds: look up',
+      'wrists 6, elbows 8, knees 4',
+      'neck 4, hips 6',
+    ].join('\n');
+    expect(readScript(countingIds('w'), script).lines.map(lineCounts)).toEqual([
+      '',
+      '6 rounds, in 4 s, out 6 s',
+      'on round 3',
+      'every 2 rounds',
+      'every round',
+      'in the last 2 rounds',
+      'on the last round',
+      'where there is room',
+      '1:00',
+      'at 0:20',
+      'and 2 more steps',
+      'and 1 more step',
+    ]);
   });
 });

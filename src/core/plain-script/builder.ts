@@ -30,6 +30,7 @@ import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
+import { cut, indentOf, name, wordsFor } from './line-words';
 import { readTidy, type Tidy } from './tidy';
 import { isGreeting, titled } from './title';
 
@@ -68,7 +69,7 @@ export class ScriptBuilder {
     const over = put === null ? this.overRounds(line) : null;
     if (over) {
       this.over(over);
-      return this.note(written, 'said', over.text);
+      return this.note(written, 'said', over.text, {}, false, { over: { on: over.on, number: over.number } });
     }
     const inset = indentOf(line) > this.stepIndent;
     const standing: Standing = {
@@ -90,7 +91,7 @@ export class ScriptBuilder {
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
     const steps = readings.filter(({ kind }) => kind === 'movement').length;
-    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps);
+    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps > 1 ? { steps } : {});
     this.titleKind = null;
   }
 
@@ -131,9 +132,15 @@ export class ScriptBuilder {
 
   private titleKind: LineKind | null = null;
 
-  private note(text: string, kind: LineKind, words: string, counts: Counts = {}, unsure = false, steps = 1): void {
-    const several = steps > 1 ? { steps } : {};
-    this.read.push({ number: this.read.length + 1, text, kind, words, counts, unsure, ...several });
+  private note(
+    text: string,
+    kind: LineKind,
+    words: string,
+    counts: Counts = {},
+    unsure = false,
+    more: Pick<ReadLine, 'steps' | 'over'> = {},
+  ): void {
+    this.read.push({ number: this.read.length + 1, text, kind, words, counts, unsure, ...more });
   }
 
   private takeTidy(line: string, tidy: Tidy): void {
@@ -377,23 +384,4 @@ function twice(step: MovementStep, { sides, seconds, rounds }: Counts): Pick<Cou
   const both = (one: number): number => Math.min(LIMITS.countedSeconds.max, 2 * one);
   const all = [both(step.preferredSeconds), both(step.minSeconds), both(step.maxSeconds)] as const;
   return { seconds: all, held: step.pacedBy === 'held' };
-}
-
-/** The words of a line when a person says what it is. */
-function wordsFor(kind: LineKind, line: string, found: Reading): string {
-  if (kind === found.kind && found.words !== '') return found.words;
-  const bare = line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '');
-  return kind === 'movement' || kind === 'silence' ? found.words || bare : bare;
-}
-
-function indentOf(line: string): number {
-  return line.search(/\S|$/);
-}
-
-function name(words: string): string {
-  return cut(words.replace(/[\u0000-\u001F]/g, ' ').trim(), LIMITS.titleCharacters) || 'Step';
-}
-
-function cut(text: string, max: number): string {
-  return [...text].slice(0, max).join('');
 }

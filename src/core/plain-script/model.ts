@@ -1,4 +1,4 @@
-import type { SidePlan } from '@/core/movement';
+import type { DuringLine, SidePlan } from '@/core/movement';
 import { STEP_KINDS, type ClassPlan } from '@/core/plan';
 
 export const LINE_KINDS = [
@@ -32,6 +32,8 @@ export interface ReadLine {
   readonly words: string;
   /** Where it names several steps, each with its amount: how many. `words` and `counts` are those of the first. */
   readonly steps?: number;
+  /** Where in the step above it is said, where it says so. */
+  readonly over?: Pick<DuringLine, 'on' | 'number'>;
 }
 
 /** What counts and times were found in a line. */

@@ -1,0 +1,25 @@
+import { LIMITS } from '@/core/plan';
+import type { LineKind } from './model';
+import type { Reading } from './reading';
+
+/** The words of a line when a person says what it is. */
+export function wordsFor(kind: LineKind, line: string, found: Reading): string {
+  if (kind === found.kind && found.words !== '') return found.words;
+  const bare = line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '');
+  return kind === 'movement' || kind === 'silence' ? found.words || bare : bare;
+}
+
+/** The name of a step or a section; never empty. */
+export function name(words: string): string {
+  return cut(words.replace(/[\u0000-\u001F]/g, ' ').trim(), LIMITS.titleCharacters) || 'Step';
+}
+
+/** At most so many characters. */
+export function cut(text: string, max: number): string {
+  return [...text].slice(0, max).join('');
+}
+
+/** How far in a line stands. */
+export function indentOf(line: string): number {
+  return line.search(/\S|$/);
+}
