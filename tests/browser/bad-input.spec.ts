@@ -219,7 +219,7 @@ test('odd captions are read, and each oddity is told', async ({ page }) => {
 test('a take can be cancelled while it is read', async ({ page }) => {
   const id = await copyOf('Before the First Ferry');
   await page.goto(`${origin()}/classes/${id}/takes`);
-  const long = ffmpeg('long.wav', '-stream_loop', '6', '-i', take('.webm'), '-ar', '48000');
+  const long = ffmpeg('long.wav', '-stream_loop', '5', '-i', take('.webm'), '-ac', '1', '-ar', '16000');
   await bring(page, 'sound', long);
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('button', { name: 'Analyse the take' })).toBeVisible();
@@ -259,7 +259,7 @@ test('every kind of file is heard, as long and as loud as it is', async ({ page 
   for (const [name, ...options] of KINDS) {
     await page.goto(`${origin()}/classes/${id}/takes`);
     await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(take('.vtt'));
-    await bring(page, 'sound', ffmpeg(name, '-i', take('.webm'), ...options, '-t', '30'));
+    await bring(page, 'sound', ffmpeg(name, '-i', take('.webm'), ...options, '-t', '12'));
     await heardAsItIs(page, name);
   }
 });
@@ -269,11 +269,11 @@ test('a file with another ending, one with junk before its sound, and one cut sh
 }) => {
   test.setTimeout(200_000);
   const id = await openingOfFerry();
-  const sound = ffmpeg('plain.mp3', '-i', take('.webm'), '-t', '30', '-b:a', '64k');
+  const sound = ffmpeg('plain.mp3', '-i', take('.webm'), '-t', '12', '-b:a', '64k');
   const junk = join(folder, 'junk.mp3');
   writeFileSync(junk, Buffer.concat([Buffer.alloc(3000, 'not sound '), readFileSync(sound)]));
   const renamed = join(folder, 'renamed.wav');
-  writeFileSync(renamed, readFileSync(ffmpeg('real.m4a', '-i', take('.webm'), '-t', '30', '-c:a', 'aac')));
+  writeFileSync(renamed, readFileSync(ffmpeg('real.m4a', '-i', take('.webm'), '-t', '12', '-c:a', 'aac')));
   for (const path of [junk, renamed]) {
     await page.goto(`${origin()}/classes/${id}/takes`);
     await page.getByLabel('Captions, text with times, or the prompter’s log').setInputFiles(take('.vtt'));
@@ -294,12 +294,12 @@ test('a file with another ending, one with junk before its sound, and one cut sh
   });
 });
 
-/** The first thirty seconds of the demo take, as ffmpeg's `ebur128` measures them. */
+/** The first twelve seconds of the demo take, as ffmpeg's `ebur128` measures them. */
 const LOUDNESS = -26.8;
 
 /** As long and as loud as the sound it was made of. */
 async function heardAsItIs(page: Page, name: string): Promise<void> {
-  await expect(page.getByLabel('Figures of the take'), name).toContainText(/actual0:(30|31)/, { timeout: 60_000 });
+  await expect(page.getByLabel('Figures of the take'), name).toContainText(/actual0:(12|13)/, { timeout: 60_000 });
   await page.getByRole('button', { name: 'Report', exact: true }).click();
   const told = (await page.getByRole('region', { name: 'The sound' }).textContent()) ?? '';
   const loudness = Number(/whole(-?[\d.]+) LUFS/.exec(told)?.[1]);
