@@ -42,6 +42,15 @@ describe('what is said of a class that is late', () => {
     expect(landingWords(9, offered({ breathFactor: 1.1 }), nameOf).changes).toBe('breath 10 % slower:');
   });
 
+  it('does not read out a second that is left over', () => {
+    const slight = change('time', 300, 299, 'b');
+    const words = (part: Partial<Replan>) => landingWords(-42, offered(part), nameOf).changes;
+    expect(words({ changes: [change('rounds', 9, 10), slight] })).toBe('Nets 9 → 10 rounds:');
+    expect(words({ changes: [slight], breathFactor: 1.1 })).toBe('breath 10 % slower:');
+    expect(words({ changes: [slight] })).toBe('Post 5:00 → 4:59:');
+    expect(words({ changes: [change('time', 300, 302, 'b')] })).toBe('Post 5:00 → 5:02:');
+  });
+
   it('says so where nothing helps', () => {
     expect(landingWords(30, null, nameOf)).toMatchObject({
       changes: 'Nothing that is left can change that.',

@@ -14,8 +14,9 @@ export function landingWords(
   const late = `${offWords(lateSeconds)}.`;
   if (!offered) return { late, changes: 'Nothing that is left can change that.', ends: '' };
   const breath = Math.round(100 * (offered.breathFactor - 1));
+  const worth = offered.changes.filter(({ what, from, to }) => what !== 'time' || Math.abs(to - from) >= SLIGHT);
   const all = [
-    ...offered.changes.map((change) => {
+    ...(worth.length > 0 || breath !== 0 ? worth : offered.changes).map((change) => {
       const { what, from, to } = changeWords(change, nameOf);
       return change.what === 'left-out'
         ? `skip ${what}`
@@ -32,6 +33,9 @@ export function landingWords(
     ends: Math.abs(after) <= 2 ? 'ends on time' : `ends ${offWords(after)}`,
   };
 }
+
+/** A time that is changed by less, in seconds, is a remainder of other changes, and not read out. */
+const SLIGHT = 2;
 
 /** Tenths of a second are too much to read from afar. */
 const EXACT = /^(\d+:\d\d)\.\d$/;
