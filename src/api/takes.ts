@@ -20,7 +20,7 @@ export const TAKE_LIMITS = {
 const CUE_ID = /^[\x20-\x7E]{1,200}$/;
 const FOUR_HOURS = { min: 0, max: 14_400 };
 
-/** A class, and the prompter standing still in it for as long again as a day. */
+/** The longest class, and a day that the prompter stands still in it. */
 const WITH_PAUSES = { min: 0, max: 100_800 };
 
 const seconds = () => within(FOUR_HOURS);

@@ -27,5 +27,5 @@ export { resumed, type BrokenOff } from './resume';
 export { roundsBy, type Performed } from './rounds-by-hand';
 export { isFollowed, LOST_SHARE } from './by-ear';
 export { rateOf } from './rate';
-export { stepsPerformed, type StepPerformed, type StepTime } from './steps-performed';
+export { stepsPerformed, wereChanged, type StepPerformed, type StepTime } from './steps-performed';
 export { frozenSteps, isWorthChanging, lateBy, replan, type Replan } from './replan';

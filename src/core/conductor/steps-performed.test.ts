@@ -3,7 +3,7 @@ import { planAfter } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { itemAt } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
-import { LOG_FORMAT, LOG_VERSION, stepsPerformed, type LoggedEvent, type PerformanceLog } from '.';
+import { LOG_FORMAT, LOG_VERSION, stepsPerformed, wereChanged, type LoggedEvent, type PerformanceLog } from '.';
 
 const { plan } = itemAt(demoClasses(), 0);
 const timeline = expandPlan(plan);
@@ -31,6 +31,7 @@ describe('the steps of a class as they were planned, changed and performed', () 
       ]),
     );
     expect(rows.map(({ step }) => step)).toEqual(steps.map(({ step }) => step));
+    expect(wereChanged(rows)).toBe(false);
     for (const { name, planned, changed, performed, offSeconds } of rows) {
       expect(name).not.toBe('');
       expect(changed).toEqual(planned);
@@ -93,6 +94,7 @@ describe('the steps of a class as they were planned, changed and performed', () 
       ),
     );
     const row = rows.find(({ step }) => step === movement.id);
+    expect(wereChanged(rows)).toBe(true);
     expect(row?.changed?.seconds).toBeLessThan(row?.planned.seconds ?? 0);
   });
 });

@@ -44,6 +44,14 @@ export function stepsPerformed(plan: ClassPlan, log: PerformanceLog): StepPerfor
   });
 }
 
+/** Whether any step was dropped, moved by half a second and more, or given another length on the way. */
+export function wereChanged(steps: readonly StepPerformed[]): boolean {
+  return steps.some(
+    ({ planned, changed }) =>
+      changed?.seconds !== planned.seconds || Math.abs(changed.startSeconds - planned.startSeconds) > 0.5,
+  );
+}
+
 function timeOf({ startSeconds, endSeconds }: TimedStep): StepTime {
   return { startSeconds, seconds: endSeconds - startSeconds };
 }

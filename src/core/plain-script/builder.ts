@@ -379,7 +379,7 @@ export class ScriptBuilder {
 /** A step by time that is done on the other side as well takes as long again; its time is that of both. */
 function twice(step: MovementStep, { sides, seconds, rounds }: Counts): Pick<Counts, 'seconds' | 'held'> {
   const timed = step.pacedBy === 'clock' || step.pacedBy === 'held';
-  const once = sides === 'one-then-other' && step.sides !== 'one-then-other' && seconds === undefined;
+  const once = sides === 'one-then-other' && step.sides === 'together' && seconds === undefined;
   if (!timed || !once || rounds !== undefined) return {};
   const both = (one: number): number => Math.min(LIMITS.countedSeconds.max, 2 * one);
   const all = [both(step.preferredSeconds), both(step.minSeconds), both(step.maxSeconds)] as const;

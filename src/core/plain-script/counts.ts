@@ -22,17 +22,17 @@ const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and'
 
 /** Counts and times as people write them, and what is left of the text without them. */
 export function findCounts(text: string): FoundCounts {
-  const known = found.get(text);
+  const known = lately.get(text);
   if (known) return known;
-  if (found.size >= KEPT) found.clear();
+  if (lately.size >= KEPT) lately.clear();
   const counts = lookForCounts(text);
-  found.set(text, counts);
+  lately.set(text, counts);
   return counts;
 }
 
 /** A line is asked for its counts several times while it is read. */
 const KEPT = 64;
-const found = new Map<string, FoundCounts>();
+const lately = new Map<string, FoundCounts>();
 
 function lookForCounts(text: string): FoundCounts {
   const { breath, text: breathless } = withoutBreath(text);
@@ -61,14 +61,13 @@ function findAmounts(text: string): FoundCounts {
   }
   const { said, removed: told } = withoutLoneWays(taken);
   // A bare number beside a count that is written out counts nothing; it stays where it is.
-  const counted = said.some((one) => one.what === 'rounds' && !one.bare);
-  const removed = told.filter((one) => !(counted && one.what === 'rounds' && one.bare));
   const rounds = said.filter((one) => one.what === 'rounds');
-  const bare = rounds.length > 0 && rounds.every((one) => one.bare);
-  const amounts = said.filter((one) => (one.what === 'rounds' && !one.bare) || one.what === 'seconds');
-  const crowded =
-    new Set(amounts.map((one) => `${one.what} ${'range' in one ? one.range.join() : ''}`)).size >
-    new Set(amounts.map(({ what }) => what)).size;
+  const counted = rounds.filter((one) => !one.bare);
+  const bare = rounds.length > 0 && counted.length === 0;
+  const removed = told.filter((one) => !(counted.length > 0 && one.what === 'rounds' && one.bare));
+  const differ = (those: readonly { readonly range: Range }[]): boolean =>
+    new Set(those.map(({ range }) => range.join())).size > 1;
+  const crowded = differ(counted) || differ(said.filter((one) => one.what === 'seconds'));
   const rest = without(text, tokens, removed);
   return { counts: countsOf(said), rest, bare, crowded, aside: asideOf(text, tokens, removed) };
 }

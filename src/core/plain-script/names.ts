@@ -2,9 +2,24 @@
  * What stands around the name of a step in a plan that somebody wrote for themselves, and is no part of it.
  */
 
-/** "First form: ", "Spare: ", "Extra if there is time: ", "then ". */
-export const BEFORE_NAME =
-  /^(?:(?:first|firstly|last|lastly|finally), |there follows? (?=\p{L}|\d)|and (?=(?:the|a|an) |\p{L}+ing\b)|(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) |(?:and |so |then )*(?:next|now|first|last) (?:is|up is|comes?|there['’]?s|there is) |after that,? (?:is |comes |there['’]?s )?(?=the |a )|(?:I|we|they)(?:['’]d| would)? (?:like|do|add|use|take|put in|have|run|lead|teach|give|practi[sc]e) (?:the )?|(?:and |then |finally,? |last of all,? |at the end,? )*there(?:['’]s| is| are) (?=\p{L}|\d)|(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] |(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) |(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})|(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: |(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: )/iu;
+/** "First form: ", "Spare: ", "Extra if there is time: ", "then ", "we are doing ", "last of all there are ". */
+const LEADS = [
+  /(?:first|firstly|last|lastly|finally), /u,
+  /there follows? (?=\p{L}|\d)/u,
+  /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
+  /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) /u,
+  /(?:and |so |then )*(?:next|now|first|last) (?:is|up is|comes?|there['’]?s|there is) /u,
+  /after that,? (?:is |comes |there['’]?s )?(?=the |a )/u,
+  /(?:I|we|they)(?:['’]d| would)? (?:like|do|add|use|take|put in|have|run|lead|teach|give|practi[sc]e) (?:the )?/u,
+  /(?:and |then |finally,? |last of all,? |at the end,? )*there(?:['’]s| is| are) (?=\p{L}|\d)/u,
+  /(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] /u,
+  /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
+  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})/u,
+  /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: /u,
+  /(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: /u,
+];
+/** Any of them, at the start of a line. */
+export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
   /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;

@@ -102,7 +102,7 @@ function spanOf(text: string): { readonly seconds: number; readonly behind: stri
   const match = SPAN.exec(text);
   if (!match) return null;
   const [all, ...figures] = match;
-  const [fromMinute, fromSecond, toMinute, toSecond, from, to] = figures.map((one) => Number(one ?? 0)); // prettier-ignore
+  const [fromMinute, fromSecond, toMinute, toSecond, from, to] = figures.map((one) => Number(one ?? 0));
   const start = ((fromMinute ?? 0) + (from ?? 0)) * 60 + (fromSecond ?? 0);
   const seconds = ((toMinute ?? 0) + (to ?? 0)) * 60 + (toSecond ?? 0) - start;
   return seconds > 0 ? { seconds, behind: text.slice(all.length) } : null;

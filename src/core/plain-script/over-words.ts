@@ -13,8 +13,8 @@ const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight',
 const ROUND = '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?)';
 const NUMBER = `(\\d{1,2}|${NUMBERS.join('|')})`;
 const LEAD = '^(?:say )?(?:on|in|at|with|for|from)? ?(?:the )?';
-const NOUN =
-  '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?|push(?:es)?|lifts?|pulls?|turns?|circles?|steps?|swings?|sweeps?)';
+/** A round by what is done in it, too. */
+const NOUN = `(?:${ROUND}|push(?:es)?|lifts?|pulls?|turns?|circles?|steps?|swings?|sweeps?)`;
 const SAID = '(?: on| onwards?| only)?\\s*(?::| [-–—])\\s+(.{2,})$';
 /** Without a colon where it is told: "On the third push, say: …", "after 3 rounds tell them to …". */
 const TOLD = '(?:tell|remind|ask|invite) (?:them|everyone|everybody|people) (?:to |that |about |of )?|say:? ';
@@ -52,10 +52,12 @@ export function readOver(newId: NewId, line: string): DuringLine | null {
   return somewhere ? on('anywhere', 0, somewhere[1]) : null;
 }
 
-const PLACE = `(?:the )?(?:very )?(?:(?:last|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|final|\\d{1,2}(?:st|nd|rd|th))(?: (?:\\d{1,2}|${NUMBERS.join('|')}))?(?: ${NOUN})?|${NOUN} (?:\\d{1,2}|${NUMBERS.join('|')})|every (?:other|second|third|fourth) ${NOUN})`;
+const COUNT = `(?:\\d{1,2}|${NUMBERS.join('|')})`;
+const NTH = `(?:${ORDINALS.join('|')}|last|final|\\d{1,2}(?:st|nd|rd|th))`;
+const PLACE = `(?:the )?(?:very )?(?:${NTH}(?: ${COUNT})?(?: ${NOUN})?|${NOUN} ${COUNT}|every (?:other|${NTH}) ${NOUN})`;
 const BEFORE_SAID = new RegExp(`^((?:on|in|for|with|at|from) ${PLACE})(?:,? (?:${TOLD})|, )(?=\\p{L}|["“])`, 'iu');
 const AFTER_ROUNDS = new RegExp(
-  `^after (?:the )?(?:(\\d{1,2}|${NUMBERS.join('|')}) ${NOUN}|(first|second|third|fourth|fifth|sixth|seventh|eighth) ${NOUN})(?:: | [-–—] |,? (?:${TOLD})|, )`,
+  `^after (?:the )?(${COUNT}|${ORDINALS.join('|')}) ${NOUN}(?:: | [-–—] |,? (?:${TOLD})|, )`,
   'i',
 );
 const QUOTED_BEFORE = new RegExp(`^["“]([^"”]{2,})["”],? ((?:on|in|for|with|at|from) ${PLACE})[.!]?$`, 'i');
@@ -63,17 +65,19 @@ const QUOTED_BEFORE = new RegExp(`^["“]([^"”]{2,})["”],? ((?:on|in|for|wit
 /** The forms that have no colon, with one: "On the last two, close the eyes", "“Sink” on the first one". */
 function withColon(text: string): string {
   const after = AFTER_ROUNDS.exec(text);
-  const number = after ? numberOf(after[1] ?? after[2]) : null;
+  const number = after ? numberOf(after[1]) : null;
   if (after && number !== null) return `round ${number + 1}: ${text.slice(after[0].length)}`;
   const before = BEFORE_SAID.exec(text);
-  if (before) return `${asRound(before[1] ?? '')}: ${text.slice(before[0].length).replace(/^say:? /i, '')}`;
+  if (before) return `${asRound(before[1] ?? '')}: ${text.slice(before[0].length)}`;
   const quoted = QUOTED_BEFORE.exec(text);
   return quoted ? `${asRound(quoted[2] ?? '')}: ${quoted[1] ?? ''}` : text;
 }
 
+const ANY_NOUN = new RegExp(`\\b${NOUN}\\b`, 'i');
+
 /** "the third push" as "the third round". */
 function asRound(place: string): string {
-  return place.replace(new RegExp(`\\b${NOUN}\\b`, 'i'), 'round').replace(/\bfinal\b/i, 'last');
+  return place.replace(ANY_NOUN, 'round').replace(/\bfinal\b/i, 'last');
 }
 
 function isCounted(words: string): boolean {

@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { amountAt, isOneOf, ROUND_WORDS, secondsBehind, unitAt, word } from './amounts';
-import { roundsAt, timesOver } from './rounds';
+import { BEFORE_COUNT, roundsAt } from './rounds';
 import type { Found, Take, Taken } from './found';
 import { MOST_SECONDS } from './model';
 import { sidesAt, startAt, wayAt, wayOf } from './sides';
@@ -15,7 +15,7 @@ const BEGINNINGS: ReadonlySet<string> = new Set([
 function mayBegin(text: string): boolean {
   return (
     BEGINNINGS.has(text) ||
-    /^(?:reps?|rounds?|times|repeats?|repetitions)$/.test(text) ||
+    BEFORE_COUNT.test(text) ||
     wordAmong(text, ['each']) !== null ||
     wayOf(text) !== undefined ||
     /^(?:start|begin)/.test(text)
@@ -52,13 +52,16 @@ function timeAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
   let [min, max] = [amount.range[0] * unit.seconds, amount.range[1] * unit.seconds];
   let { next } = unit;
   const times = /^[x×]$/.test(word(tokens, next)) && amount.inFigures ? amountAt(tokens, next + 1) : null;
-  if (times?.inFigures) return timesOver(times, amount, tokens, take, () => null, times.next);
-  if (unit.seconds === 60) {
+  if (times?.inFigures) {
+    const [often] = times.range;
+    [min, max, next] = [min * often, max * often, times.next];
+  } else if (unit.seconds === 60) {
     const [more, to] = secondsBehind(tokens, next);
     [min, max, next] = [min + more, max + more, to];
   }
   if (word(tokens, next) === 'or' && word(tokens, next + 1) === 'so') next += 2;
-  return min > 0 && max <= MOST_SECONDS ? take({ what: 'seconds', range: [min, max] }, next) : null;
+  const whole = times?.inFigures ? { whole: true as const } : {};
+  return min > 0 && max <= MOST_SECONDS ? take({ what: 'seconds', range: [min, max], ...whole }, next) : null;
 }
 
 /** An article is a number only where a length is plainly meant: "for a minute", "a good minute", "a minute or two". */

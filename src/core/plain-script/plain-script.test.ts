@@ -344,10 +344,12 @@ describe('several steps in one line', () => {
 describe('a step that is done again on the other side', () => {
   it('is one step on both sides, which takes as long again where it goes by time', () => {
     const steps = stepsOf(
-      'Harbour\n## Set\n1. Post, hold 40 s\nDo the same on the other leg.\n2. Bow x4\nThe other side too.',
+      'Harbour\n## Set\n1. Post, hold 40 s\nDo the same on the other leg.\n2. Bow x4\nThe other side too.\n3. Sway 1 min, alternating\nAnd the other side.',
     );
     expect(movement(steps, 'Post')).toMatchObject({ sides: 'one-then-other', pacedBy: 'held', seconds: 80 });
     expect(movement(steps, 'Bow')).toMatchObject({ sides: 'one-then-other', rounds: 4 });
-    expect(steps).toHaveLength(2);
+    // What was by turns had both sides in its time already.
+    expect(movement(steps, 'Sway').seconds).toBe(60);
+    expect(steps).toHaveLength(3);
   });
 });

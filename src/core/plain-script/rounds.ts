@@ -12,6 +12,9 @@ const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle',
 const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', '#']); // prettier-ignore
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 const MOST_ROUNDS = 200;
+/** What may stand before a count behind a mark: "Cloud arms, reps 8-10". */
+export const BEFORE_COUNT = /^(?:reps?|rounds?|times|repeats?|repetitions)$/;
+
 /** A count as it is found, and the token behind it; `bare` where that is a guess. */
 type Count = (
   amount: Pick<Amount, 'range'> & { readonly eachSide?: boolean },
@@ -71,7 +74,7 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
     const counted = isOneOf(tokens, amount.next, ROUND_WORDS);
     return rounds(amount, counted ? amount.next + 1 : mannerBehind(tokens, amount.next));
   }
-  const led = /^(?:reps?|rounds?|times|repeats?|repetitions)$/.test(text) && /^[,(–-]$/.test(word(tokens, at - 1));
+  const led = BEFORE_COUNT.test(text) && /^[,(–-]$/.test(word(tokens, at - 1));
   const behind = led ? amountAt(tokens, at + (second === ':' ? 2 : 1)) : null;
   if (behind?.inFigures && /^(?:|[),.;])$/.test(word(tokens, behind.next))) return rounds(behind, behind.next);
   return undefined;
@@ -98,22 +101,19 @@ function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: C
   return amount.inFigures && /^(?:b|br) ?\.?$/.test(loose.trim()) ? rounds(amount, tokens.length) : null;
 }
 
-/** "2 x 8" is sixteen, "2 x 20 s" and "20 s x 2" forty seconds in all. */
-export function timesOver(
+/** "2 x 8" is sixteen, "2 x 20 s" forty seconds in all. */
+function timesOver(
   sets: Amount,
   { range: [min, max], next, inFigures }: Amount,
   tokens: readonly Token[],
   take: Take,
   rounds: Count,
-  behind?: number,
 ): Taken | null {
   const times = sets.range[0];
   const unit = unitAt(tokens, { range: [min, max], next, inFigures });
   if (!unit) return rounds({ range: [min * times, max * times] }, behindRounds(tokens, next));
   const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
-  return range[0] > 0 && range[1] <= MOST_SECONDS
-    ? take({ what: 'seconds', range, whole: true }, behind ?? unit.next)
-    : null;
+  return range[0] > 0 && range[1] <= MOST_SECONDS ? take({ what: 'seconds', range, whole: true }, unit.next) : null;
 }
 
 /** Behind the word for a round, where one stands there: "8 reps". */

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import {
   readPerformanceLog,
   stepsPerformed,
+  wereChanged,
   type PerformanceLog,
   type StepPerformed,
   type StepTime,
@@ -35,10 +36,7 @@ export function StepsOfLog({ plan, words }: Props) {
 /** Steps as planned, as changed on the way, and as performed; nothing where there are none. */
 export function StepsPerformed({ rows }: { readonly rows: readonly StepPerformed[] }) {
   if (rows.length === 0) return null;
-  const isChanged = rows.some(
-    ({ planned, changed }) =>
-      changed?.seconds !== planned.seconds || Math.abs(changed.startSeconds - planned.startSeconds) > 0.5,
-  );
+  const isChanged = wereChanged(rows);
   const heads = ['Planned', ...(isChanged ? ['Changed'] : []), 'Performed'];
   return (
     <details className="mt-3">
