@@ -43,8 +43,11 @@ export const ASIDE = {
   back: 1,
 };
 
-/** What it costs that the next line is late: a part of what it costs when it is said, since it may still come. */
-const LATE = { share: 0.5, atMost: 5 };
+/**
+ * While a line is awaited: what it costs that it is late, a part of what it costs when it is said, since it may still
+ * come; and that lines before it were passed over, which is seldom where nobody spoke meanwhile.
+ */
+const AWAITED = { lateShare: 0.8, lateAtMost: 5, skip: 1.8, skipInSilence: 3 };
 
 /** So much may the first line be early or late at a cost of 1. */
 const START: Seconds = 4;
@@ -112,7 +115,8 @@ export class LineCosts {
   awaited(last: SaidLast, cue: number, now: Seconds, aside: Seconds): number {
     const gap = this.gap(last, cue);
     const late = this.stray(last, gap, Math.max(0, now - last.onset - gap - aside));
-    return ONLINE.skip * (cue - last.cue - 1) + Math.min(LATE.atMost, late * LATE.share);
+    const skip = aside > 0 ? AWAITED.skip : AWAITED.skipInSilence;
+    return skip * (cue - last.cue - 1) + Math.min(AWAITED.lateAtMost, late * AWAITED.lateShare);
   }
 
   private backTo(last: SaidLast, cueFrom: number, cueTo: number): number {
