@@ -1,10 +1,12 @@
 /**
- * How many single-operator faults in the core its own tests let pass: `npm run mutants -- [count] [seed] [path]`. Picks
- * operators of the core at random, turns each into its opposite in a copy of the sources, and runs the unit and property
- * tests that reach the file. Those that let it pass are printed with their place.
+ * How many single-operator faults in the core its own tests let pass: `npm run mutants -- [count] [seed] [path]`. Draws
+ * operators of the core at random and writes each beside its opposite into a copy of the sources, where one of them at a
+ * time is switched on ("mutant schemata", Untch, Offutt and Harrold 1993). The unit and property tests are run once to
+ * know which files of tests reach which operator; then each operator is turned, and the files that reach it are run, the
+ * quick ones first, until one fails. Those that all of them let pass are printed with their place.
  */
-import { execFileSync, spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import ts from 'typescript';
@@ -30,64 +32,160 @@ const OPPOSITE: ReadonlyMap<ts.SyntaxKind, string> = new Map([
 
 interface Mutant {
   readonly file: string;
-  readonly line: number;
-  readonly from: string;
-  readonly to: string;
-  readonly text: string;
+  /** Where its operator begins in the text of the file. */
+  readonly at: number;
 }
 
+const sourceOf = (file: string): ts.SourceFile =>
+  ts.createSourceFile(file, readFileSync(join(root, file), 'utf8'), ts.ScriptTarget.Latest, true);
+
 function mutantsOf(file: string): Mutant[] {
-  const text = readFileSync(join(root, file), 'utf8');
-  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const found: Mutant[] = [];
   const look = (node: ts.Node): void => {
-    if (ts.isBinaryExpression(node)) {
-      const { kind } = node.operatorToken;
-      const to = OPPOSITE.get(kind);
-      const start = node.operatorToken.getStart();
-      const end = node.operatorToken.getEnd();
-      if (to !== undefined) {
-        found.push({
-          file,
-          line: source.getLineAndCharacterOfPosition(start).line + 1,
-          from: text.slice(start, end),
-          to,
-          text: text.slice(0, start) + to + text.slice(end),
-        });
-      }
-    }
+    if (ts.isBinaryExpression(node) && OPPOSITE.has(node.operatorToken.kind))
+      found.push({ file, at: node.operatorToken.getStart() });
     ts.forEachChild(node, look);
   };
-  look(source);
+  look(sourceOf(file));
   return found;
 }
+
+/** What a mutated file begins with: which operator is turned, and, while `CALM_MUTANT` is "reached", which were met. */
+const SWITCH = `const __turned = process.env.CALM_MUTANT === 'reached'
+  ? (at) => { (globalThis.__reached ??= new Set()).add(at); return false; }
+  : (at) => at === __which;
+const __which = Number(process.env.CALM_MUTANT ?? -1);
+`;
+
+/** The file with each of its drawn operators beside its opposite; numbers are those of the operators by their place. */
+function withSwitches(file: string, numbers: ReadonlyMap<number, number>): string {
+  const source = sourceOf(file);
+  const { text } = source;
+  const written = (node: ts.Node): string => {
+    if (ts.isBinaryExpression(node)) {
+      const token = node.operatorToken;
+      const number = numbers.get(token.getStart());
+      if (number !== undefined) {
+        const [left, right] = [written(node.left), written(node.right)];
+        const turned = OPPOSITE.get(token.kind) ?? '';
+        return ` (__turned(${number}) ? (${left}) ${turned} (${right}) : (${left}) ${token.getText()} (${right}))`;
+      }
+    }
+    let out = '';
+    let from = node.getFullStart();
+    ts.forEachChild(node, (child) => {
+      out += text.slice(from, child.getFullStart()) + written(child);
+      from = child.getEnd();
+    });
+    return out + text.slice(from, node.getEnd());
+  };
+  return SWITCH + written(source);
+}
+
+/** What runs beside the tests of the copy: each file of tests leaves the numbers of the operators it met. */
+const SETUP = `import { afterAll, expect } from 'vitest';
+import { writeFileSync } from 'node:fs';
+afterAll(() => {
+  const { testPath } = expect.getState();
+  const name = testPath.replace(/[^a-z0-9]/gi, '-');
+  if (process.env.CALM_MUTANT === 'reached')
+    writeFileSync(process.env.CALM_REACHED + '/' + name, JSON.stringify({ testPath, reached: [...(globalThis.__reached ?? [])] }));
+});
+`;
+
+const CONFIG = `import base from './vitest.config';
+export default { ...base, test: { ...base.test, maxWorkers: Number(process.env.CALM_WORKERS), setupFiles: ['./mutants-setup.ts'] } };
+`;
 
 function copyOfSources(): string {
   const copy = mkdtempSync(join(tmpdir(), 'mutants-'));
   const tracked = execFileSync('git', ['ls-files'], { cwd: root, encoding: 'utf8' }).trim().split('\n');
   for (const file of tracked) {
+    if (!existsSync(join(root, file))) continue;
     mkdirSync(dirname(join(copy, file)), { recursive: true });
     cpSync(join(root, file), join(copy, file));
   }
   symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
+  writeFileSync(join(copy, 'mutants-setup.ts'), SETUP);
+  writeFileSync(join(copy, 'mutants.config.ts'), CONFIG);
   return copy;
 }
 
-/** Whether the tests that reach the file fail on it; those of its own concept are asked first. */
-function isKilled(copy: string, mutant: Mutant): boolean {
-  const path = join(copy, mutant.file);
-  const before = readFileSync(path, 'utf8');
-  writeFileSync(path, mutant.text);
-  const concept = mutant.file.split('/')[2];
-  const near = fails(copy, ['run', `src/core/${concept}`, `tests/${concept}`]);
-  const killed = near || fails(copy, ['related', mutant.file, '--run', '--exclude=tests/server/**']);
-  writeFileSync(path, before);
-  return killed;
+/** Whether the tests failed, or took longer than `limitSeconds`. */
+function fails(copy: string, which: string, asked: readonly string[], workers: number, limitSeconds: number): Promise<boolean> {
+  const args = ['--no-install', 'vitest', 'run', ...asked, '--config=mutants.config.ts', '--passWithNoTests', '--no-cache'];
+  const env = { ...process.env, CALM_MUTANT: which, CALM_WORKERS: String(workers), CALM_REACHED: join(copy, 'reached') };
+  const tests = spawn('npx', args, { cwd: copy, env, stdio: 'ignore', detached: true });
+  return new Promise((resolve) => {
+    const late = setTimeout(() => {
+      if (tests.pid !== undefined) process.kill(-tests.pid, 'SIGKILL');
+    }, limitSeconds * 1000);
+    tests.on('exit', (code) => {
+      clearTimeout(late);
+      resolve(code !== 0);
+    });
+  });
 }
 
-function fails(copy: string, asked: readonly string[]): boolean {
-  const args = ['--no-install', 'vitest', ...asked, '--bail=1', '--reporter=dot', '--passWithNoTests'];
-  return spawnSync('npx', args, { cwd: copy, timeout: 300_000, stdio: 'ignore' }).status !== 0;
+interface TestFile {
+  readonly path: string;
+  readonly seconds: number;
+  readonly reached: ReadonlySet<number>;
+}
+
+const NOT_RUN = ['server', 'browser', 'start', 'calm', 'house'].map((room) => `--exclude=tests/${room}/**`);
+
+async function whatReaches(copy: string): Promise<TestFile[]> {
+  mkdirSync(join(copy, 'reached'));
+  const report = join(copy, 'report.json');
+  const asked = [...NOT_RUN, '--reporter=json', `--outputFile=${report}`];
+  if (await fails(copy, 'reached', asked, 2, 3600)) throw new Error('The tests fail with nothing turned.');
+  const { testResults } = JSON.parse(readFileSync(report, 'utf8')) as {
+    testResults: { name: string; startTime: number; endTime: number }[];
+  };
+  const seconds = new Map(testResults.map((one) => [one.name, (one.endTime - one.startTime) / 1000]));
+  return readdirSync(join(copy, 'reached'))
+    .map((name) => {
+      const { testPath, reached } = JSON.parse(readFileSync(join(copy, 'reached', name), 'utf8')) as {
+        testPath: string;
+        reached: number[];
+      };
+      return { path: testPath, seconds: seconds.get(testPath) ?? 0, reached: new Set(reached) };
+    })
+    .sort((a, b) => a.seconds - b.seconds);
+}
+
+/** Files in batches: quick ones together, so that a slow one is run only when all quicker ones let the fault pass. */
+function inBatches(tests: readonly TestFile[]): TestFile[][] {
+  const batches: TestFile[][] = [];
+  let seconds = Infinity;
+  let limit = 2;
+  for (const test of tests) {
+    if (seconds + test.seconds > limit) {
+      batches.push([]);
+      limit = seconds === Infinity ? 2 : limit * 4;
+      seconds = 0;
+    }
+    batches.at(-1)?.push(test);
+    seconds += test.seconds;
+  }
+  return batches;
+}
+
+async function isKilled(copy: string, number: number, tests: readonly TestFile[]): Promise<boolean> {
+  for (const batch of inBatches(tests.filter(({ reached }) => reached.has(number)))) {
+    const limit = 30 + 5 * batch.reduce((sum, { seconds }) => sum + seconds, 0);
+    const asked = [...batch.map(({ path }) => path), '--bail=1', '--reporter=dot'];
+    if (await fails(copy, String(number), asked, 1, limit)) return true;
+  }
+  return false;
+}
+
+function shownAs({ file, at }: Mutant): string {
+  const source = sourceOf(file);
+  const { line } = source.getLineAndCharacterOfPosition(at);
+  const code = itemAt(source.text.split('\n'), line).trim();
+  return `${file}:${line + 1}: the operator at "${source.text.slice(at, at + 12).split('\n')[0] ?? ''}" of: ${code}`;
 }
 
 const [count = '200', seed = '1', within = 'src/core/'] = process.argv.slice(2);
@@ -96,21 +194,32 @@ const files = execFileSync('git', ['ls-files', within], { cwd: root, encoding: '
   .filter((file) => file.startsWith('src/core/') && file.endsWith('.ts') && !file.endsWith('.test.ts'));
 const random = new Random(Number(seed));
 const left = files.flatMap(mutantsOf);
+const drawn: Mutant[] = [];
+while (drawn.length < Number(count) && left.length > 0)
+  drawn.push(...firstItems(left.splice(random.whole(0, left.length - 1), 1), 1));
+
 const copy = copyOfSources();
-let tried = 0;
-let survived = 0;
 try {
-  while (tried < Number(count) && left.length > 0) {
-    const [mutant] = firstItems(left.splice(random.whole(0, left.length - 1), 1), 1);
-    tried++;
-    const killed = isKilled(copy, mutant);
-    process.stderr.write(killed ? '.' : '!');
-    if (killed) continue;
-    survived++;
-    const code = itemAt(readFileSync(join(root, mutant.file), 'utf8').split('\n'), mutant.line - 1).trim();
-    console.log(`passes: ${mutant.file}:${mutant.line}: ${mutant.from} as ${mutant.to}: ${code}`);
+  for (const file of new Set(drawn.map((one) => one.file))) {
+    const numbers = new Map(drawn.flatMap((one, number) => (one.file === file ? [[one.at, number] as const] : [])));
+    writeFileSync(join(copy, file), withSwitches(file, numbers));
   }
+  const tests = await whatReaches(copy);
+  const passed: Mutant[] = [];
+  const waiting = [...drawn.entries()];
+  const next = async (): Promise<void> => {
+    for (let one = waiting.shift(); one !== undefined; one = waiting.shift()) {
+      const [number, mutant] = one;
+      const killed = await isKilled(copy, number, tests);
+      process.stderr.write(killed ? '.' : '!');
+      if (killed) continue;
+      passed.push(mutant);
+      const reached = tests.some((test) => test.reached.has(number));
+      console.log(`${reached ? 'passes' : 'no test reaches'}: ${shownAs(mutant)}`);
+    }
+  };
+  await Promise.all([next(), next()]);
+  console.log(`${passed.length} of ${drawn.length} passed, ${((100 * passed.length) / drawn.length).toFixed(1)} %`);
 } finally {
   rmSync(copy, { recursive: true, force: true });
 }
-console.log(`${survived} of ${tried} passed, ${((100 * survived) / tried).toFixed(1)} %`);

@@ -130,7 +130,7 @@ describe('forms of counts, times and sides', () => {
     ['One foot 10 s x 3', 'One foot', { seconds: [30, 23, 45] }],
     ["Horse stance 45''", 'Horse stance', { seconds: [45, 34, 68] }],
     ["Horse stance 2'", 'Horse stance', { seconds: [120, 90, 180] }],
-    ['Trunk turns 8 reps (4 R / 4 L)', 'Trunk turns', { rounds: 4, sides: 'one-then-other' }],
+    ['Trunk turns 8 reps (4 R / 4 L)', 'Trunk turns', { rounds: 4, sides: 'one-then-other', startSide: 'right' }],
     ['Wrists, 10 inwards, 10 outwards', 'Wrists', { rounds: 10, sides: 'both-directions' }],
     ['Bow, five rounds, start from left', 'Bow', { rounds: 5, startSide: 'left' }],
     ['Rub the kidneys thirty six times', 'Rub the kidneys', { rounds: 36 }],

@@ -63,6 +63,12 @@ const TUNED: ReadonlySet<string> = new Set([
   'letter2',
   'slides',
   'swim',
+  'evening',
+  'seatedcare',
+  'setbook',
+  'bullets3',
+  'sonotes',
+  'teacherly',
 ]);
 const KEPT: ReadonlySet<string> = new Set(['caller', 'retired', 'deputy', 'planner', 'journal']);
 /** Kept too, and written last, in further kinds of writing. */

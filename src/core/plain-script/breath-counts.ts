@@ -39,6 +39,9 @@ export function withoutBreath(text: string): { readonly breath: BreathCounts | n
     if (!match) continue;
     const breath = [valueOf(itemAt(match, 1)), valueOf(itemAt(match, 2))] as const;
     const whole = breath[0] + breath[1];
+    // "Wrist rolls (10 in, 10 out)": which way, and how often.
+    if (breath[0] === breath[1] && breath[0] >= 5 && /roll|circl|rotat/i.test(text))
+      return { breath: null, text: text.replace(/(?<=\d ?)(in|out)\b/gi, '$1wards') };
     if (breath.some((part) => part < 1) || whole < BREATH.min || whole > BREATH.max) continue;
     const rest = `${text.slice(0, match.index)} ${text.slice(match.index + match[0].length)}`;
     return { breath, text: rest.trim() };

@@ -305,12 +305,12 @@ export class ScriptBuilder {
     if (isMovement(step)) this.replace({ ...step, levels: [...step.levels, level].slice(0, LIMITS.levels) });
   }
 
-  /** A line that is said while its step runs. */
   /** A line over the rounds of the movement above, or over its silence, in ordinary words. */
   private overRounds(line: string): DuringLine | null {
     const step = this.current();
     if (!isMovement(step) && !isSilence(step)) return null;
-    const over = readOver(this.newId, line);
+    const timed = !isMovement(step) || step.pacedBy === 'clock' || step.pacedBy === 'held';
+    const over = readOver(this.newId, line, timed ? step.seconds : null);
     const byRound = over !== null && over.on !== 'anywhere' && over.on !== 'time';
     return byRound && !isMovement(step) ? null : over;
   }

@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import { MOST_SECONDS, type Counts } from './model';
 import { word, type Range } from './amounts';
-import type { Found, Taken } from './found';
+import type { Found, Taken, Way } from './found';
 import { withoutBreath } from './breath-counts';
 import { phraseAt } from './phrases';
 import { OPPOSITE } from './sides';
@@ -15,7 +15,7 @@ import { tokensOf, type Token } from './tokens';
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
   'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
-  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly',
+  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', '~',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
@@ -59,7 +59,7 @@ function findAmounts(text: string): FoundCounts {
     if (found) taken.push(found);
     at = found ? found.to : at + 1;
   }
-  const { said, removed: told } = withoutLoneWays(taken);
+  const { said, removed: told } = withoutLoneWays(taken, /\bthen\b/i.test(text));
   // A bare number beside a count that is written out counts nothing; it stays where it is.
   const rounds = said.filter((one) => one.what === 'rounds');
   const counted = rounds.filter((one) => !one.bare);
@@ -90,7 +90,10 @@ function asideOf(
  * Two amounts alike with two opposite ways are one amount for each: "5 forward, 5 back", "30 s L, 30 s R". Ways with
  * fewer amounts belong to the name: "Look left, look right, four times".
  */
-function withoutLoneWays(taken: readonly Taken[]): {
+function withoutLoneWays(
+  taken: readonly Taken[],
+  then: boolean,
+): {
   readonly said: readonly Taken[];
   readonly removed: readonly Taken[];
 } {
@@ -111,7 +114,9 @@ function withoutLoneWays(taken: readonly Taken[]): {
   if (!pair || amounts.length !== 1) return { said: others, removed: others };
   const side = ways.every((way) => way === 'left' || way === 'right');
   const legs = taken.some((one) => one.what === 'way' && one.sided);
-  const turned: Taken = { what: side ? 'alternating' : legs ? 'in-turn' : 'each-way', from: 0, to: 0 };
+  // A time on one side and then on the other is that of each.
+  const inTurn = side ? then && amounts[0]?.what === 'seconds' : legs;
+  const turned: Taken = { what: inTurn ? 'in-turn' : side ? 'alternating' : 'each-way', from: 0, to: 0 };
   return { said: [...others, turned], removed: others };
 }
 
@@ -123,7 +128,7 @@ function countsOf(taken: readonly Taken[]): Counts {
   const [rounds] = counted.some(({ bare }) => !bare) ? counted.filter(({ bare }) => !bare) : counted;
   const times = all('seconds');
   const [hold] = all('hold');
-  const [start] = all('start');
+  const start = all('start')[0] ?? startOf(all('way'));
   const sides = sidesOf(taken, has);
   const [time] = times;
   const perSide =
@@ -137,6 +142,11 @@ function countsOf(taken: readonly Taken[]): Counts {
     ...(has('own-pace') ? { ownPace: true } : {}),
     ...(hold ? { hold: hold.seconds } : {}),
   };
+}
+
+/** Of two sides the first is begun with: "R then L", "4 right, 4 left". */
+function startOf([first, second]: readonly { readonly way: Way }[]): { readonly side: 'right' } | undefined {
+  return first?.way === 'right' && second?.way === 'left' ? { side: 'right' } : undefined;
 }
 
 function sidesOf(taken: readonly Taken[], has: (what: Found['what']) => boolean): Counts['sides'] {

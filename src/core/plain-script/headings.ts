@@ -9,7 +9,7 @@ export const ITEM =
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: (?:the |up )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool[- ]?down|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|wind(?:ing)?[- ]?down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -23,9 +23,9 @@ export function roleOf(title: string): SectionRole {
 const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
   ['welcome', /welcom|intro|greet/i],
   ['arrival', /arriv|ground|cent(?:er|re)ing|stance|settle in/i],
-  ['loosening', /warm|loosen|shak|joint/i],
+  ['loosening', /warm|loosen|shak|joint|wak(?:e|ing)[- ]up/i],
   ['closing', /clos|end\b|ending|finish|thank|farewell/i],
-  ['settling', /settl|still|quiet|cool|medit|rest/i],
+  ['settling', /settl|still|quiet|cool|wind(?:ing)?[- ]?down|unwind|medit|rest/i],
 ];
 
 /** "II. Preparatory exercises (8 min.)", "B. Form, part 2 (25)": the upper numbers of an outline. */

@@ -44,6 +44,21 @@ export const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['teaching points', 'said'],
   ['key point', 'said'],
   ['homework', 'said'],
+  ['what we need', 'said'],
+  ['what you need', 'said'],
+  ['you need', 'said'],
+  ['you will need', 'said'],
+  ['needed', 'said'],
+  ['needs', 'said'],
+  ['bring', 'said'],
+  ['kit', 'said'],
+  ['room', 'said'],
+  ['prep', 'said'],
+  ['correction', 'said'],
+  ['corrections', 'said'],
+  ['common mistake', 'said'],
+  ['common mistakes', 'said'],
+  ['common error', 'said'],
   ['equipment', 'said'],
   ['props', 'said'],
   ['music', 'said'],
@@ -64,4 +79,4 @@ export const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['wait', 'pause'],
 ]);
 /** Labels of amounts. */
-export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'duration', 'length', 'for', 'call back']); // prettier-ignore
+export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'duration', 'length', 'for', 'call back']); // prettier-ignore

@@ -16,13 +16,13 @@ const LEADS = [
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
   /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})/u,
   /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: /u,
-  /(?:form|exercise|ex|one|movement|move|part|set|piece|no|number|drill|station)\.? ?\d{1,2}[^:.,]{0,10}: /u,
+  /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::|\.(?= \p{L})) /u,
 ];
 /** Any of them, at the start of a line. */
 export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
-  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|after|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 

@@ -3,14 +3,14 @@ import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { reading, type Reading } from './reading';
 import { findCounts, secondsFrom } from './counts';
-import { firstWord } from './first-words';
 import { headingOf, headOfList, ITEM } from './headings';
 import { LABELS, SETTINGS } from './labels';
+import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
+import { pauseIn, trailingPause } from './pauses';
 import { rowOf, spelledOut } from './rows';
 import { severalSteps } from './several';
-import { wordAmong } from './tokens';
 
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
 export interface Standing {
@@ -115,9 +115,14 @@ function lastingFor(one: Reading, seconds: number): Reading {
   return { ...one, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
 }
 
-/** A step without what is only added behind its amounts, which is said in it: "Crane, 4 times, low stance". */
+/**
+ * A step without what is only added to its name, which is said in it: "Crane, 4 times, low stance", "Rag doll: let the
+ * arms wrap around, a minute".
+ */
 function withoutAside(body: string, item: boolean, under: LineKind): readonly Reading[] {
   const step = stepOrSaid(body, item, under);
+  const told = step.kind === 'movement' ? TOLD_BEHIND_NAME.exec(step.words) : null;
+  if (told) return [{ ...step, words: itemAt(told, 1), unsure: true }, ...readRemark(itemAt(told, 2))];
   const { aside } = findCounts(body);
   if (step.kind !== 'movement' || !aside) return [step];
   const name = bareName(aside.before);
@@ -125,6 +130,9 @@ function withoutAside(body: string, item: boolean, under: LineKind): readonly Re
   if (!added || name.split(/\s+/).length > 5) return [step];
   return [{ ...step, words: name, unsure: isDoubtful(name) }, ...readRemark(aside.behind)];
 }
+
+/** "Birds: arms open and close like wings": behind the name, at least three words of how. */
+const TOLD_BEHIND_NAME = /^(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$/u;
 
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
@@ -165,6 +173,8 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   const short = !/[.!?…”"]$/.test(body) && (words < 6 || (words < 9 && /^\p{Lu}/u.test(body)));
   const endsCounted = !bare && counts.rounds !== undefined && /\b(?:times|rounds|x ?\d+|\d+ ?x)[.!]?$/i.test(body);
   const toldShortly = endsCounted && words <= 6 && !TALK_STARTS.test(body);
+  if (counts.rounds !== undefined && !bare && talk && LIMB_FIRST.test(body))
+    return reading('movement', rest.replace(/,.*$/, ''), counts, true);
   if (toldShortly && talk && !item) return reading('movement', rest, counts, true);
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
   // What stands further in than a movement is about it.
@@ -172,7 +182,7 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   if (!counted && words <= 4 && BESIDE_CLASS.test(rest)) return reading('said', body, {}, true);
   if (!counted && / = /.test(rest)) return reading('said', body, {}, true);
   if (named && counted)
-    return reading('movement', rest === '' ? body : rest, counts, (bare && !item) || crowded || isDoubtful(rest));
+    return reading('movement', rest === '' ? body : unquoted(rest), counts, (bare && !item) || crowded || isDoubtful(rest)); // prettier-ignore
   const prose = /[.!?]$/.test(rest) && words > 8;
   if (named && !prose) {
     // What stands as a list under a movement that has its counts are remarks on it.
@@ -181,12 +191,21 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   return reading('said', body, {}, short || prose || hasFigure(body));
 }
 
+/** "“Brush the Water” - 5 left, 5 right": a name in quotation marks. */
+function unquoted(name: string): string {
+  return name.replace(/^["“]([^"“”]+)["”]$/, '$1');
+}
+
 /** A number that nothing was made of may have been an amount. */
 function hasFigure(text: string): boolean {
   return (
     /\d/.test(text) || /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve) (?!of\b|more\b)\p{L}/iu.test(text)
   );
 }
+
+/** "Hands float down in front of you, three times": what a part of the body does, so often, is a step. */
+const LIMB_FIRST =
+  /^(?:both |the )?(?:hands|arms|palms|heels|knees|elbows|shoulders|wrists|fists|fingers) (?!are|stay|rest|may|can|on\b|in\b)\p{Ll}+ [^.!?]*$/u;
 
 /** What a body is told to do, at the start of a sentence: with a time it is a step, also where it says "your". */
 const DOING =
@@ -233,8 +252,11 @@ function labelledAs(body: string): readonly Reading[] | null {
   if (!match) return null;
   const label = itemAt(match, 1).toLowerCase().replace('-', '');
   const text = itemAt(match, 3);
-  if (label === 'level') return [reading('level', text)];
   const { counts, rest } = findCounts(text);
+  // "Level: beginners. Length: half an hour."
+  if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
+    return [reading('setting', '', counts)];
+  if (label === 'level') return [reading('level', text)];
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
   if (label === 'breath' || label === 'breathing') {
     if (counts.breath) return null;
@@ -274,101 +296,4 @@ function settingOf(label: string, text: string, counts: Counts): readonly Readin
   const bare = /^(\d{1,3})(?![\d:.])/.exec(text);
   const rounds = counts.rounds === undefined && counts.seconds === undefined && bare ? { rounds: Number(bare[1]) } : {};
   return [reading('setting', '', { ...counts, ...rounds })];
-}
-
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'gap'] as const;
-
-/** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
-function pauseIn(text: string): number | null {
-  if (
-    text.length > 70 ||
-    !/^\(|\b(?:pa|pu|silen|wait|rest|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
-  )
-    return null;
-  const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
-  if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
-  const bare = text
-    .replace(/^\(|\)\.?$/g, '')
-    .replace(/^between [^:]{2,30}: /i, '')
-    .replace(/^.{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
-  const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
-  const [asked] = counts.seconds ?? [];
-  if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;
-  if (rest === '' && /^\(.*\)\.?$/.test(text)) return asked;
-  const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
-  const [word = '', ...others] = words;
-  if (wordAmong(word, PAUSE_WORDS) !== null && /^(?:$|after|before|between)/.test(others[0] ?? '')) return asked;
-  if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
-  return words.length === 0 && /\b(?:nothing|them)\b/i.test(rest) ? asked : null;
-}
-
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', '']); // prettier-ignore
-
-/** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
-function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {
-  const match = /^(.+\p{L}[.!?,]?) \(([^()]{2,20})\)\.?$/u.exec(body);
-  if (!match) return null;
-  const pause = pauseIn(`(${itemAt(match, 2)})`);
-  const said = itemAt(match, 1);
-  const { counts } = findCounts(said);
-  const spoken =
-    /^(?:thank|hands|good|now|and|let|come|notice)\b/i.test(said) ||
-    /[.!?]$/.test(said) ||
-    /pause/i.test(itemAt(match, 2));
-  return pause === null || !spoken || counts.rounds !== undefined
-    ? null
-    : { words: said, counts: { seconds: [pause, pause, pause] } };
-}
-
-function isStill(text: string): boolean {
-  if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
-  return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
-      text,
-    ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
-  );
-}
-
-/** What is written down for the day and is no part of the class. */
-const BESIDE_CLASS =
-  /\b(?:tea|coffee|cake|biscuits?|chat|natter|payments?|register|feedback|raffle|photos?|notices?|money|keys?)\b/i;
-
-/** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
-function isQuiet(text: string): boolean {
-  const silent =
-    /\b(?:in silence|silent(?:ly)?|say(?:ing)? nothing|nothing said|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
-  const placed =
-    /\b(?:st(?:and|ood)(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be)\b/i;
-  return silent.test(text) && placed.test(text);
-}
-
-/** What is left of a line about another: "no talking in that". */
-const FRAGMENT = /^(?:in|on|at|for|here|there|with|during|please|this|that|it)\b/i;
-
-const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
-
-function isTransition(text: string): boolean {
-  const first = wordAmong(firstWord(text), ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch']);
-  if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
-  return (
-    /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
-    (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
-      text.split(/\s+/).length <= 6) ||
-    (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
-    /^(?:sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(text) ||
-    /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
-      text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
-        wordAmong(next.toLowerCase(), ['down']) ? sit : all,
-      ),
-    )
-  );
-}
-
-const TALK_STARTS =
-  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind)\b/i;
-
-/** Whether a line speaks to people, or of them, rather than names what is done. */
-function isTalk(body: string, rest: string): boolean {
-  if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
-  return /[?]$/.test(body) || /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest);
 }

@@ -12,7 +12,7 @@ const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seven
 const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'] as const; // prettier-ignore
 const ROUND = '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?)';
 const NUMBER = `(\\d{1,2}|${NUMBERS.join('|')})`;
-const LEAD = '^(?:say )?(?:on|in|at|with|for|from)? ?(?:the )?';
+const LEAD = '^(?:(?:say|cue|note|reminder):? )?(?:on|in|at|with|for|from)? ?(?:the )?';
 /** A round by what is done in it, too. */
 const NOUN = `(?:${ROUND}|push(?:es)?|lifts?|pulls?|turns?|circles?|steps?|swings?|sweeps?)`;
 const SAID = '(?: on| onwards?| only)?\\s*(?::| [-–—])\\s+(.{2,})$';
@@ -27,12 +27,18 @@ const EVERY = new RegExp(
 );
 const LAST = new RegExp(`${LEAD}(?:very )?last (?:${NUMBER} )?${ROUND}${SAID}`, 'i');
 const LAST_N = new RegExp(`${LEAD}last ${NUMBER}${SAID}`, 'i');
-const AFTER = /^(?:say )?(?:after|at) (.{2,24}?)(?: in)?(?::| [-–—])\s+(.{2,})$/i;
+const AFTER = /^(?:say )?(?:(?:after|at) (.{2,24}?)(?: in)?|(.{2,24}?) in)(?::| [-–—])\s+(.{2,})$/i;
 const SOMEWHERE =
   /^(?:say )?(?:half ?way|mid ?way|in the middle|somewhere(?: in (?:here|there|between|the middle))?|meanwhile|in between|now and then|at some point|as (?:they|you|we) go|while (?:they|you|we) (?:move|go|do it)|during(?: (?:it|this|that))?)(?: through)?(?::| [-–—])\s+(.{2,})$/i;
 
-/** Where a line of ordinary writing is said while a movement runs, and its words; `null` where it is none. */
-export function readOver(newId: NewId, line: string): DuringLine | null {
+const LAST_SECONDS =
+  /^(?:in |for )?(?:the )?last ((?:\d{1,3} ?|half an? |[a-z]{3,8} )?(?:s|secs?|seconds|m|mins?|minutes?)\b)(?:[:,]| [-–—])? (?=\p{L})/iu;
+
+/**
+ * Where a line of ordinary writing is said while a step runs, and its words; `null` where it is none.
+ * @param lasting The seconds of a step that is paced by time, else `null`.
+ */
+export function readOver(newId: NewId, line: string, lasting: number | null = null): DuringLine | null {
   if (line.length > LONGEST) return null;
   const text = line.trim().replace(/\s+/g, ' ');
   const body = withColon(isItem(line) ? text.replace(/^\S+\s+/, '') : text);
@@ -46,21 +52,29 @@ export function readOver(newId: NewId, line: string): DuringLine | null {
   const round = ROUND_N.exec(body) ?? NTH_ROUND.exec(body);
   if (round) return on('round', numberOf(round[1]) ?? 0, round[2]);
   const after = AFTER.exec(body);
-  const seconds = after ? findCounts(after[1] ?? '').counts.seconds?.[0] : undefined;
-  if (after && seconds !== undefined) return on('time', seconds, after[2]);
+  const seconds = after ? findCounts(after[1] ?? after[2] ?? '').counts.seconds?.[0] : undefined;
+  if (after && seconds !== undefined) return on('time', seconds, after[3]);
+  const before = lasting === null ? null : LAST_SECONDS.exec(text.replace(/^[-*•–] /, ''));
+  const left = before ? findCounts(before[1] ?? '') : null;
+  const leftSeconds = left?.rest === '' ? left.counts.seconds?.[0] : undefined;
+  if (before && lasting !== null && leftSeconds !== undefined && leftSeconds < lasting)
+    return on('time', lasting - leftSeconds, text.replace(/^[-*•–] /, '').slice(before[0].length));
   const somewhere = SOMEWHERE.exec(body);
   return somewhere ? on('anywhere', 0, somewhere[1]) : null;
 }
 
 const COUNT = `(?:\\d{1,2}|${NUMBERS.join('|')})`;
 const NTH = `(?:${ORDINALS.join('|')}|last|final|\\d{1,2}(?:st|nd|rd|th))`;
-const PLACE = `(?:the )?(?:very )?(?:${NTH}(?: ${COUNT})?(?: ${NOUN})?|${NOUN} ${COUNT}|every (?:other|${NTH}) ${NOUN})`;
+const PLACE = `(?:the )?(?:very )?(?:${NTH}(?: ${COUNT})?(?: ${NOUN})?|(?:${NOUN}|no\\.?|number|#) ?${COUNT}|every (?:other|${NTH}) ${NOUN})`;
 const BEFORE_SAID = new RegExp(`^((?:on|in|for|with|at|from) ${PLACE})(?:,? (?:${TOLD})|, )(?=\\p{L}|["“])`, 'iu');
 const AFTER_ROUNDS = new RegExp(
   `^after (?:the )?(${COUNT}|${ORDINALS.join('|')}) ${NOUN}(?:: | [-–—] |,? (?:${TOLD})|, )`,
   'i',
 );
-const QUOTED_BEFORE = new RegExp(`^["“]([^"”]{2,})["”],? ((?:on|in|for|with|at|from) ${PLACE})[.!]?$`, 'i');
+const QUOTED_BEFORE = new RegExp(
+  `^(?:say:? )?["“]([^"”]{2,})["”],? ?(?:[-–—(] ?)?(?:say (?:it |this )?)?((?:on|in|for|with|at|from) ${PLACE})\\)?[.!]?$`,
+  'i',
+);
 
 /** The forms that have no colon, with one: "On the last two, close the eyes", "“Sink” on the first one". */
 function withColon(text: string): string {
@@ -73,11 +87,15 @@ function withColon(text: string): string {
   return quoted ? `${asRound(quoted[2] ?? '')}: ${quoted[1] ?? ''}` : text;
 }
 
-const ANY_NOUN = new RegExp(`\\b${NOUN}\\b`, 'i');
+const ANY_NOUN = new RegExp(`\\b${NOUN}\\b|\\b(?:no\\.?|number) ?(?=\\d|${NUMBERS.join('|')})|#`, 'i');
 
 /** "the third push" as "the third round". */
 function asRound(place: string): string {
-  return place.replace(ANY_NOUN, 'round').replace(/\bfinal\b/i, 'last');
+  return place
+    .replace(ANY_NOUN, 'round ')
+    .replace(/\bfinal\b/i, 'last')
+    .replace(/ {2,}/g, ' ')
+    .trim();
 }
 
 function isCounted(words: string): boolean {

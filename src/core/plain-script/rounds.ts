@@ -11,6 +11,8 @@ const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle',
 /** Words whose number is no count: "level 2", "part 3". */
 const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', '#']); // prettier-ignore
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
+/** Names of motions in the plural that differ from their verbs by a letter only. */
+const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs']); // prettier-ignore
 const MOST_ROUNDS = 200;
 /** What may stand before a count behind a mark: "Cloud arms, reps 8-10". */
 export const BEFORE_COUNT = /^(?:reps?|rounds?|times|repeats?|repetitions)$/;
@@ -26,7 +28,7 @@ type Count = (
 export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
   const rounds: Count = ({ range: [min, max], eachSide = false }, to, bare = false) =>
     min >= 1 && max <= MOST_ROUNDS && Number.isInteger(min) && Number.isInteger(max)
-      ? take({ what: 'rounds', range: [min, max], bare, eachSide }, to)
+      ? take({ what: 'rounds', range: [min, max], bare, eachSide }, bare ? to : throughBehind(tokens, to))
       : null;
   const worded = wordedAt(tokens, at, rounds);
   if (worded !== undefined) return worded;
@@ -44,6 +46,9 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');
   const loose = behindName ? looseAt(tokens, at, { ...amount, next }, rounds) : null;
   if (loose) return loose;
+  // "Three big sighs": at the start of a line what is counted is its name.
+  const moved = [next, next + 1].some((one) => MOTIONS.has(word(tokens, one)));
+  if (at === 0 && (moved || isOneOf(tokens, next, COUNTED_WORDS))) return rounds(amount, amount.next, true);
   // "5 belly breaths", "10 wrist circles": what is counted is its name.
   const noun = tokens[next];
   const named = noun?.kind === 'word' && noun.value === null && isOneOf(tokens, next + 1, NAMED_COUNTS);
@@ -116,6 +121,12 @@ function timesOver(
   return range[0] > 0 && range[1] <= MOST_SECONDS ? take({ what: 'seconds', range, whole: true }, unit.next) : null;
 }
 
+/** Behind "three times round", "twice through". */
+function throughBehind(tokens: readonly Token[], at: number): number {
+  const ends = /^(?:|[),.;])$/.test(word(tokens, at + 1));
+  return ends && /^(?:round|around|over|through)$/.test(word(tokens, at)) ? at + 1 : at;
+}
+
 /** Behind the word for a round, where one stands there: "8 reps". */
 function behindRounds(tokens: readonly Token[], at: number): number {
   return isOneOf(tokens, at, ROUND_WORDS) ? at + 1 : at;
@@ -136,7 +147,8 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;
   const after = word(tokens, next);
   // "Rowing. 10.": a number that is a sentence.
-  if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1) return /^\.?$/.test(after);
+  if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1)
+    return /^\.?$/.test(after) || MANNER.has(after);
   if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
   return after === '' || /^[),.;]$/.test(after) || MANNER.has(after);
 }

@@ -86,7 +86,7 @@ export function startAt(tokens: readonly Token[], at: number, take: Take): Taken
     return take({ what: 'start', side: found }, noun);
   }
   const found = side(at);
-  const noun = isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1;
+  const noun = word(tokens, at + 1) === 'lead' || isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1;
   return found !== null && word(tokens, noun) === 'first' ? take({ what: 'start', side: found }, noun + 1) : null;
 }
 
@@ -99,6 +99,8 @@ export function wayBehind(tokens: readonly Token[], at: number, take: Take): Tak
 
 export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
   const text = word(tokens, at);
+  const again = sameAgainAt(tokens, at);
+  if (again !== null) return take({ what: 'each-way' }, again);
   const known = wayOf(text);
   if (known) return take({ what: 'way', way: known }, at + 1);
   const noun = isOneOf(tokens, at + 1, NOUNS);
@@ -107,6 +109,14 @@ export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken |
   if (text === 'that' && noun) return take({ what: 'way', way: 'other' }, at + 2);
   if (text === 'other') return take({ what: 'way', way: 'other' }, noun ? at + 2 : at + 1);
   return null;
+}
+
+/** Behind "same again the other way", "and repeat in the other direction"; `null` where it is not said. */
+function sameAgainAt(tokens: readonly Token[], at: number): number | null {
+  if (!/^(?:same|repeat|again|reverse)$/.test(word(tokens, at))) return null;
+  let next = at + 1;
+  while (/^(?:again|it|in|going|the|and)$/.test(word(tokens, next))) next++;
+  return /^(?:other|opposite)$/.test(word(tokens, next)) && isOneOf(tokens, next + 1, WAY_WORDS) ? next + 2 : null;
 }
 
 /** Sides, ways and pace. */

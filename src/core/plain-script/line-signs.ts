@@ -1,0 +1,57 @@
+import { firstWord } from './first-words';
+import { wordAmong } from './tokens';
+
+/* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
+
+export function isStill(text: string): boolean {
+  if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
+  return (
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+      text,
+    ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
+  );
+}
+
+/** What is written down for the day and is no part of the class. */
+export const BESIDE_CLASS =
+  /\b(?:tea|coffee|cake|biscuits?|chat|natter|payments?|register|feedback|raffle|photos?|notices?|money|keys?)\b/i;
+
+/** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
+export function isQuiet(text: string): boolean {
+  const silent =
+    /\b(?:in silence|silent(?:ly)?|say(?:ing)? nothing|nothing said|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+  const placed =
+    /\b(?:st(?:and|ood)(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be)\b/i;
+  return silent.test(text) && placed.test(text);
+}
+
+/** What is left of a line about another: "no talking in that". */
+export const FRAGMENT = /^(?:in|on|at|for|here|there|with|during|please|this|that|it)\b/i;
+
+const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
+
+export function isTransition(text: string): boolean {
+  const first = wordAmong(firstWord(text), ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch']);
+  if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
+  return (
+    /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
+    (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
+      text.split(/\s+/).length <= 6) ||
+    (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
+    /^(?:sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(text) ||
+    /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
+      text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
+        wordAmong(next.toLowerCase(), ['down']) ? sit : all,
+      ),
+    )
+  );
+}
+
+export const TALK_STARTS =
+  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind)\b/i;
+
+/** Whether a line speaks to people, or of them, rather than names what is done. */
+export function isTalk(body: string, rest: string): boolean {
+  if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
+  return /[?]$/.test(body) || /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest);
+}

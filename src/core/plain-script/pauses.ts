@@ -1,0 +1,50 @@
+import { itemAt } from '@/core/units';
+import { findCounts } from './counts';
+import type { Counts } from './model';
+import { wordAmong } from './tokens';
+
+/* Silence as people write it, by itself and behind what is said. */
+
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'gap'] as const;
+
+/** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
+export function pauseIn(text: string): number | null {
+  if (
+    text.length > 70 ||
+    !/^\(|\b(?:pa|pu|silen|wait|rest|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
+  )
+    return null;
+  const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
+  if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
+  const bare = text
+    .replace(/^\(|\)\.?$/g, '')
+    .replace(/^between [^:]{2,30}: /i, '')
+    .replace(/^.{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
+  const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
+  const [asked] = counts.seconds ?? [];
+  if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;
+  if (rest === '' && /^\(.*\)\.?$/.test(text)) return asked;
+  const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
+  const [word = '', ...others] = words;
+  if (wordAmong(word, PAUSE_WORDS) !== null && /^(?:$|after|before|between)/.test(others[0] ?? '')) return asked;
+  if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
+  return words.length === 0 && /\b(?:nothing|them)\b/i.test(rest) ? asked : null;
+}
+
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', '']); // prettier-ignore
+
+/** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
+export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {
+  const match = /^(.+\p{L}[.!?,]?) \(([^()]{2,20})\)\.?$/u.exec(body);
+  if (!match) return null;
+  const pause = pauseIn(`(${itemAt(match, 2)})`);
+  const said = itemAt(match, 1);
+  const { counts } = findCounts(said);
+  const spoken =
+    /^(?:thank|hands|good|now|and|let|come|notice)\b/i.test(said) ||
+    /[.!?]$/.test(said) ||
+    /pause/i.test(itemAt(match, 2));
+  return pause === null || !spoken || counts.rounds !== undefined
+    ? null
+    : { words: said, counts: { seconds: [pause, pause, pause] } };
+}
