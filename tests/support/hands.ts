@@ -69,6 +69,11 @@ const TUNED: ReadonlySet<string> = new Set([
   'bullets3',
   'sonotes',
   'teacherly',
+  'sheetA',
+  'longhand',
+  'compactB',
+  'copied',
+  'trainer',
 ]);
 const KEPT: ReadonlySet<string> = new Set(['caller', 'retired', 'deputy', 'planner', 'journal']);
 /** Kept too, and written last, in further kinds of writing. */

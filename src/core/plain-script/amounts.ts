@@ -42,9 +42,12 @@ function numberAt(tokens: readonly Token[], at: number): Amount | null {
   if (slip !== null)
     return { range: [COUNTING.indexOf(slip) + 3, COUNTING.indexOf(slip) + 3], next: at + 1, inFigures: false };
   const [second, third] = [word(tokens, at + 1), word(tokens, at + 2)];
+  if (token.text === 'half' && second === 'a' && third === 'dozen')
+    return { range: [6, 6], next: at + 3, inFigures: false };
   if (token.text === 'half' && /^an?$/.test(second)) return { range: [0.5, 0.5], next: at + 2, inFigures: false };
   if (token.text !== 'a') return null;
   if (second === 'couple') return { range: [2, 2], next: at + (third === 'of' ? 3 : 2), inFigures: false };
+  if (second === 'dozen') return { range: [12, 12], next: at + 2, inFigures: false };
   return second === 'few' ? { range: [3, 3], next: at + 2, inFigures: false } : null;
 }
 

@@ -25,7 +25,7 @@ import { breathOfClass, breathOfStep } from './breath-counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readOver } from './over-words';
 import { endsSilence } from './first-words';
-import { roleOf } from './headings';
+import { isDashed, isNumbered, roleOf } from './headings';
 import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
 import { lengthOf } from './plan-fields';
@@ -45,6 +45,8 @@ export class ScriptBuilder {
   private titled = false;
   /** How far in the line of the last step stands. */
   private stepIndent = 0;
+  /** Whether the last step has a number before it. */
+  private stepNumbered = false;
   /** How far in the line stands that ends in a colon over a list; `null` where none does. */
   private listIndent: number | null = null;
 
@@ -77,6 +79,7 @@ export class ScriptBuilder {
       ...below,
       inset,
       listed: this.isListed(line),
+      otherMark: this.stepNumbered && isDashed(line),
       shouted: this.shouted,
     };
     const found = this.isAtTop() ? titled(readNatural(line, standing), line) : readNatural(line, standing);
@@ -85,7 +88,10 @@ export class ScriptBuilder {
         ? found
         : [{ ...itemAt(found, 0), kind: put, words: wordsFor(put, line, itemAt(found, 0)), unsure: false }];
     for (const reading of readings) this.takeNatural(reading);
-    if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) this.stepIndent = indentOf(line);
+    if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
+      this.stepIndent = indentOf(line);
+      this.stepNumbered = isNumbered(line);
+    }
     const first = itemAt(readings, 0);
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
@@ -326,7 +332,8 @@ export class ScriptBuilder {
     if (step === undefined && counts.breath) {
       this.plan = { ...this.plan, pace: breathOfClass(counts.breath, this.plan.pace) };
     }
-    if (step === undefined && counts.seconds !== undefined) {
+    const opening = this.sections.every(({ steps }) => steps.every(({ kind }) => kind === 'talk'));
+    if (opening && counts.seconds !== undefined) {
       this.plan = { ...this.plan, targetSeconds: counts.seconds[0] };
     }
     if (isMovement(step)) this.replace(this.counted(step, { ...twice(step, counts), ...counts }));

@@ -64,7 +64,11 @@ function findAmounts(text: string): FoundCounts {
   const rounds = said.filter((one) => one.what === 'rounds');
   const counted = rounds.filter((one) => !one.bare);
   const bare = rounds.length > 0 && counted.length === 0;
-  const removed = told.filter((one) => !(counted.length > 0 && one.what === 'rounds' && one.bare));
+  // "Bow 10 (5 each)": that is the whole of it, and said.
+  const whole = taken.some(({ what }) => what === 'each' || what === 'each-side') ? 2 * (counted[0]?.range[0] ?? 0) : 0;
+  const isBeside = (one: Taken): boolean =>
+    counted.length > 0 && one.what === 'rounds' && one.bare && one.range[0] !== whole;
+  const removed = told.filter((one) => !isBeside(one));
   const differ = (those: readonly { readonly range: Range }[]): boolean =>
     new Set(those.map(({ range }) => range.join())).size > 1;
   const crowded = differ(counted) || differ(said.filter((one) => one.what === 'seconds'));
@@ -106,8 +110,10 @@ function withoutLoneWays(
   const [whole, ...parts] = amounts;
   const halved =
     pair && whole !== undefined && parts.length === 2 && parts.every((one) => one.range[0] * 2 === whole.range[0]);
-  if (halved) return { said: taken.filter((one) => one !== whole), removed: taken };
-  if (each) return { said: taken, removed: taken };
+  // A way without its opposite is of the name: "Holding Back the Tide, 5 left, 5 right".
+  const paired = taken.filter((one) => one.what !== 'way' || ways.includes(OPPOSITE[one.way]));
+  if (halved) return { said: paired.filter((one) => one !== whole), removed: paired };
+  if (each) return { said: paired, removed: paired };
   if (ways.length === 1 && ways[0] === 'other' && ranges.length === 2 && new Set(ranges).size === 1)
     return { said: [...taken, { what: 'each-way', from: 0, to: 0 }], removed: taken };
   const others = taken.filter(({ what }) => what !== 'way');

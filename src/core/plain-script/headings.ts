@@ -5,11 +5,11 @@ import { firstWord, isBreathWord } from './first-words';
 /* Headings of ordinary writing, and lines of a list. */
 
 export const ITEM =
-  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+\p{L})|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|wind(?:ing)?[- ]?down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -25,7 +25,7 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
   ['arrival', /arriv|ground|cent(?:er|re)ing|stance|settle in/i],
   ['loosening', /warm|loosen|shak|joint|wak(?:e|ing)[- ]up/i],
   ['closing', /clos|end\b|ending|finish|thank|farewell/i],
-  ['settling', /settl|still|quiet|cool|wind(?:ing)?[- ]?down|unwind|medit|rest/i],
+  ['settling', /settl|still|quiet|cool|wind(?:ing)?[- ]?down|coming down|unwind|medit|rest/i],
 ];
 
 /** "II. Preparatory exercises (8 min.)", "B. Form, part 2 (25)": the upper numbers of an outline. */
@@ -64,13 +64,28 @@ export function isItem(line: string): boolean {
   return ITEM.test(line);
 }
 
+/** Whether a line has a number before it: "3.", "(3)", "B2". */
+export function isNumbered(line: string): boolean {
+  return ITEM.test(line) && /^\s*(?:no\.? ?|[A-H])?\(?\d/i.test(line);
+}
+
+/** Whether a line stands behind a dash or a dot. */
+export function isDashed(line: string): boolean {
+  return /^\s*[-*•–] /.test(line);
+}
+
 /** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
 export function headingOf(text: string, shouted: boolean): string | null {
   const marked =
     /^#{1,6}\s+(.*?)\s*#*$/.exec(text) ??
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
   if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
-  const numbered = /^\d{1,2}\.? (\p{L}[\p{L} -]{2,30}?)(?: \(([^()]*)\))?$/u.exec(text);
+  const block =
+    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four) ?(?:[:.]| [–-]) (\p{L}[^:.!?\d]{1,40})$/iu.exec(
+      text,
+    );
+  if (block) return itemAt(block, 1);
+  const numbered = /^\d{1,2}(?:[.:)]| ?[–-])? (\p{L}[\p{L} -]{2,30}?)(?: \(([^()]*)\))?$/u.exec(text);
   if (numbered && PART.test(itemAt(numbered, 1))) return itemAt(numbered, 1);
   const roman =
     /^(?:[ivx]{1,4}|[a-z])[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text) ??

@@ -79,4 +79,4 @@ export const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['wait', 'pause'],
 ]);
 /** Labels of amounts. */
-export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'duration', 'length', 'for', 'call back']); // prettier-ignore
+export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'total', 'total time', 'duration', 'length', 'for', 'call back']); // prettier-ignore

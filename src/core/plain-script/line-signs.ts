@@ -6,7 +6,7 @@ import { wordAmong } from './tokens';
 export function isStill(text: string): boolean {
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence))|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence)|lie(?: down)?|eyes closed|close your eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on one|like|post|up)\b/i.test(text)
   );
@@ -48,10 +48,14 @@ export function isTransition(text: string): boolean {
 }
 
 export const TALK_STARTS =
-  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind)\b/i;
+  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
 
 /** Whether a line speaks to people, or of them, rather than names what is done. */
 export function isTalk(body: string, rest: string): boolean {
   if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
-  return /[?]$/.test(body) || /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest);
+  return (
+    /[?]$/.test(body) ||
+    / I (?!do\b)\p{Ll}/u.test(rest) ||
+    /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest)
+  );
 }

@@ -22,7 +22,7 @@ const LEADS = [
 export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
-  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|after|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|after|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 
@@ -37,6 +37,7 @@ export function bareName(text: string): string {
       .replace(BEFORE_NAME, '')
       .replace(BEHIND, '')
       .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)\)/gi, '')
+      .replace(/\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)/gi, '')
       .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
       .replace(/[\s,;:–—-]+$|\.+$/, '')
       .replace(/^[\s,;:.–—-]+|^(?:of|to)(?: just)? (?=\p{L})/iu, '')

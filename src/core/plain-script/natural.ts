@@ -21,6 +21,8 @@ export interface Standing {
   readonly shouted: boolean;
   /** Whether it stands further in than the step above. */
   readonly inset: boolean;
+  /** Whether it stands behind a dash, where the step above has a number. */
+  readonly otherMark: boolean;
   /** Whether it stands in a list without marks: further in than a line that ends in a colon. */
   readonly listed: boolean;
 }
@@ -57,7 +59,7 @@ function readRemark(remark: string): readonly Reading[] {
 function readText(
   text: string,
   line: string,
-  { under, underlined, opens, shouted, inset: further, listed }: Standing,
+  { under, underlined, opens, shouted, inset: further, listed, otherMark }: Standing,
 ): readonly Reading[] {
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
@@ -69,7 +71,7 @@ function readText(
   if (opening !== null) return [reading('section', opening, {}, true)];
   const item = ITEM.test(stamped) || (listed && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
-  const labelled = labelledAs(body);
+  const labelled = labelledAs(body, under);
   if (labelled) return labelled;
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
@@ -80,7 +82,7 @@ function readText(
   if (breaths.length > 0) return breaths;
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
-  const inset = item && under === 'movement' && further && /^\s{2,}/.test(line);
+  const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
   const several = TALK_STARTS.test(body) ? null : severalSteps(body);
   if (several) return several;
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
@@ -156,8 +158,8 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   if (counts.startSide && !counted && words <= 3) return reading('setting', '', counts);
   const still =
     (isStill(rest) || (counts.seconds !== undefined && words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest))) &&
-    counts.rounds === undefined;
-  if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, counts);
+    (counts.rounds === undefined || bare);
+  if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, { seconds: counts.seconds });
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
     const long = /^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60;
     if (long) return reading('silence', rest, counts);
@@ -193,7 +195,7 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
 
 /** "“Brush the Water” - 5 left, 5 right": a name in quotation marks. */
 function unquoted(name: string): string {
-  return name.replace(/^["“]([^"“”]+)["”]$/, '$1');
+  return name.replace(/^["“]([^"“”]+)["”](?:$|(?:[,:]| [–-]) .*$)/, '$1');
 }
 
 /** A number that nothing was made of may have been an amount. */
@@ -247,7 +249,7 @@ function heldStill({ hold, ...counts }: Counts): Counts {
 }
 
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
-function labelledAs(body: string): readonly Reading[] | null {
+function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
   const match = /^([\p{L} -]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
   const label = itemAt(match, 1).toLowerCase().replace('-', '');
@@ -257,6 +259,8 @@ function labelledAs(body: string): readonly Reading[] | null {
   if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
     return [reading('setting', '', counts)];
   if (label === 'level') return [reading('level', text)];
+  // Below a step it tells of the class so far.
+  if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk') return null;
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
   if (label === 'breath' || label === 'breathing') {
     if (counts.breath) return null;

@@ -31,6 +31,8 @@ const AFTER = /^(?:say )?(?:(?:after|at) (.{2,24}?)(?: in)?|(.{2,24}?) in)(?::| 
 const SOMEWHERE =
   /^(?:say )?(?:half ?way|mid ?way|in the middle|somewhere(?: in (?:here|there|between|the middle))?|meanwhile|in between|now and then|at some point|as (?:they|you|we) go|while (?:they|you|we) (?:move|go|do it)|during(?: (?:it|this|that))?)(?: through)?(?::| [-–—])\s+(.{2,})$/i;
 
+/** "At 1:00 drop the hips", without a colon: only in a step that lasts longer. */
+const AT_A_TIME = /^at (\d{1,2}:\d{2}|\d{1,3} ?(?:s|secs?|seconds?|mins?|minutes?)),? (?=\p{L})/iu;
 const LAST_SECONDS =
   /^(?:in |for )?(?:the )?last ((?:\d{1,3} ?|half an? |[a-z]{3,8} )?(?:s|secs?|seconds|m|mins?|minutes?)\b)(?:[:,]| [-–—])? (?=\p{L})/iu;
 
@@ -59,6 +61,10 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   const leftSeconds = left?.rest === '' ? left.counts.seconds?.[0] : undefined;
   if (before && lasting !== null && leftSeconds !== undefined && leftSeconds < lasting)
     return on('time', lasting - leftSeconds, text.replace(/^[-*•–] /, '').slice(before[0].length));
+  const at = lasting === null ? null : AT_A_TIME.exec(text.replace(/^[-*•–] /, ''));
+  const atSeconds = at ? findCounts(at[1] ?? '').counts.seconds?.[0] : undefined;
+  if (at && lasting !== null && atSeconds !== undefined && atSeconds < lasting)
+    return on('time', atSeconds, text.replace(/^[-*•–] /, '').slice(at[0].length));
   const somewhere = SOMEWHERE.exec(body);
   return somewhere ? on('anywhere', 0, somewhere[1]) : null;
 }

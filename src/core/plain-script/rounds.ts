@@ -70,6 +70,7 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
   const [text, second, third] = [word(tokens, at), word(tokens, at + 1), word(tokens, at + 2)];
   if (text === 'once' && second === 'or' && third === 'twice') return rounds({ range: [1, 2] }, at + 3);
   if (text === 'twice') return rounds({ range: [2, 2] }, at + 1);
+  if (text === 'once' && second === 'through') return rounds({ range: [1, 1] }, at + 2);
   // "Once" begins sentences too: it counts where it ends one, or sides are with it.
   const ofSide = second === ',' && wayOf(word(tokens, at - 2)) !== undefined;
   if (text === 'once' && (ofSide || /^(?:|[.)]|each|per|on)$/.test(second))) return rounds({ range: [1, 1] }, at + 1);
