@@ -220,3 +220,21 @@ it('similarity of words falls with each wrong letter', () => {
   expect(similarity('ferry', 'fairy')).toBeCloseTo(0.6);
   expect(similarity('in', 'lighthouse')).toBe(0);
 });
+
+describe('captions that hardly speak of the class, beside sound', () => {
+  const first = itemAt(timeline.cues, 0);
+  const caption = { startSeconds: first.startSeconds + 20, endSeconds: first.endSeconds + 20, text: first.text };
+  const found = (speechStart: number) =>
+    itemAt(read([caption], [{ ...caption, startSeconds: speechStart, endSeconds: caption.endSeconds + 1 }]).found, 0);
+
+  it('place a line at the speech that begins near its caption', () => {
+    const near = found(caption.startSeconds + 0.4);
+    expect(near.startSeconds).toBeCloseTo(caption.startSeconds + 0.4, 6);
+    expect(near.endSeconds).toBeGreaterThan(near.startSeconds);
+  });
+
+  it('leave it at its caption where no speech begins near', () => {
+    expect(found(caption.startSeconds + 0.9).startSeconds).toBeCloseTo(caption.startSeconds, 1);
+    expect(found(caption.startSeconds - 0.9).startSeconds).toBeCloseTo(caption.startSeconds, 1);
+  });
+});

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import {
   breathsPerMinute,
+  patternBreathsPerMinute,
+  patternNotes,
   breathsPerRound,
   closingBreathSeconds,
   inShareAlong,
@@ -84,5 +86,29 @@ describe('the lungs', () => {
     const kinds = ['spoken', 'inhale', 'hold', 'exhale', 'inhale', 'free'] as const;
     const phases = kinds.map((kind, index) => ({ kind, startSeconds: index, endSeconds: index + 1 }));
     expect(lungsAtStarts(phases)).toEqual([0, 0, 1, 1, 0, 1]);
+  });
+});
+
+describe('remarks on a pattern', () => {
+  it('counts breaths a minute from what breathes, an exhale alone too', () => {
+    expect(patternBreathsPerMinute([phase('exhale', { seconds: 6 })], pace)).toBe(10);
+    expect(patternBreathsPerMinute([phase('hold', { seconds: 6 })], pace)).toBe(0);
+    expect(patternBreathsPerMinute([phase('inhale', { seconds: 0 })], pace)).toBe(0);
+  });
+
+  it('tells slow, quick and too quick breaths at the published bounds, and long rests', () => {
+    const of = (seconds: number) => patternNotes([phase('exhale', { seconds })], pace).map(({ code }) => code);
+    expect([of(15), of(6), of(16), of(5.9), of(3), of(2.9)]).toEqual([
+      [],
+      [],
+      ['slower-than-slow'],
+      ['quicker-than-slow'],
+      ['quicker-than-slow'],
+      ['quicker-than-resting'],
+    ]);
+    const rests = [phase('inhale'), phase('hold', { seconds: 4 }), phase('exhale'), phase('hold', { seconds: 4.5 })];
+    expect(patternNotes(rests, pace).filter(({ code }) => code === 'long-rest')).toEqual([
+      { code: 'long-rest', index: 3, seconds: 4.5 },
+    ]);
   });
 });

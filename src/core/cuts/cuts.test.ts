@@ -179,3 +179,32 @@ describe('changes to cuts', () => {
     expect(text.trimEnd().endsWith('* 3 MORE STRETCHES WERE LEFT OUT')).toBe(true);
   });
 });
+
+describe('what is too short for a cut', () => {
+  const timeline = expandPlan(itemAt(demoClasses(), 0).plan);
+  const [first, last] = [itemAt(timeline.cues, 0), itemAt(timeline.cues, timeline.cues.length - 1)];
+  const captions = timeline.cues.map(({ startSeconds, endSeconds, text }) => ({ startSeconds, endSeconds, text }));
+  const reading = readTake(timeline, { captions, speech: null, lengthSeconds: last.endSeconds + 30 });
+
+  it('is an ad-lib that is over at once, and no other that lasts under a second', () => {
+    const adLibs = [0, 0.5].map((lasts, at) => ({ startSeconds: 50 + at, endSeconds: 50 + at + lasts, text: null }));
+    const cuts = proposeCuts(timeline, { ...reading, adLibs });
+    expect(cuts.filter(({ reason }) => reason === 'ad-lib').map((one) => [one.startSeconds, one.endSeconds])).toEqual(
+      [
+        [49.85, 50.15],
+        [50.85, 51.65],
+      ].filter(([from = 0, to = 0]) => to - from >= 0.3),
+    );
+  });
+
+  it('is a head or a tail of less than a second', () => {
+    const from = reading.cues.map((cue) => ({
+      ...cue,
+      actualStart: cue.actualStart === null ? null : cue.actualStart - first.startSeconds + 2.4,
+      actualEnd: cue.actualEnd === null ? null : cue.actualEnd - first.startSeconds + 2.4,
+    }));
+    expect(proposeCuts(timeline, { ...reading, cues: from, adLibs: [] }).some(({ reason }) => reason === 'head')).toBe(
+      false,
+    );
+  });
+});

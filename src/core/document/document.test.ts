@@ -94,3 +94,11 @@ describe('how large a document is', () => {
     expect(deep.ok ? null : deep.problem.code).toBe('too-deep');
   });
 });
+
+describe('the JSON of a file', () => {
+  it('says in megabytes how much is too much', () => {
+    const read = readJson('x'.repeat(3 * 1024 * 1024), 2 * 1024 * 1024);
+    expect(read).toEqual({ ok: false, problem: { code: 'too-large', at: '', facts: { megabytes: 2 } } });
+    expect(readJson('x'.repeat(8), 8)).toMatchObject({ ok: false, problem: { code: 'not-json' } });
+  });
+});

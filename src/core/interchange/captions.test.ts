@@ -218,3 +218,35 @@ describe('chapters', () => {
     expect(readChapterList('nothing').ok).toBe(false);
   });
 });
+
+describe('words with times before them', () => {
+  const timesOf = (text: string) => {
+    const read = readCaptions(text);
+    return read.ok ? read.value.captions.map((one) => [one.startSeconds, one.endSeconds, one.text]) : read.problem.code;
+  };
+
+  it('end where they say, or after as long as they take, before the next', () => {
+    expect(timesOf('0:01 - 0:03 Arms rise\n0:05 - 0:04 Arms sink\n0:06 Rest')).toEqual([
+      [1, 3, 'Arms rise'],
+      [5, 6, 'Arms sink'],
+      [6, 6.95, 'Rest'],
+    ]);
+    expect(timesOf('[1:02:03] One two three four five six')).toEqual([[3723, 3726.2, 'One two three four five six']]);
+    expect(timesOf('0:01\nArms rise\nand sink\n0:09.5\nRest')).toEqual([
+      [1, 3.3, 'Arms rise and sink'],
+      [9.5, 10.45, 'Rest'],
+    ]);
+  });
+
+  it('last a fifth of a second at least', () => {
+    expect(timesOf('0:01.0 One\n0:01.1 Two')).toEqual([
+      [1, 1.2, 'One'],
+      [1.1, 2.05, 'Two'],
+    ]);
+  });
+
+  it('tell each line of text that has no time, by its number', () => {
+    const read = readSrt('stray\nlines\n1\n00:00:01,000 --> 00:00:02,000\nOne\n');
+    expect(codesOf(read)).toEqual(['line 1 text-without-time', 'line 2 text-without-time']);
+  });
+});

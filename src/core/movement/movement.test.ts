@@ -192,3 +192,15 @@ describe('narrowing the library', () => {
     expect(passes(heron, filter)).toBe(expected);
   });
 });
+
+describe('what a list tells of a movement', () => {
+  const of = (part: Parameters<typeof makeContent>[2]) =>
+    summaryOf(makeLibraryMovement(makeContent(newId, 'Bell buoy', part)));
+
+  it('is done seated where it begins so, or says how', () => {
+    expect(of({ stanceStart: 'seated' }).seated).toBe(true);
+    expect(of({ seated: 'The same.' }).seated).toBe(true);
+    expect(of({ seated: '  ', stanceEnd: 'seated' }).seated).toBe(false);
+    expect(of({ levels: [] }).levels).toBe(1);
+  });
+});

@@ -65,6 +65,10 @@ describe('work by hand', () => {
     const once = again(split);
     expect(itemAt(once.cues, 1).actualEnd).toBeCloseTo(at, 3);
     expect(once.adLibs).toContainEqual({ startSeconds: at, endSeconds: second.actualEnd, text: null });
+    const early = { startSeconds: 0.1, endSeconds: 0.4, text: null };
+    const late = { startSeconds: 900, endSeconds: 901, text: null };
+    const among = withAdLibSplit(NO_HAND_WORK, { ...reading, adLibs: [early, late] }, second.id, at);
+    expect(among?.adLibs?.map(({ startSeconds }) => startSeconds)).toEqual([0.1, at, 900]);
     const place = once.adLibs.findIndex(({ startSeconds }) => startSeconds === at);
     const named = again(withAdLibText(split, once, place, '  Only the kettle. '));
     expect(itemAt(named.adLibs, place).text).toBe('Only the kettle.');
