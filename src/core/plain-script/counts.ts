@@ -59,21 +59,26 @@ function findAmounts(text: string): FoundCounts {
     if (found) taken.push(found);
     at = found ? found.to : at + 1;
   }
-  const { said, removed: told } = withoutLoneWays(taken, /\bthen\b/i.test(text));
+  const { said: told, removed: found } = withoutLoneWays(taken, /\bthen\b/i.test(text));
+  const said = withoutWhole(told);
   // A bare number beside a count that is written out counts nothing; it stays where it is.
   const rounds = said.filter((one) => one.what === 'rounds');
   const counted = rounds.filter((one) => !one.bare);
   const bare = rounds.length > 0 && counted.length === 0;
-  // "Bow 10 (5 each)": that is the whole of it, and said.
-  const whole = taken.some(({ what }) => what === 'each' || what === 'each-side') ? 2 * (counted[0]?.range[0] ?? 0) : 0;
-  const isBeside = (one: Taken): boolean =>
-    counted.length > 0 && one.what === 'rounds' && one.bare && one.range[0] !== whole;
-  const removed = told.filter((one) => !isBeside(one));
+  const removed = found.filter((one) => !(counted.length > 0 && rounds.some((other) => other === one && other.bare)));
   const differ = (those: readonly { readonly range: Range }[]): boolean =>
     new Set(those.map(({ range }) => range.join())).size > 1;
   const crowded = differ(counted) || differ(said.filter((one) => one.what === 'seconds'));
   const rest = without(text, tokens, removed);
   return { counts: countsOf(said), rest, bare, crowded, aside: asideOf(text, tokens, removed) };
+}
+
+/** "Bow 10 (5 each)", "eight in all, four a side": the whole is said beside what each side has of it. */
+function withoutWhole(said: readonly Taken[]): readonly Taken[] {
+  const [whole, part] = said.filter((one) => one.what === 'rounds');
+  const sided = said.some(({ what }) => what === 'each' || what === 'each-side');
+  if (!sided || !whole || !part || whole.range[0] !== 2 * part.range[0]) return said;
+  return said.filter((one) => one !== whole);
 }
 
 function asideOf(

@@ -108,5 +108,7 @@ export function headingOf(text: string, shouted: boolean): string | null {
   const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
   if (capitals && !shouted && text.length <= 60) return bare;
   const colon = /^([^:.!?]{2,50}):$/.exec(text);
+  // A letter begins so, and no part of a class.
+  if (/^(?:hi|hey|hello|hiya|dear)\b/i.test(text)) return null;
   return colon && !isBreathWord(firstWord(text)) ? itemAt(colon, 1) : null;
 }

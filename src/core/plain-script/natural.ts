@@ -238,14 +238,19 @@ function sentenceCase(text: string): string {
   return small.charAt(0).toUpperCase() + small.slice(1);
 }
 
-/** A hold by seconds with no rounds is a still hold, not a rest in each round. */
+/** Nobody rests so long in a breath: what is held for so many seconds is a posture. */
+const POSTURE_FROM = 10;
+
+/** A hold by seconds with no rounds is a still hold, not a rest in each round; a long one also where it is done again. */
 function heldStill({ hold, ...counts }: Counts): Counts {
   if (hold === undefined) return counts;
-  if (counts.rounds !== undefined || counts.seconds !== undefined) return { ...counts, hold };
+  const { rounds, roundsWithin: _, ...others } = counts;
+  const again = rounds !== undefined && hold >= POSTURE_FROM && counts.seconds === undefined ? rounds : 1;
+  if (again === 1 && (rounds !== undefined || counts.seconds !== undefined)) return { ...counts, hold };
   // A posture is held on one side and then on the other, never by turns.
   const sides = counts.sides === 'alternating' ? 'one-then-other' : counts.sides;
-  const seconds = secondsFrom([hold, hold], sides === 'one-then-other' ? 2 : 1);
-  return { ...counts, ...(sides ? { sides } : {}), held: true, seconds };
+  const seconds = secondsFrom([hold, hold], again * (sides === 'one-then-other' ? 2 : 1));
+  return { ...others, ...(sides ? { sides } : {}), held: true, seconds };
 }
 
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */

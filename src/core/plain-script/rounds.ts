@@ -102,6 +102,7 @@ function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: C
   const ends = last >= tokens.length - 1 && /^[.!]?$/.test(word(tokens, last));
   if (things && ends && /^[,:–—-]$/.test(word(tokens, at - 1))) return rounds(amount, last, true);
   const loose = `${noun} ${word(tokens, next + 1)}`;
+  if (/^in (?:all|total)$/.test(loose)) return rounds(amount, next + 2);
   if (/^(?:or so|of (?:them|those|these))$/.test(loose)) return rounds(amount, next + 2);
   if (/^more ?\.?$/.test(loose)) return rounds(amount, next + 1);
   return amount.inFigures && /^(?:b|br) ?\.?$/.test(loose.trim()) ? rounds(amount, tokens.length) : null;

@@ -11,7 +11,7 @@ const BETWEEN = /\s*(?:[,;]\s*(?:and\s+)?(?:then\s+)?|\s\+\s|\s(?:and\s+)?then\s
 const AT_MOST = 12;
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 const OF_ONE =
-  /^(?:(?:the|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?)[ .]*)*$/i;
+  /^(?:(?:the|so|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?)[ .]*)*$/i;
 
 /** The steps of a line that names more than one with its amount; `null` where it is one step. */
 export function severalSteps(body: string): readonly Reading[] | null {
