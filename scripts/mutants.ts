@@ -6,7 +6,17 @@
  * quick ones first, until one fails. Those that all of them let pass are printed with their place.
  */
 import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import ts from 'typescript';
@@ -112,9 +122,28 @@ function copyOfSources(): string {
 }
 
 /** Whether the tests failed, or took longer than `limitSeconds`. */
-function fails(copy: string, which: string, asked: readonly string[], workers: number, limitSeconds: number): Promise<boolean> {
-  const args = ['--no-install', 'vitest', 'run', ...asked, '--config=mutants.config.ts', '--passWithNoTests', '--no-cache'];
-  const env = { ...process.env, CALM_MUTANT: which, CALM_WORKERS: String(workers), CALM_REACHED: join(copy, 'reached') };
+function fails(
+  copy: string,
+  which: string,
+  asked: readonly string[],
+  workers: number,
+  limitSeconds: number,
+): Promise<boolean> {
+  const args = [
+    '--no-install',
+    'vitest',
+    'run',
+    ...asked,
+    '--config=mutants.config.ts',
+    '--passWithNoTests',
+    '--no-cache',
+  ];
+  const env = {
+    ...process.env,
+    CALM_MUTANT: which,
+    CALM_WORKERS: String(workers),
+    CALM_REACHED: join(copy, 'reached'),
+  };
   const tests = spawn('npx', args, { cwd: copy, env, stdio: 'ignore', detached: true });
   return new Promise((resolve) => {
     const late = setTimeout(() => {

@@ -1,4 +1,5 @@
 import { expect } from 'vitest';
+import { takenAs } from '@/core/units';
 
 /*
  * Results that were looked at once and are kept as text beside the tests (`*.txt`): whatever changes one of them shows
@@ -9,7 +10,7 @@ import { expect } from 'vitest';
 function plainly(_: string, value: unknown): unknown {
   if (typeof value === 'number') return Number.isFinite(value) ? Number(value.toFixed(6)) : String(value);
   if (value instanceof Map || value instanceof Set) return [...value];
-  if (ArrayBuffer.isView(value)) return sumsOf(value as unknown as ArrayLike<number>);
+  if (ArrayBuffer.isView(value)) return sumsOf(takenAs<ArrayLike<number>>(value));
   return value;
 }
 

@@ -74,10 +74,12 @@ const TUNED: ReadonlySet<string> = new Set([
   'compactB',
   'copied',
   'trainer',
+  'relief',
+  'studybook',
 ]);
 const KEPT: ReadonlySet<string> = new Set(['caller', 'retired', 'deputy', 'planner', 'journal']);
 /** Kept too, and written last, in further kinds of writing. */
-const LAST: ReadonlySet<string> = new Set(['festival', 'stickynotes', 'translated', 'campsite', 'clinic']);
+const LAST: ReadonlySet<string> = new Set(['festival', 'stickynotes', 'translated', 'campsite', 'clinic', 'notesapp']);
 export type Half = 'tuned' | 'known' | 'kept' | 'last';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */

@@ -124,7 +124,10 @@ function lastingFor(one: Reading, seconds: number): Reading {
 function withoutAside(body: string, item: boolean, under: LineKind): readonly Reading[] {
   const step = stepOrSaid(body, item, under);
   const told = step.kind === 'movement' ? TOLD_BEHIND_NAME.exec(step.words) : null;
-  if (told) return [{ ...step, words: itemAt(told, 1), unsure: true }, ...readRemark(itemAt(told, 2))];
+  if (told) {
+    const [, name, how, short, manner] = told;
+    return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
+  }
   const { aside } = findCounts(body);
   if (step.kind !== 'movement' || !aside) return [step];
   const name = bareName(aside.before);
@@ -134,13 +137,25 @@ function withoutAside(body: string, item: boolean, under: LineKind): readonly Re
 }
 
 /** "Birds: arms open and close like wings": behind the name, at least three words of how. */
-const TOLD_BEHIND_NAME = /^(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$/u;
+const TOLD_BEHIND_NAME =
+  /^(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
+
+/** "Repeat eight times.", "Hold for twenty seconds on each leg.": amounts of the step above; "allow 15 minutes" of the class. */
+function isOfStepAbove(name: string, under: LineKind): boolean {
+  if (name !== '' && !/\p{L}/u.test(name)) return true;
+  if (under === 'nothing') return /^(?:allow|takes?|lasts?|it takes|this takes|lasting)\.?$/i.test(name);
+  return under === 'movement' && REPEATED.test(name);
+}
+
+const REPEATED =
+  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|slowly)?\.?$/i;
 
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '');
   const { counts: found, rest: left, bare, crowded } = findCounts(body);
-  const rest = bareName(left);
+  const named = bareName(left);
+  const rest = isOfStepAbove(named, under) ? '' : named;
   const counts = heldStill(found);
   const counted =
     counts.rounds !== undefined ||
@@ -170,7 +185,7 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   if (counted && counts.ownPace && counts.rounds === undefined && counts.seconds === undefined && FRAGMENT.test(rest))
     return reading('said', body, {}, true);
   if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
-  const named = item || (counted && body.length <= NAME_AT_MOST);
+  const isNamed = item || (counted && body.length <= NAME_AT_MOST);
   // A short line without a full stop may have been a name.
   const short = !/[.!?…”"]$/.test(body) && (words < 6 || (words < 9 && /^\p{Lu}/u.test(body)));
   const endsCounted = !bare && counts.rounds !== undefined && /\b(?:times|rounds|x ?\d+|\d+ ?x)[.!]?$/i.test(body);
@@ -183,10 +198,10 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   if (under === 'said' && !counted) return reading('said', body, {}, true);
   if (!counted && words <= 4 && BESIDE_CLASS.test(rest)) return reading('said', body, {}, true);
   if (!counted && / = /.test(rest)) return reading('said', body, {}, true);
-  if (named && counted)
+  if (isNamed && counted)
     return reading('movement', rest === '' ? body : unquoted(rest), counts, (bare && !item) || crowded || isDoubtful(rest)); // prettier-ignore
   const prose = /[.!?]$/.test(rest) && words > 8;
-  if (named && !prose) {
+  if (isNamed && !prose) {
     // What stands as a list under a movement that has its counts are remarks on it.
     return reading('movement', rest === '' ? body : rest, counts, isDoubtful(rest) || under === 'movement');
   }
