@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { expect } from 'vitest';
 import { takenAs } from '@/core/units';
 
@@ -32,5 +33,5 @@ export function asText(value: unknown): string {
 
 /** Holds lines against the file of that name. */
 export async function areAsApproved(name: string, lines: readonly string[]): Promise<void> {
-  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot(`./${name}.txt`);
+  await expect(`${lines.join('\n')}\n`).toMatchFileSnapshot(join(import.meta.dirname, `${name}.txt`));
 }

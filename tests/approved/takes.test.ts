@@ -51,6 +51,19 @@ const readings: readonly { readonly name: string; readonly of: string; readonly 
     }),
 );
 
+/** Captions of a poor listener, and of one that gave up half way. */
+const poor: readonly { readonly name: string; readonly reading: Reading }[] = NAMES.flatMap((name, at) => {
+  const seed = 60 + at;
+  const schedule = given(name, seed, at % 2 === 1);
+  const captions = machineCaptions(schedule, { wordErrors: 0.35, timesOff: 0.8, invents: 0.6 }, seed);
+  const lengthSeconds = Math.max(...captions.map(({ endSeconds }) => endSeconds)) + 4;
+  const speech = speechHeard(schedule, seed);
+  return [captions, captions.filter((_, one) => one % 9 < 2)].map((some, sparse) => ({
+    name: `${name}, ${sparse ? 'few captions beside sound' : 'poor captions'}`,
+    reading: readTake(expandPlan(planOf(name)), { captions: some, speech: sparse ? speech : null, lengthSeconds }),
+  }));
+});
+
 /** The demo take's own captions, cut at any place as they ship. */
 function demoReading(): Reading {
   const file = new URL('../../demo/take/before-the-first-ferry.vtt', import.meta.url);
@@ -69,7 +82,7 @@ describe('readings, as they were looked at', () => {
   it('of each line', () =>
     areAsApproved(
       'readings',
-      readings.flatMap(({ name, reading: { cues, adLibs, totals } }) => [
+      [...readings, ...poor].flatMap(({ name, reading: { cues, adLibs, totals } }) => [
         `== ${name}: ${asText(totals)} ${asText(adLibs)}`,
         ...cues.map(({ status, actualStart, actualEnd, confidence }) =>
           asText([status, actualStart, actualEnd, confidence]),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CHECKS } from '@/core/checks';
+import { areAsApproved } from '../approved/as-text';
 import { foundFor, handLines, type HandLine } from './hands';
 
 /*
@@ -36,6 +37,14 @@ describe('the checks, on lines in other words than their own', () => {
     expect(all.recall).toBeGreaterThan(0.97);
     expect(measured(({ kept }) => !kept, isGrave).precision).toBeGreaterThan(0.96);
   });
+
+  it('find in each line that was looked at what they did', () =>
+    areAsApproved(
+      'check-lines',
+      lines
+        .filter(({ line }) => !line.kept)
+        .map(({ line, found }) => `${line.place} | ${line.text}\n  ${found.join(' ')}`.trimEnd()),
+    ));
 
   it('keep to it in the half that was not', () => {
     for (const [writing, floor] of [

@@ -139,7 +139,8 @@ function countsOf(taken: readonly Taken[]): Counts {
   const [rounds] = counted.some(({ bare }) => !bare) ? counted.filter(({ bare }) => !bare) : counted;
   const times = all('seconds');
   const [hold] = all('hold');
-  const start = all('start')[0] ?? startOf(all('way'));
+  const rightFirst = all('in-turn').some(({ startsRight }) => startsRight === true);
+  const start = all('start')[0] ?? (rightFirst ? RIGHT : startOf(all('way')));
   const sides = sidesOf(taken, has);
   const [time] = times;
   const perSide =
@@ -157,8 +158,10 @@ function countsOf(taken: readonly Taken[]): Counts {
 
 /** Of two sides the first is begun with: "R then L", "4 right, 4 left". */
 function startOf([first, second]: readonly { readonly way: Way }[]): { readonly side: 'right' } | undefined {
-  return first?.way === 'right' && second?.way === 'left' ? { side: 'right' } : undefined;
+  return first?.way === 'right' && second?.way === 'left' ? RIGHT : undefined;
 }
+
+const RIGHT = { side: 'right' } as const;
 
 function sidesOf(taken: readonly Taken[], has: (what: Found['what']) => boolean): Counts['sides'] {
   if (has('each-way') && has('each-side')) return 'both-directions-each-side';

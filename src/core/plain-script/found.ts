@@ -11,7 +11,9 @@ export type Found =
   | { readonly what: 'hold'; readonly seconds: number }
   /** `sided` where it is one of a body's sides: "one leg". */
   | { readonly what: 'way'; readonly way: Way; readonly sided?: boolean }
-  | { readonly what: 'each-side' | 'each-way' | 'alternating' | 'in-turn' | 'own-pace' | 'each' }
+  | { readonly what: 'each-side' | 'each-way' | 'alternating' | 'own-pace' | 'each' }
+  /** `startsRight` where the right is named first: "R then L". */
+  | { readonly what: 'in-turn'; readonly startsRight?: boolean }
   | { readonly what: 'start'; readonly side: 'left' | 'right' };
 
 export type Taken = Found & { readonly from: number; readonly to: number };

@@ -227,7 +227,7 @@ function pairAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
     /^(?:forward|back|clockwise|anticlockwise)$/.test(first.way) ||
     /^(?:way|direction)s?$/.test(word(tokens, start + 1));
   return take(
-    { what: turned ? 'each-way' : 'in-turn' },
+    turned ? { what: 'each-way' } : { what: 'in-turn', startsRight: first.way === 'right' },
     isOneOf(tokens, second.to, SIDE_WORDS) ? second.to + 1 : second.to,
   );
 }
