@@ -25,6 +25,8 @@ describe('the words of a text', () => {
     ['Breathe instead of holding.', 'holding', true],
     ['Lean rather than hold.', 'hold', true],
     ['No. Hold it.', 'hold', false],
+    ['Do not hurry, hold it. Pull or push.', 'hold', false],
+    ['Do not hurry, hold it, nor anything.', 'hold', true],
   ])('in “%s” %s is denied: %s', (text, word, denied) => {
     expect(readWords(text).find(({ plain }) => plain === word)?.deniedBy !== null).toBe(denied);
   });
