@@ -35,6 +35,8 @@ import { readTidy, type Tidy } from './tidy';
 import { isGreeting, titled } from './title';
 
 const PAUSE_SECONDS = 1.5;
+/** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
+const CLASS_AT_LEAST = 300;
 
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
@@ -333,8 +335,9 @@ export class ScriptBuilder {
       this.plan = { ...this.plan, pace: breathOfClass(counts.breath, this.plan.pace) };
     }
     const opening = this.sections.every(({ steps }) => steps.every(({ kind }) => kind === 'talk'));
-    if (opening && counts.seconds !== undefined) {
-      this.plan = { ...this.plan, targetSeconds: counts.seconds[0] };
+    const [seconds = 0] = counts.seconds ?? [];
+    if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST))) {
+      this.plan = { ...this.plan, targetSeconds: seconds };
     }
     if (isMovement(step)) this.replace(this.counted(step, { ...twice(step, counts), ...counts }));
   }

@@ -65,7 +65,8 @@ function findAmounts(text: string): FoundCounts {
   const rounds = said.filter((one) => one.what === 'rounds');
   const counted = rounds.filter((one) => !one.bare);
   const bare = rounds.length > 0 && counted.length === 0;
-  const removed = found.filter((one) => !(counted.length > 0 && rounds.some((other) => other === one && other.bare)));
+  const isBeside = (one: Taken): boolean => one.what === 'rounds' && one.bare && said.includes(one);
+  const removed = counted.length > 0 ? found.filter((one) => !isBeside(one)) : found;
   const differ = (those: readonly { readonly range: Range }[]): boolean =>
     new Set(those.map(({ range }) => range.join())).size > 1;
   const crowded = differ(counted) || differ(said.filter((one) => one.what === 'seconds'));

@@ -56,17 +56,20 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   const after = AFTER.exec(body);
   const seconds = after ? findCounts(after[1] ?? after[2] ?? '').counts.seconds?.[0] : undefined;
   if (after && seconds !== undefined) return on('time', seconds, after[3]);
-  const before = lasting === null ? null : LAST_SECONDS.exec(text.replace(/^[-*•–] /, ''));
-  const left = before ? findCounts(before[1] ?? '') : null;
-  const leftSeconds = left?.rest === '' ? left.counts.seconds?.[0] : undefined;
-  if (before && lasting !== null && leftSeconds !== undefined && leftSeconds < lasting)
-    return on('time', lasting - leftSeconds, text.replace(/^[-*•–] /, '').slice(before[0].length));
-  const at = lasting === null ? null : AT_A_TIME.exec(text.replace(/^[-*•–] /, ''));
-  const atSeconds = at ? findCounts(at[1] ?? '').counts.seconds?.[0] : undefined;
-  if (at && lasting !== null && atSeconds !== undefined && atSeconds < lasting)
-    return on('time', atSeconds, text.replace(/^[-*•–] /, '').slice(at[0].length));
+  const timed = lasting === null ? null : timeWithin(body, lasting);
+  if (timed) return on('time', timed.seconds, timed.words);
   const somewhere = SOMEWHERE.exec(body);
   return somewhere ? on('anywhere', 0, somewhere[1]) : null;
+}
+
+/** A time in a step that lasts so long, and what is said then: "at 1:00 drop the hips", "last 15 s slow down". */
+function timeWithin(body: string, lasting: number): { readonly seconds: number; readonly words: string } | null {
+  const [after, before] = [AT_A_TIME.exec(body), LAST_SECONDS.exec(body)];
+  const match = after ?? before;
+  const { counts, rest } = findCounts(match?.[1] ?? '');
+  const [seconds] = counts.seconds ?? [];
+  if (!match || seconds === undefined || rest !== '' || seconds >= lasting) return null;
+  return { seconds: after ? seconds : lasting - seconds, words: body.slice(match[0].length) };
 }
 
 const COUNT = `(?:\\d{1,2}|${NUMBERS.join('|')})`;

@@ -353,3 +353,13 @@ describe('a step that is done again on the other side', () => {
     expect(steps).toHaveLength(3);
   });
 });
+
+describe('a length behind the first words that are said', () => {
+  const targetOf = (line: string) => readScript(newId, `Tide class\nGood morning.\n${line}`).plan.targetSeconds;
+
+  it('is that of the class, unless it is too short for one', () => {
+    expect(targetOf('Duration: 24 minutes')).toBe(1440);
+    expect(targetOf('Duration: 2 minutes')).toBe(600);
+    expect(readScript(newId, 'Tide class\nDuration: 2 minutes').plan.targetSeconds).toBe(120);
+  });
+});
