@@ -5,8 +5,8 @@ export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
     include: ['src/**/*.test.ts', 'tests/**/*.test.ts'],
-    // Vitest leaves one processor free; there is nothing else for it to do here.
-    maxWorkers: 2,
+    // One more than a small machine has processors: the server tests wait for answers more than they compute.
+    maxWorkers: 3,
     testTimeout: 60_000,
     hookTimeout: 60_000,
   },
