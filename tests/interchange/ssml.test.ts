@@ -49,7 +49,7 @@ describe('SSML', () => {
     demoClasses()
       .slice(0, 3)
       .map(({ name, plan }) => [name, plan] as const),
-  )('%s is spoken by espeak-ng within 10 %% of its plan', (name, plan) => {
+  )('%s is spoken by espeak-ng within a tenth of its plan', (name, plan) => {
     const timeline = expandPlan(plan);
     const seconds = spokenSeconds(publish(plan, timeline, 'ssml', null).text);
     console.log(`${name}: planned ${timeline.runtimeSeconds.toFixed(1)} s, spoken ${seconds.toFixed(1)} s`);
