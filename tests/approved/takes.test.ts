@@ -6,7 +6,7 @@ import { readCaptions } from '@/core/interchange';
 import { knownTake, predictionsOf, proposalsOf, usualOf } from '@/core/learn';
 import { practiceSchedule, type PracticeSchedule } from '@/core/practice';
 import { publish, PUBLISH_FORMATS, type PublishFormat } from '@/core/publish';
-import { breathsTaken, glanceOf, readTake, type Reading } from '@/core/reading';
+import { breathsTaken, correct, glanceOf, readTake, type Reading } from '@/core/reading';
 import { reportOf } from '@/core/report';
 import { expandPlan } from '@/core/timeline';
 import { itemAt, Random } from '@/core/units';
@@ -105,6 +105,36 @@ describe('readings, as they were looked at', () => {
       }),
     ));
 
+  it('with every fifth line put right by hand', () =>
+    areAsApproved(
+      'corrected',
+      readings.slice(0, 6).flatMap(({ name, of, reading }) => {
+        const timeline = expandPlan(planOf(of));
+        const corrections = Object.fromEntries(
+          timeline.cues.flatMap(({ id, startSeconds }, at) =>
+            at % 5 === 2
+              ? [
+                  [
+                    id,
+                    {
+                      actualStart: at % 3 === 0 ? null : startSeconds + 2.5,
+                      ...(at % 2 === 0 ? { lengthSeconds: 1.75 } : {}),
+                    },
+                  ],
+                ]
+              : [],
+          ),
+        );
+        const { cues, totals, adLibs } = correct(reading, timeline, corrections, reading.totals.runtimeSeconds);
+        return [
+          `== ${name}: ${asText(totals)} ${adLibs.length}`,
+          ...cues.flatMap(({ corrected, status, actualStart, actualEnd }) =>
+            corrected ? [asText([status, actualStart, actualEnd])] : [],
+          ),
+        ];
+      }),
+    ));
+
   it('with what is learned from them', () =>
     areAsApproved(
       'learned',
@@ -115,7 +145,11 @@ describe('readings, as they were looked at', () => {
         return [
           `== ${name}`,
           asText(usual),
-          asText(proposalsOf(plan, usual, plan.targetSeconds)),
+          ...[0.5, 0.97, 1, 1.02, 30].map((share) => asText(proposalsOf(plan, usual, share * plan.targetSeconds))),
+          asText(
+            proposalsOf(plan, { ...usual, syllablesPerMinute: 40, breathSeconds: 3, beyond: 0.2 }, plan.targetSeconds),
+          ),
+          asText(proposalsOf(plan, { ...usual, syllablesPerMinute: 900, breathSeconds: 40 }, plan.targetSeconds)),
           asText(predictionsOf(takes)),
         ];
       }),

@@ -9,6 +9,27 @@ function wordsOf(count: number, chance: Random): string[] {
   return [...new Set(Array.from({ length: count }, word))];
 }
 
+describe('how alike two words are', () => {
+  it('is one less the edit distance over the longer length', () => {
+    expect(similarity('breathe', 'breathe')).toBe(1);
+    // Substituted, inserted, deleted (Levenshtein 1966, from memory: kitten and sitting are three apart).
+    expect(similarity('kitten', 'sitting')).toBeCloseTo(1 - 3 / 7, 9);
+    expect(similarity('heel', 'heels')).toBeCloseTo(1 - 1 / 5, 9);
+    expect(similarity('knees', 'knee')).toBeCloseTo(1 - 1 / 5, 9);
+    expect(similarity('palm', 'calm')).toBeCloseTo(1 - 1 / 4, 9);
+    expect(similarity('abcd', 'dcba')).toBe(0);
+  });
+
+  it('is nothing where one is less than half the other, or leads the breath the other way', () => {
+    expect(similarity('at', 'atten')).toBe(0);
+    expect(similarity('at', 'atte')).toBeCloseTo(1 / 2, 9);
+    expect(similarity('inhale', 'exhale')).toBe(0);
+    expect(similarity('inhale', 'inhaling')).toBeGreaterThan(0);
+    expect(similarity('', '')).toBe(1);
+    expect(similarity('', 'a')).toBe(0);
+  });
+});
+
 describe('the table of likenesses', () => {
   it('gives each pair what the words have, whatever was asked before and whichever way', () => {
     const chance = new Random(3);
