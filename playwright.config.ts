@@ -1,4 +1,19 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM, CHROMIUM_WITH_DEVICES } from './tests/support/chromium';
+
+const args = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  // The stand-in for a streaming program records its own tab, which somebody else allows by hand.
+  '--auto-accept-this-tab-capture',
+];
+/** What asks for a camera, a microphone or the picture of a tab, or ends its renderer. */
+const WITH_DEVICES = /\/(?:ear|recording|stand-in|voice|whole-class)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -13,19 +28,17 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // A press that cannot be made tells so long before its test is over.
     actionTimeout: 30_000,
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        // The stand-in for a streaming program records its own tab, which somebody else allows by hand.
-        '--auto-accept-this-tab-capture',
-      ],
-    },
   },
+  projects: [
+    {
+      name: 'pages',
+      testIgnore: WITH_DEVICES,
+      use: { launchOptions: { executablePath: CHROMIUM, args } },
+    },
+    {
+      name: 'devices',
+      testMatch: WITH_DEVICES,
+      use: { launchOptions: { executablePath: CHROMIUM_WITH_DEVICES, args } },
+    },
+  ],
 });

@@ -1,5 +1,6 @@
 import { itemAt } from '@/core/units';
 import { chromium, expect, type Page } from '@playwright/test';
+import { CHROMIUM_WITH_DEVICES } from '../support/chromium';
 import { paragraphWav } from '../support/paragraph-sound';
 import { copyOf, expectSaved, openDesk, origin, ownFolder, storedClass, test } from './desk-page';
 
@@ -11,7 +12,7 @@ const folder = ownFolder();
 /** A page whose microphone plays a file, or is refused; closed again with its browser. */
 async function withMicrophone(file: string | null, work: (page: Page) => Promise<void>): Promise<void> {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM_WITH_DEVICES,
     args: [
       '--no-sandbox',
       '--disable-gpu',
