@@ -103,8 +103,11 @@ afterAll(() => {
 });
 `;
 
+/** Each file of tests by itself, whatever they share otherwise: what one of them reaches is asked. */
 const CONFIG = `import base from './vitest.config';
-export default { ...base, test: { ...base.test, maxWorkers: Number(process.env.CALM_WORKERS), setupFiles: ['./mutants-setup.ts'] } };
+const { projects: _, ...test } = base.test;
+const include = ['src/**/*.test.ts', 'tests/**/*.test.ts'];
+export default { ...base, test: { ...test, include, maxWorkers: Number(process.env.CALM_WORKERS), setupFiles: ['./mutants-setup.ts'] } };
 `;
 
 function copyOfSources(): string {

@@ -130,6 +130,38 @@ test('the prompter goes on without a server, and those who follow are told later
   await home.context().close();
 });
 
+test('the prompter is loaded again in mid-class, and those who follow never see it begin anew', async ({
+  page,
+  browser,
+}) => {
+  const { codes } = await shared(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Space');
+  for (let step = 0; step < 3; step++) await page.keyboard.press('PageDown');
+  const home = await device(browser, `/live/${codes.code}`);
+  await expect(home.getByTestId('follow')).toHaveAttribute('data-mode', 'running');
+  // Every state that is drawn from here on.
+  await home.getByTestId('follow').evaluate((follow) => {
+    const modes: string[] = [];
+    Object.assign(window, { modes });
+    new MutationObserver(() => modes.push(follow.dataset.mode ?? '')).observe(follow, {
+      attributeFilter: ['data-mode'],
+    });
+  });
+  await page.reload();
+  // They go on until the class is taken up again, paused where it broke off.
+  const resume = page.getByRole('button', { name: /^Resume at \d+:/ });
+  await expect(resume).toBeVisible();
+  await expect(home.getByTestId('follow')).toHaveAttribute('data-mode', 'running');
+  await resume.click();
+  await expect(home.getByTestId('follow')).toHaveAttribute('data-mode', 'held');
+  await page.getByRole('button', { name: 'Resume' }).click();
+  await expect(home.getByTestId('follow')).toHaveAttribute('data-mode', 'running');
+  await expect(home.getByText((await saidNow(page).textContent()) ?? '')).toBeVisible();
+  expect(await home.evaluate(() => Reflect.get(window, 'modes') as string[])).toEqual(['held', 'running']);
+  await home.context().close();
+});
+
 test('two prompters do not lead one class, and one may take it over', async ({ page, browser }) => {
   const { id, codes } = await shared(page);
   await page.keyboard.press('Escape');
