@@ -139,6 +139,35 @@ describe('a live class', () => {
     expect((await lead(one, classId, other, [told(1)])).status).toBe(200);
   });
 
+  it('is led by one alone when several take it over at once, each telling through either server', async () => {
+    const classId = itemAt(classIds, 7);
+    const { codes } = await start(classId, randomUUID());
+    const follower = new Follower([one.origin, two.origin], codes.code);
+    const following = follower.follow();
+    const leaders = Array.from({ length: 8 }, () => randomUUID());
+    const taken = await Promise.all(
+      leaders.map(async (leader, at) => {
+        const server = at % 2 === 0 ? one : two;
+        const { status } = await ask(server, 'POST', `/api/classes/${classId}/live`, { leader, shown, take: true });
+        await lead(server, classId, leader, [told(10 * at)]);
+        return status;
+      }),
+    );
+    expect(taken).toEqual(leaders.map(() => 201));
+    const answers = await Promise.all(leaders.map((leader, at) => lead(two, classId, leader, [told(1000 + at)])));
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array.from({ length: 7 }, () => 409)]);
+    // Those who follow hear of the one that leads, and of none that it was taken from.
+    const places = (): number[] =>
+      follower.heard.flatMap(({ data }) => {
+        const { placeSeconds } = takenAs<Partial<Standing>>(data.standing ?? data);
+        return placeSeconds !== undefined && placeSeconds >= 1000 ? [placeSeconds] : [];
+      });
+    await until(() => places().length > 0);
+    expect(places()).toEqual([1000 + answers.findIndex(({ status }) => status === 200)]);
+    follower.stop();
+    await following;
+  });
+
   it('is moved on by the code of the remote alone, and followers do not hear of presses', async () => {
     const classId = itemAt(classIds, 3);
     const leader = randomUUID();
