@@ -86,6 +86,11 @@ test('the reading of boxes finds what it looks for', async ({ page }) => {
     add('p', 'cut off here', 400, { width: '60px', overflow: 'hidden', whiteSpace: 'nowrap' });
     add('button', 'x', 500, { width: '16px', height: '16px', padding: '0' });
     add('p', 'much wider than the page', 600, { width: '900px' });
+    add('p', 'words beside a field', 200, { width: '300px' });
+    add('input', '', 196, { left: '90px', width: '120px', height: '30px' });
+    add('select', '', 240, { width: '40px', height: '30px' });
+    add('button', 'first', 150, { width: '80px', height: '30px' });
+    add('button', 'second', 150, { left: '70px', width: '80px', height: '30px' });
   });
   const found = (await page.evaluate(layoutFaults)).join('; ');
   // Two lines of one paragraph overlap when their letters do.
@@ -96,6 +101,9 @@ test('the reading of boxes finds what it looks for', async ({ page }) => {
     'cut: “cut off',
     'small: button',
     'scrolls sideways',
+    'over input',
+    'no room: select',
+    'over each other: button “first” and button “second”',
   ]) {
     expect(found).toContain(fault);
   }

@@ -128,6 +128,40 @@ export function layoutFaults(): string[] {
       if (!opaque) faults.push(`overlap: “${a.words.slice(0, 30)}” and “${b.words.slice(0, 30)}”`);
     }
   }
+  // Words, or another control, over a control that they are no part of; and a choice with no room for what is chosen.
+  const controls = [...document.querySelectorAll<HTMLElement>('input:not([type=hidden]), select, textarea, button')]
+    .filter((element) => asked(element) && !hiddenFromEyes(element))
+    .map((element) => ({ element, box: meet(element.getBoundingClientRect(), windowOf(element)) }))
+    .filter(({ box }) => box.right - box.left > 4 && box.bottom - box.top > 8);
+  const isSeen = ({ element, box }: { readonly element: Element; readonly box: Box }, at: Box): boolean => {
+    const both = meet(box, at);
+    if (both.right - both.left < 4 || both.bottom - both.top < 6) return false;
+    return document
+      .elementsFromPoint((both.left + both.right) / 2, (both.top + both.bottom) / 2)
+      .slice(0, 2)
+      .some((top) => element.contains(top));
+  };
+  for (const [at, control] of controls.entries()) {
+    const { element, box } = control;
+    for (const text of texts)
+      if (
+        !element.contains(text.element) &&
+        !text.element.contains(element) &&
+        isSeen(control, text.box) &&
+        isSeen(text, box)
+      )
+        faults.push(`over ${nameOf(element)}: “${text.words.slice(0, 30)}”`);
+    for (const other of controls.slice(at + 1))
+      if (
+        !element.contains(other.element) &&
+        !other.element.contains(element) &&
+        isSeen(control, other.box) &&
+        isSeen(other, box)
+      )
+        faults.push(`over each other: ${nameOf(element)} and ${nameOf(other.element)}`);
+    if (element instanceof HTMLSelectElement && element.getBoundingClientRect().width < 48)
+      faults.push(`no room: ${nameOf(element)} is ${Math.round(element.getBoundingClientRect().width)} wide`);
+  }
   // Things to press.
   const pressable = 'a[href], button, input:not([type=hidden]), select, textarea, summary';
   for (const element of document.querySelectorAll<HTMLElement>(pressable)) {

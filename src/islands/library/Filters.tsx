@@ -15,11 +15,7 @@ export function Filters({ filter, onChange, archived, onArchived }: Props) {
   const set = (part: Partial<MovementFilter>): void => onChange({ ...filter, ...part });
   const narrowed = Object.values(filter).some((value) => value !== undefined && value !== false);
   return (
-    <div
-      className="grid gap-x-6 gap-y-1 sm:grid-cols-2 md:grid-cols-3 lg:grid-cols-1"
-      role="group"
-      aria-label="Filters"
-    >
+    <div className="grid gap-x-6 gap-y-1 max-md:grid-cols-2 max-sm:gap-x-3" role="group" aria-label="Filters">
       <Narrow
         label="Part"
         value={filter.role}
