@@ -47,7 +47,9 @@ export function Library({ studio, entries }: Props) {
         <AppHead compact studio={studio} title="Movements">
           <button type="button" className="btn btn-sm btn-primary" onClick={addNew}>
             <Plus size={14} aria-hidden />
-            New movement
+            <span>
+              New<span className="max-sm:sr-only"> movement</span>
+            </span>
           </button>
         </AppHead>
       </div>

@@ -31,6 +31,8 @@ interface Props {
 }
 
 const BIG = 'btn h-14 min-w-14 text-xl max-md:min-w-11 max-md:px-3 max-md:text-lg';
+/** On a phone the second row has room for six, one of them in words. */
+const WORDS = `${BIG} max-sm:px-2 max-sm:text-sm`;
 
 /** Everything that is done while performing; each has a key, too. */
 export function Controls(props: Props) {
@@ -55,7 +57,7 @@ export function Controls(props: Props) {
   return (
     <footer>
       <div
-        className="flex flex-wrap items-center justify-center gap-3 max-md:gap-2"
+        className="flex flex-wrap items-center justify-center gap-3 max-md:gap-2 max-sm:gap-1.5"
         role="group"
         aria-label="Performing"
       >
@@ -89,11 +91,11 @@ export function Controls(props: Props) {
         <IconButton icon={Plus} label="One round more" keys="+" off={off} onClick={() => onRound(1)} />
         <span className="mx-2 max-md:hidden" />
         {mode === 'running' ? (
-          <button type="button" className={BIG} onClick={onMark} title="Three tones, to be found in a recording">
+          <button type="button" className={WORDS} onClick={onMark} title="Three tones, to be found in a recording">
             Sync mark
           </button>
         ) : (
-          <button type="button" className={BIG} disabled={mode === 'ready'} onClick={onSaveLog}>
+          <button type="button" className={WORDS} disabled={mode === 'ready'} onClick={onSaveLog}>
             Save log
           </button>
         )}

@@ -73,7 +73,7 @@ export const StepBlock = memo(function StepBlock({
             </span>
           )}
         </button>
-        <span className="ml-auto shrink-0 text-right text-sm max-md:max-w-32">
+        <span className="ml-auto shrink-0 text-right text-sm max-md:max-w-40">
           {amountOf(step, timed)}
           {!step.skipped && <span className="quiet-ink inline-block w-11 text-right max-md:hidden">{share} %</span>}
         </span>
