@@ -1,7 +1,7 @@
 import { describe, it } from 'vitest';
 import { fitPlan, proposeFits, reachOf } from '@/core/pacing';
 import { planMilliseconds, type ClassPlan } from '@/core/plan';
-import { expandPlan } from '@/core/timeline';
+import { expandPlan, packShape, shapeOf } from '@/core/timeline';
 import { Random } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { randomPlan } from '../support/random-plan';
@@ -40,6 +40,12 @@ describe('fits, as they were looked at', () => {
         const length = planMilliseconds(plan) / 1000;
         return `${name}: ${asText(proposeFits(plan, Math.round(1.08 * length)))}`;
       }),
+    ));
+
+  it('drawn small', () =>
+    areAsApproved(
+      'shapes',
+      plans.map(([name, plan]) => `${name}: ${packShape(shapeOf(plan, expandPlan(plan)))}`),
     ));
 
   it('on the timelines that they are fitted on', () =>
