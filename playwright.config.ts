@@ -14,6 +14,8 @@ const args = [
 ];
 /** What asks for a camera, a microphone or the picture of a tab, or ends its renderer. */
 const WITH_DEVICES = /\/(?:ear|recording|stand-in|voice|whole-class)\.spec\.ts$/;
+/** What listens in time with a class has the machine to itself: a busy one hears late. */
+const ALONE = /the prompter follows what is said/;
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -38,6 +40,14 @@ export default defineConfig({
     {
       name: 'devices',
       testMatch: WITH_DEVICES,
+      grepInvert: ALONE,
+      use: { launchOptions: { executablePath: CHROMIUM_WITH_DEVICES, args } },
+    },
+    {
+      name: 'alone',
+      testMatch: WITH_DEVICES,
+      grep: ALONE,
+      dependencies: ['pages', 'devices'],
       use: { launchOptions: { executablePath: CHROMIUM_WITH_DEVICES, args } },
     },
   ],
