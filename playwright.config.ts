@@ -14,8 +14,8 @@ const args = [
 ];
 /** What asks for a camera, a microphone or the picture of a tab, or ends its renderer. */
 const WITH_DEVICES = /\/(?:ear|recording|stand-in|voice|whole-class)\.spec\.ts$/;
-/** What listens in time with a class has the machine to itself: a busy one hears late. */
-const ALONE = /the prompter follows what is said/;
+/** Tests with this tag listen in time with a class, and have the machine to themselves: a busy one hears late. */
+const ALONE = /@alone/;
 
 export default defineConfig({
   testDir: 'tests/browser',

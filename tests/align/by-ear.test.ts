@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { plannedId, practiceSchedule } from '@/core/practice';
 import { expandPlan } from '@/core/timeline';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { ShippedHearing } from '../support/shipped-hearing';
 import { makeTake } from '../support/takes/make-take';
 
@@ -11,9 +11,7 @@ import { makeTake } from '../support/takes/make-take';
  * floor under what was measured; the whole table is in docs/perform.md.
  */
 
-const found = demoClasses().find(({ name }) => name === 'net-menders-break');
-if (!found) throw new Error('no such class');
-const { plan } = found;
+const plan = demoPlan('net-menders-break');
 
 let hearing: ShippedHearing;
 beforeAll(async () => {
@@ -41,7 +39,7 @@ describe('a class followed by ear', () => {
 
 describe('a class that is given otherwise than planned', () => {
   it('says one round again and leaves a step out, and the rest of it moves by as much', () => {
-    const { plan: longer } = demoClasses()[0] ?? { plan };
+    const longer = demoPlan('before-the-first-ferry');
     const planned = expandPlan(longer);
     const saying = practiceSchedule({ plan: longer, tempo: 'steady', seed: 1, leaps: true });
     let next = saying.next();

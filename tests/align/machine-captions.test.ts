@@ -3,7 +3,7 @@ import { practiceSchedule, type PracticeSchedule } from '@/core/practice';
 import { readTake, type Reading } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
 import { Random, overlapSeconds } from '@/core/units';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { machineCaptions, speechHeard, type MachineHabits } from '../support/machine-captions';
 
 /*
@@ -14,8 +14,7 @@ import { machineCaptions, speechHeard, type MachineHabits } from '../support/mac
 const CLASSES = ['before-the-first-ferry', 'net-menders-break', 'storm-day-indoors', 'evening-ebb', 'thursday-live'];
 
 function given(name: string, tempo: 'steady' | 'wandering', seed: number): PracticeSchedule {
-  const plan = demoClasses().find((demo) => demo.name === name)?.plan;
-  if (!plan) throw new Error(`no class ${name}`);
+  const plan = demoPlan(name);
   const chance = new Random(seed);
   const lengths = new Map(
     expandPlan(plan).cues.map(({ text, startSeconds, endSeconds }) => [text, endSeconds - startSeconds]),

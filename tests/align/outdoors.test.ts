@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Background } from '@/core/practice';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { ShippedHearing } from '../support/shipped-hearing';
 import { makeTake } from '../support/takes/make-take';
 import type { TakeVoice } from '../support/takes/voices';
@@ -13,9 +13,7 @@ import type { TakeVoice } from '../support/takes/voices';
  * table is in docs/alignment.md.
  */
 
-const found = demoClasses().find(({ name }) => name === 'net-menders-break');
-if (!found) throw new Error('no such class');
-const { plan } = found;
+const plan = demoPlan('net-menders-break');
 
 let hearing: ShippedHearing;
 beforeAll(async () => {

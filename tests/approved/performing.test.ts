@@ -23,17 +23,11 @@ import {
 import type { ClassPlan } from '@/core/plan';
 import { expandPlan, nextCue, type Timeline } from '@/core/timeline';
 import { itemAt, Random, type Seconds } from '@/core/units';
-import { demoClasses } from '@/demo/classes';
 import { giveClass } from '../conductor/simulated-class';
+import { demoPlan } from '../support/demo-plan';
 import { areAsApproved, asText } from './as-text';
 
 /* Classes as they were performed: by hand and by the clock, late and changed on the way, with what is told of them. */
-
-const planOf = (name: string): ClassPlan =>
-  itemAt(
-    demoClasses().filter((demo) => demo.name === name),
-    0,
-  ).plan;
 
 interface Run {
   readonly log: PerformanceLog;
@@ -96,7 +90,7 @@ function perform(timeline: Timeline, title: string, seed: number, turns: number)
 
 const runs = ['before-the-first-ferry', 'net-menders-break', 'evening-ebb'].flatMap((name) =>
   [1, 2].map((seed) => {
-    const plan = planOf(name);
+    const plan = demoPlan(name);
     const timeline = expandPlan(plan);
     return { name: `${name} ${seed}`, plan, timeline, run: perform(timeline, name, seed, 70) };
   }),
@@ -138,7 +132,7 @@ describe('classes as performed, as they were looked at', () => {
       'changed',
       ['before-the-first-ferry', 'thursday-live'].flatMap((name) =>
         [1, 2, 3].flatMap((seed) => {
-          const plan = planOf(name);
+          const plan = demoPlan(name);
           const { endedSeconds, taken, plan: last } = giveClass(plan, seed, () => 0);
           const events = lateEvents(plan, 1.05 + 0.01 * seed);
           const log: PerformanceLog = {

@@ -10,17 +10,16 @@ import { breathsTaken, correct, glanceOf, readTake, type Reading } from '@/core/
 import { reportOf } from '@/core/report';
 import { expandPlan } from '@/core/timeline';
 import { itemAt, Random } from '@/core/units';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { machineCaptions, speechHeard } from '../support/machine-captions';
 import { areAsApproved, asText } from './as-text';
 
 /* Readings of takes, with all that is told and made of them. All of them are synthetic. */
 
 const NAMES = ['before-the-first-ferry', 'net-menders-break', 'storm-day-indoors', 'evening-ebb'];
-const planOf = (name: string) => itemAt(demoClasses().filter((demo) => demo.name === name), 0).plan; // prettier-ignore
 
 function given(name: string, seed: number, leaps: boolean): PracticeSchedule {
-  const plan = planOf(name);
+  const plan = demoPlan(name);
   const chance = new Random(seed);
   const saying = practiceSchedule({ plan, tempo: seed % 2 === 0 ? 'steady' : 'wandering', seed, leaps });
   let next = saying.next();
@@ -46,7 +45,7 @@ const readings: readonly { readonly name: string; readonly of: string; readonly 
       return evidenceOf(given(name, seed, leaps), seed).map(([by, evidence]) => ({
         name: `${name}, ${by}${leaps ? ', leaps' : ''}`,
         of: name,
-        reading: readTake(expandPlan(planOf(name)), evidence),
+        reading: readTake(expandPlan(demoPlan(name)), evidence),
       }));
     }),
 );
@@ -60,7 +59,7 @@ const poor: readonly { readonly name: string; readonly reading: Reading }[] = NA
   const speech = speechHeard(schedule, seed);
   return [captions, captions.filter((_, one) => one % 9 < 2)].map((some, sparse) => ({
     name: `${name}, ${sparse ? 'few captions beside sound' : 'poor captions'}`,
-    reading: readTake(expandPlan(planOf(name)), { captions: some, speech: sparse ? speech : null, lengthSeconds }),
+    reading: readTake(expandPlan(demoPlan(name)), { captions: some, speech: sparse ? speech : null, lengthSeconds }),
   }));
 });
 
@@ -71,7 +70,7 @@ function demoReading(): Reading {
   if (!read.ok) throw new Error(read.problem.code);
   const { captions } = read.value;
   const lengthSeconds = (captions.at(-1)?.endSeconds ?? 0) + 3;
-  return readTake(expandPlan(planOf(itemAt(NAMES, 0))), { captions, speech: null, lengthSeconds });
+  return readTake(expandPlan(demoPlan(itemAt(NAMES, 0))), { captions, speech: null, lengthSeconds });
 }
 
 /** What is the same with a take, or has a test of its own to the letter. */
@@ -94,7 +93,7 @@ describe('readings, as they were looked at', () => {
     areAsApproved(
       'reports',
       readings.flatMap(({ name, of, reading }) => {
-        const timeline = expandPlan(planOf(of));
+        const timeline = expandPlan(demoPlan(of));
         return [
           `== ${name}`,
           asText(reportOf(timeline, reading)),
@@ -109,7 +108,7 @@ describe('readings, as they were looked at', () => {
     areAsApproved(
       'corrected',
       readings.slice(0, 6).flatMap(({ name, of, reading }) => {
-        const timeline = expandPlan(planOf(of));
+        const timeline = expandPlan(demoPlan(of));
         const corrections = Object.fromEntries(
           timeline.cues.flatMap(({ id, startSeconds }, at) =>
             at % 5 === 2
@@ -139,7 +138,7 @@ describe('readings, as they were looked at', () => {
     areAsApproved(
       'learned',
       NAMES.flatMap((name) => {
-        const plan = planOf(name);
+        const plan = demoPlan(name);
         const takes = readings.filter(({ of }) => of === name).map(({ reading }) => knownTake({ plan, reading }));
         const usual = usualOf(takes);
         return [
@@ -156,7 +155,7 @@ describe('readings, as they were looked at', () => {
     ));
 
   it('with everything that is published of one', () => {
-    const plan = planOf(itemAt(NAMES, 0));
+    const plan = demoPlan(itemAt(NAMES, 0));
     const timeline = expandPlan(plan);
     const reading = demoReading();
     const kept = keptStretches(proposeCuts(timeline, reading), reading.totals.runtimeSeconds);

@@ -1,32 +1,21 @@
 import { itemAt } from '@/core/units';
-import { chromium, expect, type Page } from '@playwright/test';
-import { CHROMIUM_WITH_DEVICES } from '../support/chromium';
+import { expect, type Page } from '@playwright/test';
 import { paragraphWav } from '../support/paragraph-sound';
 import { copyOf, expectSaved, openDesk, origin, ownFolder, storedClass, test } from './desk-page';
+import { inBrowser } from './own-browser';
 
 /* My voice, with Chromium's fake microphone playing a file that espeak-ng read. */
 
 const shots = process.env.CALM_SCREENSHOTS;
 const folder = ownFolder();
 
-/** A page whose microphone plays a file, or is refused; closed again with its browser. */
-async function withMicrophone(file: string | null, work: (page: Page) => Promise<void>): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM_WITH_DEVICES,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--use-fake-device-for-media-stream',
-      ...(file ? ['--use-fake-ui-for-media-stream', `--use-file-for-fake-audio-capture=${file}%noloop`] : []),
-    ],
+/** A page whose microphone plays a file, or is refused. */
+function withMicrophone(file: string | null, work: (page: Page) => Promise<void>): Promise<void> {
+  const plays = ['--use-fake-ui-for-media-stream', `--use-file-for-fake-audio-capture=${file}%noloop`];
+  return inBrowser(['--use-fake-device-for-media-stream', ...(file ? plays : [])], async (page) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await work(page);
   });
-  try {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-    if (!file) await context.clearPermissions();
-    await work(await context.newPage());
-  } finally {
-    await browser.close();
-  }
 }
 
 /**

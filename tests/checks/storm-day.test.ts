@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { checkPlan } from '@/core/checks';
 import { findStep } from '@/core/plan';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 
 /* The deliberately faulty demo class: over length, a late caution, a side for the other, a line longer than its breath. */
 
 describe('Storm Day Indoors', () => {
   it('gives exactly this list', () => {
-    const plan = demoClasses().find(({ name }) => name === 'storm-day-indoors')?.plan;
-    if (!plan) throw new Error('no storm');
+    const plan = demoPlan('storm-day-indoors');
     const list = checkPlan(plan).map(({ gravity, check, stepId, detail }) =>
       [gravity, check, stepId === null ? 'class' : findStep(plan, stepId)?.step.name, detail.replace(/storm-\S+/, '…')]
         .join(' | ')

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { frozenSteps } from '@/core/conductor';
 import { companionsOf, isMovement, maySkip, stepsInOrder, type ClassPlan, type MovementStep } from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { giveClass, type Given, type Taken } from './simulated-class';
 
 /*
@@ -11,13 +11,8 @@ import { giveClass, type Given, type Taken } from './simulated-class';
  */
 
 const SECONDS = 5;
-const classOf = (name: string): ClassPlan => {
-  const found = demoClasses().find((one) => one.name === name);
-  if (!found) throw new Error(`no class ${name}`);
-  return found.plan;
-};
 const given = (name: string, seeds: number): { readonly plan: ClassPlan; readonly runs: readonly Given[] } => {
-  const plan = classOf(name);
+  const plan = demoPlan(name);
   return { plan, runs: Array.from({ length: seeds }, (_, at) => giveClass(plan, at + 1, () => 0)) };
 };
 

@@ -5,14 +5,14 @@ import { expandPlan, roundsPerformed } from '@/core/timeline';
 import { makePhase } from '@/core/movement';
 import { emptyPlan, makeMovement, makeSection, planMilliseconds, stepsInOrder, type ClassPlan } from '@/core/plan';
 import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { countingIds } from '../support/chance';
 
 /* Source: Chinese Health Qigong Association, Ba Duan Jin, 2007 (from memory): eight postures, each six times, three a
    side where it has sides, the last seven; about twelve minutes in all. */
 
 describe('the eight-section set', () => {
-  const plan = demoClasses().find((demo) => demo.name === 'eight-section-set')?.plan;
-  if (!plan) throw new Error('no eight-section set');
+  const plan = demoPlan('eight-section-set');
 
   it('has the published counts and keeps them when fitted', () => {
     for (const minutes of [9, 11, 12, 13]) {

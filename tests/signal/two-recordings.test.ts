@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { addBackground } from '@/core/practice';
 import { matchRecordings, onFirstClock, pcm16, readWav, SoundTrace, wavHeader } from '@/core/signal';
-import { demoClasses } from '@/demo/classes';
+import { demoPlan } from '../support/demo-plan';
 import { makeTake } from '../support/takes/make-take';
 
 /* Two recordings made of one by ffmpeg, a program from outside the project: cut, filtered, made louder, and run on a clock that
@@ -15,9 +15,8 @@ const RATE = 16_000;
 const folder = mkdtempSync(join(tmpdir(), 'calm-two-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-const net = demoClasses().find(({ name }) => name === 'net-menders-break');
-if (!net) throw new Error('no class');
-const { samples } = makeTake({ plan: net.plan, voice: 'tide', tempo: 'steady', background: 'clean', seed: 11 });
+const plan = demoPlan('net-menders-break');
+const { samples } = makeTake({ plan, voice: 'tide', tempo: 'steady', background: 'clean', seed: 11 });
 const whole = join(folder, 'whole.wav');
 writeFileSync(whole, Buffer.concat([wavHeader(samples.length, RATE), pcm16(samples)]));
 
@@ -71,7 +70,7 @@ describe('two recordings of one class', () => {
   });
 
   it('is not sure of a recording of something else, and says so of one too short', () => {
-    const other = makeTake({ plan: net.plan, voice: 'heron', tempo: 'wandering', background: 'birds', seed: 12 });
+    const other = makeTake({ plan, voice: 'heron', tempo: 'wandering', background: 'birds', seed: 12 });
     expect(matchRecordings(first, traceOf(other.samples))?.confidence).toBeLessThan(0.5);
     expect(matchRecordings(first, traceOf(samples.subarray(0, RATE * 5)))).toBeNull();
   });
