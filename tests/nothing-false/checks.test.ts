@@ -30,6 +30,25 @@ describe('what is told not to be done', () => {
   );
 });
 
+describe('another side to the camera', () => {
+  const turned = (): Step => ({ ...makeMovement(newId, 'Raising the lamp'), view: 'back' });
+  const told = (): Step => makeTalk(newId, 'Turning', [['I turn my back to you now.', 2]]);
+  it('is prepared for by what is said before it, and not by what is said after it', () => {
+    expect(found(planOf(told(), turned()), 'view-unsaid')).toBe(0);
+    expect(found(planOf(turned(), told()), 'view-unsaid')).toBe(1);
+    expect(found(planOf(turned()), 'view-unsaid')).toBe(1);
+  });
+
+  it('is prepared for in the movement before its first round, and not later', () => {
+    const words = 'I turn my back to you now.';
+    const teach = [{ id: newId(), text: words, pauseSeconds: 1, layer: null }];
+    expect(found(planOf({ ...turned(), teach } as Step), 'view-unsaid')).toBe(0);
+    const [first, ...others] = makeMovement(newId, 'Raising the lamp').pattern;
+    const later = { ...turned(), pattern: [{ ...first, full: words }, ...others] } as Step;
+    expect(found(planOf(later), 'view-unsaid')).toBe(1);
+  });
+});
+
 describe('left and right', () => {
   const sided = (text: string): ClassPlan =>
     planOf({ ...(saying(text) as ReturnType<typeof makeMovement>), sides: 'alternating' });

@@ -69,6 +69,11 @@ describe('changes to a breath pattern', () => {
       ['hold', ''],
       ['exhale', 'Sink.'],
     ]);
+    const acting = pattern().map((phase) => ({ ...phase, action: `${phase.kind} of its own` }));
+    const actions = (id: 'longer-out' | 'natural-belly') =>
+      presetPattern(newId, id, acting).map(({ action }) => action);
+    expect(actions('longer-out')).toEqual(['inhale of its own', 'exhale of its own']);
+    expect(actions('natural-belly')).toEqual(['belly widens', 'belly softens']);
     for (const { id } of PRESETS) {
       const made = makeLibraryMovement(makeContent(newId, id, { pattern: presetPattern(newId, id, []) }));
       expect(readMovement(made).ok, id).toBe(true);

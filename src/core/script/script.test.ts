@@ -56,6 +56,22 @@ describe('fitting the words', () => {
     expect(checkPlan(fitted(plan)).filter(({ check }) => check === 'line-too-long')).toEqual([]);
   });
 
+  it('changes one step alone where one is asked for, and none that is left out or has no rounds that are led', () => {
+    const [one, two, skipped, free] = [planWith({}), planWith({}), planWith({ skipped: true }), planWith({})].map(
+      (plan, at) => ({ ...stepOf(plan), id: `step ${at}` }),
+    ) as [MovementStep, MovementStep, MovementStep, MovementStep];
+    const section = makeSection(ids(), 'main', [one, two, skipped, { ...free, pacedBy: 'own-pace' }]);
+    const plan = { ...planWith({}), sections: [section] };
+    const timeline = expandPlan(plan);
+    const changed = (stepId?: string): string[] => [
+      ...new Set(fitWords(plan, timeline, { manner: 'fullest', stepId }).changes.map((change) => change.stepId)),
+    ];
+    expect(changed()).toEqual([one.id, two.id]);
+    expect(changed(two.id)).toEqual([two.id]);
+    expect(changed(skipped.id)).toEqual([]);
+    expect(changed(free.id)).toEqual([]);
+  });
+
   it('changes nothing the second time', () => {
     const plan = fitted(planWith({}));
     expect(fitWords(plan, expandPlan(plan), { manner: 'fullest' })).toEqual({ edit: null, changes: [] });

@@ -230,6 +230,29 @@ describe('a silence with guidance', () => {
   });
 });
 
+describe('a reassurance in a silence', () => {
+  const saidIn = (...during: ReturnType<typeof over>[]): number[] => {
+    const reassuranceLine = 'Nothing to do.';
+    const step = makeSilence(newId, 'Rest', {
+      preferredSeconds: 100,
+      during,
+      reassuranceLine,
+      reassuranceEverySeconds: 20,
+    });
+    const { cues } = expandPlan(planOf(step));
+    return cues.filter(({ text }) => text === reassuranceLine).map(({ startSeconds }) => Math.round(startSeconds));
+  };
+
+  it('is said every so often, but where something else is said about then', () => {
+    const every = saidIn();
+    expect(every.length).toBe(4);
+    const close = saidIn(over('Hands last.', { on: 'time', number: itemAt(every, 1) }));
+    expect(close).toEqual(every.filter((_, at) => at !== 1));
+    const between = saidIn(over('Hands last.', { on: 'time', number: itemAt(every, 1) + 10 }));
+    expect(between).toEqual(every);
+  });
+});
+
 describe('a talk with a time of its own', () => {
   it('takes it, and never less than its words', () => {
     const talk = {

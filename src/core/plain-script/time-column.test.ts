@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest';
+import { withTimes } from './time-column';
+
+const COLUMN = ['0 Arrive', '2 Swing', '', '5 Bow', '9 Sit'];
+
+describe('a column of times', () => {
+  it('tells when each line is said, from its minute to the next one’s', () => {
+    expect(withTimes(COLUMN)).toEqual(['0-2 min: Arrive', '2-5 min: Swing', '', '5-9 min: Bow', 'Sit']);
+  });
+
+  it('is none where most lines have no time, where the times do not climb, and where they number a list', () => {
+    for (const lines of [
+      [...COLUMN, 'Stand.', 'Feel the floor.', 'Let the arms hang.', 'Again.'],
+      ['0 Arrive', '2 Swing', '2 Bow', '9 Sit'],
+      ['0 Arrive', '5 Swing', '3 Bow', '9 Sit'],
+      ['1 Arrive', '4 Swing', '6 Bow', '9 Sit'],
+      ['0 Arrive', '1 Swing', '2 Bow', '3 Sit'],
+      ['0 Arrive', '2 Swing', '5 Bow'],
+    ]) {
+      expect(withTimes(lines)).toEqual(lines);
+    }
+  });
+
+  it('tells how long each line is where clocks do not climb', () => {
+    expect(withTimes(['1:00 shake', '0:30 sit'])).toEqual(['shake, 1:00', 'sit, 0:30']);
+    const climbing = ['0:30 shake', '1:00 sit'];
+    expect(withTimes(climbing)).toEqual(climbing);
+    expect(withTimes(['1:00 shake'])).toEqual(['1:00 shake']);
+  });
+});
