@@ -1,7 +1,16 @@
 import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { checkPlan, createChecker } from '@/core/checks';
-import { emptyPlan, makeMovement, makeSection, makeTalk, makeTransition, type ClassPlan, type Step } from '@/core/plan';
+import {
+  emptyPlan,
+  makeMovement,
+  makeSection,
+  makeSilence,
+  makeTalk,
+  makeTransition,
+  type ClassPlan,
+  type Step,
+} from '@/core/plan';
 import { expandPlan } from '@/core/timeline';
 import { countingIds } from '../support/chance';
 
@@ -46,6 +55,23 @@ describe('another side to the camera', () => {
     const [first, ...others] = makeMovement(newId, 'Raising the lamp').pattern;
     const later = { ...turned(), pattern: [{ ...first, full: words }, ...others] } as Step;
     expect(found(planOf(later), 'view-unsaid')).toBe(1);
+  });
+});
+
+describe('a balance after eyes were closed', () => {
+  const closed = (): Step => makeSilence(newId, 'Listening', { eyesClosed: true });
+  const balance = (teach: string, full = 'Breathe in.'): Step => {
+    const made = makeMovement(newId, 'Heron on the piling', { cautions: ['balance'] });
+    const pattern = made.pattern.map((phase, at) => (at === 0 ? { ...phase, full } : phase));
+    return { ...made, teach: [{ id: newId(), text: teach, pauseSeconds: 1, layer: null }], pattern };
+  };
+  const eyes = (...steps: Step[]): number => found(planOf(...steps), 'eyes-balance');
+  it('begins with open eyes where words open them before its first round, and not where none do', () => {
+    const open = 'Open your eyes and look at one spot.';
+    expect(eyes(closed(), balance('Stand tall.'))).toBe(1);
+    expect(eyes(closed(), balance(open))).toBe(0);
+    expect(eyes(closed(), balance('Stand tall.', open))).toBe(1);
+    expect(eyes(balance('Stand tall.'))).toBe(0);
   });
 });
 
