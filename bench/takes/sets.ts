@@ -8,7 +8,7 @@ import type { TakeRecipe } from '../../tests/support/takes/make-take';
 /** A recipe and what it is called in a table. */
 export interface NamedRecipe {
   readonly name: string;
-  readonly half: 'tuned' | 'kept';
+  readonly half: 'tuned' | 'kept' | 'fresh';
   readonly recipe: TakeRecipe;
 }
 
@@ -48,6 +48,25 @@ export function takeSets(): NamedRecipe[] {
       recipe: { plan: planOf(script, minutes), voice, tempo, background, seed: 400 + index },
     })),
   );
+}
+
+/** The classes and voices of the tuned half in every other pairing, with slips of their own: what was tuned should hold in them. */
+export function freshSets(): NamedRecipe[] {
+  const known = new Set(TUNED.map(([script, , voice, tempo]) => `${script} ${voice} ${tempo}`));
+  const each = <One>(pick: (row: Row) => One): One[] => [...new Set(TUNED.map(pick))];
+  const rows = each(([script]) => script).flatMap((script) =>
+    each(([, , voice]) => voice).flatMap((voice) =>
+      (['steady', 'wandering'] as const).map((tempo) => ({ script, voice, tempo })),
+    ),
+  );
+  return rows.flatMap(({ script, voice, tempo }, index) => {
+    if (known.has(`${script} ${voice} ${tempo}`)) return [];
+    return BACKGROUNDS.map((background) => ({
+      name: `${script}, ${voice}, ${tempo}, ${background}`,
+      half: 'fresh' as const,
+      recipe: { plan: planOf(script, null), voice, tempo, background, seed: 701 + index },
+    }));
+  });
 }
 
 /** A demo class, fitted to so many minutes where they are given. */
