@@ -33,10 +33,11 @@ const TITLES = {
 } as const;
 for (const half of ['tuned', 'kept', 'fresh'] as const) {
   // The fresh ones only where they are asked for.
-  if (half !== (onlyHalf ?? half) || (half === 'fresh' && !onlyHalf)) continue;
+  if (onlyHalf ? half !== onlyHalf : half === 'fresh') continue;
   console.log(`\n${TITLES[half]}\n${HEAD}`);
   const all = new Map<string, Followed[]>();
-  for (const { name, recipe } of [...takeSets(), ...freshSets()].filter((one) => one.half === half)) {
+  const sets = half === 'fresh' ? freshSets() : takeSets();
+  for (const { name, recipe } of sets.filter((one) => one.half === half)) {
     for (const leaps of [false, true]) {
       const called = `${name}${leaps ? ', leaps' : ''}`;
       if (!called.includes(word)) continue;

@@ -1,8 +1,7 @@
 import { BACKGROUNDS } from '../../src/core/practice';
 import { fitPlan } from '../../src/core/pacing';
 import { planAfter, type ClassPlan } from '../../src/core/plan';
-import { demoClasses } from '../../src/demo/classes';
-
+import { demoPlan } from '../../tests/support/demo-plan';
 import type { TakeRecipe } from '../../tests/support/takes/make-take';
 
 /** A recipe and what it is called in a table. */
@@ -71,10 +70,9 @@ export function freshSets(): NamedRecipe[] {
 
 /** A demo class, fitted to so many minutes where they are given. */
 export function planOf(name: string, minutes: number | null): ClassPlan {
-  const found = demoClasses().find((demo) => demo.name === name);
-  if (!found) throw new Error(`no class ${name}`);
-  if (minutes === null) return found.plan;
-  const fit = fitPlan(found.plan, minutes * 60);
+  const plan = demoPlan(name);
+  if (minutes === null) return plan;
+  const fit = fitPlan(plan, minutes * 60);
   if (!fit.feasible || !fit.edit) throw new Error(`${name} does not fit ${minutes} minutes`);
-  return planAfter(found.plan, fit.edit);
+  return planAfter(plan, fit.edit);
 }

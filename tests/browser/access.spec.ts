@@ -1,6 +1,16 @@
 import { expect, type Page } from '@playwright/test';
 import { complaintsOf, expectAccessible } from './accessible';
-import { copyOf, expectSaved, openDesk, origin, runtime, test } from './desk-page';
+import {
+  copyOf,
+  expectSaved,
+  openDemoTake,
+  openDemoTakes,
+  openDesk,
+  openLastVersion,
+  origin,
+  runtime,
+  test,
+} from './desk-page';
 
 /* WCAG 2.2 AA by axe-core, on every view in both themes; the keyboard; a tablet held upright; reduced motion. */
 
@@ -114,26 +124,14 @@ test('history, takes and what is read, light and dark', async ({ page }) => {
   await page.goto(origin());
   await page.getByRole('link', { name: 'Storm Day Indoors', exact: true }).click();
   await page.getByRole('link', { name: 'History' }).click();
-  await page
-    .getByRole('button', { name: /^Open the version/ })
-    .first()
-    .click();
-  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('saved ');
+  await openLastVersion(page);
   await expectAccessibleInBoth(page, 'history');
   await page.goto(page.url().replace('/history', '/script'));
   await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
   await expectAccessibleInBoth(page, 'reading script');
-  await page.goBack();
-  await page.goto(origin());
-  await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
-  await expect(page.getByRole('heading', { name: 'Add a take' })).toBeVisible();
+  await openDemoTakes(page);
   await expectAccessibleInBoth(page, 'takes');
-  await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
-  await expect(page.getByLabel('Figures of the take')).toBeVisible();
-  await page
-    .getByRole('button', { name: /skipped$/ })
-    .first()
-    .click();
+  await openDemoTake(page);
   await expectAccessibleInBoth(page, 'take');
   for (const view of ['Report', 'Cuts', 'Use this take']) {
     await page.getByRole('button', { name: view, exact: true }).click();

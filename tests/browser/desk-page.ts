@@ -105,6 +105,32 @@ export async function openDesk(page: Page, id: string, at = origin()): Promise<v
 }
 
 /** The mark that everything is on the server. */
+/** From the list to the takes of the demo class that has some. */
+export async function openDemoTakes(page: Page): Promise<void> {
+  await page.goto(origin());
+  await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
+  await expect(page.getByRole('heading', { name: 'Add a take' })).toBeVisible();
+}
+
+/** From its takes to one of them, with a line of it open that was skipped. */
+export async function openDemoTake(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
+  await expect(page.getByLabel('Figures of the take')).toBeVisible();
+  await page
+    .getByRole('button', { name: /skipped$/ })
+    .first()
+    .click();
+}
+
+/** The newest version in the history of a class. */
+export async function openLastVersion(page: Page): Promise<void> {
+  await page
+    .getByRole('button', { name: /^Open the version/ })
+    .first()
+    .click();
+  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('saved ');
+}
+
 export async function expectSaved(page: Page): Promise<void> {
   await expect(page.getByRole('banner').getByRole('status')).toHaveText('Saved');
 }

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { layoutFaults } from '../support/layout';
-import { copyOf, openDesk, origin, runtime, test } from './desk-page';
+import { copyOf, openDemoTake, openDemoTakes, openDesk, openLastVersion, origin, runtime, test } from './desk-page';
 
 /* The boxes of every view, at three sizes and at twice the size of type, in both themes: nothing overlaps, is cut off,
    scrolls sideways, or is too small to press. */
@@ -191,16 +191,9 @@ test('the desk and what opens from it', async ({ page }) => {
 
 test('takes, history, preview and print', async ({ page }) => {
   test.setTimeout(480_000);
-  await page.goto(origin());
-  await page.getByRole('link', { name: /^Takes of Before the First Ferry: / }).click();
-  await expect(page.getByRole('heading', { name: 'Add a take' })).toBeVisible();
+  await openDemoTakes(page);
   await expectLaidOut(page, 'takes');
-  await page.getByRole('link', { name: 'Monday, before the ferry' }).click();
-  await expect(page.getByLabel('Figures of the take')).toBeVisible();
-  await page
-    .getByRole('button', { name: /skipped$/ })
-    .first()
-    .click();
+  await openDemoTake(page);
   await expectLaidOut(page, 'take');
   for (const view of ['Report', 'Cuts', 'Use this take']) {
     await page.getByRole('button', { name: view, exact: true }).click();
@@ -209,11 +202,7 @@ test('takes, history, preview and print', async ({ page }) => {
   }
   const desk = itemAt(page.url().split('/takes'), 0);
   await page.goto(`${desk}/history`);
-  await page
-    .getByRole('button', { name: /^Open the version/ })
-    .first()
-    .click();
-  await expect(page.getByRole('complementary', { name: 'Saved version' })).toContainText('saved ');
+  await openLastVersion(page);
   await expectLaidOut(page, 'history');
   await page.goto(`${desk}/preview`);
   await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();

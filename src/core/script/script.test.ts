@@ -57,11 +57,10 @@ describe('fitting the words', () => {
   });
 
   it('changes one step alone where one is asked for, and none that is left out or has no rounds that are led', () => {
-    const [one, two, skipped, free] = [planWith({}), planWith({}), planWith({ skipped: true }), planWith({})].map(
-      (plan, at) => ({ ...stepOf(plan), id: `step ${at}` }),
-    ) as [MovementStep, MovementStep, MovementStep, MovementStep];
-    const section = makeSection(ids(), 'main', [one, two, skipped, { ...free, pacedBy: 'own-pace' }]);
-    const plan = { ...planWith({}), sections: [section] };
+    const step = (id: string, part: Partial<MovementStep> = {}): MovementStep => ({ ...stepOf(planWith(part)), id });
+    const [one, two] = [step('one'), step('two')];
+    const [skipped, free] = [step('skipped', { skipped: true }), step('free', { pacedBy: 'own-pace' })];
+    const plan = { ...planWith({}), sections: [makeSection(ids(), 'main', [one, two, skipped, free])] };
     const timeline = expandPlan(plan);
     const changed = (stepId?: string): string[] => [
       ...new Set(fitWords(plan, timeline, { manner: 'fullest', stepId }).changes.map((change) => change.stepId)),

@@ -11,7 +11,8 @@ const TERMS: readonly Term[] = [
   { term: 'tide-hand', variants: ['tide hand'], misheard: ['tired hand', ''], known: false },
 ];
 const hearingOf = (...lines: string[]): TermHearing => {
-  const talk = makeTalk(newId, 'Talk', lines.map((line) => [line, 2])); // prettier-ignore
+  const said = lines.map((line): [string, number] => [line, 2]);
+  const talk = makeTalk(newId, 'Talk', said);
   const plan = { ...emptyPlan(newId, 'Heard', 300), sections: [makeSection(newId, 'main', [talk])] };
   return new TermHearing(TERMS, expandPlan(plan).cues);
 };
