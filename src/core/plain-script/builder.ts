@@ -25,7 +25,7 @@ import { breathOfClass, breathOfStep } from './breath-counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readOver } from './over-words';
 import { endsSilence } from './first-words';
-import { isDashed, isNumbered, roleOf } from './headings';
+import { isDashed, isNumbered, namesPart, roleOf } from './headings';
 import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
 import { lengthOf } from './plan-fields';
@@ -225,7 +225,7 @@ export class ScriptBuilder {
 
   /** The first heading, or a short line without a full stop at the very top, names the class. */
   private mayBeTitle(kind: LineKind, words: string, unsure: boolean): boolean {
-    if (this.titled || this.sections.length > 0 || words.length > LIMITS.titleCharacters) return false;
+    if (this.titled || this.sections.length > 0 || words.length > LIMITS.titleCharacters || namesPart(words)) return false; // prettier-ignore
     return kind === 'section' || (kind === 'said' && unsure);
   }
 

@@ -15,7 +15,7 @@ import { tokensOf, type Token } from './tokens';
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
   'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
-  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', '~',
+  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'during', 'with', '~',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
@@ -120,8 +120,9 @@ function withoutLoneWays(
   const paired = taken.filter((one) => one.what !== 'way' || ways.includes(OPPOSITE[one.way]));
   if (halved) return { said: paired.filter((one) => one !== whole), removed: paired };
   if (each) return { said: paired, removed: paired };
+  const otherSide = taken.some((one) => one.what === 'way' && one.sided);
   if (ways.length === 1 && ways[0] === 'other' && ranges.length === 2 && new Set(ranges).size === 1)
-    return { said: [...taken, { what: 'each-way', from: 0, to: 0 }], removed: taken };
+    return { said: [...taken, { what: otherSide ? 'in-turn' : 'each-way', from: 0, to: 0 }], removed: taken };
   const others = taken.filter(({ what }) => what !== 'way');
   if (!pair || amounts.length !== 1) return { said: others, removed: others };
   const side = ways.every((way) => way === 'left' || way === 'right');

@@ -14,6 +14,11 @@ const PART_WORDS =
 const NO_PART = /^(?:thanks|tea|questions|hello)$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
 
+/** Whether a heading is the usual name of a part, and so of no class. */
+export function namesPart(title: string): boolean {
+  return PART.test(title.trim());
+}
+
 /** The part of a class that a heading names; the main set where it names none. */
 export function roleOf(title: string): SectionRole {
   const found = ROLES.find(([, words]) => words.test(title));
@@ -81,7 +86,7 @@ export function headingOf(text: string, shouted: boolean): string | null {
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
   if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
   const block =
-    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four) ?(?:[:.]| [–-]) (\p{L}[^:.!?\d]{1,40})$/iu.exec(
+    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (\p{L}[^:.!?\d]{1,40})$/iu.exec(
       text,
     );
   if (block) return itemAt(block, 1);

@@ -3,6 +3,7 @@ import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { reading, type Reading } from './reading';
 import { findCounts, secondsFrom } from './counts';
+import { withoutFrame } from './frames';
 import { headingOf, headOfList, ITEM } from './headings';
 import { LABELS, SETTINGS } from './labels';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
@@ -131,7 +132,7 @@ function withoutAside(body: string, item: boolean, under: LineKind): readonly Re
   const { aside } = findCounts(body);
   if (step.kind !== 'movement' || !aside) return [step];
   const name = bareName(aside.before);
-  const added = step.words.endsWith(bareName(aside.behind));
+  const added = step.words.includes(bareName(aside.behind));
   if (!added || name.split(/\s+/).length > 5) return [step];
   return [{ ...step, words: name, unsure: isDoubtful(name) }, ...readRemark(aside.behind)];
 }
@@ -153,6 +154,21 @@ const REPEATED =
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '');
+  const told = toldStep(body);
+  const step = told === null ? null : barely(told, item, under, true);
+  return step === null || step.kind === 'said' ? barely(body, item, under, false) : { ...step, unsure: true };
+}
+
+/** The step that a sentence tells of, where it has an amount. */
+function toldStep(body: string): string | null {
+  const told = withoutFrame(body);
+  if (told === null) return null;
+  const { rounds, seconds, hold } = findCounts(told).counts;
+  return rounds === undefined && seconds === undefined && hold === undefined ? null : told;
+}
+
+/** @param told Whether a sentence told of it. */
+function barely(body: string, item: boolean, under: LineKind, told: boolean): Reading {
   const { counts: found, rest: left, bare, crowded } = findCounts(body);
   const named = bareName(left);
   const rest = isOfStepAbove(named, under) ? '' : named;
@@ -192,6 +208,8 @@ function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   const toldShortly = endsCounted && words <= 6 && !TALK_STARTS.test(body);
   if (counts.rounds !== undefined && !bare && talk && LIMB_FIRST.test(body))
     return reading('movement', rest.replace(/,.*$/, ''), counts, true);
+  if (told && counted && /, \p{Ll}+ing\b/u.test(rest)) return reading('movement', rest.replace(/, .*$/, ''), counts, true);
+  if (told && talk && counted && rest !== '') return reading('movement', firstDone(rest), counts, true);
   if (toldShortly && talk && !item) return reading('movement', rest, counts, true);
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
   // What stands further in than a movement is about it.
@@ -226,7 +244,7 @@ const LIMB_FIRST =
 
 /** What a body is told to do, at the start of a sentence: with a time it is a step, also where it says "your". */
 const DOING =
-  /^(?:now |then |and |gently |slowly |softly |(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?(?=.* for ))*(?:rub|shake|tap|swing|circle|roll|lift|press|turn|stretch|bounce|sway|pat|brush|massage|stroke|wash|squeeze|walk|draw|push|pull|sweep|float|raise|twist|rock|stamp|drum)\b(?=.*\b(?:your|the|you|everything|out)\b)/i;
+  /^(?:now |then |and |gently |slowly |softly |(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?(?=.* for ))*(?:rub|shake|tap|swing|circle|roll|lift|press|turn|stretch|bounce|sway|pat|brush|massage|stroke|wash|squeeze|walk|draw|push|pull|sweep|float|raise|twist|rock|stamp|drum|(?:stand|balance|stay)(?= on (?:one|your|the|each|either) (?:\w+ )?(?:leg|foot)))\b(?=.*\b(?:your|the|you|everything|out)\b)/i;
 
 /** The name of what is told to be done: up to what comes after it. */
 function firstDone(text: string): string {

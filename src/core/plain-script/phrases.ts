@@ -9,7 +9,7 @@ import { wordAmong, type Token } from './tokens';
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
   'a', 'an', 'half', 'x', '×', 'once', 'twice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
-  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
+  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
 ]); // prettier-ignore
 
 function mayBegin(text: string): boolean {

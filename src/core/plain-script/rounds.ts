@@ -7,12 +7,12 @@ import type { Token } from './tokens';
 /* How often something is done, as people write it. */
 
 /** What may stand behind a bare count: "6 slow", "4ish". */
-const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether']); // prettier-ignore
+const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether', 'slower', 'lower', 'softly', 'smoothly', 'lazy', 'careful', 'carefully']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
 const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', '#']); // prettier-ignore
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
-const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs']); // prettier-ignore
+const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore
 const MOST_ROUNDS = 200;
 /** What may stand before a count behind a mark: "Cloud arms, reps 8-10". */
 export const BEFORE_COUNT = /^(?:reps?|rounds?|times|repeats?|repetitions)$/;
@@ -47,11 +47,12 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   const loose = behindName ? looseAt(tokens, at, { ...amount, next }, rounds) : null;
   if (loose) return loose;
   // "Three big sighs": at the start of a line what is counted is its name.
-  const moved = [next, next + 1].some((one) => MOTIONS.has(word(tokens, one)));
+  const moved = [next, next + 1, next + 2].some((one) => MOTIONS.has(word(tokens, one)));
   if (at === 0 && (moved || isOneOf(tokens, next, COUNTED_WORDS))) return rounds(amount, amount.next, true);
   // "5 belly breaths", "10 wrist circles": what is counted is its name.
   const noun = tokens[next];
-  const named = noun?.kind === 'word' && noun.value === null && isOneOf(tokens, next + 1, NAMED_COUNTS);
+  const named =
+    noun?.kind === 'word' && noun.value === null && [next + 1, next + 2].some((one) => isOneOf(tokens, one, NAMED_COUNTS));
   if (at === 0 && named) return rounds(amount, next, true);
   if (/^(?:sets?|series|lots|rounds|times)$/.test(word(tokens, next))) {
     const of = /^(?:of|x|×)$/.test(word(tokens, next + 1)) ? amountAt(tokens, next + 2) : null;
@@ -143,8 +144,12 @@ function mannerBehind(tokens: readonly Token[], at: number): number {
 /** A number with nothing behind it that counts: at the end of a line or a bracket, or before how it is done. */
 function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures }: Amount): boolean {
   const before = word(tokens, at - 1);
-  // "…, five or six." in words ends a line only as a count.
-  if (!inFigures && range[0] < range[1]) return /^[,:–—-]$/.test(before) && /^\.?$/.test(word(tokens, next));
+  // "…, five or six." in words ends a line only as a count; one number alone, too, between its marks: "Row; six; slowly".
+  if (!inFigures && /^[,;:–—-]$/.test(before)) {
+    const alone = tokens.filter(({ value }) => value !== null).length === 1 && range[0] > 1;
+    const ends = word(tokens, next);
+    if (range[0] < range[1] || alone) return /^[.]?$/.test(ends) || (alone && (/^[;)]$/.test(ends) || MANNER.has(ends)));
+  }
   if (!inFigures || at === 0) return false;
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;
   const after = word(tokens, next);

@@ -21,9 +21,16 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
 const PICTURES =
   /^(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|\d\uFE0F?\u20E3){1,6}\s*/u;
 
+/** Stars, strokes and ticks around words of a note, as plain-text notes set them off; what is struck out is gone. */
+function withoutMarkup(text: string): string {
+  if (!/[*_~`]/.test(text)) return text;
+  const kept = text.replace(/~~[^~]{1,120}~~\s*/g, '');
+  return (kept.trim() === '' ? text : kept).replace(/\*\*|__|~~|`/g, '').replace(/(^|[\s(])[*_](?=[\p{L}\d])|(?<=[\p{L}\d.:!?])[*_](?=$|[\s).,:;])/gu, '$1'); // prettier-ignore
+}
+
 /** "6 e/w" as "6 each way", "inh" as "inhale"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
-  const plain = text.replace(PICTURES, '');
+  const plain = withoutMarkup(text.replace(PICTURES, ''));
   const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), plain === '' ? text : plain);
   return spelled.replace(
     /^\[([^\][]{2,60})\]$|\[(\d[^\][]{1,14})\]/g,

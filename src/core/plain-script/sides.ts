@@ -50,6 +50,10 @@ const WAYS: ReadonlyMap<string, Way> = new Map([
   ['fwds', 'forward'],
   ['front', 'forward'],
   ['back', 'back'],
+  ['fd', 'forward'],
+  ['fw', 'forward'],
+  ['bk', 'back'],
+  ['bw', 'back'],
   ['bwd', 'back'],
   ['bwds', 'back'],
   ['bkwd', 'back'],
@@ -107,7 +111,9 @@ export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken |
   const sided = isOneOf(tokens, at + 1, SIDE_WORDS);
   if (/^(?:one|this)$/.test(text) && noun) return take({ what: 'way', way: 'one', sided }, at + 2);
   if (text === 'that' && noun) return take({ what: 'way', way: 'other' }, at + 2);
-  if (text === 'other') return take({ what: 'way', way: 'other' }, noun ? at + 2 : at + 1);
+  if (text === 'other') return take({ what: 'way', way: 'other', sided }, noun ? at + 2 : at + 1);
+  // "10, swap feet, 10".
+  if (/^(?:swap|change|switch)$/.test(text) && sided) return take({ what: 'way', way: 'other', sided }, at + 2);
   return null;
 }
 
@@ -123,9 +129,10 @@ function sameAgainAt(tokens: readonly Token[], at: number): number | null {
 export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
   const text = word(tokens, at);
   let next = at;
-  while (/^(?:on|to|in)$/.test(word(tokens, next))) next++;
+  while (/^(?:on|to|in|with|for)$/.test(word(tokens, next))) next++;
+  const by = word(tokens, next) === 'by' && /^(?:side|leg|arm|hand|foot)$/.test(word(tokens, next + 1));
   const each =
-    wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every']) ??
+    (by ? 'by' : wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every'])) ??
     (word(tokens, next) === '/' && isCounted(tokens, next - 1) ? '/' : null);
   let noun = next + (word(tokens, next + 1) === '.' ? 2 : 1);
   // "Each lead leg", "per standing foot".
@@ -137,7 +144,7 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     // "5 each": behind an amount alone.
     const last = taken.at(-1);
     const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;
-    if (behind && /^(?:|[),.;])$/.test(word(tokens, noun)) && each !== '/') return take({ what: 'each' }, next + 1);
+    if (behind && /^(?:|[),.;]|if|when|and|then|please|with|but)$/.test(word(tokens, noun)) && each !== '/') return take({ what: 'each' }, next + 1);
     const behindOf = word(tokens, at - 1) === 'of' && tokens[at - 2]?.value !== null;
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && behindOf) return take({ what: 'each' }, next + 1, at - 1);
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && tokens[at - 1]?.kind === 'number' && each !== '/')
@@ -178,7 +185,7 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
 
 /** "No cues", "without words", "as often as they like", "by themselves". */
 const UNLED: readonly RegExp[] = [
-  /^(?:no|without) (?:cues?|words?|talking|counting)$/,
+  /^(?:no|without) (?:cues?|words?|talking|counting|me|us|help)$/,
   /^unguided$/,
   /^(?:everybody|everyone|each|all) for (?:himself|herself|themselves|themself|yourselves|oneself)$/,
   /^as (?:often|many(?: times)?|long) as (?:you|they|one|everybody) (?:like|likes|want|wants|wish)$/,
@@ -201,12 +208,20 @@ function unledAt(tokens: readonly Token[], at: number, take: Take): Taken | null
 }
 
 function ownPaceAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  // "Gulls wheel, free, 2'".
+  const apart = [tokens[at - 1], tokens[at + 1]].every((one) => one === undefined || one.kind === 'mark');
+  if (at > 0 && apart && word(tokens, at) === 'free') return take({ what: 'own-pace' }, at + 1);
   const unled = unledAt(tokens, at, take);
   if (unled) return unled;
   let next = at;
-  if (/^(?:in|at|with)$/.test(word(tokens, next))) next++;
-  if (/^(?:your|their|one’s|one's)$/.test(word(tokens, next))) next++;
-  if (word(tokens, next) !== 'own') return null;
+  if (/^(?:everyone|everybody|all|each|every)$/.test(word(tokens, next))) next++;
+  if (next > at && word(tokens, next) === 'one') next++;
+  const led = /^(?:in|at|with)$/.test(word(tokens, next));
+  if (led) next++;
+  const whose = /^(?:your|their|one’s|one's|his|her|our)$/.test(word(tokens, next));
+  if (whose) next++;
+  if (word(tokens, next) !== 'own')
+    return led && whose && /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next)) ? take({ what: 'own-pace' }, next + 1) : null;
   const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm', 'speed', 'tempo']);
   return paced === null ? null : take({ what: 'own-pace' }, next + 2);
 }

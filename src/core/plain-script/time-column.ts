@@ -6,11 +6,12 @@
 const MINUTE = /^\s*(\d{1,3})\s+(?=\p{L})/u;
 const CLOCK = /^\s*(\d{1,2}):(\d{2})\s+(?=\p{L})/u;
 const LINES_AT_LEAST = 4;
+const NUMBERED_AT_LEAST = 3;
 const SHARE_AT_LEAST = 0.6;
 
 /** The lines with a column of times spelled out: "2-4 min: Swing" where it tells when, "shake, 1:00" where how long. */
 export function withTimes(lines: readonly string[]): readonly string[] {
-  return byMinutes(lines) ?? byClocks(lines) ?? lines;
+  return byMinutes(lines) ?? byClocks(lines) ?? byNumbers(lines) ?? lines;
 }
 
 function byMinutes(lines: readonly string[]): readonly string[] | null {
@@ -35,6 +36,14 @@ function byClocks(lines: readonly string[]): readonly string[] | null {
   const climbs = known.every((one, at) => at === 0 || one >= (known[at - 1] ?? 0));
   // Where they climb they tell when a line is said, which may be anywhere in a step.
   return climbs ? null : lines.map((line) => line.replace(/^(\s*)(\d{1,2}:\d{2})\s+(\p{L}.*)$/u, '$1$3, $2'));
+}
+
+/** "1 Wake the crane", "2 Look back": numbers one after the other without a stop are those of a list. */
+function byNumbers(lines: readonly string[]): readonly string[] | null {
+  const numbers = lines.map((line) => numberIn(MINUTE.exec(line)?.[1]));
+  const known = numbers.filter((one) => one !== null);
+  const isList = known.length >= NUMBERED_AT_LEAST && known.every((one, at) => one === at + 1);
+  return isList ? lines.map((line, at) => (numbers[at] === null ? line : line.replace(/^(\s*\d+)\s+/, '$1. '))) : null;
 }
 
 /** Each line from its time to the next one's. */

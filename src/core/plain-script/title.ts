@@ -1,6 +1,6 @@
 import { LIMITS } from '@/core/plan';
 import { findCounts } from './counts';
-import { isItem } from './headings';
+import { isItem, namesPart } from './headings';
 import type { Reading } from './reading';
 
 /* The first lines of a script: what names the class, and how long it is. */
@@ -22,7 +22,8 @@ const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?
 export function titled(found: readonly Reading[], line: string): readonly Reading[] {
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
   const inTable = /^\||\t/.test(line.trim());
-  if (inTable || isItem(line) || found[0]?.kind === 'nothing' || line.length > LIMITS.titleCharacters) return found;
+  if (isDated(line)) return found.map((one) => ({ ...one, unsure: false }));
+  if (inTable || isItem(line) || isTold(line) || found[0]?.kind === 'nothing' || isPart(found[0]) || line.length > LIMITS.titleCharacters) return found;
   const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, '').replace(TIME_OF_DAY, ''));
   // Longer than any step may be.
   const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
@@ -35,6 +36,20 @@ export function titled(found: readonly Reading[], line: string): readonly Readin
     return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
   const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
   return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
+}
+
+/** "9.00 Arrive", "18:30 Welcome": a plan of the day begins, and no title. */
+function isDated(line: string): boolean {
+  return /^\s*\d{1,2}[:.]\d{2} +\p{L}/u.test(line);
+}
+
+/** "We begin by standing for a minute." */
+function isTold(line: string): boolean {
+  return /^\s*(?:you|we|they|i|first|begin|start|let)\b/i.test(line) && /[.]\s*$/.test(line);
+}
+
+function isPart(first: Reading | undefined): boolean {
+  return first?.kind === 'section' && namesPart(first.words);
 }
 
 /** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */

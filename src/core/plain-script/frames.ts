@@ -1,0 +1,182 @@
+import { word } from './amounts';
+import { tokensOf, type Token } from './tokens';
+
+/*
+ * Sentences that tell what is done, around the step that they are about: "You begin by standing still for a minute.",
+ * "Next comes Gathering Kelp, which we do six times.", "I had them circle the wrists ten times". A small grammar: what
+ * joins it to the sentence before, who does it, how they come to it; then the step.
+ */
+
+/** Longer sentences say more than a step. */
+const FRAMED_UP_TO = 200;
+
+/** Words that join a sentence to the one before, a phrase of them at a time. */
+const JOINING = phrases(
+  'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
+  'last of all', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
+  'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
+  'at the beginning', 'in the middle', 'in between', 'here', 'ok', 'okay', 'right', 'well', 'followed by', 'for a start', 'once more', 'as usual',
+  'as always', 'in the end', 'at last', 'as a warm-up', 'part one', 'part two', 'part three', 'following this', 'following that', 'it goes on with', 'it begins with', 'it starts with', 'it ends with',
+); // prettier-ignore
+/** Who does it. */
+const DOERS = phrases(
+  ...['we', 'you', 'they', 'i', 'everyone'].flatMap((one) => ["'ll", "'d", "'re", "'ve"].flatMap((end) => [one + end, one + end.replace("'", '’')])),
+  'we', 'you', 'they', 'i', 'everyone', 'everybody', 'the class', 'the group', 'the whole class', 'the whole group', 'all', 'the students',
+  'students', 'people', 'participants', 'we all', 'you all', 'they all', 'all of us', 'all of them', 'all of you', 'the session', 'the lesson', 'it all',
+); // prettier-ignore
+/** What may stand between who does it and what is done. */
+const HELPING = words(
+  "will would can should may might then all also just simply now next always usually normally finally first slowly quietly gently each both are am is be was were have had to going need quickly briefly",
+);
+/** How they come to it, with the words that lead on to what it is. */
+const COMING = words(
+  'begin begins began begun start starts started open opens opened end ends ended finish finishes finished close closes closed continue continues continued carry go goes went do does did doing have had take takes took make makes made practise practises practised practice practiced perform performed play played work works worked spend spends spent try tried get gets got come comes came add adds added repeat repeats repeated move moves moved follow follows followed pass passes passed use used give gave lead leads led teach taught',
+);
+const LEADING_ON = words('by with to into through onto on off up out over it down straight');
+/** Verbs that only open a step where "by" or "with" follows: "Close the door" is a name. */
+const OPENING_WITH = words(
+  'begin begins start starts open opens end ends finish finishes close closes continue carry go move warm wind settle',
+);
+/** Who is led: "I had them circle the wrists". */
+const LED = phrases('them', 'everyone', 'everybody', 'people', 'us', 'the class', 'the group', 'you', 'the students', 'them all', 'everyone in the room'); // prettier-ignore
+const LEADING = words('let have had get got make made ask asked lead led take took guide guided bring brought invite invited has tell told'); // prettier-ignore
+const COMES = phrases('comes', 'come', 'came', 'is', 'are', 'was', 'were', 'follows', 'follow', 'there is', 'there are', 'there’s', "there's", 'we have', 'there were', 'there was', 'it is', 'it’s', "it's"); // prettier-ignore
+const NUMBERED =
+  /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})/iu;
+
+/** Past forms of what is done when nobody moves. */
+const BASE_FORMS: ReadonlyMap<string, string> = new Map([
+  ['sat', 'sit'],
+  ['stood', 'stand'],
+  ['lay', 'lie'],
+  ['rested', 'rest'],
+  ['held', 'hold'],
+  ['sits', 'sit'],
+  ['stands', 'stand'],
+  ['lies', 'lie'],
+  ['rests', 'rest'],
+  ['holds', 'hold'],
+  ['waits', 'wait'],
+  ['waited', 'wait'],
+  ['paused', 'pause'],
+  ['shook', 'shake'],
+  ['swung', 'swing'],
+]);
+
+const AMOUNT =
+  '(?:(?:for|about|around|only|just|exactly|some|a good|roughly|nearly|another) )*(?:\\d|one\\b|two\\b|three\\b|four\\b|five\\b|six\\b|seven\\b|eight\\b|nine\\b|ten\\b|eleven\\b|twelve\\b|fifteen\\b|twenty\\b|thirty\\b|forty\\b|sixty\\b|ninety\\b|twice\\b|once\\b|half an?\\b|a (?:minute|couple|dozen|few)\\b)';
+/** "…, which is held for": a posture. */
+const HELD_TELLING = new RegExp(
+  `[,;:]? ?(?:which |that |and |it )?(?:(?:we|you|they|i)(?:['’]ll| will)? hold(?: it| this| that| the shape| the posture)?|is held|are held|held)[:,]? (?=${AMOUNT})`,
+  'iu',
+);
+/** "…, which you'll do", "… goes", "… took us" before an amount. */
+const TELLING = new RegExp(
+  `[,;:]? ?\\b(?:which |that |and )?(?:(?:we|you|they|i|everyone|everybody|people)(?:['’]ll|['’]d| will| would| can| all)? (?:do|did|repeat|repeated|practi[sc]e[ds]?|perform|performed|make|made|go|went|play|played|take|took)|do|done|goes|took|takes|lasts|lasted|gets|is done|are done|is repeated|is performed|was done|were done|to be done|going on|went on)(?: (?:it|this|that|them|these|those|us|me|each of them|on|again|up|next|through))*[:,]? (?=${AMOUNT})`,
+  'iu',
+);
+const CAME_NEXT =
+  /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b,?(?= )/iu;
+/** Why, when and if, behind all. */
+const CLAUSE_BEHIND =
+  /,? (?:before|if|while|because|so that|until|since|unless|whenever|though|although) (?:you|they|we|i|it|there|everyone|everybody|the|that|your|their|anybody|anyone|somebody|needed|necessary)\b[^.]*\.?$/iu;
+
+/** A sentence without what only tells of the step in it; `null` where none of that is found. */
+export function withoutFrame(sentence: string): string | null {
+  if (sentence.length > FRAMED_UP_TO || NO_STEP.test(sentence)) return null;
+  const told = withoutOpening(sentence.replace(NUMBERED, ''))
+    .replace(HELD_TELLING, ', hold ')
+    .replace(TELLING, ', ')
+    .replace(CAME_NEXT, ',');
+  if (told === sentence) return null;
+  const step = told.replace(CLAUSE_BEHIND, '').replace(/\s+/g, ' ').trim();
+  return step === '' ? null : step;
+}
+
+/** What asks, quotes, forbids or says what the teacher does tells of no step. */
+const NO_STEP = /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where)\b|\band I\b/i;
+
+/** Without who does it and how they come to it. */
+function withoutOpening(sentence: string): string {
+  const tokens = tokensOf(sentence);
+  const joined = skip(tokens, 0, JOINING);
+  const done = skip(tokens, joined, DOERS, 1);
+  const at = done > joined ? behindDoer(tokens, done) : behindNobody(tokens, joined);
+  const first = tokens[at];
+  if (at === null || first === undefined) return sentence;
+  const rest = sentence.slice(first.from);
+  const base = BASE_FORMS.get(first.text);
+  return base === undefined ? rest : base + rest.slice(first.text.length);
+}
+
+/** Behind "we all begin by", "I had them", "you": what is done; `null` where that is no step. */
+function behindDoer(tokens: readonly Token[], from: number): number | null {
+  const self = /^i(?:$|['’])/.test(word(tokens, from - 1));
+  let at = from;
+  let led = behindLed(tokens, at);
+  while (led === null && HELPING.has(word(tokens, at))) led = behindLed(tokens, ++at);
+  if (led !== null) return led;
+  // "They circle": the verb is the step's. What only the teacher does is none, and "everybody for himself" no verb.
+  if (!COMING.has(word(tokens, at))) return self || NO_VERB.has(word(tokens, at)) ? null : at;
+  const part = behindPart(tokens, at + 1);
+  if (part !== null) return part;
+  at++;
+  while (LEADING_ON.has(word(tokens, at))) at++;
+  return at;
+}
+
+const NO_VERB = words('for with in on at of to who that without from by as than not never know feel need want remember');
+
+/** Behind "the middle part with", as one finishes it; `null` for anything else. */
+function behindPart(tokens: readonly Token[], from: number): number | null {
+  if (word(tokens, from) !== 'the') return null;
+  for (let at = from + 2; at < from + 5; at++) if (/^(?:with|by)$/.test(word(tokens, at))) return at + 1;
+  return null;
+}
+
+/** Behind "Next comes", "Finish with", "Have them", "Take" before a number; `null` where none of that stands. */
+function behindNobody(tokens: readonly Token[], from: number): number | null {
+  const comes = skip(tokens, from, COMES, 1);
+  if (from > 0 && comes > from) return comes;
+  const led = behindLed(tokens, from);
+  if (led !== null) return led;
+  const first = word(tokens, from);
+  if (OPENING_WITH.has(first)) {
+    let at = from + 1;
+    while (/^(?:off|up|out|on|down)$/.test(word(tokens, at))) at++;
+    return /^(?:by|with)$/.test(word(tokens, at)) ? at + 1 : behindPart(tokens, at);
+  }
+  const counted = (tokens[from + 1]?.value ?? null) !== null;
+  return /^(?:take|do|make|give|have|add|spend|try|allow)$/.test(first) && counted ? from + 1 : null;
+}
+
+/** Behind "had them", "ask everyone to", "take them through"; `null` where nobody is led. */
+function behindLed(tokens: readonly Token[], from: number): number | null {
+  if (!LEADING.has(word(tokens, from))) return null;
+  const led = skip(tokens, from + 1, LED, 1);
+  if (led === from + 1) return null;
+  let at = led;
+  while (/^(?:all|to|do|doing|in|through|into|just|each)$/.test(word(tokens, at))) at++;
+  return at;
+}
+
+/** Behind as many of these phrases as stand here one after the other, commas between them. */
+function skip(tokens: readonly Token[], from: number, all: readonly (readonly string[])[], atMost = 6): number {
+  let at = from;
+  for (let times = 0; times < atMost; times++) {
+    const found = all.find((phrase) => phrase.every((one, by) => word(tokens, at + by) === one));
+    if (!found) break;
+    at += found.length;
+    while (word(tokens, at) === ',') at++;
+  }
+  return at;
+}
+
+/** Phrases as their words, the longest first. */
+function phrases(...all: readonly string[]): readonly (readonly string[])[] {
+  return all.map((one) => tokensOf(one).map(({ text }) => text)).sort((a, b) => b.length - a.length);
+}
+
+function words(all: string): ReadonlySet<string> {
+  return new Set(all.split(' '));
+}
