@@ -69,7 +69,7 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
     const close = tokens.findIndex((token, index) => index > more.next && token.text === ')');
     if (close > 0) return { range: [low, Math.max(low, more.range[0])], next: close + 1, inFigures: true };
   }
-  const again = /^(?:\+|\/|&|and)$/.test(word(tokens, first.next)) ? numberAt(tokens, first.next + 1) : null;
+  const again = /^(?:\+|\/|&|and|n|’n)$/.test(word(tokens, first.next)) ? numberAt(tokens, first.next + 1) : null;
   if (again?.inFigures && first.inFigures && again.range[0] === low) return { ...again, eachSide: true };
   if (word(tokens, first.next) === '+') return { ...first, next: first.next + 1 };
   return first;

@@ -15,7 +15,7 @@ import { tokensOf, type Token } from './tokens';
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
   'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
-  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'during', 'with', '~',
+  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'like', 'first', 'during', 'with', '~',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
@@ -59,7 +59,7 @@ function findAmounts(text: string): FoundCounts {
     if (found) taken.push(found);
     at = found ? found.to : at + 1;
   }
-  const { said: told, removed: found } = withoutLoneWays(taken, /\bthen\b/i.test(text));
+  const { said: told, removed: found } = withoutLoneWays(clockwiseAndBack(taken), /\bthen\b/i.test(text));
   const said = withoutWhole(told);
   // A bare number beside a count that is written out counts nothing; it stays where it is.
   const rounds = said.filter((one) => one.what === 'rounds');
@@ -94,6 +94,17 @@ function asideOf(
   if (!set) return null;
   const before = without(text.slice(0, tokens[last - 1]?.to ?? 0), tokens.slice(0, last), amounts);
   return before === '' ? null : { before, behind: itemAt(set, 1) };
+}
+
+/** "Five times clockwise and then five times back": one way and the other. */
+function clockwiseAndBack(taken: readonly Taken[]): readonly Taken[] {
+  const turned = taken.some((one) => one.what === 'way' && /clockwise$/.test(one.way));
+  if (!turned) return taken;
+  return taken.map((one) => (one.what === 'way' && one.way === 'back' ? { ...one, way: OPPOSITE[turnOf(taken)] } : one));
+}
+
+function turnOf(taken: readonly Taken[]): Way {
+  return taken.flatMap((one) => (one.what === 'way' && /clockwise$/.test(one.way) ? [one.way] : []))[0] ?? 'clockwise';
 }
 
 /**
@@ -205,11 +216,13 @@ function tidied(text: string): string {
   return text
     .replace(/\([\s,;/&+]*\)/g, ' ')
     .replace(/\s+/g, ' ')
+    .replace(/,\s+and\s*(?=,|$)/g, ',')
+    .replace(/(?: [–—-])+(?= [–—-] )/g, '')
     .replace(/\s+([,.;:])/g, '$1')
     .replace(/\s+!+$/, '')
     .replace(/[\s,]+[+&][\s,]*$/, '')
     .replace(/^[\s,;:–—-]+|(?:[\s,;:(/–—-]|\.{2,}|…)+$/g, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
-    .replace(/[,;] (?:and )?then$/i, '')
+    .replace(/(?:[,;]| and) ?then$/i, '')
     .trim();
 }

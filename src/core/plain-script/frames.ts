@@ -39,10 +39,10 @@ const OPENING_WITH = words(
 );
 /** Who is led: "I had them circle the wrists". */
 const LED = phrases('them', 'everyone', 'everybody', 'people', 'us', 'the class', 'the group', 'you', 'the students', 'them all', 'everyone in the room'); // prettier-ignore
-const LEADING = words('let have had get got make made ask asked lead led take took guide guided bring brought invite invited has tell told'); // prettier-ignore
+const LEADING = words('let have had get got make made ask asked lead led take took guide guided bring brought invite invited has tell told give gives gave offer'); // prettier-ignore
 const COMES = phrases('comes', 'come', 'came', 'is', 'are', 'was', 'were', 'follows', 'follow', 'there is', 'there are', 'there’s', "there's", 'we have', 'there were', 'there was', 'it is', 'it’s', "it's"); // prettier-ignore
 const NUMBERED =
-  /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})/iu;
+  /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})|^(?:the |our )?(?:main|big|new|real|other|only|one|real) (?:thing|one|form|work|exercise|movement|piece)(?: (?:\p{L}+ ){1,3}| )(?:is|was|will be)(?: called)? (?=\p{L})/iu;
 
 /** Past forms of what is done when nobody moves. */
 const BASE_FORMS: ReadonlyMap<string, string> = new Map([
@@ -72,7 +72,7 @@ const HELD_TELLING = new RegExp(
 );
 /** "…, which you'll do", "… goes", "… took us" before an amount. */
 const TELLING = new RegExp(
-  `[,;:]? ?\\b(?:which |that |and )?(?:(?:we|you|they|i|everyone|everybody|people)(?:['’]ll|['’]d| will| would| can| all)? (?:do|did|repeat|repeated|practi[sc]e[ds]?|perform|performed|make|made|go|went|play|played|take|took)|do|done|goes|took|takes|lasts|lasted|gets|is done|are done|is repeated|is performed|was done|were done|to be done|going on|went on)(?: (?:it|this|that|them|these|those|us|me|each of them|on|again|up|next|through))*[:,]? (?=${AMOUNT})`,
+  `[,;:]? ?\\b(?:which |that |and )?(?:(?:we|you|they|i|everyone|everybody|people)(?:['’]ll|['’]d| will| would| can| all)? (?:do|did|repeat|repeated|practi[sc]e[ds]?|perform|performed|make|made|go|went|play|played|take|took)|do|done|goes|took|takes|lasts|lasted|gets|is done|are done|wants|needs|has|is repeated|is performed|was done|were done|to be done|going on|went on)(?: (?:it|this|that|them|these|those|us|me|each of them|on|again|up|next|through))*[:,]? (?=${AMOUNT})`,
   'iu',
 );
 const CAME_NEXT =
@@ -141,6 +141,8 @@ function behindNobody(tokens: readonly Token[], from: number): number | null {
   const led = behindLed(tokens, from);
   if (led !== null) return led;
   const first = word(tokens, from);
+  // "And five minutes of sitting".
+  if (from > 0 && (tokens[from]?.value ?? null) !== null) return from;
   if (OPENING_WITH.has(first)) {
     let at = from + 1;
     while (/^(?:off|up|out|on|down)$/.test(word(tokens, at))) at++;

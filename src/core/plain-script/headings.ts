@@ -5,7 +5,7 @@ import { firstWord, isBreathWord } from './first-words';
 /* Headings of ordinary writing, and lines of a list. */
 
 export const ITEM =
-  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+\p{L})|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =

@@ -4,9 +4,10 @@ import { wordAmong } from './tokens';
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
 export function isStill(text: string): boolean {
+  if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence))|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|lie(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence))|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(text)
   );
@@ -19,9 +20,9 @@ export const BESIDE_CLASS =
 /** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
 export function isQuiet(text: string): boolean {
   const silent =
-    /\b(?:in silence|silent(?:ly)?|say(?:ing)? nothing|nothing said|no(?:body|[- ]one) talks|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+    /\b(?:in silence|silent(?:ly)?|say(?:ing)? nothing|nothing said|no(?:body|[- ]one) talks|a quiet (?:place|spot|corner)|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
   const placed =
-    /\b(?:st(?:and|ood)(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|breather|break|minute)\b/i;
+    /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|breather|break|minute)\b/i;
   return silent.test(text) && placed.test(text);
 }
 

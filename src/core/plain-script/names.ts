@@ -4,6 +4,8 @@
 
 /** "First form: ", "Spare: ", "Extra if there is time: ", "then ", "we are doing ", "last of all there are ". */
 const LEADS = [
+  /(?:the )?(?:last|first|final) (?=(?:\d|half|one|two|three|four|five|ten)[^:–—-]{0,10}(?:min|sec|s\b|m\b)[^:–—-]{0,8}[:–—-])/u,
+  /(?:just |simply |only )?(?:do|try) (?:some |the )?(?!nothing|this|that|it\b|what|as\b|the same|not\b)(?=\p{L})/u,
   /(?:first|firstly|last|lastly|finally), /u,
   /there follows? (?=\p{L}|\d)/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
@@ -22,7 +24,7 @@ const LEADS = [
 export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
-  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|after|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|after|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|a (?:bit|little|touch) \p{L}+er|at the (?:very )?(?:end|start|beginning)|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 
@@ -36,7 +38,7 @@ export function bareName(text: string): string {
     const shorter = name
       .replace(BEFORE_NAME, '')
       .replace(BEHIND, '')
-      .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)\)/gi, '')
+      .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)[!.]*\)/gi, '')
       .replace(/\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)/gi, '')
       .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
       .replace(/[\s,;:–—-]+$|\.+$/, '')

@@ -123,18 +123,27 @@ function lastingFor(one: Reading, seconds: number): Reading {
  * arms wrap around, a minute".
  */
 function withoutAside(body: string, item: boolean, under: LineKind): readonly Reading[] {
-  const step = stepOrSaid(body, item, under);
-  const told = step.kind === 'movement' ? TOLD_BEHIND_NAME.exec(step.words) : null;
-  if (told) {
-    const [, name, how, short, manner] = told;
-    return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
-  }
+  const step = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
+  if (step.kind !== 'movement') return [step];
+  return behindCounts(step, body) ?? behindName(step) ?? [step];
+}
+
+/** "Crane, 4 times, low stance": what is told behind the amounts; `null` where nothing is. */
+function behindCounts(step: Reading, body: string): readonly Reading[] | null {
   const { aside } = findCounts(body);
-  if (step.kind !== 'movement' || !aside) return [step];
+  if (!aside) return null;
   const name = bareName(aside.before);
   const added = step.words.includes(bareName(aside.behind));
-  if (!added || name.split(/\s+/).length > 5) return [step];
-  return [{ ...step, words: name, unsure: isDoubtful(name) }, ...readRemark(aside.behind)];
+  if (!added || name.split(/\s+/).length > 5) return null;
+  return [{ ...step, words: name, unsure: step.unsure || isDoubtful(name) }, ...readRemark(aside.behind)];
+}
+
+/** "Birds: arms open like wings": what is told behind the name; `null` where nothing is. */
+function behindName(step: Reading): readonly Reading[] | null {
+  const told = TOLD_BEHIND_NAME.exec(step.words);
+  if (!told) return null;
+  const [, name, how, short, manner] = told;
+  return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
 }
 
 /** "Birds: arms open and close like wings": behind the name, at least three words of how. */
@@ -186,6 +195,8 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   if (rest === '' && isOfBreaths(body, under)) return reading('movement', sentenceCase(body), counts, true);
   if (rest === '' && (counted || counts.startSide || counts.sides))
     return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
+  if ((under === 'nothing' || under === 'talk') && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
+    return reading('setting', '', { seconds: counts.seconds }, true);
   if (counts.startSide && !counted && words <= 3) return reading('setting', '', counts);
   const still =
     (isStill(rest) || (counts.seconds !== undefined && words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest))) &&
@@ -208,7 +219,7 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   const toldShortly = endsCounted && words <= 6 && !TALK_STARTS.test(body);
   if (counts.rounds !== undefined && !bare && talk && LIMB_FIRST.test(body))
     return reading('movement', rest.replace(/,.*$/, ''), counts, true);
-  if (told && counted && /, \p{Ll}+ing\b/u.test(rest)) return reading('movement', rest.replace(/, .*$/, ''), counts, true);
+  if (told && counted && TOLD_OF_NAME.test(rest)) return reading('movement', rest.replace(/, .*$/, ''), counts, true);
   if (told && talk && counted && rest !== '') return reading('movement', firstDone(rest), counts, true);
   if (toldShortly && talk && !item) return reading('movement', rest, counts, true);
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
@@ -230,6 +241,13 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
 function unquoted(name: string): string {
   return name.replace(/^["“]([^"“”]+)["”](?:$|(?:[,:]| [–-]) .*$)/, '$1');
 }
+
+/** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
+const OF_CLASS = /\b(?:expect|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
+const CLASS_FROM = 480;
+
+/** "Looking over the Wall, never forcing the neck": how it is done stands behind a comma. */
+const TOLD_OF_NAME = /, (?:and |but )?(?:\p{Ll}+ing|never|always|with|keep|no|not|very|slow(?:ly)?|and)\b/u;
 
 /** A number that nothing was made of may have been an amount. */
 function hasFigure(text: string): boolean {
@@ -320,6 +338,7 @@ function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
     const seconds = counts.seconds?.[0];
     return seconds === undefined ? null : [reading('pause', '', { seconds: [seconds, seconds, seconds] })];
   }
+  if (kind === 'movement' && rest !== '') return withoutAside(text, true, under);
   const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
   return [
     reading(

@@ -18,7 +18,7 @@ function mayBegin(text: string): boolean {
     BEFORE_COUNT.test(text) ||
     wordAmong(text, ['each']) !== null ||
     wayOf(text) !== undefined ||
-    /^(?:start|begin)/.test(text)
+    /^(?:start|begin|commenc)/.test(text)
   );
 }
 

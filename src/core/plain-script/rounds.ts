@@ -9,7 +9,7 @@ import type { Token } from './tokens';
 /** What may stand behind a bare count: "6 slow", "4ish". */
 const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether', 'slower', 'lower', 'softly', 'smoothly', 'lazy', 'careful', 'carefully']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
-const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', '#']); // prettier-ignore
+const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', 'v', 'ver', '#']); // prettier-ignore
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
 const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore

@@ -81,7 +81,7 @@ export function startAt(tokens: readonly Token[], at: number, take: Take): Taken
     const way = wayOf(word(tokens, index));
     return way === 'left' || way === 'right' ? way : null;
   };
-  if (/^(?:start|begin)/.test(word(tokens, at))) {
+  if (/^(?:start|begin|commenc)/.test(word(tokens, at))) {
     let next = at + 1;
     while (/^(?:on|with|from|w|\/|to|the|your)$/.test(word(tokens, next))) next++;
     const found = side(next);
@@ -155,7 +155,7 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   if (word(tokens, next) === 'both' && /^sides?$/.test(word(tokens, next + 1)))
     return take({ what: 'each-side' }, next + 2);
   if (text === 'a' && word(tokens, at + 1) === 'side') return take({ what: 'each-side' }, at + 2);
-  return alternatingAt(tokens, at, take) ?? ownPaceAt(tokens, at, take) ?? pairAt(tokens, at, take);
+  return alternatingAt(tokens, at, take) ?? ownPaceAt(tokens, at, take, taken) ?? pairAt(tokens, at, take);
 }
 
 /** "3/side", "3 reps/side"; "w/ arms" has no count. */
@@ -185,7 +185,7 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
 
 /** "No cues", "without words", "as often as they like", "by themselves". */
 const UNLED: readonly RegExp[] = [
-  /^(?:no|without) (?:cues?|words?|talking|counting|me|us|help)$/,
+  /^(?:no|without) (?:cues?|words?|talking|counting|me|us|help|instructions?|guidance)$/,
   /^unguided$/,
   /^(?:everybody|everyone|each|all) for (?:himself|herself|themselves|themself|yourselves|oneself)$/,
   /^as (?:often|many(?: times)?|long) as (?:you|they|one|everybody) (?:like|likes|want|wants|wish)$/,
@@ -207,9 +207,10 @@ function unledAt(tokens: readonly Token[], at: number, take: Take): Taken | null
   return null;
 }
 
-function ownPaceAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+function ownPaceAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
   // "Gulls wheel, free, 2'".
-  const apart = [tokens[at - 1], tokens[at + 1]].every((one) => one === undefined || one.kind === 'mark');
+  const apart =
+    (tokens[at - 1]?.kind === 'mark' || taken.at(-1)?.to === at) && (tokens[at + 1] === undefined || tokens[at + 1]?.kind === 'mark');
   if (at > 0 && apart && word(tokens, at) === 'free') return take({ what: 'own-pace' }, at + 1);
   const unled = unledAt(tokens, at, take);
   if (unled) return unled;

@@ -5,13 +5,15 @@
 
 const MINUTE = /^\s*(\d{1,3})\s+(?=\p{L})/u;
 const CLOCK = /^\s*(\d{1,2}):(\d{2})\s+(?=\p{L})/u;
+const UNIT_FIRST = /^\s*(?:\d{1,3}(?:[-–/+.]\d{1,2})? ?(?:[x×]|m|s|mins?|minutes?|secs?|seconds?)|\d{1,2} ?[x×] ?\d{1,2}) [–—-] \p{L}/iu;
+const FIGURE_FIRST = /^(\s*)(\d{1,3}(?:[-–/+]\d{1,2})?) [–—-] (?=\p{L})/u;
 const LINES_AT_LEAST = 4;
 const NUMBERED_AT_LEAST = 3;
 const SHARE_AT_LEAST = 0.6;
 
 /** The lines with a column of times spelled out: "2-4 min: Swing" where it tells when, "shake, 1:00" where how long. */
 export function withTimes(lines: readonly string[]): readonly string[] {
-  return byMinutes(lines) ?? byClocks(lines) ?? byNumbers(lines) ?? lines;
+  return byMinutes(lines) ?? byClocks(lines) ?? byAmounts(lines) ?? byNumbers(lines) ?? lines;
 }
 
 function byMinutes(lines: readonly string[]): readonly string[] | null {
@@ -36,6 +38,12 @@ function byClocks(lines: readonly string[]): readonly string[] | null {
   const climbs = known.every((one, at) => at === 0 || one >= (known[at - 1] ?? 0));
   // Where they climb they tell when a line is said, which may be anywhere in a step.
   return climbs ? null : lines.map((line) => line.replace(/^(\s*)(\d{1,2}:\d{2})\s+(\p{L}.*)$/u, '$1$3, $2'));
+}
+
+/** "8 – pull the rope" where other lines begin "3 min – " or "4x – ": the amount stands before the name. */
+function byAmounts(lines: readonly string[]): readonly string[] | null {
+  if (lines.filter((line) => UNIT_FIRST.test(line)).length < 2) return null;
+  return lines.map((line) => line.replace(FIGURE_FIRST, (_, indent: string, figures: string) => `${indent}${figures}x – `));
 }
 
 /** "1 Wake the crane", "2 Look back": numbers one after the other without a stop are those of a list. */

@@ -49,7 +49,9 @@ function isTold(line: string): boolean {
 }
 
 function isPart(first: Reading | undefined): boolean {
-  return first?.kind === 'section' && namesPart(first.words);
+  if (first === undefined) return false;
+  // "welcome, say names".
+  return first.kind === 'section' ? namesPart(first.words) : /[,:;]/.test(first.words) && namesPart(first.words.replace(/[,:;].*$/, ''));
 }
 
 /** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */
