@@ -2,7 +2,7 @@ import { wordAmong, type Token } from './tokens';
 
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
-export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns', 'ones', 'nos'] as const; // prettier-ignore
+export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns', 'ones', 'nos', 'br', 'brs'] as const; // prettier-ignore
 /** What is counted where a name stands before it: "Arm swings, 40 swings". */
 export const COUNTED_WORDS = ['swings', 'cycles', 'steps', 'bow', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
@@ -70,7 +70,7 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
     if (close > 0) return { range: [low, Math.max(low, more.range[0])], next: close + 1, inFigures: true };
   }
   const again = /^(?:\+|\/|&|and|n|’n)$/.test(word(tokens, first.next)) ? numberAt(tokens, first.next + 1) : null;
-  if (again?.inFigures && first.inFigures && again.range[0] === low) return { ...again, eachSide: true };
+  if (again && (again.inFigures && first.inFigures || /n$/.test(word(tokens, first.next))) && word(tokens, first.next) !== 'and' && again.range[0] === low || again?.inFigures && first.inFigures && again.range[0] === low) return { ...again, eachSide: true };
   if (word(tokens, first.next) === '+') return { ...first, next: first.next + 1 };
   return first;
 }

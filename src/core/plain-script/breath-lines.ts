@@ -6,7 +6,7 @@ import { wordAmong } from './tokens';
 /* Breaths that a line leads. */
 
 const BREATH =
-  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -| =|,| (?=up\b|down\b|to\b|when\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/i;
+  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/iu;
 const NEXT_BREATH =
   /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 

@@ -226,7 +226,8 @@ export class ScriptBuilder {
   /** The first heading, or a short line without a full stop at the very top, names the class. */
   private mayBeTitle(kind: LineKind, words: string, unsure: boolean): boolean {
     if (this.titled || this.sections.length > 0 || words.length > LIMITS.titleCharacters || namesPart(words.replace(/[,:;].*$/, ''))) return false; // prettier-ignore
-    return kind === 'section' || (kind === 'said' && unsure);
+    const told = /[.!]$/.test(words) && words.split(/\s+/).length > 6;
+    return kind === 'section' || (kind === 'said' && unsure && !told);
   }
 
   private open(section: Section): void {

@@ -5,7 +5,7 @@ import type { Found, Taken, Way } from './found';
 import { withoutBreath } from './breath-counts';
 import { phraseAt } from './phrases';
 import { OPPOSITE } from './sides';
-import { tokensOf, type Token } from './tokens';
+import { NUMBER_WORDS, tokensOf, type Token } from './tokens';
 
 /*
  * Counts, times and sides as people write them: a small grammar over tokens. A phrase is looked for from each token on,
@@ -15,7 +15,7 @@ import { tokensOf, type Token } from './tokens';
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
   'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
-  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'like', 'first', 'during', 'with', '~',
+  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'like', 'first', 'perhaps', 'during', 'with', '~',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
@@ -36,8 +36,30 @@ const lately = new Map<string, FoundCounts>();
 
 function lookForCounts(text: string): FoundCounts {
   const { breath, text: breathless } = withoutBreath(text);
-  const amounts = findAmounts(breathless);
+  const amounts = eachOfTwo(breathless) ?? findAmounts(breathless);
   return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath } };
+}
+
+const IN_WORDS = [...NUMBER_WORDS.keys()].join('|');
+const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,4}?)";
+/** "Eight away from you and eight towards you": a number twice, each with its own words. */
+const TWICE = new RegExp(
+  `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/]|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
+  'iu',
+);
+const BODY_SIDE = /\b(?:left|right|l|r|legs?|foot|feet|arms?|hands?|sides?)\b/i;
+
+/** A line with one count for each of two ways or sides, in words of its own; `null` where the usual words say it or nothing does. */
+function eachOfTwo(text: string): FoundCounts | null {
+  const match = text.length > 160 ? null : TWICE.exec(text);
+  if (!match) return null;
+  const [all, number = '', first = '', , second = ''] = match;
+  const known = findAmounts(text);
+  const units = /^ (?:mins?|minutes?|m|s|secs?|seconds?|hours?|times|rounds|reps|sets|of|or|to|x|breaths?|and|then)\b/i;
+  if (known.counts.sides !== undefined || known.counts.seconds !== undefined || units.test(first) || units.test(second))
+    return null;
+  const ways = BODY_SIDE.test(first + second) ? `${number} left, ${number} right` : `${number} each way`;
+  return findAmounts(`${text.slice(0, text.length - all.length)}, ${ways}`.replace(/[,:;(–-]\s*, /, ', '));
 }
 
 interface FoundCounts {

@@ -21,25 +21,25 @@ const JOINING = phrases(
 /** Who does it. */
 const DOERS = phrases(
   ...['we', 'you', 'they', 'i', 'everyone'].flatMap((one) => ["'ll", "'d", "'re", "'ve"].flatMap((end) => [one + end, one + end.replace("'", '’')])),
-  'we', 'you', 'they', 'i', 'everyone', 'everybody', 'the class', 'the group', 'the whole class', 'the whole group', 'all', 'the students',
+  'we', 'you', 'they', 'he', 'she', 'i', 'everyone', 'everybody', 'the class', 'the group', 'the whole class', 'the whole group', 'all', 'the students',
   'students', 'people', 'participants', 'we all', 'you all', 'they all', 'all of us', 'all of them', 'all of you', 'the session', 'the lesson', 'it all',
 ); // prettier-ignore
 /** What may stand between who does it and what is done. */
 const HELPING = words(
-  "will would can should may might then all also just simply now next always usually normally finally first slowly quietly gently each both are am is be was were have had to going need quickly briefly",
+  "will would can could should may might then all also just simply now next always usually normally finally first slowly quietly gently each both are am is be was were have had to going need quickly briefly",
 );
 /** How they come to it, with the words that lead on to what it is. */
 const COMING = words(
-  'begin begins began begun start starts started open opens opened end ends ended finish finishes finished close closes closed continue continues continued carry go goes went do does did doing have had take takes took make makes made practise practises practised practice practiced perform performed play played work works worked spend spends spent try tried get gets got come comes came add adds added repeat repeats repeated move moves moved follow follows followed pass passes passed use used give gave lead leads led teach taught',
+  'begin begins began begun start starts started open opens opened end ends ended finish finishes finished close closes closed continue continues continued carry go goes went do does did doing have had take takes took make makes made practise practises practised practice practiced perform performed play played work works worked spend spends spent try tried get gets got come comes came add adds added repeat repeats repeated move moves moved follow follows followed pass passes passed use used give gave lead leads led teach taught thinking planning suggest propose plan',
 );
-const LEADING_ON = words('by with to into through onto on off up out over it down straight');
+const LEADING_ON = words('by with to into through onto on off up out over it down straight of about');
 /** Verbs that only open a step where "by" or "with" follows: "Close the door" is a name. */
 const OPENING_WITH = words(
   'begin begins start starts open opens end ends finish finishes close closes continue carry go move warm wind settle',
 );
 /** Who is led: "I had them circle the wrists". */
 const LED = phrases('them', 'everyone', 'everybody', 'people', 'us', 'the class', 'the group', 'you', 'the students', 'them all', 'everyone in the room'); // prettier-ignore
-const LEADING = words('let have had get got make made ask asked lead led take took guide guided bring brought invite invited has tell told give gives gave offer'); // prettier-ignore
+const LEADING = words('let have had get got make made ask asked lead led start take took guide guided bring brought invite invited has tell told give gives gave offer'); // prettier-ignore
 const COMES = phrases('comes', 'come', 'came', 'is', 'are', 'was', 'were', 'follows', 'follow', 'there is', 'there are', 'there’s', "there's", 'we have', 'there were', 'there was', 'it is', 'it’s', "it's"); // prettier-ignore
 const NUMBERED =
   /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})|^(?:the |our )?(?:main|big|new|real|other|only|one|real) (?:thing|one|form|work|exercise|movement|piece)(?: (?:\p{L}+ ){1,3}| )(?:is|was|will be)(?: called)? (?=\p{L})/iu;
@@ -158,7 +158,7 @@ function behindLed(tokens: readonly Token[], from: number): number | null {
   const led = skip(tokens, from + 1, LED, 1);
   if (led === from + 1) return null;
   let at = led;
-  while (/^(?:all|to|do|doing|in|through|into|just|each)$/.test(word(tokens, at))) at++;
+  while (/^(?:all|to|do|doing|in|through|into|just|each|off|with|by)$/.test(word(tokens, at))) at++;
   return at;
 }
 

@@ -7,7 +7,7 @@ export function isStill(text: string): boolean {
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence))|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|peace|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(text)
   );
@@ -20,7 +20,7 @@ export const BESIDE_CLASS =
 /** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
 export function isQuiet(text: string): boolean {
   const silent =
-    /\b(?:in silence|silent(?:ly)?|say(?:ing)? nothing|nothing said|no(?:body|[- ]one) talks|a quiet (?:place|spot|corner)|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|a quiet (?:place|spot|corner)|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
   const placed =
     /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|breather|break|minute)\b/i;
   return silent.test(text) && placed.test(text);
@@ -39,7 +39,7 @@ export function isTransition(text: string): boolean {
     (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
       text.split(/\s+/).length <= 6) ||
     (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
-    /^(?:sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(text) ||
+    /^(?:(?:down|up|back) to (?:sit(?:ting)?|stand(?:ing)?)|sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(text) ||
     /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
       text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
         wordAmong(next.toLowerCase(), ['down']) ? sit : all,

@@ -17,7 +17,8 @@ const LEADS = [
   /(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] /u,
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
   /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})/u,
-  /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus|opening|main|new)\b[^:.,]{0,24}: /u,
+  /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: /u,
+  /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
   /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::|\.(?= \p{L})) /u,
 ];
 /** Any of them, at the start of a line. */

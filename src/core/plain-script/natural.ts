@@ -163,9 +163,20 @@ const REPEATED =
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
   const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '');
+  const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
+  if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), unsure: true };
   const told = toldStep(body);
   const step = told === null ? null : barely(told, item, under, true);
   return step === null || step.kind === 'said' ? barely(body, item, under, false) : { ...step, unsure: true };
+}
+
+/** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */
+const ASKED_WITHIN =
+  /^(?!(?:is|are|do|does|did|can|could|should|what|how|why|who|where|when|would|shall|may|any|have|has|will|which|whose|and you|ready|ok(?:ay)?)\b)[^?]*\?$/i;
+
+function toldOrCounted(body: string): boolean {
+  const { rounds, seconds } = findCounts(body).counts;
+  return rounds !== undefined || seconds !== undefined;
 }
 
 /** The step that a sentence tells of, where it has an amount. */
@@ -201,6 +212,9 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   const still =
     (isStill(rest) || (counts.seconds !== undefined && words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest))) &&
     (counts.rounds === undefined || bare);
+  const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
+  if (counts.seconds !== undefined && counts.rounds === undefined && !counts.sides && isStill(behind))
+    return reading('silence', behind, { seconds: counts.seconds }, true);
   if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, { seconds: counts.seconds });
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
     const long = /^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60;

@@ -11,7 +11,7 @@ const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'g
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^\(|\b(?:pa|pu|silen|wait|rest|leave|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
+    !/^\(|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
   )
     return null;
   const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
@@ -29,10 +29,10 @@ export function pauseIn(text: string): number | null {
   if (/^(?:leave|give|take|have|allow)\b/i.test(bare) && /^(?:after|before|between)$/.test(word)) return asked;
   if (wordAmong(word, PAUSE_WORDS) !== null && /^(?:$|after|before|between)/.test(others[0] ?? '')) return asked;
   if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
-  return words.length === 0 && /\b(?:nothing|them)\b/i.test(rest) ? asked : null;
+  return words.length === 0 && /\b(?:nothing|them|water|drink|tea)\b/i.test(rest) ? asked : null;
 }
 
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'to', 'moment', 'we', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'quick', 'sip', 'perhaps', 'maybe', 'to', 'moment', 'we', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {

@@ -21,7 +21,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .slice(0, SCRIPT_LIMITS.lines);
   const builder = new ScriptBuilder(newId, isShouted(lines));
   const marked = lines.some((line) => /^#/.test(line));
-  const bare = marked ? lines : withTimes(lines.map(withoutQuoteMark));
+  const bare = marked ? lines : withTimes(withTabs(lines.map(withoutQuoteMark)));
   bare.forEach((line, index) => {
     const below = bare[index + 1] ?? '';
     builder.take(line, put.get(index + 1) ?? null, {
@@ -36,6 +36,18 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
 /** "> " is a said line of the tidy form; without its headings it is an e-mail's mark, or an arrow before a list. */
 function withoutQuoteMark(line: string): string {
   return line.replace(/^[>\s]{0,8}>\s?/, '');
+}
+
+const ROWS_AT_LEAST = 3;
+
+/** Rows whose columns stand between semicolons, with tabs between them. */
+function withTabs(lines: readonly string[]): readonly string[] {
+  const marks = lines.map((line) => line.split(';').length - 1);
+  const most = Math.max(0, ...marks);
+  const rows = marks.filter((one) => one === most).length;
+  const written = lines.filter((line) => line.trim() !== '').length;
+  if (most < 2 || rows < ROWS_AT_LEAST || rows < 0.6 * written) return lines;
+  return lines.map((line, at) => (marks[at] === most ? line.replace(/ *; */g, '\t').trimEnd() : line));
 }
 
 /** Whether most lines are in capitals; a few headings are. */

@@ -70,6 +70,7 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
 function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | null | undefined {
   const [text, second, third] = [word(tokens, at), word(tokens, at + 1), word(tokens, at + 2)];
   if (text === 'once' && second === 'or' && third === 'twice') return rounds({ range: [1, 2] }, at + 3);
+  if (text === 'thrice') return rounds({ range: [3, 3] }, at + 1);
   if (text === 'twice') return rounds({ range: [2, 2] }, at + 1);
   if (text === 'once' && second === 'through') return rounds({ range: [1, 1] }, at + 2);
   // "Once" begins sentences too: it counts where it ends one, or sides are with it.
@@ -99,6 +100,9 @@ function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: C
   const things =
     /^\p{L}{3,}s$/u.test(noun) && !NO_ROUNDS.test(noun) && wayOf(noun) === undefined && amount.range[0] > 1;
   const inAll = word(tokens, next + 1) === 'in' && /^(?:all|total)$/.test(word(tokens, next + 2));
+  // "Thirty-six light knocks".
+  const manner = tokens[next + 1]?.kind === 'word' && next + 2 >= tokens.length - 1 && /^\p{L}{4,}s$/u.test(word(tokens, next + 1)) && !NO_ROUNDS.test(word(tokens, next + 1)) && tokens[next]?.value === null && wayOf(noun) === undefined && !/^(?:of|to|on|in|with|and|or|each|per|more|the)$/.test(noun); // prettier-ignore
+  if (manner && amount.range[0] > 1 && /^[.!]?$/.test(word(tokens, next + 2)) && /^[,:–—-]$/.test(word(tokens, at - 1))) return rounds(amount, next + 2, true); // prettier-ignore
   const last = next + (inAll ? 3 : 1);
   const ends = last >= tokens.length - 1 && /^[.!]?$/.test(word(tokens, last));
   if (things && ends && /^[,:–—-]$/.test(word(tokens, at - 1))) return rounds(amount, last, true);
@@ -142,13 +146,14 @@ function mannerBehind(tokens: readonly Token[], at: number): number {
 }
 
 /** A number with nothing behind it that counts: at the end of a line or a bracket, or before how it is done. */
-function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures }: Amount): boolean {
+function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures, eachSide }: Amount): boolean {
   const before = word(tokens, at - 1);
   // "…, five or six." in words ends a line only as a count; one number alone, too, between its marks: "Row; six; slowly".
-  if (!inFigures && /^[,;:–—-]$/.test(before)) {
-    const alone = tokens.filter(({ value }) => value !== null).length === 1 && range[0] > 1;
+  const guessed = /^(?:maybe|perhaps|say|about)$/.test(before) && /^[,;:–—-]$/.test(word(tokens, at - 2));
+  if (!inFigures && (guessed || /^[,;:–—-]$/.test(before))) {
+    const alone = (eachSide || tokens.filter(({ value }) => value !== null).length === 1) && range[0] > 1;
     const ends = word(tokens, next);
-    if (range[0] < range[1] || alone) return /^[.]?$/.test(ends) || (alone && (/^[;)]$/.test(ends) || MANNER.has(ends)));
+    if (range[0] < range[1] || alone) return /^[.?]?$/.test(ends) || (alone && (/^[;)]$/.test(ends) || MANNER.has(ends)));
   }
   if (!inFigures || at === 0) return false;
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;

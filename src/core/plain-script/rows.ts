@@ -1,4 +1,5 @@
 import { findCounts } from './counts';
+import { namesPart } from './headings';
 import { LABELS, SETTINGS } from './labels';
 import type { LineKind } from './model';
 
@@ -54,7 +55,7 @@ const NOTHING = /^[-–—/.\s]*$/;
 
 /** Over the columns of a table. */
 const HEADS =
-  /^(?:exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|no|nr|#)\.?$/i;
+  /^(?:exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often|much))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|no|nr|#)\.?$/i;
 
 /**
  * A row of a table, by tabs or strokes: its first column is a label where it is one, else a name; of the others those
@@ -67,7 +68,9 @@ export function rowOf(text: string): Row {
   const cells = columns.map((one) => one.replace(/\s+/g, ' ').trim());
   // A column of numbers counts the rows.
   const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');
-  const [first = '', ...others] = numbered ? cells.slice(1) : cells;
+  // "Main | Lifting the anchor | 7x": the part of the class stands before the name.
+  const inPart = cells.length > 2 && namesPart(cells[0] ?? '') && cells.slice(2).some(hasAmount);
+  const [first = '', ...others] = numbered || inPart ? cells.slice(1) : cells;
   const told = others.filter((one) => !NOTHING.test(one));
   const label = first.toLowerCase();
   if (told.length > 0 && [first, ...told].every((one) => HEADS.test(one))) return { text: '', remarks: [] };

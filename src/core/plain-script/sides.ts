@@ -154,7 +154,8 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     return take({ what: 'each-way' }, next + 2);
   if (word(tokens, next) === 'both' && /^sides?$/.test(word(tokens, next + 1)))
     return take({ what: 'each-side' }, next + 2);
-  if (text === 'a' && word(tokens, at + 1) === 'side') return take({ what: 'each-side' }, at + 2);
+  const limb = /^(?:leg|foot|arm|hand)$/.test(word(tokens, at + 1)) && taken.at(-1)?.to === at;
+  if (text === 'a' && (limb || word(tokens, at + 1) === 'side')) return take({ what: 'each-side' }, at + 2);
   return alternatingAt(tokens, at, take) ?? ownPaceAt(tokens, at, take, taken) ?? pairAt(tokens, at, take);
 }
 
@@ -185,7 +186,7 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
 
 /** "No cues", "without words", "as often as they like", "by themselves". */
 const UNLED: readonly RegExp[] = [
-  /^(?:no|without) (?:cues?|words?|talking|counting|me|us|help|instructions?|guidance)$/,
+  /^(?:no|without) (?:cues?|words?|talk(?:ing)?|counting|me|us|help|instructions?|guidance)$/,
   /^unguided$/,
   /^(?:everybody|everyone|each|all) for (?:himself|herself|themselves|themself|yourselves|oneself)$/,
   /^as (?:often|many(?: times)?|long) as (?:you|they|one|everybody) (?:like|likes|want|wants|wish)$/,
@@ -222,7 +223,7 @@ function ownPaceAt(tokens: readonly Token[], at: number, take: Take, taken: read
   const whose = /^(?:your|their|one’s|one's|his|her|our)$/.test(word(tokens, next));
   if (whose) next++;
   if (word(tokens, next) !== 'own')
-    return led && whose && /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next)) ? take({ what: 'own-pace' }, next + 1) : null;
+    return (led || !/\p{L}/u.test(word(tokens, next + 1))) && whose && /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next)) ? take({ what: 'own-pace' }, next + 1) : null;
   const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm', 'speed', 'tempo']);
   return paced === null ? null : take({ what: 'own-pace' }, next + 2);
 }

@@ -15,6 +15,13 @@ export function isGreeting(line: string): boolean {
 /** "18:30-19:10" in a title is no length. */
 const TIME_OF_DAY = /\b\d{1,2}:\d{2} ?[-–] ?\d{1,2}:\d{2}(?:,? )?/;
 
+/** "Tues 18:00 / 45'": with a length beside it a clock is a time of day. */
+function withoutTime(line: string): string {
+  const bare = line.replace(TIME_OF_DAY, '');
+  const clockless = bare.replace(/\b(?:[01]?\d|2[0-3]):\d{2}\b ?/, '');
+  return findCounts(clockless).counts.seconds === undefined ? bare : clockless;
+}
+
 /** "Workshop, part one (75 mins)". */
 const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu;
 
@@ -23,8 +30,8 @@ export function titled(found: readonly Reading[], line: string): readonly Readin
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
   const inTable = /^\||\t/.test(line.trim());
   if (isDated(line)) return found.map((one) => ({ ...one, unsure: false }));
-  if (inTable || isItem(line) || isTold(line) || found[0]?.kind === 'nothing' || isPart(found[0]) || line.length > LIMITS.titleCharacters) return found;
-  const { counts, rest } = findCounts(line.replace(/^#{1,6}\s+/, '').replace(TIME_OF_DAY, ''));
+  if (inTable || isItem(line) || isTold(line) || found[0]?.kind === 'nothing' || isPart(found[0]) || namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') || line.length > LIMITS.titleCharacters) return found;
+  const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
   const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
   if (minutes !== undefined && counts.seconds === undefined) {
