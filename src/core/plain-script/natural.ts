@@ -221,7 +221,7 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
     if (long) return reading('silence', rest, counts);
     if (item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest)) return reading('transition', rest, counts);
   }
-  if (counts.seconds !== undefined && counts.rounds === undefined && isQuiet(rest))
+  if (counts.seconds !== undefined && counts.rounds === undefined && (isQuiet(rest) || (/^(?:listen|stand|sit|lie|rest)/i.test(rest) && isQuiet(body))))
     return reading('silence', rest, counts, true);
   if (counted && counts.ownPace && counts.rounds === undefined && counts.seconds === undefined && FRAGMENT.test(rest))
     return reading('said', body, {}, true);

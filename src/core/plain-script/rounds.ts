@@ -125,7 +125,7 @@ function timesOver(
   const unit = unitAt(tokens, { range: [min, max], next, inFigures });
   if (!unit) return rounds({ range: [min * times, max * times] }, behindRounds(tokens, next));
   const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
-  return range[0] > 0 && range[1] <= MOST_SECONDS ? take({ what: 'seconds', range, whole: true }, unit.next) : null;
+  return range[0] > 0 && range[1] <= MOST_SECONDS ? take({ what: 'seconds', range, ...(times % 2 === 0 ? { whole: true as const } : {}) }, unit.next) : null;
 }
 
 /** Behind "three times round", "twice through". */
@@ -162,5 +162,5 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1)
     return /^\.?$/.test(after) || MANNER.has(after);
   if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
-  return after === '' || /^[),.;]$/.test(after) || MANNER.has(after);
+  return after === '' || /^[),.;]$/.test(after) || MANNER.has(after) || (/^[–—-]$/.test(after) && /^[–—-]$/.test(before));
 }
