@@ -102,8 +102,8 @@ function withoutOpening(sentence: string): string {
   const joined = skip(tokens, 0, JOINING);
   const done = skip(tokens, joined, DOERS, 1);
   const at = done > joined ? behindDoer(tokens, done) : behindNobody(tokens, joined);
-  const first = tokens[at];
-  if (at === null || first === undefined) return sentence;
+  const first = at === null ? undefined : tokens[at];
+  if (first === undefined) return sentence;
   const rest = sentence.slice(first.from);
   const base = BASE_FORMS.get(first.text);
   return base === undefined ? rest : base + rest.slice(first.text.length);

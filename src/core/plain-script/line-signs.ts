@@ -4,6 +4,7 @@ import { wordAmong } from './tokens';
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
 export function isStill(text: string): boolean {
+  if (/^(?:both )?(?:hands|palms|one hand) on (?:the |your )?(?:knees|belly|heart|chest|thighs|lap|navel|back|kidneys)[.]?$/i.test(text)) return true; // prettier-ignore
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (

@@ -19,7 +19,7 @@ const LEADS = [
   /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})/u,
   /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: /u,
   /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
-  /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::|\.(?= \p{L})) /u,
+  /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::| [–—-]|\.(?= \p{L})) /u,
 ];
 /** Any of them, at the start of a line. */
 export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
@@ -63,7 +63,7 @@ export function isDoubtful(name: string): boolean {
     /\b(?:if|which|because|when|until|unless|that|or|maybe|then|them|they|everybody|everyone|somebody|leave|time|rest|again|minutes?|seconds?|secs?|mins?)\b/i.test(
       name,
     ) ||
-    /^(?:of|for|max|min|only|until|with|in|on|at|by|from|plus|and|or|but|so)\b/i.test(name) ||
+    /^(?:first|second|third|fourth|fifth|last|next|final|one|two|three|of|for|max|min|only|until|with|in|on|at|by|from|plus|and|or|but|so)\b/i.test(name) ||
     /^\p{Ll}+$/u.test(name) ||
     LEFT_OVER.test(name) ||
     TELLS.test(name) ||

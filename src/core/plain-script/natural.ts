@@ -140,11 +140,16 @@ function behindCounts(step: Reading, body: string): readonly Reading[] | null {
 
 /** "Birds: arms open like wings": what is told behind the name; `null` where nothing is. */
 function behindName(step: Reading): readonly Reading[] | null {
+  const gloss = GLOSS.exec(step.words);
+  if (gloss) return [{ ...step, words: itemAt(gloss, 1) }, ...readRemark(itemAt(gloss, 2))];
   const told = TOLD_BEHIND_NAME.exec(step.words);
   if (!told) return null;
   const [, name, how, short, manner] = told;
   return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
 }
+
+/** "Wind in the Branches (sway)". */
+const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;
 
 /** "Birds: arms open and close like wings": behind the name, at least three words of how. */
 const TOLD_BEHIND_NAME =
@@ -228,7 +233,7 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
   const isNamed = item || (counted && body.length <= NAME_AT_MOST);
   // A short line without a full stop may have been a name.
-  const short = !/[.!?…”"]$/.test(body) && (words < 6 || (words < 9 && /^\p{Lu}/u.test(body)));
+  const short = !/[.!?…”"]$/.test(body) && (words < 6 || (words < 10 && /^\p{Lu}/u.test(body)));
   const endsCounted = !bare && counts.rounds !== undefined && /\b(?:times|rounds|x ?\d+|\d+ ?x)[.!]?$/i.test(body);
   const toldShortly = endsCounted && words <= 6 && !TALK_STARTS.test(body);
   if (counts.rounds !== undefined && !bare && talk && LIMB_FIRST.test(body))
@@ -257,7 +262,7 @@ function unquoted(name: string): string {
 }
 
 /** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
-const OF_CLASS = /\b(?:expect|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
+const OF_CLASS = /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
 const CLASS_FROM = 480;
 
 /** "Looking over the Wall, never forcing the neck": how it is done stands behind a comma. */
@@ -266,7 +271,8 @@ const TOLD_OF_NAME = /, (?:and |but )?(?:\p{Ll}+ing|never|always|with|keep|no|no
 /** A number that nothing was made of may have been an amount. */
 function hasFigure(text: string): boolean {
   return (
-    /\d/.test(text) || /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve) (?!of\b|more\b)\p{L}/iu.test(text)
+    /\d/.test(text) ||
+    /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! (?:of|more|people|feet|hands|legs|arms)\b)/iu.test(text)
   );
 }
 

@@ -130,8 +130,10 @@ function timesOver(
 
 /** Behind "three times round", "twice through". */
 function throughBehind(tokens: readonly Token[], at: number): number {
-  const ends = /^(?:|[),.;])$/.test(word(tokens, at + 1));
-  return ends && /^(?:round|around|over|through)$/.test(word(tokens, at)) ? at + 1 : at;
+  const pair = `${word(tokens, at)} ${word(tokens, at + 1)} ${word(tokens, at + 2)}`;
+  const both = /^(?:up and down|back and forth|there and back|in and out)$/.test(pair);
+  const next = both ? at + 3 : /^(?:round|around|over|through)$/.test(word(tokens, at)) ? at + 1 : at;
+  return /^(?:|[),.;])$/.test(word(tokens, next)) ? next : at;
 }
 
 /** Behind the word for a round, where one stands there: "8 reps". */
@@ -155,7 +157,9 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
     const ends = word(tokens, next);
     if (range[0] < range[1] || alone) return /^[.?]?$/.test(ends) || (alone && (/^[;)]$/.test(ends) || MANNER.has(ends)));
   }
-  if (!inFigures || at === 0) return false;
+  // "3-8" is all of a line.
+  if (at === 0) return inFigures && range[0] < range[1] && word(tokens, next) === '';
+  if (!inFigures) return false;
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;
   const after = word(tokens, next);
   // "Rowing. 10.": a number that is a sentence.

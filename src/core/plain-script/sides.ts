@@ -104,7 +104,7 @@ export function wayBehind(tokens: readonly Token[], at: number, take: Take): Tak
 export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
   const text = word(tokens, at);
   const again = sameAgainAt(tokens, at);
-  if (again !== null) return take({ what: 'each-way' }, again);
+  if (again !== null) return take({ what: isOneOf(tokens, again - 1, SIDE_WORDS) ? 'in-turn' : 'each-way' }, again);
   const known = wayOf(text);
   if (known) return take({ what: 'way', way: known }, at + 1);
   const noun = isOneOf(tokens, at + 1, NOUNS);
@@ -121,8 +121,8 @@ export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken |
 function sameAgainAt(tokens: readonly Token[], at: number): number | null {
   if (!/^(?:same|repeat|again|reverse)$/.test(word(tokens, at))) return null;
   let next = at + 1;
-  while (/^(?:again|it|in|going|the|and)$/.test(word(tokens, next))) next++;
-  return /^(?:other|opposite)$/.test(word(tokens, next)) && isOneOf(tokens, next + 1, WAY_WORDS) ? next + 2 : null;
+  while (/^(?:again|it|in|on|with|going|the|and)$/.test(word(tokens, next))) next++;
+  return /^(?:other|opposite)$/.test(word(tokens, next)) && isOneOf(tokens, next + 1, NOUNS) ? next + 2 : null;
 }
 
 /** Sides, ways and pace. */
