@@ -2,7 +2,7 @@ import { wordAmong, type Token } from './tokens';
 
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
-export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns', 'ones', 'nos', 'br', 'brs'] as const; // prettier-ignore
+export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns', 'ones', 'nos', 'br', 'brs', 'counts', 'cts'] as const; // prettier-ignore
 /** What is counted where a name stands before it: "Arm swings, 40 swings". */
 export const COUNTED_WORDS = ['swings', 'cycles', 'steps', 'bow', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
@@ -47,6 +47,7 @@ function numberAt(tokens: readonly Token[], at: number): Amount | null {
   if (token.text === 'half' && /^an?$/.test(second)) return { range: [0.5, 0.5], next: at + 2, inFigures: false };
   if (token.text !== 'a') return null;
   if (second === 'couple') return { range: [2, 2], next: at + (third === 'of' ? 3 : 2), inFigures: false };
+  if (second === 'hundred') return { range: [100, 100], next: at + 2, inFigures: false };
   if (second === 'dozen') return { range: [12, 12], next: at + 2, inFigures: false };
   return second === 'few' ? { range: [3, 3], next: at + 2, inFigures: false } : null;
 }

@@ -36,15 +36,28 @@ const lately = new Map<string, FoundCounts>();
 
 function lookForCounts(text: string): FoundCounts {
   const { breath, text: breathless } = withoutBreath(text);
-  const amounts = eachOfTwo(breathless) ?? findAmounts(breathless);
+  const amounts = repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless);
   return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath } };
+}
+
+const REPEATED = /^(.{3,120}\S),? (?:and )?repeat(?: that| it| all)?,? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
+
+/** "4 right, 4 left, repeat x3": so often in all. */
+function repeated(text: string): FoundCounts | null {
+  const match = REPEATED.exec(text);
+  if (!match) return null;
+  const found = findAmounts(itemAt(match, 1));
+  const times = Number(match[2] ?? match[3] ?? (match[4] ? 3 : 2));
+  const { rounds, roundsWithin, ...others } = found.counts;
+  if (rounds === undefined || roundsWithin || rounds * times > 200) return null;
+  return { ...found, counts: { ...others, rounds: rounds * times } };
 }
 
 const IN_WORDS = [...NUMBER_WORDS.keys()].join('|');
 const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,4}?)";
 /** "Eight away from you and eight towards you": a number twice, each with its own words. */
 const TWICE = new RegExp(
-  `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/]|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
+  `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/](?: after that| afterwards)?|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
   'iu',
 );
 const BODY_SIDE = /\b(?:left|right|l|r|legs?|foot|feet|arms?|hands?|sides?)\b/i;

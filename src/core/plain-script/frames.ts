@@ -22,7 +22,7 @@ const JOINING = phrases(
 const DOERS = phrases(
   ...['we', 'you', 'they', 'i', 'everyone'].flatMap((one) => ["'ll", "'d", "'re", "'ve"].flatMap((end) => [one + end, one + end.replace("'", '’')])),
   'we', 'you', 'they', 'he', 'she', 'i', 'everyone', 'everybody', 'the class', 'the group', 'the whole class', 'the whole group', 'all', 'the students',
-  'students', 'people', 'participants', 'we all', 'you all', 'they all', 'all of us', 'all of them', 'all of you', 'the session', 'the lesson', 'it all',
+  'students', 'participants', 'we all', 'you all', 'they all', 'all of us', 'all of them', 'all of you', 'the session', 'the lesson', 'it all',
 ); // prettier-ignore
 /** What may stand between who does it and what is done. */
 const HELPING = words(
@@ -94,7 +94,7 @@ export function withoutFrame(sentence: string): string | null {
 }
 
 /** What asks, quotes, forbids or says what the teacher does tells of no step. */
-const NO_STEP = /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where)\b|\band I\b/i;
+const NO_STEP = /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I\b/i;
 
 /** Without who does it and how they come to it. */
 function withoutOpening(sentence: string): string {

@@ -5,7 +5,7 @@ import { firstWord, isBreathWord } from './first-words';
 /* Headings of ordinary writing, and lines of a list. */
 
 export const ITEM =
-  /^\s*(?:\d{1,2}(?:st|nd|rd|th)[:.)]|(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
@@ -45,6 +45,8 @@ function isOutlineHead(line: string): boolean {
 export function opensList(line: string, below: string): boolean {
   const number = /^\s*(\d{1,2})[.)]? /.exec(line)?.[1];
   if (number !== undefined) return below.trimStart().startsWith(`${number}.1`);
+  // "Standing behind the chair (15 min)" over lines that stand further in.
+  if (/^\p{Lu}[^()\d]{2,40} \(\d[^()]{0,10}\)$/u.test(line.trimEnd()) && /^\s{2,}\S/.test(below)) return true;
   if (isOutlineHead(line) && isItem(below) && !isOutlineHead(below)) return true;
   // Between two numbers of one list a line is a remark on the first.
   const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
@@ -109,7 +111,7 @@ export function headingOf(text: string, shouted: boolean): string | null {
   if (part) return itemAt(part, 1);
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');
   if (PART.test(bare) && !NO_PART.test(bare)) return bare;
-  const letters = text.replace(/[^\p{L}]/gu, '');
+  const letters = text.replace(/ \([^()]*\)$/, '').replace(/[^\p{L}]/gu, '');
   const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
   if (capitals && !shouted && text.length <= 60) return bare;
   const colon = /^([^:.!?]{2,50}):$/.exec(text);

@@ -8,7 +8,7 @@ export function isStill(text: string): boolean {
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|sh{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)? (?:or standing|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|sh{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
     ) && !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(text)
   );
@@ -50,10 +50,13 @@ export function isTransition(text: string): boolean {
 }
 
 export const TALK_STARTS =
-  /^(?:i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
+  /^(?:whoever|whatever|anyone|anybody|those who|i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
+
+const AS_LIKED = /,? \b(?:as|where|wherever|however) (?:you|they|we) (?:like|please|are|want|wish|prefer)\b/gi;
 
 /** Whether a line speaks to people, or of them, rather than names what is done. */
-export function isTalk(body: string, rest: string): boolean {
+export function isTalk(written: string, left: string): boolean {
+  const [body, rest] = [written, left].map((one) => one.replace(AS_LIKED, '')) as [string, string];
   if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
   return (
     /[?]$/.test(body) ||

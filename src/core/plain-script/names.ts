@@ -4,6 +4,7 @@
 
 /** "First form: ", "Spare: ", "Extra if there is time: ", "then ", "we are doing ", "last of all there are ". */
 const LEADS = [
+  /\d{1,2}(?:st|nd|rd|th)[:.)] /u,
   /(?:the )?(?:last|first|final) (?=(?:\d|half|one|two|three|four|five|ten)[^:–—-]{0,10}(?:min|sec|s\b|m\b)[^:–—-]{0,8}[:–—-])/u,
   /(?:just |simply |only )?(?:do|try) (?:some |the )?(?!nothing|this|that|it\b|what|as\b|the same|not\b)(?=\p{L})/u,
   /(?:first|firstly|last|lastly|finally), /u,
@@ -43,7 +44,7 @@ export function bareName(text: string): string {
       .replace(/\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)/gi, '')
       .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
       .replace(/[\s,;:–—-]+$|\.+$/, '')
-      .replace(/^[\s,;:.–—-]+|^(?:of|to)(?: just)? (?=\p{L})/iu, '')
+      .replace(/^[\s,;:.–—-]+|^(?:[Oo]f|to)(?: just)? (?=\p{L})/u, '')
       .trim();
     // What is nothing but manner is the name: "Slowly".
     if (shorter === name || shorter.length < 2) break;

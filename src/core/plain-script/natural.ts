@@ -220,7 +220,7 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (counts.seconds !== undefined && counts.rounds === undefined && !counts.sides && isStill(behind))
     return reading('silence', behind, { seconds: counts.seconds }, true);
-  if (still && counts.seconds !== undefined && !talk) return reading('silence', rest, { seconds: counts.seconds });
+  if (still && counts.seconds !== undefined && !counts.held && !talk) return reading('silence', rest, { seconds: counts.seconds });
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
     const long = /^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60;
     if (long) return reading('silence', rest, counts);
@@ -249,6 +249,8 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   if (isNamed && counted)
     return reading('movement', rest === '' ? body : unquoted(rest), counts, (bare && !item) || crowded || isDoubtful(rest)); // prettier-ignore
   const prose = /[.!?]$/.test(rest) && words > 8;
+  // "Knee: mind the cap!" is called out, not done.
+  if (item && !counted && /!$/.test(body)) return reading('said', body, {}, true);
   if (isNamed && !prose) {
     // What stands as a list under a movement that has its counts are remarks on it.
     return reading('movement', rest === '' ? body : rest, counts, isDoubtful(rest) || under === 'movement');

@@ -21,6 +21,8 @@ const TOLD = '(?:tell|remind|ask|invite) (?:them|everyone|everybody|people) (?:t
 
 const ROUND_N = new RegExp(`${LEAD}${ROUND} (?:no\\.? )?${NUMBER}${SAID}`, 'i');
 const NTH_ROUND = new RegExp(`${LEAD}(\\d{1,2}(?:st|nd|rd|th)|${ORDINALS.join('|')}) ${ROUND}${SAID}`, 'i');
+/** "3rd: eyes soft". */
+const NTH_ALONE = /^(\d{1,2}(?:st|nd|rd|th))(?: (?:time|go|round))?(?: (?:through|round))?(?::| [-–—]) (.{2,})$/i;
 const EVERY = new RegExp(
   `${LEAD}every (?:(other|\\d{1,2}(?:st|nd|rd|th)?|${ORDINALS.join('|')}) )?${ROUND}${SAID}`,
   'i',
@@ -51,7 +53,7 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   if (last) return on('last', numberOf(last[1]) ?? 1, last[2]);
   const every = EVERY.exec(body);
   if (every) return on('every', every[1]?.toLowerCase() === 'other' ? 2 : (numberOf(every[1]) ?? 1), every[2]);
-  const round = ROUND_N.exec(body) ?? NTH_ROUND.exec(body);
+  const round = ROUND_N.exec(body) ?? NTH_ROUND.exec(body) ?? NTH_ALONE.exec(body);
   if (round) return on('round', numberOf(round[1]) ?? 0, round[2]);
   const after = AFTER.exec(body);
   const seconds = after ? findCounts(after[1] ?? after[2] ?? '').counts.seconds?.[0] : undefined;

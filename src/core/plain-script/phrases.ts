@@ -9,7 +9,7 @@ import { wordAmong, type Token } from './tokens';
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
   'a', 'an', 'half', 'x', '×', 'once', 'twice', 'thrice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
-  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
+  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'contrary', 'opposite', 'either', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
 ]); // prettier-ignore
 
 function mayBegin(text: string): boolean {
@@ -91,6 +91,10 @@ function holdAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
   if (amount && unit) return take({ what: 'hold', seconds: amount.range[0] * unit.seconds }, unit.next);
   if (amount && /^counts?$/.test(word(tokens, amount.next)))
     return take({ what: 'hold', seconds: amount.range[0] }, amount.next + 1);
+  // "Lotus x 5 + hold 10".
+  const ends = amount !== null && /^(?:|[),.;])$/.test(word(tokens, amount.next));
+  if (amount?.inFigures && ends && at > 0 && amount.range[0] <= 60)
+    return take({ what: 'hold', seconds: amount.range[0] }, amount.next);
   const [before, after] = [word(tokens, at - 1), word(tokens, at + 1)];
   const alone = (before === '(' && after === ')') || (/^(?:[,;–-]|and)$/.test(before) && /^\.?$/.test(after));
   return alone ? take({ what: 'hold', seconds: 3 }, at + 1) : null;

@@ -111,6 +111,7 @@ export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken |
   const sided = isOneOf(tokens, at + 1, SIDE_WORDS);
   if (/^(?:one|this)$/.test(text) && noun) return take({ what: 'way', way: 'one', sided }, at + 2);
   if (text === 'that' && noun) return take({ what: 'way', way: 'other' }, at + 2);
+  if (/^(?:contrary|opposite|reverse)$/.test(text) && noun) return take({ what: 'way', way: 'other', sided }, at + 2);
   if (text === 'other') return take({ what: 'way', way: 'other', sided }, noun ? at + 2 : at + 1);
   // "10, swap feet, 10".
   if (/^(?:swap|change|switch)$/.test(text) && sided) return take({ what: 'way', way: 'other', sided }, at + 2);
@@ -130,9 +131,10 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   const text = word(tokens, at);
   let next = at;
   while (/^(?:on|to|in|with|for)$/.test(word(tokens, next))) next++;
+  if (word(tokens, next) === 'the' && word(tokens, next + 1) === 'both') next++;
   const by = word(tokens, next) === 'by' && /^(?:side|leg|arm|hand|foot)$/.test(word(tokens, next + 1));
   const each =
-    (by ? 'by' : wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every'])) ??
+    (by ? 'by' : wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every', 'either'])) ??
     (word(tokens, next) === '/' && isCounted(tokens, next - 1) ? '/' : null);
   let noun = next + (word(tokens, next + 1) === '.' ? 2 : 1);
   // "Each lead leg", "per standing foot".

@@ -15,6 +15,20 @@ export function isGreeting(line: string): boolean {
 /** "18:30-19:10" in a title is no length. */
 const TIME_OF_DAY = /\b\d{1,2}:\d{2} ?[-–] ?\d{1,2}:\d{2}(?:,? )?/;
 
+/** From when to when of the day: "Sunday lawn, 09:00-09:40". */
+const DAY_SPAN = /[,;(–-]? ?\(?\b([01]?\d|2[0-3])[:.]([0-5]\d) ?(?:-|–|to|until) ?([01]?\d|2[0-3])[:.]([0-5]\d)\)?/i;
+const CLASS_MINUTES = { min: 5, max: 180 } as const;
+
+/** A title with the times of day between which the class is; how long that is, where a class may be so long. */
+function spanTitle(line: string, [all, ...parts]: RegExpExecArray): Reading {
+  const [fromHour = 0, fromMinute = 0, toHour = 0, toMinute = 0] = parts.map(Number);
+  const minutes = (toHour - fromHour) * 60 + toMinute - fromMinute;
+  const words = line.replace(/^#{1,6}\s+/, '').replace(all, ' ').replace(/\s+/g, ' ').trim();
+  const isClass = minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max;
+  const seconds = minutes * 60;
+  return { kind: 'title', words, counts: isClass ? { seconds: [seconds, seconds, seconds] } : {}, unsure: true };
+}
+
 /** "Tues 18:00 / 45'": with a length beside it a clock is a time of day. */
 function withoutTime(line: string): string {
   const bare = line.replace(TIME_OF_DAY, '');
@@ -28,6 +42,8 @@ const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
 export function titled(found: readonly Reading[], line: string): readonly Reading[] {
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
+  const day = DAY_SPAN.exec(line);
+  if (day) return [spanTitle(line, day)];
   const inTable = /^\||\t/.test(line.trim());
   if (isDated(line)) return found.map((one) => ({ ...one, unsure: false }));
   if (inTable || isItem(line) || isTold(line) || found[0]?.kind === 'nothing' || isPart(found[0]) || namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') || line.length > LIMITS.titleCharacters) return found;
