@@ -79,7 +79,15 @@ const TUNED: ReadonlySet<string> = new Set([
 ]);
 const KEPT: ReadonlySet<string> = new Set(['caller', 'retired', 'deputy', 'planner', 'journal']);
 /** Kept too, and written last, in further kinds of writing. */
-const LAST: ReadonlySet<string> = new Set(['festival', 'stickynotes', 'translated', 'campsite', 'clinic', 'notesapp']);
+const LAST: ReadonlySet<string> = new Set([
+  'librarian',
+  'fisher',
+  'yardteam',
+  'grandniece',
+  'ward',
+  'substack',
+  'assistant',
+]);
 export type Half = 'tuned' | 'known' | 'kept' | 'last';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
