@@ -126,9 +126,22 @@ function asideOf(
   const last = amounts.reduce((end, one) => Math.max(end, one.to), 0);
   const behind = text.slice(tokens[last - 1]?.to ?? text.length);
   const set = /^\)?\s*(?:[,;:–—-]\s|\()\s*(\p{L}[^()]*?)[)\s.]*$/u.exec(behind);
-  if (!set) return null;
+  if (!set) return apart(text, tokens, amounts);
   const before = without(text.slice(0, tokens[last - 1]?.to ?? 0), tokens.slice(0, last), amounts);
   return before === '' ? null : { before, behind: itemAt(set, 1) };
+}
+
+/** "Crane (4 times) low, 2 more if they like": the name stands before a mark and the first amount; the rest is told. */
+function apart(text: string, tokens: readonly Token[], amounts: readonly Taken[]): { readonly before: string; readonly behind: string } | null {
+  const [first] = amounts;
+  if (!first) return null;
+  let at = first.from;
+  while (at > 0 && LEADING.has(word(tokens, at - 1))) at--;
+  const mark = tokens[at - 1];
+  if (mark?.kind !== 'mark' || !/[,;:–—(-]/.test(mark.text)) return null;
+  const before = tidied(text.slice(0, mark.from));
+  const behind = without(text.slice(mark.to), tokens.slice(at).map((one) => ({ ...one, from: one.from - mark.to, to: one.to - mark.to })), amounts.map((one) => ({ ...one, from: one.from - at, to: one.to - at }))); // prettier-ignore
+  return before === '' || !/\p{L}{2}/u.test(behind) ? null : { before, behind };
 }
 
 /** "Five times clockwise and then five times back": one way and the other. */

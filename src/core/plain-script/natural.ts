@@ -134,8 +134,9 @@ function behindCounts(step: Reading, body: string): readonly Reading[] | null {
   if (!aside) return null;
   const name = bareName(aside.before);
   const added = step.words.includes(bareName(aside.behind));
-  if (!added || name.split(/\s+/).length > 5) return null;
-  return [{ ...step, words: name, unsure: step.unsure || isDoubtful(name) }, ...readRemark(aside.behind)];
+  if (name === '' || name.split(/\s+/).length > 6 || !(added || step.words.startsWith(name))) return null;
+  const remark = added || step.words.length > name.length + 3 ? readRemark(aside.behind) : [];
+  return [{ ...step, words: name, unsure: step.unsure || isDoubtful(name) }, ...remark];
 }
 
 /** "Birds: arms open like wings": what is told behind the name; `null` where nothing is. */
