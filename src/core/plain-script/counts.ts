@@ -15,7 +15,7 @@ import { NUMBER_WORDS, tokensOf, type Token } from './tokens';
 /** What may stand before an amount and belongs to it. */
 const LEADING: ReadonlySet<string> = new Set([
   'for', 'about', 'around', 'circa', 'ca', 'roughly', 'approximately', 'approx', 'maybe', 'say', 'good', 'at', 'least', 'most',
-  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'like', 'first', 'perhaps', 'during', 'with', '~',
+  'up', 'to', 'no', 'let’s', "let's", 'lets', 'more', 'less', 'than', 'between', 'a', 'only', 'just', 'each', 'some', 'another', 'do', 'we', 'which', 'nearly', 'like', 'first', 'perhaps', 'also', 'during', 'with', '~',
 ]); // prettier-ignore
 /** What may stand before a way that an amount is for: "and then 3 to the right". */
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
@@ -69,7 +69,9 @@ function eachOfTwo(text: string): FoundCounts | null {
   const [all, number = '', first = '', , second = ''] = match;
   const known = findAmounts(text);
   const units = /^ (?:mins?|minutes?|m|s|secs?|seconds?|hours?|times|rounds|reps|sets|of|or|to|x|breaths?|and|then)\b/i;
-  if (known.counts.sides !== undefined || known.counts.seconds !== undefined || units.test(first) || units.test(second))
+  const often = findAmounts(`${number} times`).counts.rounds;
+  const other = known.counts.rounds !== undefined && !known.bare && known.counts.rounds !== often;
+  if (other || known.counts.sides !== undefined || known.counts.seconds !== undefined || units.test(first) || units.test(second))
     return null;
   const ways = BODY_SIDE.test(first + second) ? `${number} left, ${number} right` : `${number} each way`;
   return findAmounts(`${text.slice(0, text.length - all.length)}, ${ways}`.replace(/[,:;(–-]\s*, /, ', '));

@@ -12,7 +12,7 @@ const FRAMED_UP_TO = 200;
 
 /** Words that join a sentence to the one before, a phrase of them at a time. */
 const JOINING = phrases(
-  'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
+  'please', 'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
   'last of all', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
   'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
   'at the beginning', 'in the middle', 'in between', 'here', 'ok', 'okay', 'right', 'well', 'followed by', 'for a start', 'once more', 'as usual',
@@ -37,12 +37,16 @@ const LEADING_ON = words('by with to into through onto on off up out over it dow
 const OPENING_WITH = words(
   'begin begins start starts open opens end ends finish finishes close closes continue carry go move warm wind settle',
 );
+const ASKED_FOR = phrases('follow that with', 'follow this with', 'follow it with', 'put in', 'give me', 'give us', 'i want', 'i’d like', "i'd like", 'i would like', 'we need', 'we want', 'add', 'include', 'let us do', 'let’s do', "let's do"); // prettier-ignore
 /** Who is led: "I had them circle the wrists". */
 const LED = phrases('them', 'everyone', 'everybody', 'people', 'us', 'the class', 'the group', 'you', 'the students', 'them all', 'everyone in the room'); // prettier-ignore
 const LEADING = words('let have had get got make made ask asked lead led start take took guide guided bring brought invite invited has tell told give gives gave offer'); // prettier-ignore
 const COMES = phrases('comes', 'come', 'came', 'is', 'are', 'was', 'were', 'follows', 'follow', 'there is', 'there are', 'there’s', "there's", 'we have', 'there were', 'there was', 'it is', 'it’s', "it's"); // prettier-ignore
 const NUMBERED =
-  /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})|^(?:the |our )?(?:main|big|new|real|other|only|one|real) (?:thing|one|form|work|exercise|movement|piece)(?: (?:\p{L}+ ){1,3}| )(?:is|was|will be)(?: called)? (?=\p{L})/iu;
+  /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:real|proper|main|new|big))?(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})|^(?:the |our )?(?:main|big|new|real|other|only|one|real) (?:thing|one|form|work|exercise|movement|piece)(?: (?:\p{L}+ ){1,3}| )(?:is|was|will be)(?: called)? (?=\p{L})/iu;
+
+/** "For Walking in the Mist, take three minutes". */
+const FOR_NAME = /^(?:[Ff]or|[Ii]n|[Ww]ith) (\p{Lu}[^,:]{2,40}), (?:take |give it |allow |do |we (?:do|take) |it is )?/u;
 
 /** Past forms of what is done when nobody moves. */
 const BASE_FORMS: ReadonlyMap<string, string> = new Map([
@@ -84,7 +88,7 @@ const CLAUSE_BEHIND =
 /** A sentence without what only tells of the step in it; `null` where none of that is found. */
 export function withoutFrame(sentence: string): string | null {
   if (sentence.length > FRAMED_UP_TO || NO_STEP.test(sentence)) return null;
-  const told = withoutOpening(sentence.replace(NUMBERED, ''))
+  const told = withoutOpening(sentence.replace(FOR_NAME, '$1: ').replace(NUMBERED, ''))
     .replace(HELD_TELLING, ', hold ')
     .replace(TELLING, ', ')
     .replace(CAME_NEXT, ',');
@@ -100,7 +104,8 @@ const NO_STEP = /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|ho
 function withoutOpening(sentence: string): string {
   const tokens = tokensOf(sentence);
   const joined = skip(tokens, 0, JOINING);
-  const done = skip(tokens, joined, DOERS, 1);
+  const wanted = skip(tokens, joined, ASKED_FOR, 1);
+  const done = wanted > joined ? joined : skip(tokens, joined, DOERS, 1);
   const at = done > joined ? behindDoer(tokens, done) : behindNobody(tokens, joined);
   const first = at === null ? undefined : tokens[at];
   if (first === undefined) return sentence;
@@ -143,10 +148,13 @@ function behindNobody(tokens: readonly Token[], from: number): number | null {
   const first = word(tokens, from);
   // "And five minutes of sitting".
   if (from > 0 && (tokens[from]?.value ?? null) !== null) return from;
+  // "Follow that with", "Put in", "Give me".
+  const lead = skip(tokens, from, ASKED_FOR, 1);
+  if (lead > from) return lead;
   if (OPENING_WITH.has(first)) {
     let at = from + 1;
     while (/^(?:off|up|out|on|down)$/.test(word(tokens, at))) at++;
-    return /^(?:by|with)$/.test(word(tokens, at)) ? at + 1 : behindPart(tokens, at);
+    return /^(?:by|with|on)$/.test(word(tokens, at)) ? at + 1 : behindPart(tokens, at);
   }
   const counted = (tokens[from + 1]?.value ?? null) !== null;
   return /^(?:take|do|make|give|have|add|spend|try|allow)$/.test(first) && counted ? from + 1 : null;

@@ -34,6 +34,8 @@ const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 const SPAN =
   /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*[:,.–—-]?\s+(?=\p{L})/iu;
 const NAME_AT_MOST = 90;
+/** A longer one that a sentence tells of is a silence. */
+const LONGEST_PAUSE = 60;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
 /**
@@ -77,6 +79,8 @@ function readText(
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
     return [reading('pause', '', { seconds: [pause, pause, pause] })];
+  const asked = pauseIn(withoutFrame(body) ?? '');
+  if (asked !== null && asked <= LONGEST_PAUSE) return [reading('pause', '', { seconds: [asked, asked, asked] }, true)];
   const { counts, rest } = findCounts(body);
   if (counts.breath && Object.keys(counts).length === 1 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
   const breaths = breathsOf(withBreathSpelled(body));
@@ -139,8 +143,13 @@ function behindCounts(step: Reading, body: string): readonly Reading[] | null {
   return [{ ...step, words: name, unsure: step.unsure || isDoubtful(name) }, ...remark];
 }
 
-/** "Birds: arms open like wings": what is told behind the name; `null` where nothing is. */
+/** "Birds: arms open like wings", "Knead, both hands": what is told behind the name; `null` where nothing is. */
 function behindName(step: Reading): readonly Reading[] | null {
+  const [named = '', ...parts] = step.words.split(/, /);
+  const { rounds, seconds } = step.counts;
+  const amount = rounds ?? seconds;
+  if (amount !== undefined && parts.length > 0 && parts.every((one) => OF_BODY.test(one)) && !OF_BODY.test(named))
+    return [{ ...step, words: named }, ...readRemark(parts.join(', '))];
   const gloss = GLOSS.exec(step.words);
   if (gloss) return [{ ...step, words: itemAt(gloss, 1) }, ...readRemark(itemAt(gloss, 2))];
   const told = TOLD_BEHIND_NAME.exec(step.words);
@@ -148,6 +157,10 @@ function behindName(step: Reading): readonly Reading[] | null {
   const [, name, how, short, manner] = told;
   return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
 }
+
+/** "both hands", "left right left right", "big circles": no name, but how one that stands before it is done. */
+const OF_BODY =
+  /^(?:(?:both|left|right|one|each|big|small|slow|slowly|large|wide|low|high|soft|easy|gentle|follow[- ]me|arms?|hands?|palms?|knees?|feet|eyes?|elbows?|shoulders?|with|(?<=(?:big|small|slow|wide|large) )circles?|and|the|loose|relaxed|heavy|light|open|closed)(?: |$)){1,5}$/i;
 
 /** "Wind in the Branches (sway)". */
 const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;
@@ -205,7 +218,7 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
     counts.ownPace === true ||
     counts.breath !== undefined;
   const words = rest.split(/\s+/).length;
-  const talk = isTalk(body, rest);
+  const talk = isTalk(body.replace(/\([^()]*\)/g, ''), rest.replace(/\([^()]*\)/g, ''));
   const trailing = trailingPause(body);
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
   if (rest === '' && counts.ownPace) return reading('movement', body, counts, true);
@@ -221,6 +234,8 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (counts.seconds !== undefined && counts.rounds === undefined && !counts.sides && isStill(behind))
     return reading('silence', behind, { seconds: counts.seconds }, true);
+  if (counts.seconds !== undefined && counts.rounds === undefined && !counts.held && words <= 12 && EYES_CLOSED.test(rest))
+    return reading('silence', rest, { seconds: counts.seconds }, true);
   if (still && counts.seconds !== undefined && !counts.held && !talk) return reading('silence', rest, { seconds: counts.seconds });
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
     const long = /^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60;
@@ -242,7 +257,12 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   if (told && counted && TOLD_OF_NAME.test(rest)) return reading('movement', rest.replace(/, .*$/, ''), counts, true);
   if (told && talk && counted && rest !== '') return reading('movement', firstDone(rest), counts, true);
   if (toldShortly && talk && !item) return reading('movement', rest, counts, true);
+  // "Up on your toes and down, twelve times": with an amount set apart it is a step, also where it says "your".
+  const explicit = (counts.rounds !== undefined && !bare) || counts.seconds !== undefined;
+  if (talk && explicit && AMOUNT_APART.test(body) && !TALK_STARTS.test(body) && !/[?"“]/.test(body))
+    return reading('movement', firstDone(rest), counts, true);
   if (talk && !(item && counted && words <= 8)) return reading('said', body, {}, counted || short || hasFigure(body));
+  if (/\b(?:don['’]?t|do not)\b/i.test(rest) && counts.rounds === undefined) return reading('said', body, {}, true);
   // What stands further in than a movement is about it.
   if (under === 'said' && !counted) return reading('said', body, {}, true);
   if (!counted && words <= 4 && BESIDE_CLASS.test(rest)) return reading('said', body, {}, true);
@@ -278,6 +298,12 @@ function hasFigure(text: string): boolean {
     /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! (?:of|more|people|feet|hands|legs|arms)\b)/iu.test(text)
   );
 }
+
+const EYES_CLOSED =
+  /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listen)\b.*)\b(?:clos(?:e|ing) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
+
+/** An amount behind a comma, or at the end of an order. */
+const AMOUNT_APART = /[,;:–—-] (?:\S+ ){0,2}\S+ (?:times|rounds|breaths|reps|minutes?|mins?|seconds?|secs?)\b|^\p{Lu}[^,]* (?:for|about) \S+ \S+[.!]?$|\btimes[.!]?$/u;
 
 /** "Hands float down in front of you, three times": what a part of the body does, so often, is a step. */
 const LIMB_FIRST =

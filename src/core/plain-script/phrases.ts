@@ -67,6 +67,9 @@ function timeAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
 
 /** An article is a number only where a length is plainly meant: "for a minute", "a good minute", "a minute or two". */
 function aMinuteAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
+  // "For the first minute".
+  const nth = word(tokens, at) === 'the' && /^(?:first|last|next|final|whole)$/.test(word(tokens, at + 1));
+  if (nth && word(tokens, at + 2) === 'minute') return take({ what: 'seconds', range: [60, 60] }, at + 3);
   if (!/^an?$/.test(word(tokens, at))) return null;
   const good = /^(?:good|full|whole|long|solid|short)$/.test(word(tokens, at + 1));
   const unit = at + (good ? 2 : 1);

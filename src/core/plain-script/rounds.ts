@@ -151,7 +151,7 @@ function mannerBehind(tokens: readonly Token[], at: number): number {
 function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures, eachSide }: Amount): boolean {
   const before = word(tokens, at - 1);
   // "…, five or six." in words ends a line only as a count; one number alone, too, between its marks: "Row; six; slowly".
-  const guessed = /^(?:maybe|perhaps|say|about)$/.test(before) && /^[,;:–—-]$/.test(word(tokens, at - 2));
+  const guessed = /^(?:maybe|perhaps|say|about|do|make|have)$/.test(before) && /^[,;:–—-]$/.test(word(tokens, at - 2));
   if (!inFigures && (guessed || /^[,;:–—-]$/.test(before))) {
     const alone = (eachSide || tokens.filter(({ value }) => value !== null).length === 1) && range[0] > 1;
     const ends = word(tokens, next);
@@ -166,5 +166,5 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1)
     return /^\.?$/.test(after) || MANNER.has(after);
   if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
-  return after === '' || /^[),.;]$/.test(after) || MANNER.has(after) || (/^[–—-]$/.test(after) && /^[–—-]$/.test(before));
+  return after === '' || /^[),.;(]$/.test(after) || MANNER.has(after) || (/^[–—-]$/.test(after) && /^[–—-]$/.test(before));
 }
