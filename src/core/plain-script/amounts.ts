@@ -71,7 +71,14 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
     if (close > 0) return { range: [low, Math.max(low, more.range[0])], next: close + 1, inFigures: true };
   }
   const again = /^(?:\+|\/|&|and|n|’n)$/.test(word(tokens, first.next)) ? numberAt(tokens, first.next + 1) : null;
-  if (again && (again.inFigures && first.inFigures || /n$/.test(word(tokens, first.next))) && word(tokens, first.next) !== 'and' && again.range[0] === low || again?.inFigures && first.inFigures && again.range[0] === low) return { ...again, eachSide: true };
+  if (
+    (again &&
+      ((again.inFigures && first.inFigures) || /n$/.test(word(tokens, first.next))) &&
+      word(tokens, first.next) !== 'and' &&
+      again.range[0] === low) ||
+    (again?.inFigures && first.inFigures && again.range[0] === low)
+  )
+    return { ...again, eachSide: true };
   if (word(tokens, first.next) === '+') return { ...first, next: first.next + 1 };
   return first;
 }

@@ -40,7 +40,8 @@ function lookForCounts(text: string): FoundCounts {
   return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath } };
 }
 
-const REPEATED = /^(.{3,120}\S),? (?:and )?repeat(?: that| it| all)?,? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
+const REPEATED =
+  /^(.{3,120}\S),? (?:and )?repeat(?: that| it| all)?,? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
 
 /** "4 right, 4 left, repeat x3": so often in all. */
 function repeated(text: string): FoundCounts | null {
@@ -71,7 +72,13 @@ function eachOfTwo(text: string): FoundCounts | null {
   const units = /^ (?:mins?|minutes?|m|s|secs?|seconds?|hours?|times|rounds|reps|sets|of|or|to|x|breaths?|and|then)\b/i;
   const often = findAmounts(`${number} times`).counts.rounds;
   const other = known.counts.rounds !== undefined && !known.bare && known.counts.rounds !== often;
-  if (other || known.counts.sides !== undefined || known.counts.seconds !== undefined || units.test(first) || units.test(second))
+  if (
+    other ||
+    known.counts.sides !== undefined ||
+    known.counts.seconds !== undefined ||
+    units.test(first) ||
+    units.test(second)
+  )
     return null;
   const ways = BODY_SIDE.test(first + second) ? `${number} left, ${number} right` : `${number} each way`;
   return findAmounts(`${text.slice(0, text.length - all.length)}, ${ways}`.replace(/[,:;(–-]\s*, /, ', '));
@@ -134,7 +141,11 @@ function asideOf(
 }
 
 /** "Crane (4 times) low, 2 more if they like": the name stands before a mark and the first amount; the rest is told. */
-function apart(text: string, tokens: readonly Token[], amounts: readonly Taken[]): { readonly before: string; readonly behind: string } | null {
+function apart(
+  text: string,
+  tokens: readonly Token[],
+  amounts: readonly Taken[],
+): { readonly before: string; readonly behind: string } | null {
   const [first] = amounts;
   if (!first) return null;
   let at = first.from;
@@ -150,7 +161,9 @@ function apart(text: string, tokens: readonly Token[], amounts: readonly Taken[]
 function clockwiseAndBack(taken: readonly Taken[]): readonly Taken[] {
   const turned = taken.some((one) => one.what === 'way' && /clockwise$/.test(one.way));
   if (!turned) return taken;
-  return taken.map((one) => (one.what === 'way' && one.way === 'back' ? { ...one, way: OPPOSITE[turnOf(taken)] } : one));
+  return taken.map((one) =>
+    one.what === 'way' && one.way === 'back' ? { ...one, way: OPPOSITE[turnOf(taken)] } : one,
+  );
 }
 
 function turnOf(taken: readonly Taken[]): Way {

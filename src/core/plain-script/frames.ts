@@ -26,7 +26,7 @@ const DOERS = phrases(
 ); // prettier-ignore
 /** What may stand between who does it and what is done. */
 const HELPING = words(
-  "will would can could should may might then all also just simply now next always usually normally finally first slowly quietly gently each both are am is be was were have had to going need quickly briefly",
+  'will would can could should may might then all also just simply now next always usually normally finally first slowly quietly gently each both are am is be was were have had to going need quickly briefly',
 );
 /** How they come to it, with the words that lead on to what it is. */
 const COMING = words(
@@ -46,7 +46,8 @@ const NUMBERED =
   /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|next|last|final|only)(?: (?:real|proper|main|new|big))?(?: (?:shape|form|exercise|movement|move|one|thing|part|piece|posture|drill|pattern|up|of (?:these|them)))?|(?:shape|form|exercise|movement|move|number|piece|posture|drill|pattern) (?:one|two|three|four|five|six|seven|eight|nine|ten|\d{1,2}))(?:,| (?:is|was|will be)(?: (?:simply|just|only))?(?: (?:called|named))?(?: to)?|:) (?=\p{L})|^(?:the |our )?(?:main|big|new|real|other|only|one|real) (?:thing|one|form|work|exercise|movement|piece)(?: (?:\p{L}+ ){1,3}| )(?:is|was|will be)(?: called)? (?=\p{L})/iu;
 
 /** "For Walking in the Mist, take three minutes". */
-const FOR_NAME = /^(?:[Ff]or|[Ii]n|[Ww]ith) (\p{Lu}[^,:]{2,40}), (?:take |give it |allow |do |we (?:do|take) |it is )?/u;
+const FOR_NAME =
+  /^(?:[Ff]or|[Ii]n|[Ww]ith) (\p{Lu}[^,:]{2,40}), (?:take |give it |allow |do |we (?:do|take) |it is )?/u;
 
 /** Past forms of what is done when nobody moves. */
 const BASE_FORMS: ReadonlyMap<string, string> = new Map([
@@ -98,7 +99,8 @@ export function withoutFrame(sentence: string): string | null {
 }
 
 /** What asks, quotes, forbids or says what the teacher does tells of no step. */
-const NO_STEP = /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I\b/i;
+const NO_STEP =
+  /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I\b/i;
 
 /** Without who does it and how they come to it. */
 function withoutOpening(sentence: string): string {
@@ -130,7 +132,9 @@ function behindDoer(tokens: readonly Token[], from: number): number | null {
   return at;
 }
 
-const NO_VERB = words('for with in on at of to who that without from by as than not never know feel need want remember');
+const NO_VERB = words(
+  'for with in on at of to who that without from by as than not never know feel need want remember',
+);
 
 /** Behind "the middle part with", as one finishes it; `null` for anything else. */
 function behindPart(tokens: readonly Token[], from: number): number | null {

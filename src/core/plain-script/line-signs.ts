@@ -10,7 +10,10 @@ export function isStill(text: string): boolean {
   return (
     /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
-    ) && !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(text)
+    ) &&
+    !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(
+      text,
+    )
   );
 }
 
@@ -40,7 +43,9 @@ export function isTransition(text: string): boolean {
     (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
       text.split(/\s+/).length <= 6) ||
     (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
-    /^(?:(?:down|up|back) to (?:sit(?:ting)?|stand(?:ing)?)|sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(text) ||
+    /^(?:(?:down|up|back) to (?:sit(?:ting)?|stand(?:ing)?)|sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(
+      text,
+    ) ||
     /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
       text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
         wordAmong(next.toLowerCase(), ['down']) ? sit : all,

@@ -54,8 +54,10 @@ export function bareName(text: string): string {
 }
 
 /** Words that a name does not end with, and that tell of something in it. */
-const LEFT_OVER = /\b(?:of|with|for|during|to|at|by|the|a|an|and|or|another|took|came|did|goes|us|about|per|from|last)$/i;
-const TELLS = /\b(?:we|you|they|he|she|i|us|our|your|their|my|his|her|is|are|was|were|do|did|came|took|went|goes|comes|will|can|should|must|may|have|had|has)\b/i;
+const LEFT_OVER =
+  /\b(?:of|with|for|during|to|at|by|the|a|an|and|or|another|took|came|did|goes|us|about|per|from|last)$/i;
+const TELLS =
+  /\b(?:we|you|they|he|she|i|us|our|your|their|my|his|her|is|are|was|were|do|did|came|took|went|goes|comes|will|can|should|must|may|have|had|has)\b/i;
 
 /** Whether what is left as a name looks like more or less than one: a clause, a list, a bracket, a figure. */
 export function isDoubtful(name: string): boolean {
@@ -64,7 +66,9 @@ export function isDoubtful(name: string): boolean {
     /\b(?:if|which|because|when|until|unless|that|or|maybe|then|them|they|everybody|everyone|somebody|leave|time|rest|again|minutes?|seconds?|secs?|mins?)\b/i.test(
       name,
     ) ||
-    /^(?:first|second|third|fourth|fifth|last|next|final|one|two|three|of|for|max|min|only|until|with|in|on|at|by|from|plus|and|or|but|so)\b/i.test(name) ||
+    /^(?:first|second|third|fourth|fifth|last|next|final|one|two|three|of|for|max|min|only|until|with|in|on|at|by|from|plus|and|or|but|so)\b/i.test(
+      name,
+    ) ||
     /^\p{Ll}+$/u.test(name) ||
     LEFT_OVER.test(name) ||
     TELLS.test(name) ||

@@ -234,15 +234,26 @@ function barely(body: string, item: boolean, under: LineKind, told: boolean): Re
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (counts.seconds !== undefined && counts.rounds === undefined && !counts.sides && isStill(behind))
     return reading('silence', behind, { seconds: counts.seconds }, true);
-  if (counts.seconds !== undefined && counts.rounds === undefined && !counts.held && words <= 12 && EYES_CLOSED.test(rest))
+  if (
+    counts.seconds !== undefined &&
+    counts.rounds === undefined &&
+    !counts.held &&
+    words <= 12 &&
+    EYES_CLOSED.test(rest)
+  )
     return reading('silence', rest, { seconds: counts.seconds }, true);
-  if (still && counts.seconds !== undefined && !counts.held && !talk) return reading('silence', rest, { seconds: counts.seconds });
+  if (still && counts.seconds !== undefined && !counts.held && !talk)
+    return reading('silence', rest, { seconds: counts.seconds });
   if (isTransition(rest) && counts.rounds === undefined && (item || words <= 8)) {
     const long = /^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60;
     if (long) return reading('silence', rest, counts);
     if (item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest)) return reading('transition', rest, counts);
   }
-  if (counts.seconds !== undefined && counts.rounds === undefined && (isQuiet(rest) || (/^(?:listen|stand|sit|lie|rest)/i.test(rest) && isQuiet(body))))
+  if (
+    counts.seconds !== undefined &&
+    counts.rounds === undefined &&
+    (isQuiet(rest) || (/^(?:listen|stand|sit|lie|rest)/i.test(rest) && isQuiet(body)))
+  )
     return reading('silence', rest, counts, true);
   if (counted && counts.ownPace && counts.rounds === undefined && counts.seconds === undefined && FRAGMENT.test(rest))
     return reading('said', body, {}, true);
@@ -285,7 +296,8 @@ function unquoted(name: string): string {
 }
 
 /** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
-const OF_CLASS = /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
+const OF_CLASS =
+  /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
 const CLASS_FROM = 480;
 
 /** "Looking over the Wall, never forcing the neck": how it is done stands behind a comma. */
@@ -295,7 +307,9 @@ const TOLD_OF_NAME = /, (?:and |but )?(?:\p{Ll}+ing|never|always|with|keep|no|no
 function hasFigure(text: string): boolean {
   return (
     /\d/.test(text) ||
-    /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! (?:of|more|people|feet|hands|legs|arms)\b)/iu.test(text)
+    /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! (?:of|more|people|feet|hands|legs|arms)\b)/iu.test(
+      text,
+    )
   );
 }
 
@@ -303,7 +317,8 @@ const EYES_CLOSED =
   /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listen)\b.*)\b(?:clos(?:e|ing) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
 
 /** An amount behind a comma, or at the end of an order. */
-const AMOUNT_APART = /[,;:–—-] (?:\S+ ){0,2}\S+ (?:times|rounds|breaths|reps|minutes?|mins?|seconds?|secs?)\b|^\p{Lu}[^,]* (?:for|about) \S+ \S+[.!]?$|\btimes[.!]?$/u;
+const AMOUNT_APART =
+  /[,;:–—-] (?:\S+ ){0,2}\S+ (?:times|rounds|breaths|reps|minutes?|mins?|seconds?|secs?)\b|^\p{Lu}[^,]* (?:for|about) \S+ \S+[.!]?$|\btimes[.!]?$/u;
 
 /** "Hands float down in front of you, three times": what a part of the body does, so often, is a step. */
 const LIMB_FIRST =

@@ -61,7 +61,7 @@ function timeAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
   }
   if (word(tokens, next) === 'or' && word(tokens, next + 1) === 'so') next += 2;
   // "2 x 20 s each leg" is once for each; "3 x 10 s" cannot be.
-  const whole = times?.inFigures && (times.range[0] % 2 === 0) ? { whole: true as const } : {};
+  const whole = times?.inFigures && times.range[0] % 2 === 0 ? { whole: true as const } : {};
   return min > 0 && max <= MOST_SECONDS ? take({ what: 'seconds', range: [min, max], ...whole }, next) : null;
 }
 

@@ -52,7 +52,9 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   // "5 belly breaths", "10 wrist circles": what is counted is its name.
   const noun = tokens[next];
   const named =
-    noun?.kind === 'word' && noun.value === null && [next + 1, next + 2].some((one) => isOneOf(tokens, one, NAMED_COUNTS));
+    noun?.kind === 'word' &&
+    noun.value === null &&
+    [next + 1, next + 2].some((one) => isOneOf(tokens, one, NAMED_COUNTS));
   if (at === 0 && named) return rounds(amount, next, true);
   if (/^(?:sets?|series|lots|rounds|times)$/.test(word(tokens, next))) {
     const of = /^(?:of|x|×)$/.test(word(tokens, next + 1)) ? amountAt(tokens, next + 2) : null;
@@ -125,7 +127,9 @@ function timesOver(
   const unit = unitAt(tokens, { range: [min, max], next, inFigures });
   if (!unit) return rounds({ range: [min * times, max * times] }, behindRounds(tokens, next));
   const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
-  return range[0] > 0 && range[1] <= MOST_SECONDS ? take({ what: 'seconds', range, ...(times % 2 === 0 ? { whole: true as const } : {}) }, unit.next) : null;
+  return range[0] > 0 && range[1] <= MOST_SECONDS
+    ? take({ what: 'seconds', range, ...(times % 2 === 0 ? { whole: true as const } : {}) }, unit.next)
+    : null;
 }
 
 /** Behind "three times round", "twice through". */
@@ -155,7 +159,8 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   if (!inFigures && (guessed || /^[,;:–—-]$/.test(before))) {
     const alone = (eachSide || tokens.filter(({ value }) => value !== null).length === 1) && range[0] > 1;
     const ends = word(tokens, next);
-    if (range[0] < range[1] || alone) return /^[.?]?$/.test(ends) || (alone && (/^[;)]$/.test(ends) || MANNER.has(ends)));
+    if (range[0] < range[1] || alone)
+      return /^[.?]?$/.test(ends) || (alone && (/^[;)]$/.test(ends) || MANNER.has(ends)));
   }
   // "3-8" is all of a line.
   if (at === 0) return inFigures && range[0] < range[1] && word(tokens, next) === '';
@@ -166,5 +171,7 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1)
     return /^\.?$/.test(after) || MANNER.has(after);
   if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
-  return after === '' || /^[),.;(]$/.test(after) || MANNER.has(after) || (/^[–—-]$/.test(after) && /^[–—-]$/.test(before));
+  return (
+    after === '' || /^[),.;(]$/.test(after) || MANNER.has(after) || (/^[–—-]$/.test(after) && /^[–—-]$/.test(before))
+  );
 }

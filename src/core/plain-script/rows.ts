@@ -11,11 +11,20 @@ import type { LineKind } from './model';
 const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
   [/(?<!\d)(\d{1,2})['′’] ?(\d{2})(?:["″”]|''|’’)/g, '$1:$2'],
   [/\b([LR]) ?(\d{1,2}) ?[/,+&] ?([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
-  [/\b(\d{1,2}|[a-z]{3,8}), (?:then )?(?:change|swap|switch|reverse) (?:directions?|the direction|ways?),? (?:and |then )*\1\b/gi, '$1 each way'],
+  [
+    /\b(\d{1,2}|[a-z]{3,8}), (?:then )?(?:change|swap|switch|reverse) (?:directions?|the direction|ways?),? (?:and |then )*\1\b/gi,
+    '$1 each way',
+  ],
   [/\be\.? (?=(?:side|leg|arm|foot|hand|way)\b)/gi, 'each '],
   [/\bonce (?:per|a|every|each|with every|with each|on every|on each) breath,? (?=for\b)/gi, ''],
-  [/\b(?:at least|no(?:t)? (?:less|fewer) than) ([\p{L}\d]{1,12})((?: (?:s|secs?|seconds|mins?|minutes|times|rounds))?)(?:,| and| but)* (?:at most|no(?:t)? more than|up to) ([\p{L}\d]{1,10})\b/giu, '$1-$3$2'],
-  [/^(?:i |we )?(?:show|demo|demonstrate)(?:s|ed)? ([^,.;]{2,50}?) once,? (?:and |then )*(?:they|you|everyone|everybody|we)(?: all)? (?:copy|follow|do|join|repeat)(?: me| it| that| in)* /gi, '$1 '],
+  [
+    /\b(?:at least|no(?:t)? (?:less|fewer) than) ([\p{L}\d]{1,12})((?: (?:s|secs?|seconds|mins?|minutes|times|rounds))?)(?:,| and| but)* (?:at most|no(?:t)? more than|up to) ([\p{L}\d]{1,10})\b/giu,
+    '$1-$3$2',
+  ],
+  [
+    /^(?:i |we )?(?:show|demo|demonstrate)(?:s|ed)? ([^,.;]{2,50}?) once,? (?:and |then )*(?:they|you|everyone|everybody|we)(?: all)? (?:copy|follow|do|join|repeat)(?: me| it| that| in)* /gi,
+    '$1 ',
+  ],
   [/(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],
   [/\be\/w\b\.?/gi, 'each way'],
   [/\b[ep]\/s\b\.?/gi, 'each side'],

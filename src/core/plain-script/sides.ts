@@ -146,7 +146,8 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     // "5 each": behind an amount alone.
     const last = taken.at(-1);
     const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;
-    if (behind && /^(?:|[),.;]|if|when|and|then|please|with|but)$/.test(word(tokens, noun)) && each !== '/') return take({ what: 'each' }, next + 1);
+    if (behind && /^(?:|[),.;]|if|when|and|then|please|with|but)$/.test(word(tokens, noun)) && each !== '/')
+      return take({ what: 'each' }, next + 1);
     const behindOf = word(tokens, at - 1) === 'of' && tokens[at - 2]?.value !== null;
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && behindOf) return take({ what: 'each' }, next + 1, at - 1);
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && tokens[at - 1]?.kind === 'number' && each !== '/')
@@ -213,7 +214,8 @@ function unledAt(tokens: readonly Token[], at: number, take: Take): Taken | null
 function ownPaceAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
   // "Gulls wheel, free, 2'".
   const apart =
-    (tokens[at - 1]?.kind === 'mark' || taken.at(-1)?.to === at) && (tokens[at + 1] === undefined || tokens[at + 1]?.kind === 'mark');
+    (tokens[at - 1]?.kind === 'mark' || taken.at(-1)?.to === at) &&
+    (tokens[at + 1] === undefined || tokens[at + 1]?.kind === 'mark');
   if (at > 0 && apart && word(tokens, at) === 'free') return take({ what: 'own-pace' }, at + 1);
   const unled = unledAt(tokens, at, take);
   if (unled) return unled;
@@ -225,7 +227,11 @@ function ownPaceAt(tokens: readonly Token[], at: number, take: Take, taken: read
   const whose = /^(?:your|their|one’s|one's|his|her|our)$/.test(word(tokens, next));
   if (whose) next++;
   if (word(tokens, next) !== 'own')
-    return (led || !/\p{L}/u.test(word(tokens, next + 1))) && whose && /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next)) ? take({ what: 'own-pace' }, next + 1) : null;
+    return (led || !/\p{L}/u.test(word(tokens, next + 1))) &&
+      whose &&
+      /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next))
+      ? take({ what: 'own-pace' }, next + 1)
+      : null;
   const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm', 'speed', 'tempo']);
   return paced === null ? null : take({ what: 'own-pace' }, next + 2);
 }

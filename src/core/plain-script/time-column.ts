@@ -5,7 +5,8 @@
 
 const MINUTE = /^\s*(\d{1,3})\s+(?=\p{L})/u;
 const CLOCK = /^\s*(\d{1,2}):(\d{2})\s+(?=\p{L})/u;
-const UNIT_FIRST = /^\s*(?:\d{1,3}(?:[-–/+.]\d{1,2})? ?(?:[x×]|m|s|mins?|minutes?|secs?|seconds?)|\d{1,2} ?[x×] ?\d{1,2}) [–—-] \p{L}/iu;
+const UNIT_FIRST =
+  /^\s*(?:\d{1,3}(?:[-–/+.]\d{1,2})? ?(?:[x×]|m|s|mins?|minutes?|secs?|seconds?)|\d{1,2} ?[x×] ?\d{1,2}) [–—-] \p{L}/iu;
 const FIGURE_FIRST = /^(\s*)(\d{1,3}(?:[-–/+]\d{1,2})?) [–—-] (?=\p{L})/u;
 const LINES_AT_LEAST = 4;
 const NUMBERED_AT_LEAST = 3;
@@ -43,7 +44,9 @@ function byClocks(lines: readonly string[]): readonly string[] | null {
 /** "8 – pull the rope" where other lines begin "3 min – " or "4x – ": the amount stands before the name. */
 function byAmounts(lines: readonly string[]): readonly string[] | null {
   if (lines.filter((line) => UNIT_FIRST.test(line)).length < 2) return null;
-  return lines.map((line) => line.replace(FIGURE_FIRST, (_, indent: string, figures: string) => `${indent}${figures}x – `));
+  return lines.map((line) =>
+    line.replace(FIGURE_FIRST, (_, indent: string, figures: string) => `${indent}${figures}x – `),
+  );
 }
 
 /** "1 Wake the crane", "2 Look back": numbers one after the other without a stop are those of a list. */

@@ -23,7 +23,11 @@ const CLASS_MINUTES = { min: 5, max: 180 } as const;
 function spanTitle(line: string, [all, ...parts]: RegExpExecArray): Reading {
   const [fromHour = 0, fromMinute = 0, toHour = 0, toMinute = 0] = parts.map(Number);
   const minutes = (toHour - fromHour) * 60 + toMinute - fromMinute;
-  const words = line.replace(/^#{1,6}\s+/, '').replace(all, ' ').replace(/\s+/g, ' ').trim();
+  const words = line
+    .replace(/^#{1,6}\s+/, '')
+    .replace(all, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   const isClass = minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max;
   const seconds = minutes * 60;
   return { kind: 'title', words, counts: isClass ? { seconds: [seconds, seconds, seconds] } : {}, unsure: true };
@@ -46,7 +50,16 @@ export function titled(found: readonly Reading[], line: string): readonly Readin
   if (day) return [spanTitle(line, day)];
   const inTable = /^\||\t/.test(line.trim());
   if (isDated(line)) return found.map((one) => ({ ...one, unsure: false }));
-  if (inTable || isItem(line) || isTold(line) || found[0]?.kind === 'nothing' || isPart(found[0]) || namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') || line.length > LIMITS.titleCharacters) return found;
+  if (
+    inTable ||
+    isItem(line) ||
+    isTold(line) ||
+    found[0]?.kind === 'nothing' ||
+    isPart(found[0]) ||
+    namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') ||
+    line.length > LIMITS.titleCharacters
+  )
+    return found;
   const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
   const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
@@ -74,7 +87,9 @@ function isTold(line: string): boolean {
 function isPart(first: Reading | undefined): boolean {
   if (first === undefined) return false;
   // "welcome, say names".
-  return first.kind === 'section' ? namesPart(first.words) : /[,:;]/.test(first.words) && namesPart(first.words.replace(/[,:;].*$/, ''));
+  return first.kind === 'section'
+    ? namesPart(first.words)
+    : /[,:;]/.test(first.words) && namesPart(first.words.replace(/[,:;].*$/, ''));
 }
 
 /** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */

@@ -6,7 +6,8 @@ export const CEPSTRA_HOP = 160;
 export const CEPSTRA_SECONDS = CEPSTRA_HOP / 16_000;
 const FRAME = 400;
 const SIZE = 512;
-const BANDS = 26;
+/** Bands of the spectrum that cepstra are of. */
+export const BANDS = 26;
 const FORGOTTEN_AT_ONCE = 500;
 /** Coefficients of a frame: the level first, then the shape of the spectrum. */
 export const COEFFICIENTS = 13;
@@ -112,12 +113,27 @@ export class Cepstra {
       }
       this.bands[band] = Math.log(sum + 1e-6);
     }
-    const place = this.count * COEFFICIENTS;
-    for (let order = 0; order < COEFFICIENTS; order++) {
-      let sum = 0;
-      for (let band = 0; band < BANDS; band++) sum += (this.bands[band] ?? 0) * (itemAt(COSINES, order)[band] ?? 0);
-      this.found[place + order] = sum / BANDS;
-    }
+    cepstraOf(this.bands, this.found, this.count * COEFFICIENTS);
     this.count++;
+  }
+}
+
+/** The cepstra of one frame's bands, written from a place on. */
+export function cepstraOf(bands: Float32Array, into: Float32Array, at: number): void {
+  for (let order = 0; order < COEFFICIENTS; order++) {
+    const cosines = itemAt(COSINES, order);
+    let sum = 0;
+    for (let band = 0; band < BANDS; band++) sum += (bands[band] ?? 0) * (cosines[band] ?? 0);
+    into[at + order] = sum / BANDS;
+  }
+}
+
+/** The bands of the frame that begins at a place, as smooth as its cepstra tell them. */
+export function bandsOf(cepstra: Float32Array, at: number, into: Float32Array): void {
+  for (let band = 0; band < BANDS; band++) {
+    let sum = cepstra[at] ?? 0;
+    for (let order = 1; order < COEFFICIENTS; order++)
+      sum += 2 * (cepstra[at + order] ?? 0) * (itemAt(COSINES, order)[band] ?? 0);
+    into[band] = sum;
   }
 }

@@ -1,4 +1,4 @@
-export { Cepstra, CEPSTRA_SECONDS, COEFFICIENTS } from './cepstra';
+export { BANDS, bandsOf, Cepstra, cepstraOf, CEPSTRA_SECONDS, COEFFICIENTS } from './cepstra';
 export { Denoiser } from './denoiser';
 export { HumFinder } from './hum';
 export { joinSamples } from './join-samples';

@@ -1,5 +1,6 @@
 import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
 import { itemAt, median, type Interval, type Seconds } from '@/core/units';
+import { DistanceScale, type ScaledBy } from './distance-scale';
 import { NO_ADAPTATION, AdaptationLearner, type SpeakerAdaptation } from './speaker-adaptation';
 import { ORDERS, warpDistance, warpPath } from './time-warping';
 import {
@@ -21,8 +22,6 @@ import {
 const STRIDE = 6;
 /** A stretch is compared with texts of a length between these shares of its own. */
 const LENGTHS = { min: 0.45, max: 2 };
-/** The distances of a stretch to texts are taken to be spread by this share of their middle, before any is known. */
-const SPREAD = 0.06;
 /** With so many texts their middle and their spread are found. */
 const COMPARED = 30;
 /** The voice of a take is learned in so many rounds, each on the warps of the one before. */
@@ -47,8 +46,12 @@ export interface SpeechShapes {
 }
 
 /** The same of speech that is known as shapes. */
-export function distancesIn(speech: SpeechShapes, texts: ReadonlyMap<string, SaidCepstra>): TextDistances {
-  return new CepstralDistances(speech, new Texts(texts), NO_ADAPTATION);
+export function distancesIn(
+  speech: SpeechShapes,
+  texts: ReadonlyMap<string, SaidCepstra>,
+  scaledBy: ScaledBy = 'all texts',
+): TextDistances {
+  return new CepstralDistances(speech, new Texts(texts), scaledBy, NO_ADAPTATION);
 }
 
 /** The speech of a take, as shapes. */
@@ -90,9 +93,7 @@ class Texts {
 
 interface Judged {
   readonly shape: Float32Array;
-  readonly middle: number;
-  /** One unit of distance. */
-  readonly unit: number;
+  readonly scale: DistanceScale;
   /** By the place of the text; less than 0 where it was not asked. */
   readonly distances: Float32Array;
 }
@@ -104,6 +105,7 @@ class CepstralDistances implements TextDistances {
   constructor(
     private readonly speech: SpeechShapes,
     private readonly texts: Texts,
+    private readonly scaledBy: ScaledBy,
     private readonly map: SpeakerAdaptation,
     /** How much longer a text is said here than by the plain voice. */
     private readonly pace = 1,
@@ -137,7 +139,8 @@ class CepstralDistances implements TextDistances {
   adaptedTo(heard: readonly HeardText[]): TextDistances {
     let map = NO_ADAPTATION;
     for (let pass = 0; pass < ADAPTATIONS; pass++) map = this.learn(heard, map) ?? map;
-    return map === NO_ADAPTATION ? this : new CepstralDistances(this.speech, this.texts, map, this.paceOf(heard));
+    if (map === NO_ADAPTATION) return this;
+    return new CepstralDistances(this.speech, this.texts, this.scaledBy, map, this.paceOf(heard));
   }
 
   kept(): readonly KeptDistance[] {
@@ -165,7 +168,8 @@ class CepstralDistances implements TextDistances {
     if (!judged) {
       const { shapes } = this.texts;
       const shape = this.map.apply(this.speech.shape(from, to));
-      judged = { shape, ...usual(shape, shapes), distances: new Float32Array(shapes.length).fill(-1) };
+      const scale = new DistanceScale(...distancesToSome(shape, shapes), this.scaledBy);
+      judged = { shape, scale, distances: new Float32Array(shapes.length).fill(-1) };
       this.known.set(key, judged);
     }
     return judged;
@@ -184,27 +188,24 @@ class CepstralDistances implements TextDistances {
   }
 }
 
-function inUnits({ distances, middle, unit }: Judged, place: number): number {
-  return ((distances[place] ?? 0) - middle) / unit;
+function inUnits({ distances, scale }: Judged, place: number): number {
+  return scale.inUnits(place, distances[place] ?? 0);
 }
 
 function areComparable(shape: Float32Array, model: Float32Array): boolean {
   return model.length >= shape.length * LENGTHS.min && model.length <= shape.length * LENGTHS.max;
 }
 
-/**
- * The middle of the distances to the class's texts, or to some of them where there are many, and a unit to count from
- * it: their spread about it, half believed.
- */
-function usual(shape: Float32Array, models: readonly Float32Array[]): Pick<Judged, 'middle' | 'unit'> {
-  const fitting = models.filter((model) => areComparable(shape, model));
+/** The places of the class's texts that may be as long, or of some of them where there are many, and their distances. */
+function distancesToSome(
+  shape: Float32Array,
+  models: readonly Float32Array[],
+): [places: number[], distances: number[]] {
+  const fitting = [...models.keys()].filter((place) => areComparable(shape, itemAt(models, place)));
   const step = Math.max(1, fitting.length / COMPARED);
-  const distances: number[] = [];
-  for (let at = 0; at < fitting.length; at += step)
-    distances.push(warpDistance(shape, itemAt(fitting, Math.floor(at))));
-  const centre = distances.length > 0 ? median(distances) : 1;
-  const spread = distances.reduce((sum, one) => sum + (one - centre) ** 2, 0) / Math.max(1, distances.length - 1);
-  return { middle: centre, unit: Math.sqrt(((SPREAD * centre) ** 2 + spread) / 2) };
+  const places: number[] = [];
+  for (let at = 0; at < fitting.length; at += step) places.push(itemAt(fitting, Math.floor(at)));
+  return [places, places.map((place) => warpDistance(shape, itemAt(models, place)))];
 }
 
 export interface Scale {

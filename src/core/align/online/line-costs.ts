@@ -1,53 +1,12 @@
 import type { Cue } from '@/core/timeline';
 import { itemAt, type Seconds } from '@/core/units';
-import type { Costs } from '../decoder/costs';
+import { QUIET_ROOM, type Room } from './room';
 
 /*
  * What it costs that one line follows another while a class is heard, in natural logarithms of how seldom it happens:
  * lines in order at about their planned gap, lines passed over, and the leaps that a class as given makes, to a step
- * left out or a round said again. Found on the tuned half of the practice takes, as `docs/perform.md` tells.
+ * left out or a round said again.
  */
-
-/** Of a match by itself; see `Costs`. */
-export const ONLINE: Costs = {
-  skip: 1.22,
-  adLib: 1.59,
-  adLibSecond: 0.035,
-  gapAtMost: 5.06,
-  gapSeconds: 0.31,
-  gapShare: 0.11,
-  length: 1.15,
-  lengthAtMost: 3,
-  joined: 0.34,
-  leadIn: 0.75,
-  leadWithin: 2.3,
-  temperature: 1,
-  distance: { cost: 2.22, from: 0.58, likest: -3.14, unlikest: 0.39 },
-};
-
-export const LEAPS = {
-  /** The line just said is said again; its round; something else before it. */
-  again: 7,
-  round: 9,
-  back: 18,
-  /** To the beginning of a step further on, and to any other line. */
-  step: 8,
-  far: 18,
-};
-
-export const ASIDE = {
-  /** A line begins or ends in the middle of talk: so near to speech that is none. */
-  cut: 2.5,
-  cutGap: 0.26,
-  /** Who said something else needs so long to come back to the class. */
-  back: 1,
-};
-
-/**
- * While a line is awaited: what it costs that it is late, a part of what it costs when it is said, since it may still
- * come; and that lines before it were passed over, which is seldom where nobody spoke meanwhile.
- */
-const AWAITED = { lateShare: 0.8, lateAtMost: 5, skip: 1.8, skipInSilence: 3 };
 
 /** So much may the first line be early or late at a cost of 1. */
 const START: Seconds = 4;
@@ -71,6 +30,7 @@ export class LineCosts {
   private readonly begins: readonly Begins[];
   /** Seconds taken for one planned, at each line. */
   private readonly slow: Float64Array;
+  private room = QUIET_ROOM;
 
   constructor(private readonly cues: readonly Cue[]) {
     this.starts = Float64Array.from(cues, ({ startSeconds }) => startSeconds);
@@ -80,6 +40,10 @@ export class LineCosts {
       if (step !== before?.step) return Begins.Step;
       return round !== before.round || side !== before.side ? Begins.Round : Begins.Nothing;
     });
+  }
+
+  setRoom(room: Room): void {
+    this.room = room;
   }
 
   setTempo(tempo: (plannedStart: Seconds) => number): void {
@@ -98,7 +62,7 @@ export class LineCosts {
 
   /** Off the expected gap by so many of what is allowed. */
   stray(last: SaidLast, gap: Seconds, off: Seconds): number {
-    return off / ((last.cue < 0 ? START : ONLINE.gapSeconds) + ONLINE.gapShare * gap);
+    return off / ((last.cue < 0 ? START : this.room.costs.gapSeconds) + this.room.costs.gapShare * gap);
   }
 
   /** That the lines from `cueFrom` to before `cueTo` are said from `onset` on. */
@@ -106,22 +70,22 @@ export class LineCosts {
     const between = cueFrom - last.cue - 1;
     if (between < 0) return this.backTo(last, cueFrom, cueTo);
     const gap = this.gap(last, cueFrom);
-    const stray = Math.min(ONLINE.gapAtMost, this.stray(last, gap, Math.abs(onset - last.onset - gap)));
-    const leap = this.begins[cueFrom] === Begins.Step ? LEAPS.step : LEAPS.far;
-    return Math.min(ONLINE.skip * between + stray, leap + ONLINE.gapAtMost);
+    const stray = Math.min(this.room.costs.gapAtMost, this.stray(last, gap, Math.abs(onset - last.onset - gap)));
+    const leap = this.begins[cueFrom] === Begins.Step ? this.room.leaps.step : this.room.leaps.far;
+    return Math.min(this.room.costs.skip * between + stray, leap + this.room.costs.gapAtMost);
   }
 
   /** That a line is said next, where at a time nothing more was heard, `aside` of which somebody spoke of something else. */
   awaited(last: SaidLast, cue: number, now: Seconds, aside: Seconds): number {
     const gap = this.gap(last, cue);
     const late = this.stray(last, gap, Math.max(0, now - last.onset - gap - aside));
-    const skip = aside > 0 ? AWAITED.skip : AWAITED.skipInSilence;
-    return skip * (cue - last.cue - 1) + Math.min(AWAITED.lateAtMost, late * AWAITED.lateShare);
+    const skip = aside > 0 ? this.room.awaited.skip : this.room.awaited.skipInSilence;
+    return skip * (cue - last.cue - 1) + Math.min(this.room.awaited.lateAtMost, late * this.room.awaited.lateShare);
   }
 
   private backTo(last: SaidLast, cueFrom: number, cueTo: number): number {
-    if (cueFrom === last.cue && cueTo === last.cue + 1) return LEAPS.again;
+    if (cueFrom === last.cue && cueTo === last.cue + 1) return this.room.leaps.again;
     const sameStep = itemAt(this.cues, cueFrom).step === this.cues[last.cue]?.step;
-    return sameStep && this.isLeapt(cueFrom) ? LEAPS.round : LEAPS.back;
+    return sameStep && this.isLeapt(cueFrom) ? this.room.leaps.round : this.room.leaps.back;
   }
 }

@@ -95,6 +95,18 @@ describe('following a class by ear', () => {
     expect(aligner.place(at + 9)).toMatchObject({ next: 7, asideSeconds: 0 });
   });
 
+  it('goes on where music begins in mid-class, and where it ends', () => {
+    const { aligner, at } = begun(6);
+    const sounding = (level: number): Float32Array =>
+      Float32Array.from({ length: 200 * COEFFICIENTS }, (_, index) => (index % COEFFICIENTS === 0 ? level : 0));
+    for (let index = 6; index < 16; index++) {
+      const startSeconds = at + 5 * (index - 5);
+      const room = index < 11 ? -1 : -30;
+      aligner.add({ ...line(index, startSeconds), before: sounding(room) });
+      expect(aligner.place(startSeconds + 2).next).toBe(index + 1);
+    }
+  });
+
   it('finds the place again after lines that were passed over', () => {
     const { aligner, at } = begun(6);
     say(aligner, [8, 9], at + 6);

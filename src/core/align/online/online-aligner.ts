@@ -16,9 +16,11 @@ import {
 import { tempoAlong } from '../decoder/tempo';
 import { anchorsOf, heardTexts, rateOf, slownessBy } from '../decoder/viterbi';
 import { PART, type SpeechMatch } from '../model';
-import type { HeardText, SaidCepstra } from '../text-distances';
-import { ASIDE, LineCosts, ONLINE, type SaidLast } from './line-costs';
+import type { HeardText, SaidCepstra, TextDistances } from '../text-distances';
+import { LineCosts, type SaidLast } from './line-costs';
 import { OnlineSpeech, type OnlineStretch } from './online-speech';
+import type { Room } from './room';
+import { textsCompressed } from './root-compression';
 
 /*
  * Where a class is while it is given: the same model as for takes, a stretch of speech at a time, with what may come
@@ -71,13 +73,15 @@ export class OnlineAligner {
   private heard: readonly HeardText[] = [];
   private learnedAt = 0;
   private slowness = 1;
+  private room: Room;
 
   /** @param texts Each text of the class as the plain voice says it; one that is missing is told by length and place. */
   constructor(
     cues: readonly Cue[],
-    texts: ReadonlyMap<string, SaidCepstra>,
+    private readonly texts: ReadonlyMap<string, SaidCepstra>,
     private readonly speech = new OnlineSpeech(),
   ) {
+    this.room = speech.room;
     // How long a line takes is better known by how a voice says it than by its syllables.
     this.cues = cues.map((cue) => {
       const said = texts.get(cue.text);
@@ -85,12 +89,13 @@ export class OnlineAligner {
       return seconds ? { ...cue, endSeconds: cue.startSeconds + seconds } : cue;
     });
     this.lines = new LineCosts(this.cues);
+    this.lines.setRoom(this.room);
     this.ways = [{ match: null, cue: -1, to: 0, onset: 0, log: 0, before: null }];
     this.task = {
       cues: this.cues,
       speech: speech.stretches,
-      distances: distancesIn(speech, texts),
-      costs: ONLINE,
+      distances: this.distances(),
+      costs: this.room.costs,
       jumps: true,
       rate: 1,
       tempo: () => 1,
@@ -131,14 +136,28 @@ export class OnlineAligner {
   add(stretch: OnlineStretch): void {
     const before = this.speech.stretches.at(-1);
     this.speech.add(stretch);
+    if (this.speech.room !== this.room) this.enter(this.speech.room);
     const { startSeconds, endSeconds, likely } = stretch;
-    this.cuts.push(before && startSeconds - before.endSeconds < ASIDE.cutGap ? ASIDE.cut : 0);
-    const cost = ONLINE.adLib + ONLINE.adLibSecond * Math.min(6, endSeconds - startSeconds);
+    this.cuts.push(before && startSeconds - before.endSeconds < this.room.aside.cutGap ? this.room.aside.cut : 0);
+    const cost = this.room.costs.adLib + this.room.costs.adLibSecond * Math.min(6, endSeconds - startSeconds);
     this.adLibs.push((this.adLibs.at(-1) ?? 0) + cost * Math.min(1, 0.3 + likely));
     const found = [...this.matchesEndingNow()].flatMap((match) => this.wayTo(match) ?? []);
     this.ways.push(...found);
     this.prune();
     this.learn();
+  }
+
+  /** From now on lines are told apart as it is best in another room. */
+  private enter(room: Room): void {
+    this.room = room;
+    this.lines.setRoom(room);
+    this.task = { ...this.task, costs: room.costs, distances: this.distances().adaptedTo(this.heard) };
+  }
+
+  /** Distances of what is heard to the texts, by the measure of the room; the voice is not known to them. */
+  private distances(): TextDistances {
+    const { room, texts, speech } = this;
+    return distancesIn(speech.shapesIn(room), room.compressed ? textsCompressed(texts) : texts, room.scaledBy);
   }
 
   /** What was said last, and what is said next if nothing more was said until a time. */
@@ -152,7 +171,7 @@ export class OnlineAligner {
       const weight = Math.exp(this.weight(way) - max);
       lasts[way.cue + 1] = (lasts[way.cue + 1] ?? 0) + weight;
       const other = speech.stretches[way.to];
-      const aside = other ? end - other.startSeconds + ASIDE.back : 0;
+      const aside = other ? end - other.startSeconds + this.room.aside.back : 0;
       const first = way.cue + 1;
       const count = Math.min(cues.length, first + AHEAD) - first;
       const shares = Array.from({ length: count }, (_, by) =>
@@ -232,7 +251,7 @@ export class OnlineAligner {
   private *match(cueFrom: number, cueTo: number, from: number, led: number): Generator<SpeechMatch> {
     const to = this.task.speech.length;
     const own = ownCost(this.task, cueFrom, cueTo, from, to, led);
-    const passed = ONLINE.skip * (cueTo - cueFrom) + itemAt(this.adLibs, to) - itemAt(this.adLibs, from);
+    const passed = this.room.costs.skip * (cueTo - cueFrom) + itemAt(this.adLibs, to) - itemAt(this.adLibs, from);
     if (own <= passed) yield placed(this.task, { cueFrom, cueTo, from, to, led, own });
   }
 
