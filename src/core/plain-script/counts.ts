@@ -261,6 +261,11 @@ export function secondsFrom([min, max]: Range, times: number): readonly [number,
   return [low, Math.max(1, Math.round(low * 0.75)), Math.min(MOST_SECONDS, Math.round(low * 1.5))];
 }
 
+/** "Heels up 20": not "up to 20". */
+function isAlone(tokens: readonly Token[], at: number): boolean {
+  return word(tokens, at) === 'up' && word(tokens, at + 1) !== 'to';
+}
+
 /** The text without what was taken, and without the brackets, dashes, commas and small words that stood around it. */
 function without(text: string, tokens: readonly Token[], taken: readonly Taken[]): string {
   let rest = '';
@@ -268,7 +273,7 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
   for (const one of taken) {
     let first = one.from;
     const leading = one.what === 'way' ? BEFORE_WAYS : LEADING;
-    while (first > 0 && leading.has(word(tokens, first - 1)) && itemAt(tokens, first - 1).from >= from) first--;
+    while (first > 0 && leading.has(word(tokens, first - 1)) && itemAt(tokens, first - 1).from >= from && !isAlone(tokens, first - 1)) first--;
     rest += `${text.slice(from, itemAt(tokens, first).from)} `;
     from = itemAt(tokens, one.to - 1).to;
   }

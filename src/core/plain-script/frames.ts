@@ -37,7 +37,7 @@ const LEADING_ON = words('by with to into through onto on off up out over it dow
 const OPENING_WITH = words(
   'begin begins start starts open opens end ends finish finishes close closes continue carry go move warm wind settle',
 );
-const ASKED_FOR = phrases('follow that with', 'follow this with', 'follow it with', 'put in', 'give me', 'give us', 'i want', 'i’d like', "i'd like", 'i would like', 'we need', 'we want', 'add', 'include', 'let us do', 'let’s do', "let's do"); // prettier-ignore
+const ASKED_FOR = phrases('follow that with', 'follow this with', 'follow it with', 'put in', 'give me', 'give us', 'i want', 'i’d like', "i'd like", 'i would like', 'we need', 'we want', 'add', 'include', 'into', 'straight into', 'on to', 'onto', 'over to', 'teach the new one', 'teach the next one', 'teach them the new one', 'let us do', 'let’s do', "let's do"); // prettier-ignore
 /** Who is led: "I had them circle the wrists". */
 const LED = phrases('them', 'everyone', 'everybody', 'people', 'us', 'the class', 'the group', 'you', 'the students', 'them all', 'everyone in the room'); // prettier-ignore
 const LEADING = words('let have had get got make made ask asked lead led start take took guide guided bring brought invite invited has tell told give gives gave offer'); // prettier-ignore
@@ -77,11 +77,11 @@ const HELD_TELLING = new RegExp(
 );
 /** "…, which you'll do", "… goes", "… took us" before an amount. */
 const TELLING = new RegExp(
-  `[,;:]? ?\\b(?:which |that |and )?(?:(?:we|you|they|i|everyone|everybody|people)(?:['’]ll|['’]d| will| would| can| all)? (?:do|did|repeat|repeated|practi[sc]e[ds]?|perform|performed|make|made|go|went|play|played|take|took)|do|done|goes|took|takes|lasts|lasted|gets|is done|are done|wants|needs|has|is repeated|is performed|was done|were done|to be done|going on|went on)(?: (?:it|this|that|them|these|those|us|me|each of them|on|again|up|next|through))*[:,]? (?=${AMOUNT})`,
+  `[,;:]? ?\\b(?:which |that |and )?(?:(?:we|you|they|i|everyone|everybody|people)(?:['’]ll|['’]d| will| would| can| all)? (?:do|did|lead|led|count|repeat|repeated|practi[sc]e[ds]?|perform|performed|make|made|go|went|play|played|take|took)|do|done|goes|took|takes|lasts|lasted|gets|is done|are done|wants|needs|has|is repeated|is performed|was done|were done|to be done|going on|went on)(?: (?:it|this|that|them|these|those|us|me|each of them|on|again|up|next|through))*[:,]? (?=${AMOUNT})`,
   'iu',
 );
 const CAME_NEXT =
-  /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b,?(?= )/iu;
+  /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b[,:]?(?= )|,? follows?(?=,)/iu;
 /** Why, when and if, behind all. */
 const CLAUSE_BEHIND =
   /,? (?:before|if|while|because|so that|until|since|unless|whenever|though|although) (?:you|they|we|i|it|there|everyone|everybody|the|that|your|their|anybody|anyone|somebody|needed|necessary)\b[^.]*\.?$/iu;

@@ -19,12 +19,13 @@ export function isStill(text: string): boolean {
 
 /** What is written down for the day and is no part of the class. */
 export const BESIDE_CLASS =
-  /\b(?:tea|coffee|cake|biscuits?|chat|natter|payments?|register|feedback|raffle|photos?|notices?|money|keys?)\b/i;
+  /\b(?:tea|coffee|cake|biscuits?|chat|natter|payments?|register|feedback|raffle|photos?|notices?|money|keys?|lights?|heaters?|speaker|playlist|projector)\b/i;
 
 /** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
 export function isQuiet(text: string): boolean {
+  if (/, (?:quiet|silence|stillness)$/i.test(text)) return true;
   const silent =
-    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|a quiet (?:place|spot|corner)|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
   const placed =
     /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|breather|break|minute)\b/i;
   return silent.test(text) && placed.test(text);

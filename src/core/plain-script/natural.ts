@@ -181,7 +181,7 @@ const REPEATED =
 
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
 function stepOrSaid(written: string, item: boolean, under: LineKind): Reading {
-  const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '');
+  const body = withoutLead(written).replace(/[,;] tempo [\d-]+$/i, '').replace(TEACHERS_PART, '');
   const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
   if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), unsure: true };
   const told = toldStep(body);
@@ -197,6 +197,9 @@ function toldOrCounted(body: string): boolean {
   const { rounds, seconds } = findCounts(body).counts;
   return rounds !== undefined || seconds !== undefined;
 }
+
+/** "…, and I count aloud." */
+const TEACHERS_PART = /, (?:and|while) I \p{Ll}+(?: \p{L}+){0,4}\.?$/u;
 
 /** The step that a sentence tells of, where it has an amount. */
 function toldStep(body: string): string | null {

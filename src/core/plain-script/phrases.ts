@@ -8,7 +8,7 @@ import { wordAmong, type Token } from './tokens';
 
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
-  'a', 'an', 'half', 'x', '×', 'once', 'twice', 'thrice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
+  'a', 'an', 'another', 'half', 'x', '×', 'once', 'twice', 'thrice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
   'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'contrary', 'opposite', 'either', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
 ]); // prettier-ignore
 
@@ -70,17 +70,18 @@ function aMinuteAt(tokens: readonly Token[], at: number, take: Take): Taken | nu
   // "For the first minute".
   const nth = word(tokens, at) === 'the' && /^(?:first|last|next|final|whole)$/.test(word(tokens, at + 1));
   if (nth && word(tokens, at + 2) === 'minute') return take({ what: 'seconds', range: [60, 60] }, at + 3);
-  if (!/^an?$/.test(word(tokens, at))) return null;
+  if (!/^(?:an?|another)$/.test(word(tokens, at))) return null;
   const good = /^(?:good|full|whole|long|solid|short)$/.test(word(tokens, at + 1));
   const unit = at + (good ? 2 : 1);
-  if (!/^min(?:utes?)?$/.test(word(tokens, unit))) return null;
+  if (!/^min(?:utes?|ute['’]s)?$/.test(word(tokens, unit))) return null;
   const [first, second] = [word(tokens, unit + 1), word(tokens, unit + 2)];
   if (first === 'or' && second === 'two') return take({ what: 'seconds', range: [60, 120] }, unit + 3);
   if (first === 'or' && second === 'so') return take({ what: 'seconds', range: [60, 60] }, unit + 3);
   const [more, next] = secondsBehind(tokens, unit + 1);
   const led = good || more > 0 || /^(?:for|about|around|roughly)$/.test(word(tokens, at - 1));
   const whole = first === 'in' && /^(?:all|total)$/.test(second);
-  if (!led && !whole && !/^(?:|[.)]|of|altogether)$/.test(first)) return null;
+  const its = /['’]s$/.test(word(tokens, unit)) || word(tokens, at) === 'another';
+  if (!led && !whole && !its && !/^(?:|[.)]|of|altogether)$/.test(first)) return null;
   return take({ what: 'seconds', range: [60 + more, 60 + more] }, next);
 }
 

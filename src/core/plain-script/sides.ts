@@ -50,6 +50,7 @@ const WAYS: ReadonlyMap<string, Way> = new Map([
   ['fwds', 'forward'],
   ['front', 'forward'],
   ['back', 'back'],
+  ['rear', 'back'],
   ['fd', 'forward'],
   ['fw', 'forward'],
   ['bk', 'back'],
