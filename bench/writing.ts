@@ -1,5 +1,5 @@
 /**
- * How ordinary writing is understood: `npm run bench:writing -- [hand]`. Twelve hands with what each line means; two of
+ * How ordinary writing is understood: `npm run bench:writing -- [hand]`. Many hands with what each line means; some of
  * them are only read. With a hand's name its lines that were not understood are shown, for hands that are not kept.
  */
 import { readScript } from '@/core/plain-script';
@@ -9,7 +9,7 @@ import { hands, isAsMeant } from '../tests/support/hands';
 
 const asked = process.argv[2];
 const none = () => ({ all: 0, right: 0, marked: 0, doubted: 0 });
-const sums = { tuned: none(), known: none(), kept: none(), last: none() };
+const sums = { tuned: none(), known: none(), kept: none(), unread: none() };
 for (const { name, half, lines } of hands()) {
   const { lines: read } = readScript(countingIds('w'), lines.map(({ text }) => text).join('\n'));
   const sum = sums[half];
@@ -21,7 +21,7 @@ for (const { name, half, lines } of hands()) {
       if (found.unsure) doubted++;
     } else {
       if (found.unsure) marked++;
-      if (name === asked && half !== 'kept' && half !== 'last') console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
+      if (name === asked && half !== 'kept' && half !== 'unread') console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
     }
   });
   sum.all += lines.length;

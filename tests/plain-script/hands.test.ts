@@ -18,11 +18,11 @@ function shareAsMeant(of: Half | readonly string[]): number {
 
 describe('ordinary writing in many hands', () => {
   it('is understood as it is meant', () => {
-    expect(shareAsMeant('tuned')).toBeGreaterThan(0.96);
+    expect(shareAsMeant('tuned')).toBeGreaterThan(0.97);
   });
 
   it('is understood in hands that were known when the rules were made', () => {
-    expect(shareAsMeant('known')).toBeGreaterThan(0.95);
+    expect(shareAsMeant('known')).toBeGreaterThan(0.97);
   });
 
   it('is understood in the hands that were only read at first, as well as then', () => {
@@ -30,11 +30,16 @@ describe('ordinary writing in many hands', () => {
   });
 
   it('is understood in hands that were written after the rules and are only read', () => {
-    expect(shareAsMeant('kept')).toBeGreaterThan(0.86);
+    expect(shareAsMeant('kept')).toBeGreaterThan(0.92);
   });
 
-  it('is understood in the kinds of writing that came last, which are only read', () => {
-    expect(shareAsMeant('last')).toBeGreaterThan(0.8);
+  it('is understood in the kinds of writing that came last and were only read until then', () => {
+    const opened = ['festival', 'stickynotes', 'translated', 'campsite', 'clinic', 'notesapp'];
+    expect(shareAsMeant(opened)).toBeGreaterThan(0.95);
+  });
+
+  it('is understood in harder hands that nobody read who made a rule, as far as the rules carry', () => {
+    expect(shareAsMeant('unread')).toBeGreaterThan(0.68);
   });
 
   it('is marked where it is not understood, mostly also in hands that are only read', () => {
@@ -49,10 +54,10 @@ describe('ordinary writing in many hands', () => {
       const all = wrong(half);
       return all.filter(({ unsure }) => unsure).length / all.length;
     };
-    expect(marked('tuned')).toBeGreaterThan(0.85);
+    expect(marked('tuned')).toBeGreaterThan(0.9);
     expect(marked('known')).toBeGreaterThan(0.85);
-    expect(marked('kept')).toBeGreaterThan(0.7);
-    expect(marked('last')).toBeGreaterThan(0.8);
+    expect(marked('kept')).toBeGreaterThan(0.8);
+    expect(marked('unread')).toBeGreaterThan(0.85);
   });
 
   it('keeps every line, whatever it is taken for', () => {

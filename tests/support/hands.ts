@@ -78,8 +78,8 @@ const TUNED: ReadonlySet<string> = new Set([
   'studybook',
 ]);
 const KEPT: ReadonlySet<string> = new Set(['caller', 'retired', 'deputy', 'planner', 'journal']);
-/** Kept too, and written last, in further kinds of writing. */
-const LAST: ReadonlySet<string> = new Set([
+/** Written after all rules, and not read by anybody who made one. */
+const UNREAD: ReadonlySet<string> = new Set([
   'librarian',
   'fisher',
   'yardteam',
@@ -88,7 +88,7 @@ const LAST: ReadonlySet<string> = new Set([
   'substack',
   'assistant',
 ]);
-export type Half = 'tuned' | 'known' | 'kept' | 'last';
+export type Half = 'tuned' | 'known' | 'kept' | 'unread';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
 interface Meaning {
@@ -154,7 +154,7 @@ export function hands(): Hand[] {
               .map(meaningOf),
           };
         });
-      const half = TUNED.has(name) ? 'tuned' : KEPT.has(name) ? 'kept' : LAST.has(name) ? 'last' : 'known';
+      const half = TUNED.has(name) ? 'tuned' : KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
       return { name, half, lines };
     });
 }

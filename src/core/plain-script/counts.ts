@@ -273,7 +273,13 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
   for (const one of taken) {
     let first = one.from;
     const leading = one.what === 'way' ? BEFORE_WAYS : LEADING;
-    while (first > 0 && leading.has(word(tokens, first - 1)) && itemAt(tokens, first - 1).from >= from && !isAlone(tokens, first - 1)) first--;
+    while (
+      first > 0 &&
+      leading.has(word(tokens, first - 1)) &&
+      itemAt(tokens, first - 1).from >= from &&
+      !isAlone(tokens, first - 1)
+    )
+      first--;
     rest += `${text.slice(from, itemAt(tokens, first).from)} `;
     from = itemAt(tokens, one.to - 1).to;
   }

@@ -151,7 +151,7 @@ function behindNobody(tokens: readonly Token[], from: number): number | null {
   if (led !== null) return led;
   const first = word(tokens, from);
   // "And five minutes of sitting".
-  if (from > 0 && (tokens[from]?.value ?? null) !== null) return from;
+  if (from > 0 && ((tokens[from]?.value ?? null) !== null || word(tokens, from - 1) === ',')) return from;
   // "Follow that with", "Put in", "Give me".
   const lead = skip(tokens, from, ASKED_FOR, 1);
   if (lead > from) return lead;

@@ -23,3 +23,9 @@ export function cut(text: string, max: number): string {
 export function indentOf(line: string): number {
   return line.search(/\S|$/);
 }
+
+/** With a capital at its start; capitals alone become small letters. */
+export function sentenceCase(text: string): string {
+  const small = text === text.toUpperCase() ? text.toLowerCase() : text;
+  return small.charAt(0).toUpperCase() + small.slice(1);
+}

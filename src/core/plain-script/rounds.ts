@@ -63,7 +63,11 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
     return rounds({ range: [amount.range[0] * times, amount.range[1] * times] }, to);
   }
   // "…: four each".
-  if (word(tokens, next) === 'each' && /^(?:|[.;)])$/.test(word(tokens, next + 1)) && /^[,:;–—-]$/.test(word(tokens, at - 1)))
+  if (
+    word(tokens, next) === 'each' &&
+    /^(?:|[.;)])$/.test(word(tokens, next + 1)) &&
+    /^[,:;–—-]$/.test(word(tokens, at - 1))
+  )
     return rounds(amount, next);
   if (word(tokens, next) === 'of' && /^(?:each|both)$/.test(word(tokens, next + 1))) return rounds(amount, next);
   const sided = sidesAt(tokens, next, take, taken) ?? wayBehind(tokens, next, take);

@@ -23,11 +23,13 @@ const CLASS_MINUTES = { min: 5, max: 180 } as const;
 function spanTitle(line: string, [all, ...parts]: RegExpExecArray): Reading {
   const [fromHour = 0, fromMinute = 0, toHour = 0, toMinute = 0] = parts.map(Number);
   const minutes = (toHour - fromHour) * 60 + toMinute - fromMinute;
-  const words = line
-    .replace(/^#{1,6}\s+/, '')
-    .replace(all, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
+  const { rest: words } = findCounts(
+    line
+      .replace(/^#{1,6}\s+/, '')
+      .replace(all, ' ')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  );
   const isClass = minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max;
   const seconds = minutes * 60;
   return { kind: 'title', words, counts: isClass ? { seconds: [seconds, seconds, seconds] } : {}, unsure: true };

@@ -1,0 +1,68 @@
+import { itemAt } from '@/core/units';
+import { breathsOf } from './breath-lines';
+import { findCounts } from './counts';
+import { LABELS, SETTINGS } from './labels';
+import type { Counts, LineKind } from './model';
+import { reading, type Reading } from './reading';
+import { sentenceCase } from './line-words';
+import { readStep } from './step-lines';
+
+/* Lines with a label before a colon that says what they are. */
+
+/** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
+export function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
+  const match = /^([\p{L} -]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
+  if (!match) return null;
+  const label = itemAt(match, 1).toLowerCase().replace('-', '');
+  const text = itemAt(match, 3);
+  const { counts, rest } = findCounts(text);
+  // "Level: beginners. Length: half an hour."
+  if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
+    return [reading('setting', '', counts)];
+  if (label === 'level') return [reading('level', text)];
+  // Below a step it tells of the class so far.
+  if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk') return null;
+  if (SETTINGS.has(label)) return settingOf(label, text, counts);
+  if (label === 'breath' || label === 'breathing') {
+    if (counts.breath) return null;
+    const amount = text.search(/,? ?(?:[x×] ?\d|\d+ ?[x×]|\d+ (?:times|rounds))/);
+    const breaths = breathsOf(
+      (amount < 0 ? text : text.slice(0, amount)).replace(
+        /\b(in|out) (?=(?:on|with|as|at|through|for|over)\b)/gi,
+        (_, way: string) => `${/^i/i.test(way) ? 'inhale' : 'exhale'} `,
+      ),
+    );
+    if (counts.rounds !== undefined && breaths.length > 0)
+      return [reading('movement', sentenceCase(label), counts), ...breaths];
+    return breaths.length > 0 ? breaths : null;
+  }
+  if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
+  const kind = LABELS.get(label);
+  if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
+  if (kind === 'pause') {
+    const seconds = counts.seconds?.[0];
+    return seconds === undefined ? null : [reading('pause', '', { seconds: [seconds, seconds, seconds] })];
+  }
+  if (kind === 'movement' && rest !== '') {
+    const [step, ...remarks] = readStep(text, true, 'nothing');
+    if (step?.kind === 'movement') return [step, ...remarks];
+  }
+  const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
+  return [
+    reading(
+      kind,
+      named && rest !== '' ? rest : named ? label.charAt(0).toUpperCase() + label.slice(1) : text,
+      named ? counts : {},
+    ),
+  ];
+}
+
+function settingOf(label: string, text: string, counts: Counts): readonly Reading[] | null {
+  if (label === 'for' || label === 'call back') return [reading('setting', text, {}, true)];
+  const side = /^(left|right)\b/i.exec(text);
+  if (/^sides?$/.test(label) && side)
+    return [reading('setting', '', { startSide: /^l/i.test(text) ? 'left' : 'right' })];
+  const bare = /^(\d{1,3})(?![\d:.])/.exec(text);
+  const rounds = counts.rounds === undefined && counts.seconds === undefined && bare ? { rounds: Number(bare[1]) } : {};
+  return [reading('setting', '', { ...counts, ...rounds })];
+}

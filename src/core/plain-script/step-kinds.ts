@@ -1,0 +1,238 @@
+import { findCounts, secondsFrom } from './counts';
+import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
+import { sentenceCase } from './line-words';
+import type { Counts, LineKind } from './model';
+import { bareName, isDoubtful } from './names';
+import { trailingPause } from './pauses';
+import { reading, type Reading } from './reading';
+
+/*
+ * What kind of step a line names, or whether it is said. Each reader looks for one kind and leaves the rest to the
+ * next; the last takes what is left.
+ */
+
+/** What is done without a word about what, as a name. */
+const OWN_PACE = 'Own pace';
+/** What is left of "Take four quiet breaths together". */
+const ONLY_MANNER = /^(?:take )?(?:all )?together$/i;
+/** A longer line names nothing. */
+const NAME_AT_MOST = 90;
+
+/** A line as the readers look at it. */
+interface Look {
+  readonly body: string;
+  /** Without its amounts and what stands around a name. */
+  readonly rest: string;
+  readonly words: number;
+  readonly counts: Counts;
+  /** Whether it has an amount. */
+  readonly counted: boolean;
+  readonly bare: boolean;
+  readonly crowded: boolean;
+  /** Whether it speaks to people. */
+  readonly talk: boolean;
+  /** Whether it is one of a list. */
+  readonly item: boolean;
+  readonly under: LineKind;
+  /** Whether a sentence told of it. */
+  readonly told: boolean;
+}
+
+export function lookAt(body: string, item: boolean, under: LineKind, told: boolean): Look {
+  const { counts: found, rest: left, bare, crowded } = findCounts(body);
+  const named = bareName(left);
+  const rest = isOfStepAbove(named, under) || ONLY_MANNER.test(named) ? '' : named;
+  const counts = heldStill(found);
+  const counted =
+    counts.rounds !== undefined ||
+    counts.seconds !== undefined ||
+    counts.ownPace === true ||
+    counts.breath !== undefined;
+  const talk = isTalk(withoutBrackets(body), withoutBrackets(rest));
+  return { body, rest, words: rest.split(/\s+/).length, counts, counted, bare, crowded, talk, item, under, told };
+}
+
+const withoutBrackets = (text: string): string => text.replace(/\([^()]*\)/g, '');
+
+type Reader = (look: Look) => Reading | null;
+
+/** What a line is, whatever it may be. */
+export function readLook(look: Look): Reading {
+  for (const read of READERS) {
+    const found = read(look);
+    if (found) return found;
+  }
+  return namedOrSaid(look);
+}
+
+/** Amounts without a name: of the step above, or of the class. */
+const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under }) => {
+  const trailing = trailingPause(body);
+  if (trailing && !item) return reading('said', trailing.words, trailing.counts);
+  if (rest === '' && counts.ownPace) return reading('movement', counted ? OWN_PACE : body, counts, true);
+  if (rest === '' && isOfBreaths(body, under))
+    return reading('movement', sentenceCase(body.replace(/\.$/, '')), counts, true);
+  if (rest === '' && (counted || counts.startSide || counts.sides))
+    return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
+  const opening = under === 'nothing' || under === 'talk';
+  if (opening && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
+    return reading('setting', '', { seconds: counts.seconds }, true);
+  return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
+};
+
+/** Nobody moves, or the eyes are closed, for some time. */
+const stillness: Reader = ({ rest, words, counts, bare, talk }) => {
+  const { seconds } = counts;
+  if (seconds === undefined) return null;
+  const timedOnly = counts.rounds === undefined;
+  const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
+  const silent = still && (timedOnly || bare) && !counts.held && !talk;
+  if (silent) return reading('silence', rest, { seconds });
+  const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
+  if (timedOnly && !counts.sides && isStill(behind)) return reading('silence', behind, { seconds }, true);
+  if (timedOnly && !counts.held && words <= 12 && EYES_CLOSED.test(rest))
+    return reading('silence', rest, { seconds }, true);
+  return null;
+};
+
+/** From standing to sitting, feet together. */
+const changeOfPlace: Reader = ({ rest, words, counts, item, under }) => {
+  if (!isTransition(rest) || counts.rounds !== undefined || (!item && words > 8)) return null;
+  if (/^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60) return reading('silence', rest, counts);
+  const told = item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest);
+  return told ? reading('transition', rest, counts) : null;
+};
+
+const quietOrDone: Reader = ({ body, rest, counts, counted }) => {
+  const timedOnly = counts.seconds !== undefined && counts.rounds === undefined;
+  const quiet = isQuiet(rest) || (/^(?:listen|stand|sit|lie|rest)/i.test(rest) && isQuiet(body));
+  if (timedOnly && quiet) return reading('silence', rest, counts, true);
+  const unled = counted && counts.ownPace && counts.rounds === undefined && counts.seconds === undefined;
+  if (unled && FRAGMENT.test(rest)) return reading('said', body, {}, true);
+  if (counts.seconds !== undefined && DOING.test(body)) return reading('movement', firstDone(rest), counts, true);
+  return null;
+};
+
+/** Steps that a sentence tells of, or that are told to people. */
+const toldToPeople: Reader = ({ body, rest, words, counts, counted, bare, talk, item, told }) => {
+  const rounds = counts.rounds !== undefined && !bare;
+  if (rounds && talk && LIMB_FIRST.test(body)) return reading('movement', rest.replace(/,.*$/, ''), counts, true);
+  if (told && counted && TOLD_OF_NAME.test(rest)) return reading('movement', rest.replace(/, .*$/, ''), counts, true);
+  if (!talk) return null;
+  if (told && counted && rest !== '') return reading('movement', firstDone(rest), counts, true);
+  const endsCounted = rounds && /\b(?:times|rounds|x ?\d+|\d+ ?x)[.!]?$/i.test(body);
+  if (endsCounted && words <= 6 && !TALK_STARTS.test(body) && !item) return reading('movement', rest, counts, true);
+  // "Up on your toes and down, twelve times": with an amount set apart it is a step, also where it says "your".
+  const apart = (rounds || counts.seconds !== undefined) && AMOUNT_APART.test(body);
+  const asked = TALK_STARTS.test(body) || /[?"“]/.test(body);
+  return apart && !asked ? reading('movement', firstDone(rest), counts, true) : null;
+};
+
+/** What is spoken, or a note to oneself. */
+const spoken: Reader = (look) => {
+  const { body, rest, words, counts, counted, talk, item, under } = look;
+  if (talk && !(item && counted && words <= 8))
+    return reading('said', body, {}, counted || isShort(look) || hasFigure(body));
+  if (/\b(?:don['’]?t|do not)\b/i.test(rest) && counts.rounds === undefined) return reading('said', body, {}, true);
+  if (counted) return null;
+  // What stands further in than a movement is about it; "Knee: mind the cap!" is called out, not done.
+  const note = under === 'said' || (words <= 4 && BESIDE_CLASS.test(rest)) || / = /.test(rest);
+  return note || (item && /!$/.test(body)) ? reading('said', body, {}, true) : null;
+};
+
+const READERS: readonly Reader[] = [ofStepOrClass, stillness, changeOfPlace, quietOrDone, toldToPeople, spoken];
+
+/** A name with its amounts, or in a list; else it is said. */
+function namedOrSaid(look: Look): Reading {
+  const { body, rest, words, counts, counted, bare, crowded, item, under } = look;
+  const isNamed = item || (counted && body.length <= NAME_AT_MOST);
+  const name = rest === '' ? body : rest;
+  if (isNamed && counted) {
+    const guessed = (bare && !item) || crowded || isDoubtful(rest);
+    return reading('movement', rest === '' ? body : unquoted(rest), counts, guessed);
+  }
+  const prose = /[.!?]$/.test(rest) && words > 8;
+  // What stands as a list under a movement that has its counts are remarks on it.
+  if (isNamed && !prose) return reading('movement', name, counts, isDoubtful(rest) || under === 'movement');
+  return reading('said', body, {}, isShort(look) || prose || hasFigure(body));
+}
+
+/** A short line without a full stop may have been a name. */
+function isShort({ body, words }: Look): boolean {
+  return !/[.!?…”"]$/.test(body) && (words < 6 || (words < 10 && /^\p{Lu}/u.test(body)));
+}
+
+/** "Repeat eight times.", "Hold for twenty seconds on each leg.": amounts of the step above; "allow 15 minutes" of the class. */
+function isOfStepAbove(name: string, under: LineKind): boolean {
+  if (name !== '' && !/\p{L}/u.test(name)) return true;
+  if (under === 'nothing') return /^(?:allow|takes?|lasts?|it takes|this takes|lasting)\.?$/i.test(name);
+  return under === 'movement' && REPEATED.test(name);
+}
+
+const REPEATED =
+  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|slowly)?\.?$/i;
+
+/** "“Brush the Water” - 5 left, 5 right": a name in quotation marks. */
+function unquoted(name: string): string {
+  return name.replace(/^["“]([^"“”]+)["”](?:$|(?:[,:]| [–-]) .*$)/, '$1');
+}
+
+/** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
+const OF_CLASS =
+  /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
+const CLASS_FROM = 480;
+
+/** "Looking over the Wall, never forcing the neck": how it is done stands behind a comma. */
+const TOLD_OF_NAME = /, (?:and |but )?(?:\p{Ll}+ing|never|always|with|keep|no|not|very|slow(?:ly)?|and)\b/u;
+
+/** A number that nothing was made of may have been an amount. */
+function hasFigure(text: string): boolean {
+  return (
+    /\d/.test(text) ||
+    /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! (?:of|more|people|feet|hands|legs|arms)\b)/iu.test(
+      text,
+    )
+  );
+}
+
+const EYES_CLOSED =
+  /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listen)\b.*)\b(?:clos(?:e|ing) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
+
+/** An amount behind a comma, or at the end of an order. */
+const AMOUNT_APART =
+  /[,;:–—-] (?:\S+ ){0,2}\S+ (?:times|rounds|breaths|reps|minutes?|mins?|seconds?|secs?)\b|^\p{Lu}[^,]* (?:for|about) \S+ \S+[.!]?$|\btimes[.!]?$/u;
+
+/** "Hands float down in front of you, three times": what a part of the body does, so often, is a step. */
+const LIMB_FIRST =
+  /^(?:both |the )?(?:hands|arms|palms|heels|knees|elbows|shoulders|wrists|fists|fingers) (?!are|stay|rest|may|can|on\b|in\b)\p{Ll}+ [^.!?]*$/u;
+
+/** What a body is told to do, at the start of a sentence: with a time it is a step, also where it says "your". */
+const DOING =
+  /^(?:now |then |and |gently |slowly |softly |(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?(?=.* for ))*(?:rub|shake|tap|swing|circle|roll|lift|press|turn|stretch|bounce|sway|pat|brush|massage|stroke|wash|squeeze|walk|draw|push|pull|sweep|float|raise|twist|rock|stamp|drum|(?:stand|balance|stay)(?= on (?:one|your|the|each|either) (?:\w+ )?(?:leg|foot)))\b(?=.*\b(?:your|the|you|everything|out)\b)/i;
+
+/** The name of what is told to be done: up to what comes after it. */
+function firstDone(text: string): string {
+  const told = text.replace(/^(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?/i, '');
+  return told.replace(/(?:,| then | and (?!\S+[.]?$)|\.).*$/i, '').trim() || text;
+}
+
+/** "3 deep breaths" is a step of its own; "5 breaths" under a movement says how often. */
+function isOfBreaths(body: string, under: LineKind): boolean {
+  if (!/\bbreaths?\b/i.test(body)) return false;
+  return under !== 'movement' || /\b(?:deep|big|slow|long|easy|quiet|soft|full|together)\b/i.test(body);
+}
+
+/** Nobody rests so long in a breath: what is held for so many seconds is a posture. */
+const POSTURE_FROM = 10;
+
+/** A hold by seconds with no rounds is a still hold, not a rest in each round; a long one also where it is done again. */
+function heldStill({ hold, ...counts }: Counts): Counts {
+  if (hold === undefined) return counts;
+  const { rounds, roundsWithin: _, ...others } = counts;
+  const again = rounds !== undefined && hold >= POSTURE_FROM && counts.seconds === undefined ? rounds : 1;
+  if (again === 1 && (rounds !== undefined || counts.seconds !== undefined)) return { ...counts, hold };
+  // A posture is held on one side and then on the other, never by turns.
+  const sides = counts.sides === 'alternating' ? 'one-then-other' : counts.sides;
+  const seconds = secondsFrom([hold, hold], again * (sides === 'one-then-other' ? 2 : 1));
+  return { ...others, ...(sides ? { sides } : {}), held: true, seconds };
+}

@@ -1,0 +1,113 @@
+import { itemAt } from '@/core/units';
+import { breathsOf, withBreathSpelled } from './breath-lines';
+import { findCounts } from './counts';
+import { withoutFrame } from './frames';
+import { TALK_STARTS } from './line-signs';
+import type { LineKind } from './model';
+import { bareName, BEFORE_NAME, isDoubtful } from './names';
+import { reading, type Reading } from './reading';
+import { readLook, lookAt } from './step-kinds';
+
+/*
+ * What is no breath, heading or pause: a step by its name and amounts, with what is told beside them, or words that
+ * are said.
+ */
+
+/**
+ * A step without what is only added to its name, which is said in it: "Crane, 4 times, low stance", "Rag doll: let the
+ * arms wrap around, a minute".
+ */
+export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
+  const { step, told } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
+  if (step.kind !== 'movement') return [step];
+  const [first, ...remarks] = behindCounts(step, body) ?? behindName(step) ?? [step];
+  return first ? [{ ...first, unsure: first.unsure || told }, ...remarks] : [step];
+}
+
+/** "Crane, 4 times, low stance": what is told behind the amounts; `null` where nothing is. */
+function behindCounts(step: Reading, body: string): readonly Reading[] | null {
+  const { aside, crowded } = findCounts(body);
+  if (!aside) return null;
+  const name = bareName(aside.before);
+  const added = step.words.includes(bareName(aside.behind));
+  if (name === '' || name.split(/\s+/).length > 6 || !(added || step.words.startsWith(name))) return null;
+  const remark = added || step.words.length > name.length + 3 ? readRemark(aside.behind) : [];
+  return [{ ...step, words: name, unsure: step.unsure || crowded || isDoubtful(name) }, ...remark];
+}
+
+/** "Birds: arms open like wings", "Knead, both hands": what is told behind the name; `null` where nothing is. */
+function behindName(step: Reading): readonly Reading[] | null {
+  const [named = '', ...parts] = step.words.split(/, /);
+  const { rounds, seconds } = step.counts;
+  const amount = rounds ?? seconds;
+  if (amount !== undefined && parts.length > 0 && parts.every((one) => OF_BODY.test(one)) && !OF_BODY.test(named))
+    return [{ ...step, words: named }, ...readRemark(parts.join(', '))];
+  const gloss = GLOSS.exec(step.words);
+  if (gloss) return [{ ...step, words: itemAt(gloss, 1) }, ...readRemark(itemAt(gloss, 2))];
+  const told = TOLD_BEHIND_NAME.exec(step.words);
+  if (!told) return null;
+  const [, name, how, short, manner] = told;
+  return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
+}
+
+/** "both hands", "left right left right", "big circles": no name, but how one that stands before it is done. */
+const OF_BODY =
+  /^(?:(?:both|left|right|one|each|big|small|slow|slowly|large|wide|low|high|soft|easy|gentle|follow[- ]me|arms?|hands?|palms?|knees?|feet|eyes?|elbows?|shoulders?|with|(?<=(?:big|small|slow|wide|large) )circles?|and|the|loose|relaxed|heavy|light|open|closed)(?: |$)){1,5}$/i;
+
+/** "Wind in the Branches (sway)". */
+const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;
+
+/** "Birds: arms open and close like wings": behind the name, at least three words of how. */
+const TOLD_BEHIND_NAME =
+  /^(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
+
+/** What stands beside a movement in its row is its breath, or said. */
+export function readRemark(remark: string): readonly Reading[] {
+  const breaths = breathsOf(withBreathSpelled(remark));
+  return breaths.length > 0 ? breaths : [reading('said', remark)];
+}
+
+/** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */
+function stepOrSaid(
+  written: string,
+  item: boolean,
+  under: LineKind,
+): { readonly step: Reading; readonly told: boolean } {
+  const body = withoutLead(written)
+    .replace(/[,;] tempo [\d-]+$/i, '')
+    .replace(TEACHERS_PART, '');
+  const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
+  if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), told: true };
+  const told = toldStep(body);
+  const step = told === null ? null : readLook(lookAt(told, item, under, true));
+  if (step !== null && step.kind !== 'said') return { step: { ...step, unsure: true }, told: true };
+  return { step: readLook(lookAt(body, item, under, false)), told: false };
+}
+
+/** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */
+const ASKED_WITHIN =
+  /^(?!(?:is|are|do|does|did|can|could|should|what|how|why|who|where|when|would|shall|may|any|have|has|will|which|whose|and you|ready|ok(?:ay)?)\b)[^?]*\?$/i;
+
+function toldOrCounted(body: string): boolean {
+  const { rounds, seconds } = findCounts(body).counts;
+  return rounds !== undefined || seconds !== undefined;
+}
+
+/** "…, and I count aloud." */
+const TEACHERS_PART = /, (?:and|while) I \p{Ll}+(?: \p{L}+){0,4}\.?$/u;
+
+/** The step that a sentence tells of, where it has an amount. */
+function toldStep(body: string): string | null {
+  const told = withoutFrame(body);
+  if (told === null) return null;
+  const { rounds, seconds, hold } = findCounts(told).counts;
+  return rounds === undefined && seconds === undefined && hold === undefined ? null : told;
+}
+
+/** A line without "Last one: " or "then ", where what follows has amounts. */
+function withoutLead(written: string): string {
+  const body = written.replace(BEFORE_NAME, '');
+  if (body === written || TALK_STARTS.test(body)) return written;
+  const { counts } = findCounts(body);
+  return counts.rounds !== undefined || counts.seconds !== undefined ? body : written;
+}
