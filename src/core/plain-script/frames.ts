@@ -157,7 +157,8 @@ function behindNobody(tokens: readonly Token[], from: number): number | null {
   if (lead > from) return lead;
   if (OPENING_WITH.has(first)) {
     let at = from + 1;
-    while (/^(?:off|up|out|on|down)$/.test(word(tokens, at))) at++;
+    while (/^(?:off|up|out|down)$/.test(word(tokens, at))) at++;
+    if (/^on (?:with|by)$/.test(`${word(tokens, at)} ${word(tokens, at + 1)}`)) at++;
     return /^(?:by|with|on)$/.test(word(tokens, at)) ? at + 1 : behindPart(tokens, at);
   }
   const counted = (tokens[from + 1]?.value ?? null) !== null;

@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { countingIds } from '../../../tests/support/chance';
+import { readScript } from './read';
+
+/** A line below a title, as kind, words and amounts; the unsure with a question mark. */
+function read(...lines: string[]): string[] {
+  return readScript(countingIds('o'), ['# Harbour class', ...lines].join('\n').replace('# ', ''))
+    .lines.slice(1)
+    .map(({ kind, words, counts, unsure }) => {
+      const { rounds, seconds, sides, ownPace } = counts;
+      const amounts = [rounds, seconds && `${seconds[0]} s`, sides, ownPace && 'own'].filter(
+        (one) => one !== undefined,
+      );
+      return [`${kind}${unsure ? '?' : ''}`, words, ...amounts].join(' | ');
+    });
+}
+const one = (line: string): string => read(line)[0] ?? '';
+
+describe('amounts in ordinary writing', () => {
+  it.each([
+    ['Lift the kettle; six; slow.', 'movement? | Lift the kettle | 6'],
+    ['Stand 2\'30", eyes closed', 'silence | Stand, eyes closed | 150 s'],
+    ['Low post, not less than sixty seconds, not more than ninety', 'movement | Low post | 75 s'],
+    ['Rolling the barrel, eight away from you and eight towards you', 'movement | Rolling the barrel | 8 | both-directions'], // prettier-ignore
+    ['The tiger, six then six other side', 'movement | The tiger | 6 | one-then-other'],
+    ['Wipe the table, ten, change direction, ten', 'movement | Wipe the table | 10 | both-directions'],
+    ['Side steps: 4 R, 4 L, repeat x3', 'movement | Side steps | 12 | one-then-other'],
+    ['Swinging drum, a hundred swings', 'movement | Swinging drum | 100'],
+    ['The moon, thrice to every side', 'movement | The moon | 3 | alternating'],
+    ['Planting seeds, once per breath for ten breaths', 'movement | Planting seeds | 10'],
+    ['Gulls wheel, free, 2 min', 'movement | Gulls wheel | 120 s | own'],
+  ])('are found: %s', (line, meant) => {
+    expect(one(line)).toBe(meant);
+  });
+
+  it('tell of the class where a sentence does', () => {
+    expect(one('We’ve got the hall for 45 minutes.')).toBe('setting? |  | 2700 s');
+  });
+
+  it('stand before the name where other lines have a unit there', () => {
+    expect(read('3 min – marching', '4x – bends', '8 – pulling the rope')[2]).toBe('movement | pulling the rope | 8');
+    expect(read('1 Wake the crane x8', '2 Look back x3', '3 Sit 2 min')[0]).toBe('movement | Wake the crane | 8');
+    expect(read('Main;Lifting;7x;slow', 'Main;Coiling;5x;low', 'Main;Rowing;9x;wide')[2]).toBe('movement | Rowing | 9');
+  });
+
+  it('name the length of a class that is told by the times of day', () => {
+    const { plan } = readScript(countingIds('o'), 'Sunday lawn, 09:00-09:40\nSwing 8x');
+    expect([plan.title, plan.targetSeconds]).toEqual(['Sunday lawn', 2400]);
+  });
+});
+
+describe('what is no movement', () => {
+  it.each([
+    ['breather - half a minute, nobody talks', 'silence'],
+    ['Everybody finds a quiet place and stands there, three minutes', 'silence'],
+    ['three minutes hush', 'silence'],
+    ['Water break (1 min)', 'pause'],
+    ['Give me a short rest of fifteen seconds here.', 'pause'],
+    ['down to sitting', 'transition'],
+    ['whoever falls in makes the tea', 'said'],
+    ['Part one, getting warm', 'section'],
+  ])('is told: %s', (line, kind) => {
+    expect(one(line).split(/[?]? \|/)[0]).toBe(kind);
+  });
+});
