@@ -34,6 +34,8 @@ const SPAN =
   /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*[:,.–—-]?\s+(?=\p{L})/iu;
 /** A longer one that a sentence tells of is a silence. */
 const LONGEST_PAUSE = 60;
+/** So long nobody pauses before a class has begun. */
+const SILENCE_FROM = 20;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
 /**
@@ -68,10 +70,9 @@ function readText(
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
   const pause = pauseIn(body);
-  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
-    return [reading('pause', '', { seconds: [pause, pause, pause] })];
+  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(pause, under, false)];
   const asked = pauseIn(withoutFrame(body) ?? '');
-  if (asked !== null && asked <= LONGEST_PAUSE) return [reading('pause', '', { seconds: [asked, asked, asked] }, true)];
+  if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(asked, under, true)];
   const { counts, rest } = findCounts(body);
   if (counts.breath && Object.keys(counts).length === 1 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
   const breaths = breathsOf(withBreathSpelled(body));
@@ -84,6 +85,13 @@ function readText(
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
   return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
+}
+
+/** A pause of the step above; before any step it is a silence. */
+function pauseOf(seconds: number, under: LineKind, unsure: boolean): Reading {
+  const before = under === 'nothing' && seconds >= SILENCE_FROM;
+  if (before) return reading('silence', 'Silence', { seconds: secondsFrom([seconds, seconds], 1) }, unsure);
+  return reading('pause', '', { seconds: [seconds, seconds, seconds] }, unsure);
 }
 
 /** "Do the same on the other leg.", "and the other side": the step above, on both. */

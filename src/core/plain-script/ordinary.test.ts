@@ -50,12 +50,16 @@ describe('amounts in ordinary writing', () => {
 });
 
 describe('what is no movement', () => {
+  it('is a pause of the step above, or a silence before any step', () => {
+    expect(read('Swing 8x', 'Water break (1 min)')[1]).toBe('pause |  | 60 s');
+    expect(read('Swing 8x', 'Give me a short rest of fifteen seconds here.')[1]).toBe('pause? |  | 15 s');
+    expect(one('Please begin with a minute of silence.')).toBe('silence? | Silence | 60 s');
+  });
+
   it.each([
     ['breather - half a minute, nobody talks', 'silence'],
     ['Everybody finds a quiet place and stands there, three minutes', 'silence'],
     ['three minutes hush', 'silence'],
-    ['Water break (1 min)', 'pause'],
-    ['Give me a short rest of fifteen seconds here.', 'pause'],
     ['down to sitting', 'transition'],
     ['whoever falls in makes the tea', 'said'],
     ['Part one, getting warm', 'section'],

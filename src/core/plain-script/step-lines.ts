@@ -80,8 +80,14 @@ function stepOrSaid(
   if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), told: true };
   const told = toldStep(body);
   const step = told === null ? null : readLook(lookAt(told, item, under, true));
-  if (step !== null && step.kind !== 'said') return { step: { ...step, unsure: true }, told: true };
+  if (step !== null && step.kind !== 'said')
+    return { step: { ...step, words: capitalised(step.words), unsure: true }, told: true };
   return { step: readLook(lookAt(body, item, under, false)), told: false };
+}
+
+/** What was cut out of a sentence, as a name. */
+function capitalised(name: string): string {
+  return name.charAt(0).toUpperCase() + name.slice(1);
 }
 
 /** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */

@@ -58,7 +58,7 @@ export function FromScript({
         <label className="flex flex-col gap-1">
           The script, as you write it
           <textarea
-            className="textarea h-[58vh] w-full font-serif text-base leading-6"
+            className="textarea h-[58vh] lg:h-[calc(100dvh-8rem)] w-full font-serif text-base leading-6"
             spellCheck={false}
             placeholder={EXAMPLE}
             value={text}
