@@ -12,7 +12,10 @@ export function Tide({ timeline, state }: Props) {
     element.style.setProperty('transform', `scaleY(${(0.14 + 0.66 * full).toFixed(4)})`);
   });
   return (
-    <div aria-hidden className="absolute inset-0 overflow-hidden motion-reduce:left-auto motion-reduce:w-6">
+    <div
+      aria-hidden
+      className="absolute inset-0 overflow-hidden motion-reduce:left-auto motion-reduce:w-6 max-md:motion-reduce:w-3"
+    >
       <div ref={water} data-testid="tide" className="tide-water absolute inset-0 origin-bottom" />
     </div>
   );

@@ -89,7 +89,7 @@ export function FromScript({
             {unsure > 0 && (
               <span className="text-warning">
                 {' '}
-                · {unsure === 1 ? '1 line is uncertain' : `${unsure} lines are uncertain`}
+                · {unsure === 1 ? '1 line is uncertain (?)' : `${unsure} lines are uncertain (?)`}
               </span>
             )}
           </p>

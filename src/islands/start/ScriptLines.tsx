@@ -46,11 +46,11 @@ export function ScriptLines({ lines, put, onPut }: Props) {
               className="border-base-300 absolute inset-x-0 flex items-center gap-2 border-b px-2"
               style={{ top: start, height: ROW_HEIGHT }}
             >
-              <span className="quiet-ink w-8 shrink-0 text-right text-xs">{line.number}</span>
+              <span className="quiet-ink w-6 shrink-0 text-right text-xs">{line.number}</span>
               <label className="shrink-0">
                 <span className="sr-only">Line {line.number} is</span>
                 <select
-                  className={`select select-xs w-32 ${line.unsure ? 'border-warning text-warning' : ''}`}
+                  className={`select select-xs w-31 ${line.unsure ? 'border-warning text-warning' : ''}`}
                   value={line.kind}
                   onChange={(event) => {
                     const kind = CHOOSABLE.find((one) => one === event.target.value);
@@ -66,13 +66,20 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 </select>
               </label>
               <span
-                className={`min-w-0 flex-1 truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
+                className={`min-w-32 flex-1 truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
                 {line.words === '' ? line.text : line.words}
               </span>
-              <span className="quiet-ink shrink-0 text-sm">{lineCounts(line)}</span>
-              {line.unsure && <span className="text-warning shrink-0 text-xs">uncertain</span>}
+              <span className="quiet-ink min-w-0 truncate text-sm" title={lineCounts(line)}>
+                {lineCounts(line)}
+              </span>
+              {line.unsure && (
+                <span className="text-warning shrink-0 font-semibold" title="uncertain">
+                  <span aria-hidden>?</span>
+                  <span className="sr-only">uncertain</span>
+                </span>
+              )}
               {put.has(line.number) && <span className="quiet-ink shrink-0 text-xs">by hand</span>}
             </li>
           );
