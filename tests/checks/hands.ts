@@ -21,11 +21,12 @@ export interface HandLine {
   readonly wanted: readonly string[];
   readonly kept: boolean;
   /** Of which letters: the first four, three that were written when the rules for those stood, or the last. */
-  readonly writing: 'early' | 'late' | 'last';
+  readonly writing: 'early' | 'late' | 'last' | 'ninth';
 }
 
 const LATE: ReadonlySet<string> = new Set(['fifth-letter.txt', 'sixth-letter.txt', 'seventh-letter.txt']);
 const LAST = 'eighth-letter.txt';
+const NINTH = 'ninth-letter.txt';
 
 const FOLDER = join(import.meta.dirname, 'hands');
 
@@ -53,7 +54,7 @@ export function handLines(): HandLine[] {
               text,
               wanted: wanted === '-' ? [] : wanted.split(' ').sort(),
               kept: isKept(text),
-              writing: file === LAST ? 'last' : LATE.has(file) ? 'late' : 'early',
+              writing: file === NINTH ? 'ninth' : file === LAST ? 'last' : LATE.has(file) ? 'late' : 'early',
             },
           ];
         });

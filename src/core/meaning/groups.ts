@@ -34,14 +34,14 @@ export const GROUPS: Readonly<Record<string, string>> = {
   strike: 'tap pat drum knock pound thump slap beat clap',
   belly: 'belly tummy stomach abdomen navel',
   lowback: 'kidney lumbar',
-  prop: 'wall chair rail railing banister counter table sofa couch post pole tree doorframe windowsill sill ledge barre bench stool desk worktop fence',
+  prop: 'trunk bench wall chair rail railing banister counter table sofa couch post pole tree doorframe windowsill sill ledge barre bench stool desk worktop fence',
   seat: 'chair stool bench seat sofa wheelchair armchair',
   near: 'near finger fingertip palm beside reach hand hold touch use against by next close to at finger within have behind',
   ground: 'floor ground earth',
   dizzy: 'dizzy dizziness giddy faint glaucoma hypertension lightheaded vertigo swim swims woozy',
-  mood: 'plenty choose choice decide care avoid who whoever anyone anybody almost nobody least friendly kind pleasant nice wish quiet under must needn yes unlocked fewer rather if only may neednt no not never dont doesnt cannot unless whichever whatever hardly barely different enough less small smaller tiny little slight slow slowly gentle gently soft softly easy careful carefully light lightly sore stiff stop optional comfortable comfortably half prefer trouble hurt welcome allowed',
+  mood: 'plenty choose choice decide care avoid who whoever anyone anybody almost nobody least friendly kind pleasant nice wish quiet under must needn yes unlocked fewer rather if only may neednt no not never dont doesnt cannot unless whichever whatever hardly barely different enough less small smaller tiny little slight slow slowly gentle gently soft softly easy careful carefully light lightly sore stiff grumpy cranky stop optional option also instead alternatively quarter halfway skip either comfortable comfortably half prefer trouble hurt welcome allowed',
   reserved:
-    'if only may neednt no not never dont isnt doesnt cannot unless whichever whatever who whoever whenever anyone anybody nobody hardly enough less smaller smallest plenty choose avoid careful care caution omit optional stop prefer sore pain painful hurt trouble complain comfortable wish allowed half contest peace kind moment',
+    'if only may neednt no not never dont isnt doesnt cannot unless whichever whatever who whoever whenever anyone anybody nobody hardly enough less smaller smallest plenty choose avoid careful care caution omit optional stop prefer sore pain painful hurt trouble complain comfortable wish allowed half contest peace kind moment option also instead alternatively quarter halfway skip bench railing medal',
   cond: 'if when anyone anybody those who whoever with should unless',
   pregnant: 'pregnant pregnancy expecting menstruating',
 };

@@ -35,7 +35,9 @@ export const HINTS = {
     '=back|=spine ..1 =flat|=long|=straight',
     '=does =it|=do',
     '=as ..1 =as =you|=your',
-    '@mood ~8 =back|backs|spine|bend|lean|fold|bow|nod|disc|hinge|tip|=knees|hips|=down|=low|angle|=here|=far',
+    '@mood ~8 =back|backs|spine|bend|lean|fold|bow|nod|disc|hinge|tip|=knees|hips|hamstrings|hands|=down|=low|angle|=here|=far',
+    'hand|hands ..3 @prop',
+    'hamstrings ..2 happy|allow|agree|=let',
     '=back|backs|spine|bend|lean|fold|bow|nod|disc|hinge|tip|=knees|hips|=down|=low|angle|=here|=far ~8 @mood',
   ],
   'hint:head-low': [
@@ -45,6 +47,7 @@ export const HINTS = {
   ],
   'hint:deep-squat': [
     ...RANGE,
+    'half|halfway|quarter|third|partway',
     '=as ..1 =as =you|=your',
     '@mood ~8 knee|knees|=sit|squat|stance|=sink|thighs|=stand|thighs|lowest|=low|lower|height|toe|toes|=deep|=high|standing',
     'knee|knees|=sit|squat|stance|=sink|thighs|=stand|thighs|lowest|=low|lower|height|toe|toes|=deep|=high|standing ~8 @mood',
