@@ -1,4 +1,4 @@
-import { itemAt } from '@/core/units';
+import { itemAt, rememberedLately } from '@/core/units';
 import { MOST_SECONDS, type Counts } from './model';
 import { word, type Range } from './amounts';
 import type { Found, Taken, Way } from './found';
@@ -21,18 +21,7 @@ const LEADING: ReadonlySet<string> = new Set([
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
 
 /** Counts and times as people write them, and what is left of the text without them. */
-export function findCounts(text: string): FoundCounts {
-  const known = lately.get(text);
-  if (known) return known;
-  if (lately.size >= KEPT) lately.clear();
-  const counts = lookForCounts(text);
-  lately.set(text, counts);
-  return counts;
-}
-
-/** A line is asked for its counts several times while it is read. */
-const KEPT = 64;
-const lately = new Map<string, FoundCounts>();
+export const findCounts = rememberedLately(lookForCounts);
 
 function lookForCounts(text: string): FoundCounts {
   const { breath, text: breathless } = withoutBreath(text);
@@ -61,11 +50,16 @@ const TWICE = new RegExp(
   `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/](?: after that| afterwards)?|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
   'iu',
 );
+function hasNumberTwice(text: string): boolean {
+  const numbers = tokensOf(text).flatMap(({ value, text: one }) => (value !== null || one === 'dozen' ? [one] : []));
+  return new Set(numbers).size < numbers.length;
+}
+
 const BODY_SIDE = /\b(?:left|right|l|r|legs?|foot|feet|arms?|hands?|sides?)\b/i;
 
 /** A line with one count for each of two ways or sides, in words of its own; `null` where the usual words say it or nothing does. */
 function eachOfTwo(text: string): FoundCounts | null {
-  const match = text.length > 160 ? null : TWICE.exec(text);
+  const match = text.length <= 160 && hasNumberTwice(text) ? TWICE.exec(text) : null;
   if (!match) return null;
   const [all, number = '', first = '', , second = ''] = match;
   const known = findAmounts(text);
@@ -95,7 +89,9 @@ interface FoundCounts {
   readonly aside: { readonly before: string; readonly behind: string } | null;
 }
 
-function findAmounts(text: string): FoundCounts {
+const findAmounts = rememberedLately(lookForAmounts);
+
+function lookForAmounts(text: string): FoundCounts {
   const tokens = tokensOf(text);
   const taken: Taken[] = [];
   for (let at = 0; at < tokens.length;) {

@@ -1,3 +1,4 @@
+import { rememberedLately } from '@/core/units';
 import { word } from './amounts';
 import { tokensOf, type Token } from './tokens';
 
@@ -87,8 +88,10 @@ const CLAUSE_BEHIND =
   /,? (?:before|if|while|because|so that|until|since|unless|whenever|though|although) (?:you|they|we|i|it|there|everyone|everybody|the|that|your|their|anybody|anyone|somebody|needed|necessary)\b[^.]*\.?$/iu;
 
 /** A sentence without what only tells of the step in it; `null` where none of that is found. */
-export function withoutFrame(sentence: string): string | null {
-  if (sentence.length > FRAMED_UP_TO || NO_STEP.test(sentence)) return null;
+export const withoutFrame = rememberedLately(lookForFrame);
+
+function lookForFrame(sentence: string): string | null {
+  if (sentence.length > FRAMED_UP_TO || !FIGURE.test(sentence) || NO_STEP.test(sentence)) return null;
   const told = withoutOpening(sentence.replace(FOR_NAME, '$1: ').replace(NUMBERED, ''))
     .replace(HELD_TELLING, ', hold ')
     .replace(TELLING, ', ')
@@ -97,6 +100,10 @@ export function withoutFrame(sentence: string): string | null {
   const step = told.replace(CLAUSE_BEHIND, '').replace(/\s+/g, ' ').trim();
   return step === '' ? null : step;
 }
+
+/** A step that a sentence tells of has an amount. */
+const FIGURE =
+  /\d|\b(?:an?|another|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|sixty|ninety|once|twice|thrice|half|dozen|minutes?)\b/i;
 
 /** What asks, quotes, forbids or says what the teacher does tells of no step. */
 const NO_STEP =

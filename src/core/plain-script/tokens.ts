@@ -1,3 +1,5 @@
+import { rememberedLately } from '@/core/units';
+
 /** A piece of a line of ordinary writing. */
 export interface Token {
   readonly kind: 'number' | 'clock' | 'word' | 'mark';
@@ -36,7 +38,9 @@ export const NUMBER_WORDS: ReadonlyMap<string, number> = new Map([
 ]);
 
 /** A line as tokens, in one pass. */
-export function tokensOf(line: string): Token[] {
+export const tokensOf: (line: string) => readonly Token[] = rememberedLately(cutIntoTokens);
+
+function cutIntoTokens(line: string): readonly Token[] {
   const tokens: Token[] = [];
   for (const match of line.matchAll(TOKEN)) {
     const [written, clock, mixed, fraction, number, word] = match;

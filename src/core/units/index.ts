@@ -1,5 +1,5 @@
 export { firstItems, itemAt } from './item-at';
-export { remembered } from './remembered';
+export { remembered, rememberedLately } from './remembered';
 export { takenAs } from './taken-as';
 export { mean, median } from './averages';
 export { Random } from './random';

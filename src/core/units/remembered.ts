@@ -12,3 +12,17 @@ export function remembered<Value>(of: (text: string) => Value): (text: string) =
     return value;
   };
 }
+
+const LATELY = 64;
+
+/** A function of a text that remembers the last few: a line is asked the same several times while it is read. */
+export function rememberedLately<Value>(of: (text: string) => Value): (text: string) => Value {
+  const kept = new Map<string, Value>();
+  return (text) => {
+    if (kept.has(text)) return kept.get(text) as Value;
+    if (kept.size >= LATELY) kept.clear();
+    const value = of(text);
+    kept.set(text, value);
+    return value;
+  };
+}

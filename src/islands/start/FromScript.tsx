@@ -82,7 +82,10 @@ export function FromScript({
           </button>
         )}
       </div>
-      <section aria-label="How each line was understood" className="min-w-0">
+      <section
+        aria-label="How each line was understood"
+        className="min-w-0 lg:flex lg:h-[calc(100dvh-5.5rem)] lg:flex-col"
+      >
         <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
           <p role="status">
             {steps === 1 ? '1 step' : `${steps} steps`}, {formatClock(toSeconds(planMilliseconds(read.plan)))} long

@@ -32,7 +32,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
   return (
     <div
       ref={scroll}
-      className="border-base-300 bg-base-100 h-[58vh] lg:h-[calc(100dvh-8rem)] overflow-y-auto rounded border"
+      className="border-base-300 bg-base-100 h-[58vh] overflow-y-auto lg:h-auto lg:min-h-0 lg:flex-1 rounded border"
       tabIndex={0}
       role="region"
       aria-label="Lines"
