@@ -2,17 +2,11 @@ import { COEFFICIENTS, joinSamples } from '@/core/signal';
 import { shapeOf, type Scale, type SpeechShapes } from '../acoustic/cepstral-distances';
 import { ORDERS } from '../acoustic/time-warping';
 import type { SpeechStretch } from '../model';
-import { LOUD_ROOM, QUIET_ROOM, RoomLevel, type Room } from './room';
+import { LOUD_ROOM, QUIET_ROOM, RoomLevel, type HeardSound, type Room } from './room';
 import { rootCompressed, SpeechLevel } from './root-compression';
 
-/** A stretch of speech as it is heard, with its cepstra and those of what lies before it. */
-export interface OnlineStretch extends SpeechStretch {
-  readonly cepstra: Float32Array;
-  /** Of the silence since the stretch before, or the last of it. */
-  readonly before: Float32Array;
-}
-
-type HeardSound = Pick<OnlineStretch, 'cepstra' | 'before'>;
+/** A stretch of speech as it is heard, with its sound. */
+export type OnlineStretch = SpeechStretch & HeardSound;
 
 /** Stretches whose sound is kept, for what may still be compared and for the voice to be learned from. */
 const KEPT = 240;

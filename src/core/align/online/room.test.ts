@@ -1,12 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { COEFFICIENTS } from '@/core/signal';
-import type { OnlineStretch } from './online-speech';
-import { RoomLevel } from './room';
+import { RoomLevel, type HeardSound } from './room';
 
 /** Frames that are so loud, in natural logarithms of power. */
 const frames = (level: number, count: number): Float32Array =>
   Float32Array.from({ length: count * COEFFICIENTS }, (_, at) => (at % COEFFICIENTS === 0 ? level : 0));
-const stretch = (voice: number, room: number, gap = 100): Pick<OnlineStretch, 'cepstra' | 'before'> => ({
+const stretch = (voice: number, room: number, gap = 100): HeardSound => ({
   cepstra: frames(voice, 80),
   before: frames(room, gap),
 });

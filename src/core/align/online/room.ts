@@ -1,7 +1,6 @@
 import { COEFFICIENTS } from '@/core/signal';
 import type { ScaledBy } from '../acoustic/distance-scale';
 import type { Costs } from '../decoder/costs';
-import type { OnlineStretch } from './online-speech';
 
 /*
  * Two kinds of room to follow a class in: one where nothing but the voice is heard, and one where something sounds
@@ -100,6 +99,12 @@ const FORGETTING = 0.9;
 /** Frames of a gap that count in full. */
 const GAP_FRAMES = 50;
 
+/** The cepstra of a stretch of speech, and of the silence since the stretch before, or the last of it. */
+export interface HeardSound {
+  readonly cepstra: Float32Array;
+  readonly before: Float32Array;
+}
+
 /** Tells from what is heard whether a room is loud. A quiet one is taken for granted at first. */
 export class RoomLevel {
   private voice = { sum: 0, count: 0 };
@@ -110,7 +115,7 @@ export class RoomLevel {
     return this.loud;
   }
 
-  add({ cepstra, before }: Pick<OnlineStretch, 'cepstra' | 'before'>): void {
+  add({ cepstra, before }: HeardSound): void {
     for (const one of [this.voice, this.gaps]) {
       one.sum *= FORGETTING;
       one.count *= FORGETTING;
