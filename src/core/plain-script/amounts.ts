@@ -70,15 +70,10 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
     const close = tokens.findIndex((token, index) => index > more.next && token.text === ')');
     if (close > 0) return { range: [low, Math.max(low, more.range[0])], next: close + 1, inFigures: true };
   }
-  const again = /^(?:\+|\/|&|and|n|’n)$/.test(word(tokens, first.next)) ? numberAt(tokens, first.next + 1) : null;
-  if (
-    (again &&
-      ((again.inFigures && first.inFigures) || /n$/.test(word(tokens, first.next))) &&
-      word(tokens, first.next) !== 'and' &&
-      again.range[0] === low) ||
-    (again?.inFigures && first.inFigures && again.range[0] === low)
-  )
-    return { ...again, eachSide: true };
+  const joint = word(tokens, first.next);
+  const again = /^(?:\+|\/|&|and|n|’n)$/.test(joint) ? numberAt(tokens, first.next + 1) : null;
+  const bothSides = /n$/.test(joint) || (again?.inFigures && first.inFigures);
+  if (again && bothSides && again.range[0] === low) return { ...again, eachSide: true };
   if (word(tokens, first.next) === '+') return { ...first, next: first.next + 1 };
   return first;
 }

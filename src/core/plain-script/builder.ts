@@ -32,7 +32,7 @@ import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { cut, indentOf, name, wordsFor } from './line-words';
 import { readTidy, type Tidy } from './tidy';
-import { isGreeting, titled } from './title';
+import { isDated, isGreeting, titled } from './title';
 
 const PAUSE_SECONDS = 1.5;
 /** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
@@ -89,7 +89,7 @@ export class ScriptBuilder {
       put === null
         ? found
         : [{ ...itemAt(found, 0), kind: put, words: wordsFor(put, line, itemAt(found, 0)), unsure: false }];
-    for (const reading of readings) this.takeNatural(reading);
+    for (const reading of readings) this.takeNatural(reading, !isDated(line));
     if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
       this.stepIndent = indentOf(line);
       this.stepNumbered = isNumbered(line);
@@ -200,8 +200,8 @@ export class ScriptBuilder {
     }
   }
 
-  private takeNatural({ kind, words, counts, unsure }: Reading): void {
-    if (kind === 'title' || this.mayBeTitle(kind, words, unsure)) {
+  private takeNatural({ kind, words, counts, unsure }: Reading, mayTitle: boolean): void {
+    if (kind === 'title' || (mayTitle && this.mayBeTitle(kind, words, unsure))) {
       const targetSeconds = counts.seconds?.[0] ?? this.plan.targetSeconds;
       this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title, targetSeconds };
       this.titled = true;

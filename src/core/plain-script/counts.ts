@@ -4,8 +4,9 @@ import { word, type Range } from './amounts';
 import type { Found, Taken, Way } from './found';
 import { withoutBreath } from './breath-counts';
 import { phraseAt } from './phrases';
+import { MOST_ROUNDS } from './rounds';
 import { OPPOSITE } from './sides';
-import { NUMBER_WORDS, tokensOf, type Token } from './tokens';
+import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
 
 /*
  * Counts, times and sides as people write them: a small grammar over tokens. A phrase is looked for from each token on,
@@ -39,15 +40,14 @@ function repeated(text: string): FoundCounts | null {
   const found = findAmounts(itemAt(match, 1));
   const times = Number(match[2] ?? match[3] ?? (match[4] ? 3 : 2));
   const { rounds, roundsWithin, ...others } = found.counts;
-  if (rounds === undefined || roundsWithin || rounds * times > 200) return null;
+  if (rounds === undefined || roundsWithin || rounds * times > MOST_ROUNDS) return null;
   return { ...found, counts: { ...others, rounds: rounds * times } };
 }
 
-const IN_WORDS = [...NUMBER_WORDS.keys()].join('|');
 const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,4}?)";
 /** "Eight away from you and eight towards you": a number twice, each with its own words. */
 const TWICE = new RegExp(
-  `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/](?: after that| afterwards)?|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
+  `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${NUMBER_IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/](?: after that| afterwards)?|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
   'iu',
 );
 function hasNumberTwice(text: string): boolean {
@@ -155,15 +155,9 @@ function apart(
 
 /** "Five times clockwise and then five times back": one way and the other. */
 function clockwiseAndBack(taken: readonly Taken[]): readonly Taken[] {
-  const turned = taken.some((one) => one.what === 'way' && /clockwise$/.test(one.way));
-  if (!turned) return taken;
-  return taken.map((one) =>
-    one.what === 'way' && one.way === 'back' ? { ...one, way: OPPOSITE[turnOf(taken)] } : one,
-  );
-}
-
-function turnOf(taken: readonly Taken[]): Way {
-  return taken.flatMap((one) => (one.what === 'way' && /clockwise$/.test(one.way) ? [one.way] : []))[0] ?? 'clockwise';
+  const turn = taken.flatMap((one) => (one.what === 'way' && /clockwise$/.test(one.way) ? [one.way] : []))[0];
+  if (turn === undefined) return taken;
+  return taken.map((one) => (one.what === 'way' && one.way === 'back' ? { ...one, way: OPPOSITE[turn] } : one));
 }
 
 /**

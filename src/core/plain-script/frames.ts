@@ -1,6 +1,6 @@
 import { rememberedLately } from '@/core/units';
 import { word } from './amounts';
-import { tokensOf, type Token } from './tokens';
+import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
 
 /*
  * Sentences that tell what is done, around the step that they are about: "You begin by standing still for a minute.",
@@ -38,6 +38,7 @@ const LEADING_ON = words('by with to into through onto on off up out over it dow
 const OPENING_WITH = words(
   'begin begins start starts open opens end ends finish finishes close closes continue carry go move warm wind settle',
 );
+/** "Follow that with", "Put in", "Give me": what is asked for comes next. */
 const ASKED_FOR = phrases('follow that with', 'follow this with', 'follow it with', 'put in', 'give me', 'give us', 'i want', 'i’d like', "i'd like", 'i would like', 'we need', 'we want', 'add', 'include', 'into', 'straight into', 'on to', 'onto', 'over to', 'teach the new one', 'teach the next one', 'teach them the new one', 'let us do', 'let’s do', "let's do"); // prettier-ignore
 /** Who is led: "I had them circle the wrists". */
 const LED = phrases('them', 'everyone', 'everybody', 'people', 'us', 'the class', 'the group', 'you', 'the students', 'them all', 'everyone in the room'); // prettier-ignore
@@ -69,8 +70,7 @@ const BASE_FORMS: ReadonlyMap<string, string> = new Map([
   ['swung', 'swing'],
 ]);
 
-const AMOUNT =
-  '(?:(?:for|about|around|only|just|exactly|some|a good|roughly|nearly|another) )*(?:\\d|one\\b|two\\b|three\\b|four\\b|five\\b|six\\b|seven\\b|eight\\b|nine\\b|ten\\b|eleven\\b|twelve\\b|fifteen\\b|twenty\\b|thirty\\b|forty\\b|sixty\\b|ninety\\b|twice\\b|once\\b|half an?\\b|a (?:minute|couple|dozen|few)\\b)';
+const AMOUNT = `(?:(?:for|about|around|only|just|exactly|some|a good|roughly|nearly|another) )*(?:\\d|(?:${NUMBER_IN_WORDS}|twice|thrice|once|half an?|a (?:minute|couple|dozen|few))\\b)`;
 /** "…, which is held for": a posture. */
 const HELD_TELLING = new RegExp(
   `[,;:]? ?(?:which |that |and |it )?(?:(?:we|you|they|i)(?:['’]ll| will)? hold(?: it| this| that| the shape| the posture)?|is held|are held|held)[:,]? (?=${AMOUNT})`,
@@ -102,8 +102,7 @@ function lookForFrame(sentence: string): string | null {
 }
 
 /** A step that a sentence tells of has an amount. */
-const FIGURE =
-  /\d|\b(?:an?|another|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|sixty|ninety|once|twice|thrice|half|dozen|minutes?)\b/i;
+const FIGURE = new RegExp(`\\d|\\b(?:an?|another|${NUMBER_IN_WORDS}|once|twice|thrice|half|dozen|minutes?)\\b`, 'i');
 
 /** What asks, quotes, forbids or says what the teacher does tells of no step. */
 const NO_STEP =
@@ -112,15 +111,20 @@ const NO_STEP =
 /** Without who does it and how they come to it. */
 function withoutOpening(sentence: string): string {
   const tokens = tokensOf(sentence);
-  const joined = skip(tokens, 0, JOINING);
-  const wanted = skip(tokens, joined, ASKED_FOR, 1);
-  const done = wanted > joined ? joined : skip(tokens, joined, DOERS, 1);
-  const at = done > joined ? behindDoer(tokens, done) : behindNobody(tokens, joined);
+  const at = behindOpening(tokens, skip(tokens, 0, JOINING));
   const first = at === null ? undefined : tokens[at];
   if (first === undefined) return sentence;
   const rest = sentence.slice(first.from);
   const base = BASE_FORMS.get(first.text);
   return base === undefined ? rest : base + rest.slice(first.text.length);
+}
+
+/** Behind what is asked for, or who does it, or how it comes; `null` where none of that stands. */
+function behindOpening(tokens: readonly Token[], from: number): number | null {
+  const wanted = skip(tokens, from, ASKED_FOR, 1);
+  if (wanted > from) return wanted;
+  const done = skip(tokens, from, DOERS, 1);
+  return done > from ? behindDoer(tokens, done) : behindNobody(tokens, from);
 }
 
 /** Behind "we all begin by", "I had them", "you": what is done; `null` where that is no step. */
@@ -159,9 +163,6 @@ function behindNobody(tokens: readonly Token[], from: number): number | null {
   const first = word(tokens, from);
   // "And five minutes of sitting".
   if (from > 0 && ((tokens[from]?.value ?? null) !== null || word(tokens, from - 1) === ',')) return from;
-  // "Follow that with", "Put in", "Give me".
-  const lead = skip(tokens, from, ASKED_FOR, 1);
-  if (lead > from) return lead;
   if (OPENING_WITH.has(first)) {
     let at = from + 1;
     while (/^(?:off|up|out|down)$/.test(word(tokens, at))) at++;

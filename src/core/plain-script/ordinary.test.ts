@@ -43,6 +43,15 @@ describe('amounts in ordinary writing', () => {
     expect(read('Main;Lifting;7x;slow', 'Main;Coiling;5x;low', 'Main;Rowing;9x;wide')[2]).toBe('movement | Rowing | 9');
   });
 
+  it('stand in the class where the first line begins with them, and name no title', () => {
+    const { plan, lines } = readScript(countingIds('o'), '0:00-2:00 Shake\n2:00-6:00 Swing');
+    expect(lines.map(({ kind, counts }) => [kind, counts.seconds?.[0]])).toEqual([
+      ['movement', 120],
+      ['movement', 240],
+    ]);
+    expect(plan.title).toBe('New class');
+  });
+
   it('name the length of a class that is told by the times of day', () => {
     const { plan } = readScript(countingIds('o'), 'Sunday lawn, 09:00-09:40\nSwing 8x');
     expect([plan.title, plan.targetSeconds]).toEqual(['Sunday lawn', 2400]);

@@ -13,7 +13,7 @@ const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'nu
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
 const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore
-const MOST_ROUNDS = 200;
+export const MOST_ROUNDS = 200;
 /** What may stand before a count behind a mark: "Cloud arms, reps 8-10". */
 export const BEFORE_COUNT = /^(?:reps?|rounds?|times|repeats?|repetitions)$/;
 
@@ -101,6 +101,16 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
 const NO_ROUNDS =
   /^(?:seconds|secs|minutes|mins|hours|people|chairs|sides|legs|arms|hands|feet|ways|levels|parts|rows|lines|pairs|groups|students|beginners|points|things)$/;
 
+/** "Thirty-six light knocks": a word of how, and what is counted at the end of the line. */
+function mannerBefore(tokens: readonly Token[], at: number): boolean {
+  const [how, noun] = [word(tokens, at), word(tokens, at + 1)];
+  const tells = tokens[at]?.value === null && wayOf(how) === undefined;
+  const small = /^(?:of|to|on|in|with|and|or|each|per|more|the)$/.test(how);
+  const counted = tokens[at + 1]?.kind === 'word' && /^\p{L}{4,}s$/u.test(noun) && !NO_ROUNDS.test(noun);
+  const ends = at + 2 >= tokens.length - 1 && /^[.!]?$/.test(word(tokens, at + 2));
+  return tells && !small && counted && ends;
+}
+
 /** A count behind a name in looser words: "40 swings", "seven or so", "one more", "nine risings in all", "6 b.". */
 function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: Count): Taken | null {
   const { next } = amount;
@@ -109,9 +119,8 @@ function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: C
   const things =
     /^\p{L}{3,}s$/u.test(noun) && !NO_ROUNDS.test(noun) && wayOf(noun) === undefined && amount.range[0] > 1;
   const inAll = word(tokens, next + 1) === 'in' && /^(?:all|total)$/.test(word(tokens, next + 2));
-  // "Thirty-six light knocks".
-  const manner = tokens[next + 1]?.kind === 'word' && next + 2 >= tokens.length - 1 && /^\p{L}{4,}s$/u.test(word(tokens, next + 1)) && !NO_ROUNDS.test(word(tokens, next + 1)) && tokens[next]?.value === null && wayOf(noun) === undefined && !/^(?:of|to|on|in|with|and|or|each|per|more|the)$/.test(noun); // prettier-ignore
-  if (manner && amount.range[0] > 1 && /^[.!]?$/.test(word(tokens, next + 2)) && /^[,:–—-]$/.test(word(tokens, at - 1))) return rounds(amount, next + 2, true); // prettier-ignore
+  const ofManner = mannerBefore(tokens, next) && amount.range[0] > 1 && /^[,:–—-]$/.test(word(tokens, at - 1));
+  if (ofManner) return rounds(amount, next + 2, true);
   const last = next + (inAll ? 3 : 1);
   const ends = last >= tokens.length - 1 && /^[.!]?$/.test(word(tokens, last));
   if (things && ends && /^[,:–—-]$/.test(word(tokens, at - 1))) return rounds(amount, last, true);

@@ -12,17 +12,23 @@ export function isGreeting(line: string): boolean {
   return GREETING.test(line);
 }
 
-/** "18:30-19:10" in a title is no length. */
-const TIME_OF_DAY = /\b\d{1,2}:\d{2} ?[-–] ?\d{1,2}:\d{2}(?:,? )?/;
-
 /** From when to when of the day: "Sunday lawn, 09:00-09:40". */
 const DAY_SPAN = /[,;(–-]? ?\(?\b([01]?\d|2[0-3])[:.]([0-5]\d) ?(?:-|–|to|until) ?([01]?\d|2[0-3])[:.]([0-5]\d)\)?/i;
 const CLASS_MINUTES = { min: 5, max: 180 } as const;
 
-/** A title with the times of day between which the class is; how long that is, where a class may be so long. */
-function spanTitle(line: string, [all, ...parts]: RegExpExecArray): Reading {
+/** Before this hour it is a time in the class, where a line begins with it: "0:00-2:00 Shake". */
+const FIRST_HOUR = 5;
+
+/** A title with the times of day between which a class is, and how long that is; `null` for any other line. */
+function spanTitle(line: string): Reading | null {
+  const match = DAY_SPAN.exec(line);
+  if (!match) return null;
+  const [all, ...parts] = match;
   const [fromHour = 0, fromMinute = 0, toHour = 0, toMinute = 0] = parts.map(Number);
   const minutes = (toHour - fromHour) * 60 + toMinute - fromMinute;
+  const ofClass = /^\s*[[(]?\d/.test(line) && fromHour < FIRST_HOUR;
+  if (ofClass || minutes < CLASS_MINUTES.min || minutes > CLASS_MINUTES.max) return null;
+  const seconds = minutes * 60;
   const { rest: words } = findCounts(
     line
       .replace(/^#{1,6}\s+/, '')
@@ -30,16 +36,13 @@ function spanTitle(line: string, [all, ...parts]: RegExpExecArray): Reading {
       .replace(/\s+/g, ' ')
       .trim(),
   );
-  const isClass = minutes >= CLASS_MINUTES.min && minutes <= CLASS_MINUTES.max;
-  const seconds = minutes * 60;
-  return { kind: 'title', words, counts: isClass ? { seconds: [seconds, seconds, seconds] } : {}, unsure: true };
+  return { kind: 'title', words, counts: { seconds: [seconds, seconds, seconds] }, unsure: true };
 }
 
 /** "Tues 18:00 / 45'": with a length beside it a clock is a time of day. */
 function withoutTime(line: string): string {
-  const bare = line.replace(TIME_OF_DAY, '');
-  const clockless = bare.replace(/\b(?:[01]?\d|2[0-3]):\d{2}\b ?/, '');
-  return findCounts(clockless).counts.seconds === undefined ? bare : clockless;
+  const clockless = line.replace(/\b(?:[01]?\d|2[0-3]):\d{2}\b ?/, '');
+  return findCounts(clockless).counts.seconds === undefined ? line : clockless;
 }
 
 /** "Workshop, part one (75 mins)". */
@@ -48,10 +51,7 @@ const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
 export function titled(found: readonly Reading[], line: string): readonly Reading[] {
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
-  const day = DAY_SPAN.exec(line);
-  if (day) return [spanTitle(line, day)];
   const inTable = /^\||\t/.test(line.trim());
-  if (isDated(line)) return found.map((one) => ({ ...one, unsure: false }));
   if (
     inTable ||
     isItem(line) ||
@@ -62,6 +62,9 @@ export function titled(found: readonly Reading[], line: string): readonly Readin
     line.length > LIMITS.titleCharacters
   )
     return found;
+  const day = spanTitle(line);
+  if (day) return [day];
+  if (isDated(line)) return found;
   const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
   const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
@@ -76,9 +79,9 @@ export function titled(found: readonly Reading[], line: string): readonly Readin
   return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
 }
 
-/** "9.00 Arrive", "18:30 Welcome": a plan of the day begins, and no title. */
-function isDated(line: string): boolean {
-  return /^\s*\d{1,2}[:.]\d{2} +\p{L}/u.test(line);
+/** "9.00 Arrive", "0:00-2:00 Shake": a line of a day or a class by its time, and no title. */
+export function isDated(line: string): boolean {
+  return /^\s*[[(]?\d{1,2}[:.]\d{2}(?: ?[-–] ?\d{1,2}[:.]\d{2})?[\])]? +\p{L}/u.test(line);
 }
 
 /** "We begin by standing for a minute." */

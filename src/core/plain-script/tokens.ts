@@ -37,6 +37,9 @@ export const NUMBER_WORDS: ReadonlyMap<string, number> = new Map([
   ['ninety', 90],
 ]);
 
+/** Any number in words, in a regular expression; the longest first. */
+export const NUMBER_IN_WORDS = [...NUMBER_WORDS.keys()].sort((a, b) => b.length - a.length).join('|');
+
 /** A line as tokens, in one pass. */
 export const tokensOf: (line: string) => readonly Token[] = rememberedLately(cutIntoTokens);
 

@@ -3,7 +3,8 @@ import { CEPSTRA_SECONDS, COEFFICIENTS } from '@/core/signal';
 import type { Cue } from '@/core/timeline';
 import { itemAt, Random } from '@/core/units';
 import { OnlineAligner } from './online-aligner';
-import type { OnlineStretch } from './online-speech';
+import { OnlineSpeech, type OnlineStretch } from './online-speech';
+import { LOUD_ROOM, QUIET_ROOM } from './room';
 
 /*
  * Made-up words: each text is a walk of its own through the cepstra, said again with noise on it. Two rounds of three
@@ -96,15 +97,21 @@ describe('following a class by ear', () => {
   });
 
   it('goes on where music begins in mid-class, and where it ends', () => {
-    const { aligner, at } = begun(6);
+    const speech = new OnlineSpeech();
+    const aligner = new OnlineAligner(cues, texts, speech);
+    const at = say(aligner, [0, 1, 2, 3, 4, 5], 3);
+    const rooms = new Set([speech.room]);
     const sounding = (level: number): Float32Array =>
       Float32Array.from({ length: 200 * COEFFICIENTS }, (_, index) => (index % COEFFICIENTS === 0 ? level : 0));
     for (let index = 6; index < 16; index++) {
       const startSeconds = at + 5 * (index - 5);
       const room = index < 11 ? -1 : -30;
       aligner.add({ ...line(index, startSeconds), before: sounding(room) });
+      rooms.add(speech.room);
       expect(aligner.place(startSeconds + 2).next).toBe(index + 1);
     }
+    expect([...rooms]).toEqual([QUIET_ROOM, LOUD_ROOM]);
+    expect(speech.room).toBe(QUIET_ROOM);
   });
 
   it('finds the place again after lines that were passed over', () => {

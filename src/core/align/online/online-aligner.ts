@@ -74,6 +74,8 @@ export class OnlineAligner {
   private learnedAt = 0;
   private slowness = 1;
   private room: Room;
+  /** Made once for each room: the texts of an hour take some tenths of a second. */
+  private readonly byRoom = new Map<Room, TextDistances>();
 
   /** @param texts Each text of the class as the plain voice says it; one that is missing is told by length and place. */
   constructor(
@@ -157,7 +159,12 @@ export class OnlineAligner {
   /** Distances of what is heard to the texts, by the measure of the room; the voice is not known to them. */
   private distances(): TextDistances {
     const { room, texts, speech } = this;
-    return distancesIn(speech.shapesIn(room), room.compressed ? textsCompressed(texts) : texts, room.scaledBy);
+    let found = this.byRoom.get(room);
+    if (!found) {
+      found = distancesIn(speech.shapesIn(room), room.compressed ? textsCompressed(texts) : texts, room.scaledBy);
+      this.byRoom.set(room, found);
+    }
+    return found;
   }
 
   /** What was said last, and what is said next if nothing more was said until a time. */
