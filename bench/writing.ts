@@ -21,7 +21,7 @@ for (const { name, half, lines } of hands()) {
       if (found.unsure) doubted++;
     } else {
       if (found.unsure) marked++;
-      if (name === asked && half !== 'kept' && half !== 'unread') console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
+      if (name === asked && (half === 'tuned' || half === 'known')) console.log(`${found.unsure ? '?' : '!'} ${line.text}  ->  ${found.kind} “${found.words}” ${JSON.stringify(found.counts)}`); // prettier-ignore
     }
   });
   sum.all += lines.length;

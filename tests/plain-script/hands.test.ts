@@ -39,7 +39,7 @@ describe('ordinary writing in many hands', () => {
   });
 
   it('is understood in harder hands that nobody read who made a rule, as far as the rules carry', () => {
-    expect(shareAsMeant('unread')).toBeGreaterThan(0.68);
+    expect(shareAsMeant('unread')).toBeGreaterThan(0.75);
   });
 
   it('is marked where it is not understood, mostly also in hands that are only read', () => {

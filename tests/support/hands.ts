@@ -88,6 +88,8 @@ const UNREAD: ReadonlySet<string> = new Set([
   'substack',
   'assistant',
 ]);
+/** Ten usual forms, two hands each: the ones at the dock taught rules; those at the quay were only read meanwhile. */
+const TAUGHT = /^dock-/;
 export type Half = 'tuned' | 'known' | 'kept' | 'unread';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
@@ -154,9 +156,13 @@ export function hands(): Hand[] {
               .map(meaningOf),
           };
         });
-      const half = TUNED.has(name) ? 'tuned' : KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
-      return { name, half, lines };
+      return { name, half: halfOf(name), lines };
     });
+}
+
+function halfOf(name: string): Half {
+  if (TUNED.has(name) || TAUGHT.test(name)) return 'tuned';
+  return KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
 }
 
 /** The first of the kinds that one line may start; an exhale after an inhale is looked for in the plan. */

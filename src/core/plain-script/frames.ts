@@ -31,7 +31,7 @@ const HELPING = words(
 );
 /** How they come to it, with the words that lead on to what it is. */
 const COMING = words(
-  'begin begins began begun start starts started open opens opened end ends ended finish finishes finished close closes closed continue continues continued carry go goes went do does did doing have had take takes took make makes made practise practises practised practice practiced perform performed play played work works worked spend spends spent try tried get gets got come comes came add adds added repeat repeats repeated move moves moved follow follows followed pass passes passed use used give gave lead leads led teach taught thinking planning suggest propose plan',
+  'begin begins began begun start starts started open opens opened end ends ended finish finishes finished close closes closed continue continues continued carry go goes went do does did doing have had take takes took make makes made practise practises practised practice practiced perform performed play played work works worked spend spends spent try tried get gets got come comes came add adds added repeat repeats repeated move moves moved follow follows followed pass passes passed use used give gave put puts lead leads led teach taught thinking planning suggest propose plan',
 );
 const LEADING_ON = words('by with to into through onto on off up out over it down straight of about');
 /** Verbs that only open a step where "by" or "with" follows: "Close the door" is a name. */

@@ -2,7 +2,16 @@ import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
 
+import { findCounts } from './counts';
+import { indentOf } from './line-words';
+import type { Counts } from './model';
+
 /* Headings of ordinary writing, and lines of a list. */
+
+/** Lines below one of a list that tell whether it heads them. */
+const ITEMS_LOOKED_AT = 12;
+/** A longer line heads no list, and is no step in one. */
+const HEAD_AT_MOST = 200;
 
 export const ITEM =
   /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
@@ -11,7 +20,7 @@ export const ITEM =
 const PART_WORDS =
   'welcome|before (?:you|we) (?:begin|start)|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
-const NO_PART = /^(?:thanks|tea|questions|hello)$/i;
+const NO_PART = /^(?:thanks|tea|questions|hello)(?:(?:,| and| &) (?:thanks|tea|questions|goodbye|hello))*$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
 
 /** Whether a heading is the usual name of a part, and so of no class. */
@@ -37,7 +46,7 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
 const OUTLINE_HEAD =
   /^\s*(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[^()]{1,50}?)(?: ?\((?:about |approx\.? |~)?\d[^()]{0,12}\))?$/u;
 
-function isOutlineHead(line: string): boolean {
+export function isOutlineHead(line: string): boolean {
   return OUTLINE_HEAD.test(line);
 }
 
@@ -51,6 +60,28 @@ export function opensList(line: string, below: string): boolean {
   // Between two numbers of one list a line is a remark on the first.
   const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
   return !isItem(line) && isItem(below) && (next === undefined || next === '1');
+}
+
+/** Whether the items further in below an item are steps of their own, each with a name and an amount: "• Loosening". */
+export function opensItems(lines: readonly string[], at: number): boolean {
+  const line = itemAt(lines, at);
+  if (line.length > HEAD_AT_MOST || !isItem(line) || hasAmount(findCounts(line.replace(ITEM, '')).counts)) return false;
+  const furtherIn: string[] = [];
+  for (const below of lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT)) {
+    if (below.trim() === '') continue;
+    if (below.length > HEAD_AT_MOST || !isItem(below) || indentOf(below) <= indentOf(line)) break;
+    furtherIn.push(below);
+  }
+  const [first = ''] = furtherIn;
+  const own = furtherIn.filter((below) => indentOf(below) === indentOf(first));
+  const steps = own
+    .map((below) => findCounts(below.replace(ITEM, '')))
+    .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');
+  return steps.length > 0 && steps.length >= own.length / 2;
+}
+
+function hasAmount({ rounds, seconds }: Counts): boolean {
+  return rounds !== undefined || seconds !== undefined;
 }
 
 /** A short line above a list, without amounts but for a time in brackets, names a part; `null` where it says something. */

@@ -1,13 +1,18 @@
 import { itemAt } from '@/core/units';
 import { breathsOf } from './breath-lines';
 import { findCounts } from './counts';
+import { namesPart } from './headings';
 import { LABELS, SETTINGS } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
 import { sentenceCase } from './line-words';
+import { severalSteps } from './several';
 import { readStep } from './step-lines';
 
 /* Lines with a label before a colon that says what they are. */
+
+/** Behind the name of a part a longer name may be something else. */
+const WORDS_OF_A_NAME = 3;
 
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
 export function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
@@ -19,7 +24,7 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
   // "Level: beginners. Length: half an hour."
   if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
     return [reading('setting', '', counts)];
-  if (label === 'level') return [reading('level', text)];
+  if (label === 'level') return [reading(under === 'nothing' ? 'said' : 'level', text)];
   // Below a step it tells of the class so far.
   if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk') return null;
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
@@ -35,6 +40,15 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     if (counts.rounds !== undefined && breaths.length > 0)
       return [reading('movement', sentenceCase(label), counts), ...breaths];
     return breaths.length > 0 ? breaths : null;
+  }
+  // "Warm-up: shake, 60 s": the part of the class stands before the step.
+  if (namesPart(itemAt(match, 1)) && rest !== '' && (counts.rounds !== undefined || counts.seconds !== undefined)) {
+    const several = severalSteps(text);
+    if (several) return several;
+    const [step, ...remarks] = readStep(text, true, under);
+    if (!step || step.kind === 'said') return null;
+    const unsure = step.unsure || step.words.split(/\s+/).length > WORDS_OF_A_NAME;
+    return [{ ...step, unsure }, ...remarks];
   }
   if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
   const kind = LABELS.get(label);

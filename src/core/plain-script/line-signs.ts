@@ -3,7 +3,8 @@ import { wordAmong } from './tokens';
 
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
-export function isStill(text: string): boolean {
+export function isStill(written: string): boolean {
+  const text = written.replace(/\bq\p{L}{5,7}\b/giu, (word) => wordAmong(word.toLowerCase(), ['quietly']) ?? word);
   if (/^(?:both )?(?:hands|palms|one hand) on (?:the |your )?(?:knees|belly|heart|chest|thighs|lap|navel|back|kidneys)[.]?$/i.test(text)) return true; // prettier-ignore
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
@@ -56,7 +57,7 @@ export function isTransition(text: string): boolean {
 }
 
 export const TALK_STARTS =
-  /^(?:whoever|whatever|anyone|anybody|those who|i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
+  /^(?:whoever|whatever|anyone|anybody|those who|i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect (?:the |your |their |all )*(?:money|fees?|mats?|chairs?|phones?|forms?|bands?|sticks?|cushions?|names|cards?)|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
 
 const AS_LIKED = /,? \b(?:as|where|wherever|however) (?:you|they|we) (?:like|please|are|want|wish|prefer)\b/gi;
 

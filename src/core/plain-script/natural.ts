@@ -2,7 +2,7 @@ import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, secondsFrom } from './counts';
 import { withoutFrame } from './frames';
-import { headingOf, headOfList, ITEM } from './headings';
+import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { labelledAs } from './labelled';
 import { TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
@@ -23,6 +23,8 @@ export interface Standing {
   readonly inset: boolean;
   /** Whether it stands behind a dash, where the step above has a number. */
   readonly otherMark: boolean;
+  /** Whether the line below has the next number: both are of one list. */
+  readonly numbersOn: boolean;
   /** Whether it stands in a list without marks: further in than a line that ends in a colon. */
   readonly listed: boolean;
 }
@@ -32,6 +34,7 @@ const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 /** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
 const SPAN =
   /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*[:,.–—-]?\s+(?=\p{L})/iu;
+const TIMED_NUMBER = /^\d{1,2}[.)] [^()]{2,40} \([^()]{0,12}(?:min|minutes?|secs?|seconds?|['′])\)$/i;
 /** A longer one that a sentence tells of is a silence. */
 const LONGEST_PAUSE = 60;
 /** So long nobody pauses before a class has begun. */
@@ -55,22 +58,27 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
 function readText(
   text: string,
   line: string,
-  { under, underlined, opens, shouted, inset: further, listed, otherMark }: Standing,
+  { under, underlined, opens, numbersOn, shouted, inset: further, listed, otherMark }: Standing,
 ): readonly Reading[] {
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
   const span = spanOf(text);
   const stamped = span?.behind ?? text.replace(STAMP, '');
-  const heading = underlined ? text : headingOf(stamped, shouted);
+  // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
+  const done = numbersOn && TIMED_NUMBER.test(stamped);
+  const heading = underlined ? text : done ? null : headingOf(stamped, shouted);
   if (heading !== null) return [reading('section', heading)];
-  const opening = opens ? headOfList(stamped) : null;
-  if (opening !== null) return [reading('section', opening, {}, true)];
+  const opening = opens
+    ? headOfList(ITEM.test(stamped) && !isOutlineHead(stamped) ? stamped.replace(ITEM, '') : stamped)
+    : null;
+  if (opening !== null) return [reading('section', opening, {}, !namesPart(opening))];
   const item = ITEM.test(stamped) || (listed && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
   const pause = pauseIn(body);
-  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(pause, under, false)];
+  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
+    return [pauseOf(pause, under, false, /^silence\b/i.test(body))];
   const asked = pauseIn(withoutFrame(body) ?? '');
   if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(asked, under, true)];
   const { counts, rest } = findCounts(body);
@@ -87,9 +95,9 @@ function readText(
   return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
 }
 
-/** A pause of the step above; before any step it is a silence. */
-function pauseOf(seconds: number, under: LineKind, unsure: boolean): Reading {
-  const before = under === 'nothing' && seconds >= SILENCE_FROM;
+/** A pause of the step above; before any step, or where a minute of silence is written, it is a silence. */
+function pauseOf(seconds: number, under: LineKind, unsure: boolean, named = false): Reading {
+  const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && named));
   if (before) return reading('silence', 'Silence', { seconds: secondsFrom([seconds, seconds], 1) }, unsure);
   return reading('pause', '', { seconds: [seconds, seconds, seconds] }, unsure);
 }

@@ -29,8 +29,24 @@ describe('amounts in ordinary writing', () => {
     ['The moon, thrice to every side', 'movement | The moon | 3 | alternating'],
     ['Planting seeds, once per breath for ten breaths', 'movement | Planting seeds | 10'],
     ['Gulls wheel, free, 2 min', 'movement | Gulls wheel | 120 s | own'],
+    ['Mend the nets, at least 3 times', 'movement | Mend the nets | 3'],
+    ['Collect the nets, at least 3 times', 'movement | Collect the nets | 3'],
+    ['Row home 8r', 'movement | Row home | 8'],
+    ['push the sea 4L 4R', 'movement | push the sea | 4 | one-then-other'],
+    ['stand 1', 'silence? | stand | 60 s'],
+    ['Warm-up: hip circles, 6 each direction', 'movement | hip circles | 6 | both-directions'],
   ])('are found: %s', (line, meant) => {
     expect(one(line)).toBe(meant);
+  });
+
+  it('are of each of several movements that are named before one of them', () => {
+    const { plan } = readScript(countingIds('o'), 'Harbour class\nLoosening: arms, hips, ankles, 1 min each');
+    const steps = plan.sections.flatMap((section) => section.steps);
+    expect(steps.map((step) => step.kind === 'movement' && [step.name, step.seconds])).toEqual(
+      ['arms', 'hips', 'ankles'].map((name) => [name, 60]),
+    );
+    expect(one('Ankle and knee circles, 8 each')).toMatch(/^movement\?? \| Ankle and knee circles \| 8/);
+    expect(one('Push left 6, push right 6')).toMatch(/\| 6 \|/);
   });
 
   it('tell of the class where a sentence does', () => {
@@ -58,10 +74,43 @@ describe('amounts in ordinary writing', () => {
   });
 });
 
+describe('the top of a script', () => {
+  const top = (...lines: string[]): unknown[] => {
+    const { plan } = readScript(countingIds('o'), lines.join('\n'));
+    return [plan.title, plan.targetSeconds];
+  };
+
+  it('has its title behind a label, between stars, or below the head of a letter', () => {
+    expect(top('Title: Rope walk', 'Length: 22 min')).toEqual(['Rope walk', 1320]);
+    expect(top('* Class for new members, 18 min *', '- swing 8x')).toEqual(['Class for new members', 1080]);
+    expect(top('From: Anke', 'To: all', 'Subject: Thursday (30 min)', 'Dear all,')).toEqual(['Thursday', 1800]);
+    expect(top('weds noon / 20', 'swing 8x')).toEqual(['weds noon', 1200]);
+  });
+});
+
+describe('lists in lists', () => {
+  const kinds = (...lines: string[]): string[] => read(...lines).map((line) => line.replace(/ \|.*$/, ''));
+
+  it('are headed by what has steps further in, and by nothing that has remarks there', () => {
+    expect(kinds('• Loosening', '  • Turn the wrists, 8x', '  • Shake, 30 s', '• Main part', '  • Row x 8')).toEqual([
+      'section', 'movement', 'movement', 'section', 'movement',
+    ]); // prettier-ignore
+    expect(kinds('• Row the boat', '  • inhale: pull', '  • exhale: lean', '  • 8 times')[0]).toMatch(/^movement/);
+  });
+
+  it('are steps where one has the number after the other, also by the name of a part', () => {
+    expect(kinds('1. Settling (one minute)', '2. Opening the gate, 8 repetitions')[0]).toBe('movement');
+    expect(kinds('1. Settling (one minute)', '- swing 8x')[0]).toBe('section');
+  });
+});
+
 describe('what is no movement', () => {
   it('is a pause of the step above, or a silence before any step', () => {
     expect(read('Swing 8x', 'Water break (1 min)')[1]).toBe('pause |  | 60 s');
     expect(read('Swing 8x', 'Give me a short rest of fifteen seconds here.')[1]).toBe('pause? |  | 15 s');
+    expect(read('Swing 8x', 'A short rest of twenty seconds follows.')[1]).toBe('pause |  | 20 s');
+    expect(read('Swing 8x', 'Silence, 1 minute')[1]).toBe('silence | Silence | 60 s');
+    expect(read('Swing 8x', '(in your own time)')[1]).toBe('setting |  | own');
     expect(one('Please begin with a minute of silence.')).toBe('silence? | Silence | 60 s');
   });
 
@@ -71,6 +120,7 @@ describe('what is no movement', () => {
     ['three minutes hush', 'silence'],
     ['down to sitting', 'transition'],
     ['whoever falls in makes the tea', 'said'],
+    ['end 12:20', 'said'],
     ['Part one, getting warm', 'section'],
   ])('is told: %s', (line, kind) => {
     expect(one(line).split(/[?]? \|/)[0]).toBe(kind);

@@ -32,7 +32,7 @@ export function pauseIn(text: string): number | null {
   return words.length === 0 && /\b(?:nothing|them|water|drink|tea)\b/i.test(rest) ? asked : null;
 }
 
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {

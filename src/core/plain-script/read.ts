@@ -1,5 +1,5 @@
 import { ScriptBuilder } from './builder';
-import { opensList } from './headings';
+import { opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withTimes } from './time-column';
 import type { NewId } from '@/core/document';
@@ -27,7 +27,8 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     builder.take(line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
       underlined: UNDERLINE.test(below),
-      opens: opensList(line, below),
+      opens: opensList(line, below) || opensItems(bare, index),
+      numbersOn: numbersOn(line, below),
     });
   });
   return builder.done();
@@ -36,6 +37,12 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
 /** "> " is a said line of the tidy form; without its headings it is an e-mail's mark, or an arrow before a list. */
 function withoutQuoteMark(line: string): string {
   return line.replace(/^[>\s]{0,8}>\s?/, '');
+}
+
+/** Whether a line and the one below it have a number and the next. */
+function numbersOn(line: string, below: string): boolean {
+  const [number, next] = [line, below].map((one) => Number(/^\s*(\d{1,2})[.)] /.exec(one)?.[1]));
+  return number !== undefined && next === number + 1;
 }
 
 const ROWS_AT_LEAST = 3;

@@ -128,7 +128,11 @@ function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: C
   if (/^in (?:all|total)$/.test(loose)) return rounds(amount, next + 2);
   if (/^(?:or so|of (?:them|those|these))$/.test(loose)) return rounds(amount, next + 2);
   if (/^more ?\.?$/.test(loose)) return rounds(amount, next + 1);
-  return amount.inFigures && /^(?:b|br) ?\.?$/.test(loose.trim()) ? rounds(amount, tokens.length) : null;
+  return amount.inFigures &&
+    (/^(?:b|br) ?\.?$/.test(loose.trim()) ||
+      (loose.trim() === 'r' && tokens.filter(({ value }) => value !== null).length === 1))
+    ? rounds(amount, tokens.length)
+    : null;
 }
 
 /** "2 x 8" is sixteen, "2 x 20 s" forty seconds in all. */

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { bareName } from './names';
 import { reading, type Reading } from './reading';
@@ -9,20 +10,43 @@ import { reading, type Reading } from './reading';
 
 const BETWEEN = /\s*(?:[,;]\s*(?:and\s+)?(?:then\s+)?|\s\+\s|\s(?:and\s+)?then\s)\s*/i;
 const AT_MOST = 12;
+/** So many parts are a list, also where one of them is for each side. */
+const LISTED = 3;
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 const OF_ONE =
   /^(?:(?:the|so|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?)[ .]*)*$/i;
 
+/** A way or a side of one step has its own amount: "push left 6, push right 6". */
+const ONE_WAY =
+  /\b(?:left|right|l|r|for?wards?|fwd|bwd|bk|back(?:wards?)?|inwards?|outwards?|(?:anti)?clockwise|cw|ccw|up|down|one|other)\b/i;
+
 /** The steps of a line that names more than one with its amount; `null` where it is one step. */
 export function severalSteps(body: string): readonly Reading[] | null {
   if (body.length > 200 || !BETWEEN.test(body)) return null;
-  const whole = findCounts(body).counts;
-  if (whole.sides !== undefined && whole.sides !== 'alternating') return null;
+  const alike = eachAlike(body);
+  if (alike) return alike;
   const parts = body.replace(/[.!]$/, '').split(BETWEEN);
   if (parts.length < 2 || parts.length > AT_MOST) return null;
+  const { sides } = findCounts(body).counts;
+  const sided = sides !== undefined && sides !== 'alternating';
+  if (sided && (parts.length < LISTED || parts.some((one) => ONE_WAY.test(one)))) return null;
   const steps = parts.map(stepOf);
   return steps.every((one) => one !== null) ? steps : null;
 }
+
+/** "arms, hips, ankles, 1 min each": several steps with one amount for each of them; `null` for anything else. */
+function eachAlike(body: string): readonly Reading[] | null {
+  const match = EACH_ALIKE.exec(body);
+  const names = match?.[1]?.split(/, (?:and )?| and | & /) ?? [];
+  if (names.length < 3 || names.length > AT_MOST || names.some((one) => OF_ONE.test(one))) return null;
+  const { seconds, rounds, sides } = findCounts(itemAt(match ?? [], 2)).counts;
+  if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;
+  const counts = seconds ? { seconds } : { rounds };
+  return names.map((one) => reading('movement', one, counts, true));
+}
+
+const EACH_ALIKE =
+  /^((?:\p{L}+(?: \p{L}+){0,2}, ){1,11}(?:and )?\p{L}+(?: \p{L}+){0,2}(?: (?:and|&) \p{L}+)?)(?:,|:| [-–—])? ((?:for )?\d[\p{L}\d½. -]{0,12}?),? (?:each|of each|each of them|apiece)[.!]?$/u;
 
 function stepOf(part: string): Reading | null {
   const { counts, rest } = findCounts(part);

@@ -69,6 +69,8 @@ export function readLook(look: Look): Reading {
 const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under }) => {
   const trailing = trailingPause(body);
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
+  if (rest === '' && counts.ownPace && under === 'movement' && IN_BRACKETS.test(body))
+    return reading('setting', '', counts);
   if (rest === '' && counts.ownPace) return reading('movement', counted ? OWN_PACE : body, counts, true);
   if (rest === '' && isOfBreaths(body, under))
     return reading('movement', sentenceCase(body.replace(/\.$/, '')), counts, true);
@@ -80,9 +82,25 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 
+/** So many minutes, at most, are written as a number alone. */
+const STILL_MINUTES = 15;
+const MINUTES_ALONE = /^\D+ \d{1,2}$/;
+const IN_BRACKETS = /^\([^()]*\)[.!]?$/;
+
 /** Nobody moves, or the eyes are closed, for some time. */
-const stillness: Reader = ({ rest, words, counts, bare, talk }) => {
-  const { seconds } = counts;
+const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
+  const { seconds, rounds } = counts;
+  // "stand 1": where nobody moves, a number alone is minutes.
+  if (
+    seconds === undefined &&
+    rounds !== undefined &&
+    bare &&
+    rounds <= STILL_MINUTES &&
+    MINUTES_ALONE.test(body) &&
+    isStill(rest) &&
+    !talk
+  )
+    return reading('silence', rest, { seconds: secondsFrom([60 * rounds, 60 * rounds], 1) }, true);
   if (seconds === undefined) return null;
   const timedOnly = counts.rounds === undefined;
   const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
@@ -130,6 +148,7 @@ const toldToPeople: Reader = ({ body, rest, words, counts, counted, bare, talk, 
 
 /** What is spoken, or a note to oneself. */
 const spoken: Reader = (look) => {
+  if (ENDS_AT.test(look.body)) return reading('said', look.body);
   const { body, rest, words, counts, counted, talk, item, under } = look;
   if (talk && !(item && counted && words <= 8))
     return reading('said', body, {}, counted || isShort(look) || hasFigure(body));
@@ -139,6 +158,10 @@ const spoken: Reader = (look) => {
   const note = under === 'said' || (words <= 4 && BESIDE_CLASS.test(rest)) || / = /.test(rest);
   return note || (item && /!$/.test(body)) ? reading('said', body, {}, true) : null;
 };
+
+/** "end 12:20", "Finish by 8.30": when the class is over. */
+const ENDS_AT =
+  /^(?:end|ends|finish|finished|close|stop|done|out|over)(?: (?:at|by|before))? (?:[01]?\d|2[0-3])[:.][0-5]\d(?: ?[ap]\.?m\.?| h| o['’]clock)?[.!]?$/i;
 
 const READERS: readonly Reader[] = [ofStepOrClass, stillness, changeOfPlace, quietOrDone, toldToPeople, spoken];
 
@@ -189,7 +212,7 @@ const TOLD_OF_NAME = /, (?:and |but )?(?:\p{Ll}+ing|never|always|with|keep|no|no
 function hasFigure(text: string): boolean {
   return (
     /\d/.test(text) ||
-    /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! (?:of|more|people|feet|hands|legs|arms)\b)/iu.test(
+    /\b(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|sixty|twice|thrice|dozen|minutes?|seconds|mins?|secs)\b(?! more\W*$)(?! (?:of|people|feet|hands|legs|arms)\b)/iu.test(
       text,
     )
   );

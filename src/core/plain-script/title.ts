@@ -1,4 +1,5 @@
 import { LIMITS } from '@/core/plan';
+import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { isItem, namesPart } from './headings';
 import type { Reading } from './reading';
@@ -8,8 +9,11 @@ import type { Reading } from './reading';
 /** A letter begins with it, and no title does. */
 const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
+/** The lines above a letter, but for what it is about. */
+const LETTER_HEAD = /^(?:from|to|cc|bcc|date|sent|reply-to): /i;
+
 export function isGreeting(line: string): boolean {
-  return GREETING.test(line);
+  return GREETING.test(line) || LETTER_HEAD.test(line);
 }
 
 /** From when to when of the day: "Sunday lawn, 09:00-09:40". */
@@ -46,11 +50,34 @@ function withoutTime(line: string): string {
 }
 
 /** "Workshop, part one (75 mins)". */
-const LONG_TITLE = /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu;
+const LONG_TITLE =
+  /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$|^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$/iu;
+
+/** "* Class for new members, 18 min *": no item of a list. */
+function withoutStars(line: string): string {
+  const text = line.trim();
+  return text.startsWith('* ') && text.endsWith(' *') && text.length > 4 ? text.slice(2, -2).trim() : line;
+}
+
+/** "Subject: Thursday's class (30 min)". */
+const TITLE_LABEL =
+  /^(?:title|subject|re|class|class name|session|lesson|name of (?:the )?class): +(?:re: +)?(?=.*\p{L})(.+)$/iu;
+
+/** What a label says is the title, with the length of the class where it has one. */
+function titleFrom(text: string): readonly Reading[] {
+  const { counts, rest } = findCounts(text);
+  const { seconds, rounds } = counts;
+  if (seconds === undefined || rounds !== undefined || rest === '')
+    return [{ kind: 'title', words: text, counts: {}, unsure: false }];
+  return [{ kind: 'title', words: rest, counts: { seconds }, unsure: true }];
+}
 
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
-export function titled(found: readonly Reading[], line: string): readonly Reading[] {
+export function titled(found: readonly Reading[], written: string): readonly Reading[] {
+  const line = withoutStars(written);
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
+  const labelled = TITLE_LABEL.exec(line);
+  if (labelled) return titleFrom(itemAt(labelled, 1));
   const inTable = /^\||\t/.test(line.trim());
   if (
     inTable ||
@@ -67,7 +94,8 @@ export function titled(found: readonly Reading[], line: string): readonly Readin
   if (isDated(line)) return found;
   const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
-  const [, title = '', minutes] = LONG_TITLE.exec(line) ?? [];
+  const [, long, longMinutes, short, shortMinutes] = LONG_TITLE.exec(line) ?? [];
+  const [title, minutes] = [long ?? short ?? '', longMinutes ?? shortMinutes];
   if (minutes !== undefined && counts.seconds === undefined) {
     const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
     return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
