@@ -31,17 +31,18 @@ export default defineConfig({
     // A press that cannot be made tells so long before its test is over.
     actionTimeout: 30_000,
   },
+  // What waits longest for sound to pass comes first: the rest fills the other worker to the end.
   projects: [
-    {
-      name: 'pages',
-      testIgnore: WITH_DEVICES,
-      use: { launchOptions: { executablePath: CHROMIUM, args } },
-    },
     {
       name: 'devices',
       testMatch: WITH_DEVICES,
       grepInvert: ALONE,
       use: { launchOptions: { executablePath: CHROMIUM_WITH_DEVICES, args } },
+    },
+    {
+      name: 'pages',
+      testIgnore: WITH_DEVICES,
+      use: { launchOptions: { executablePath: CHROMIUM, args } },
     },
     {
       name: 'alone',

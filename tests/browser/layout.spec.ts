@@ -29,7 +29,7 @@ async function expectLaidOut(
       // What is laid out is the same in both; the second theme is looked at where there is least room.
       if (theme === 'dark' && name !== 'phone') continue;
       await page.setViewportSize({ width, height });
-      await page.waitForTimeout(250);
+      await atRest(page);
       const faults = await page.evaluate(layoutFaults);
       // At the desk's size `access.spec.ts` asks axe-core.
       if (name === 'phone' || name === 'tablet')
@@ -42,6 +42,21 @@ async function expectLaidOut(
   await page.setViewportSize({ width: 1280, height: 800 });
   // Every view is told of in one run.
   expect.soft(found).toEqual([]);
+}
+
+/** Waits until what the size sets going has come to rest: drawn twice, and no movement that ends is under way. */
+async function atRest(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const drawn = (): Promise<unknown> => new Promise((done) => requestAnimationFrame(done));
+    await drawn();
+    await drawn();
+    const ending = document.getAnimations().filter((one) => one.effect?.getComputedTiming().iterations !== Infinity);
+    await Promise.race([
+      Promise.allSettled(ending.map((one) => one.finished)),
+      new Promise((done) => setTimeout(done, 250)),
+    ]);
+    await drawn();
+  });
 }
 
 /** An open menu half covers what it lies over. */
