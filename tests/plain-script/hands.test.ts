@@ -33,6 +33,10 @@ describe('ordinary writing in many hands', () => {
     expect(shareAsMeant('kept')).toBeGreaterThan(0.92);
   });
 
+  it('is understood in new hands of the usual forms that nobody read', () => {
+    expect(shareAsMeant('usual')).toBeGreaterThan(0.93);
+  });
+
   it('is understood in the kinds of writing that came last and were only read until then', () => {
     const opened = ['festival', 'stickynotes', 'translated', 'campsite', 'clinic', 'notesapp'];
     expect(shareAsMeant(opened)).toBeGreaterThan(0.95);
@@ -58,6 +62,7 @@ describe('ordinary writing in many hands', () => {
     expect(marked('known')).toBeGreaterThan(0.85);
     expect(marked('kept')).toBeGreaterThan(0.8);
     expect(marked('unread')).toBeGreaterThan(0.85);
+    expect(marked('usual')).toBeGreaterThan(0.9);
   });
 
   it('keeps every line, whatever it is taken for', () => {

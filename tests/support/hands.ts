@@ -88,9 +88,13 @@ const UNREAD: ReadonlySet<string> = new Set([
   'substack',
   'assistant',
 ]);
-/** Ten usual forms, two hands each: the ones at the dock taught rules; those at the quay were only read meanwhile. */
+/**
+ * Usual forms in three rows of hands: those at the dock taught rules; those at the quay were only read meanwhile; those at
+ * the pier were written after both, and are only read.
+ */
 const TAUGHT = /^dock-/;
-export type Half = 'tuned' | 'known' | 'kept' | 'unread';
+const USUAL = /^pier-/;
+export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
 interface Meaning {
@@ -162,6 +166,7 @@ export function hands(): Hand[] {
 
 function halfOf(name: string): Half {
   if (TUNED.has(name) || TAUGHT.test(name)) return 'tuned';
+  if (USUAL.test(name)) return 'usual';
   return KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
 }
 

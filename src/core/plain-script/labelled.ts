@@ -53,6 +53,8 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
   if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
   const kind = LABELS.get(label);
   if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
+  // "Sitting - 5 min": what is done, and how long.
+  if (kind === 'seated' && counts.seconds !== undefined && /^(?:for |about )?\d/.test(text)) return null;
   if (kind === 'pause') {
     const seconds = counts.seconds?.[0];
     return seconds === undefined ? null : [reading('pause', '', { seconds: [seconds, seconds, seconds] })];

@@ -5,7 +5,7 @@ import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { labelledAs } from './labelled';
 import { TALK_STARTS } from './line-signs';
-import type { LineKind } from './model';
+import type { Counts, LineKind } from './model';
 import { pauseIn } from './pauses';
 import { reading, type Reading } from './reading';
 import { rowOf, spelledOut } from './rows';
@@ -78,7 +78,7 @@ function readText(
   if (labelled) return labelled;
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
-    return [pauseOf(pause, under, false, /^silence\b/i.test(body))];
+    return [pauseOf(pause, under, false, /^silence\b/i.test(body) ? findCounts(body).counts.seconds : undefined)];
   const asked = pauseIn(withoutFrame(body) ?? '');
   if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(asked, under, true)];
   const { counts, rest } = findCounts(body);
@@ -96,9 +96,9 @@ function readText(
 }
 
 /** A pause of the step above; before any step, or where a minute of silence is written, it is a silence. */
-function pauseOf(seconds: number, under: LineKind, unsure: boolean, named = false): Reading {
-  const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && named));
-  if (before) return reading('silence', 'Silence', { seconds: secondsFrom([seconds, seconds], 1) }, unsure);
+function pauseOf(seconds: number, under: LineKind, unsure: boolean, named?: Counts['seconds']): Reading {
+  const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && named !== undefined));
+  if (before) return reading('silence', 'Silence', { seconds: named ?? secondsFrom([seconds, seconds], 1) }, unsure);
   return reading('pause', '', { seconds: [seconds, seconds, seconds] }, unsure);
 }
 

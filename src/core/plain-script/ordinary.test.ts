@@ -34,6 +34,9 @@ describe('amounts in ordinary writing', () => {
     ['Row home 8r', 'movement | Row home | 8'],
     ['push the sea 4L 4R', 'movement | push the sea | 4 | one-then-other'],
     ['stand 1', 'silence? | stand | 60 s'],
+    ['Sitting - 5 min, bell at the end', 'movement | Sitting | 300 s'],
+    ['Cloud hands 10', 'movement | Cloud hands | 10'],
+    ['both together, no words', 'movement? | both together | own'],
     ['Warm-up: hip circles, 6 each direction', 'movement | hip circles | 6 | both-directions'],
   ])('are found: %s', (line, meant) => {
     expect(one(line)).toBe(meant);
@@ -110,6 +113,8 @@ describe('what is no movement', () => {
     expect(read('Swing 8x', 'Give me a short rest of fifteen seconds here.')[1]).toBe('pause? |  | 15 s');
     expect(read('Swing 8x', 'A short rest of twenty seconds follows.')[1]).toBe('pause |  | 20 s');
     expect(read('Swing 8x', 'Silence, 1 minute')[1]).toBe('silence | Silence | 60 s');
+    const { lines } = readScript(countingIds('o'), 'Harbour class\nSwing 8x\nSilence (1-2 min)');
+    expect(lines.at(-1)).toMatchObject({ kind: 'silence', counts: { seconds: [90, 60, 120] } });
     expect(read('Swing 8x', '(in your own time)')[1]).toBe('setting |  | own');
     expect(one('Please begin with a minute of silence.')).toBe('silence? | Silence | 60 s');
   });

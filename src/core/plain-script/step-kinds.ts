@@ -171,7 +171,7 @@ function namedOrSaid(look: Look): Reading {
   const isNamed = item || (counted && body.length <= NAME_AT_MOST);
   const name = rest === '' ? body : rest;
   if (isNamed && counted) {
-    const guessed = (bare && !item) || crowded || isDoubtful(rest);
+    const guessed = (bare && !item && !isUsualCount(look)) || crowded || isDoubtful(rest) || isOnlyOwnPace(counts);
     return reading('movement', rest === '' ? body : unquoted(rest), counts, guessed);
   }
   const prose = /[.!?]$/.test(rest) && words > 8;
@@ -179,6 +179,20 @@ function namedOrSaid(look: Look): Reading {
   if (isNamed && !prose) return reading('movement', name, counts, isDoubtful(rest) || under === 'movement');
   return reading('said', body, {}, isShort(look) || prose || hasFigure(body));
 }
+
+/** "Cloud hands 10": a bare number as movements have it, behind a name of more than a word. */
+function isUsualCount({ body, words, counts: { rounds = 0, seconds } }: Look): boolean {
+  return (
+    /\d/.test(body) && words > 1 && seconds === undefined && rounds >= USUAL_COUNT.min && rounds <= USUAL_COUNT.max
+  );
+}
+
+/** "both together, no words": neither how often nor how long, so perhaps no step. */
+function isOnlyOwnPace({ rounds, seconds, breath }: Counts): boolean {
+  return rounds === undefined && seconds === undefined && breath === undefined;
+}
+
+const USUAL_COUNT = { min: 3, max: 36 } as const;
 
 /** A short line without a full stop may have been a name. */
 function isShort({ body, words }: Look): boolean {
