@@ -20,16 +20,13 @@ export interface HandLine {
   /** Checks, with the caution where one is named, sorted. */
   readonly wanted: readonly string[];
   readonly kept: boolean;
-  /** The file that it stands in. */
-  readonly letter: string;
   /** Of which letters: the first four, three that were written when the rules for those stood, or the last. */
-  readonly writing: 'early' | 'late' | 'last' | 'ninth' | 'tenth';
+  readonly writing: 'early' | 'late' | 'last' | 'ninth';
 }
 
 const LATE: ReadonlySet<string> = new Set(['fifth-letter.txt', 'sixth-letter.txt', 'seventh-letter.txt']);
 const LAST = 'eighth-letter.txt';
 const NINTH = 'ninth-letter.txt';
-const TENTH = 'tenth-letter.txt';
 
 const FOLDER = join(import.meta.dirname, 'hands');
 
@@ -57,17 +54,7 @@ export function handLines(): HandLine[] {
               text,
               wanted: wanted === '-' ? [] : wanted.split(' ').sort(),
               kept: isKept(text),
-              letter: file,
-              writing:
-                file === TENTH
-                  ? 'tenth'
-                  : file === NINTH
-                    ? 'ninth'
-                    : file === LAST
-                      ? 'last'
-                      : LATE.has(file)
-                        ? 'late'
-                        : 'early',
+              writing: file === NINTH ? 'ninth' : file === LAST ? 'last' : LATE.has(file) ? 'late' : 'early',
             },
           ];
         });

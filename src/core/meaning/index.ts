@@ -1,5 +1,4 @@
 export { offers, says, saysOrDenies } from './meanings';
 export { claimIn } from './claims';
-export { speaksFor } from './speaks-for';
 export { sidesNamed } from './sides';
 export { nameIsSaid } from './names';
