@@ -46,8 +46,6 @@ export default defineConfig({
     },
     {
       name: 'alone',
-      // It hears sound as it is played: where the machine itself is held up for a moment, the sound breaks off. Said as flaky.
-      retries: 1,
       testMatch: WITH_DEVICES,
       grep: ALONE,
       dependencies: ['pages', 'devices'],

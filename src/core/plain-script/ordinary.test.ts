@@ -89,6 +89,10 @@ describe('the top of a script', () => {
     expect(top('From: Anke', 'To: all', 'Subject: Thursday (30 min)', 'Dear all,')).toEqual(['Thursday', 1800]);
     expect(top('weds noon / 20', 'swing 8x')).toEqual(['weds noon', 1200]);
   });
+
+  it('names nothing where it is longer than any title, and is not looked through', () => {
+    expect(top(`Title: ${'-'.repeat(100_000)}a`)).toEqual(['New class', 600]);
+  });
 });
 
 describe('lists in lists', () => {

@@ -41,8 +41,8 @@ function withoutQuoteMark(line: string): string {
 
 /** Whether a line and the one below it have a number and the next. */
 function numbersOn(line: string, below: string): boolean {
-  const [number, next] = [line, below].map((one) => Number(/^\s*(\d{1,2})[.)] /.exec(one)?.[1]));
-  return number !== undefined && next === number + 1;
+  const numberOf = (one: string): number => Number(/^\s*(\d{1,2})[.)] /.exec(one)?.[1]);
+  return numberOf(below) === numberOf(line) + 1;
 }
 
 const ROWS_AT_LEAST = 3;

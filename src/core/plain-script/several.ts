@@ -10,7 +10,7 @@ import { reading, type Reading } from './reading';
 
 const BETWEEN = /\s*(?:[,;]\s*(?:and\s+)?(?:then\s+)?|\s\+\s|\s(?:and\s+)?then\s)\s*/i;
 const AT_MOST = 12;
-/** So many parts are a list, also where one of them is for each side. */
+/** So few parts may still be one step in words of its own. */
 const LISTED = 3;
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 const OF_ONE =
@@ -37,9 +37,10 @@ export function severalSteps(body: string): readonly Reading[] | null {
 /** "arms, hips, ankles, 1 min each": several steps with one amount for each of them; `null` for anything else. */
 function eachAlike(body: string): readonly Reading[] | null {
   const match = EACH_ALIKE.exec(body);
-  const names = match?.[1]?.split(/, (?:and )?| and | & /) ?? [];
-  if (names.length < 3 || names.length > AT_MOST || names.some((one) => OF_ONE.test(one))) return null;
-  const { seconds, rounds, sides } = findCounts(itemAt(match ?? [], 2)).counts;
+  if (!match) return null;
+  const names = itemAt(match, 1).split(/, (?:and )?| and | & /);
+  if (names.length < LISTED || names.length > AT_MOST || names.some((one) => OF_ONE.test(one))) return null;
+  const { seconds, rounds, sides } = findCounts(itemAt(match, 2)).counts;
   if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;
   const counts = seconds ? { seconds } : { rounds };
   return names.map((one) => reading('movement', one, counts, true));

@@ -76,7 +76,7 @@ function titleFrom(text: string): readonly Reading[] {
 export function titled(found: readonly Reading[], written: string): readonly Reading[] {
   const line = withoutStars(written);
   if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
-  const labelled = TITLE_LABEL.exec(line);
+  const labelled = line.length > LIMITS.titleCharacters ? null : TITLE_LABEL.exec(line);
   if (labelled) return titleFrom(itemAt(labelled, 1));
   const inTable = /^\||\t/.test(line.trim());
   if (
