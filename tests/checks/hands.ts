@@ -20,13 +20,16 @@ export interface HandLine {
   /** Checks, with the caution where one is named, sorted. */
   readonly wanted: readonly string[];
   readonly kept: boolean;
+  /** The file that it stands in. */
+  readonly letter: string;
   /** Of which letters: the first four, three that were written when the rules for those stood, or the last. */
-  readonly writing: 'early' | 'late' | 'last' | 'ninth';
+  readonly writing: 'early' | 'late' | 'last' | 'ninth' | 'tenth';
 }
 
 const LATE: ReadonlySet<string> = new Set(['fifth-letter.txt', 'sixth-letter.txt', 'seventh-letter.txt']);
 const LAST = 'eighth-letter.txt';
 const NINTH = 'ninth-letter.txt';
+const TENTH = 'tenth-letter.txt';
 
 const FOLDER = join(import.meta.dirname, 'hands');
 
@@ -54,7 +57,17 @@ export function handLines(): HandLine[] {
               text,
               wanted: wanted === '-' ? [] : wanted.split(' ').sort(),
               kept: isKept(text),
-              writing: file === NINTH ? 'ninth' : file === LAST ? 'last' : LATE.has(file) ? 'late' : 'early',
+              letter: file,
+              writing:
+                file === TENTH
+                  ? 'tenth'
+                  : file === NINTH
+                    ? 'ninth'
+                    : file === LAST
+                      ? 'last'
+                      : LATE.has(file)
+                        ? 'late'
+                        : 'early',
             },
           ];
         });

@@ -52,7 +52,12 @@ export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonl
 
 /** What is said in a movement before its first counted round, tokens not filled, small letters. */
 export function saidBefore(context: StepContext): string {
-  return wordsWhere(
+  return saidLines(context).join(' ').toLowerCase();
+}
+
+/** The lines of it, as they are written. */
+export function saidLines(context: StepContext): readonly string[] {
+  return linesWhere(
     context,
     (part, line) => part === 'teach' || part === 'level' || (line !== null && BEFORE.has(line)),
   );
@@ -60,10 +65,12 @@ export function saidBefore(context: StepContext): string {
 
 /** What is said in a movement from its first counted round on. */
 export function saidDuring(context: StepContext): string {
-  return wordsWhere(
+  return linesWhere(
     context,
     (part, line) => part === 'phase' || part === 'during' || (line !== null && !BEFORE.has(line)),
-  );
+  )
+    .join(' ')
+    .toLowerCase();
 }
 
 const BEFORE: ReadonlySet<Shortened> = new Set<Shortened>(['naming', 'caution', 'sending']);
@@ -102,12 +109,11 @@ export function saidAfter(steps: readonly StepContext[], at: number): readonly s
   return said;
 }
 
-function wordsWhere(context: StepContext, wanted: (part: string, line: Shortened | null) => boolean): string {
-  return context.texts
-    .filter(({ place }) => wanted(place.part, lineAt(place)))
-    .map(({ text }) => text)
-    .join(' ')
-    .toLowerCase();
+function linesWhere(
+  context: StepContext,
+  wanted: (part: string, line: Shortened | null) => boolean,
+): readonly string[] {
+  return context.texts.filter(({ place }) => wanted(place.part, lineAt(place))).map(({ text }) => text);
 }
 
 /** The worst cue of each text of a step, of those that are bad at all: a text said many times is judged once. */

@@ -1,4 +1,5 @@
 import { patternsFor, type Found } from './meanings';
+import { speaksFor } from './speaks-for';
 
 /** What is claimed for health, and a sentence that may stand instead. */
 export interface Claim {
@@ -153,9 +154,26 @@ const find = patternsFor(CLAIMS);
 const finds = (text: string): Found<string> | undefined =>
   find(text).find(({ negated, supposed }) => !negated && !supposed);
 
+/** A shorter sentence is hardly more than a name. */
+const WORDS_AT_LEAST = 4;
+/** Who is told what to leave out, what is asked, and what is denied is claimed by nobody. */
+const NO_CLAIM =
+  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|ask|doctor|nurse|care|sore|hurts?)\b/i;
+
+/** The first sentence whose words together speak for a claim. */
+function claimByWords(text: string): Pick<Found<string>, 'from' | 'to' | 'of'> | undefined {
+  for (const { 0: sentence, index } of text.matchAll(/[^.!?\n]+[.!?]*/g)) {
+    const words = sentence.trim();
+    if (words.split(/\s+/).length < WORDS_AT_LEAST || NO_CLAIM.test(words) || !speaksFor('claims', words)) continue;
+    const from = index + sentence.indexOf(words);
+    return { of: FAMILIES[0]?.plainer ?? '', from, to: from + words.replace(/[.!?]+$/, '').length };
+  }
+  return undefined;
+}
+
 /** The first claim of a text; `null` where it makes none. */
 export function claimIn(text: string): Claim | null {
-  const found = finds(text);
+  const found = finds(text) ?? claimByWords(text);
   if (!found) return null;
   const start = Math.max(...['.', '!', '?', '\n'].map((mark) => text.lastIndexOf(mark, found.from - 1))) + 1;
   const end = /[.!?\n]|$/.exec(text.slice(found.to))?.index ?? 0;

@@ -1,4 +1,5 @@
 export { offers, says, saysOrDenies } from './meanings';
 export { claimIn } from './claims';
+export { speaksFor } from './speaks-for';
 export { sidesNamed } from './sides';
 export { nameIsSaid } from './names';

@@ -1,6 +1,6 @@
 import { CAUTION_LINES } from '@/core/words';
-import { offers } from '@/core/meaning';
-import { saidBefore, saidJustBefore } from '../context';
+import { offers, speaksFor } from '@/core/meaning';
+import { saidBefore, saidJustBefore, saidLines } from '../context';
 import { addToCaution } from '../fixes';
 import { isMovement, type ClassCheck } from '../model';
 
@@ -14,7 +14,8 @@ export const balanceSupport: ClassCheck = {
     steps.flatMap((context, at) => {
       if (!isMovement(context) || !context.step.cautions.includes('balance')) return [];
       const said = [saidBefore(context), ...saidJustBefore(steps, at)];
-      if (said.some((one) => offers(one, 'support'))) return [];
+      if (said.some((one) => offers(one, 'support')) || saidLines(context).some((one) => speaksFor('support', one)))
+        return [];
       return [{ stepId: context.step.id, fix: addToCaution(context.step, CAUTION_LINES.balance) }];
     }),
 };

@@ -1,6 +1,6 @@
 import type { Caution } from '@/core/movement';
-import { offers, saysOrDenies } from '@/core/meaning';
-import { saidAfter, saidBefore, saidDuring, saidJustBefore } from '../context';
+import { offers, saysOrDenies, speaksFor } from '@/core/meaning';
+import { saidAfter, saidBefore, saidDuring, saidJustBefore, saidLines } from '../context';
 import type { MovementContext, StepContext } from '../model';
 
 /**
@@ -25,7 +25,8 @@ export function cautionState(
   const known = (words: string): boolean => isKnown(caution, words);
   if (hinted(caution, said) || known(said) || saidJustBefore(steps, at).some(known)) return 'said';
   if (known(saidDuring(context)) || saidAfter(steps, at).some(known)) return 'late';
-  if (!saysOrDenies(said, 'reserved')) return 'missing';
+  const leaves = saidLines(context).some((line) => speaksFor('leaves', line));
+  if (!saysOrDenies(said, 'reserved')) return leaves ? 'said' : 'missing';
   // Less, or a complaint, spoken of there is the caution in other words, but where the line urges as well.
   return saysOrDenies(said, 'less') && !saysOrDenies(said, 'urged') ? 'said' : 'unclear';
 }

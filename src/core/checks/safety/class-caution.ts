@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import { isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
 import { CLASS_CAUTION_LINES, NEW_NAMES } from '@/core/words';
-import { offers, saysOrDenies } from '@/core/meaning';
+import { offers, saysOrDenies, speaksFor } from '@/core/meaning';
 import type { ClassCheck, ClassContext } from '../model';
 
 /** What is said once in every class (common practice, no published source). */
@@ -26,9 +26,15 @@ export const classCaution: ClassCheck = {
 };
 
 function isTold(part: (typeof PARTS)[number], text: string): boolean {
+  if (speaksFor(part === 'sit' ? 'seat' : part, text) && !FORBIDS.test(text) && !saysOrDenies(text, 'urged'))
+    return true;
   if (part === 'sit') return offers(text, 'seat');
   return part === 'rest' ? offers(text, 'rest') : saysOrDenies(text, part);
 }
+
+/** What forbids it, or makes light of it, speaks of it as well: "No sitting in my class." */
+const FORBIDS =
+  /^\W*(?:no|nobody|never|we (?:do not|don['’]t|never))\b|\b(?:ignore|through|part of it|good sign|no gain|normal|have to|must)\b/i;
 
 /** Says it at the end of the first talk, or in a talk of its own at the very start. */
 function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {

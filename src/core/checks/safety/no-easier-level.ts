@@ -1,6 +1,6 @@
 import type { Caution, Level } from '@/core/movement';
-import { saidBefore } from '../context';
-import { saysOrDenies } from '@/core/meaning';
+import { saidBefore, saidLines } from '../context';
+import { saysOrDenies, speaksFor } from '@/core/meaning';
 import { isMovement, type StepCheck } from '../model';
 
 /** Cautions of movements that ask for levels; common practice, no published source. */
@@ -18,7 +18,9 @@ export const noEasierLevel: StepCheck = {
     const [first, ...harder] = step.levels;
     const harderAlone = first !== undefined && !isOffered(first) && harder.some(isOffered);
     const demanding = step.cautions.some((caution) => DEMANDING.includes(caution));
-    const offered = saysOrDenies(saidBefore(context), 'easier-version') || (first !== undefined && isOffered(first));
+    const spoken = saidLines(context).some((line) => speaksFor('easier', line));
+    const offered =
+      spoken || saysOrDenies(saidBefore(context), 'easier-version') || (first !== undefined && isOffered(first));
     if (!harderAlone && (!demanding || offered)) return [];
     return [{ stepId: step.id, facts: { levels: step.levels.length } }];
   },
