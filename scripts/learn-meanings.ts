@@ -19,9 +19,9 @@ import { handLines, type HandLine } from '../tests/checks/hands';
 import { hands } from '../tests/support/hands';
 
 /** How much the mean vector counts beside the words that are there, and how freely weights may grow. */
-const MEAN_SCALE = Number(process.env.MEAN ?? 4);
-const PRESENT_SCALE = Number(process.env.PRESENT ?? 0.5);
-const FREEDOM = Number(process.env.FREEDOM ?? 3);
+const MEAN_SCALE = 4;
+const PRESENT_SCALE = 0.5;
+const FREEDOM = 3;
 const SEEN_AT_LEAST = 2;
 const STEPS = 2500;
 /** Words of the vectors' file, the most frequent first, that get a score where the dictionary has them. */
@@ -29,6 +29,8 @@ const FREQUENT = 9_000;
 /** Of the scores of present words, in hundredths, the least that is kept. */
 const LEAST = 10;
 const DIMENSIONS = 100;
+/** So many parts the lines are cut into, of which one is kept apart in turn. */
+const PARTS = 4;
 
 interface Example {
   readonly text: string;
@@ -55,13 +57,14 @@ const isWanted = (line: HandLine, ...checks: string[]): boolean =>
   line.wanted.some((one) => checks.includes(one.split(':')[0] ?? ''));
 const looked = handLines().filter(({ kept }) => !kept);
 
-/** What is said in the demo and in scripts of many hands claims nothing. */
+/** What is said in the demo and in scripts of many hands claims nothing; whole, and by its sentences. */
 function plainLines(): Example[] {
   const demo = demoClasses().flatMap(({ plan }) => expandPlan(plan).cues.map(({ text }) => text));
   const said = hands()
     .filter(({ half }) => half === 'tuned' || half === 'known')
     .flatMap(({ lines }) => lines.filter(({ meanings }) => meanings[0]?.kind === 'said').map(({ text }) => text));
-  return [...new Set([...demo, ...said])].map((text, at) => ({ text, is: false, from: `plain ${at % PARTS}` }));
+  const sentences = [...demo, ...said].flatMap((text) => [text, ...text.split(/(?<=[.!?])\s+/)]);
+  return [...new Set(sentences)].map((text, at) => ({ text, is: false, from: `plain ${at % PARTS}` }));
 }
 
 /** What is asked of a line, and by which rules it is seen in lines without a label. */
@@ -195,8 +198,6 @@ function scoreOf({ bias, mean, present }: Learned, text: string): number {
   return sum;
 }
 
-const PARTS = 4;
-
 /** What is right and what is found when a fourth of the writings is kept apart in turn, at some thresholds. */
 function printApart(task: Question, examples: readonly Example[]): void {
   const letters = [...new Set(examples.map(({ from }) => from))].filter((from) => from !== 'written');
@@ -207,7 +208,6 @@ function printApart(task: Question, examples: readonly Example[]): void {
     const learned = learn(examples.filter(({ from }) => !apart.has(from)));
     return examples.filter(({ from }) => apart.has(from)).map((one) => ({ ...one, score: scoreOf(learned, one.text) }));
   });
-  if (process.env.DUMP) writeFileSync(`${process.env.DUMP}-${task}.json`, JSON.stringify(scores));
   const plain = scores.filter(({ from }) => from.startsWith('plain'));
   const lines = scores.filter(({ from }) => !from.startsWith('plain'));
   for (const at of [-0.5, 0, 0.5, 1, 1.5]) {

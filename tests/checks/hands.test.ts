@@ -49,8 +49,8 @@ describe('the checks, on lines in other words than their own', () => {
   it('keep to it in the half that was not', () => {
     for (const [writing, floor] of [
       ['early', { precision: 0.88, recall: 0.94, grave: 0.87 }],
-      ['late', { precision: 0.8, recall: 0.71, grave: 0.87 }],
-      ['last', { precision: 0.87, recall: 0.78, grave: 0.92 }],
+      ['late', { precision: 0.8, recall: 0.7, grave: 0.87 }],
+      ['last', { precision: 0.87, recall: 0.74, grave: 0.92 }],
       ['tenth', { precision: 0.75, recall: 0.65, grave: 0.84 }],
     ] as const) {
       const of = (line: HandLine): boolean => line.kept && line.writing === writing;

@@ -5,7 +5,7 @@ import { scoreFor, type Question } from './learned/score';
  * apart from learning are mostly right above it, and nearly none of lines about other things lie (`docs/checks.md`).
  */
 const SURE: Readonly<Record<Question, number>> = {
-  claims: 0.5,
+  claims: 1,
   leaves: 1,
   effort: 2,
   pain: 2,
