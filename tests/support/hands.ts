@@ -89,11 +89,11 @@ const UNREAD: ReadonlySet<string> = new Set([
   'assistant',
 ]);
 /**
- * Usual forms in three rows of hands: those at the dock taught rules; those at the quay were only read meanwhile; those at
- * the pier were written after both, and are only read.
+ * Usual forms in four rows of hands: those at the dock taught rules; those at the quay were only read meanwhile; those at
+ * the pier and the jetty were written after both, and are only read.
  */
 const TAUGHT = /^dock-/;
-const USUAL = /^pier-/;
+const USUAL = /^(?:pier|jetty)-/;
 export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */

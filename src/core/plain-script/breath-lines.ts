@@ -30,7 +30,8 @@ export function breathsOf(text: string): Reading[] {
 /** With a slip in its first word put right: "inahle lift". */
 export function withBreathSpelled(text: string): string {
   const first = firstWord(text);
-  const spelled = wordAmong(first, ['inhale', 'exhale']);
+  const led = first !== 'breathe' && /^\p{L}+ (?:in|out)\b/iu.test(text) ? ['breathe'] : [];
+  const spelled = wordAmong(first, ['inhale', 'exhale', ...led]);
   return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
 }
 

@@ -63,7 +63,10 @@ export class ScriptBuilder {
   take(
     line: string,
     put: LineKind | null,
-    { written, ...below }: Pick<Standing, 'underlined' | 'opens' | 'numbersOn'> & { readonly written: string },
+    {
+      written,
+      ...below
+    }: Pick<Standing, 'underlined' | 'opens' | 'numbersOn' | 'lastsSeconds'> & { readonly written: string },
   ): void {
     const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
     if (tidy && !this.isWrittenOtherwise(tidy)) {

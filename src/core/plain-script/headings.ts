@@ -84,8 +84,11 @@ function hasAmount({ rounds, seconds }: Counts): boolean {
   return rounds !== undefined || seconds !== undefined;
 }
 
-/** A short line above a list, without amounts but for a time in brackets, names a part; `null` where it says something. */
-export function headOfList(text: string): string | null {
+/**
+ * A short line above a list, without amounts but for a time in brackets, names a part, in small letters where it is one
+ * of a list itself; `null` where it says something.
+ */
+export function headOfList(text: string, anyCase = false): string | null {
   const outline = OUTLINE_HEAD.exec(text);
   if (outline) return itemAt(outline, 1);
   const bare = text
@@ -94,7 +97,7 @@ export function headOfList(text: string): string | null {
     .replace(/^\d{1,2}[.)]? +/, '')
     .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '');
   if (/[.!?,;:“”"()\d]/.test(bare) || bare.split(/\s+/).length > 4) return null;
-  return /^\p{Lu}/u.test(bare) ? bare : null;
+  return anyCase || /^\p{Lu}/u.test(bare) ? bare : null;
 }
 
 /** Whether a line is one of a list: numbered, or behind a dash or a dot. */
@@ -147,6 +150,6 @@ export function headingOf(text: string, shouted: boolean): string | null {
   if (capitals && !shouted && text.length <= 60) return bare;
   const colon = /^([^:.!?]{2,50}):$/.exec(text);
   // A letter begins so, and no part of a class.
-  if (/^(?:hi|hey|hello|hiya|dear)\b/i.test(text)) return null;
+  if (/^(?:hi|hey|hello|hiya|dear)\b|\b(?:wrote|writes|said|says|asked):$/i.test(text)) return null;
   return colon && !isBreathWord(firstWord(text)) ? itemAt(colon, 1) : null;
 }

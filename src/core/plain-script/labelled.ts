@@ -24,7 +24,7 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
   // "Level: beginners. Length: half an hour."
   if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
     return [reading('setting', '', counts)];
-  if (label === 'level') return [reading(under === 'nothing' ? 'said' : 'level', text)];
+  if (label === 'level') return [reading(under === 'movement' ? 'level' : 'said', text)];
   // Below a step it tells of the class so far.
   if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk') return null;
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
@@ -50,7 +50,14 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     const unsure = step.unsure || step.words.split(/\s+/).length > WORDS_OF_A_NAME;
     return [{ ...step, unsure }, ...remarks];
   }
-  if (label === 'hold') return [reading('movement', rest === '' ? text : rest, counts)];
+  if (label === 'hold')
+    return [
+      reading(
+        'movement',
+        rest === '' ? text : rest.replace(/[.,;] (?:time|length|duration|reps|rounds)[:.]?$/i, ''),
+        counts,
+      ),
+    ];
   const kind = LABELS.get(label);
   if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
   // "Sitting - 5 min": what is done, and how long.

@@ -1,15 +1,20 @@
 import { firstWord } from './first-words';
-import { wordAmong } from './tokens';
+import { isSwapped, wordAmong } from './tokens';
 
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
+/** "Stnad", "silnce", "queitly" as they are meant; "strand" and "sand" are other words. */
+function spelledStill(word: string): string | null {
+  return wordAmong(word, ['quietly', 'silence']) ?? ['stand', 'still'].find((one) => isSwapped(word, one)) ?? null;
+}
+
 export function isStill(written: string): boolean {
-  const text = written.replace(/\bq\p{L}{5,7}\b/giu, (word) => wordAmong(word.toLowerCase(), ['quietly']) ?? word);
+  const text = written.replace(/\b[qs]\p{L}{4,7}\b/giu, (word) => spelledStill(word.toLowerCase()) ?? word);
   if (/^(?:both )?(?:hands|palms|one hand) on (?:the |your )?(?:knees|belly|heart|chest|thighs|lap|navel|back|kidneys)[.]?$/i.test(text)) return true; // prettier-ignore
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|(?:keep|stay|remain)(?:ing)? (?:silent|quiet|still)|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
     ) &&
     !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(
@@ -26,9 +31,9 @@ export const BESIDE_CLASS =
 export function isQuiet(text: string): boolean {
   if (/, (?:quiet|silence|stillness)$/i.test(text)) return true;
   const silent =
-    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be still|keep still|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be still|(?:keep|stay|remain)(?:ing)? (?:still|silent|quiet)|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
   const placed =
-    /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|breather|break|minute)\b/i;
+    /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|keep|stay|remain|breather|break|minute)\b/i;
   return silent.test(text) && placed.test(text);
 }
 

@@ -4,7 +4,7 @@ import { findCounts, secondsFrom } from './counts';
 import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { labelledAs } from './labelled';
-import { TALK_STARTS } from './line-signs';
+import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { pauseIn } from './pauses';
 import { reading, type Reading } from './reading';
@@ -25,6 +25,8 @@ export interface Standing {
   readonly otherMark: boolean;
   /** Whether the line below has the next number: both are of one list. */
   readonly numbersOn: boolean;
+  /** By the times that the lines begin with, how long it lasts; `null` where they tell nothing. */
+  readonly lastsSeconds: number | null;
   /** Whether it stands in a list without marks: further in than a line that ends in a colon. */
   readonly listed: boolean;
 }
@@ -58,7 +60,7 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
 function readText(
   text: string,
   line: string,
-  { under, underlined, opens, numbersOn, shouted, inset: further, listed, otherMark }: Standing,
+  { under, underlined, opens, numbersOn, shouted, inset: further, listed: among, otherMark, lastsSeconds }: Standing,
 ): readonly Reading[] {
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
@@ -68,11 +70,10 @@ function readText(
   const done = numbersOn && TIMED_NUMBER.test(stamped);
   const heading = underlined ? text : done ? null : headingOf(stamped, shouted);
   if (heading !== null) return [reading('section', heading)];
-  const opening = opens
-    ? headOfList(ITEM.test(stamped) && !isOutlineHead(stamped) ? stamped.replace(ITEM, '') : stamped)
-    : null;
+  const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
+  const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
   if (opening !== null) return [reading('section', opening, {}, !namesPart(opening))];
-  const item = ITEM.test(stamped) || (listed && isShortName(stamped));
+  const item = ITEM.test(stamped) || (among && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
@@ -92,6 +93,7 @@ function readText(
   if (several) return several;
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
+  if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
   return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
 }
 
@@ -127,4 +129,16 @@ function lastingFor(one: Reading, seconds: number): Reading {
   const timed = one.kind === 'movement' || one.kind === 'silence';
   if (!timed || one.counts.rounds !== undefined || one.counts.seconds !== undefined) return one;
   return { ...one, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
+}
+
+/** What is done, at the start of a line: with a time before it, it is a step. */
+const DONE =
+  /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)/i;
+const DONE_AT_MOST = 6;
+
+/** "3:00 Shake it loose" in a column of times lasts until the next line; a guess. */
+function doneFor(one: Reading, body: string, seconds: number): Reading {
+  if (one.kind !== 'said' || !one.unsure || !DONE.test(body) || body.split(/\s+/).length > DONE_AT_MOST) return one;
+  const kind = isStill(body) ? 'silence' : 'movement';
+  return lastingFor({ ...one, kind, words: body }, seconds);
 }

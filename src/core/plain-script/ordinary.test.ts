@@ -54,6 +54,26 @@ describe('amounts in ordinary writing', () => {
 
   it('tell of the class where a sentence does', () => {
     expect(one('We’ve got the hall for 45 minutes.')).toBe('setting? |  | 2700 s');
+    expect(one('Total 25 mins')).toBe('setting? |  | 1500 s');
+    expect(one('It lasts thirty minutes if nobody is late.')).toBe('setting? |  | 1800 s');
+    expect(read('Haul the rope, 8 times', 'no more than 22 min in all!')[1]).toMatch(/^said\? \| no more/);
+  });
+
+  it('are from one time to the next where a column of them climbs', () => {
+    expect(read('0:00 Hello all', '0:30 Shake it loose', '2:30 Stand and breathe', '4:00 Bow, 6x')).toEqual([
+      'said? | Hello all',
+      'movement? | Shake it loose | 120 s',
+      'silence? | Stand and breathe | 90 s',
+      'movement | Bow | 6',
+    ]);
+    expect(one('0:30 Shake it loose')).toMatch(/^said/);
+  });
+
+  it('are found past slips of the fingers in the words around them', () => {
+    expect(one('stnad still for a minuet')).toBe('silence | stnad still | 60 s');
+    expect(one('Sand castle, 2 min')).toBe('movement | Sand castle | 120 s');
+    expect(one('at your onw pace: sway, 90 secs')).toMatch(/sway \| 90 s \| own$/);
+    expect(read('Lift the lamp, 6x', 'braethe in: lamp up')[1]).toMatch(/^inhale/);
   });
 
   it('stand before the name where other lines have a unit there', () => {

@@ -14,8 +14,8 @@ export function pauseIn(text: string): number | null {
     !/^\(|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
   )
     return null;
-  const figure = /^\(?pause:? (\d{1,3})\)?$/i.exec(text);
-  if (figure) return Number(figure[1]) <= 300 ? Number(figure[1]) : null;
+  const figure = /^\(?(?:pause:? (\d{1,3})|(?:breather|break|wait):? (\d0))\)?$/i.exec(text);
+  if (figure) return Number(figure[1] ?? figure[2]) <= 300 ? Number(figure[1] ?? figure[2]) : null;
   const bare = text
     .replace(/^\(|\)\.?$/g, '')
     .replace(/^between [^:]{2,30}: /i, '')

@@ -4,7 +4,7 @@ import { BEFORE_COUNT, roundsAt } from './rounds';
 import type { Found, Take, Taken } from './found';
 import { MOST_SECONDS } from './model';
 import { sidesAt, startAt, wayAt, wayOf } from './sides';
-import { wordAmong, type Token } from './tokens';
+import { isSwapped, wordAmong, type Token } from './tokens';
 
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
@@ -73,7 +73,7 @@ function aMinuteAt(tokens: readonly Token[], at: number, take: Take): Taken | nu
   if (!/^(?:an?|another)$/.test(word(tokens, at))) return null;
   const good = /^(?:good|full|whole|long|solid|short)$/.test(word(tokens, at + 1));
   const unit = at + (good ? 2 : 1);
-  if (!/^min(?:utes?|ute['’]s)?$/.test(word(tokens, unit))) return null;
+  if (!/^min(?:utes?|ute['’]s)?$/.test(word(tokens, unit)) && !isSwapped(word(tokens, unit), 'minute')) return null;
   const [first, second] = [word(tokens, unit + 1), word(tokens, unit + 2)];
   if (first === 'or' && second === 'two') return take({ what: 'seconds', range: [60, 120] }, unit + 3);
   if (first === 'or' && second === 'so') return take({ what: 'seconds', range: [60, 60] }, unit + 3);

@@ -1,7 +1,7 @@
 import { ScriptBuilder } from './builder';
 import { opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
-import { withTimes } from './time-column';
+import { lastingByClock, withTimes } from './time-column';
 import type { NewId } from '@/core/document';
 import { itemAt } from '@/core/units';
 
@@ -22,6 +22,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const builder = new ScriptBuilder(newId, isShouted(lines));
   const marked = lines.some((line) => /^#/.test(line));
   const bare = marked ? lines : withTimes(withTabs(lines.map(withoutQuoteMark)));
+  const lasting = lastingByClock(bare);
   bare.forEach((line, index) => {
     const below = bare[index + 1] ?? '';
     builder.take(line, put.get(index + 1) ?? null, {
@@ -29,6 +30,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       underlined: UNDERLINE.test(below),
       opens: opensList(line, below) || opensItems(bare, index),
       numbersOn: numbersOn(line, below),
+      lastsSeconds: lasting[index] ?? null,
     });
   });
   return builder.done();

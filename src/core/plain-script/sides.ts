@@ -230,7 +230,7 @@ function ownPaceAt(tokens: readonly Token[], at: number, take: Take, taken: read
   // "With his rhythm", "two mins, their speed".
   const alone = whose && (led || !/\p{L}/u.test(word(tokens, next + 1)));
   if (alone && /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next))) return take({ what: 'own-pace' }, next + 1);
-  if (word(tokens, next) !== 'own') return null;
+  if (word(tokens, next) !== 'own' && !isSwapped(word(tokens, next), 'own')) return null;
   const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm', 'speed', 'tempo']);
   return paced === null ? null : take({ what: 'own-pace' }, next + 2);
 }

@@ -77,6 +77,8 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   if (rest === '' && (counted || counts.startSide || counts.sides))
     return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
   const opening = under === 'nothing' || under === 'talk';
+  if (isOfAll(body))
+    return opening ? reading('setting', '', { seconds: counts.seconds }, true) : reading('said', body, {}, true);
   if (opening && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
     return reading('setting', '', { seconds: counts.seconds }, true);
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
@@ -218,6 +220,16 @@ function unquoted(name: string): string {
 const OF_CLASS =
   /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
 const CLASS_FROM = 480;
+/** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
+const OF_ALL =
+  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|\b(?:in all|all told)[.!]?$/i;
+
+/** Whether a line tells how long the class is. */
+export function isOfAll(body: string): boolean {
+  if (!OF_ALL.test(body)) return false;
+  const { seconds, rounds } = findCounts(body).counts;
+  return rounds === undefined && (seconds?.[0] ?? 0) >= CLASS_FROM;
+}
 
 /** "Looking over the Wall, never forcing the neck": how it is done stands behind a comma. */
 const TOLD_OF_NAME = /, (?:and |but )?(?:\p{Ll}+ing|never|always|with|keep|no|not|very|slow(?:ly)?|and)\b/u;

@@ -6,7 +6,7 @@ import { TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { reading, type Reading } from './reading';
-import { readLook, lookAt } from './step-kinds';
+import { isOfAll, readLook, lookAt } from './step-kinds';
 
 /*
  * What is no breath, heading or pause: a step by its name and amounts, with what is told beside them, or words that
@@ -78,7 +78,7 @@ function stepOrSaid(
     .replace(TEACHERS_PART, '');
   const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
   if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), told: true };
-  const told = toldStep(body);
+  const told = isOfAll(body) ? null : toldStep(body);
   const step = told === null ? null : readLook(lookAt(told, item, under, true));
   if (step !== null && step.kind !== 'said')
     return { step: { ...step, words: capitalised(step.words), unsure: true }, told: true };

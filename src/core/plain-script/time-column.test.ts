@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { withTimes } from './time-column';
+import { lastingByClock, withTimes } from './time-column';
 
 const COLUMN = ['0 Arrive', '2 Swing', '', '5 Bow', '9 Sit'];
 
@@ -26,5 +26,16 @@ describe('a column of times', () => {
     const climbing = ['0:30 shake', '1:00 sit'];
     expect(withTimes(climbing)).toEqual(climbing);
     expect(withTimes(['1:00 shake'])).toEqual(['1:00 shake']);
+  });
+
+  it('tells how long each line lasts where clocks climb from the start of the class or through a day', () => {
+    expect(lastingByClock(['Quay', '0:00 Bow', 'low', '1:30 Row', '4:00 Sit', '9:00 Tea'])).toEqual([null, 90, null, 150, 300, null]); // prettier-ignore
+    expect(lastingByClock(['18:00 Bow', '18:05 Row', '[18:20] Sit', '18:30 Tea'])).toEqual([300, 900, 600, null]);
+    for (const lines of [
+      ['0:00 Bow', '1:30 Row', '4:00 Sit'],
+      ['0:00 Bow', '5:00 Row', '4:00 Sit', '6:00 Tea'],
+      ['4:00 Bow', '5:00 Row', '6:00 Sit', '7:00 Tea'],
+    ])
+      expect(lastingByClock(lines)).toEqual(lines.map(() => null));
   });
 });

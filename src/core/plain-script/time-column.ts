@@ -1,3 +1,5 @@
+import type { Seconds } from '@/core/units';
+
 /*
  * Scripts whose lines begin with a time: when in the class, from its start ("0 Arrive", "2 Swing"), or how
  * long ("1:00 shake", "5:00 sit"). Which of them it is, the whole column tells.
@@ -55,6 +57,34 @@ function byNumbers(lines: readonly string[]): readonly string[] | null {
   const known = numbers.filter((one) => one !== null);
   const isList = known.length >= NUMBERED_AT_LEAST && known.every((one, at) => one === at + 1);
   return isList ? lines.map((line, at) => (numbers[at] === null ? line : line.replace(/^(\s*\d+)\s+/, '$1. '))) : null;
+}
+
+const STAMPED = /^\s*\[?(\d{1,2}):(\d{2})\]?\s+\S/;
+/** A column that begins at the latest so, in minutes and seconds, tells when in the class; one from so early on, when in the day. */
+const IN_CLASS_FROM = 120;
+const IN_DAY_FROM = 360;
+
+/** How long each line of a column of climbing clocks lasts, up to the next one; `null` for any other line. */
+export function lastingByClock(lines: readonly string[]): readonly (Seconds | null)[] {
+  const times = lines.map((line) => {
+    const [, first, second] = STAMPED.exec(line) ?? [];
+    return first === undefined ? null : Number(first) * 60 + Number(second);
+  });
+  const known = times.filter((one) => one !== null);
+  const [start = 0] = known;
+  const climbs = known.every((one, at) => at === 0 || one > (known[at - 1] ?? 0));
+  const unit = start <= IN_CLASS_FROM ? 1 : start >= IN_DAY_FROM ? 60 : null;
+  if (known.length < LINES_AT_LEAST || !climbs || unit === null) return lines.map(() => null);
+  let next: number | null = null;
+  return times
+    .reverse()
+    .map((time) => {
+      if (time === null) return null;
+      const lasts = next === null ? null : (next - time) * unit;
+      next = time;
+      return lasts;
+    })
+    .reverse();
 }
 
 /** Each line from its time to the next one's. */
