@@ -14,6 +14,8 @@ import { saysOrDenies } from '../src/core/meaning';
 import { MEANINGS, type Meaning } from '../src/core/meaning/table';
 import { GROUPS } from '../src/core/meaning/groups';
 import { demoClasses } from '../src/demo/classes';
+import type { Caution } from '../src/core/movement';
+import { isMovement as isMovementStep } from '../src/core/plan';
 import { expandPlan } from '../src/core/timeline';
 import { handLines, type HandLine } from '../tests/checks/hands';
 import { hands } from '../tests/support/hands';
@@ -57,12 +59,30 @@ const isWanted = (line: HandLine, ...checks: string[]): boolean =>
   line.wanted.some((one) => checks.includes(one.split(':')[0] ?? ''));
 const looked = handLines().filter(({ kept }) => !kept);
 
-/** What is said in the demo and in scripts of many hands claims nothing; whole, and by its sentences. */
-function plainLines(): Example[] {
-  const demo = demoClasses().flatMap(({ plan }) => expandPlan(plan).cues.map(({ text }) => text));
+/** What no script of many hands has in any line; of the rest, the lines that name a step may be what is asked. */
+const NOWHERE: ReadonlySet<Question> = new Set<Question>(['claims', 'forced', 'headLow']);
+
+/**
+ * What is said in the demo and in scripts of many hands claims nothing; whole, and by its sentences. Of the demo, only
+ * what is said outside movements with a caution.
+ */
+function plainLines(without?: Caution, all = false): Example[] {
+  const demo = demoClasses().flatMap(({ plan }) => {
+    const cautioned = new Set(
+      plan.sections
+        .flatMap(({ steps }) => steps)
+        .filter((step) => without !== undefined && isMovementStep(step) && step.cautions.includes(without))
+        .map(({ id }) => id),
+    );
+    return expandPlan(plan)
+      .cues.filter(({ step }) => !cautioned.has(step))
+      .map(({ text }) => text);
+  });
   const said = hands()
     .filter(({ half }) => half === 'tuned' || half === 'known')
-    .flatMap(({ lines }) => lines.filter(({ meanings }) => meanings[0]?.kind === 'said').map(({ text }) => text));
+    .flatMap(({ lines }) =>
+      lines.filter(({ meanings }) => all || meanings[0]?.kind === 'said').map(({ text }) => text),
+    );
   const sentences = [...demo, ...said].flatMap((text) => [text, ...text.split(/(?<=[.!?])\s+/)]);
   return [...new Set(sentences)].map((text, at) => ({ text, is: false, from: `plain ${at % PARTS}` }));
 }
@@ -77,6 +97,12 @@ const QUESTIONS = {
   seat: /^seat/,
   support: /^support/,
   easier: /^easier/,
+  forced: /^breath-forced/,
+  bends: /^(?:forward-bend|head-low)/,
+  headLow: /^head-low/,
+  oneLeg: /^balance/,
+  taps: /^tapping/,
+  shakes: /^shaking/,
 } as const;
 type Question = keyof typeof QUESTIONS;
 
@@ -88,12 +114,30 @@ const MISSING: Readonly<Partial<Record<Question, string>>> = {
   rest: 'class-caution',
   seat: 'class-caution',
 };
+/** What is done in a line that shows it, as its label calls that, and the caution that it asks for. */
+const DONE: Readonly<Partial<Record<Question, readonly [label: string, caution: Caution]>>> = {
+  forced: ['breath-forced', 'breath-held'],
+  bends: ['caution-untagged:forward-bend', 'forward-bend'],
+  headLow: ['head-low', 'head-low'],
+  oneLeg: ['caution-untagged:balance', 'balance'],
+  taps: ['caution-untagged:tapping', 'tapping'],
+  shakes: ['caution-untagged:shaking', 'shaking'],
+};
 /** Where a line was asked for what it leaves to people; what was found missing then is not in it. */
 const LEAVING = /^(?:needs|support|easier|optout|before)\b/;
 
 /** Whether a labelled line is what is asked; `null` where its label does not tell. */
 function isAsked(question: Question, line: HandLine): boolean | null {
   const { place, text } = line;
+  const done = DONE[question];
+  if (done) {
+    if (line.wanted.includes(done[0])) return true;
+    if (question === 'bends' && line.wanted.includes('head-low')) return null;
+    if (question === 'headLow' && line.wanted.includes('caution-untagged:forward-bend')) return null;
+    if (place === `needs ${done[1]}`) return question !== 'forced' && isWanted(line, 'caution-missing') ? true : null;
+    // Beside a fold or a balance itself, what is said of leaving it out speaks of it as well.
+    return (question === 'oneLeg' && place === 'support') || seenByRule(question, text) ? null : false;
+  }
   if (question === 'claims') return isWanted(line, 'health-promise');
   if (question === 'leaves') {
     if (!LEAVING.test(place)) return null;
@@ -112,7 +156,14 @@ function seenByRule(question: Question, text: string): boolean {
 }
 
 /** Concepts that are also the other. */
-const ALSO: Readonly<Partial<Record<Question, readonly string[]>>> = { leaves: ['rest', 'seat', 'pain', 'effort'] };
+const ALSO: Readonly<Partial<Record<Question, readonly string[]>>> = {
+  leaves: ['rest', 'seat', 'pain', 'effort'],
+  bends: ['headLow', 'leaves'],
+  headLow: ['bends', 'leaves'],
+  oneLeg: ['leaves'],
+  taps: ['leaves'],
+  shakes: ['leaves'],
+};
 
 function examplesOf(question: Question): Example[] {
   const labelled = looked.flatMap((line): Example[] => {
@@ -123,7 +174,11 @@ function examplesOf(question: Question): Example[] {
     const is = concepts.includes(question);
     return !is && concepts.some((one) => ALSO[question]?.includes(one)) ? [] : [{ text, is, from: 'written' }];
   });
-  return [...labelled, ...written, ...plainLines().filter(({ text }) => !seenByRule(question, text))];
+  return [
+    ...labelled,
+    ...written,
+    ...plainLines(DONE[question]?.[1], NOWHERE.has(question)).filter(({ text }) => !seenByRule(question, text)),
+  ];
 }
 
 const WRITTEN = readFileSync(new URL('meanings/examples.txt', import.meta.url), 'utf8')

@@ -22,14 +22,22 @@ export interface HandLine {
   readonly kept: boolean;
   /** The file that it stands in. */
   readonly letter: string;
-  /** Of which letters: the first four, three that were written when the rules for those stood, or the last. */
-  readonly writing: 'early' | 'late' | 'last' | 'ninth' | 'tenth';
+  readonly writing: Writing;
 }
 
-const LATE: ReadonlySet<string> = new Set(['fifth-letter.txt', 'sixth-letter.txt', 'seventh-letter.txt']);
-const LAST = 'eighth-letter.txt';
-const NINTH = 'ninth-letter.txt';
-const TENTH = 'tenth-letter.txt';
+/** Of which letters: the first four, three that were written when the rules for those stood, or one of the last. */
+type Writing = 'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh';
+
+/** The writings of letters by their files; the others are early. */
+const WRITINGS: Readonly<Record<string, Writing>> = {
+  'fifth-letter.txt': 'late',
+  'sixth-letter.txt': 'late',
+  'seventh-letter.txt': 'late',
+  'eighth-letter.txt': 'last',
+  'ninth-letter.txt': 'ninth',
+  'tenth-letter.txt': 'tenth',
+  'eleventh-letter.txt': 'eleventh',
+};
 
 const FOLDER = join(import.meta.dirname, 'hands');
 
@@ -58,16 +66,7 @@ export function handLines(): HandLine[] {
               wanted: wanted === '-' ? [] : wanted.split(' ').sort(),
               kept: isKept(text),
               letter: file,
-              writing:
-                file === TENTH
-                  ? 'tenth'
-                  : file === NINTH
-                    ? 'ninth'
-                    : file === LAST
-                      ? 'last'
-                      : LATE.has(file)
-                        ? 'late'
-                        : 'early',
+              writing: WRITINGS[file] ?? 'early',
             },
           ];
         });

@@ -53,6 +53,8 @@ const FAMILIES: readonly { readonly plainer: string; readonly written: readonly 
       '@illness patient? get|gets|recover ..1 better|faster|well',
       '=good|=great|=best|=helps|=help =for|=with|=against ..1 @sore',
       '=against ..1 @illness',
+      'never|=no|=not need|needs ..2 =new ..1 @joint',
+      'fear|fears =no ..1 @illness',
       'never|=no ..2 =again|=more ..2 @illness|=have|=get',
       'guarantee|guaranteed',
       'keep|keeps ..1 =doctor|=doctors ..1 =away',

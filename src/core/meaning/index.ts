@@ -1,5 +1,5 @@
 export { offers, says, saysOrDenies } from './meanings';
 export { claimIn } from './claims';
-export { speaksFor } from './speaks-for';
+export { showsItself, speaksFor } from './speaks-for';
 export { sidesNamed } from './sides';
 export { nameIsSaid } from './names';

@@ -1,3 +1,4 @@
+import { featuresOf } from './learned/features';
 import { scoreFor, type Question } from './learned/score';
 
 /**
@@ -13,11 +14,38 @@ const SURE: Readonly<Record<Question, number>> = {
   seat: 2,
   support: 1.5,
   easier: 0.5,
+  forced: 3,
+  bends: 3,
+  headLow: 3,
+  oneLeg: 2.5,
+  taps: 2.5,
+  shakes: 3,
 };
 /** A shorter line is hardly more than a name. */
 const WORDS_AT_LEAST = 3;
+/** What is done stands in a sentence; two or three words are a name. */
+const DONE_AT_LEAST = 4;
+
+/** A claim of so few telling words could be chance, so they have to speak more clearly. */
+const FEW_TELLING = 3;
+const CLAIMS_OF_FEW = 2;
 
 /** Whether the words of a line together speak for what is asked, in words that no table needs to have. */
 export function speaksFor(question: Question, line: string): boolean {
-  return line.trim().split(/\s+/).length >= WORDS_AT_LEAST && scoreFor[question](line) > SURE[question];
+  if ((line.match(/\p{L}+(?:['’]\p{L}+)*/gu) ?? []).length < WORDS_AT_LEAST) return false;
+  const few = question === 'claims' && featuresOf(line).about.length <= FEW_TELLING;
+  return scoreFor[question](line) > (few ? CLAIMS_OF_FEW : SURE[question]);
+}
+
+/** A denial: what is not done is spoken of with the same words. */
+const DENIED = /\b(?:not|no|never|nobody|nothing|without|instead|cannot|(?:ca|do|does|is|are|wo)n['’]?t)\b/i;
+
+/** The same of what is done: a sentence that denies nothing. */
+export function showsItself(question: Question, text: string): boolean {
+  return text
+    .split(/(?<=[.!?])\s+/)
+    .some(
+      (sentence) =>
+        sentence.split(/\s+/).length >= DONE_AT_LEAST && !DENIED.test(sentence) && speaksFor(question, sentence),
+    );
 }

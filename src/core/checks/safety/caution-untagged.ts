@@ -1,5 +1,5 @@
 import type { Caution } from '@/core/movement';
-import { says } from '@/core/meaning';
+import { says, showsItself } from '@/core/meaning';
 import { taughtIn } from '../context';
 import { setting } from '../fixes';
 import { isMovement, type StepCheck } from '../model';
@@ -12,6 +12,15 @@ const SHOWN = [
   'shaking',
   'reversed-breath',
 ] as const satisfies readonly Caution[];
+/** By which question the words of a line show it, where no pattern does. */
+const ASKED = { 'forward-bend': 'bends', balance: 'oneLeg', tapping: 'taps', shaking: 'shakes' } as const;
+
+function shows(text: string, caution: (typeof SHOWN)[number]): boolean {
+  if (says(text, caution)) return true;
+  // What a pattern has found to be something else is not asked for again.
+  if (caution === 'reversed-breath' || says(text, 'head-low') || SHOWN.some((one) => says(text, one))) return false;
+  return showsItself(ASKED[caution], text);
+}
 
 /** A movement is, by what is said in it, a fold, a balance, a tapping or the like, and is not marked as one. */
 export const cautionUntagged: StepCheck = {
@@ -24,7 +33,7 @@ export const cautionUntagged: StepCheck = {
     const { step } = context;
     const taught = taughtIn(context);
     return SHOWN.flatMap((caution) => {
-      if (step.cautions.includes(caution) || !taught.some((text) => says(text, caution))) return [];
+      if (step.cautions.includes(caution) || !taught.some((text) => shows(text, caution))) return [];
       return [
         {
           stepId: step.id,

@@ -26,6 +26,7 @@ export const classCaution: ClassCheck = {
 };
 
 function isTold(part: (typeof PARTS)[number], text: string): boolean {
+  if (part === 'pain' && MAKES_LIGHT.test(text)) return false;
   if (speaksFor(part === 'sit' ? 'seat' : part, text) && !FORBIDS.test(text) && !saysOrDenies(text, 'urged'))
     return true;
   if (part === 'sit') return offers(text, 'seat');
@@ -35,6 +36,9 @@ function isTold(part: (typeof PARTS)[number], text: string): boolean {
 /** What forbids it, or makes light of it, speaks of it as well: "No sitting in my class." */
 const FORBIDS =
   /^\W*(?:no|nobody|never|we (?:do not|don['’]t|never))\b|\b(?:ignore|through|part of it|good sign|no gain|normal|have to|must)\b/i;
+
+/** "A bit of ache is a good sign." */
+const MAKES_LIGHT = /\b(?:good sign|no gain|part of it|keeps you (?:young|fit))\b/i;
 
 /** Says it at the end of the first talk, or in a talk of its own at the very start. */
 function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {

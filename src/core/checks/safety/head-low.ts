@@ -1,5 +1,5 @@
 import { setting } from '../fixes';
-import { says } from '@/core/meaning';
+import { says, showsItself } from '@/core/meaning';
 import { taughtIn } from '../context';
 import { isMovement, type StepCheck } from '../model';
 
@@ -12,7 +12,7 @@ export const headLow: StepCheck = {
   find: (context) => {
     if (!isMovement(context) || context.step.cautions.includes('head-low')) return [];
     const { step } = context;
-    if (!taughtIn(context).some((text) => says(text, 'head-low'))) return [];
+    if (!taughtIn(context).some((text) => says(text, 'head-low') || showsItself('headLow', text))) return [];
     return [{ stepId: step.id, fix: setting(step, { cautions: [...step.cautions, 'head-low'] }) }];
   },
 };
