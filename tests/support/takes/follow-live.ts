@@ -46,6 +46,12 @@ export interface Followed {
   /** Lines passed over, steps left out and rounds said again: how often the place was found within two lines. */
   readonly leaps: number;
   readonly back: number;
+  /**
+   * Lines said when others before them were passed over, and how many were shown when they began: what is shown in a
+   * silence that lasts too long is right for these or for those in order, and never for both.
+   */
+  readonly past: number;
+  readonly pastRight: number;
   /** Seconds of one processor, hearing and following, and of sound. */
   readonly worked: number;
   readonly seconds: number;
@@ -69,7 +75,7 @@ export function follow(
     for (let one = stretches[heard]; one && one.known < time - SHOWING; one = stretches[++heard]) aligner.add(one);
     return aligner.place(time).next;
   };
-  const count = { lines: 0, right: 0, near: 0, words: 0, byClock: 0, adLibs: 0, unmoved: 0, leaps: 0, back: 0 };
+  const count = { lines: 0, right: 0, near: 0, words: 0, byClock: 0, adLibs: 0, unmoved: 0, leaps: 0, back: 0, past: 0, pastRight: 0 }; // prettier-ignore
   let last = -1;
   let since = Infinity;
   let back = false;
@@ -87,7 +93,11 @@ export function follow(
     if (since === 1) count.leaps++;
     if (since === 1) back = shown === said;
     if ((since === 1 && back) || (since === 2 && !back && shown === said)) count.back++;
-    if (since === 0) continue;
+    if (since === 0) {
+      count.past++;
+      if (shown === said) count.pastRight++;
+      continue;
+    }
     count.lines++;
     if (shown === said) count.right++;
     if (Math.abs(shown - said) <= 1) count.near++;
@@ -119,12 +129,14 @@ export function addFollowed(all: readonly Followed[]): Followed {
     unmoved: sum('unmoved'),
     leaps: sum('leaps'),
     back: sum('back'),
+    past: sum('past'),
+    pastRight: sum('pastRight'),
     worked: sum('worked'),
     seconds: sum('seconds'),
   };
 }
 
-export const HEAD = `${'take'.padEnd(64)} | right  ±1    words | clock | ad-libs unmoved | back within two | of a core`;
+export const HEAD = `${'take'.padEnd(64)} | right  ±1    words | clock | ad-libs unmoved | back within two | shown past others | of a core`;
 
 /** One line of a table. */
 export function asRow(name: string, one: Followed): string {
@@ -135,6 +147,7 @@ export function asRow(name: string, one: Followed): string {
     share(one.byClock, one.lines),
     `${share(one.unmoved, one.adLibs)} of ${one.adLibs}`,
     `${share(one.back, one.leaps)} of ${one.leaps}`,
+    `${share(one.pastRight, one.past)} of ${one.past}`,
     `${((100 * one.worked) / one.seconds).toFixed(1)} %`,
   ].join(' | ');
 }
