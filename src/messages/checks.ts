@@ -268,7 +268,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'health-promise': {
     title: 'A promise about health',
     why: (f) =>
-      `${quoted(f.words)} promises something. Plainer: ${quoted(f.plainer)}. Local rules decide what may be claimed.`,
+      `${quoted(f.words)} promises something. Plainer: ${quoted(f.plainer)} Local rules decide what may be claimed.`,
     fix: 'Use plainer words',
   },
   'term-unexplained': {

@@ -14,6 +14,8 @@ interface Props {
 /** Kinds a person can choose; a setting belongs to the tidy form. */
 const CHOOSABLE = LINE_KINDS.filter((kind) => kind !== 'setting');
 const ROW_HEIGHT = 40;
+/** Before a line that has no words of its own, such as “- total 10 mins”. */
+const LIST_MARK = /^\s*[-*•–]\s+/;
 
 /** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
 export function ScriptLines({ lines, put, onPut }: Props) {
@@ -69,7 +71,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 className={`min-w-32 flex-1 truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
-                {line.words === '' ? line.text : line.words}
+                {line.words === '' ? line.text.replace(LIST_MARK, '') : line.words}
               </span>
               <span className="quiet-ink min-w-0 truncate text-sm" title={lineCounts(line)}>
                 {lineCounts(line)}
