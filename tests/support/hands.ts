@@ -90,11 +90,12 @@ const UNREAD: ReadonlySet<string> = new Set([
 ]);
 /**
  * Usual forms in four rows of hands: those at the dock taught rules; those at the quay were only read meanwhile; those at
- * the pier and the jetty were written after both, and are only read.
+ * the pier were written after both, those at the jetty later still, and are only read.
  */
 const TAUGHT = /^dock-/;
-const USUAL = /^(?:pier|jetty)-/;
-export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual';
+const USUAL = /^pier-/;
+const LATER = /^jetty-/;
+export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
 interface Meaning {
@@ -167,6 +168,7 @@ export function hands(): Hand[] {
 function halfOf(name: string): Half {
   if (TUNED.has(name) || TAUGHT.test(name)) return 'tuned';
   if (USUAL.test(name)) return 'usual';
+  if (LATER.test(name)) return 'later';
   return KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
 }
 

@@ -3,6 +3,10 @@ import { isSwapped, wordAmong } from './tokens';
 
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
+/** "Standing pillar": a posture by its name, and no standing about. */
+const STANDING_NAME =
+  /^standing (?!still|quiet|silen|medit|easy|tall|calm|together|here|relaxed|rest|and|in|with|by|at|under|for|so|there|hands|eyes|breath)\p{L}+$/iu;
+
 /** "Stnad", "silnce", "queitly" as they are meant; "strand" and "sand" are other words. */
 function spelledStill(word: string): string | null {
   return wordAmong(word, ['quietly', 'silence']) ?? ['stand', 'still'].find((one) => isSwapped(word, one)) ?? null;
@@ -17,6 +21,7 @@ export function isStill(written: string): boolean {
     /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|(?:keep|stay|remain)(?:ing)? (?:silent|quiet|still)|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
     ) &&
+    !STANDING_NAME.test(text) &&
     !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(
       text,
     )

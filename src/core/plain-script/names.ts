@@ -8,7 +8,7 @@ const LEADS = [
   /(?:the )?(?:last|first|final) (?=(?:\d|half|one|two|three|four|five|ten)[^:–—-]{0,10}(?:min|sec|s\b|m\b)[^:–—-]{0,8}[:–—-])/u,
   /(?:just |simply |only )?(?:do|try) (?:some |the )?(?!nothing|this|that|it\b|what|as\b|the same|not\b)(?=\p{L})/u,
   /(?:first|firstly|last|lastly|finally), /u,
-  /it(?:['’]s| is| was) (?:called|named) (?=\p{L})/u,
+  /(?:it(?:['’]s| is| was) (?:called|named)|(?:a|the|another) (?:movement|exercise|form|move|one|posture)(?: that| which)? (?:I|we|they|you) call) (?=\p{L})/u,
   /there follows? (?=\p{L}|\d)/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) /u,

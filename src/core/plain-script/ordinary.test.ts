@@ -34,6 +34,11 @@ describe('amounts in ordinary writing', () => {
     ['Row home 8r', 'movement | Row home | 8'],
     ['push the sea 4L 4R', 'movement | push the sea | 4 | one-then-other'],
     ['stand 1', 'silence? | stand | 60 s'],
+    ['Sit on your towel, 4 min', 'silence? | Sit on your towel | 240 s'],
+    ['Standing pillar, 90 secs', 'movement | Standing pillar | 90 s'],
+    ['Standing quietly, 90 secs', 'silence | Standing quietly | 90 s'],
+    ['(optional) pause, 15 s', 'pause |  | 15 s'],
+    ['After this comes a movement that I call Turning the Pages, ten times.', 'movement? | Turning the Pages | 10'], // prettier-ignore
     ['Sitting - 5 min, bell at the end', 'movement | Sitting | 300 s'],
     ['Cloud hands 10', 'movement | Cloud hands | 10'],
     ['both together, no words', 'movement? | both together | own'],
@@ -54,6 +59,8 @@ describe('amounts in ordinary writing', () => {
 
   it('tell of the class where a sentence does', () => {
     expect(one('We’ve got the hall for 45 minutes.')).toBe('setting? |  | 2700 s');
+    expect(one('happy to share. It’s 30 minutes and goes like this.')).toBe('setting? |  | 1800 s');
+    expect(one('15 min, all seated')).toBe('setting? |  | 900 s');
     expect(one('Total 25 mins')).toBe('setting? |  | 1500 s');
     expect(one('It lasts thirty minutes if nobody is late.')).toBe('setting? |  | 1800 s');
     expect(read('Haul the rope, 8 times', 'no more than 22 min in all!')[1]).toMatch(/^said\? \| no more/);
@@ -110,6 +117,12 @@ describe('the top of a script', () => {
     expect(top('weds noon / 20', 'swing 8x')).toEqual(['weds noon', 1200]);
   });
 
+  it('has its length behind a stroke or a dash', () => {
+    expect(top('Ferry crew stretch | 10 minutes')).toEqual(['Ferry crew stretch', 600]);
+    expect(top('mon pm - 20')).toEqual(['mon pm', 1200]);
+    expect(top('Bowing - 10')).not.toEqual(['Bowing', 600]);
+  });
+
   it('names nothing where it is longer than any title, and is not looked through', () => {
     expect(top(`Title: ${'-'.repeat(100_000)}a`)).toEqual(['New class', 600]);
   });
@@ -117,6 +130,15 @@ describe('the top of a script', () => {
 
 describe('lists in lists', () => {
   const kinds = (...lines: string[]): string[] => read(...lines).map((line) => line.replace(/ \|.*$/, ''));
+
+  it('are headed in small letters as well', () => {
+    expect(kinds('- main part', '  - Row home, 8 times', '  - Bow, 4 times', '- the rest is talk')).toEqual([
+      'section',
+      'movement',
+      'movement',
+      expect.not.stringContaining('section'),
+    ]);
+  });
 
   it('are headed by what has steps further in, and by nothing that has remarks there', () => {
     expect(kinds('• Loosening', '  • Turn the wrists, 8x', '  • Shake, 30 s', '• Main part', '  • Row x 8')).toEqual([

@@ -19,6 +19,7 @@ export function pauseIn(text: string): number | null {
   const bare = text
     .replace(/^\(|\)\.?$/g, '')
     .replace(/^between [^:]{2,30}: /i, '')
+    .replace(/^\(?(?:optional|if needed|maybe|perhaps)\)?,? /i, '')
     .replace(/^.{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
   const [asked] = counts.seconds ?? [];

@@ -81,9 +81,13 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
     return opening ? reading('setting', '', { seconds: counts.seconds }, true) : reading('said', body, {}, true);
   if (opening && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
     return reading('setting', '', { seconds: counts.seconds }, true);
+  // "15 min, all seated" above the first step.
+  if (under === 'nothing' && words <= 3 && (counts.seconds?.[0] ?? 0) >= CLASS_FROM && /^\d{1,3} ?min\w*,/i.test(body))
+    return reading('setting', '', { seconds: counts.seconds }, true);
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 
+const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
 /** So many minutes, at most, are written as a number alone. */
 const STILL_MINUTES = 15;
 const MINUTES_ALONE = /^\D+ \d{1,2}$/;
@@ -110,6 +114,9 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   if (silent) return reading('silence', rest, { seconds });
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (timedOnly && !counts.sides && isStill(behind)) return reading('silence', behind, { seconds }, true);
+  // "Sit on your towel, 4 min": told to people, with its time apart.
+  if (timedOnly && !counts.held && words <= 6 && /^(?:sit|lie)\b/i.test(rest) && TIME_APART.test(body))
+    return reading('silence', rest, { seconds }, true);
   if (timedOnly && !counts.held && words <= 12 && EYES_CLOSED.test(rest))
     return reading('silence', rest, { seconds }, true);
   return null;
@@ -222,7 +229,7 @@ const OF_CLASS =
 const CLASS_FROM = 480;
 /** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
 const OF_ALL =
-  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|\b(?:in all|all told)[.!]?$/i;
+  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
 
 /** Whether a line tells how long the class is. */
 export function isOfAll(body: string): boolean {

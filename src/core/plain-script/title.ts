@@ -51,7 +51,7 @@ function withoutTime(line: string): string {
 
 /** "Workshop, part one (75 mins)". */
 const LONG_TITLE =
-  /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$|^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$/iu;
+  /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$|^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$|^((?=.*\b(?:mon|tue|wed|thu|fri|sat|sun|am|pm|morning|noon|evening|night|class|session)).{3,40}?) [–-] ([1-9][05])$/iu;
 
 /** "* Class for new members, 18 min *": no item of a list. */
 function withoutStars(line: string): string {
@@ -94,8 +94,8 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   if (isDated(line)) return found;
   const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
-  const [, long, longMinutes, short, shortMinutes] = LONG_TITLE.exec(line) ?? [];
-  const [title, minutes] = [long ?? short ?? '', longMinutes ?? shortMinutes];
+  const [, long, longMinutes, short, shortMinutes, dashed, dashedMinutes] = LONG_TITLE.exec(line) ?? [];
+  const [title, minutes] = [long ?? short ?? dashed ?? '', longMinutes ?? shortMinutes ?? dashedMinutes];
   if (minutes !== undefined && counts.seconds === undefined) {
     const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
     return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
@@ -104,7 +104,8 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   if ((isTitleCase(line) || (first === 'said' && isLikeTitle(line))) && rest === line.trim())
     return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
   const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
-  return isLength ? [{ kind: 'title', words: rest, counts, unsure: !line.startsWith('#') }] : found;
+  const words = rest.replace(/(?: +[|/–-])+ *$/, '');
+  return isLength ? [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }] : found;
 }
 
 /** "9.00 Arrive", "0:00-2:00 Shake": a line of a day or a class by its time, and no title. */
