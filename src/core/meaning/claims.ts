@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { patternsFor, type Found } from './meanings';
 import { speaksFor } from './speaks-for';
 
@@ -156,8 +157,6 @@ const find = patternsFor(CLAIMS);
 const finds = (text: string): Found<string> | undefined =>
   find(text).find(({ negated, supposed }) => !negated && !supposed);
 
-/** A shorter sentence is hardly more than a name. */
-const WORDS_AT_LEAST = 4;
 /** Who is told what to leave out, what is asked, and what is denied is claimed by nobody. */
 const NO_CLAIM =
   /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|ask|doctor|nurse|care|sore|hurts?)\b/i;
@@ -166,9 +165,9 @@ const NO_CLAIM =
 function claimByWords(text: string): Pick<Found<string>, 'from' | 'to' | 'of'> | undefined {
   for (const { 0: sentence, index } of text.matchAll(/[^.!?\n]+[.!?]*/g)) {
     const words = sentence.trim();
-    if (words.split(/\s+/).length < WORDS_AT_LEAST || NO_CLAIM.test(words) || !speaksFor('claims', words)) continue;
+    if (NO_CLAIM.test(words) || !speaksFor('claims', words)) continue;
     const from = index + sentence.indexOf(words);
-    return { of: FAMILIES[0]?.plainer ?? '', from, to: from + words.replace(/[.!?]+$/, '').length };
+    return { of: itemAt(FAMILIES, 0).plainer, from, to: from + words.replace(/[.!?]+$/, '').length };
   }
   return undefined;
 }

@@ -21,10 +21,17 @@ const SURE: Readonly<Record<Question, number>> = {
   taps: 2.5,
   shakes: 3,
 };
-/** A shorter line is hardly more than a name. */
+/** A shorter line is hardly more than a name; what is claimed or done stands in a sentence. */
 const WORDS_AT_LEAST = 3;
-/** What is done stands in a sentence; two or three words are a name. */
-const DONE_AT_LEAST = 4;
+const SENTENCE_AT_LEAST = 4;
+const IN_SENTENCES: ReadonlySet<Question> = new Set<Question>([
+  'claims',
+  'bends',
+  'headLow',
+  'oneLeg',
+  'taps',
+  'shakes',
+]);
 
 /** A claim of so few telling words could be chance, so they have to speak more clearly. */
 const FEW_TELLING = 3;
@@ -32,8 +39,9 @@ const CLAIMS_OF_FEW = 2;
 
 /** Whether the words of a line together speak for what is asked, in words that no table needs to have. */
 export function speaksFor(question: Question, line: string): boolean {
-  if ((line.match(/\p{L}+(?:['’]\p{L}+)*/gu) ?? []).length < WORDS_AT_LEAST) return false;
-  const few = question === 'claims' && featuresOf(line).about.length <= FEW_TELLING;
+  const { length, about } = featuresOf(line);
+  if (length < (IN_SENTENCES.has(question) ? SENTENCE_AT_LEAST : WORDS_AT_LEAST)) return false;
+  const few = question === 'claims' && about.length <= FEW_TELLING;
   return scoreFor[question](line) > (few ? CLAIMS_OF_FEW : SURE[question]);
 }
 
@@ -42,10 +50,5 @@ const DENIED = /\b(?:not|no|never|nobody|nothing|without|instead|cannot|(?:ca|do
 
 /** The same of what is done: a sentence that denies nothing. */
 export function showsItself(question: Question, text: string): boolean {
-  return text
-    .split(/(?<=[.!?])\s+/)
-    .some(
-      (sentence) =>
-        sentence.split(/\s+/).length >= DONE_AT_LEAST && !DENIED.test(sentence) && speaksFor(question, sentence),
-    );
+  return text.split(/(?<=[.!?])\s+/).some((sentence) => !DENIED.test(sentence) && speaksFor(question, sentence));
 }

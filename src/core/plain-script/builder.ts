@@ -10,18 +10,14 @@ import {
   isSilence,
   LIMITS,
   makeMovement,
-  makeSilence,
   makeSection,
   makeTalk,
-  makeTransition,
-  roundsAsked,
   type ClassPlan,
-  type MovementStep,
   type Section,
   type Step,
 } from '@/core/plan';
 import { NEW_NAMES } from '@/core/words';
-import { breathOfClass, breathOfStep } from './breath-counts';
+import { breathOfClass } from './breath-counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readOver } from './over-words';
 import { endsSilence } from './first-words';
@@ -31,6 +27,7 @@ import type { Reading } from './reading';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { cut, indentOf, name, wordsFor } from './line-words';
+import { counted, finished, silenceOf, transitionOf, twice } from './steps-of-lines';
 import { readTidy, type Tidy } from './tidy';
 import { isDated, isGreeting, titled } from './title';
 
@@ -122,7 +119,7 @@ export class ScriptBuilder {
   done(): ReadScript {
     const sections = this.sections.map(({ section, steps }) => ({
       ...section,
-      steps: steps.map((step) => this.finished(step)),
+      steps: steps.map((step) => finished(this.newId, step)),
     }));
     const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
     const listed = (what: 'length' | 'theme' | 'dismissed'): string[] =>
@@ -211,10 +208,10 @@ export class ScriptBuilder {
       this.titleKind = 'title';
     } else if (kind === 'section') this.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) });
     else if (kind === 'movement')
-      this.add(this.counted(makeMovement(this.newId, name(words), { pattern: [] }), counts));
+      this.add(counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.plan.pace));
     else if (kind === 'talk') this.add(makeTalk(this.newId, name(words), []));
-    else if (kind === 'silence') this.add(this.silence(words, counts));
-    else if (kind === 'transition') this.add(this.transition(words, counts));
+    else if (kind === 'silence') this.add(silenceOf(this.newId, words, counts));
+    else if (kind === 'transition') this.add(transitionOf(this.newId, words, counts));
     else if (kind === 'said') this.sayOrLeave(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.breathe(kind, words, counts);
     else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
@@ -343,59 +340,7 @@ export class ScriptBuilder {
     if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST))) {
       this.plan = { ...this.plan, targetSeconds: seconds };
     }
-    if (isMovement(step)) this.replace(this.counted(step, { ...twice(step, counts), ...counts }));
+    if (isMovement(step))
+      this.replace(counted(this.newId, step, { ...twice(step, counts), ...counts }, this.plan.pace));
   }
-
-  private counted(step: MovementStep, counts: Counts): MovementStep {
-    const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold, breath } = counts;
-    let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
-    if (breath) next = { ...next, ...breathOfStep(breath, this.plan.pace) };
-    if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
-    if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
-    if (seconds !== undefined && (rounds === undefined || ownPace)) {
-      const [asked, minSeconds, maxSeconds] = seconds;
-      const pacedBy = held ? 'held' : 'clock';
-      next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
-    }
-    if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
-    if (hold === undefined) return next;
-    const rest = makePhase(this.newId, { kind: 'hold', share: null, seconds: hold });
-    return {
-      ...next,
-      pattern: [makePhase(this.newId, { kind: 'inhale' }), rest, makePhase(this.newId, { kind: 'exhale' })],
-    };
-  }
-
-  private silence(words: string, { seconds }: Counts): Step {
-    const eyesClosed = /eyes closed|close (?:your|the) eyes/i.test(words);
-    const [preferredSeconds, minSeconds, maxSeconds] = seconds ?? [40, 20, 80];
-    return makeSilence(this.newId, name(words), {
-      seconds: preferredSeconds,
-      preferredSeconds,
-      minSeconds,
-      maxSeconds,
-      eyesClosed,
-    });
-  }
-
-  private transition(words: string, { seconds }: Counts): Step {
-    const line = /[.!?]$/.test(words) ? words : `${words}.`;
-    return makeTransition(this.newId, name(words), seconds?.[0] ?? 5, cut(line, LIMITS.lineCharacters));
-  }
-
-  /** A movement that was given no breath has one in and one out. */
-  private finished(step: Step): Step {
-    if (!isMovement(step) || step.pattern.length > 0) return step;
-    return { ...step, pattern: [makePhase(this.newId, { kind: 'inhale' }), makePhase(this.newId, { kind: 'exhale' })] };
-  }
-}
-
-/** A step by time that is done on the other side as well takes as long again; its time is that of both. */
-function twice(step: MovementStep, { sides, seconds, rounds }: Counts): Pick<Counts, 'seconds' | 'held'> {
-  const timed = step.pacedBy === 'clock' || step.pacedBy === 'held';
-  const once = sides === 'one-then-other' && step.sides === 'together' && seconds === undefined;
-  if (!timed || !once || rounds !== undefined) return {};
-  const both = (one: number): number => Math.min(LIMITS.countedSeconds.max, 2 * one);
-  const all = [both(step.preferredSeconds), both(step.minSeconds), both(step.maxSeconds)] as const;
-  return { seconds: all, held: step.pacedBy === 'held' };
 }

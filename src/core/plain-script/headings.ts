@@ -1,7 +1,6 @@
 import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
-
 import { findCounts } from './counts';
 import { indentOf } from './line-words';
 import type { Counts } from './model';
@@ -103,6 +102,11 @@ export function headOfList(text: string, anyCase = false): string | null {
 /** Whether a line is one of a list: numbered, or behind a dash or a dot. */
 export function isItem(line: string): boolean {
   return ITEM.test(line);
+}
+
+/** A line without what sets it off in a list. */
+export function withoutMark(line: string): string {
+  return line.replace(ITEM, '');
 }
 
 /** Whether a line has a number before it: "3.", "(3)", "B2". */

@@ -120,6 +120,7 @@ describe('the top of a script', () => {
   it('has its length behind a stroke or a dash', () => {
     expect(top('Ferry crew stretch | 10 minutes')).toEqual(['Ferry crew stretch', 600]);
     expect(top('mon pm - 20')).toEqual(['mon pm', 1200]);
+    expect(top('Sunrise - 10')).not.toEqual(['Sunrise', 600]);
     expect(top('Bowing - 10')).not.toEqual(['Bowing', 600]);
   });
 

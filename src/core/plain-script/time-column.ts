@@ -6,7 +6,7 @@ import type { Seconds } from '@/core/units';
  */
 
 const MINUTE = /^\s*(\d{1,3})\s+(?=\p{L})/u;
-const CLOCK = /^\s*(\d{1,2}):(\d{2})\s+(?=\p{L})/u;
+const CLOCK = /^\s*\[?(\d{1,2}):(\d{2})\]?\s+(?=\p{L})/u;
 const UNIT_FIRST =
   /^\s*(?:\d{1,3}(?:[-–/+.]\d{1,2})? ?(?:[x×]|m|s|mins?|minutes?|secs?|seconds?)|\d{1,2} ?[x×] ?\d{1,2}) [–—-] \p{L}/iu;
 const FIGURE_FIRST = /^(\s*)(\d{1,3}(?:[-–/+]\d{1,2})?) [–—-] (?=\p{L})/u;
@@ -32,11 +32,7 @@ function byMinutes(lines: readonly string[]): readonly string[] | null {
 }
 
 function byClocks(lines: readonly string[]): readonly string[] | null {
-  const times = lines.map((line) => {
-    const [, minutes, seconds] = CLOCK.exec(line) ?? [];
-    return minutes === undefined ? null : Number(minutes) * 60 + Number(seconds);
-  });
-  const known = times.filter((one) => one !== null);
+  const known = clocksOf(lines).filter((one) => one !== null);
   if (known.length < 2) return null;
   const climbs = known.every((one, at) => at === 0 || one >= (known[at - 1] ?? 0));
   // Where they climb they tell when a line is said, which may be anywhere in a step.
@@ -59,47 +55,52 @@ function byNumbers(lines: readonly string[]): readonly string[] | null {
   return isList ? lines.map((line, at) => (numbers[at] === null ? line : line.replace(/^(\s*\d+)\s+/, '$1. '))) : null;
 }
 
-const STAMPED = /^\s*\[?(\d{1,2}):(\d{2})\]?\s+\S/;
+/** The clock that each line begins with, its second figures counted as ones; `null` where it begins with none. */
+function clocksOf(lines: readonly string[]): (number | null)[] {
+  return lines.map((line) => {
+    const [, first, second] = CLOCK.exec(line) ?? [];
+    return first === undefined ? null : Number(first) * 60 + Number(second);
+  });
+}
+
 /** A column that begins at the latest so, in minutes and seconds, tells when in the class; one from so early on, when in the day. */
 const IN_CLASS_FROM = 120;
 const IN_DAY_FROM = 360;
 
 /** How long each line of a column of climbing clocks lasts, up to the next one; `null` for any other line. */
 export function lastingByClock(lines: readonly string[]): readonly (Seconds | null)[] {
-  const times = lines.map((line) => {
-    const [, first, second] = STAMPED.exec(line) ?? [];
-    return first === undefined ? null : Number(first) * 60 + Number(second);
-  });
+  const times = clocksOf(lines);
   const known = times.filter((one) => one !== null);
   const [start = 0] = known;
   const climbs = known.every((one, at) => at === 0 || one > (known[at - 1] ?? 0));
   const unit = start <= IN_CLASS_FROM ? 1 : start >= IN_DAY_FROM ? 60 : null;
   if (known.length < LINES_AT_LEAST || !climbs || unit === null) return lines.map(() => null);
+  const next = nextOf(times);
+  return times.map((time, at) => {
+    const until = next[at] ?? null;
+    return time === null || until === null ? null : (until - time) * unit;
+  });
+}
+
+/** The time that comes next after each line. */
+function nextOf(times: readonly (number | null)[]): readonly (number | null)[] {
+  const found = times.map((): number | null => null);
   let next: number | null = null;
-  return times
-    .reverse()
-    .map((time) => {
-      if (time === null) return null;
-      const lasts = next === null ? null : (next - time) * unit;
-      next = time;
-      return lasts;
-    })
-    .reverse();
+  for (let at = times.length - 1; at >= 0; at--) {
+    found[at] = next;
+    next = times[at] ?? next;
+  }
+  return found;
 }
 
 /** Each line from its time to the next one's. */
 function spelled(lines: readonly string[], times: readonly (number | null)[]): readonly string[] {
-  let next: number | null = null;
-  return lines
-    .map((line, at) => [line, times[at] ?? null] as const)
-    .reverse()
-    .map(([line, time]) => {
-      if (time === null) return line;
-      const lead = next === null || next === time ? '' : `${time}-${next} min: `;
-      next = time;
-      return line.replace(MINUTE, lead);
-    })
-    .reverse();
+  const next = nextOf(times);
+  return lines.map((line, at) => {
+    const [time, until] = [times[at] ?? null, next[at] ?? null];
+    if (time === null) return line;
+    return line.replace(MINUTE, until === null || until === time ? '' : `${time}-${until} min: `);
+  });
 }
 
 const numberIn = (text: string | undefined): number | null => (text === undefined ? null : Number(text));

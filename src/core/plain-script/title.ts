@@ -49,9 +49,12 @@ function withoutTime(line: string): string {
   return findCounts(clockless).counts.seconds === undefined ? line : clockless;
 }
 
-/** "Workshop, part one (75 mins)". */
-const LONG_TITLE =
-  /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$|^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$|^((?=.*\b(?:mon|tue|wed|thu|fri|sat|sun|am|pm|morning|noon|evening|night|class|session)).{3,40}?) [–-] ([1-9][05])$/iu;
+/** "Workshop, part one (75 mins)", "weds noon / 20", "mon pm - 20". */
+const LONG_TITLES = [
+  /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu,
+  /^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$/iu,
+  /^((?=.*\b(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?s?|[ap]m|morning|noon|evening|night|class|session)\b).{3,40}?) [–-] ([1-9][05])$/iu,
+];
 
 /** "* Class for new members, 18 min *": no item of a list. */
 function withoutStars(line: string): string {
@@ -94,8 +97,7 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   if (isDated(line)) return found;
   const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
-  const [, long, longMinutes, short, shortMinutes, dashed, dashedMinutes] = LONG_TITLE.exec(line) ?? [];
-  const [title, minutes] = [long ?? short ?? dashed ?? '', longMinutes ?? shortMinutes ?? dashedMinutes];
+  const [, title = '', minutes] = LONG_TITLES.map((one) => one.exec(line)).find((match) => match !== null) ?? [];
   if (minutes !== undefined && counts.seconds === undefined) {
     const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
     return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];

@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useRef } from 'react';
-import { LINE_KINDS, type LineKind, type ReadLine } from '@/core/plain-script';
+import { LINE_KINDS, withoutMark, type LineKind, type ReadLine } from '@/core/plain-script';
 import { LINE_KIND_WORDS, lineCounts } from '@/messages/script';
 
 interface Props {
@@ -14,8 +14,6 @@ interface Props {
 /** Kinds a person can choose; a setting belongs to the tidy form. */
 const CHOOSABLE = LINE_KINDS.filter((kind) => kind !== 'setting');
 const ROW_HEIGHT = 40;
-/** Before a line that has no words of its own, such as “- total 10 mins”. */
-const LIST_MARK = /^\s*[-*•–]\s+/;
 
 /** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
 export function ScriptLines({ lines, put, onPut }: Props) {
@@ -71,7 +69,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 className={`min-w-32 flex-1 truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
-                {line.words === '' ? line.text.replace(LIST_MARK, '') : line.words}
+                {line.words === '' ? withoutMark(line.text) : line.words}
               </span>
               <span className="quiet-ink min-w-0 truncate text-sm" title={lineCounts(line)}>
                 {lineCounts(line)}

@@ -25,8 +25,8 @@ export function cautionState(
   const known = (words: string): boolean => isKnown(caution, words);
   if (hinted(caution, said) || known(said) || saidJustBefore(steps, at).some(known)) return 'said';
   if (known(saidDuring(context)) || saidAfter(steps, at).some(known)) return 'late';
-  const leaves = saidLines(context).some((line) => speaksFor('leaves', line));
-  if (!saysOrDenies(said, 'reserved')) return leaves ? 'said' : 'missing';
+  if (!saysOrDenies(said, 'reserved'))
+    return saidLines(context).some((line) => speaksFor('leaves', line)) ? 'said' : 'missing';
   // Less, or a complaint, spoken of there is the caution in other words, but where the line urges as well.
   return saysOrDenies(said, 'less') && !saysOrDenies(said, 'urged') ? 'said' : 'unclear';
 }

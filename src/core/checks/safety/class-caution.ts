@@ -27,15 +27,16 @@ export const classCaution: ClassCheck = {
 
 function isTold(part: (typeof PARTS)[number], text: string): boolean {
   if (part === 'pain' && MAKES_LIGHT.test(text)) return false;
-  if (speaksFor(part === 'sit' ? 'seat' : part, text) && !FORBIDS.test(text) && !saysOrDenies(text, 'urged'))
-    return true;
-  if (part === 'sit') return offers(text, 'seat');
-  return part === 'rest' ? offers(text, 'rest') : saysOrDenies(text, part);
+  const concept = part === 'sit' ? 'seat' : part;
+  const said = concept === 'seat' || concept === 'rest' ? offers(text, concept) : saysOrDenies(text, concept);
+  return (
+    said ||
+    (speaksFor(concept, text) && ![FORBIDS, MAKES_LIGHT].some((one) => one.test(text)) && !saysOrDenies(text, 'urged'))
+  );
 }
 
-/** What forbids it, or makes light of it, speaks of it as well: "No sitting in my class." */
-const FORBIDS =
-  /^\W*(?:no|nobody|never|we (?:do not|don['’]t|never))\b|\b(?:ignore|through|part of it|good sign|no gain|normal|have to|must)\b/i;
+/** What forbids it speaks of it as well: "No sitting in my class." */
+const FORBIDS = /^\W*(?:no|nobody|never|we (?:do not|don['’]t|never))\b|\b(?:ignore|through|normal|have to|must)\b/i;
 
 /** "A bit of ache is a good sign." */
 const MAKES_LIGHT = /\b(?:good sign|no gain|part of it|keeps you (?:young|fit))\b/i;

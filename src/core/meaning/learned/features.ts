@@ -11,6 +11,8 @@ const SILENT: ReadonlySet<string> = new Set(
 const WORD = /\p{L}+(?:['’]\p{L}+)*/gu;
 
 export interface Features {
+  /** How many words there are. */
+  readonly length: number;
   /** Words that tell what it is about, each as often as it stands there. */
   readonly about: readonly string[];
   /** Every word and every pair of neighbours, "do not" as `do_not`, once. */
@@ -21,5 +23,9 @@ export interface Features {
 export const featuresOf: (text: string) => Features = remembered((text) => {
   const words = Array.from(text.matchAll(WORD), ([word]) => word.toLowerCase().replace(/['’]/g, ''));
   const pairs = words.slice(1).map((word, at) => `${words[at] ?? ''}_${word}`);
-  return { about: words.filter((word) => !SILENT.has(word)), present: new Set([...words, ...pairs]) };
+  return {
+    length: words.length,
+    about: words.filter((word) => !SILENT.has(word)),
+    present: new Set([...words, ...pairs]),
+  };
 });

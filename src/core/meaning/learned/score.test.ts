@@ -23,7 +23,7 @@ describe('what was learned of words', () => {
     const { about, present } = featuresOf('Don’t force it, and DON’T wait.');
     expect(about).toEqual(['dont', 'force', 'dont', 'wait']);
     expect([...present]).toEqual(['dont', 'force', 'it', 'and', 'wait', 'dont_force', 'force_it', 'it_and', 'and_dont', 'dont_wait']); // prettier-ignore
-    expect(featuresOf('— 12 …')).toEqual({ about: [], present: new Set() });
+    expect(featuresOf('— 12 …')).toEqual({ length: 0, about: [], present: new Set() });
   });
 
   it('tells lines apart that no table has, and says nothing of no words', () => {

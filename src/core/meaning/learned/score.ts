@@ -20,7 +20,8 @@ interface Scores {
 
 /**
  * The logarithm of the odds that a text is what is asked: a claim about health; something left to those who do it, how
- * far or whether; a breath that is forced; a part of the caution for the whole class; a hold offered; an easier version.
+ * far or whether; a part of the caution for the whole class; a hold offered; an easier version; a breath that is forced,
+ * a fold, a low head, one leg, tapping, shaking.
  */
 export const scoreFor = Object.fromEntries(
   (Object.keys(SCORES) as Question[]).map((question) => [

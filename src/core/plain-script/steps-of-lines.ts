@@ -1,0 +1,73 @@
+import { makePhase } from '@/core/movement';
+import {
+  isMovement,
+  LIMITS,
+  makeSilence,
+  makeTransition,
+  roundsAsked,
+  type ClassPlan,
+  type MovementStep,
+  type Step,
+} from '@/core/plan';
+import type { NewId } from '@/core/document';
+import { breathOfStep } from './breath-counts';
+import { cut, name } from './line-words';
+import type { Counts } from './model';
+
+/* The steps that lines of ordinary writing make, with their amounts. */
+
+/** A movement with the amounts that are written of it. */
+export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: ClassPlan['pace']): MovementStep {
+  const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold, breath } = counts;
+  let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
+  if (breath) next = { ...next, ...breathOfStep(breath, pace) };
+  if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
+  if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
+  if (seconds !== undefined && (rounds === undefined || ownPace)) {
+    const [asked, minSeconds, maxSeconds] = seconds;
+    const pacedBy = held ? 'held' : 'clock';
+    next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
+  }
+  if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
+  if (hold === undefined) return next;
+  const rest = makePhase(newId, { kind: 'hold', share: null, seconds: hold });
+  return {
+    ...next,
+    pattern: [makePhase(newId, { kind: 'inhale' }), rest, makePhase(newId, { kind: 'exhale' })],
+  };
+}
+
+/** A silence by its words, as long as is written. */
+export function silenceOf(newId: NewId, words: string, { seconds }: Counts): Step {
+  const eyesClosed = /eyes closed|close (?:your|the) eyes/i.test(words);
+  const [preferredSeconds, minSeconds, maxSeconds] = seconds ?? [40, 20, 80];
+  return makeSilence(newId, name(words), {
+    seconds: preferredSeconds,
+    preferredSeconds,
+    minSeconds,
+    maxSeconds,
+    eyesClosed,
+  });
+}
+
+/** A change of place by its words. */
+export function transitionOf(newId: NewId, words: string, { seconds }: Counts): Step {
+  const line = /[.!?]$/.test(words) ? words : `${words}.`;
+  return makeTransition(newId, name(words), seconds?.[0] ?? 5, cut(line, LIMITS.lineCharacters));
+}
+
+/** A movement that was given no breath has one in and one out. */
+export function finished(newId: NewId, step: Step): Step {
+  if (!isMovement(step) || step.pattern.length > 0) return step;
+  return { ...step, pattern: [makePhase(newId, { kind: 'inhale' }), makePhase(newId, { kind: 'exhale' })] };
+}
+
+/** A step by time that is done on the other side as well takes as long again; its time is that of both. */
+export function twice(step: MovementStep, { sides, seconds, rounds }: Counts): Pick<Counts, 'seconds' | 'held'> {
+  const timed = step.pacedBy === 'clock' || step.pacedBy === 'held';
+  const once = sides === 'one-then-other' && step.sides === 'together' && seconds === undefined;
+  if (!timed || !once || rounds !== undefined) return {};
+  const both = (one: number): number => Math.min(LIMITS.countedSeconds.max, 2 * one);
+  const all = [both(step.preferredSeconds), both(step.minSeconds), both(step.maxSeconds)] as const;
+  return { seconds: all, held: step.pacedBy === 'held' };
+}
