@@ -66,12 +66,15 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 </select>
               </label>
               <span
-                className={`min-w-32 flex-1 truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
+                className={`min-w-16 flex-1 truncate sm:min-w-32 ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
                 {line.words === '' ? withoutMark(line.text) : line.words}
               </span>
-              <span className="quiet-ink min-w-0 truncate text-sm" title={lineCounts(line)}>
+              <span
+                className="quiet-ink max-w-20 shrink-0 truncate text-sm sm:max-w-none sm:min-w-0 sm:shrink"
+                title={lineCounts(line)}
+              >
                 {lineCounts(line)}
               </span>
               {line.unsure && (
