@@ -98,7 +98,7 @@ const LATER = /^jetty-/;
 export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
-interface Meaning {
+export interface Meaning {
   readonly kind: string;
   readonly name: string | null;
   readonly rounds: readonly [number, number] | null;

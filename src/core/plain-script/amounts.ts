@@ -109,6 +109,8 @@ export function secondsBehind(tokens: readonly Token[], at: number): readonly [s
   if (more?.kind !== 'number' || more.value === null || more.value >= 60) return [0, at];
   const unit = /^(?:s|secs?|seconds?)$/.test(word(tokens, from + 1));
   if (unit) return [more.value, from + 2];
+  // "1m30, heel first".
+  if (from === at && isGlued(tokens, from) && /^m(?:in)?$/.test(word(tokens, from - 1))) return [more.value, from + 1];
   // "1 min 30" ends there; "1 min 4 each side" does not.
   return from === at && from + 1 >= tokens.length ? [more.value, from + 1] : [0, at];
 }

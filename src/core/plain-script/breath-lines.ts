@@ -6,7 +6,7 @@ import { wordAmong } from './tokens';
 /* Breaths that a line leads. */
 
 const BREATH =
-  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| -| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/iu;
+  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| [-–—]| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/iu;
 const NEXT_BREATH =
   /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
@@ -20,8 +20,11 @@ export function breathsOf(text: string): Reading[] {
     const word = (match[1] ?? match[2] ?? match[3] ?? match[4] ?? '').toLowerCase();
     const kind = /^in/.test(word) ? 'inhale' : 'exhale';
     const { counts, rest } = findCounts(piece);
-    const colon = /^(?:in|out)(?:[:;]| =)/i.test(piece);
-    const words = (counts.hold === undefined ? piece : rest).replace(colon ? /^(?:in|out)(?:[:;]| =)\s*/i : /^$/, '');
+    const colon = /^(?:in|out)(?:[:;]| =| [–—])/i.test(piece);
+    const words = (counts.hold === undefined ? piece : rest).replace(
+      colon ? /^(?:in|out)(?:[:;]| =| [–—])\s*/i : /^$/,
+      '',
+    );
     const held = counts.hold === undefined ? {} : { hold: counts.hold };
     return [reading(kind, colon ? words : sentence(words), held)];
   });

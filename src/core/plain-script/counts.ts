@@ -122,6 +122,10 @@ function withoutWhole(said: readonly Taken[]): readonly Taken[] {
   return said.filter((one) => one !== whole);
 }
 
+/** What stands behind a mark, a bracket, an arrow or "NB". */
+const SET_APART =
+  /^\)?[.!]?\s*(?:[,;:–—-]\s|\(|[-=]>|→|\/\/|#(?=\p{L})|n\.?b\.?:? |\*|(?=["“]))\s*(["“]?\p{L}[^()]*?)[)\s.]*$/iu;
+
 function asideOf(
   text: string,
   tokens: readonly Token[],
@@ -130,7 +134,7 @@ function asideOf(
   const amounts = removed.filter((one) => one.to > one.from);
   const last = amounts.reduce((end, one) => Math.max(end, one.to), 0);
   const behind = text.slice(tokens[last - 1]?.to ?? text.length);
-  const set = /^\)?\s*(?:[,;:–—-]\s|\()\s*(\p{L}[^()]*?)[)\s.]*$/u.exec(behind);
+  const set = SET_APART.exec(behind);
   if (!set) return apart(text, tokens, amounts);
   const before = without(text.slice(0, tokens[last - 1]?.to ?? 0), tokens.slice(0, last), amounts);
   return before === '' ? null : { before, behind: itemAt(set, 1) };

@@ -13,7 +13,7 @@ const ITEMS_LOOKED_AT = 12;
 const HEAD_AT_MOST = 200;
 
 export const ITEM =
-  /^\s*(?:(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} [-–](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:#\d{1,2}[.:)]?(?= )|(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} ?[-–—](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
@@ -43,7 +43,7 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
 
 /** "II. Preparatory exercises (8 min.)", "B. Form, part 2 (25)": the upper numbers of an outline. */
 const OUTLINE_HEAD =
-  /^\s*(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[^()]{1,50}?)(?: ?\((?:about |approx\.? |~)?\d[^()]{0,12}\))?$/u;
+  /^\s*(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[^()]{1,50}?)(?: ?\((?:about |approx\.? |~)?\d[^()]{0,12}\))?\.?$/u;
 
 export function isOutlineHead(line: string): boolean {
   return OUTLINE_HEAD.test(line);
@@ -93,8 +93,9 @@ export function headOfList(text: string, anyCase = false): string | null {
   const bare = text
     .replace(/^(?:slide|station|page|card|screen|phase|stage|module|block|part|section|unit) ?\d{1,2} ?[:.–-] ?/i, '')
     .replace(/ ?\(\p{L}+(?: \p{L}+)?\)$/u, '')
-    .replace(/^\d{1,2}[.)]? +/, '')
-    .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '');
+    .replace(/^\d{1,2}(?:[.)]| ?[-–—])? +/, '')
+    .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '')
+    .replace(/(?<=\p{L}{2})\.$/u, '');
   if (/[.!?,;:“”"()\d]/.test(bare) || bare.split(/\s+/).length > 4) return null;
   return anyCase || /^\p{Lu}/u.test(bare) ? bare : null;
 }
@@ -126,11 +127,11 @@ export function headingOf(text: string, shouted: boolean): string | null {
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
   if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
   const block =
-    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (\p{L}[^:.!?\d]{1,40})$/iu.exec(
+    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (\p{L}[^:.!?\d]{1,40})\.?$/iu.exec(
       text,
     );
   if (block) return itemAt(block, 1);
-  const numbered = /^\d{1,2}(?:[.:)]| ?[–-])? (\p{L}[\p{L} -]{2,30}?)(?: \(([^()]*)\))?$/u.exec(text);
+  const numbered = /^\d{1,2}(?:[.:)]| ?[–-])? (\p{L}[\p{L} -]{2,30}?)(?: \(([^()]*)\))?\.?$/u.exec(text);
   if (numbered && PART.test(itemAt(numbered, 1))) return itemAt(numbered, 1);
   const roman =
     /^(?:[ivx]{1,4}|[a-z])[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text) ??

@@ -4,11 +4,13 @@
 
 /** "First form: ", "Spare: ", "Extra if there is time: ", "then ", "we are doing ", "last of all there are ". */
 const LEADS = [
+  /[([](?:optional|if (?:there(?: is|['’]s) )?(?:time|needed|wanted)|time permitting|maybe|new|extra|bonus|spare)[)\]]:? (?:[–—-] )?/u,
   /\d{1,2}(?:st|nd|rd|th)[:.)] /u,
   /(?:the )?(?:last|first|final) (?=(?:\d|half|one|two|three|four|five|ten)[^:–—-]{0,10}(?:min|sec|s\b|m\b)[^:–—-]{0,8}[:–—-])/u,
   /(?:just |simply |only )?(?:do|try) (?:some |the )?(?!nothing|this|that|it\b|what|as\b|the same|not\b)(?=\p{L})/u,
   /(?:first|firstly|last|lastly|finally), /u,
   /(?:it(?:['’]s| is| was) (?:called|named)|(?:a|the|another) (?:movement|exercise|form|move|one|posture)(?: that| which)? (?:I|we|they|you) call) (?=\p{L})/u,
+  /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up)(?:ing)? (?:off )?(?:with|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
   /there follows? (?=\p{L}|\d)/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) /u,
@@ -19,7 +21,7 @@ const LEADS = [
   /(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] /u,
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
   /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})/u,
-  /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: /u,
+  /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: (?=\p{L}[\p{L}'’-]*(?: \p{L}|$|[ ,:;–—-]*[\dx×(]))(?!(?:very|slow|only|once|twice|about|maybe|half|an?|as) )/u,
   /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
   /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::| [–—-]|\.(?= \p{L})) /u,
 ];

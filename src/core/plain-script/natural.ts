@@ -52,11 +52,25 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   const written = line.trim();
   const short = written.length > GRAMMAR_UP_TO ? written.replace(/\s+/g, ' ') : written;
   const { text, remarks } = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
-  const readings = readText(text, line, standing);
+  const readings = withoutStop(text, line, standing) ?? readText(text, line, standing);
   const [first] = readings;
   if (first?.kind !== 'movement') return readings;
   return [...readings, ...remarks.flatMap((remark) => readRemark(remark))];
 }
+
+/** A stop behind an amount, as all lines of a script may have one. */
+const STOPPED =
+  /(?:[\d)'"’′″”\]]|\b(?:x|s|m|mins?|minutes?|secs?|seconds?|sides?|legs?|arms?|ways?|each|ea|times|rounds|reps))\.$/iu;
+
+/** The line without the stop behind its amount, where it is a step, a part or an amount then; else `null`. */
+function withoutStop(text: string, line: string, standing: Standing): readonly Reading[] | null {
+  if (text.length > GRAMMAR_UP_TO || !STOPPED.test(text)) return null;
+  const readings = readText(text.slice(0, -1), line.trimEnd().slice(0, -1), standing);
+  return readings.some(({ kind }) => TOLD.has(kind)) ? null : readings;
+}
+
+const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated', 'inhale', 'exhale', 'nothing']);
+
 function readText(
   text: string,
   line: string,

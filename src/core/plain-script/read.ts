@@ -1,4 +1,5 @@
 import { ScriptBuilder } from './builder';
+import { belowEach, evened, withMarkApart } from './evened';
 import { opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { lastingByClock, withTimes } from './time-column';
@@ -20,11 +21,12 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .split(/\r\n|\r|\n/)
     .slice(0, SCRIPT_LIMITS.lines);
   const builder = new ScriptBuilder(newId, isShouted(lines));
-  const marked = lines.some((line) => /^#/.test(line));
-  const bare = marked ? lines : withTimes(withTabs(lines.map(withoutQuoteMark)));
+  const marked = lines.some((line) => /^#{1,6}\s/.test(line));
+  const bare = marked ? lines.map(withMarkApart) : withTimes(withTabs(evened(lines.map(withoutQuoteMark))));
   const lasting = lastingByClock(bare);
+  const belows = belowEach(bare);
   bare.forEach((line, index) => {
-    const below = bare[index + 1] ?? '';
+    const below = itemAt(belows, index);
     builder.take(line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
       underlined: UNDERLINE.test(below),
@@ -59,9 +61,12 @@ function withTabs(lines: readonly string[]): readonly string[] {
   return lines.map((line, at) => (marks[at] === most ? line.replace(/ *; */g, '\t').trimEnd() : line));
 }
 
-/** Whether most lines are in capitals; a few headings are. */
+/** Whether most lines are in capitals, but for a unit or a word; a few headings are. */
 function isShouted(lines: readonly string[]): boolean {
   const written = lines.filter((line) => /\p{L}{2}/u.test(line));
-  const capitals = written.filter((line) => line === line.toUpperCase());
+  const capitals = written.filter((line) => {
+    const letters = line.replace(/[^\p{L}]/gu, '');
+    return letters.replace(/\p{Lu}/gu, '').length < 0.4 * letters.length;
+  });
   return written.length >= 6 && capitals.length > 0.7 * written.length;
 }

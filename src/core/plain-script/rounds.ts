@@ -1,4 +1,4 @@
-import { amountAt, COUNTED_WORDS, isOneOf, ROUND_WORDS, unitAt, word, type Amount } from './amounts';
+import { amountAt, COUNTED_WORDS, isOneOf, ROUND_WORDS, unitAt, word, type Amount, type Range } from './amounts';
 import type { Take, Taken } from './found';
 import { MOST_SECONDS } from './model';
 import { sidesAt, wayBehind, wayOf } from './sides';
@@ -9,7 +9,7 @@ import type { Token } from './tokens';
 /** What may stand behind a bare count: "6 slow", "4ish". */
 const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether', 'slower', 'lower', 'softly', 'smoothly', 'lazy', 'careful', 'carefully']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
-const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', 'v', 'ver', '#']); // prettier-ignore
+const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'age', 'aged', 'ages', 'years', 'video', 'clip', 'photo', 'fig', 'figure', 'slide', 'card', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', 'v', 'ver', '#']); // prettier-ignore
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
 const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore
@@ -171,6 +171,20 @@ function mannerBehind(tokens: readonly Token[], at: number): number {
   return MANNER.has(word(tokens, from)) && from + 1 >= tokens.length ? from + 1 : at;
 }
 
+const BEFORE_NO_COUNT =
+  /^(?:for|to|of|in|at|on|than|by|the|a|these|those|all|movement|move|piece|exercise|station|set|round|count|and|or|first|last|next|other|from|until|till|every|shape|pattern|side|position|stage|phase|bit)$/;
+const SPOKEN_AT_MOST = 6;
+
+/** "Cloud hands eight", as a few words alone, as they are said to a telephone. */
+function isSpokenCount(tokens: readonly Token[], at: number, [min, max]: Range, next: number): boolean {
+  const before = word(tokens, at - 1);
+  if (at === 0 || min < 3 || max > 36 || next !== tokens.length || tokens.length > SPOKEN_AT_MOST) return false;
+  const alone = tokens.every(({ kind, value }, index) => kind === 'word' && (index >= at || value === null));
+  return alone && !NAMED_BY_NUMBER.has(before) && !BEFORE_NO_COUNT.test(before);
+}
+
+const BEFORE_BARE = /^(?:maybe|perhaps|about|around|total|times|reps|rounds|circa|each|roughly)$/;
+
 /** A number with nothing behind it that counts: at the end of a line or a bracket, or before how it is done. */
 function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigures, eachSide }: Amount): boolean {
   const before = word(tokens, at - 1);
@@ -184,14 +198,30 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   }
   // "3-8" is all of a line.
   if (at === 0) return inFigures && range[0] < range[1] && word(tokens, next) === '';
-  if (!inFigures) return false;
+  if (!inFigures) return isSpokenCount(tokens, at, range, next);
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;
   const after = word(tokens, next);
+  // "Age 6-9": what the first number is none of, the second is none of.
+  if (/^[–-]$/.test(before) && tokens[at - 2]?.kind === 'number' && tokens[at - 2]?.to === tokens[at - 1]?.from)
+    return false;
+  // "(video 2)" counts nothing.
+  if (word(tokens, at - 2) === '(' && /^\p{L}{4,}$/u.test(before) && !BEFORE_BARE.test(before)) return false;
   // "Rowing. 10.": a number that is a sentence.
   if (before === '.' && !NAMED_BY_NUMBER.has(word(tokens, at - 2)) && at > 1)
     return /^\.?$/.test(after) || MANNER.has(after);
   if (after === 'in' && /^(?:total|all)$/.test(word(tokens, next + 1))) return true;
   return (
-    after === '' || /^[),.;(]$/.test(after) || MANNER.has(after) || (/^[–—-]$/.test(after) && /^[–—-]$/.test(before))
+    after === '' ||
+    /^[),.;(!→"“]$/.test(after) ||
+    (after === 'if' && /^(?:time|needed|wanted|there|we|you|they)$/.test(word(tokens, next + 1))) ||
+    /^(?:nb|please|pls)$/.test(after) ||
+    (/^[-=/]$/.test(after) && /^[>/]$/.test(word(tokens, next + 1))) ||
+    // "Cloud hands 10 - relax the shoulders".
+    (/^[–—#-]$/.test(after) &&
+      range[0] > 2 &&
+      tokens[next + 1]?.kind === 'word' &&
+      /^(?:,|[\p{L}'’]+)$/u.test(before)) ||
+    MANNER.has(after) ||
+    (/^[–—-]$/.test(after) && /^[–—-]$/.test(before))
   );
 }

@@ -2,6 +2,7 @@ import { findCounts } from './counts';
 import { namesPart } from './headings';
 import { LABELS, SETTINGS } from './labels';
 import type { LineKind } from './model';
+import { NUMBER_IN_WORDS, NUMBER_WORDS } from './tokens';
 
 /*
  * What is done to a line before anything is looked for in it: short forms are spelled out, and the columns of a row put
@@ -26,10 +27,13 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
     '$1 ',
   ],
   [/(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],
+  [new RegExp(` & (?=(?:a half|a quarter|then|\\d{1,2}|${NUMBER_IN_WORDS})\\b)`, 'gi'), ' and '],
+  [/, & (?=(?:then|we|each|i|you|they)\b)/gi, ', and '],
+  [/\b(on|to|for) a side\b/gi, 'each side'],
   [/\be\/w\b\.?/gi, 'each way'],
   [/\b[ep]\/s\b\.?/gi, 'each side'],
   [/\bb\/s\b\.?/gi, 'both sides'],
-  [/\bc(?:a|irca)?\. ?(?=\d)/gi, 'about '],
+  [new RegExp(`\\bc(?:a|irca)?\\. ?(?=\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
   [/\binh\b\.?/gi, 'inhale'],
   [/\bexh\b\.?/gi, 'exhale'],
 ];
@@ -38,20 +42,53 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
 const PICTURES =
   /^(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|\d\uFE0F?\u20E3){1,6}\s*/u;
 
+/** Small pictures behind a line. */
+const PICTURES_BEHIND =
+  /(?<=\S)\s*(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|:-?[)D(]|;-?\)){1,6}\s*$/u;
+
 /** Stars, strokes and ticks around words of a note, as plain-text notes set them off; what is struck out is gone. */
-function withoutMarkup(text: string): string {
+export function withoutMarkup(text: string): string {
   if (!/[*_~`]/.test(text)) return text;
   const kept = text.replace(/~~[^~]{1,120}~~\s*/g, '');
   return (kept.trim() === '' ? text : kept).replace(/\*\*|__|~~|`/g, '').replace(/(^|[\s(])[*_](?=[\p{L}\d])|(?<=[\p{L}\d.:!?])[*_](?=$|[\s).,:;])/gu, '$1'); // prettier-ignore
 }
 
-/** "6 e/w" as "6 each way", "inh" as "inhale"; "[pause 5]" in round brackets. */
+/** "6 e/w" as "6 each way", "inh" as "inhale", "x eight" as "x 8"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
-  const plain = withoutMarkup(text.replace(PICTURES, ''));
-  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), plain === '' ? text : plain);
-  return spelled.replace(
-    /^\[([^\][]{2,60})\]$|\[(\d[^\][]{1,14})\]/g,
-    (_, whole?: string, time?: string) => `(${whole ?? time ?? ''})`,
+  const plain = withoutMarkup(text.replace(PICTURES, '').replace(PICTURES_BEHIND, ''));
+  const dashed = withDashes(plain === '' ? text : plain);
+  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), dashed);
+  return inFigures(spelled).replace(SQUARE, '$1($2)');
+}
+
+/** Square brackets in a line and around one; "[ ]" and "[x]" before it are boxes to tick. */
+const SQUARE = /(^|.)\[([^\][]{2,60}|(?<=.\[)\d|(?<=.\[)\d\d)\](?!\()/gu;
+/** A long dash behind a breath, or in a line with an amount, as one between blanks. */
+function withDashes(text: string): string {
+  if (!text.includes('—')) return text;
+  if (!HAS_NUMBER.test(text))
+    return text.replace(/^((?:[a-z][.)] )?(?:in|out|inhale|exhale)) ?— ?(?=\p{L})/iu, '$1 – ');
+  return text.replace(/ ?— ?(?=\S)/g, ' – ');
+}
+const NUMBER = `\\b(${NUMBER_IN_WORDS})\\b`;
+const HAS_NUMBER = new RegExp(`\\d|${NUMBER}|\\b(?:once|twice|half|minute)\\b`, 'iu');
+/** A number in words where only a count can stand: "x eight", "eight x", "six ea", "pause ten s", "four + four". */
+const WORDED = [
+  new RegExp(`(?<=(?:^|[\\s(])[x×] ?)${NUMBER}`, 'giu'),
+  new RegExp(
+    `(?<![-–]|\\b(?:to|or|and) )${NUMBER}(?= ?×| x(?=$|[\\s).,])| (?:ea\\b|s\\b(?!['’])|e/[swl]\\b|per side|a side))`,
+    'giu',
+  ),
+  new RegExp(`(?<=^[([]?pauses?:? )${NUMBER}(?=[)\\].]*$)`, 'giu'),
+  new RegExp(`(?<=\\b(?:rounds|reps|times|repetitions): ?)${NUMBER}`, 'giu'),
+];
+const WORDED_TWICE = new RegExp(`${NUMBER}( ?[+&/] ?| (?:and|n) )\\1\\b(?= *(?:$|[.,;)]))`, 'giu');
+
+function inFigures(text: string): string {
+  const figure = (word: string): string => String(NUMBER_WORDS.get(word.toLowerCase()) ?? word);
+  return WORDED.reduce((line, form) => line.replace(form, figure), text).replace(
+    WORDED_TWICE,
+    (_, word: string, joint: string) => `${figure(word)}${joint}${figure(word)}`,
   );
 }
 
@@ -76,7 +113,7 @@ export function rowOf(text: string): Row {
   const bare = text.replace(/^\|/, '').replace(/\|$/, '');
   if (/^[-:| ]{3,}$/.test(bare) && text.startsWith('|')) return { text: '', remarks: [] };
   const columns = text.includes('\t') ? text.split(/ *\t+ */) : bare.split(/ +\| +| +\|$/);
-  const cells = columns.map((one) => one.replace(/\s+/g, ' ').trim());
+  const cells = columns.map((one) => asFigure(one.replace(/\s+/g, ' ').trim()));
   // A column of numbers counts the rows.
   const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');
   // "Main | Lifting the anchor | 7x": the part of the class stands before the name.
@@ -90,6 +127,12 @@ export function rowOf(text: string): Row {
   // "Sitting | 4 min": what is told has no amount, so this is a name.
   const labelled = kind !== undefined && !(TOLD.has(kind) && told.some(hasAmount));
   return besides(labelled || SETTINGS.has(label) ? `${first}: ` : `${first}, `, told);
+}
+
+/** "six" alone in a column. */
+function asFigure(cell: string): string {
+  const value = NUMBER_WORDS.get(cell.toLowerCase());
+  return value === undefined ? cell : String(value);
 }
 
 /** The columns behind the first: with none that holds an amount, all of them are its text. */

@@ -147,7 +147,7 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     // "5 each": behind an amount alone.
     const last = taken.at(-1);
     const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;
-    if (behind && /^(?:|[),.;]|if|when|and|then|please|with|but)$/.test(word(tokens, noun)) && each !== '/')
+    if (behind && /^(?:|[),.;#(–—-]|if|when|and|then|please|with|but|nb)$/.test(word(tokens, noun)) && each !== '/')
       return take({ what: 'each' }, next + 1);
     const behindOf = word(tokens, at - 1) === 'of' && tokens[at - 2]?.value !== null;
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && behindOf) return take({ what: 'each' }, next + 1, at - 1);

@@ -30,7 +30,12 @@ function behindCounts(step: Reading, body: string): readonly Reading[] | null {
   if (!aside) return null;
   const name = bareName(aside.before);
   const added = step.words.includes(bareName(aside.behind));
-  if (name === '' || name.split(/\s+/).length > 6 || !(added || step.words.startsWith(name))) return null;
+  if (
+    name === '' ||
+    name.split(/\s+/).length > 6 ||
+    !(added || step.words.startsWith(name) || name.startsWith(`${step.words} and `))
+  )
+    return null;
   const remark = added || step.words.length > name.length + 3 ? readRemark(aside.behind) : [];
   return [{ ...step, words: name, unsure: step.unsure || crowded || isDoubtful(name) }, ...remark];
 }
@@ -82,7 +87,9 @@ function stepOrSaid(
   const step = told === null ? null : readLook(lookAt(told, item, under, true));
   if (step !== null && step.kind !== 'said')
     return { step: { ...step, words: capitalised(step.words), unsure: true }, told: true };
-  return { step: readLook(lookAt(body, item, under, false)), told: false };
+  const plain = readLook(lookAt(body, item, under, false));
+  const led = body !== written && /^\p{Lu}/u.test(written) && plain.kind !== 'said';
+  return { step: led ? { ...plain, words: capitalised(plain.words) } : plain, told: false };
 }
 
 /** What was cut out of a sentence, as a name. */

@@ -3,6 +3,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { isItem, namesPart } from './headings';
 import type { Reading } from './reading';
+import { withoutMarkup } from './rows';
 
 /* The first lines of a script: what names the class, and how long it is. */
 
@@ -10,7 +11,7 @@ import type { Reading } from './reading';
 const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
 /** The lines above a letter, but for what it is about. */
-const LETTER_HEAD = /^(?:from|to|cc|bcc|date|sent|reply-to): /i;
+const LETTER_HEAD = /^\s*(?:from|to|cc|bcc|date|sent|reply-to): /i;
 
 export function isGreeting(line: string): boolean {
   return GREETING.test(line) || LETTER_HEAD.test(line);
@@ -53,7 +54,7 @@ function withoutTime(line: string): string {
 const LONG_TITLES = [
   /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu,
   /^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$/iu,
-  /^((?=.*\b(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?s?|[ap]m|morning|noon|evening|night|class|session)\b).{3,40}?) [–-] ([1-9][05])$/iu,
+  /^((?=.*\b(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?s?|[ap]m|morning|noon|evening|night|class|session)\b).{3,40}?)(?: ?[–—-]|,|:) ?([1-9][05])$/iu,
 ];
 
 /** "* Class for new members, 18 min *": no item of a list. */
@@ -77,15 +78,17 @@ function titleFrom(text: string): readonly Reading[] {
 
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
 export function titled(found: readonly Reading[], written: string): readonly Reading[] {
-  const line = withoutStars(written);
-  if (isGreeting(line)) return [{ kind: 'said', words: line.trim(), counts: {}, unsure: false }];
+  const whole = withoutMarkup(withoutStars(written));
+  const line = whole.length > LIMITS.titleCharacters ? whole : whole.replace(/(?<=[\p{L}\d)'’])\.\s*$/u, '');
+  const stopped = line !== whole;
+  if (isGreeting(line)) return [{ kind: 'said', words: whole.trim(), counts: {}, unsure: false }];
   const labelled = line.length > LIMITS.titleCharacters ? null : TITLE_LABEL.exec(line);
   if (labelled) return titleFrom(itemAt(labelled, 1));
   const inTable = /^\||\t/.test(line.trim());
   if (
     inTable ||
     isItem(line) ||
-    isTold(line) ||
+    isTold(whole) ||
     found[0]?.kind === 'nothing' ||
     isPart(found[0]) ||
     namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') ||
@@ -103,10 +106,12 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
     return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
   }
   const first = found[0]?.kind;
-  if ((isTitleCase(line) || (first === 'said' && isLikeTitle(line))) && rest === line.trim())
+  const likely = isTitleCase(line) || (first === 'said' && isLikeTitle(line));
+  if (likely && rest === line.trim() && (!stopped || (OF_CLASS.test(line) && !TELLS.test(line))))
     return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
   const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
-  const words = rest.replace(/(?: +[|/–-])+ *$/, '');
+  // A sentence that tells how long the class is stays whole: "This is the plan for today, 30 minutes in total".
+  const words = TELLS.test(rest) ? line.trim() : rest.replace(/(?: +[|/–-])+ *$/, '');
   return isLength ? [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }] : found;
 }
 
@@ -127,6 +132,13 @@ function isPart(first: Reading | undefined): boolean {
     ? namesPart(first.words)
     : /[,:;]/.test(first.words) && namesPart(first.words.replace(/[,:;].*$/, ''));
 }
+
+/** What a first line with a stop behind it names, where it names a class. */
+const OF_CLASS =
+  /\b(?:class(?:es)?|form|lesson|session|programme?|workshop|practice|routine|plan|course|hour|morning|noon|evening|(?:mon|tues|wednes|thurs|fri|satur|sun)days?|mon|tues?|weds?|thu|fri|sat|sun|am|pm|beginners)\b/i;
+
+const TELLS =
+  /\b(?:here['’]s|i['’]d|is|are|was|were|takes?|lasts?|has|have|will|begins?|starts?|ends?|goes|i|we|you|they)\b/i;
 
 /** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */
 function isLikeTitle(line: string): boolean {

@@ -1,0 +1,55 @@
+import { itemAt } from '@/core/units';
+
+/*
+ * What pasting does to a script, evened out before anything is read: blanks of other kinds and behind lines, how far all
+ * of it stands in, an empty line between every two.
+ */
+
+/** So many lines tell how a script is set. */
+const LINES_AT_LEAST = 6;
+const APART_FROM = 0.8;
+const OTHER_BLANKS = /[\u00A0\u1680\u2000-\u200A\u202F\u205F\u3000]/g;
+
+/** The lines with plain blanks, one at a time within a line, none behind it, and as little before them as may be. */
+export function evened(lines: readonly string[]): readonly string[] {
+  const plain = lines.map((line) => line.replace(OTHER_BLANKS, ' ').trimEnd());
+  const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
+  const common = indents.reduce(shared, indents[0] ?? '').length;
+  return plain.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line.slice(common)))));
+}
+
+/** "-Hold the rail", "1.Arrive": the mark of a list apart from its line. */
+export function withMarkApart(line: string): string {
+  return line.replace(/^(\s*)([-–—•·▪●]|\d{1,2}[.)])(?=["“]?\p{L}{2})/u, '$1$2 ');
+}
+
+/** What two indents begin with, both of them. */
+function shared(a: string, b: string): string {
+  let at = 0;
+  while (at < a.length && a[at] === b[at]) at++;
+  return a.slice(0, at);
+}
+
+/** Columns between tabs stay as they are. */
+function withSingleBlanks(line: string): string {
+  return line.includes('\t') ? line : line.replace(/(\S) {2,}(?=\S)/g, '$1 ');
+}
+
+/** Whether an empty line stands between nearly every two lines, and so parts nothing. */
+export function isDoubleSpaced(lines: readonly string[]): boolean {
+  const written = lines.flatMap((line, at) => (line.trim() === '' ? [] : [at]));
+  const apart = written.filter((at, index) => index > 0 && at > itemAt(written, index - 1) + 1).length;
+  return written.length >= LINES_AT_LEAST && apart >= APART_FROM * (written.length - 1);
+}
+
+/** The line that stands below each; the next that is written, where a script is set with empty lines between all. */
+export function belowEach(lines: readonly string[]): readonly string[] {
+  if (!isDoubleSpaced(lines)) return lines.map((_, at) => lines[at + 1] ?? '');
+  let next = '';
+  const below = lines.map(() => '');
+  for (let at = lines.length - 1; at >= 0; at--) {
+    below[at] = next;
+    if (itemAt(lines, at).trim() !== '') next = itemAt(lines, at);
+  }
+  return below;
+}
