@@ -189,6 +189,23 @@ const WRITTEN = readFileSync(new URL('meanings/examples.txt', import.meta.url), 
     return { concepts: line.slice(0, at).split('+'), text: line.slice(at + 3) };
   });
 
+const BODY =
+  'knees?|hips?|back|neck|shoulders?|head|spine|belly|breath|arms?|legs?|heels?|toes|chest|eyes|hands?|feet|foot';
+const TO_BODY = new RegExp(`\\bthe (?=(?:${BODY})\\b)`, 'gi');
+
+/** The same said of the knee and of your knee, to you and of us: who is meant tells nothing of what is asked. */
+function inOtherPersons(text: string): string[] {
+  const small = text.toLowerCase();
+  const others = [
+    small.replace(/\b(?:your|our|their|my|his|her)\b/g, 'the'),
+    small.replace(TO_BODY, 'your '),
+    small.replace(/\byou\b/g, 'we').replace(/\byour\b/g, 'our'),
+    small.replace(/\b(?:you|we)\b/g, 'they').replace(/\b(?:your|our)\b/g, 'their'),
+    small.replace(/\b(?:we|they)\b/g, 'you').replace(/\b(?:our|their)\b/g, 'your'),
+  ];
+  return [...new Set(others)].filter((one) => one !== small);
+}
+
 interface Learned {
   readonly bias: number;
   readonly mean: Float64Array;
@@ -203,7 +220,10 @@ function learn(examples: readonly Example[]): Learned {
     [...seen].filter(([, times]) => times >= SEEN_AT_LEAST).map(([one], at) => [one, DIMENSIONS + at]),
   );
   const bias = DIMENSIONS + places.size;
-  const rows = examples.map(({ text, is }) => ({ ...rowOf(featuresOf(text), places), is }));
+  const rows = examples.flatMap(({ text, is }) => {
+    const all = [text, ...inOtherPersons(text)];
+    return all.map((one) => ({ ...rowOf(featuresOf(one), places), is, share: 1 / all.length }));
+  });
   const yes = examples.filter(({ is }) => is).length;
   const weightOf = (is: boolean): number => examples.length / (2 * (is ? yes : examples.length - yes));
   const weights = new Float64Array(bias + 1);
@@ -214,11 +234,11 @@ function learn(examples: readonly Example[]): Learned {
   for (let step = 0; step < STEPS; step++) {
     slope.set(weights);
     slope[bias] = 0;
-    for (const { mean, there, is } of rows) {
+    for (const { mean, there, is, share } of rows) {
       let sum = weights[bias] ?? 0;
       for (let at = 0; at < DIMENSIONS; at++) sum += (weights[at] ?? 0) * (mean[at] ?? 0);
       for (const at of there) sum += (weights[at] ?? 0) * PRESENT_SCALE;
-      const off = FREEDOM * weightOf(is) * (1 / (1 + Math.exp(-sum)) - (is ? 1 : 0));
+      const off = share * FREEDOM * weightOf(is) * (1 / (1 + Math.exp(-sum)) - (is ? 1 : 0));
       for (let at = 0; at < DIMENSIONS; at++) slope[at] = (slope[at] ?? 0) + off * (mean[at] ?? 0);
       for (const at of there) slope[at] = (slope[at] ?? 0) + off * PRESENT_SCALE;
       slope[bias] = (slope[bias] ?? 0) + off;

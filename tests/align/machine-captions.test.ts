@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { readCaptions, writeWebvtt, type Caption } from '@/core/interchange';
 import { practiceSchedule, type PracticeSchedule } from '@/core/practice';
 import { readTake, type Reading } from '@/core/reading';
 import { expandPlan } from '@/core/timeline';
@@ -58,12 +59,36 @@ function compare(schedule: PracticeSchedule, reading: Reading, into: Shares): vo
   }
 }
 
-function readAll(habits: MachineHabits, withSound: boolean): Shares {
+/** A line stays where the next one comes so soon. */
+const STAYS = 4;
+
+/** As some machines write captions: each line stays on below the next one, with who speaks and the music in brackets. */
+function asRollingFile(captions: readonly Caption[]): string {
+  const rolling = captions.flatMap((caption, at): Caption[] => {
+    const [before, after] = [captions[at - 1], captions[at + 1]];
+    const stays = before !== undefined && caption.startSeconds - before.endSeconds < STAYS;
+    const endSeconds =
+      after && after.startSeconds - caption.endSeconds < STAYS ? after.startSeconds : caption.endSeconds;
+    const text = stays ? `${before.text.split('\n').at(-1) ?? ''}\n${caption.text}` : caption.text;
+    const music = before && caption.startSeconds - before.endSeconds > 6;
+    return [
+      ...(music ? [{ startSeconds: before.endSeconds + 2, endSeconds: before.endSeconds + 4, text: '[Music]' }] : []),
+      { ...caption, endSeconds, text },
+    ];
+  });
+  return writeWebvtt(rolling);
+}
+
+function readAll(
+  habits: MachineHabits,
+  withSound: boolean,
+  asFile: (captions: readonly Caption[]) => readonly Caption[] = (captions) => captions,
+): Shares {
   const shares = { onsets: 0, near: 0, skips: 0, skipsTold: 0, skipsRight: 0, adLibs: 0, adLibsFound: 0 };
   CLASSES.forEach((name, index) => {
     for (const tempo of ['steady', 'wandering'] as const) {
       const schedule = given(name, tempo, 70 + index);
-      const captions = machineCaptions(schedule, habits, 700 + index);
+      const captions = asFile(machineCaptions(schedule, habits, 700 + index));
       const speech = withSound ? speechHeard(schedule, 7000 + index) : null;
       const evidence = { captions, speech, lengthSeconds: schedule.lengthSeconds };
       compare(schedule, readTake(schedule.timeline, evidence), shares);
@@ -86,6 +111,18 @@ describe('a machine’s captions', () => {
     expect(share(found.skipsRight, found.skipsTold)).toBeGreaterThan(skips);
     expect(share(found.skipsRight, found.skips)).toBeGreaterThan(0.92);
     expect(share(found.adLibsFound, found.adLibs)).toBeGreaterThan(0.88);
+  });
+
+  // Measured: .923 of onsets for .939 (.58 where the lines that stay were read again); ad-libs .87 for .90.
+  it('are read the same from a file in which lines stay on and music is named', () => {
+    const habits = { wordErrors: 0.2, timesOff: 0.2, invents: 0.3 };
+    const plain = readAll(habits, false);
+    const found = readAll(habits, false, (captions) => {
+      const read = readCaptions(asRollingFile(captions));
+      return read.ok ? read.value.captions : [];
+    });
+    expect(share(found.near, found.onsets)).toBeGreaterThan(share(plain.near, plain.onsets) - 0.02);
+    expect(share(found.adLibsFound, found.adLibs)).toBeGreaterThan(share(plain.adLibsFound, plain.adLibs) - 0.04);
   });
 
   // Measured: .94 of onsets, which are off by up to 0.2 s to begin with; skips .85 and .88; ad-libs .90.

@@ -18,6 +18,14 @@ const named = (line: HandLine, change: (text: string) => string): HandLine => ({
   meanings: line.meanings.map((one) => ({ ...one, name: one.name === null ? null : change(one.name) })),
 });
 
+/** An amount behind a comma at the end of a line; one that stands alone, and is no end of a range. */
+const APART_AMOUNT = /(?<!\d), (\d+ (?:times|rounds|breaths|minutes|min|seconds|secs))$/;
+const ONE_AMOUNT =
+  /(?<=^[^\d]*)(?<!(?:to|or|half|than|most|least|about|around|ca\.|circa|roughly|approx\.?|maybe|say|[~(–-]) ?)\b(\d+ (?:minutes|min|seconds|secs?|times|breaths|rounds)\b)/;
+
+/** A time that a line begins with. */
+const CLOCK = /^(\d{1,2})[:.](\d{2}) +(?=\p{L})/u;
+
 const WORDS = new Map([...NUMBER_WORDS].flatMap(([word, value]) => (value <= 12 ? [[value, word] as const] : [])));
 
 /** "4 times" as "four times", where nothing is joined to the number. */
@@ -45,6 +53,26 @@ export const OTHER_WAYS: Readonly<Record<string, Way>> = {
   'with short dashes': inEach((text) => text.replace(/ [–—] /g, ' - ')),
   'with no blank behind a list mark': inEach((text) => text.replace(/^(\s*)[-•] (?=\p{L})/u, '$1-')),
   'with no blank behind a number': inEach((text) => text.replace(/^(\s*\d{1,2}[.)]) (?=\p{L})/u, '$1')),
+  'with a tab behind each list mark': inEach((text) => text.replace(/^(\s*(?:[-*•–]|\d{1,2}[.)])) (?=\S)/, '$1\t')),
+  'as a word processor copies a list': inEach((text) => text.replace(/^(\s*)[-*•] (?=\S)/, (_, indent: string) => (indent === '' ? '·\t' : `${indent}o\t`))),
+  'with characters that show nothing': inEach((text) => `\u200B${text}`),
+  'with another hyphen': inEach((text) => text.replace(/(\d)-(\d)/g, '$1\u2011$2')),
+  'with the amount behind =': inEach((text) => text.replace(APART_AMOUNT, ' = $1')),
+  'with the amount behind an arrow': inEach((text) => text.replace(APART_AMOUNT, ' -> $1')),
+  'with the amount behind dots': inEach((text) => text.replace(APART_AMOUNT, ' ..... $1')),
+  'with the amount in brackets': inEach((text) => text.replace(APART_AMOUNT, ' ($1)')),
+  'about so much': inEach((text) => text.replace(ONE_AMOUNT, 'about $1')),
+  'approx. so much': inEach((text) => text.replace(ONE_AMOUNT, 'approx. $1')),
+  '~ so much': inEach((text) => text.replace(ONE_AMOUNT, '~$1')),
+  'with times behind a dot': inEach((text) => text.replace(CLOCK, '$1.$2 ')),
+  'with times behind an h': inEach((text) => text.replace(CLOCK, '$1h$2 ')),
+  'with times before a dash': inEach((text) => text.replace(CLOCK, '$1:$2 – ')),
+  'with times before a colon': inEach((text) => text.replace(CLOCK, '$1:$2: ')),
+  'with times before a tab': inEach((text) => text.replace(CLOCK, '$1:$2\t')),
+  'with times in a column': inEach((text) => text.replace(CLOCK, '$1:$2 | ')),
+  'with times in brackets': inEach((text) => text.replace(CLOCK, '[$1:$2] ')),
+  'with times in the morning': inEach((text) => text.replace(CLOCK, '$1:$2 am ')),
+  'with times behind a list mark': inEach((text) => text.replace(CLOCK, '• $1:$2 ')),
   'with stars for list marks': inEach((text) => text.replace(/^(\s*)[-•] /, '$1* ')),
   'with dots for list marks': inEach((text) => text.replace(/^(\s*)[-*] /, '$1• ')),
   'in square brackets': inEach((text) => text.replace(/\(([^()]*)\)/g, '[$1]')),

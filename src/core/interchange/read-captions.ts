@@ -1,17 +1,18 @@
-import { itemAt, failed, type Issue, type Result } from '@/core/units';
-import { CAPTION_LIMITS, type CaptionsRead } from './caption';
+import { itemAt, failed, ok, type Issue, type Result } from '@/core/units';
+import { asSaid, CAPTION_LIMITS, type CaptionsRead } from './caption';
 import { readSrt } from './srt';
 import { isTimedText, readTimedText } from './timed-text';
 import { readWebvtt } from './webvtt';
 
 /**
  * Reads a caption file: WebVTT or SRT, told apart by the header or else by the first decimal mark, or plain text with
- * times where no line has an arrow.
+ * times where no line has an arrow. Lines that stay on from one caption to the next, sounds in brackets and names of
+ * who speaks are taken out, and told.
  */
 export function readCaptions(text: string): Result<CaptionsRead, Issue> {
   const read = readAnyCaptions(text);
   const long = read.ok ? read.value.captions.findIndex((one) => one.text.length > CAPTION_LIMITS.characters) : -1;
-  if (long < 0) return read;
+  if (long < 0) return read.ok ? ok(asSaid(read.value)) : read;
   return failed({ code: 'caption-too-long', at: `caption ${long + 1}`, facts: { max: CAPTION_LIMITS.characters } });
 }
 

@@ -18,7 +18,7 @@ const SURE: Readonly<Record<Question, number>> = {
   bends: 3,
   headLow: 3,
   oneLeg: 2.5,
-  taps: 2.5,
+  taps: 3,
   shakes: 3,
 };
 /** A shorter line is hardly more than a name; what is claimed or done stands in a sentence. */

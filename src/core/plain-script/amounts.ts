@@ -58,7 +58,7 @@ export function amountAt(tokens: readonly Token[], at: number): Amount | null {
   if (!first) return null;
   const [low] = first.range;
   const between = word(tokens, at - 1) === 'between' && word(tokens, first.next) === 'and';
-  const joined = /^(?:-|–|—|to|or|until|till?|\/)$/.test(word(tokens, first.next)) || between;
+  const joined = /^(?:-|–|—|→|to|or|until|till?|\/)$/.test(word(tokens, first.next)) || between;
   const aside = word(tokens, first.next) === ',' && word(tokens, first.next + 1) === 'maybe';
   const second = joined ? numberAt(tokens, first.next + 1) : aside ? numberAt(tokens, first.next + 2) : null;
   if (second && second.range[0] > low) {

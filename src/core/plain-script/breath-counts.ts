@@ -8,6 +8,8 @@ import { NUMBER_WORDS } from './tokens';
 
 /** Seconds in, seconds out. */
 export type BreathCounts = readonly [inhale: number, exhale: number];
+/** Seconds that it rests full, seconds empty; 0 where it does not. */
+export type BreathRests = readonly [full: number, empty: number];
 
 const SMALL_NUMBERS = 'two|three|four|five|six|seven|eight|nine|ten|eleven|twelve';
 const N = `(\\d{1,2}(?:\\.\\d)?|${SMALL_NUMBERS})`;
@@ -15,7 +17,7 @@ const UNIT = '(?: ?(?:counts?|beats?|secs?|seconds?|s)\\b\\.?)?';
 const JOINED = '(?: ?[,;/+&–-])?(?: (?:and|then))?(?: breathe?)? ?';
 const BEFORE = '(?:[,;–-] )?\\(?(?:\\b(?:breath(?:e|ing|s)?|breath pattern|pattern|pace):? )?';
 /** Not "out 8 times". */
-const AFTER = '\\)?(?! ?(?:\\d|times|rounds|reps|x\\b|×|breaths|min|e/|each|\\.\\d))';
+const AFTER = '(?:\\)|(?! ?(?:\\)|\\d|times|rounds|reps|x\\b|×|breaths|min|e/|each|\\.\\d)))';
 
 const FORMS: readonly RegExp[] = [
   new RegExp(
@@ -31,9 +33,46 @@ const FORMS: readonly RegExp[] = [
 /** A breath is no shorter and no longer than this, in seconds; longer "counts" count something else. */
 const BREATH = { min: 3, max: 30 };
 
+/** "In 4, hold 4, out 6, hold 2"; "4-7-8 breath", "box breathing 4-4-4-4": in, full, out, empty. */
+const HELD = `(?:hold|pause|rest|wait|keep)(?: it)?(?: for| to| =|:)? ?${N}${UNIT}`;
+const RESTED: readonly RegExp[] = [
+  new RegExp(
+    `${BEFORE}\\b(?:in|inhale|breathe in)(?: for| to| =|:)? ?${N}${UNIT}${JOINED}${HELD}${JOINED}(?:out|exhale)(?: for| to| =|:)? ?${N}${UNIT}(?:${JOINED}${HELD})?${AFTER}`,
+    'i',
+  ),
+  /(?<=\bbreath(?:e|ing|s)?\b)[:,]? \(?(\d{1,2})[-/:–](\d{1,2})[-/:–](\d{1,2})(?:[-/:–](\d{1,2}))?\)?(?![\d:/-])/i,
+  /\b(\d{1,2})[-/:–](\d{1,2})[-/:–](\d{1,2})(?:[-/:–](\d{1,2}))?(?= breath(?:e|ing|s)?\b)/i,
+];
+
+/** What a line says of one breath, and the line without it. */
+interface BreathFound {
+  readonly breath: BreathCounts | null;
+  readonly rests?: BreathRests;
+  readonly text: string;
+}
+
+function withoutRests(text: string): BreathFound | null {
+  for (const form of RESTED) {
+    const match = form.exec(text);
+    if (!match) continue;
+    const [inhale = 0, full = 0, exhale = 0, empty = 0] = match.slice(1).map((one: string | undefined) => valueOf(one ?? '0')); // prettier-ignore
+    const whole = inhale + exhale;
+    if (inhale < 1 || exhale < 1 || whole < BREATH.min || whole > BREATH.max || Math.max(full, empty) > REST_AT_MOST)
+      continue;
+    const rest = `${text.slice(0, match.index)} ${text.slice(match.index + match[0].length)}`;
+    return { breath: [inhale, exhale], rests: [full, empty], text: rest.trim() };
+  }
+  return null;
+}
+
+/** Nobody writes a longer rest in a breath, in seconds. */
+const REST_AT_MOST = 20;
+
 /** The breath that a line gives in counts, and the line without it; a count is taken for a second. */
-export function withoutBreath(text: string): { readonly breath: BreathCounts | null; readonly text: string } {
+export function withoutBreath(text: string): BreathFound {
   if (!/\b(?:in|inhal|breath|pattern)/i.test(text)) return { breath: null, text };
+  const rested = withoutRests(text);
+  if (rested) return rested;
   for (const form of FORMS) {
     const match = form.exec(text);
     if (!match) continue;

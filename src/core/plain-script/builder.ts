@@ -89,18 +89,24 @@ export class ScriptBuilder {
       put === null
         ? found
         : [{ ...itemAt(found, 0), kind: put, words: wordsFor(put, line, itemAt(found, 0)), unsure: false }];
-    for (const reading of readings) this.takeNatural(reading, !isDated(line));
+    for (const reading of readings) if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line));
     if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
       this.stepIndent = indentOf(line);
       this.stepNumbered = isNumbered(line);
     }
-    const first = itemAt(readings, 0);
+    // A row of a table may stand under the part that its first column names.
+    const first = readings.find(({ kind }) => kind !== 'section') ?? itemAt(readings, 0);
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
     const steps = readings.filter(({ kind }) => kind === 'movement').length;
     this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps > 1 ? { steps } : {});
     this.titleKind = null;
+  }
+
+  /** Whether a row names the part of the class that is open already. */
+  private isOpen({ kind, words }: Reading, readings: readonly Reading[]): boolean {
+    return kind === 'section' && readings.length > 1 && this.sections.at(-1)?.section.title === name(words);
   }
 
   private isListed(line: string): boolean {

@@ -25,9 +25,9 @@ const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and'
 export const findCounts = rememberedLately(lookForCounts);
 
 function lookForCounts(text: string): FoundCounts {
-  const { breath, text: breathless } = withoutBreath(text);
+  const { breath, rests, text: breathless } = withoutBreath(text);
   const amounts = repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless);
-  return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath } };
+  return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath, ...(rests ? { rests } : {}) } };
 }
 
 const REPEATED =
@@ -55,6 +55,9 @@ function hasNumberTwice(text: string): boolean {
   return new Set(numbers).size < numbers.length;
 }
 
+/** "8 rolls, 8 shrugs": things of two kinds, and no ways. */
+const THINGS = /\p{L}{2}(?<!ward)(?<!s)s$/iu;
+
 const BODY_SIDE = /\b(?:left|right|l|r|legs?|foot|feet|arms?|hands?|sides?)\b/i;
 
 /** A line with one count for each of two ways or sides, in words of its own; `null` where the usual words say it or nothing does. */
@@ -68,6 +71,7 @@ function eachOfTwo(text: string): FoundCounts | null {
   const other = known.counts.rounds !== undefined && !known.bare && known.counts.rounds !== often;
   if (
     other ||
+    (THINGS.test(first) && THINGS.test(second) && !BODY_SIDE.test(second)) ||
     known.counts.sides !== undefined ||
     known.counts.seconds !== undefined ||
     units.test(first) ||
@@ -289,7 +293,7 @@ function tidied(text: string): string {
     .replace(/\s+([,.;:])/g, '$1')
     .replace(/\s+!+$/, '')
     .replace(/[\s,]+[+&][\s,]*$/, '')
-    .replace(/^[\s,;:–—-]+|(?:[\s,;:(/–—-]|\.{2,}|…)+$/g, '')
+    .replace(/^[\s,;:–—-]+|(?:[\s,;:(/=@|→–—-]|->|\.{2,}|…)+$/g, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
     .replace(/(?:[,;]| and) ?then$/i, '')
     .trim();

@@ -8,19 +8,35 @@ import { itemAt } from '@/core/units';
 /** So many lines tell how a script is set. */
 const LINES_AT_LEAST = 6;
 const APART_FROM = 0.8;
+/** Characters that show nothing, and dashes that look like the plain one. */
+const UNSEEN = /[\u00AD\u200B\u2060\uFEFF]/g;
+const HYPHENS = /[\u2010\u2011\u2212]/g;
+/** A list as a word processor copies it: its mark, or one that only its own letters have, and a tab. */
+const TABBED_MARK =
+  /^(\s*)(?:([-*•·–—▪◦○●■□➢]|\d{1,2}[.)]|[a-zA-Z][.)])[ ]?\t|(?:[o§\uF000-\uF0FF])(?:\t| {2,}|(?<=[\uF000-\uF0FF]) ?))[\t ]*(?=\S)/;
 const OTHER_BLANKS = /[\u00A0\u1680\u2000-\u200A\u202F\u205F\u3000]/g;
 
 /** The lines with plain blanks, one at a time within a line, none behind it, and as little before them as may be. */
 export function evened(lines: readonly string[]): readonly string[] {
-  const plain = lines.map((line) => line.replace(OTHER_BLANKS, ' ').trimEnd());
+  const plain = lines.map((line) => withoutQuoteMark(shown(line)).trimEnd());
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
   return plain.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line.slice(common)))));
 }
 
-/** "-Hold the rail", "1.Arrive": the mark of a list apart from its line. */
+/** "-Hold the rail", "1.Arrive", a mark and a tab: the mark of a list apart from its line by one blank. */
 export function withMarkApart(line: string): string {
-  return line.replace(/^(\s*)([-–—•·▪●]|\d{1,2}[.)])(?=["“]?\p{L}{2})/u, '$1$2 ');
+  const tabbed = line.replace(TABBED_MARK, (_, indent: string, mark: string | undefined) => `${indent}${mark ?? '•'} `);
+  return tabbed.replace(/^(\s*)([-–—•·▪●]|\d{1,2}[.)])(?=["“]?\p{L}{2})/u, '$1$2 ');
+}
+
+function shown(line: string): string {
+  return line.replace(UNSEEN, '').replace(OTHER_BLANKS, ' ').replace(HYPHENS, '-');
+}
+
+/** "> " is a said line of the tidy form; without its headings it is an e-mail's mark, or an arrow before a list. */
+function withoutQuoteMark(line: string): string {
+  return line.replace(/^[>\s]{0,8}>\s?/, '');
 }
 
 /** What two indents begin with, both of them. */

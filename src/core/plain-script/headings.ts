@@ -120,8 +120,16 @@ export function isDashed(line: string): boolean {
   return /^\s*[-*•–] /.test(line);
 }
 
+/** "FLOW (15 mins)": how long a part lasts is no part of its name. */
+const ITS_TIME =
+  /(?<=\S) ?[([](?:about |approx\.? |~)?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|m|['′])\.?[)\]]$/i;
+
 /** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
 export function headingOf(text: string, shouted: boolean): string | null {
+  return headingIn(text, shouted)?.replace(ITS_TIME, '') ?? null;
+}
+
+function headingIn(text: string, shouted: boolean): string | null {
   const marked =
     /^#{1,6}\s+(.*?)\s*#*$/.exec(text) ??
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
@@ -141,7 +149,10 @@ export function headingOf(text: string, shouted: boolean): string | null {
   if (lettered) return itemAt(lettered, 1);
   if (ITEM.test(text)) return null;
   // "Warm-up (5 min)", "WU (5')": the time in brackets is no part of its name.
-  const timed = /^(.{2,40}?) ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i.exec(text);
+  const timed =
+    /^(.{2,40}?) ?\((?:about |approx\.? |~)?\d(?![^()]*(?:breath|times|rounds|reps|x\b|×|each))[^()]{0,12}\)$/i.exec(
+      text,
+    );
   if (timed && PART.test(itemAt(timed, 1))) return itemAt(timed, 1);
   // "Closing (shou shi)".
   const glossed = /^(.{2,40}?) ?\((?:\p{L}{2,12} ?){1,3}\)$/iu.exec(text);

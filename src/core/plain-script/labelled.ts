@@ -13,6 +13,8 @@ import { readStep } from './step-lines';
 
 /** Behind the name of a part a longer name may be something else. */
 const WORDS_OF_A_NAME = 3;
+/** What lasts so long, in seconds, is a step and no smaller version of one. */
+const STEP_FROM = 60;
 
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
 export function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
@@ -26,21 +28,10 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     return [reading('setting', '', counts)];
   if (label === 'level') return [reading(under === 'movement' ? 'level' : 'said', text)];
   // Below a step it tells of the class so far.
-  if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk') return null;
+  if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk')
+    return /^\d{1,3}$/.test(text) ? [reading('said', body, {}, true)] : null;
   if (SETTINGS.has(label)) return settingOf(label, text, counts);
-  if (label === 'breath' || label === 'breathing') {
-    if (counts.breath) return null;
-    const amount = text.search(/,? ?(?:[x×] ?\d|\d+ ?[x×]|\d+ (?:times|rounds))/);
-    const breaths = breathsOf(
-      (amount < 0 ? text : text.slice(0, amount)).replace(
-        /\b(in|out) (?=(?:on|with|as|at|through|for|over)\b)/gi,
-        (_, way: string) => `${/^i/i.test(way) ? 'inhale' : 'exhale'} `,
-      ),
-    );
-    if (counts.rounds !== undefined && breaths.length > 0)
-      return [reading('movement', sentenceCase(label), counts), ...breaths];
-    return breaths.length > 0 ? breaths : null;
-  }
+  if (label === 'breath' || label === 'breathing') return breathLabelled(label, text, counts);
   // "Warm-up: shake, 60 s": the part of the class stands before the step.
   if (namesPart(itemAt(match, 1)) && rest !== '' && (counts.rounds !== undefined || counts.seconds !== undefined)) {
     const several = severalSteps(text);
@@ -61,7 +52,9 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
   const kind = LABELS.get(label);
   if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
   // "Sitting - 5 min": what is done, and how long.
-  if (kind === 'seated' && counts.seconds !== undefined && /^(?:for |about )?\d/.test(text)) return null;
+  if (kind === 'seated' && /^\d{1,2}$/.test(text)) return null;
+  const timed = kind === 'seated' ? (counts.seconds?.[0] ?? 0) : 0;
+  if (timed > 0 && (timed >= STEP_FROM || /^(?:for |about )?\d/.test(text))) return null;
   if (kind === 'pause') {
     const seconds = counts.seconds?.[0];
     return seconds === undefined ? null : [reading('pause', '', { seconds: [seconds, seconds, seconds] })];
@@ -70,6 +63,7 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     const [step, ...remarks] = readStep(text, true, 'nothing');
     if (step?.kind === 'movement') return [step, ...remarks];
   }
+  if (kind === 'section') return [reading(kind, text.replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)\.?$/i, ''))];
   const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
   return [
     reading(
@@ -78,6 +72,21 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
       named ? counts : {},
     ),
   ];
+}
+
+/** "Breath: in up, out down", also so many of them. */
+function breathLabelled(label: string, text: string, counts: Counts): readonly Reading[] | null {
+  if (counts.breath) return null;
+  const amount = text.search(/,? ?(?:[x×] ?\d|\d+ ?[x×]|\d+ (?:times|rounds))/);
+  const breaths = breathsOf(
+    (amount < 0 ? text : text.slice(0, amount)).replace(
+      /\b(in|out) (?=(?:on|with|as|at|through|for|over)\b)/gi,
+      (_, way: string) => `${/^i/i.test(way) ? 'inhale' : 'exhale'} `,
+    ),
+  );
+  if (counts.rounds !== undefined && breaths.length > 0)
+    return [reading('movement', sentenceCase(label), counts), ...breaths];
+  return breaths.length > 0 ? breaths : null;
 }
 
 function settingOf(label: string, text: string, counts: Counts): readonly Reading[] | null {

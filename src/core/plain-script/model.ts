@@ -50,6 +50,8 @@ export interface Counts {
   readonly held?: boolean;
   /** Of one breath: seconds in, seconds out. */
   readonly breath?: readonly [inhale: number, exhale: number];
+  /** Of one breath: seconds that it rests full, and empty. */
+  readonly rests?: readonly [full: number, empty: number];
   /** A rest in each round. */
   readonly hold?: number;
 }

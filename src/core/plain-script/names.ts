@@ -37,7 +37,7 @@ const WORDS_OF_A_NAME = 5;
 export function bareName(text: string): string {
   let name = text.trim();
   // "Drift. Two minutes at each one's pace.": the sentence before the amounts names it.
-  const [first = '', ...others] = name.split(/\.\s+/);
+  const [first = '', ...others] = name.split(/(?<=\p{L}{3}|[\d).])\.\s+/u);
   if (others.length > 0 && /\p{L}/u.test(first) && first.split(/\s+/).length <= WORDS_OF_A_NAME) name = first;
   for (let count = 0; count < AROUND_AT_MOST; count++) {
     const shorter = name

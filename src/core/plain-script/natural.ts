@@ -8,7 +8,7 @@ import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { pauseIn } from './pauses';
 import { reading, type Reading } from './reading';
-import { rowOf, spelledOut } from './rows';
+import { rowOf, spelledOut, type Row } from './rows';
 import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
 
@@ -35,7 +35,7 @@ export interface Standing {
 const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 /** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
 const SPAN =
-  /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*[:,.–—-]?\s+(?=\p{L})/iu;
+  /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*(?:[:,.–—-]?\s+(?=\p{L})|:\s+(?=\d))/iu;
 const TIMED_NUMBER = /^\d{1,2}[.)] [^()]{2,40} \([^()]{0,12}(?:min|minutes?|secs?|seconds?|['′])\)$/i;
 /** A longer one that a sentence tells of is a silence. */
 const LONGEST_PAUSE = 60;
@@ -51,11 +51,13 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   // A long line is looked through only where it is long by its blanks alone.
   const written = line.trim();
   const short = written.length > GRAMMAR_UP_TO ? written.replace(/\s+/g, ' ') : written;
-  const { text, remarks } = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
+  const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
+  const { text, remarks, part } = row;
   const readings = withoutStop(text, line, standing) ?? readText(text, line, standing);
   const [first] = readings;
-  if (first?.kind !== 'movement') return readings;
-  return [...readings, ...remarks.flatMap((remark) => readRemark(remark))];
+  const opened = part === undefined ? [] : [reading('section', part)];
+  if (first?.kind !== 'movement') return [...opened, ...readings];
+  return [...opened, ...readings, ...remarks.flatMap((remark) => readRemark(remark))];
 }
 
 /** A stop behind an amount, as all lines of a script may have one. */
@@ -98,7 +100,8 @@ function readText(
   if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(asked, under, true)];
   const { counts, rest } = findCounts(body);
   if (counts.breath && Object.keys(counts).length === 1 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
-  const breaths = breathsOf(withBreathSpelled(body));
+  // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
+  const breaths = counts.breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
   if (breaths.length > 0) return breaths;
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];

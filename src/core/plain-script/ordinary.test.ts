@@ -124,6 +124,16 @@ describe('the top of a script', () => {
     expect(top('Bowing - 10')).not.toEqual(['Bowing', 600]);
   });
 
+  it('stays whole where a sentence tells of the class', () => {
+    expect(top("Here's how I'd run the 25 minutes on Sunday.", 'swing 8x')).toEqual([
+      "Here's how I'd run the 25 minutes on Sunday",
+      1500,
+    ]);
+    expect(top('The Friday class, as I teach it.', 'swing 8x')[0]).toBe('The Friday class, as I teach it');
+    // What is done for two minutes is no class.
+    expect(top('First I get them to settle for two minutes', 'swing 8x')[0]).toBe('New class');
+  });
+
   it('names nothing where it is longer than any title, and is not looked through', () => {
     expect(top(`Title: ${'-'.repeat(100_000)}a`)).toEqual(['New class', 600]);
   });
@@ -151,6 +161,33 @@ describe('lists in lists', () => {
   it('are steps where one has the number after the other, also by the name of a part', () => {
     expect(kinds('1. Settling (one minute)', '2. Opening the gate, 8 repetitions')[0]).toBe('movement');
     expect(kinds('1. Settling (one minute)', '- swing 8x')[0]).toBe('section');
+  });
+});
+
+describe('a table', () => {
+  const TABLE = [
+    '| Part | Exercise | Reps/Time | Cue |',
+    '|---|---|---|---|',
+    '| Warm up | Swing | 1 min | loose |',
+    '| | Neck turns | 5 L/R | slow |',
+    '| Main | Row home | 8 | in up, out down |',
+    '| Main | Bow | 4 each | left first |',
+  ];
+
+  it('has steps in its rows, in the parts that its first column names, and none in its head', () => {
+    const { lines, plan } = readScript(countingIds('o'), TABLE.join('\n'));
+    expect(lines.map(({ kind, words }) => [kind, words])).toEqual([
+      ['nothing', ''],
+      ['nothing', ''],
+      ['movement', 'Swing'],
+      ['movement', 'Neck turns'],
+      ['movement', 'Row home'],
+      ['movement', 'Bow'],
+    ]);
+    expect(plan.sections.map(({ title, steps }) => [title, steps.length])).toEqual([
+      ['Warm up', 2],
+      ['Main', 2],
+    ]);
   });
 });
 

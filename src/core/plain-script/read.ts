@@ -6,6 +6,8 @@ import { lastingByClock, withTimes } from './time-column';
 import type { NewId } from '@/core/document';
 import { itemAt } from '@/core/units';
 
+/** Between the heads of a table and its rows. */
+const RULED = /^\s*\|(?:\s*:?-{2,}:?\s*\|)+\s*$/;
 /** A row of dashes or equals signs makes a heading of the line above it. */
 const UNDERLINE = /^\s*(?:={3,}|-{3,})\s*$/;
 
@@ -22,12 +24,12 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .slice(0, SCRIPT_LIMITS.lines);
   const builder = new ScriptBuilder(newId, isShouted(lines));
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
-  const bare = marked ? lines.map(withMarkApart) : withTimes(withTabs(evened(lines.map(withoutQuoteMark))));
+  const bare = marked ? lines.map(withMarkApart) : withTimes(withTabs(evened(lines)));
   const lasting = lastingByClock(bare);
   const belows = belowEach(bare);
   bare.forEach((line, index) => {
     const below = itemAt(belows, index);
-    builder.take(line, put.get(index + 1) ?? null, {
+    builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
       underlined: UNDERLINE.test(below),
       opens: opensList(line, below) || opensItems(bare, index),
@@ -36,11 +38,6 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     });
   });
   return builder.done();
-}
-
-/** "> " is a said line of the tidy form; without its headings it is an e-mail's mark, or an arrow before a list. */
-function withoutQuoteMark(line: string): string {
-  return line.replace(/^[>\s]{0,8}>\s?/, '');
 }
 
 /** Whether a line and the one below it have a number and the next. */

@@ -58,6 +58,8 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   if (at === 0 && named) return rounds(amount, next, true);
   if (/^(?:sets?|series|lots|rounds|times)$/.test(word(tokens, next))) {
     const of = /^(?:of|x|×)$/.test(word(tokens, next + 1)) ? amountAt(tokens, next + 2) : null;
+    // "2 rounds of 3 minutes".
+    if (of && unitAt(tokens, of)) return timesOver(amount, of, tokens, take, rounds);
     const times = of?.range[0] ?? 1;
     const to = of ? behindRounds(tokens, of.next) : next + 1;
     return rounds({ range: [amount.range[0] * times, amount.range[1] * times] }, to);

@@ -30,9 +30,15 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
   [new RegExp(` & (?=(?:a half|a quarter|then|\\d{1,2}|${NUMBER_IN_WORDS})\\b)`, 'gi'), ' and '],
   [/, & (?=(?:then|we|each|i|you|they)\b)/gi, ', and '],
   [/\b(on|to|for) a side\b/gi, 'each side'],
+  [/\b(\d{1,3}) ?-ish\b/gi, '$1'],
+  [new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
+  [/\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],
+  [/\bincl\. ?/gi, 'including '],
+  [/\bw\. (?=\p{Ll})/gu, 'with '],
   [/\be\/w\b\.?/gi, 'each way'],
   [/\b[ep]\/s\b\.?/gi, 'each side'],
   [/\bb\/s\b\.?/gi, 'both sides'],
+  [new RegExp(`\\bapprox\\. ?(?=[~\\d½]|(?:an?|half|${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
   [new RegExp(`\\bc(?:a|irca)?\\. ?(?=\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
   [/\binh\b\.?/gi, 'inhale'],
   [/\bexh\b\.?/gi, 'exhale'],
@@ -96,6 +102,8 @@ function inFigures(text: string): string {
 export interface Row {
   readonly text: string;
   readonly remarks: readonly string[];
+  /** The part of the class that stands in the first column. */
+  readonly part?: string;
 }
 
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
@@ -103,7 +111,7 @@ const NOTHING = /^[-–—/.\s]*$/;
 
 /** Over the columns of a table. */
 const HEADS =
-  /^(?:exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often|much))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|no|nr|#)\.?$/i;
+  /^(?:(?:reps|rounds|times?|counts?) ?(?:\/|or) ?(?:reps|rounds|times?|counts?|duration)|exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often|much))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|no|nr|#)\.?$/i;
 
 /**
  * A row of a table, by tabs or strokes: its first column is a label where it is one, else a name; of the others those
@@ -118,15 +126,18 @@ export function rowOf(text: string): Row {
   const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');
   // "Main | Lifting the anchor | 7x": the part of the class stands before the name.
   const inPart = cells.length > 2 && namesPart(cells[0] ?? '') && cells.slice(2).some(hasAmount);
-  const [first = '', ...others] = numbered || inPart ? cells.slice(1) : cells;
+  // Under "Warm up | Arm swings" the part stands once: "| | Neck turns".
+  const unnamed = text.startsWith('|') && cells.length > 2 && cells[0] === '';
+  const [first = '', ...others] = numbered || inPart || unnamed ? cells.slice(1) : cells;
   const told = others.filter((one) => !NOTHING.test(one));
   const label = first.toLowerCase();
+  const part = inPart ? { part: cells[0] } : {};
   if (told.length > 0 && [first, ...told].every((one) => HEADS.test(one))) return { text: '', remarks: [] };
   if (told.length === 0) return { text: first, remarks: [] };
   const kind = LABELS.get(label);
   // "Sitting | 4 min": what is told has no amount, so this is a name.
   const labelled = kind !== undefined && !(TOLD.has(kind) && told.some(hasAmount));
-  return besides(labelled || SETTINGS.has(label) ? `${first}: ` : `${first}, `, told);
+  return { ...besides(labelled || SETTINGS.has(label) ? `${first}: ` : `${first}, `, told), ...part };
 }
 
 /** "six" alone in a column. */

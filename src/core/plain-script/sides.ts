@@ -160,7 +160,17 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     return take({ what: 'each-side' }, next + 2);
   const limb = /^(?:leg|foot|arm|hand)$/.test(word(tokens, at + 1)) && taken.at(-1)?.to === at;
   if (text === 'a' && (limb || word(tokens, at + 1) === 'side')) return take({ what: 'each-side' }, at + 2);
-  return alternatingAt(tokens, at, take) ?? ownPaceAt(tokens, at, take, taken) ?? pairAt(tokens, at, take);
+  return (
+    alternatingAt(tokens, at, take) ??
+    pairBehind(tokens, at, next, take) ??
+    ownPaceAt(tokens, at, take, taken) ??
+    pairAt(tokens, at, take)
+  );
+}
+
+/** "Three on L/R": a pair of sides behind a small word. */
+function pairBehind(tokens: readonly Token[], at: number, next: number, take: Take): Taken | null {
+  return next > at && wayOf(word(tokens, next)) !== undefined ? alternatingAt(tokens, next, take) : null;
 }
 
 /** "3/side", "3 reps/side"; "w/ arms" has no count. */
@@ -175,7 +185,9 @@ function eachSide(tokens: readonly Token[], noun: number, take: Take): Taken {
 
 function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
   const text = word(tokens, at);
-  if (/^(?:alternate|alternating)$/.test(text)) {
+  // "Alternate nostril" is a name.
+  const ofName = at === 0 && tokens[1]?.kind === 'word' && tokens[1].value === null && !isOneOf(tokens, 1, NOUNS);
+  if (/^(?:alternate|alternating)$/.test(text) && !ofName) {
     return take({ what: 'alternating' }, isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1);
   }
   if (/^(?:changing|swapping|switching)$/.test(text) && isOneOf(tokens, at + 1, SIDE_WORDS)) {

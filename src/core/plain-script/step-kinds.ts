@@ -74,6 +74,9 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   if (rest === '' && counts.ownPace) return reading('movement', counted ? OWN_PACE : body, counts, true);
   if (rest === '' && isOfBreaths(body, under))
     return reading('movement', sentenceCase(body.replace(/\.$/, '')), counts, true);
+  // "Inhale 4, hold 4, exhale 4, 5 rounds".
+  if (rest === '' && counts.breath && counts.rounds !== undefined && (item || under !== 'movement'))
+    return reading('movement', 'Breathing', counts, true);
   if (rest === '' && (counted || counts.startSide || counts.sides))
     return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
   const opening = under === 'nothing' || under === 'talk';

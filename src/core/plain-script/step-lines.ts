@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts } from './counts';
 import { withoutFrame } from './frames';
-import { TALK_STARTS } from './line-signs';
+import { isStill, TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { reading, type Reading } from './reading';
@@ -21,7 +21,14 @@ export function readStep(body: string, item: boolean, under: LineKind): readonly
   const { step, told } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
   if (step.kind !== 'movement') return [step];
   const [first, ...remarks] = behindCounts(step, body) ?? behindName(step) ?? [step];
-  return first ? [{ ...first, unsure: first.unsure || told }, ...remarks] : [step];
+  return first ? [{ ...stilled(first), unsure: first.unsure || told }, ...remarks] : [step];
+}
+
+/** "Stand quietly - 2 min, ask them to feel their hands": without what is told, nobody moves. */
+function stilled(step: Reading): Reading {
+  const { rounds, sides, held, seconds } = step.counts;
+  const timedOnly = seconds !== undefined && rounds === undefined && sides === undefined && !held;
+  return step.kind === 'movement' && timedOnly && isStill(step.words) ? { ...step, kind: 'silence' } : step;
 }
 
 /** "Crane, 4 times, low stance": what is told behind the amounts; `null` where nothing is. */

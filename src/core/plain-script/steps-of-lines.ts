@@ -1,4 +1,4 @@
-import { makePhase } from '@/core/movement';
+import { makePhase, type Phase } from '@/core/movement';
 import {
   isMovement,
   LIMITS,
@@ -10,7 +10,7 @@ import {
   type Step,
 } from '@/core/plan';
 import type { NewId } from '@/core/document';
-import { breathOfStep } from './breath-counts';
+import { breathOfStep, type BreathRests } from './breath-counts';
 import { cut, name } from './line-words';
 import type { Counts } from './model';
 
@@ -18,7 +18,7 @@ import type { Counts } from './model';
 
 /** A movement with the amounts that are written of it. */
 export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: ClassPlan['pace']): MovementStep {
-  const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold, breath } = counts;
+  const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold, breath, rests } = counts;
   let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
   if (breath) next = { ...next, ...breathOfStep(breath, pace) };
   if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
@@ -29,12 +29,20 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
     next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
   }
   if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
+  if (rests) return { ...next, pattern: restedBreath(newId, rests) };
   if (hold === undefined) return next;
   const rest = makePhase(newId, { kind: 'hold', share: null, seconds: hold });
   return {
     ...next,
     pattern: [makePhase(newId, { kind: 'inhale' }), rest, makePhase(newId, { kind: 'exhale' })],
   };
+}
+
+/** One breath that rests where it is full, where it is empty, or both. */
+function restedBreath(newId: NewId, [full, empty]: BreathRests): Phase[] {
+  const rest = (seconds: number): Phase[] =>
+    seconds > 0 ? [makePhase(newId, { kind: 'hold', share: null, seconds })] : [];
+  return [makePhase(newId, { kind: 'inhale' }), ...rest(full), makePhase(newId, { kind: 'exhale' }), ...rest(empty)];
 }
 
 /** A silence by its words, as long as is written. */

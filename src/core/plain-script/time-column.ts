@@ -14,8 +14,59 @@ const LINES_AT_LEAST = 4;
 const NUMBERED_AT_LEAST = 3;
 const SHARE_AT_LEAST = 0.6;
 
+/** A time before a line, as people set it off: "10.05 – Arrive", "[0:30] Arrive", "• 9:05 am Arrive", "10h05 Arrive". */
+const STAMPED =
+  /^(\s*)(?:[-*•] )?(?:\*\*)?[[(]?(00:)?(\d{1,2})([:.h])(\d{2})(?: ?(?:[ap]\.?m\.?|hrs|h|uhr))?[\])]?(?:\*\*)?(?: ?[-–—|:]\s+| ?\t\s*|\s+)(?=[\p{L}"“(])/iu;
+const STAMPS_AT_LEAST = 3;
+const STAMPED_SHARE = 0.4;
+const HALF_A_DAY = 720;
+
+/** "6.00-6.05 settle": from when to when of the day. */
+const SPANNED = /^(\s*(?:[-*•] )?)[[(]?(\d{1,2})[.:h](\d{2}) ?[-–—] ?(\d{1,2})[.:h](\d{2})[\])]?:?(?: [-–—])?(?=\s)/i;
+/** Spans of a day are so long, in minutes, and its first begins so late; those of a class from its start begin at 0:00. */
+const OF_DAY_FROM = 300;
+const SPAN_AT_MOST = 59;
+
+/** The lines with the spans of a day before them as "0-5 min:" from its first, where enough have one. */
+function withPlainSpans(lines: readonly string[]): readonly string[] {
+  const spans = lines.map((line) => {
+    const match = SPANNED.exec(line);
+    if (!match) return null;
+    const [all, indent = '', ...figures] = match;
+    const [a = 0, b = 0, c = 0, d = 0] = figures.map(Number);
+    return { all, indent, from: a * 60 + b, to: c * 60 + d };
+  });
+  const known = spans.filter((one) => one !== null);
+  const [first] = known;
+  const ofDay = known.every(({ from, to }) => to > from && to - from <= SPAN_AT_MOST && from >= (first?.from ?? 0));
+  if (!first || known.length < STAMPS_AT_LEAST || first.from < OF_DAY_FROM || !ofDay) return lines;
+  return lines.map((line, at) => {
+    const span = spans[at] ?? null;
+    if (span === null) return line;
+    return `${span.indent}${span.from - first.from}-${span.to - first.from} min:${line.slice(span.all.length)}`;
+  });
+}
+
+/** The lines with the times before them as "10:05 Arrive", where enough have one; with other signs than a colon only where they climb. */
+function withPlainStamps(lines: readonly string[]): readonly string[] {
+  const stamps = lines.map((line) => STAMPED.exec(line));
+  const known = stamps.filter((one) => one !== null);
+  const written = lines.filter((line) => line.trim() !== '').length;
+  if (known.length < STAMPS_AT_LEAST || known.length < STAMPED_SHARE * written) return lines;
+  const times = known.map(([, , , first, , second]) => Number(first) * 60 + Number(second));
+  // From 12:50 to 1:10 it climbs as well.
+  const climbs = times.every((one, at) => at === 0 || one >= (times[at - 1] ?? 0) || one + HALF_A_DAY >= (times[at - 1] ?? 0)); // prettier-ignore
+  const colons = known.every(([, , , , sign]) => sign === ':');
+  if (!colons && (!climbs || known.length < LINES_AT_LEAST)) return lines;
+  return lines.map((line, at) => {
+    const [all = '', indent = '', , first = '', , second = ''] = stamps[at] ?? [];
+    return all === '' ? line : `${indent}${first}:${second} ${line.slice(all.length)}`;
+  });
+}
+
 /** The lines with a column of times spelled out: "2-4 min: Swing" where it tells when, "shake, 1:00" where how long. */
-export function withTimes(lines: readonly string[]): readonly string[] {
+export function withTimes(asWritten: readonly string[]): readonly string[] {
+  const lines = withPlainStamps(withPlainSpans(asWritten));
   return byMinutes(lines) ?? byClocks(lines) ?? byAmounts(lines) ?? byNumbers(lines) ?? lines;
 }
 

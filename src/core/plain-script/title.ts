@@ -11,7 +11,7 @@ import { withoutMarkup } from './rows';
 const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
 /** The lines above a letter, but for what it is about. */
-const LETTER_HEAD = /^\s*(?:from|to|cc|bcc|date|sent|reply-to): /i;
+const LETTER_HEAD = /^[^\p{L}]*(?:from|to|cc|bcc|date|sent|reply-to): /iu;
 
 export function isGreeting(line: string): boolean {
   return GREETING.test(line) || LETTER_HEAD.test(line);
@@ -109,9 +109,11 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   const likely = isTitleCase(line) || (first === 'said' && isLikeTitle(line));
   if (likely && rest === line.trim() && (!stopped || (OF_CLASS.test(line) && !TELLS.test(line))))
     return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
-  const isLength = counts.seconds !== undefined && counts.rounds === undefined && rest !== '';
   // A sentence that tells how long the class is stays whole: "This is the plan for today, 30 minutes in total".
-  const words = TELLS.test(rest) ? line.trim() : rest.replace(/(?: +[|/–-])+ *$/, '');
+  const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
+  const least = tells ? CLASS_MINUTES.min * 60 : 1;
+  const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
+  const words = tells ? line.trim() : rest.replace(/(?: +[|/–-])+ *$/, '');
   return isLength ? [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }] : found;
 }
 
@@ -138,7 +140,7 @@ const OF_CLASS =
   /\b(?:class(?:es)?|form|lesson|session|programme?|workshop|practice|routine|plan|course|hour|morning|noon|evening|(?:mon|tues|wednes|thurs|fri|satur|sun)days?|mon|tues?|weds?|thu|fri|sat|sun|am|pm|beginners)\b/i;
 
 const TELLS =
-  /\b(?:here['’]s|i['’]d|is|are|was|were|takes?|lasts?|has|have|will|begins?|starts?|ends?|goes|i|we|you|they)\b/i;
+  /\b(?:here['’]s|i['’]d|is|are|was|were|takes?|lasts?|has|have|will|begins?|starts?|ends?|goes|we|you|they)\b/i;
 
 /** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */
 function isLikeTitle(line: string): boolean {

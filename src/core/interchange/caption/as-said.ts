@@ -1,0 +1,97 @@
+import { itemAt, type Issue, type Seconds } from '@/core/units';
+import type { Caption, CaptionsRead } from './model';
+
+/*
+ * Captions as machines and captioners write them have more than what is said: lines that stay while the next ones come,
+ * sounds in brackets, and who speaks. What is told by the forms of WebVTT and SRT alone cannot tell them apart.
+ */
+
+/** Of the captions, so many have to begin with a line of the one before for lines to be taken as staying. */
+const ROLLING_FROM = 0.3;
+const CAPTIONS_AT_LEAST = 6;
+/** Lines stay without a pause, in seconds. */
+const GAP_AT_MOST: Seconds = 0.5;
+/** A name that stands before so many captions, and such a share of all, is who speaks. */
+const NAMED_AT_LEAST = 3;
+const NAMED_SHARE = 0.15;
+const NAME_AT_MOST = 30;
+
+/** The same without what nobody says; what is taken out is told once for each kind. */
+export function asSaid({ captions, oddities }: CaptionsRead): CaptionsRead {
+  const rolled = withoutStaying(captions);
+  const names = speakersOf(rolled.captions);
+  const found: Issue[] =
+    rolled.stayed > 0 ? [{ code: 'lines-that-stay', at: '', facts: { count: rolled.stayed } }] : [];
+  let [sounds, speakers] = [0, 0];
+  const said = rolled.captions.flatMap((caption): Caption[] => {
+    const spoken = caption.text.replace(SOUND, ' ').replace(/[♪♫]+/g, ' ');
+    const lines = spoken.split('\n').map((line) => withoutSpeaker(line, names));
+    const text = lines.map((line) => line.replace(/ {2,}/g, ' ').trim()).filter((line) => line !== '').join('\n'); // prettier-ignore
+    if (spoken !== caption.text) sounds++;
+    if (lines.join('\n') !== spoken) speakers++;
+    return text === '' ? [] : [{ ...caption, text }];
+  });
+  if (said.length === 0) return { captions, oddities };
+  if (sounds > 0) found.push({ code: 'sounds-in-captions', at: '', facts: { count: sounds } });
+  if (speakers > 0) found.push({ code: 'speakers-in-captions', at: '', facts: { count: speakers } });
+  return { captions: said, oddities: [...found, ...oddities] };
+}
+
+/** "[Music]", "(bell rings)": a sound, by its brackets; in round ones only alone on a line. */
+const SOUND = /\[[^\][\n]{1,60}\]|^\s*\([^()\n]{1,60}\)\s*$/gm;
+/** ">> ", "- " before what another says. */
+const CHANGE_OF_SPEAKER = /^\s*(?:>{1,3}|[-–—](?=\s?\p{L}))\s*/u;
+const NAME = /^\s*([\p{L}][\p{L}\d .'’-]{0,29}):\s+(?=\S)/u;
+
+function withoutSpeaker(line: string, names: ReadonlySet<string>): string {
+  const bare = line.replace(CHANGE_OF_SPEAKER, '');
+  const name = NAME.exec(bare)?.[1];
+  return name !== undefined && names.has(name) ? bare.slice(bare.indexOf(':') + 1) : bare;
+}
+
+/** Names before a colon that stand in capitals or with a number, or are alone with it in many captions. */
+function speakersOf(captions: readonly Caption[]): ReadonlySet<string> {
+  const times = new Map<string, number>();
+  for (const { text } of captions) {
+    for (const line of text.split('\n')) {
+      const name = NAME.exec(line.replace(CHANGE_OF_SPEAKER, ''))?.[1];
+      if (name !== undefined && name.length <= NAME_AT_MOST) times.set(name, (times.get(name) ?? 0) + 1);
+    }
+  }
+  // "Inhale: …" leads a breath, and nobody speaks who is called so.
+  const isName = (name: string): boolean => !/^(?:in|out|inhale|exhale|breathe? (?:in|out)|left|right)$/i.test(name);
+  const isSet = (name: string): boolean => /^\p{Lu}{2}[\p{Lu}\d .'’-]*$/u.test(name) || /^Speaker ?\d*$/i.test(name);
+  return new Set([...times].flatMap(([name, count]) => (isName(name) && (count >= NAMED_AT_LEAST && count >= NAMED_SHARE * captions.length || (isSet(name) && count > 1)) ? [name] : []))); // prettier-ignore
+}
+
+/** Captions without the lines that stay on from the one before, where so many do that it is the way they are written. */
+function withoutStaying(captions: readonly Caption[]): {
+  readonly captions: readonly Caption[];
+  readonly stayed: number;
+} {
+  const staying = captions.map((caption, at) => stayingLines(captions[at - 1], caption));
+  const stayed = staying.filter((count) => count > 0).length;
+  // One line again and again is said again; lines that stay stand over others.
+  const over = captions.filter(({ text }, at) => itemAt(staying, at) > 0 && text.split('\n').length > itemAt(staying, at)).length; // prettier-ignore
+  if (
+    captions.length < CAPTIONS_AT_LEAST ||
+    over < ROLLING_FROM * captions.length * 0.5 ||
+    stayed < ROLLING_FROM * captions.length
+  )
+    return { captions, stayed: 0 };
+  const fresh = captions.flatMap((caption, at): Caption[] => {
+    const text = caption.text.split('\n').slice(itemAt(staying, at)).join('\n');
+    return text === '' ? [] : [{ ...caption, text }];
+  });
+  return { captions: fresh, stayed };
+}
+
+/** How many lines a caption begins with that the one before ends with. */
+function stayingLines(before: Caption | undefined, caption: Caption): number {
+  if (!before || caption.startSeconds - before.endSeconds > GAP_AT_MOST) return 0;
+  const [shown, lines] = [before.text.split('\n'), caption.text.split('\n')];
+  for (let count = Math.min(shown.length, lines.length); count > 0; count--) {
+    if (shown.slice(-count).join('\n') === lines.slice(0, count).join('\n')) return count;
+  }
+  return 0;
+}
