@@ -28,7 +28,7 @@ export function lineCounts({ counts, steps, over }: ReadLine): string {
 
 /** The counts that were found in a line. */
 export function countWords(counts: Counts): string {
-  const { rounds, roundsWithin, sides, seconds, ownPace, hold, startSide, breath } = counts;
+  const { rounds, roundsWithin, sides, seconds, ownPace, hold, startSide, breath, rests } = counts;
   const within = roundsWithin ? ` (${roundsWithin[0]} to ${roundsWithin[1]})` : '';
   return [
     rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}${within}`,
@@ -36,7 +36,7 @@ export function countWords(counts: Counts): string {
     startSide === undefined ? '' : `${startSide} first`,
     seconds === undefined ? '' : formatClock(seconds[0]),
     ownPace ? 'own pace' : '',
-    breath === undefined ? '' : `in ${breath[0]} s, out ${breath[1]} s`,
+    breath === undefined ? '' : breathText(breath, rests),
     hold === undefined ? '' : `hold ${hold} s`,
   ]
     .filter((part) => part !== '')
@@ -49,4 +49,10 @@ function overWords({ on, number }: NonNullable<ReadLine['over']>): string {
   if (on === 'every') return number === 1 ? 'every round' : `every ${number} rounds`;
   if (on === 'last') return number === 1 ? 'on the last round' : `in the last ${number} rounds`;
   return DURING_PLACE_WORDS.anywhere;
+}
+
+/** "in 4 s, rest 7 s, out 8 s". */
+function breathText([inhale, exhale]: readonly [number, number], [full, empty]: readonly [number, number] = [0, 0]) {
+  const rest = (seconds: number): string => (seconds > 0 ? `, rest ${seconds} s` : '');
+  return `in ${inhale} s${rest(full)}, out ${exhale} s${rest(empty)}`;
 }

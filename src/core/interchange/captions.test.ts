@@ -216,6 +216,13 @@ describe('chapters', () => {
     expect(read.ok && read.value.chapters.map((chapter) => chapter.startSeconds)).toEqual([0, 31, 3700]);
     expect(read.ok && read.value.oddities.map((oddity) => oddity.at)).toEqual(['line 4']);
     expect(readChapterList('nothing').ok).toBe(false);
+    for (const list of ['0:00 - Arrive\n2:30 - Row', '[0:00] Arrive\n[2:30] Row', '• 0:00 Arrive\n• 2:30 Row']) {
+      const other = readChapterList(list);
+      expect(other.ok && other.value.chapters).toEqual([
+        { startSeconds: 0, title: 'Arrive' },
+        { startSeconds: 150, title: 'Row' },
+      ]);
+    }
   });
 });
 

@@ -21,7 +21,19 @@ export function evened(lines: readonly string[]): readonly string[] {
   const plain = lines.map((line) => withoutQuoteMark(shown(line)).trimEnd());
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
-  return plain.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line.slice(common)))));
+  const even = plain.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line.slice(common)))));
+  return withoutTabInTitle(even);
+}
+
+/** Lines with columns make a table of a script from so many on. */
+const ROWS_AT_LEAST = 2;
+
+/** "Friday class\t60 min" over a script that is no table. */
+function withoutTabInTitle(lines: readonly string[]): readonly string[] {
+  const first = lines.findIndex((line) => line !== '');
+  const rows = lines.filter((line, at) => at !== first && /\S\t/.test(line)).length;
+  if (rows >= ROWS_AT_LEAST) return lines;
+  return lines.map((line, at) => (at === first ? line.replace(/(?<=\S)[ \t]*\t[ \t]*/g, ' ') : line));
 }
 
 /** "-Hold the rail", "1.Arrive", a mark and a tab: the mark of a list apart from its line by one blank. */

@@ -155,7 +155,9 @@ const DONE_AT_MOST = 6;
 
 /** "3:00 Shake it loose" in a column of times lasts until the next line; a guess. */
 function doneFor(one: Reading, body: string, seconds: number): Reading {
-  if (one.kind !== 'said' || !one.unsure || !DONE.test(body) || body.split(/\s+/).length > DONE_AT_MOST) return one;
-  const kind = isStill(body) ? 'silence' : 'movement';
+  const still = isStill(body);
+  if (one.kind !== 'said' || !one.unsure || body.split(/\s+/).length > DONE_AT_MOST || !(still || DONE.test(body)))
+    return one;
+  const kind = still ? 'silence' : 'movement';
   return lastingFor({ ...one, kind, words: body }, seconds);
 }
