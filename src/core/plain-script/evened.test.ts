@@ -11,7 +11,9 @@ describe('what pasting does to a script', () => {
   });
 
   it('leaves columns between tabs as they are', () => {
-    expect(evened(['Row\t6  each\tslow'])).toEqual(['Row\t6  each\tslow']);
+    const table = ['Row\t6  each\tslow', 'Bow\t4', 'Sit\t2 min'];
+    expect(evened(table)).toEqual(table);
+    expect(evened(['Friday class\t60 min', 'Row x6'])).toEqual(['Friday class 60 min', 'Row x6']);
   });
 
   it('of empty lines between all of them none parts anything', () => {

@@ -13,6 +13,7 @@ const FRAMED_UP_TO = 200;
 
 /** Words that join a sentence to the one before, a phrase of them at a time. */
 const JOINING = phrases(
+  'if there is time', 'if there’s time', "if there's time", 'if there is still time', 'if time', 'if time allows', 'if we have time', 'if i have time', 'if you have time', 'time permitting',
   'please', 'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
   'last of all', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
   'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
@@ -106,7 +107,7 @@ const FIGURE = new RegExp(`\\d|\\b(?:an?|another|${NUMBER_IN_WORDS}|once|twice|t
 
 /** What asks, quotes, forbids or says what the teacher does tells of no step. */
 const NO_STEP =
-  /[?"“”]|^(?:if|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I\b/i;
+  /[?"“”]|^(?:if(?! (?:there(?:['’]s| is)(?: still)? time|time|(?:we|i|you) have time)\b)|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I\b/i;
 
 /** Without who does it and how they come to it. */
 function withoutOpening(sentence: string): string {

@@ -17,7 +17,7 @@ export const ITEM =
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|before (?:you|we) (?:begin|start)|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|before (?:you|we) (?:begin|start)|wu|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|get(?:ting)? (?:warm|ready|moving|started)|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)(?:(?:,| and| &) (?:thanks|tea|questions|goodbye|hello))*$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -73,6 +73,8 @@ export function opensItems(lines: readonly string[], at: number): boolean {
   }
   const [first = ''] = furtherIn;
   const own = furtherIn.filter((below) => indentOf(below) === indentOf(first));
+  // "• Welcome" over what is said there.
+  if (own.length > 0 && namesPart(line.replace(ITEM, '').replace(/[.:]$/, ''))) return true;
   const steps = own
     .map((below) => findCounts(below.replace(ITEM, '')))
     .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');

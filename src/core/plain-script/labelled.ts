@@ -68,7 +68,13 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
   return [
     reading(
       kind,
-      named && rest !== '' ? rest : named ? label.charAt(0).toUpperCase() + label.slice(1) : text,
+      named && rest !== ''
+        ? rest
+        : named && /\bbreaths?\b/i.test(text)
+          ? text
+          : named
+            ? label.charAt(0).toUpperCase() + label.slice(1)
+            : text,
       named ? counts : {},
     ),
   ];

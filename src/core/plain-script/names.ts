@@ -10,7 +10,8 @@ const LEADS = [
   /(?:just |simply |only )?(?:do|try) (?:some |the )?(?!nothing|this|that|it\b|what|as\b|the same|not\b)(?=\p{L})/u,
   /(?:first|firstly|last|lastly|finally), /u,
   /(?:it(?:['’]s| is| was) (?:called|named)|(?:a|the|another) (?:movement|exercise|form|move|one|posture)(?: that| which)? (?:I|we|they|you) call) (?=\p{L})/u,
-  /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up)(?:ing)? (?:off )?(?:with|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
+  /(?:(?:we|I|they) )?(?:tried|did|practi[sc]ed|added|repeated|taught|showed) (?!not\b|it\b|this\b|that\b|what\b)(?=\p{L}{2})/u,
+  /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up|started|began|opened|finished|ended|closed|went on|moved on)(?:ing)? (?:off )?(?:with|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
   /there follows? (?=\p{L}|\d)/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) /u,
@@ -20,7 +21,7 @@ const LEADS = [
   /(?:and |then |finally,? |last of all,? |at the end,? )*there(?:['’]s| is| are) (?=\p{L}|\d)/u,
   /(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] /u,
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
-  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?=\p{L})/u,
+  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?:(?:comes?|came) (?:the |some )?(?=\p{L}+(?: \p{L}+)* (?:for|\d)|\p{L}+ing\b|\p{L}+ \p{L}+s\b))?(?=\p{L})/u,
   /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: (?=\p{L}[\p{L}'’-]*(?: \p{L}|$|[ ,:;–—-]*[\dx×(]))(?!(?:very|slow|only|once|twice|about|maybe|half|an?|as) )/u,
   /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
   /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::| [–—-]|\.(?= \p{L})) /u,
@@ -29,7 +30,7 @@ const LEADS = [
 export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
-  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|this (?:morning|evening|time|week)|today|tonight|again|after|then|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|a (?:bit|little|touch) \p{L}+er|at the (?:very )?(?:end|start|beginning)|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|(?<=[,;] ?)(?:from )?(?:top|head) to (?:bottom|toes?|foot)|for the (?:first|second|last) time|this (?:morning|evening|time|week)|today|tonight|again|after|then|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|a (?:bit|little|touch) \p{L}+er|at the (?:very )?(?:end|start|beginning)|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 

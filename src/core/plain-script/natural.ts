@@ -152,10 +152,15 @@ function lastingFor(one: Reading, seconds: number): Reading {
 const DONE =
   /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)/i;
 const DONE_AT_MOST = 6;
+/** "sit, eyes shut". */
+const SAT =
+  /^(?:sit|stand|lie)(?:ting|ing)?(?: down)?,? (?:with )?(?:eyes (?:shut|closed)|quiet(?:ly)?|still|in silence)\b/i;
 
 /** "3:00 Shake it loose" in a column of times lasts until the next line; a guess. */
 function doneFor(one: Reading, body: string, seconds: number): Reading {
-  const still = isStill(body);
+  const still = isStill(body) || SAT.test(body);
+  if (one.kind === 'transition' && still && seconds >= LONGEST_PAUSE)
+    return lastingFor({ ...one, kind: 'silence', words: body }, seconds);
   if (one.kind !== 'said' || !one.unsure || body.split(/\s+/).length > DONE_AT_MOST || !(still || DONE.test(body)))
     return one;
   const kind = still ? 'silence' : 'movement';

@@ -59,6 +59,11 @@ function timeAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
     const [more, to] = secondsBehind(tokens, next);
     [min, max, next] = [min + more, max + more, to];
   }
+  // "45 s to 1 min".
+  const until = /^(?:to|or|-|–|—|until)$/.test(word(tokens, next)) ? amountAt(tokens, next + 1) : null;
+  const untilUnit = until && unitAt(tokens, until);
+  if (until && untilUnit && min === max && until.range[0] * untilUnit.seconds > max)
+    [max, next] = [until.range[0] * untilUnit.seconds, untilUnit.next];
   if (word(tokens, next) === 'or' && word(tokens, next + 1) === 'so') next += 2;
   // "2 x 20 s each leg" is once for each; "3 x 10 s" cannot be.
   const whole = times?.inFigures && times.range[0] % 2 === 0 ? { whole: true as const } : {};

@@ -192,6 +192,8 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   const before = word(tokens, at - 1);
   // "…, five or six." in words ends a line only as a count; one number alone, too, between its marks: "Row; six; slowly".
   const guessed = /^(?:maybe|perhaps|say|about|do|make|have)$/.test(before) && /^[,;:–—-]$/.test(word(tokens, at - 2));
+  // "…, about a dozen, half of them backwards".
+  if (guessed && word(tokens, at + 1) === 'dozen' && /^[,;.]?$/.test(word(tokens, next))) return true;
   if (!inFigures && (guessed || /^[,;:–—-]$/.test(before))) {
     const alone = (eachSide || tokens.filter(({ value }) => value !== null).length === 1) && range[0] > 1;
     const ends = word(tokens, next);

@@ -30,6 +30,8 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
   [new RegExp(` & (?=(?:a half|a quarter|then|\\d{1,2}|${NUMBER_IN_WORDS})\\b)`, 'gi'), ' and '],
   [/, & (?=(?:then|we|each|i|you|they)\b)/gi, ', and '],
   [/\b(on|to|for) a side\b/gi, 'each side'],
+  [/\b(\d{1,2}) ?(?:reps|times|rounds),? (?:[x×] ?|for |in )?(\d) ?sets?\b/gi, '$2 sets of $1'],
+  [/\b(\d) sets?,? [x×]? ?(\d{1,2}) ?(?:reps|times)\b/gi, '$1 sets of $2'],
   [/\b(\d{1,3}) ?-ish\b/gi, '$1'],
   [new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
   [/\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],
@@ -64,7 +66,12 @@ export function spelledOut(text: string): string {
   const plain = withoutMarkup(text.replace(PICTURES, '').replace(PICTURES_BEHIND, ''));
   const dashed = withDashes(plain === '' ? text : plain);
   const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), dashed);
-  return inFigures(spelled).replace(SQUARE, '$1($2)');
+  return inRoundBrackets(inFigures(spelled));
+}
+
+/** "Bow [6x]" as "Bow (6x)". */
+export function inRoundBrackets(text: string): string {
+  return text.replace(SQUARE, '$1($2)');
 }
 
 /** Square brackets in a line and around one; "[ ]" and "[x]" before it are boxes to tick. */

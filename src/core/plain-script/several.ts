@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { bareName } from './names';
 import { reading, type Reading } from './reading';
+import { NUMBER_IN_WORDS } from './tokens';
 
 /*
  * Several steps in one line, each with an amount of its own: "wrists 10, elbows 10, shoulders 10", "arms 30 s, legs 30 s",
@@ -36,6 +37,11 @@ export function severalSteps(body: string): readonly Reading[] | null {
 
 /** "arms, hips, ankles, 1 min each": several steps with one amount for each of them; `null` for anything else. */
 function eachAlike(body: string): readonly Reading[] | null {
+  const pair = ALIKE_PAIR.exec(body);
+  if (pair) {
+    const rounds = findCounts(`x, ${itemAt(pair, 3)} times`).counts.rounds;
+    return rounds === undefined ? null : [itemAt(pair, 1), itemAt(pair, 2)].map((one) => reading('movement', one, { rounds }, true)); // prettier-ignore
+  }
   const match = EACH_ALIKE.exec(body);
   if (!match) return null;
   const names = itemAt(match, 1).split(/, (?:and )?| and | & /);
@@ -45,6 +51,13 @@ function eachAlike(body: string): readonly Reading[] | null {
   const counts = seconds ? { seconds } : { rounds };
   return names.map((one) => reading('movement', one, counts, true));
 }
+
+const TITLED = '(\\p{Lu}\\p{L}+(?: (?:the |of |a |an |in |on |to |at )?\\p{Lu}\\p{L}+)+)';
+/** "Lifting the Sky and Gathering the Harvest, eight of each": two names with capitals. */
+const ALIKE_PAIR = new RegExp(
+  `^(?:[^,.;]{0,40}?\\b(?:is|are|was|were|do|did)(?: always| usually)? )?${TITLED} and ${TITLED},? (\\d{1,2}|${NUMBER_IN_WORDS})(?: times)?(?: of)? each[.!]?$`,
+  'u',
+);
 
 const EACH_ALIKE =
   /^((?:\p{L}+(?: \p{L}+){0,2}, ){1,11}(?:and )?\p{L}+(?: \p{L}+){0,2}(?: (?:and|&) \p{L}+)?)(?:,|:| [-–—])? ((?:for )?\d[\p{L}\d½. -]{0,12}?),? (?:each|of each|each of them|apiece)[.!]?$/u;

@@ -88,7 +88,9 @@ export function startAt(tokens: readonly Token[], at: number, take: Take): Taken
     const found = side(next);
     if (found === null) return null;
     const noun = isOneOf(tokens, next + 1, SIDE_WORDS) ? next + 2 : next + 1;
-    return take({ what: 'start', side: found }, noun);
+    // "Starting with the right foot forward".
+    const ahead = noun > next + 1 && /^(?:forward|first)$/.test(word(tokens, noun)) ? noun + 1 : noun;
+    return take({ what: 'start', side: found }, ahead);
   }
   const found = side(at);
   const noun = word(tokens, at + 1) === 'lead' || isOneOf(tokens, at + 1, SIDE_WORDS) ? at + 2 : at + 1;

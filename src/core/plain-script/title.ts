@@ -3,7 +3,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { isItem, namesPart } from './headings';
 import type { Reading } from './reading';
-import { withoutMarkup } from './rows';
+import { inRoundBrackets, withoutMarkup } from './rows';
 
 /* The first lines of a script: what names the class, and how long it is. */
 
@@ -78,7 +78,7 @@ function titleFrom(text: string): readonly Reading[] {
 
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
 export function titled(found: readonly Reading[], written: string): readonly Reading[] {
-  const whole = withoutMarkup(withoutStars(written));
+  const whole = inRoundBrackets(withoutMarkup(withoutStars(written)));
   const line = whole.length > LIMITS.titleCharacters ? whole : whole.replace(/(?<=[\p{L}\d)'’])\.\s*$/u, '');
   const stopped = line !== whole;
   if (isGreeting(line)) return [{ kind: 'said', words: whole.trim(), counts: {}, unsure: false }];
