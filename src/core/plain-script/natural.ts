@@ -8,7 +8,8 @@ import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { pauseIn } from './pauses';
 import { reading, type Reading } from './reading';
-import { rowOf, spelledOut, type Row } from './rows';
+import { rowOf, type Row } from './rows';
+import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
 

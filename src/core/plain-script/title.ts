@@ -3,7 +3,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { isItem, namesPart } from './headings';
 import type { Reading } from './reading';
-import { inRoundBrackets, withoutMarkup } from './rows';
+import { inRoundBrackets, withoutMarkup } from './spelled-out';
 
 /* The first lines of a script: what names the class, and how long it is. */
 

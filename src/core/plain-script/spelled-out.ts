@@ -1,0 +1,102 @@
+import { NUMBER_IN_WORDS, NUMBER_WORDS } from './tokens';
+
+/*
+ * A line before anything is looked for in it: short forms are spelled out, counts stand in figures, brackets and dashes
+ * are of one kind, and what only adorns it is gone.
+ */
+
+const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
+  [/(?<!\d)(\d{1,2})['′’] ?(\d{2})(?:["″”]|''|’’)/g, '$1:$2'],
+  [/\b([LR]) ?(\d{1,2}) ?[/,+&] ?([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
+  [
+    /\b(\d{1,2}|[a-z]{3,8}), (?:then )?(?:change|swap|switch|reverse) (?:directions?|the direction|ways?),? (?:and |then )*\1\b/gi,
+    '$1 each way',
+  ],
+  [/\be\.? (?=(?:side|leg|arm|foot|hand|way)\b)/gi, 'each '],
+  [/\bonce (?:per|a|every|each|with every|with each|on every|on each) breath,? (?=for\b)/gi, ''],
+  [
+    /\b(?:at least|no(?:t)? (?:less|fewer) than) ([\p{L}\d]{1,12})((?: (?:s|secs?|seconds|mins?|minutes|times|rounds))?)(?:,| and| but)* (?:at most|no(?:t)? more than|up to) ([\p{L}\d]{1,10})\b/giu,
+    '$1-$3$2',
+  ],
+  [
+    /^(?:i |we )?(?:show|demo|demonstrate)(?:s|ed)? ([^,.;]{2,50}?) once,? (?:and |then )*(?:they|you|everyone|everybody|we)(?: all)? (?:copy|follow|do|join|repeat)(?: me| it| that| in)* /gi,
+    '$1 ',
+  ],
+  [/(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],
+  [new RegExp(` & (?=(?:a half|a quarter|then|\\d{1,2}|${NUMBER_IN_WORDS})\\b)`, 'gi'), ' and '],
+  [/, & (?=(?:then|we|each|i|you|they)\b)/gi, ', and '],
+  [/\b(on|to|for) a side\b/gi, 'each side'],
+  [/\b(\d{1,2}) ?(?:reps|times|rounds),? (?:[x×] ?|for |in )?(\d) ?sets?\b/gi, '$2 sets of $1'],
+  [/\b(\d) sets?,? [x×]? ?(\d{1,2}) ?(?:reps|times)\b/gi, '$1 sets of $2'],
+  [/\b(\d{1,3}) ?-ish\b/gi, '$1'],
+  [new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
+  [/\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],
+  [/\bincl\. ?/gi, 'including '],
+  [/\bw\. (?=\p{Ll})/gu, 'with '],
+  [/\be\/w\b\.?/gi, 'each way'],
+  [/\b[ep]\/s\b\.?/gi, 'each side'],
+  [/\bb\/s\b\.?/gi, 'both sides'],
+  [new RegExp(`\\bapprox\\. ?(?=[~\\d½]|(?:an?|half|${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
+  [new RegExp(`\\bc(?:a|irca)?\\. ?(?=\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
+  [/\binh\b\.?/gi, 'inhale'],
+  [/\bexh\b\.?/gi, 'exhale'],
+];
+
+/** Small pictures before a line, or a number in a frame. */
+const PICTURES =
+  /^(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|\d\uFE0F?\u20E3){1,6}\s*/u;
+
+/** Small pictures behind a line. */
+const PICTURES_BEHIND =
+  /(?<=\S)\s*(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|:-?[)D(]|;-?\)){1,6}\s*$/u;
+
+/** Stars, strokes and ticks around words of a note, as plain-text notes set them off; what is struck out is gone. */
+export function withoutMarkup(text: string): string {
+  if (!/[*_~`]/.test(text)) return text;
+  const kept = text.replace(/~~[^~]{1,120}~~\s*/g, '');
+  return (kept.trim() === '' ? text : kept).replace(/\*\*|__|~~|`/g, '').replace(/(^|[\s(])[*_](?=[\p{L}\d])|(?<=[\p{L}\d.:!?])[*_](?=$|[\s).,:;])/gu, '$1'); // prettier-ignore
+}
+
+/** "6 e/w" as "6 each way", "inh" as "inhale", "x eight" as "x 8"; "[pause 5]" in round brackets. */
+export function spelledOut(text: string): string {
+  const plain = withoutMarkup(text.replace(PICTURES, '').replace(PICTURES_BEHIND, ''));
+  const dashed = withDashes(plain === '' ? text : plain);
+  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), dashed);
+  return inRoundBrackets(inFigures(spelled));
+}
+
+/** "Bow [6x]" as "Bow (6x)". */
+export function inRoundBrackets(text: string): string {
+  return text.replace(SQUARE, '$1($2)');
+}
+
+/** Square brackets in a line and around one; "[ ]" and "[x]" before it are boxes to tick. */
+const SQUARE = /(^|.)\[([^\][]{2,60}|(?<=.\[)\d|(?<=.\[)\d\d)\](?!\()/gu;
+/** A long dash behind a breath, or in a line with an amount, as one between blanks. */
+function withDashes(text: string): string {
+  if (!text.includes('—')) return text;
+  if (!HAS_NUMBER.test(text))
+    return text.replace(/^((?:[a-z][.)] )?(?:in|out|inhale|exhale)) ?— ?(?=\p{L})/iu, '$1 – ');
+  return text.replace(/ ?— ?(?=\S)/g, ' – ');
+}
+const NUMBER = `\\b(${NUMBER_IN_WORDS})\\b`;
+const HAS_NUMBER = new RegExp(`\\d|${NUMBER}|\\b(?:once|twice|half|minute)\\b`, 'iu');
+/** A number in words where only a count can stand: "x eight", "eight x", "six ea", "pause ten s", "four + four". */
+const WORDED = [
+  new RegExp(`(?<=(?:^|[\\s(])[x×] ?)${NUMBER}`, 'giu'),
+  new RegExp(
+    `(?<![-–]|\\b(?:to|or|and) )${NUMBER}(?= ?×| x(?=$|[\\s).,])| (?:ea\\b|s\\b(?!['’])|e/[swl]\\b|per side|a side))`,
+    'giu',
+  ),
+  new RegExp(`(?<=^[([]?pauses?:? )${NUMBER}(?=[)\\].]*$)`, 'giu'),
+  new RegExp(`(?<=\\b(?:rounds|reps|times|repetitions): ?)${NUMBER}`, 'giu'),
+];
+const WORDED_TWICE = new RegExp(`${NUMBER}( ?[+&/] ?| (?:and|n) )\\1\\b(?= *(?:$|[.,;)]))`, 'giu');
+
+function inFigures(text: string): string {
+  const figure = (word: string): string => String(NUMBER_WORDS.get(word.toLowerCase()) ?? word);
+  return WORDED.reduce((line, form) => line.replace(form, figure), text).replace(
+    WORDED_TWICE,
+    (_, word: string, joint: string) => `${figure(word)}${joint}${figure(word)}`,
+  );
+}
