@@ -17,24 +17,38 @@ const NAMED_SHARE = 0.15;
 const NAME_AT_MOST = 30;
 
 /** The same without what nobody says; what is taken out is told once for each kind. */
-export function asSaid({ captions, oddities }: CaptionsRead): CaptionsRead {
-  const rolled = withoutStaying(captions);
+export function asSaid(read: CaptionsRead): CaptionsRead {
+  const worded = changed(read.captions, (text) => text.replace(SOUND, ' ').replace(/[♪♫]+/g, ' '));
+  const rolled = withoutStaying(worded.captions);
   const names = speakersOf(rolled.captions);
-  const found: Issue[] =
-    rolled.stayed > 0 ? [{ code: 'lines-that-stay', at: '', facts: { count: rolled.stayed } }] : [];
-  let [sounds, speakers] = [0, 0];
-  const said = rolled.captions.flatMap((caption): Caption[] => {
-    const spoken = caption.text.replace(SOUND, ' ').replace(/[♪♫]+/g, ' ');
-    const lines = spoken.split('\n').map((line) => withoutSpeaker(line, names));
-    const text = lines.map((line) => line.replace(/ {2,}/g, ' ').trim()).filter((line) => line !== '').join('\n'); // prettier-ignore
-    if (spoken !== caption.text) sounds++;
-    if (lines.join('\n') !== spoken) speakers++;
-    return text === '' ? [] : [{ ...caption, text }];
+  const said = changed(rolled.captions, (text) =>
+    text
+      .split('\n')
+      .map((line) => withoutSpeaker(line, names))
+      .join('\n'),
+  );
+  if (said.captions.length === 0) return read;
+  const told = (code: string, count: number): Issue[] => (count > 0 ? [{ code, at: '', facts: { count } }] : []);
+  const found = [
+    ...told('lines-that-stay', rolled.stayed),
+    ...told('sounds-in-captions', worded.count),
+    ...told('speakers-in-captions', said.count),
+  ];
+  return { captions: said.captions, oddities: [...found, ...read.oddities] };
+}
+
+/** The captions with their texts changed, how many were, and none that is empty then. */
+function changed(captions: readonly Caption[], change: (text: string) => string) {
+  let count = 0;
+  const left = captions.flatMap((caption): Caption[] => {
+    const text = change(caption.text);
+    if (text === caption.text) return [caption];
+    count++;
+    const lines = text.split('\n').map((line) => line.replace(/ {2,}/g, ' ').trim());
+    const kept = lines.filter((line) => line !== '').join('\n');
+    return kept === '' ? [] : [{ ...caption, text: kept }];
   });
-  if (said.length === 0) return { captions, oddities };
-  if (sounds > 0) found.push({ code: 'sounds-in-captions', at: '', facts: { count: sounds } });
-  if (speakers > 0) found.push({ code: 'speakers-in-captions', at: '', facts: { count: speakers } });
-  return { captions: said, oddities: [...found, ...oddities] };
+  return { captions: left, count };
 }
 
 /** "[Music]", "(bell rings)": a sound, by its brackets; in round ones only alone on a line. */
