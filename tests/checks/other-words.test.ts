@@ -57,3 +57,33 @@ describe('what is found in a line', () => {
     expect(others).toBeLessThanOrEqual(Math.max(1, 0.01 * changed));
   });
 });
+
+/** What is asked for in a first sentence, by its verb. */
+const ASKED =
+  /^(?:squeeze|push|force|hold|suck|blow|fill|empty|pull|press|drop|let|fold|bend|hang|tap|drum|knock|beat|slap|shake|stand|lift|balance|look|roll|flop|stop|breathe|pump|bounce|swing)\b/i;
+const DONE = /^(?:breath-forced|head-low|caution-untagged)/;
+
+const DENIED: Readonly<Record<string, (text: string) => string>> = {
+  never: (text) => `Never ${afterWord(text)}`,
+  'do not': (text) => `Do not ${afterWord(text)}`,
+  'no need to': (text) => `There is no need to ${afterWord(text)}`,
+  'nobody has to': (text) => `Nobody has to ${afterWord(text)}`,
+  'I would rather you did not': (text) => `I’d rather you did not ${afterWord(text)}`,
+};
+
+describe('what is done', () => {
+  it.each(Object.entries(DENIED))('is not found behind "%s"', (_, deny) => {
+    let [asked, still] = [0, 0];
+    for (const { line } of lines) {
+      const first = line.text.split(/(?<=[.!?])\s/)[0] ?? '';
+      if (line.place !== 'teach' || !ASKED.test(first) || /\b(?:not|never|no|don['’]t)\b/i.test(first)) continue;
+      const done = foundFor({ ...line, text: first }).filter((one) => DONE.test(one) && line.wanted.includes(one));
+      if (done.length === 0) continue;
+      asked++;
+      if (foundFor({ ...line, text: deny(first) }).some((one) => done.includes(one))) still++;
+    }
+    expect(asked).toBeGreaterThan(25);
+    // Measured: 6 of 32, behind an "and" that ends what is denied.
+    expect(still / asked).toBeLessThan(0.2);
+  });
+});

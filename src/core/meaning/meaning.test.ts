@@ -76,6 +76,9 @@ describe('what a line says', () => {
     expect(says('Never hold the breath.', 'breath-forced')).toBe(false);
     expect(says('You may want to hold the breath; please don’t.', 'breath-forced')).toBe(false);
     expect(saysOrDenies('Never hold the breath.', 'breath-forced')).toBe(true);
+    expect(says('Never fold forward, head hanging low.', 'head-low')).toBe(false);
+    expect(says('Fold forward, head hanging low.', 'head-low')).toBe(true);
+    expect(says('Do not fold forward as though to touch the floor.', 'forward-bend')).toBe(false);
     expect(offers('If you like, use a chair.', 'seat')).toBe(true);
     expect(offers('Nobody sits today.', 'seat')).toBe(false);
     expect(offers('Sit back into your hips.', 'seat')).toBe(false);

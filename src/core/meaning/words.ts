@@ -72,13 +72,14 @@ export function readWords(text: string): readonly Word[] {
   let deniedBy: number | null = null;
   let [supposed, clause, sentence] = [false, -1, -1];
   return words.map((word, at) => {
-    if (word.sentence !== sentence || (word.clause !== clause && !listsOn(words, at)))
+    if (word.sentence !== sentence || (word.clause !== clause && !listsOn(words, at) && !hangsOn(words, at)))
       [deniedBy, supposed] = [null, false];
     ({ clause, sentence } = word);
-    if (ENDS_DENYING.has(word.plain) && words[at + 1]?.plain !== 'or') deniedBy = null;
+    const before = `${words[at - 1]?.plain ?? ''} ${word.plain}`;
+    const ends = ENDS_DENYING.has(word.plain) && words[at + 1]?.plain !== 'or' && before !== 'as though';
+    if (ends) deniedBy = null;
     const read: Word = { ...word, stem: stemOf(word.plain), deniedBy, supposed };
     const pair = `${word.plain} ${words[at + 1]?.plain ?? ''}`;
-    const before = `${words[at - 1]?.plain ?? ''} ${word.plain}`;
     const denies = DENYING.has(word.plain) && !DENIES_NOTHING.has(pair) && !DENIES_NOTHING.has(before);
     if (denies || before === 'rather than') deniedBy ??= at;
     if (SUPPOSING.has(word.plain) || findsFor(words, at)) supposed = true;
@@ -94,6 +95,13 @@ function listsOn(words: readonly Cut[], at: number): boolean {
     if (plain === 'or' || plain === 'nor') return next > at;
   }
   return false;
+}
+
+/** "Never flop over, head hanging", "do not fold, letting it drop": what goes with it is denied as well. */
+function hangsOn(words: readonly Cut[], at: number): boolean {
+  const [first, second] = [words[at]?.plain ?? '', words[at + 1]?.plain ?? ''];
+  const goesWith = (word: string): boolean => /^\p{L}{3,}ing$/u.test(word);
+  return goesWith(first) ? first !== 'breathing' : goesWith(second) && !/^(?:keep|stay|go|is|are|and|then|just|by|for|while|now|with|without)$/.test(first); // prettier-ignore
 }
 
 const FINDING = new Set('find found feel like notice enjoy'.split(' '));
