@@ -181,7 +181,9 @@ function withoutLoneWays(
 } {
   const ways = taken.flatMap((one) => (one.what === 'way' ? [one.way] : []));
   const pair = ways.some((way, at) => ways.indexOf(OPPOSITE[way]) > at);
-  const amounts = taken.filter((one) => one.what === 'rounds' || one.what === 'seconds');
+  const counted = taken.filter((one) => one.what === 'rounds');
+  // "6 fwd 6 back - 2 min": beside two counts a time is that of both.
+  const amounts = counted.length > 1 ? counted : taken.filter((one) => one.what === 'rounds' || one.what === 'seconds');
   const ranges = amounts.map((one) => one.range.join());
   const each = pair && ranges.length > 1 && new Set(ranges).size === 1;
   // "8 reps (4 R / 4 L)": the whole is said first, then what of it is for each.
@@ -286,7 +288,7 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
 
 function tidied(text: string): string {
   return text
-    .replace(/\([\s,;/&+]*\)/g, ' ')
+    .replace(/\([\s,;/&+]*(?:(?:in )?total|in all|altogether|long|max(?:imum)?)?[\s,;/&+.]*\)/gi, ' ')
     .replace(/\s+/g, ' ')
     .replace(/,\s+and\s*(?=,|$)/g, ',')
     .replace(/(?: [–—-])+(?= [–—-] )/g, '')

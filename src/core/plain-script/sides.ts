@@ -109,7 +109,8 @@ export function wayAt(tokens: readonly Token[], at: number, take: Take): Taken |
   const again = sameAgainAt(tokens, at);
   if (again !== null) return take({ what: isOneOf(tokens, again - 1, SIDE_WORDS) ? 'in-turn' : 'each-way' }, again);
   const known = wayOf(text);
-  if (known) return take({ what: 'way', way: known }, at + 1);
+  const led = (known === 'left' || known === 'right') && /^lead(?:ing)?$/.test(word(tokens, at + 1));
+  if (known) return take({ what: 'way', way: known }, at + (led ? 2 : 1));
   const noun = isOneOf(tokens, at + 1, NOUNS);
   const sided = isOneOf(tokens, at + 1, SIDE_WORDS);
   if (/^(?:one|this)$/.test(text) && noun) return take({ what: 'way', way: 'one', sided }, at + 2);

@@ -3,6 +3,40 @@ import { lastingByClock, withTimes } from './time-column';
 
 const COLUMN = ['0 Arrive', '2 Swing', '', '5 Bow', '9 Sit'];
 
+describe('what a column of times is written as', () => {
+  const spelled = (...lines: string[]): readonly string[] => withTimes(lines);
+
+  it('is evened out where enough lines have a time', () => {
+    for (const apart of [' – ', ': ', '\t', ' | '])
+      expect(spelled(`10:00${apart}Bow`, `10:05${apart}Row`, `10:20${apart}Sit`)).toEqual([
+        '10:00 Bow',
+        '10:05 Row',
+        '10:20 Sit',
+      ]);
+    expect(spelled('[0:00] Bow', '[0:30] Row', '[1:00] Sit')[1]).toBe('0:30 Row');
+    expect(spelled('9.00am Bow', '9.05am Row', '9.20am Sit', '9h30 Tea')).toEqual([
+      '9:00 Bow',
+      '9:05 Row',
+      '9:20 Sit',
+      '9:30 Tea',
+    ]);
+    // Numbers of a list with parts are no times.
+    const parts = ['1.10 Bow', '1.05 Row', '1.01 Sit', '1.15 Tea'];
+    expect(spelled(...parts)).toEqual(parts);
+  });
+
+  it('tells how long its lines last, of a day or of a class in minutes', () => {
+    expect(spelled('6.00-6.05 Bow', '6.05-6.20 Row', '6.20-6.30 Sit')).toEqual([
+      '0-5 min: Bow',
+      '5-20 min: Row',
+      '20-30 min: Sit',
+    ]);
+    expect(spelled('0-5 Bow', '5-20 5 animals', '20-30 Sit')[1]).toBe('5-20 min: 5 animals');
+    const ranges = ['3-5 Bow', '4-6 Row', '2-3 Sit'];
+    expect(spelled(...ranges)).toEqual(ranges);
+  });
+});
+
 describe('a column of times', () => {
   it('tells when each line is said, from its minute to the next one’s', () => {
     expect(withTimes(COLUMN)).toEqual(['0-2 min: Arrive', '2-5 min: Swing', '', '5-9 min: Bow', 'Sit']);

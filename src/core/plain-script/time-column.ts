@@ -20,6 +20,12 @@ const STAMPED =
 const STAMPS_AT_LEAST = 3;
 const STAMPED_SHARE = 0.4;
 const HALF_A_DAY = 720;
+const LATE_FROM = 600;
+
+/** Whether a time of day, in minutes, comes after another; from 12:50 to 1:10 as well. */
+function follows(before: number, time: number): boolean {
+  return time >= before || (before >= LATE_FROM && time + HALF_A_DAY >= before);
+}
 
 /** "6.00-6.05 settle": from when to when of the day. */
 const SPANNED = /^(\s*(?:[-*•] )?)[[(]?(\d{1,2})[.:h](\d{2}) ?[-–—] ?(\d{1,2})[.:h](\d{2})[\])]?:?(?: [-–—])?(?=\s)/i;
@@ -54,8 +60,7 @@ function withPlainStamps(lines: readonly string[]): readonly string[] {
   const written = lines.filter((line) => line.trim() !== '').length;
   if (known.length < STAMPS_AT_LEAST || known.length < STAMPED_SHARE * written) return lines;
   const times = known.map(([, , , first, , second]) => Number(first) * 60 + Number(second));
-  // From 12:50 to 1:10 it climbs as well.
-  const climbs = times.every((one, at) => at === 0 || one >= (times[at - 1] ?? 0) || one + HALF_A_DAY >= (times[at - 1] ?? 0)); // prettier-ignore
+  const climbs = times.every((one, at) => at === 0 || follows(times[at - 1] ?? 0, one));
   const colons = known.every(([, , , , sign]) => sign === ':');
   if (!colons && (!climbs || known.length < LINES_AT_LEAST)) return lines;
   return lines.map((line, at) => {
@@ -67,7 +72,21 @@ function withPlainStamps(lines: readonly string[]): readonly string[] {
 /** The lines with a column of times spelled out: "2-4 min: Swing" where it tells when, "shake, 1:00" where how long. */
 export function withTimes(asWritten: readonly string[]): readonly string[] {
   const lines = withPlainStamps(withPlainSpans(asWritten));
-  return byMinutes(lines) ?? byClocks(lines) ?? byAmounts(lines) ?? byNumbers(lines) ?? lines;
+  return byMinuteSpans(lines) ?? byMinutes(lines) ?? byClocks(lines) ?? byAmounts(lines) ?? byNumbers(lines) ?? lines;
+}
+
+const MINUTE_SPAN = /^(\s*(?:[-*•] )?)(\d{1,3}) ?[-–—] ?(\d{1,3})(?!\s*(?:min|['′]))(?=[:\s]\s*[\p{L}\d"“(])/u;
+
+/** "0-5 Arrive", "5-15 Loosen": spans of minutes, each behind the one before, from the start of the class. */
+function byMinuteSpans(lines: readonly string[]): readonly string[] | null {
+  const spans = lines.map((line) => MINUTE_SPAN.exec(line));
+  const known = spans.flatMap((one) => (one ? [[Number(one[2]), Number(one[3])] as const] : []));
+  const inOrder = known.every(([from, to], at) => from < to && from >= (known[at - 1]?.[1] ?? 0));
+  if (known.length < NUMBERED_AT_LEAST || known[0]?.[0] !== 0 || !inOrder) return null;
+  return lines.map((line, at) => {
+    const [all = '', indent = '', from = '', to = ''] = spans[at] ?? [];
+    return all === '' ? line : `${indent}${from}-${to} min: ${line.slice(all.length).replace(/^[:\s]+/, '')}`;
+  });
 }
 
 function byMinutes(lines: readonly string[]): readonly string[] | null {
