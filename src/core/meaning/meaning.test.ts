@@ -78,6 +78,7 @@ describe('what a line says', () => {
     expect(saysOrDenies('Never hold the breath.', 'breath-forced')).toBe(true);
     expect(says('Never fold forward, head hanging low.', 'head-low')).toBe(false);
     expect(says('Fold forward, head hanging low.', 'head-low')).toBe(true);
+    expect(says('Do not worry, holding the breath is fine.', 'breath-forced')).toBe(true);
     expect(says('Do not fold forward as though to touch the floor.', 'forward-bend')).toBe(false);
     expect(offers('If you like, use a chair.', 'seat')).toBe(true);
     expect(offers('Nobody sits today.', 'seat')).toBe(false);

@@ -99,10 +99,17 @@ function listsOn(words: readonly Cut[], at: number): boolean {
 
 /** "Never flop over, head hanging", "do not fold, letting it drop": what goes with it is denied as well. */
 function hangsOn(words: readonly Cut[], at: number): boolean {
-  const [first, second] = [words[at]?.plain ?? '', words[at + 1]?.plain ?? ''];
-  const goesWith = (word: string): boolean => /^\p{L}{3,}ing$/u.test(word);
-  return goesWith(first) ? first !== 'breathing' : goesWith(second) && !/^(?:keep|stay|go|is|are|and|then|just|by|for|while|now|with|without)$/.test(first); // prettier-ignore
+  const clause = words[at]?.clause;
+  const goesWith = [words[at], words[at + 1]].some((one) => one?.clause === clause && GOING.test(one?.plain ?? ''));
+  if (!goesWith || BEFORE_GOING.has(words[at]?.plain ?? '')) return false;
+  // "…, holding it is fine" is a sentence of its own.
+  for (let next = at; words[next]?.clause === clause; next++) if (TELLING.has(words[next]?.plain ?? '')) return false;
+  return true;
 }
+
+const GOING = /^(?!(?:morning|evening|everything|anything|something|nothing|during|breathing)$)\p{L}{3,}ing$/u;
+const BEFORE_GOING = new Set('keep stay go and then just by for while now with without'.split(' '));
+const TELLING = new Set('is are was were will can may does helps makes gives keeps lets heals works feels has have'.split(' ')); // prettier-ignore
 
 const FINDING = new Set('find found feel like notice enjoy'.split(' '));
 const FINDERS = new Set('i people some many we'.split(' '));

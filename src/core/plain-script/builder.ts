@@ -85,17 +85,15 @@ export class ScriptBuilder {
       shouted: this.shouted,
     };
     const found = this.isAtTop() ? titled(readNatural(line, standing), line) : readNatural(line, standing);
-    const readings =
-      put === null
-        ? found
-        : [{ ...itemAt(found, 0), kind: put, words: wordsFor(put, line, itemAt(found, 0)), unsure: false }];
+    // A row of a table may stand under the part that its first column names.
+    const main = found.find(({ kind }) => kind !== 'section') ?? itemAt(found, 0);
+    const readings = put === null ? found : [{ ...main, kind: put, words: wordsFor(put, line, main), unsure: false }];
     for (const reading of readings) if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line));
     if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
       this.stepIndent = indentOf(line);
       this.stepNumbered = isNumbered(line);
     }
-    // A row of a table may stand under the part that its first column names.
-    const first = readings.find(({ kind }) => kind !== 'section') ?? itemAt(readings, 0);
+    const first = put === null ? main : itemAt(readings, 0);
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);

@@ -128,7 +128,13 @@ const ITS_TIME =
 
 /** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
 export function headingOf(text: string, shouted: boolean): string | null {
-  return headingIn(text, shouted)?.replace(ITS_TIME, '') ?? null;
+  const heading = headingIn(text, shouted);
+  return heading === null ? null : withoutItsTime(heading);
+}
+
+/** The name of a part without how long it lasts. */
+export function withoutItsTime(heading: string): string {
+  return heading.replace(ITS_TIME, '');
 }
 
 function headingIn(text: string, shouted: boolean): string | null {

@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import { breathsOf } from './breath-lines';
 import { findCounts } from './counts';
-import { namesPart } from './headings';
+import { namesPart, withoutItsTime } from './headings';
 import { LABELS, SETTINGS } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
@@ -63,7 +63,7 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     const [step, ...remarks] = readStep(text, true, 'nothing');
     if (step?.kind === 'movement') return [step, ...remarks];
   }
-  if (kind === 'section') return [reading(kind, text.replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)\.?$/i, ''))];
+  if (kind === 'section') return [reading(kind, withoutItsTime(text))];
   const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
   return [
     reading(

@@ -100,9 +100,10 @@ function readText(
   const asked = pauseIn(withoutFrame(body) ?? '');
   if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(asked, under, true)];
   const { counts, rest } = findCounts(body);
-  if (counts.breath && Object.keys(counts).length === 1 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
+  const { breath, rests: _, ...others } = counts;
+  if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
-  const breaths = counts.breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
+  const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
   if (breaths.length > 0) return breaths;
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];

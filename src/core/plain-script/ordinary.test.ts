@@ -191,6 +191,25 @@ describe('a table', () => {
   });
 });
 
+describe('a line put right', () => {
+  it('keeps its own name and amounts where its row names a part as well', () => {
+    const rows = '| Warm up | Swing | 1 min |\n| Main | Bow | 4 |\n| Main | Row | 6 |';
+    const { lines, plan } = readScript(countingIds('o'), rows, new Map([[1, 'silence']]));
+    expect(lines[0]).toMatchObject({ kind: 'silence', words: 'Swing', counts: { seconds: [60, 45, 90] } });
+    expect(plan.sections[0]?.steps[0]).toMatchObject({ kind: 'silence', name: 'Swing' });
+  });
+});
+
+describe('what is said', () => {
+  it('stays in words where it is a number alone, and heads nothing above a rule', () => {
+    expect(read('Row x6', 'Three.', 'Two')[2]).toMatch(/\| Two$/);
+    const apart = ['Quay', '', 'Row x6', '', 'Slow and easy, please.', '', '---', '', 'Bow x4', '', 'Sway 1 min', '', 'Sit 2 min', '', 'Bye']; // prettier-ignore
+    const { lines } = readScript(countingIds('o'), apart.join('\n'));
+    expect(lines[4]).toMatchObject({ kind: 'said' });
+    expect(read('Row x6', 'in 4, hold 2, out 6')[1]).toMatch(/^setting/);
+  });
+});
+
 describe('what is no movement', () => {
   it('is a pause of the step above, or a silence before any step', () => {
     expect(read('Swing 8x', 'Water break (1 min)')[1]).toBe('pause |  | 60 s');

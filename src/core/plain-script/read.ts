@@ -31,7 +31,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     const below = itemAt(belows, index);
     builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
-      underlined: UNDERLINE.test(below),
+      underlined: UNDERLINE.test(bare[index + 1] ?? ''),
       opens: opensList(line, below) || opensItems(bare, index),
       numbersOn: numbersOn(line, below),
       lastsSeconds: lasting[index] ?? null,

@@ -29,7 +29,8 @@ export function rowOf(text: string): Row {
   const bare = text.replace(/^\|/, '').replace(/\|$/, '');
   if (/^[-:| ]{3,}$/.test(bare) && text.startsWith('|')) return { text: '', remarks: [] };
   const columns = text.includes('\t') ? text.split(/ *\t+ */) : bare.split(/ +\| +| +\|$/);
-  const cells = columns.map((one) => asFigure(one.replace(/\s+/g, ' ').trim()));
+  const texts = columns.map((one) => one.replace(/\s+/g, ' ').trim());
+  const cells = texts.length > 1 ? texts.map(asFigure) : texts;
   // A column of numbers counts the rows.
   const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');
   // "Main | Lifting the anchor | 7x": the part of the class stands before the name.

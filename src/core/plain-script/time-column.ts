@@ -16,7 +16,7 @@ const SHARE_AT_LEAST = 0.6;
 
 /** A time before a line, as people set it off: "10.05 – Arrive", "[0:30] Arrive", "• 9:05 am Arrive", "10h05 Arrive". */
 const STAMPED =
-  /^(\s*)(?:[-*•] )?(?:\*\*)?[[(]?(00:)?(\d{1,2})([:.h])(\d{2})(?: ?(?:[ap]\.?m\.?|hrs|h|uhr))?[\])]?(?:\*\*)?(?: ?[-–—|:]\s+| ?\t\s*|\s+)(?=[\p{L}"“(])/iu;
+  /^(\s*)(?:[-*•] )?(?:\*\*)?[[(]?(?:00:)?(\d{1,2})([:.h])(\d{2})(?: ?(?:[ap]\.?m\.?|hrs|h|uhr))?[\])]?(?:\*\*)?(?: ?[-–—|:]\s+| ?\t\s*|\s+)(?=[\p{L}"“(])/iu;
 const STAMPS_AT_LEAST = 3;
 const STAMPED_SHARE = 0.4;
 const HALF_A_DAY = 720;
@@ -59,12 +59,12 @@ function withPlainStamps(lines: readonly string[]): readonly string[] {
   const known = stamps.filter((one) => one !== null);
   const written = lines.filter((line) => line.trim() !== '').length;
   if (known.length < STAMPS_AT_LEAST || known.length < STAMPED_SHARE * written) return lines;
-  const times = known.map(([, , , first, , second]) => Number(first) * 60 + Number(second));
+  const times = known.map(([, , first, , second]) => Number(first) * 60 + Number(second));
   const climbs = times.every((one, at) => at === 0 || follows(times[at - 1] ?? 0, one));
-  const colons = known.every(([, , , , sign]) => sign === ':');
+  const colons = known.every(([, , , sign]) => sign === ':');
   if (!colons && (!climbs || known.length < LINES_AT_LEAST)) return lines;
   return lines.map((line, at) => {
-    const [all = '', indent = '', , first = '', , second = ''] = stamps[at] ?? [];
+    const [all = '', indent = '', first = '', , second = ''] = stamps[at] ?? [];
     return all === '' ? line : `${indent}${first}:${second} ${line.slice(all.length)}`;
   });
 }

@@ -34,6 +34,7 @@ describe('what is said in captions', () => {
       'Good.',
     ]);
     expect(texts('Mira: In.', 'Mira: Out.', 'Mira: Rest.')).toEqual(['In.', 'Out.', 'Rest.']);
+    expect(texts('Lift the arms\n(if you like)')).toEqual(['Lift the arms\n(if you like)']);
     expect(codes('[Music]', 'In.')).toEqual(['sounds-in-captions']);
   });
 

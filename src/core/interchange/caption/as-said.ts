@@ -8,13 +8,14 @@ import type { Caption, CaptionsRead } from './model';
 
 /** Of the captions, so many have to begin with a line of the one before for lines to be taken as staying. */
 const ROLLING_FROM = 0.3;
+/** Of those, so many have another line below it: one line again and again is said again. */
+const OVER_OTHERS_FROM = 0.15;
 const CAPTIONS_AT_LEAST = 6;
 /** Lines stay without a pause, in seconds. */
 const GAP_AT_MOST: Seconds = 0.5;
 /** A name that stands before so many captions, and such a share of all, is who speaks. */
 const NAMED_AT_LEAST = 3;
 const NAMED_SHARE = 0.15;
-const NAME_AT_MOST = 30;
 
 /** The same without what nobody says; what is taken out is told once for each kind. */
 export function asSaid(read: CaptionsRead): CaptionsRead {
@@ -51,8 +52,8 @@ function changed(captions: readonly Caption[], change: (text: string) => string)
   return { captions: left, count };
 }
 
-/** "[Music]", "(bell rings)": a sound, by its brackets; in round ones only alone on a line. */
-const SOUND = /\[[^\][\n]{1,60}\]|^\s*\([^()\n]{1,60}\)\s*$/gm;
+/** "[Music]", "(bell rings)": a sound, by its brackets; round ones hold words too, unless they are the whole caption. */
+const SOUND = /\[[^\][]{1,60}\]|^\s*\([^()]{1,60}\)\s*$/g;
 /** ">> ", "- " before what another says. */
 const CHANGE_OF_SPEAKER = /^\s*(?:>{1,3}|[-–—](?=\s?\p{L}))\s*/u;
 const NAME = /^\s*([\p{L}][\p{L}\d .'’-]{0,29}):\s+(?=\S)/u;
@@ -69,14 +70,21 @@ function speakersOf(captions: readonly Caption[]): ReadonlySet<string> {
   for (const { text } of captions) {
     for (const line of text.split('\n')) {
       const name = NAME.exec(line.replace(CHANGE_OF_SPEAKER, ''))?.[1];
-      if (name !== undefined && name.length <= NAME_AT_MOST) times.set(name, (times.get(name) ?? 0) + 1);
+      if (name !== undefined) times.set(name, (times.get(name) ?? 0) + 1);
     }
   }
-  // "Inhale: …" leads a breath, and nobody speaks who is called so.
-  const isName = (name: string): boolean => !/^(?:in|out|inhale|exhale|breathe? (?:in|out)|left|right)$/i.test(name);
-  const isSet = (name: string): boolean => /^\p{Lu}{2}[\p{Lu}\d .'’-]*$/u.test(name) || /^Speaker ?\d*$/i.test(name);
-  return new Set([...times].flatMap(([name, count]) => (isName(name) && (count >= NAMED_AT_LEAST && count >= NAMED_SHARE * captions.length || (isSet(name) && count > 1)) ? [name] : []))); // prettier-ignore
+  const often = Math.max(NAMED_AT_LEAST, NAMED_SHARE * captions.length);
+  return new Set(
+    [...times].flatMap(([name, count]) =>
+      !LEADS.test(name) && (count >= often || (SET.test(name) && count > 1)) ? [name] : [],
+    ),
+  );
 }
+
+/** "Inhale: …" leads a breath, and nobody speaks who is called so. */
+const LEADS = /^(?:in|out|inhale|exhale|breathe? (?:in|out)|left|right)$/i;
+/** "TEACHER", "Speaker 1". */
+const SET = /^(?:\p{Lu}{2}[\p{Lu}\d .'’-]*|[Ss]peaker ?\d*)$/u;
 
 /** Captions without the lines that stay on from the one before, where so many do that it is the way they are written. */
 function withoutStaying(captions: readonly Caption[]): {
@@ -84,20 +92,15 @@ function withoutStaying(captions: readonly Caption[]): {
   readonly stayed: number;
 } {
   const staying = captions.map((caption, at) => stayingLines(captions[at - 1], caption));
-  const stayed = staying.filter((count) => count > 0).length;
-  // One line again and again is said again; lines that stay stand over others.
-  const over = captions.filter(({ text }, at) => itemAt(staying, at) > 0 && text.split('\n').length > itemAt(staying, at)).length; // prettier-ignore
-  if (
-    captions.length < CAPTIONS_AT_LEAST ||
-    over < ROLLING_FROM * captions.length * 0.5 ||
-    stayed < ROLLING_FROM * captions.length
-  )
-    return { captions, stayed: 0 };
+  const stays = captions.filter((_, at) => itemAt(staying, at) > 0);
+  const over = captions.filter(({ text }, at) => itemAt(staying, at) > 0 && text.split('\n').length > itemAt(staying, at)); // prettier-ignore
+  const rolls = stays.length >= ROLLING_FROM * captions.length && over.length >= OVER_OTHERS_FROM * captions.length;
+  if (captions.length < CAPTIONS_AT_LEAST || !rolls) return { captions, stayed: 0 };
   const fresh = captions.flatMap((caption, at): Caption[] => {
     const text = caption.text.split('\n').slice(itemAt(staying, at)).join('\n');
     return text === '' ? [] : [{ ...caption, text }];
   });
-  return { captions: fresh, stayed };
+  return { captions: fresh, stayed: stays.length };
 }
 
 /** How many lines a caption begins with that the one before ends with. */
