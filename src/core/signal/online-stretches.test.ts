@@ -48,6 +48,38 @@ describe('stretches of voice while the sound streams by', () => {
     expect(Math.max(...delays)).toBeLessThan(0.13);
   });
 
+  it.each([
+    ['in quiet', -65, 4],
+    ['over music', -32, 4],
+    ['but not where what sounds along is as loud', -19, 0],
+  ])('hear short words that the model doubts by how loud they are, %s', (_, noise, heard) => {
+    const stretches = new OnlineStretches(STEP);
+    const add = (as: number, decibels: number, count: number): VoiceStretch[] =>
+      Array.from({ length: count }, () => stretches.add(as, decibels)).filter((one) => one !== null);
+    for (let turn = 0; turn < 12; turn++) {
+      add(0.95, -20, 20);
+      add(0.001, noise, 20);
+    }
+    const found = [1, 2, 3, 4].flatMap(() => [...add(0.05, -18, 8), ...add(0.001, noise, 20)]);
+    expect(found).toHaveLength(heard);
+    found.forEach((one) => expect(one.endSeconds - one.startSeconds).toBeCloseTo(8 * STEP, 2));
+  });
+
+  it('pass over what is loud and no voice at all, and what is half a voice beside surf', () => {
+    const stretches = new OnlineStretches(STEP);
+    const add = (likely: number, decibels: number, count: number): VoiceStretch[] =>
+      Array.from({ length: count }, () => stretches.add(likely, decibels)).filter((one) => one !== null);
+    for (let turn = 0; turn < 12; turn++) {
+      add(0.95, -20, 20);
+      add(0.001, -40, 10);
+      add(0.015, -30, 10);
+    }
+    expect(add(0.005, -15, 8)).toEqual([]);
+    add(0.001, -40, 20);
+    expect([...add(0.2, -30, 8), ...add(0.001, -40, 20)]).toEqual([]);
+    expect([...add(0.3, -30, 8), ...add(0.001, -40, 20)]).toHaveLength(1);
+  });
+
   it('tell since when somebody speaks', () => {
     const stretches = new OnlineStretches(STEP);
     for (let step = 0; step < 10; step++) stretches.add(0, -60);

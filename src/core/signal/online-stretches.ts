@@ -1,9 +1,21 @@
-import { median, wholeMilliseconds, type Seconds } from '@/core/units';
-import { BRIDGED, LIKELY, QUIET_DECIBELS, SHORTEST, SURELY, type VoiceStretch } from './voice-stretches';
+import { quantile, wholeMilliseconds, type Seconds } from '@/core/units';
+import { BRIDGED, LIKELY, SHORTEST, SURELY, type VoiceStretch } from './voice-stretches';
 
 /** How loud voices and what lies between are is told from so many of the last steps of each. */
 const REMEMBERED = 600;
 const TOLD_BY = 60;
+/** Of what is surely no voice, the share that is told by: all but what seldom happens. */
+const MOSTLY = 0.95;
+/**
+ * A voice is so many times likelier than what is surely none mostly is, within the bounds of `LIKELY`: what sounds along
+ * with it is taken for half a voice in surf, and hardly in music. Found on the takes of `docs/perform.md`.
+ */
+const LIKELIER = 40;
+/**
+ * Short words are doubted by the model. What is no further below the middle of the voice than this, and so far above
+ * what is surely none mostly is, is a voice too unless the model rules it out (decibels; likelihood). Found there as well.
+ */
+const AS_LOUD = { below: 14, above: 3, likely: 0.01 };
 
 /**
  * Stretches of voice while the sound streams by, from the likelihood of each step; as `voiceStretches` finds them
@@ -12,9 +24,12 @@ const TOLD_BY = 60;
 export class OnlineStretches {
   private steps = 0;
   private open: { from: number; to: number; sum: number } | null = null;
-  private readonly voice: number[] = [];
-  private readonly none: number[] = [];
+  private readonly voice = new Levels();
+  private readonly none = new Levels();
+  /** How likely a voice what is surely none is. */
+  private readonly noneLikely = new Levels();
   private min: number = LIKELY.inNoise;
+  private asLoud = Infinity;
   private readonly bridged: number;
 
   constructor(private readonly stepSeconds: Seconds) {
@@ -34,9 +49,13 @@ export class OnlineStretches {
   /** The next step, how likely it is a voice and how loud; gives a stretch that ended with it. */
   add(likely: number, decibels: number): VoiceStretch | null {
     const step = this.steps++;
-    if (likely > SURELY.voice) this.learn(this.voice, decibels);
-    if (likely < SURELY.none) this.learn(this.none, decibels);
-    if (likely >= this.min) {
+    if (likely > SURELY.voice) this.voice.add(decibels);
+    if (likely < SURELY.none) {
+      this.none.add(decibels);
+      this.noneLikely.add(likely);
+    }
+    if (this.steps % TOLD_BY === 0) this.learn();
+    if (likely >= this.min || (likely > AS_LOUD.likely && decibels >= this.asLoud)) {
       this.open ??= { from: step, to: step, sum: 0 };
       this.open.to = step + 1;
     }
@@ -53,11 +72,28 @@ export class OnlineStretches {
     };
   }
 
-  private learn(levels: number[], decibels: number): void {
-    levels.push(decibels);
-    if (levels.length > REMEMBERED) levels.shift();
-    if (this.steps % TOLD_BY !== 0 || Math.min(this.voice.length, this.none.length) < TOLD_BY) return;
-    const apart = median(this.voice) - median(this.none);
-    this.min = apart > QUIET_DECIBELS ? LIKELY.inQuiet : LIKELY.inNoise;
+  private learn(): void {
+    if (Math.min(this.voice.count, this.none.count) < TOLD_BY) return;
+    this.min = Math.min(LIKELY.inNoise, Math.max(LIKELY.inQuiet, LIKELIER * this.noneLikely.at(MOSTLY)));
+    this.asLoud = Math.max(this.voice.at(0.5) - AS_LOUD.below, this.none.at(MOSTLY) + AS_LOUD.above);
+  }
+}
+
+/** The last of some values. */
+class Levels {
+  private readonly values: number[] = [];
+
+  get count(): number {
+    return this.values.length;
+  }
+
+  add(value: number): void {
+    this.values.push(value);
+    if (this.values.length > REMEMBERED) this.values.shift();
+  }
+
+  /** The value that a share of them lies below. */
+  at(share: number): number {
+    return quantile(this.values, share);
   }
 }

@@ -1,9 +1,16 @@
 import { itemAt } from './item-at';
+
 /** The middle of some numbers; between the two middle ones where they are even in count. At least one is needed. */
 export function median(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b);
   const half = sorted.length >> 1;
   return sorted.length % 2 ? itemAt(sorted, half) : (itemAt(sorted, half - 1) + itemAt(sorted, half)) / 2;
+}
+
+/** The number that a share of some numbers, 0 to below 1, lies below, as one of them. At least one is needed. */
+export function quantile(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return itemAt(sorted, Math.floor(sorted.length * share));
 }
 
 /** The mean of some numbers; at least one is needed. */

@@ -1,7 +1,7 @@
 export { firstItems, itemAt } from './item-at';
 export { remembered, rememberedLately } from './remembered';
 export { takenAs } from './taken-as';
-export { mean, median } from './averages';
+export { mean, median, quantile } from './averages';
 export { Random } from './random';
 export { sameTime, toMilliseconds, toSeconds, wholeMilliseconds, type Milliseconds, type Seconds } from './seconds';
 export { formatClock, formatDifference, formatExactClock, parseClock, type BareUnit } from './clock-text';
