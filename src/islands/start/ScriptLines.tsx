@@ -13,6 +13,7 @@ interface Props {
 
 /** Kinds a person can choose; a setting belongs to the tidy form. */
 const CHOOSABLE = LINE_KINDS.filter((kind) => kind !== 'setting');
+/** Of a row before it is measured: on a phone what is long takes two lines. */
 const ROW_HEIGHT = 40;
 
 /** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
@@ -43,8 +44,10 @@ export function ScriptLines({ lines, put, onPut }: Props) {
           return (
             <li
               key={line.number}
-              className="border-base-300 absolute inset-x-0 flex items-center gap-2 border-b px-2"
-              style={{ top: start, height: ROW_HEIGHT }}
+              ref={rows.measureElement}
+              data-index={index}
+              className="border-base-300 absolute inset-x-0 flex min-h-10 items-center gap-2 border-b px-2"
+              style={{ top: start }}
             >
               <span className="quiet-ink w-6 shrink-0 text-right text-xs">{line.number}</span>
               <label className="shrink-0">
@@ -66,13 +69,13 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 </select>
               </label>
               <span
-                className={`min-w-16 flex-1 truncate sm:min-w-32 ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
+                className={`max-sm:line-clamp-2 max-sm:text-sm max-sm:leading-5 min-w-16 flex-1 sm:min-w-32 sm:truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
                 {line.words === '' ? withoutMark(line.text) : line.words}
               </span>
               <span
-                className="quiet-ink max-w-20 shrink-0 truncate text-sm sm:max-w-none sm:min-w-0 sm:shrink"
+                className="quiet-ink max-sm:line-clamp-2 max-w-20 shrink-0 text-sm sm:max-w-none sm:min-w-0 sm:shrink sm:truncate"
                 title={lineCounts(line)}
               >
                 {lineCounts(line)}
