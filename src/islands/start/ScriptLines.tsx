@@ -13,7 +13,7 @@ interface Props {
 
 /** Kinds a person can choose; a setting belongs to the tidy form. */
 const CHOOSABLE = LINE_KINDS.filter((kind) => kind !== 'setting');
-/** Of a row before it is measured: on a phone what is long takes two lines. */
+/** Of a row before it is measured: what is long takes two lines. */
 const ROW_HEIGHT = 40;
 
 /** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
@@ -69,13 +69,13 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 </select>
               </label>
               <span
-                className={`max-sm:line-clamp-2 max-sm:text-sm max-sm:leading-5 min-w-16 flex-1 sm:min-w-32 sm:truncate ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
+                className={`line-clamp-2 min-w-16 flex-1 py-1 leading-5 max-sm:text-sm sm:min-w-32 ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
                 {line.words === '' ? withoutMark(line.text) : line.words}
               </span>
               <span
-                className="quiet-ink max-sm:line-clamp-2 max-w-20 shrink-0 text-sm sm:max-w-none sm:min-w-0 sm:shrink sm:truncate"
+                className="quiet-ink max-w-24 shrink-0 py-1 text-right text-sm leading-5 sm:max-w-40"
                 title={lineCounts(line)}
               >
                 {lineCounts(line)}
