@@ -69,7 +69,7 @@ export function ScriptLines({ lines, put, onPut }: Props) {
                 </select>
               </label>
               <span
-                className={`line-clamp-2 min-w-16 flex-1 py-1 leading-5 max-sm:text-sm sm:min-w-32 ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
+                className={`line-clamp-3 min-w-16 flex-1 py-1 leading-5 max-sm:text-sm sm:min-w-32 ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
                 title={line.text}
               >
                 {line.words === '' ? withoutMark(line.text) : line.words}
