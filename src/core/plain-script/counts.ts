@@ -216,7 +216,7 @@ function countsOf(taken: readonly Taken[]): Counts {
   const times = all('seconds');
   const [hold] = all('hold');
   const rightFirst = all('in-turn').some(({ startsRight }) => startsRight === true);
-  const start = all('start')[0] ?? (rightFirst ? RIGHT : startOf(all('way')));
+  const start = all('one-side')[0] ?? all('start')[0] ?? (rightFirst ? RIGHT : startOf(all('way')));
   const sides = sidesOf(taken, has);
   const [time] = times;
   const perSide =
@@ -240,6 +240,7 @@ function startOf([first, second]: readonly { readonly way: Way }[]): { readonly 
 const RIGHT = { side: 'right' } as const;
 
 function sidesOf(taken: readonly Taken[], has: (what: Found['what']) => boolean): Counts['sides'] {
+  if (has('one-side')) return 'one-side';
   if (has('each-way') && has('each-side')) return 'both-directions-each-side';
   if (has('each-way')) return 'both-directions';
   if (has('in-turn')) return 'one-then-other';

@@ -14,6 +14,8 @@ export type Found =
   | { readonly what: 'each-side' | 'each-way' | 'alternating' | 'own-pace' | 'each' }
   /** `startsRight` where the right is named first: "R then L". */
   | { readonly what: 'in-turn'; readonly startsRight?: boolean }
+  /** "Left only". */
+  | { readonly what: 'one-side'; readonly side: 'left' | 'right' }
   | { readonly what: 'start'; readonly side: 'left' | 'right' };
 
 export type Taken = Found & { readonly from: number; readonly to: number };

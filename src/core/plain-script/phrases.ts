@@ -3,13 +3,13 @@ import { amountAt, isOneOf, ROUND_WORDS, secondsBehind, unitAt, word } from './a
 import { BEFORE_COUNT, roundsAt } from './rounds';
 import type { Found, Take, Taken } from './found';
 import { MOST_SECONDS } from './model';
-import { sidesAt, startAt, wayAt, wayOf } from './sides';
+import { oneSideAt, sidesAt, startAt, wayAt, wayOf } from './sides';
 import { isSwapped, wordAmong, type Token } from './tokens';
 
 /** Words that a phrase may begin with; any other word begins none. */
 const BEGINNINGS: ReadonlySet<string> = new Set([
   'a', 'an', 'another', 'half', 'x', '×', 'once', 'twice', 'thrice', 'hold', 'holding', 'on', 'to', 'in', 'at', 'with', 'the', '/', 'each', 'ea',
-  'per', 'every', 'both', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'contrary', 'opposite', 'either', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
+  'per', 'every', 'both', 'only', 'just', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'contrary', 'opposite', 'either', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
 ]); // prettier-ignore
 
 function mayBegin(text: string): boolean {
@@ -31,6 +31,7 @@ export function phraseAt(tokens: readonly Token[], at: number, taken: readonly T
   return (
     holdAt(tokens, at, take) ??
     startAt(tokens, at, take) ??
+    oneSideAt(tokens, at, take, taken) ??
     timeAt(tokens, at, take) ??
     roundsAt(tokens, at, take, taken) ??
     sidesAt(tokens, at, take, taken) ??

@@ -97,6 +97,23 @@ export function startAt(tokens: readonly Token[], at: number, take: Take): Taken
   return found !== null && word(tokens, noun) === 'first' ? take({ what: 'start', side: found }, noun + 1) : null;
 }
 
+/** "x4, left only", "6 times, just on the right side", "left arm only x 4": beside an amount. */
+export function oneSideAt(tokens: readonly Token[], at: number, take: Take, taken: readonly Taken[]): Taken | null {
+  const isOnly = (index: number): boolean => /^(?:only|just|alone)$/.test(word(tokens, index));
+  const only = isOnly(at);
+  let next = only ? at + 1 : at;
+  while (/^(?:on|to|with|for|the|your)$/.test(word(tokens, next))) next++;
+  const side = wayOf(word(tokens, next));
+  if (side !== 'left' && side !== 'right') return null;
+  next += isOneOf(tokens, next + 1, SIDE_WORDS) ? 2 : 1;
+  if (!only && !isOnly(next)) return null;
+  if (!only) next++;
+  const behind = tokens[next];
+  const ends = behind === undefined || behind.kind === 'mark';
+  const counts = at > 0 && ((behind?.value ?? null) !== null || /^[x×]$/.test(word(tokens, next)));
+  return (taken.length > 0 ? ends : counts) ? take({ what: 'one-side', side }, next) : null;
+}
+
 /** A direction behind an amount, with the small words between: "3 on the left", "9 one way". */
 export function wayBehind(tokens: readonly Token[], at: number, take: Take): Taken | null {
   let next = at;
