@@ -174,6 +174,7 @@ describe('forms of counts, times and sides', () => {
     ['Horse stance, hold 20 s, twice', 'Horse stance', { held: true, seconds: [40, 30, 60] }],
     ['Ankles 6, same again the other way', 'Ankles', { rounds: 6, sides: 'both-directions' }],
     ['Hips, three times round', 'Hips', { rounds: 3 }],
+    ['Oar along the quay (seated) 12', 'Oar along the quay', { rounds: 12 }],
     ['Oar x4, L only', 'Oar', { rounds: 4, sides: 'one-side', startSide: 'left' }],
     ['Oar, 4 times, only on the right', 'Oar', { rounds: 4, sides: 'one-side', startSide: 'right' }],
     ['Oar left arm only x 4', 'Oar', { rounds: 4, sides: 'one-side', startSide: 'left' }],

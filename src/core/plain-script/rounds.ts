@@ -203,6 +203,8 @@ function isBareCount(tokens: readonly Token[], at: number, { range, next, inFigu
   // "3-8" is all of a line.
   if (at === 0) return inFigures && range[0] < range[1] && word(tokens, next) === '';
   if (!inFigures) return isSpokenCount(tokens, at, range, next);
+  // "Rowing (seated) 12": behind an aside the only number ends the line.
+  if (before === ')') return word(tokens, next) === '' && tokens.filter(({ value }) => value !== null).length === 1;
   if (NAMED_BY_NUMBER.has(before) || (tokens[at - 1]?.kind === 'mark' && !/^[,:(.–—-]$/.test(before))) return false;
   const after = word(tokens, next);
   // "Age 6-9": what the first number is none of, the second is none of.

@@ -46,7 +46,8 @@ function eachAlike(body: string): readonly Reading[] | null {
   if (!match) return null;
   const names = itemAt(match, 1).split(/, (?:and )?| and | & /);
   if (names.length < LISTED || names.length > AT_MOST || names.some((one) => OF_ONE.test(one))) return null;
-  const { seconds, rounds, sides } = findCounts(itemAt(match, 2)).counts;
+  const amount = itemAt(match, 2);
+  const { seconds, rounds, sides } = findCounts(/^\d{1,2}$/.test(amount) ? `${amount} times` : amount).counts;
   if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;
   const counts = seconds ? { seconds } : { rounds };
   return names.map((one) => reading('movement', one, counts, true));
