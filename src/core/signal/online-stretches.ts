@@ -1,5 +1,5 @@
 import { quantile, wholeMilliseconds, type Seconds } from '@/core/units';
-import { BRIDGED, LIKELY, SHORTEST, SURELY, type VoiceStretch } from './voice-stretches';
+import { AS_LOUD, BRIDGED, LIKELY, SHORTEST, SURELY, type VoiceStretch } from './voice-stretches';
 
 /** How loud voices and what lies between are is told from so many of the last steps of each. */
 const REMEMBERED = 600;
@@ -11,11 +11,8 @@ const MOSTLY = 0.95;
  * with it is taken for half a voice in surf, and hardly in music. Found on the takes of `docs/perform.md`.
  */
 const LIKELIER = 40;
-/**
- * Short words are doubted by the model. What is no further below the middle of the voice than this, and so far above
- * what is surely none mostly is, is a voice too unless the model rules it out (decibels; likelihood). Found there as well.
- */
-const AS_LOUD = { below: 14, above: 3, likely: 0.01 };
+/** In noise what is as loud as a voice stands out by so many decibels of what is surely none mostly is. */
+const LOUD_ABOVE = 3;
 
 /**
  * Stretches of voice while the sound streams by, from the likelihood of each step; as `voiceStretches` finds them
@@ -75,7 +72,7 @@ export class OnlineStretches {
   private learn(): void {
     if (Math.min(this.voice.count, this.none.count) < TOLD_BY) return;
     this.min = Math.min(LIKELY.inNoise, Math.max(LIKELY.inQuiet, LIKELIER * this.noneLikely.at(MOSTLY)));
-    this.asLoud = Math.max(this.voice.at(0.5) - AS_LOUD.below, this.none.at(MOSTLY) + AS_LOUD.above);
+    this.asLoud = Math.max(this.voice.at(0.5) - AS_LOUD.below, this.none.at(MOSTLY) + LOUD_ABOVE);
   }
 }
 

@@ -130,6 +130,21 @@ describe('stretches of voice', () => {
     expect(voiceStretches({ likely: nothing, decibels: nothing, stepSeconds: 0.032 })).toEqual([]);
   });
 
+  it('hear short words in quiet by how loud they are, and pass over what is loud and no voice at all', () => {
+    // Forty lines, a short word that the model doubts, and a knock.
+    const likely = new Float32Array(2000).fill(0.001);
+    for (let at = 0; at < 40; at++) likely.fill(0.9, at * 30, at * 30 + 10);
+    likely.fill(0.03, 1300, 1320);
+    const over = (background: number) => {
+      const decibels = likely.map((one) => (one > 0.8 ? -20 : background));
+      decibels.fill(-26, 1300, 1320).fill(-10, 1400, 1420);
+      return voiceStretches({ likely, decibels, stepSeconds: 0.01 });
+    };
+    expect(over(-62)).toHaveLength(41);
+    expect(over(-62)[40]).toMatchObject({ startSeconds: 13, endSeconds: 13.2 });
+    expect(over(-32)).toHaveLength(40);
+  });
+
   it('take what is soft for a voice where voices stand far out, and not where they do not', () => {
     // Forty lines, then one that begins and ends softly, and a noise.
     const likely = new Float32Array(2000);

@@ -7,6 +7,11 @@ import { lastStartedAt, overlapSeconds, wholeMilliseconds, type Seconds } from '
 export const LIKELY = { inQuiet: 0.1, inNoise: 0.25, faint: 0.06 };
 /** A voice so much louder than what lies between is said in quiet; the takes of the tuned half have 43 or 6 to 16. */
 export const QUIET_DECIBELS = 25;
+/**
+ * Short words are doubted by the model. What is no further below the middle of the voice than this is a voice in quiet
+ * too, unless the model rules it out (decibels; likelihood). Found on the takes of `docs/perform.md`.
+ */
+export const AS_LOUD = { below: 14, likely: 0.01 };
 /** Steps likelier than this are surely a voice, and less likely than this surely none. */
 export const SURELY = { voice: 0.8, none: 0.02 };
 /**
@@ -38,7 +43,10 @@ export interface VoiceSteps {
  * out of what is about it, its ends are told by how loud it is, and it may be faint.
  */
 export function voiceStretches(steps: VoiceSteps): VoiceStretch[] {
-  if (standsOutBy(steps) > QUIET_DECIBELS) return likelierThan(LIKELY.inQuiet, steps);
+  const voice = voiceLevel(steps);
+  const none = noneLevel(steps);
+  if (voice !== null && none !== null && voice - none > QUIET_DECIBELS)
+    return likelierThan(LIKELY.inQuiet, withLoud(steps, voice - AS_LOUD.below));
   const clear = likelierThan(LIKELY.inNoise, steps);
   const faint = likelierThan(LIKELY.faint, steps).filter((one) => apartFromAll(one, clear));
   const mayGo = new Set(faint);
@@ -83,11 +91,24 @@ function grownByLevel(
   };
 }
 
-/** Decibels between the middle of what is surely a voice and of what is surely none; 0 where either is missing. */
-function standsOutBy({ likely, decibels }: VoiceSteps): number {
-  const voice = middle(decibels.filter((_, step) => (likely[step] ?? 0) > SURELY.voice));
-  const none = middle(decibels.filter((_, step) => (likely[step] ?? 0) < SURELY.none));
-  return voice === null || none === null ? 0 : voice - none;
+/** Steps as they are, but that what is so loud is as likely as a voice in quiet has to be. */
+function withLoud({ likely, decibels, stepSeconds }: VoiceSteps, least: number): VoiceSteps {
+  const asLoud = (one: number, step: number): boolean => one > AS_LOUD.likely && (decibels[step] ?? -Infinity) >= least;
+  return {
+    likely: likely.map((one, step) => (asLoud(one, step) ? Math.max(one, LIKELY.inQuiet) : one)),
+    decibels,
+    stepSeconds,
+  };
+}
+
+/** The middle of how loud what is surely a voice is; `null` where there is none. */
+function voiceLevel({ likely, decibels }: VoiceSteps): number | null {
+  return middle(decibels.filter((_, step) => (likely[step] ?? 0) > SURELY.voice));
+}
+
+/** The same of what is surely none. */
+function noneLevel({ likely, decibels }: VoiceSteps): number | null {
+  return middle(decibels.filter((_, step) => (likely[step] ?? 0) < SURELY.none));
 }
 
 function middle(values: Float32Array): number | null {
