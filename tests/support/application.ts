@@ -59,13 +59,26 @@ export interface Served {
   readonly stop: () => Promise<number | null>;
 }
 
+/** A port that was free may be taken before it is listened at; another is tried so often. */
+const TRIES = 5;
+
 /** The built application behind its real door, on a free port or on one that it had before. */
 export async function serve(
   databaseUrl: string,
   wantedPort?: number,
   env: Readonly<Record<string, string>> = {},
 ): Promise<Served> {
-  const port = wantedPort ?? (await freePort());
+  if (wantedPort !== undefined) return serveAt(wantedPort, databaseUrl, env);
+  for (let left = TRIES - 1; ; left--) {
+    try {
+      return await serveAt(await freePort(), databaseUrl, env);
+    } catch (error) {
+      if (left === 0 || !String(error).includes('EADDRINUSE')) throw error;
+    }
+  }
+}
+
+async function serveAt(port: number, databaseUrl: string, env: Readonly<Record<string, string>>): Promise<Served> {
   const child = spawn(process.execPath, ['server.mjs'], {
     cwd: ROOT,
     env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), HOST: '127.0.0.1', ...env },

@@ -11,12 +11,12 @@ const MOSTLY = 0.95;
  * with it is taken for half a voice in surf, and hardly in music. Found on the takes of `docs/perform.md`.
  */
 const LIKELIER = 40;
-/** In noise what is as loud as a voice stands out by so many decibels of what is surely none mostly is. */
+/** What is as loud as a voice is so many decibels louder than what is surely none mostly is. */
 const LOUD_ABOVE = 3;
 
 /**
- * Stretches of voice while the sound streams by, from the likelihood of each step; as `voiceStretches` finds them
- * afterwards, but for short words half taken for noise. A stretch is told once it is sure to have ended.
+ * Stretches of voice while the sound streams by, from the likelihood of each step; in quiet as `voiceStretches` finds
+ * them afterwards, in noise by how loud a voice is where that finds what is faint. Told once one is sure to have ended.
  */
 export class OnlineStretches {
   private steps = 0;
