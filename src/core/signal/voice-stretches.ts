@@ -6,10 +6,10 @@ import { lastStartedAt, overlapSeconds, wholeMilliseconds, type Seconds } from '
  */
 export const LIKELY = { inQuiet: 0.1, inNoise: 0.25, faint: 0.06 };
 /** A voice so much louder than what lies between is said in quiet; the takes of the tuned half have 43 or 6 to 16. */
-export const QUIET_DECIBELS = 25;
+const QUIET_DECIBELS = 25;
 /**
- * Short words are doubted by the model. What is no further below the middle of the voice than this is a voice in quiet
- * too, unless the model rules it out (decibels; likelihood). Found on the takes of `docs/perform.md`.
+ * Short words are doubted by the model. What is no further below the middle of the voice than this is a voice too where
+ * nothing else is so loud, unless the model rules it out (decibels; likelihood). Found on the takes of `docs/perform.md`.
  */
 export const AS_LOUD = { below: 14, likely: 0.01 };
 /** Steps likelier than this are surely a voice, and less likely than this surely none. */
@@ -92,13 +92,12 @@ function grownByLevel(
 }
 
 /** Steps as they are, but that what is so loud is as likely as a voice in quiet has to be. */
-function withLoud({ likely, decibels, stepSeconds }: VoiceSteps, least: number): VoiceSteps {
-  const asLoud = (one: number, step: number): boolean => one > AS_LOUD.likely && (decibels[step] ?? -Infinity) >= least;
-  return {
-    likely: likely.map((one, step) => (asLoud(one, step) ? Math.max(one, LIKELY.inQuiet) : one)),
-    decibels,
-    stepSeconds,
-  };
+function withLoud(steps: VoiceSteps, least: number): VoiceSteps {
+  const isLoud = (step: number): boolean => (steps.decibels[step] ?? -Infinity) >= least;
+  const likely = steps.likely.map((one, step) =>
+    one > AS_LOUD.likely && isLoud(step) ? Math.max(one, LIKELY.inQuiet) : one,
+  );
+  return { ...steps, likely };
 }
 
 /** The middle of how loud what is surely a voice is; `null` where there is none. */

@@ -7,10 +7,10 @@ export function median(values: readonly number[]): number {
   return sorted.length % 2 ? itemAt(sorted, half) : (itemAt(sorted, half - 1) + itemAt(sorted, half)) / 2;
 }
 
-/** The number that a share of some numbers, 0 to below 1, lies below, as one of them. At least one is needed. */
+/** The number that a share of some numbers, 0 to 1, lies below, as one of them; of 1 the greatest. At least one is needed. */
 export function quantile(values: readonly number[], share: number): number {
   const sorted = [...values].sort((a, b) => a - b);
-  return itemAt(sorted, Math.floor(sorted.length * share));
+  return itemAt(sorted, Math.min(sorted.length - 1, Math.floor(sorted.length * share)));
 }
 
 /** The mean of some numbers; at least one is needed. */

@@ -13,7 +13,7 @@ interface Props {
 
 /** Kinds a person can choose; a setting belongs to the tidy form. */
 const CHOOSABLE = LINE_KINDS.filter((kind) => kind !== 'setting');
-/** Of a row before it is measured: what is long takes two lines. */
+/** Of a row before it is measured: what is long takes more lines than one. */
 const ROW_HEIGHT = 40;
 
 /** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
