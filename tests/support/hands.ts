@@ -195,7 +195,7 @@ export function isAsMeant({ meanings }: HandLine, read: ReadLine): boolean {
   return meanings.some((meant) => {
     const { rounds, roundsWithin, sides, startSide, ownPace, seconds }: Counts = read.counts;
     if (meant.kind === 'still') return isStillHold(meant, read);
-    if (firstOf(meant.kind) !== read.kind) return false;
+    if (firstOf(meant.kind) !== read.kind && !(meant.kind === 'said' && read.kind === 'talk')) return false;
     if (meant.name !== null && meant.name.toLowerCase() !== read.words.toLowerCase()) return false;
     if (meant.kind === 'movement' && meant.own !== (ownPace === true)) return false;
     if (meant.sides !== null && meant.sides !== (sides ?? 'together')) return false;

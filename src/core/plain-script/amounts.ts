@@ -91,6 +91,7 @@ export function unitAt(
   if (/^(?:hours?|hrs?)$/.test(word(tokens, next))) return { seconds: 3600, next: next + 1 };
   if (!inFigures || next !== behind) return null;
   const letter = word(tokens, next);
+  if (letter === 's' && isDecade(tokens, next - 1)) return null;
   if (/^[sm]$/.test(letter)) return { seconds: letter === 's' ? 1 : 60, next: next + 1 };
   const twice = isGlued(tokens, next) && /^['′’]$/.test(letter) && word(tokens, next + 1) === letter;
   // 45'' with two strokes is 45".
@@ -98,6 +99,13 @@ export function unitAt(
   if (isGlued(tokens, next) && /^["″”]$/.test(letter)) return { seconds: 1, next: next + 1 };
   if (isGlued(tokens, next) && /^['′’]$/.test(letter)) return { seconds: 60, next: next + 1 };
   return null;
+}
+
+/** "the over-70s", "in their 60s": an age. */
+function isDecade(tokens: readonly Token[], at: number): boolean {
+  const value = tokens[at]?.value ?? 0;
+  const before = word(tokens, at - 1) === '-' ? word(tokens, at - 2) : word(tokens, at - 1);
+  return value >= 50 && value % 10 === 0 && /^(?:over|under|their|our|your|his|her|my|early|late|mid)$/.test(before);
 }
 
 /** "1 min 30", "1 min 20 s", "one minute and a half". */

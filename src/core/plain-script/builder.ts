@@ -18,30 +18,39 @@ import {
 } from '@/core/plan';
 import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from './breath-counts';
+import { secondsFrom } from './counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readOver } from './over-words';
 import { endsSilence } from './first-words';
+import { isRest } from './pauses';
 import { isDashed, isNumbered, namesPart, roleOf } from './headings';
 import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
+import { partsAsLong } from './part-lengths';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { cut, indentOf, name, wordsFor } from './line-words';
-import { counted, finished, silenceOf, transitionOf, twice } from './steps-of-lines';
+import { counted, finished, silenceOf, talkOfLine, transitionOf, twice } from './steps-of-lines';
 import { readTidy, type Tidy } from './tidy';
 import { isDated, isGreeting, titled } from './title';
 
 const PAUSE_SECONDS = 1.5;
+/** What is longer is no title, but told. */
+const TITLE_WORDS = 16;
 /** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
 const CLASS_AT_LEAST = 300;
 
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
   private plan: ClassPlan;
-  private readonly sections: { section: Section; steps: Step[] }[] = [];
+  private readonly sections: { section: Section; steps: Step[]; counts: Counts }[] = [];
+  /** Movements and silences that no amount was written of yet. */
+  private readonly uncounted = new Set<string>();
   private readonly read: ReadLine[] = [];
   private readonly lists: { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }[] = [];
   private titled = false;
+  /** The last silence that was written as a rest or a pause. */
+  private restId: string | null = null;
   /** How far in the line of the last step stands. */
   private stepIndent = 0;
   /** Whether the last step has a number before it. */
@@ -63,7 +72,9 @@ export class ScriptBuilder {
     {
       written,
       ...below
-    }: Pick<Standing, 'underlined' | 'opens' | 'numbersOn' | 'lastsSeconds'> & { readonly written: string },
+    }: Pick<Standing, 'underlined' | 'opens' | 'heads' | 'named' | 'numbersOn' | 'lastsSeconds'> & {
+      readonly written: string;
+    },
   ): void {
     const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
     if (tidy && !this.isWrittenOtherwise(tidy)) {
@@ -121,9 +132,10 @@ export class ScriptBuilder {
   }
 
   done(): ReadScript {
-    const sections = this.sections.map(({ section, steps }) => ({
+    const parts = this.sections.map(({ section, steps, counts }) => ({ section: { ...section, steps }, counts }));
+    const sections = partsAsLong(this.newId, this.plan, parts, this.uncounted).map((section) => ({
       ...section,
-      steps: steps.map((step) => finished(this.newId, step)),
+      steps: section.steps.map((step) => finished(this.newId, step)),
     }));
     const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
     const listed = (what: 'length' | 'theme' | 'dismissed'): string[] =>
@@ -204,45 +216,54 @@ export class ScriptBuilder {
     }
   }
 
-  private takeNatural({ kind, words, counts, unsure }: Reading, mayTitle: boolean): void {
-    if (kind === 'title' || (mayTitle && this.mayBeTitle(kind, words, unsure))) {
+  private takeNatural({ kind, words, counts, unsure, about }: Reading, mayTitle: boolean): void {
+    if (about) this.plan = { ...this.plan, [about]: cut(words, LIMITS.noteCharacters) };
+    else if (kind === 'title' || (mayTitle && counts.rounds === undefined && this.mayBeTitle(kind, words, unsure))) {
       const targetSeconds = counts.seconds?.[0] ?? this.plan.targetSeconds;
       this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title, targetSeconds };
       this.titled = true;
       this.titleKind = 'title';
-    } else if (kind === 'section') this.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) });
+    } else if (kind === 'section') this.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts);
     else if (kind === 'movement')
-      this.add(counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.plan.pace));
-    else if (kind === 'talk') this.add(makeTalk(this.newId, name(words), []));
-    else if (kind === 'silence') this.add(silenceOf(this.newId, words, counts));
+      this.add(
+        counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.plan.pace),
+        counts,
+      );
+    else if (kind === 'talk') this.add(talkOfLine(this.newId, words, counts));
+    else if (kind === 'silence') this.add(silenceOf(this.newId, words, counts), counts);
     else if (kind === 'transition') this.add(transitionOf(this.newId, words, counts));
     else if (kind === 'said') this.sayOrLeave(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.breathe(kind, words, counts);
-    else if (kind === 'pause') this.pause(counts.seconds?.[0] ?? PAUSE_SECONDS);
+    else if (kind === 'pause') this.pause(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'caution' || kind === 'level' || kind === 'seated') this.aside(kind, words);
     else if (kind === 'setting') this.count(counts);
   }
 
   private isAtTop(): boolean {
-    return !this.titled && this.read.every((one) => one.kind === 'nothing' || isGreeting(one.text));
+    // Below the head of a table stand its rows.
+    const blank = ({ kind, text }: ReadLine): boolean => kind === 'nothing' && !/[|\t]/.test(text);
+    return !this.titled && this.read.every((one) => blank(one) || isGreeting(one.text));
   }
 
   /** The first heading, or a short line without a full stop at the very top, names the class. */
   private mayBeTitle(kind: LineKind, words: string, unsure: boolean): boolean {
     if (this.titled || this.sections.length > 0 || words.length > LIMITS.titleCharacters || namesPart(words.replace(/[,:;].*$/, ''))) return false; // prettier-ignore
-    const told = /[.!]$/.test(words) && words.split(/\s+/).length > 6;
+    const count = words.split(/\s+/).length;
+    const told = (/[.!]$/.test(words) && count > 6) || count > TITLE_WORDS;
     return kind === 'section' || (kind === 'said' && unsure && !told);
   }
 
-  private open(section: Section): void {
-    this.sections.push({ section, steps: [] });
+  private open(section: Section, counts: Counts = {}): void {
+    this.sections.push({ section, steps: [], counts });
   }
 
   private current(): Step | undefined {
     return this.sections.at(-1)?.steps.at(-1);
   }
 
-  private add(step: Step): void {
+  /** @param counts Where it may have amounts and has none, it is as long as its part gives it. */
+  private add(step: Step, counts?: Counts): void {
+    if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
     if (this.sections.length === 0) this.open(makeSection(this.newId, 'main'));
     itemAt(this.sections, this.sections.length - 1).steps.push(step);
   }
@@ -264,7 +285,7 @@ export class ScriptBuilder {
   /** What is written below a movement's breath is said after its rounds. */
   private sayOrLeave(text: string, pauseSeconds: number): void {
     const step = this.current();
-    if (isSilence(step) && endsSilence(text)) this.add(makeTalk(this.newId, 'Talk', []));
+    if (isSilence(step) && (endsSilence(text) || step.id === this.restId)) this.add(makeTalk(this.newId, 'Talk', []));
     if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
     const leaving = [step.moments.leaving, text].filter((one) => one !== '').join(' ');
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
@@ -293,11 +314,20 @@ export class ScriptBuilder {
     this.phase(makePhase(this.newId, { kind: 'hold', share: null, seconds: held }));
   }
 
-  private pause(seconds: number): void {
+  /** A pause behind what is said last; a rest, and a pause behind what is done, is a silence of its own. */
+  private pause(words: string, seconds: number): void {
     const step = this.current();
-    const paused = step && contractOf(step).withPause(step, seconds);
+    const said = step?.kind === 'talk' || (isMovement(step) && step.pattern.length === 0 && step.teach.length > 0);
+    const paused = said && !isRest(words, seconds) ? contractOf(step).withPause(step, seconds) : null;
     if (paused) this.replace(paused);
-    else this.say('', seconds);
+    else this.rested(words, seconds);
+  }
+
+  /** A silence in which nothing is said: what is written below is said behind it. */
+  private rested(words: string, seconds: number): void {
+    const step = silenceOf(this.newId, words || NEW_NAMES.silence, { seconds: secondsFrom([seconds, seconds], 1) });
+    this.restId = step.id;
+    this.add(step);
   }
 
   /** What a label says of the movement it stands under; said where there is none. */
@@ -344,6 +374,7 @@ export class ScriptBuilder {
     if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST))) {
       this.plan = { ...this.plan, targetSeconds: seconds };
     }
+    if (isMovement(step) && (counts.rounds !== undefined || seconds > 0)) this.uncounted.delete(step.id);
     if (isMovement(step))
       this.replace(counted(this.newId, step, { ...twice(step, counts), ...counts }, this.plan.pace));
   }

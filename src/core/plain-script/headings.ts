@@ -17,7 +17,7 @@ export const ITEM =
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|before (?:you|we) (?:begin|start)|wu|w/u|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|get(?:ting)? (?:warm|ready|moving|started)|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|before (?:you|we) (?:begin|start)|wu|w/u|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|wm ?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|get(?:ting)? (?:warm|ready|moving|started)|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)(?:(?:,| and| &) (?:thanks|tea|questions|goodbye|hello))*$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -36,7 +36,7 @@ export function roleOf(title: string): SectionRole {
 const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
   ['welcome', /welcom|intro|greet/i],
   ['arrival', /arriv|ground|cent(?:er|re)ing|stance|settle in/i],
-  ['loosening', /warm|loosen|shak|joint|wak(?:e|ing)[- ]up/i],
+  ['loosening', /warm|^wm? ?\/?-?up?\b|loosen|shak|joint|wak(?:e|ing)[- ]up/i],
   ['closing', /clos|end\b|ending|finish|thank|farewell/i],
   ['settling', /settl|still|quiet|cool|wind(?:ing)?[- ]?down|coming down|unwind|medit|rest/i],
 ];

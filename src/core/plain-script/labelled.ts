@@ -11,6 +11,9 @@ import { readStep } from './step-lines';
 
 /* Lines with a label before a colon that says what they are. */
 
+/** "Say: “Hello.”": the words in quotation marks are said, and nothing else. */
+const SAY_QUOTED =
+  /^(?:say|cue|call(?: out)?|tell them|remind them|i say|you say|we say)[:,]? ["“]([^"“”]{2,300})["”][.!]?$/i;
 /** Behind the name of a part a longer name may be something else. */
 const WORDS_OF_A_NAME = 3;
 /** What lasts so long, in seconds, is a step and no smaller version of one. */
@@ -18,6 +21,20 @@ const STEP_FROM = 60;
 
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
 export function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
+  const quoted = SAY_QUOTED.exec(body);
+  if (quoted) return [reading('said', itemAt(quoted, 1))];
+  const about = under === 'nothing' ? aboutClass(body) : null;
+  return about ? [about] : withLabel(body, under);
+}
+
+/** "Theme: letting go", "For: beginners", above the first step. */
+function aboutClass(body: string): Reading | null {
+  const [, label = '', text = ''] = /^([\p{L} ]{2,20}): +(.+)$/u.exec(body) ?? [];
+  const about = OF_CLASS.get(label.toLowerCase());
+  return about === undefined || findCounts(text).counts.seconds ? null : { ...reading('setting', text), about };
+}
+
+function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   const match = /^([\p{L} -]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
   const label = itemAt(match, 1).toLowerCase().replace('-', '');
@@ -63,7 +80,8 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     const [step, ...remarks] = readStep(text, true, 'nothing');
     if (step?.kind === 'movement') return [step, ...remarks];
   }
-  if (kind === 'section') return [reading(kind, withoutItsTime(text))];
+  if (kind === 'section')
+    return [reading(kind, withoutItsTime(text), counts.seconds ? { seconds: counts.seconds } : {})];
   const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
   return [
     reading(
@@ -79,6 +97,14 @@ export function labelledAs(body: string, under: LineKind): readonly Reading[] | 
     ),
   ];
 }
+
+/** Labels of what is told of a class above its first step. */
+const OF_CLASS: ReadonlyMap<string, 'focus' | 'audience'> = new Map([
+  ...['theme', 'focus', 'intention', 'topic', 'aim', 'goal', 'purpose'].map((label) => [label, 'focus'] as const),
+  ...['for', 'for whom', 'level', 'levels', 'audience', 'participants', 'group', 'who'].map(
+    (label) => [label, 'audience'] as const,
+  ),
+]);
 
 /** "Breath: in up, out down", also so many of them. */
 function breathLabelled(label: string, text: string, counts: Counts): readonly Reading[] | null {

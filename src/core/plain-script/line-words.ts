@@ -24,6 +24,11 @@ export function indentOf(line: string): number {
   return line.search(/\S|$/);
 }
 
+/** What was cut out of a sentence or a list, as a name. */
+export function capitalised(name: string): string {
+  return name.charAt(0).toUpperCase() + name.slice(1);
+}
+
 /** With a capital at its start; capitals alone become small letters. */
 export function sentenceCase(text: string): string {
   const small = text === text.toUpperCase() ? text.toLowerCase() : text;

@@ -1,3 +1,4 @@
+import { isNameLike, headIn } from './blocks';
 import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, secondsFrom } from './counts';
@@ -6,12 +7,14 @@ import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './heading
 import { labelledAs } from './labelled';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
-import { pauseIn } from './pauses';
+import { pauseIn, restNamed } from './pauses';
 import { reading, type Reading } from './reading';
 import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
+import { isTold } from './talks';
+import { sentenceCase } from './line-words';
 
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
 export interface Standing {
@@ -19,6 +22,10 @@ export interface Standing {
   readonly underlined: boolean;
   /** Whether a list or its subheads begin below it. */
   readonly opens: boolean;
+  /** Whether it is the name of a part with its time, over what is in it. */
+  readonly heads: boolean;
+  /** Whether it is one of a list that has no marks, under the name of a part. */
+  readonly named: boolean;
   readonly shouted: boolean;
   /** Whether it stands further in than the step above. */
   readonly inset: boolean;
@@ -77,7 +84,19 @@ const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated
 function readText(
   text: string,
   line: string,
-  { under, underlined, opens, numbersOn, shouted, inset: further, listed: among, otherMark, lastsSeconds }: Standing,
+  {
+    under,
+    underlined,
+    opens,
+    heads,
+    named,
+    numbersOn,
+    shouted,
+    inset: further,
+    listed: among,
+    otherMark,
+    lastsSeconds,
+  }: Standing,
 ): readonly Reading[] {
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
@@ -85,20 +104,22 @@ function readText(
   const stamped = span?.behind ?? text.replace(STAMP, '');
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = numbersOn && TIMED_NUMBER.test(stamped);
+  const head = heads ? headIn(stamped.replace(ITEM, '')) : null;
+  if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
   const heading = underlined ? text : done ? null : headingOf(stamped, shouted);
-  if (heading !== null) return [reading('section', heading)];
+  if (heading !== null) return [reading('section', heading, partLasting(stamped, span?.seconds ?? lastsSeconds))];
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
   const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
-  if (opening !== null) return [reading('section', opening, {}, !namesPart(opening))];
-  const item = ITEM.test(stamped) || (among && isShortName(stamped));
+  if (opening !== null)
+    return [reading('section', opening, partLasting(stamped, span?.seconds ?? null), !namesPart(opening))];
+  const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
   const pause = pauseIn(body);
-  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body)))
-    return [pauseOf(pause, under, false, /^silence\b/i.test(body) ? findCounts(body).counts.seconds : undefined)];
+  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(body, pause, under, false)];
   const asked = pauseIn(withoutFrame(body) ?? '');
-  if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(asked, under, true)];
+  if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(withoutFrame(body) ?? '', asked, under, true)];
   const { counts, rest } = findCounts(body);
   const { breath, rests: _, ...others } = counts;
   if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
@@ -116,11 +137,22 @@ function readText(
   return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
 }
 
+/** How long a part is to last, by what its heading says, else by the times that lines begin with. */
+function partLasting(heading: string, lastsSeconds: number | null): Counts {
+  const { seconds, rounds } = findCounts(heading).counts;
+  if (seconds !== undefined && rounds === undefined) return { seconds };
+  return lastsSeconds === null ? {} : { seconds: secondsFrom([lastsSeconds, lastsSeconds], 1) };
+}
+
 /** A pause of the step above; before any step, or where a minute of silence is written, it is a silence. */
-function pauseOf(seconds: number, under: LineKind, unsure: boolean, named?: Counts['seconds']): Reading {
-  const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && named !== undefined));
-  if (before) return reading('silence', 'Silence', { seconds: named ?? secondsFrom([seconds, seconds], 1) }, unsure);
-  return reading('pause', '', { seconds: [seconds, seconds, seconds] }, unsure);
+function pauseOf(body: string, seconds: number, under: LineKind, unsure: boolean): Reading {
+  const { counts, rest } = findCounts(body);
+  const silence = /^silence\b/i.test(body);
+  const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && silence));
+  if (before)
+    return reading('silence', 'Silence', { seconds: (silence ? counts.seconds : undefined) ?? secondsFrom([seconds, seconds], 1) }, unsure); // prettier-ignore
+  const named = restNamed(rest);
+  return reading('pause', named, { seconds: [seconds, seconds, seconds] }, unsure);
 }
 
 /** "Do the same on the other leg.", "and the other side": the step above, on both. */
@@ -145,7 +177,7 @@ function spanOf(text: string): { readonly seconds: number; readonly behind: stri
 
 /** A movement or a silence without amounts of its own lasts as long as its span; a guess. */
 function lastingFor(one: Reading, seconds: number): Reading {
-  const timed = one.kind === 'movement' || one.kind === 'silence';
+  const timed = one.kind === 'movement' || one.kind === 'silence' || one.kind === 'talk';
   if (!timed || one.counts.rounds !== undefined || one.counts.seconds !== undefined) return one;
   return { ...one, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
 }
@@ -163,6 +195,10 @@ function doneFor(one: Reading, body: string, seconds: number): Reading {
   const still = isStill(body) || SAT.test(body);
   if (one.kind === 'transition' && still && seconds >= LONGEST_PAUSE)
     return lastingFor({ ...one, kind: 'silence', words: body }, seconds);
+  if (one.kind === 'said' && isTold(body))
+    return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
+  if (one.kind === 'said' && one.unsure && isNameLike(body))
+    return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);
   if (one.kind !== 'said' || !one.unsure || body.split(/\s+/).length > DONE_AT_MOST || !(still || DONE.test(body)))
     return one;
   const kind = still ? 'silence' : 'movement';

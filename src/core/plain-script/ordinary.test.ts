@@ -212,7 +212,7 @@ describe('what is said', () => {
 
 describe('what is no movement', () => {
   it('is a pause of the step above, or a silence before any step', () => {
-    expect(read('Swing 8x', 'Water break (1 min)')[1]).toBe('pause |  | 60 s');
+    expect(read('Swing 8x', 'Water break (1 min)')[1]).toBe('pause | Water break | 60 s');
     expect(read('Swing 8x', 'Give me a short rest of fifteen seconds here.')[1]).toBe('pause? |  | 15 s');
     expect(read('Swing 8x', 'A short rest of twenty seconds follows.')[1]).toBe('pause |  | 20 s');
     expect(read('Swing 8x', 'Silence, 1 minute')[1]).toBe('silence | Silence | 60 s');

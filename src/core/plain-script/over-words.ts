@@ -83,7 +83,7 @@ const AFTER_ROUNDS = new RegExp(
   'i',
 );
 const QUOTED_BEFORE = new RegExp(
-  `^(?:say:? )?["“]([^"”]{2,})["”],? ?(?:[-–—(] ?)?(?:say (?:it |this )?)?((?:on|in|for|with|at|from) ${PLACE})\\)?[.!]?$`,
+  `^(?:say:? )?["“]([^"”]{2,})["”],? ?(?:[-–—(] ?)?(?:say (?:it |this )?)?((?:on|in|for|with|at|from|around|about|during|by) ${PLACE})\\)?[.!]?$`,
   'i',
 );
 

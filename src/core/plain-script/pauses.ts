@@ -1,17 +1,20 @@
 import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
+import { sentenceCase } from './line-words';
 import type { Counts } from './model';
 import { wordAmong } from './tokens';
 
 /* Silence as people write it, by itself and behind what is said. */
 
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'gap'] as const;
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^\(|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|breather|gap|nothing|them|of quiet|of still)/i.test(text)
+    !/^\(|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
+      text,
+    )
   )
     return null;
   const figure = /^\(?(?:pause:? (\d{1,3})|(?:breather|break|wait):? (\d0))\)?$/i.exec(text);
@@ -32,6 +35,25 @@ export function pauseIn(text: string): number | null {
     return asked;
   if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
   return words.length === 0 && /\b(?:nothing|them|water|drink|tea)\b/i.test(rest) ? asked : null;
+}
+
+/** A shorter one is taken where people stand, between two lines. */
+const REST_FROM = 20;
+
+const RESTS = /\b(?:rest|break|brk|breather|water|drink|tea|stop)\b/i;
+
+/** What a rest is called, by what is left of its line: "Water break"; nothing where it is only a pause. */
+export function restNamed(rest: string): string {
+  const name = rest.replace(
+    /^(?:(?:an?|the|then|take|have|optional|of|we|usually|always|there|is|follows)\b ?)+|,? (?:of|for)$/gi,
+    '',
+  );
+  return name.length <= 30 && /^\p{L}[\p{L} '’-]+$/u.test(name) && RESTS.test(name) ? sentenceCase(name) : '';
+}
+
+/** "Rest 1 min", "Water break, two minutes": a step of its own, and no silence behind the last words. */
+export function isRest(words: string, seconds: number): boolean {
+  return seconds >= REST_FROM && RESTS.test(words);
 }
 
 const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore

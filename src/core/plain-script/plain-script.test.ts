@@ -165,7 +165,7 @@ describe('what stands around a script', () => {
     ).toEqual([
       ['title', 'Harbour morning'],
       ['movement', 'shake'],
-      ['pause', ''],
+      ['pause', 'Rest'],
       ['movement', 'Rowing'],
       ['movement', 'Bow'],
       ['movement', 'Bear sway'],
@@ -183,10 +183,10 @@ describe('what stands around a script', () => {
     );
     expect(lines.map(({ kind, words, counts }) => [kind, words, counts])).toEqual([
       ['title', 'Harbour', {}],
-      ['section', 'Welcome', {}],
+      ['section', 'Welcome', { seconds: [120, 90, 180] }],
       ['movement', 'Sway', { seconds: [270, 203, 405] }],
       ['movement', 'Bow', { rounds: 4 }],
-      ['section', 'Main set', {}],
+      ['section', 'Main set', { seconds: [600, 450, 900] }],
     ]);
   });
 
@@ -314,14 +314,14 @@ describe('several steps in one line', () => {
       'Push the boat x6 + pull the rope x4',
       [
         ['Push the boat', 6],
-        ['pull the rope', 4],
+        ['Pull the rope', 4],
       ],
     ],
     [
       'Sinking 4 times, then rising three times',
       [
         ['Sinking', 4],
-        ['rising', 3],
+        ['Rising', 3],
       ],
     ],
   ] as const)('“%s”', (line, wanted) => {

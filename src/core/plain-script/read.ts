@@ -1,3 +1,4 @@
+import { amongNames, headsBelow } from './blocks';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
 import { opensItems, opensList } from './headings';
@@ -27,12 +28,15 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const bare = marked ? lines.map(withMarkApart) : withTimes(withTabs(evened(lines)));
   const lasting = lastingByClock(bare);
   const belows = belowEach(bare);
+  const named = amongNames(bare);
   bare.forEach((line, index) => {
     const below = itemAt(belows, index);
     builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
       underlined: UNDERLINE.test(bare[index + 1] ?? ''),
       opens: opensList(line, below) || opensItems(bare, index),
+      heads: headsBelow(bare, index),
+      named: named[index] === true,
       numbersOn: numbersOn(line, below),
       lastsSeconds: lasting[index] ?? null,
     });

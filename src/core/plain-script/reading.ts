@@ -6,6 +6,8 @@ export interface Reading {
   readonly words: string;
   readonly counts: Counts;
   readonly unsure: boolean;
+  /** Where its words tell of the class as a whole: what it is about, or whom it is for. */
+  readonly about?: 'focus' | 'audience';
 }
 
 export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {

@@ -1,5 +1,6 @@
 import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
+import { capitalised } from './line-words';
 import { bareName } from './names';
 import { reading, type Reading } from './reading';
 import { NUMBER_IN_WORDS } from './tokens';
@@ -23,6 +24,13 @@ const ONE_WAY =
 
 /** The steps of a line that names more than one with its amount; `null` where it is one step. */
 export function severalSteps(body: string): readonly Reading[] | null {
+  const steps = stepsIn(body);
+  // With a capital at the start of the line its other names begin with one, too.
+  if (steps === null || !/^\p{Lu}/u.test(body)) return steps;
+  return steps.map((one) => ({ ...one, words: capitalised(one.words) }));
+}
+
+function stepsIn(body: string): readonly Reading[] | null {
   if (body.length > 200 || !BETWEEN.test(body)) return null;
   const alike = eachAlike(body);
   if (alike) return alike;

@@ -5,6 +5,7 @@ import type { Counts, LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
 import { reading, type Reading } from './reading';
+import { talkOf } from './talks';
 
 /*
  * What kind of step a line names, or whether it is said. Each reader looks for one kind and leaves the rest to the
@@ -175,7 +176,18 @@ const spoken: Reader = (look) => {
 const ENDS_AT =
   /^(?:end|ends|finish|finished|close|stop|done|out|over)(?: (?:at|by|before))? (?:[01]?\d|2[0-3])[:.][0-5]\d(?: ?[ap]\.?m\.?| h| o['’]clock)?[.!]?$/i;
 
-const READERS: readonly Reader[] = [ofStepOrClass, stillness, changeOfPlace, quietOrDone, toldToPeople, spoken];
+/** What is told for some time, also where a sentence tells of it. */
+const toldForATime: Reader = ({ body }) => talkOf(body);
+
+const READERS: readonly Reader[] = [
+  toldForATime,
+  ofStepOrClass,
+  stillness,
+  changeOfPlace,
+  quietOrDone,
+  toldToPeople,
+  spoken,
+];
 
 /** A name with its amounts, or in a list; else it is said. */
 function namedOrSaid(look: Look): Reading {

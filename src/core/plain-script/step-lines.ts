@@ -2,11 +2,13 @@ import { itemAt } from '@/core/units';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts } from './counts';
 import { withoutFrame } from './frames';
+import { capitalised } from './line-words';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { reading, type Reading } from './reading';
 import { isOfAll, readLook, lookAt } from './step-kinds';
+import { talkOf } from './talks';
 
 /*
  * What is no breath, heading or pause: a step by its name and amounts, with what is told beside them, or words that
@@ -88,6 +90,8 @@ function stepOrSaid(
   const body = withoutLead(written)
     .replace(/[,;] tempo [\d-]+$/i, '')
     .replace(TEACHERS_PART, '');
+  const talk = talkOf(body);
+  if (talk) return { step: talk, told: false };
   const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
   if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), told: true };
   const told = isOfAll(body) ? null : toldStep(body);
@@ -97,11 +101,6 @@ function stepOrSaid(
   const plain = readLook(lookAt(body, item, under, false));
   const led = body !== written && /^\p{Lu}/u.test(written) && plain.kind !== 'said';
   return { step: led ? { ...plain, words: capitalised(plain.words) } : plain, told: false };
-}
-
-/** What was cut out of a sentence, as a name. */
-function capitalised(name: string): string {
-  return name.charAt(0).toUpperCase() + name.slice(1);
 }
 
 /** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */

@@ -3,6 +3,7 @@ import {
   isMovement,
   LIMITS,
   makeSilence,
+  makeTalk,
   makeTransition,
   roundsAsked,
   type ClassPlan,
@@ -56,6 +57,14 @@ export function silenceOf(newId: NewId, words: string, { seconds }: Counts): Ste
     maxSeconds,
     eyesClosed,
   });
+}
+
+/** A talk by what it is about, as long as is written. */
+export function talkOfLine(newId: NewId, words: string, { seconds }: Counts): Step {
+  const talk = makeTalk(newId, name(words), []);
+  if (seconds === undefined) return talk;
+  const [asked, minSeconds, maxSeconds] = seconds;
+  return { ...talk, timed: true, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
 }
 
 /** A change of place by its words. */

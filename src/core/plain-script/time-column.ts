@@ -117,9 +117,13 @@ function byAmounts(lines: readonly string[]): readonly string[] | null {
   );
 }
 
+/** "8 pieces (x6 each)", "5 min standing": a number that counts something. */
+const AMOUNT_FIRST =
+  /^\s*\d{1,3} (?:mins?|minutes?|secs?|seconds?|pieces|movements?|exercises|forms?|sections?|postures|breaths|rounds|times|x|reps|moves)\b/i;
+
 /** "1 Wake the crane", "2 Look back": numbers one after the other without a stop are those of a list. */
 function byNumbers(lines: readonly string[]): readonly string[] | null {
-  const numbers = lines.map((line) => numberIn(MINUTE.exec(line)?.[1]));
+  const numbers = lines.map((line) => (AMOUNT_FIRST.test(line) ? null : numberIn(MINUTE.exec(line)?.[1])));
   const known = numbers.filter((one) => one !== null);
   const isList = known.length >= NUMBERED_AT_LEAST && known.every((one, at) => one === at + 1);
   return isList ? lines.map((line, at) => (numbers[at] === null ? line : line.replace(/^(\s*\d+)\s+/, '$1. '))) : null;

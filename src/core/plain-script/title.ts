@@ -91,6 +91,7 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
     isTold(whole) ||
     found[0]?.kind === 'nothing' ||
     isPart(found[0]) ||
+    found[0]?.about !== undefined ||
     namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') ||
     line.length > LIMITS.titleCharacters
   )

@@ -1,0 +1,71 @@
+import { findCounts } from './counts';
+import { sentenceCase } from './line-words';
+import { bareName } from './names';
+import { reading, type Reading } from './reading';
+
+/*
+ * What a teacher tells, asks or shows for some time, by its name or by what is to be done: "Intro talk 2 min", "Say hello
+ * (30 s)", "Questions - 5 mins". None of it is moved, and none of it is said word for word.
+ */
+
+const WORDS_AT_MOST = 9;
+
+const SMALL =
+  '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
+/** Things that are told or talked over. */
+const NAMED =
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|what we(?:['’]ll| will) do|plan for today|today['’]s plan";
+const ENDING =
+  'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
+/** "Welcome", "a short intro", "hello and housekeeping", "questions about the form". */
+const BY_NAME = new RegExp(
+  `^(?:${SMALL} )*(?:${NAMED})(?:(?:,? and | ?& ?| ?\\+ ?| ?/ ?|, )(?:${SMALL} )*(?:${NAMED}))*(?:,? (?:of|about|on|for|from|to|with|by|over|between|around|round|re) .{2,40})?$`,
+  'iu',
+);
+/** "posture talk", "Safety reminder". */
+const BY_END = new RegExp(`^(?:\\p{L}[\\p{L}'’-]* ){1,3}(?:${ENDING})$`, 'iu');
+/** What the teacher is to do: tell, ask, greet, show. */
+const TO_TELL =
+  /^(?:please |then |briefly |quickly |just )*(?:say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how)|demo|demonstrate)\b/iu;
+/** Of these the words tell how long they themselves go on: "Explain the breathing for two minutes". */
+const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
+/** What others are to do for a time is not how long it is told: "Tell them to hold it for ten seconds". */
+const TOLD_TO_DO =
+  /\b(?:to (?!you\b|the\b|them\b|all\b|every|each\b)\p{L}+|that (?:they|you|we|it)) .*\d|\bfor (?:about |around )?\S+ (?:seconds?|secs?|minutes?|mins?|s|m)\b/iu;
+
+/** What is seen to before and between. */
+const ADMIN =
+  /^(?!.*\b(?:lift|step|kick|shake|swing|turn|push|pull|walk)\b)(?:\p{L}+,? (?:and )?){0,3}(?:shoes?|doors?|coats?|phones?|toilets?|registration|sign(?:ing)?[- ]in|mats out|set(?:ting)?[- ]up|late ?comers|late arrivals)(?: (?:off|open|in|out|on|down|away))?(?:,? \p{L}+){0,2}$/iu;
+const TWO_SENTENCES = /[.!?] \p{Lu}/u;
+
+/** Whether a name or an order, without its amounts, is something that is told. */
+export function isTold(words: string): boolean {
+  if (words.length > 90 || words.split(/\s+/).length > WORDS_AT_MOST) return false;
+  const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
+  return ADMIN.test(text) || BY_NAME.test(text) || BY_END.test(text) || TO_TELL.test(text);
+}
+
+/** A talk with the time that is written beside it; `null` for anything else. */
+export function talkOf(body: string): Reading | null {
+  if (
+    body.length > 120 ||
+    TWO_SENTENCES.test(body) ||
+    /\b(?:quiet|silen(?:t|ce)|still(?:ness)?)\b/i.test(body) ||
+    !/\d|\b(?:minutes?|seconds?|mins?)\b/i.test(body)
+  )
+    return null;
+  const { counts, rest, crowded } = findCounts(body);
+  const { seconds, ...others } = counts;
+  if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
+  const named = bareTalk(rest);
+  if (!isTold(named) || (TOLD_TO_DO.test(body) && !BY_NAME.test(named) && !GOES_ON.test(body))) return null;
+  return reading('talk', sentenceCase(named), { seconds });
+}
+
+function bareTalk(rest: string): string {
+  return (
+    bareName(rest)
+      .replace(/^(?:tell|ask|show) (?=$)/i, '')
+      .trim() || rest.trim()
+  );
+}
