@@ -115,8 +115,22 @@ function lookForAmounts(text: string): FoundCounts {
     new Set(those.map(({ range }) => range.join())).size > 1;
   const crowded = differ(counted) || differ(said.filter((one) => one.what === 'seconds'));
   const rest = without(text, tokens, removed);
-  return { counts: countsOf(said), rest, bare, crowded, aside: asideOf(text, tokens, removed) };
+  return {
+    counts: countsOf(said),
+    rest,
+    bare,
+    crowded: crowded || removed.some((one) => leavesGap(tokens, one)),
+    aside: asideOf(text, tokens, removed),
+  };
 }
+
+/** "they like starting with a few minutes of just standing": what is left without the amount is no name. */
+function leavesGap(tokens: readonly Token[], { what, from, to }: Taken): boolean {
+  if (what !== 'rounds' && what !== 'seconds') return false;
+  return GAP_BEFORE.test(word(tokens, from - 1)) && /^\p{L}{2}/u.test(word(tokens, to));
+}
+
+const GAP_BEFORE = /^(?:w|with|of|n|and|to|into|the|by)$/;
 
 /** "Bow 10 (5 each)", "eight in all, four a side": the whole is said beside what each side has of it. */
 function withoutWhole(said: readonly Taken[]): readonly Taken[] {

@@ -11,7 +11,7 @@ const LEADS = [
   /(?:first|firstly|last|lastly|finally), /u,
   /(?:it(?:['’]s| is| was) (?:called|named)|(?:a|the|another) (?:movement|exercise|form|move|one|posture)(?: that| which)? (?:I|we|they|you) call) (?=\p{L})/u,
   /(?:(?:we|I|they) )?(?:tried|did|practi[sc]ed|added|repeated|taught|showed) (?!not\b|it\b|this\b|that\b|what\b)(?=\p{L}{2})/u,
-  /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up|started|began|opened|finished|ended|closed|went on|moved on)(?:ing)? (?:off )?(?:with|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
+  /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up|started|began|opened|finished|ended|closed|went on|moved on)(?:ing)? (?:off )?(?:with|w|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
   /(?:ex|exercise|drill)\.? ?\d{1,2}[.)]? (?!(?:with|to|of|and|in|on|for|again|each|times|rounds|reps|mins?|minutes?|x|slow|more)\b)(?=\p{L}{3})/u,
   /there follows? (?=\p{L}|\d)/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,

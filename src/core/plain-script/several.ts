@@ -1,7 +1,8 @@
 import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { capitalised } from './line-words';
-import { bareName } from './names';
+import { isStill } from './line-signs';
+import { bareName, BEFORE_NAME } from './names';
 import { reading, type Reading } from './reading';
 import { NUMBER_IN_WORDS } from './tokens';
 
@@ -31,9 +32,12 @@ export function severalSteps(body: string): readonly Reading[] | null {
 }
 
 function stepsIn(body: string): readonly Reading[] | null {
-  if (body.length > 200 || !BETWEEN.test(body)) return null;
+  if (body.length > 200) return null;
   const alike = eachAlike(body);
   if (alike) return alike;
+  const joined = pairJoined(body);
+  if (joined) return joined;
+  if (!BETWEEN.test(body)) return null;
   const parts = body.replace(/[.!]$/, '').split(BETWEEN);
   if (parts.length < 2 || parts.length > AT_MOST) return null;
   const { sides } = findCounts(body).counts;
@@ -42,6 +46,18 @@ function stepsIn(body: string): readonly Reading[] | null {
   const steps = parts.map(stepOf);
   return steps.every((one) => one !== null) ? steps : null;
 }
+
+/** "Swing 2 min and shake 1 min", "3 big breaths n 2 mins quiet": two steps with amounts that differ; alike they may be of one. */
+function pairJoined(body: string): readonly Reading[] | null {
+  const parts = body.replace(/[.!]$/, '').split(JOINT);
+  if (parts.length !== 2 || parts.some((part) => findCounts(part).bare)) return null;
+  const [first, second] = parts.map(stepOf);
+  if (!first || !second) return null;
+  const [one, other] = [first, second].map(({ counts }) => JSON.stringify(counts));
+  return one === other ? null : [first, second];
+}
+
+const JOINT = /,? (?:and(?: then)?|&|n|\+) /i;
 
 /** "arms, hips, ankles, 1 min each": several steps with one amount for each of them; `null` for anything else. */
 function eachAlike(body: string): readonly Reading[] | null {
@@ -71,11 +87,17 @@ const ALIKE_PAIR = new RegExp(
 const EACH_ALIKE =
   /^((?:\p{L}+(?: \p{L}+){0,2}, ){1,11}(?:and )?\p{L}+(?: \p{L}+){0,2}(?: (?:and|&) \p{L}+)?)(?:,|:| [-–—])? ((?:for )?\d[\p{L}\d½. -]{0,12}?),? (?:each|of each|each of them|apiece)[.!]?$/u;
 
-function stepOf(part: string): Reading | null {
+/** "finish with 3 breaths". */
+const COMING_TO =
+  /^(?:finish|end|close|start|begin|open)(?:ing)? (?:with|w\/?) (?=\d|[a-z]+ (?:big|deep|slow|long|quiet) )/i;
+
+function stepOf(written: string): Reading | null {
+  const part = written.replace(BEFORE_NAME, '').replace(COMING_TO, '');
   const { counts, rest } = findCounts(part);
-  const name = bareName(rest);
+  const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : bareName(rest);
   const counted = (counts.rounds !== undefined) !== (counts.seconds !== undefined);
   if (!counted || counts.hold !== undefined || name === '' || OF_ONE.test(name)) return null;
   if (/[.!?“”"()]/.test(name) || name.split(/\s+/).length > 5) return null;
-  return reading('movement', name, counts, true);
+  const still = counts.seconds !== undefined && isStill(name);
+  return reading(still ? 'silence' : 'movement', name, counts, true);
 }

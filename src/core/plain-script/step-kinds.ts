@@ -195,7 +195,11 @@ function namedOrSaid(look: Look): Reading {
   const isNamed = item || (counted && body.length <= NAME_AT_MOST);
   const name = rest === '' ? body : rest;
   if (isNamed && counted) {
-    const guessed = (bare && !item && !isUsualCount(look)) || crowded || isDoubtful(rest) || isOnlyOwnPace(counts);
+    const guessed =
+      (bare && !item && !isUsualCount(look)) ||
+      crowded ||
+      (isDoubtful(rest) && !isPlainWord(look)) ||
+      isOnlyOwnPace(counts);
     return reading('movement', rest === '' ? body : unquoted(rest), counts, guessed);
   }
   const prose = /[.!?]$/.test(rest) && words > 8;
@@ -210,6 +214,15 @@ function isUsualCount({ body, words, counts: { rounds = 0, seconds } }: Look): b
     /\d/.test(body) && words > 1 && seconds === undefined && rounds >= USUAL_COUNT.min && rounds <= USUAL_COUNT.max
   );
 }
+
+/** "waist x12", "shake 1 min": one word with its amount behind it, of which nothing else is left. */
+function isPlainWord({ body, rest, bare, counts: { held, hold } }: Look): boolean {
+  if (bare || held || hold !== undefined || /[.!?]\s/.test(body)) return false;
+  return /^\p{Ll}{3,}$/u.test(rest) && body.toLowerCase().startsWith(rest) && !NO_NAME.test(rest);
+}
+
+const NO_NAME =
+  /^(?:repeat|again|same|then|them|time|leave|rest|about|max|min|only|until|allow|another|change|swap|continue|both|and|for|bells?|gong|chime)$/;
 
 /** "both together, no words": neither how often nor how long, so perhaps no step. */
 function isOnlyOwnPace({ rounds, seconds, breath }: Counts): boolean {
