@@ -72,7 +72,7 @@ export class ScriptBuilder {
     {
       written,
       ...below
-    }: Pick<Standing, 'underlined' | 'opens' | 'heads' | 'named' | 'numbersOn' | 'lastsSeconds'> & {
+    }: Pick<Standing, 'underlined' | 'opens' | 'heads' | 'named' | 'timedBelow' | 'numbersOn' | 'lastsSeconds'> & {
       readonly written: string;
     },
   ): void {
@@ -299,7 +299,7 @@ export class ScriptBuilder {
 
   /** A breath in ordinary words: `in: arms rise` is an action, "Inhale, the arms rise." is what is said. */
   private breathe(kind: PhaseKind & LineKind, words: string, counts: Counts): void {
-    if (!isMovement(this.current())) this.add(makeMovement(this.newId, 'Movement', { pattern: [] }));
+    if (!isMovement(this.current())) this.add(makeMovement(this.newId, 'Breathing', { pattern: [] }));
     const word = { inhale: 'In', exhale: 'Out', hold: '', free: '' }[kind];
     const said = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i.test(words) || word === '';
     const action = cut(said ? '' : words, LIMITS.titleCharacters);

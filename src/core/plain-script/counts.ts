@@ -135,8 +135,12 @@ const GAP_BEFORE = /^(?:w|with|of|n|and|to|into|the|by)$/;
 /** "Bow 10 (5 each)", "eight in all, four a side": the whole is said beside what each side has of it. */
 function withoutWhole(said: readonly Taken[]): readonly Taken[] {
   const [whole, part] = said.filter((one) => one.what === 'rounds');
-  const sided = said.some(({ what }) => what === 'each' || what === 'each-side');
+  const sided = said.some(
+    (one) => one.what === 'each' || one.what === 'each-side' || (one.what === 'rounds' && one.eachSide),
+  );
   if (!sided || !whole || !part || whole.range[0] !== 2 * part.range[0]) return said;
+  // "4+4, then 2+2 slower" is no whole with its part.
+  if (part.eachSide && whole.bare) return said;
   return said.filter((one) => one !== whole);
 }
 

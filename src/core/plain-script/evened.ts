@@ -21,7 +21,8 @@ export function evened(lines: readonly string[]): readonly string[] {
   const plain = lines.map((line) => withoutQuoteMark(shown(line)).trimEnd());
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
-  const even = plain.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line.slice(common)))));
+  const set = withColumns(plain.map((line) => line.slice(common)));
+  const even = set.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line))));
   return withoutTabInTitle(even);
 }
 
@@ -56,6 +57,28 @@ function shared(a: string, b: string): string {
   let at = 0;
   while (at < a.length && a[at] === b[at]) at++;
   return a.slice(0, at);
+}
+
+/** So many rows, and so many of all lines with a wide gap, begin their next column at the same place. */
+const COLUMN_ROWS = 3;
+const COLUMN_SHARE = 0.7;
+const WIDE = /\S( {3,})(?=\S)/g;
+const ROW_AT_MOST = 300;
+
+/** Columns that blanks alone set below each other, between tabs. */
+function withColumns(lines: readonly string[]): readonly string[] {
+  const starts = lines.map((line) =>
+    line.length > ROW_AT_MOST || line.includes('\t')
+      ? []
+      : [...line.matchAll(WIDE)].map((gap) => gap.index + gap[0].length),
+  );
+  const rows = starts.filter((columns) => columns.length > 0);
+  if (rows.length < COLUMN_ROWS) return lines;
+  const places = new Map<number, number>();
+  for (const columns of rows) for (const place of columns) places.set(place, (places.get(place) ?? 0) + 1);
+  const most = Math.max(...places.values());
+  if (most < COLUMN_ROWS || most < COLUMN_SHARE * rows.length) return lines;
+  return lines.map((line, at) => ((starts[at] ?? []).length > 0 ? line.replace(/(\S) {2,}(?=\S)/g, '$1\t') : line));
 }
 
 /** Columns between tabs stay as they are. */

@@ -13,7 +13,7 @@ const ITEMS_LOOKED_AT = 12;
 const HEAD_AT_MOST = 200;
 
 export const ITEM =
-  /^\s*(?:#\d{1,2}[.:)]?(?= )|(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} ?[-–—](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:#\d{1,2}[.:)]?(?= )|(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,2}\/(?= +\p{L})|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} ?[-–—](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
@@ -54,7 +54,8 @@ export function opensList(line: string, below: string): boolean {
   const number = /^\s*(\d{1,2})[.)]? /.exec(line)?.[1];
   if (number !== undefined) return below.trimStart().startsWith(`${number}.1`);
   // "Standing behind the chair (15 min)" over lines that stand further in.
-  if (/^\p{Lu}[^()\d]{2,40} \(\d[^()]{0,10}\)$/u.test(line.trimEnd()) && /^\s{2,}\S/.test(below)) return true;
+  if (/^\p{Lu}[^()\d]{2,40}(?: \d{1,2})? \(\d[^()]{0,10}\)$/u.test(line.trimEnd()) && /^\s{2,}\S/.test(below))
+    return true;
   if (isOutlineHead(line) && isItem(below) && !isOutlineHead(below)) return true;
   // Between two numbers of one list a line is a remark on the first.
   const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
@@ -98,7 +99,7 @@ export function headOfList(text: string, anyCase = false): string | null {
     .replace(/^\d{1,2}(?:[.)]| ?[-–—])? +/, '')
     .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '')
     .replace(/(?<=\p{L}{2})\.$/u, '');
-  if (/[.!?,;:“”"()\d]/.test(bare) || bare.split(/\s+/).length > 4) return null;
+  if (/[.!?,;:“”"()\d]/.test(bare.replace(/(?<=\p{L}) \d{1,2}$/u, '')) || bare.split(/\s+/).length > 4) return null;
   return anyCase || /^\p{Lu}/u.test(bare) ? bare : null;
 }
 
@@ -167,6 +168,8 @@ function headingIn(text: string, shouted: boolean): string | null {
   if (glossed && PART.test(itemAt(glossed, 1)) && !NO_PART.test(itemAt(glossed, 1))) return text;
   const part = /^(?:first|second|third|next|last) (?:bit|part|block|half|section): (.{2,40})$/i.exec(text);
   if (part) return itemAt(part, 1);
+  // "Hello and welcome." is said.
+  if (/^(?:hello|hi|welcome|goodbye|farewell)\b.*[.!]$/i.test(text)) return null;
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');
   if (PART.test(bare) && !NO_PART.test(bare)) return bare;
   const letters = text.replace(/ \([^()]*\)$/, '').replace(/[^\p{L}]/gu, '');

@@ -34,6 +34,22 @@ function aboutClass(body: string): Reading | null {
   return about === undefined || findCounts(text).counts.seconds ? null : { ...reading('setting', text), about };
 }
 
+/** "Date: 4 March   Duration: 60 minutes   Level: mixed": several labels of a class in one line above it, with its length. */
+export function aboveClass(line: string): Reading | null {
+  if (line.length > 300) return null;
+  const labels = new Set([...line.matchAll(ABOVE)].map(([, label = '']) => label.toLowerCase()));
+  if (labels.size < 2) return null;
+  const [, length = ''] =
+    /\b(?:duration|length|total(?: time)?|running time) ?: *([^;|\t]{1,30}?)(?=$|[;|\t,]| {2,}| \p{L}+:)/iu.exec(
+      line,
+    ) ?? [];
+  const { seconds } = findCounts(length).counts;
+  return reading('setting', '', seconds ? { seconds } : {}, true);
+}
+
+const ABOVE =
+  /(?:^|[\s,;|(])(date|time|when|where|day|duration|length|total|total time|running time|level|venue|place|room|teacher|instructor|group|participants|class|theme|focus) ?:(?= )/gi;
+
 function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   const match = /^([\p{L} -]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;

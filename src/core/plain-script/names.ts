@@ -38,7 +38,10 @@ const WORDS_OF_A_NAME = 5;
 
 /** A name without what stands around it. Nothing else of the line is looked at. */
 export function bareName(text: string): string {
-  let name = text.trim();
+  let name = text
+    .trim()
+    .replace(/\s+\)/g, ')')
+    .replace(/^\(([^()]+)\)$/, '$1');
   // "Drift. Two minutes at each one's pace.": the sentence before the amounts names it.
   const [first = '', ...others] = name.split(/(?<=\p{L}{3}|[\d).])\.\s+/u);
   if (others.length > 0 && /\p{L}/u.test(first) && first.split(/\s+/).length <= WORDS_OF_A_NAME) name = first;

@@ -1,10 +1,11 @@
-import { isNameLike, headIn } from './blocks';
+import { isNameLike } from './blocks';
+import { headIn } from './heads';
 import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, secondsFrom } from './counts';
 import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
-import { labelledAs } from './labelled';
+import { aboveClass, labelledAs } from './labelled';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { pauseIn, restNamed } from './pauses';
@@ -13,7 +14,7 @@ import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
-import { isTold } from './talks';
+import { isTold, kindOfPart } from './talks';
 import { sentenceCase } from './line-words';
 
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
@@ -24,6 +25,8 @@ export interface Standing {
   readonly opens: boolean;
   /** Whether it is the name of a part with its time, over what is in it. */
   readonly heads: boolean;
+  /** Whether the line below begins with a time, as those of a column do. */
+  readonly timedBelow: boolean;
   /** Whether it is one of a list that has no marks, under the name of a part. */
   readonly named: boolean;
   readonly shouted: boolean;
@@ -59,14 +62,18 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   // A long line is looked through only where it is long by its blanks alone.
   const written = line.trim();
   const short = written.length > GRAMMAR_UP_TO ? written.replace(/\s+/g, ' ') : written;
+  const heading = standing.under === 'nothing' ? aboveClass(short) : null;
+  if (heading) return [heading];
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const readings = withoutStop(text, line, standing) ?? readText(text, line, standing);
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
-  if (first?.kind !== 'movement') return [...opened, ...readings];
+  if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];
   return [...opened, ...readings, ...remarks.flatMap((remark) => readRemark(remark))];
 }
+
+const HAS_REMARKS: ReadonlySet<LineKind> = new Set(['movement', 'talk', 'silence', 'section']);
 
 /** A stop behind an amount, as all lines of a script may have one. */
 const STOPPED =
@@ -90,6 +97,7 @@ function readText(
     opens,
     heads,
     named,
+    timedBelow,
     numbersOn,
     shouted,
     inset: further,
@@ -104,10 +112,14 @@ function readText(
   const stamped = span?.behind ?? text.replace(STAMP, '');
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = numbersOn && TIMED_NUMBER.test(stamped);
-  const head = heads ? headIn(stamped.replace(ITEM, '')) : null;
+  const head = heads ? headIn(stamped) : null;
   if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
   const heading = underlined ? text : done ? null : headingOf(stamped, shouted);
-  if (heading !== null) return [reading('section', heading, partLasting(stamped, span?.seconds ?? lastsSeconds))];
+  if (heading !== null) {
+    const lasting = span?.seconds ?? lastsSeconds;
+    if (timedBelow && lasting !== null) return partAsStep(heading, lasting);
+    return [reading('section', heading, partLasting(stamped, lasting))];
+  }
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
   const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
   if (opening !== null)
@@ -125,7 +137,10 @@ function readText(
   if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
   const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
-  if (breaths.length > 0) return breaths;
+  // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
+  const often =
+    counts.rounds === undefined || !APART_BEHIND.test(body) ? [] : [reading('setting', '', { rounds: counts.rounds })];
+  if (breaths.length > 0) return [...breaths, ...often];
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
   const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
@@ -134,15 +149,24 @@ function readText(
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
   if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
-  return span === null ? found : found.map((one) => lastingFor(one, span.seconds));
+  return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
+}
+
+/** A part among others by their times, with nothing below it: it opens, and is one step as long. */
+function partAsStep(heading: string, seconds: number): readonly Reading[] {
+  const counts = { seconds: secondsFrom([seconds, seconds], 1) };
+  return [reading('section', heading), reading(kindOfPart(heading), heading, counts, true)];
 }
 
 /** How long a part is to last, by what its heading says, else by the times that lines begin with. */
 function partLasting(heading: string, lastsSeconds: number | null): Counts {
-  const { seconds, rounds } = findCounts(heading).counts;
-  if (seconds !== undefined && rounds === undefined) return { seconds };
+  const { counts, bare } = findCounts(heading);
+  if (counts.seconds !== undefined && (counts.rounds === undefined || bare)) return { seconds: counts.seconds };
   return lastsSeconds === null ? {} : { seconds: secondsFrom([lastsSeconds, lastsSeconds], 1) };
 }
+
+/** An amount in brackets or behind a comma, at the end. */
+const APART_BEHIND = /(?:[([]|[,;] |[–—-] )(?:x|×)? ?[\p{L}\d]{1,8} ?(?:x|×|times|rounds|reps|breaths)?[)\]]?[.!]?$/iu;
 
 /** A pause of the step above; before any step, or where a minute of silence is written, it is a silence. */
 function pauseOf(body: string, seconds: number, under: LineKind, unsure: boolean): Reading {
@@ -179,7 +203,8 @@ function spanOf(text: string): { readonly seconds: number; readonly behind: stri
 function lastingFor(one: Reading, seconds: number): Reading {
   const timed = one.kind === 'movement' || one.kind === 'silence' || one.kind === 'talk';
   if (!timed || one.counts.rounds !== undefined || one.counts.seconds !== undefined) return one;
-  return { ...one, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
+  const kind = one.kind === 'movement' && isStill(one.words) ? 'silence' : one.kind;
+  return { ...one, kind, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
 }
 
 /** What is done, at the start of a line: with a time before it, it is a step. */
@@ -195,7 +220,8 @@ function doneFor(one: Reading, body: string, seconds: number): Reading {
   const still = isStill(body) || SAT.test(body);
   if (one.kind === 'transition' && still && seconds >= LONGEST_PAUSE)
     return lastingFor({ ...one, kind: 'silence', words: body }, seconds);
-  if (one.kind === 'said' && isTold(body))
+  const uncounted = one.kind === 'movement' && one.counts.rounds === undefined && one.counts.seconds === undefined;
+  if ((one.kind === 'said' || uncounted) && isTold(body))
     return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
   if (one.kind === 'said' && one.unsure && isNameLike(body))
     return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);

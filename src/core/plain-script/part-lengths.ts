@@ -14,7 +14,7 @@ import { toSeconds, type Seconds } from '@/core/units';
 import { secondsFrom } from './counts';
 import type { Counts } from './model';
 import { counted, finished, silenceOf, talkOfLine } from './steps-of-lines';
-import { isTold } from './talks';
+import { isTold, kindOfPart } from './talks';
 
 /*
  * How long a part of the class is to last, where its heading says so: "Warm up (8 mins)". What is in it and has no amount
@@ -81,13 +81,11 @@ export function partsAsLong(
 /** A part with nothing else in it, as a step. */
 function stepOfPart(newId: NewId, title: string, seconds: Seconds, plan: ClassPlan): Step {
   const counts = { seconds: secondsFrom([seconds, seconds], 1) };
-  if (isTold(title) || CLOSING.test(title)) return talkOfLine(newId, title, counts);
-  if (STILL.test(title)) return silenceOf(newId, title, counts);
+  const kind = kindOfPart(title);
+  if (kind === 'talk') return talkOfLine(newId, title, counts);
+  if (kind === 'silence') return silenceOf(newId, title, counts);
   return counted(newId, makeMovement(newId, title, { pattern: [] }), counts, plan.pace);
 }
-
-const STILL = /settl|still|quiet|silen|medit|\brest|relax|arriv|ground|cent(?:er|re)ing/i;
-const CLOSING = /^(?:the )?(?:clos(?:e|ing)|end(?:ing)?|finish(?:ing)?|open(?:ing)?|begin(?:ning)?|start)$/i;
 
 /** A movement or silence that takes about so long: in rounds where its breath was written, else by the clock. */
 function asLong(newId: NewId, step: Step, share: Seconds, lasting: (step: Step) => Seconds, { pace }: ClassPlan): Step {

@@ -1,6 +1,7 @@
 import { countingIds } from '../../../tests/support/chance';
 import { describe, expect, it } from 'vitest';
-import { amongNames, headIn } from './blocks';
+import { amongNames } from './blocks';
+import { headIn } from './heads';
 import { readScript } from './read';
 import { isTold, talkOf } from './talks';
 
@@ -74,7 +75,7 @@ describe('how often all of a list is done', () => {
     ['wm up 5', 'wm up', { seconds: [300, 225, 450] }],
     ['Joint circles (8 each):', 'Joint circles', { rounds: 8 }],
   ])('“%s”', (line, name, counts) => {
-    expect(headIn(line)).toEqual({ name, counts });
+    expect(headIn(line)).toMatchObject({ name, counts });
   });
 
   it.each(['Row home 6 each side', 'Swing 2 min', 'Warm up', 'Sway x8'])('is nothing in “%s”', (line) => {

@@ -1,4 +1,5 @@
-import { amongNames, headsBelow } from './blocks';
+import { amongNames } from './blocks';
+import { headsBelow } from './heads';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
 import { opensItems, opensList } from './headings';
@@ -7,6 +8,8 @@ import { lastingByClock, withTimes } from './time-column';
 import type { NewId } from '@/core/document';
 import { itemAt } from '@/core/units';
 
+/** A time before a line, as `withTimes` writes it. */
+const TIMED = /^\s*(?:[-*•] )?(?:\d{1,3}-\d{1,3} min: |\[?\d{1,2}:\d{2})/;
 /** Between the heads of a table and its rows. */
 const RULED = /^\s*\|(?:\s*:?-{2,}:?\s*\|)+\s*$/;
 /** A row of dashes or equals signs makes a heading of the line above it. */
@@ -37,6 +40,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       opens: opensList(line, below) || opensItems(bare, index),
       heads: headsBelow(bare, index),
       named: named[index] === true,
+      timedBelow: TIMED.test(below),
       numbersOn: numbersOn(line, below),
       lastsSeconds: lasting[index] ?? null,
     });

@@ -15,11 +15,12 @@ export interface Row {
 }
 
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
+const WITH_SPAN = /^\d{1,3} ?[-–] ?\d{1,3} min: \p{L}/iu;
 const NOTHING = /^[-–—/.\s]*$/;
 
 /** Over the columns of a table. */
 const HEADS =
-  /^(?:(?:reps|rounds|times?|counts?) ?(?:\/|or) ?(?:reps|rounds|times?|counts?|duration)|exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often|much))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|no|nr|#)\.?$/i;
+  /^(?:(?:reps|rounds|times?|counts?) ?(?:\/|or) ?(?:reps|rounds|times?|counts?|duration)|exercises?|movements?|moves?|forms?|names?|reps?|rounds?|counts?|times?|durations?|lengths?|min(?:ute)?s?|notes?|sides?|what|how(?: (?:long|many|often|much))?|say|said|cues?|sections?|parts?|breath(?:ing)?|comments?|remarks?|activit(?:y|ies)|contents?|descriptions?|details?|instructions?|teaching points?|items?|no|nr|#)\.?$/i;
 
 /**
  * A row of a table, by tabs or strokes: its first column is a label where it is one, else a name; of the others those
@@ -58,6 +59,8 @@ function asFigure(cell: string): string {
 /** The columns behind the first: with none that holds an amount, all of them are its text. */
 function besides(first: string, columns: readonly string[]): Row {
   const amounts = columns.filter(hasAmount);
+  // "5-15 min: Warm-up | joints, spine waves": behind its time the first column is a name.
+  if (amounts.length === 0 && WITH_SPAN.test(first)) return { text: first.replace(/, $/, ''), remarks: columns };
   if (amounts.length === 0) return { text: `${first}${columns.join(', ')}`, remarks: [] };
   // "Three breaths | 3x": the name says how many itself.
   const said = findCounts(first);

@@ -5,7 +5,7 @@ import type { Counts, LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
 import { reading, type Reading } from './reading';
-import { talkOf } from './talks';
+import { isTold, talkOf } from './talks';
 
 /*
  * What kind of step a line names, or whether it is said. Each reader looks for one kind and leaves the rest to the
@@ -198,10 +198,13 @@ function namedOrSaid(look: Look): Reading {
     const guessed =
       (bare && !item && !isUsualCount(look)) ||
       crowded ||
-      (isDoubtful(rest) && !isPlainWord(look)) ||
+      (isDoubtful(unquoted(rest)) && !isPlainWord(look)) ||
+      /\p{L}(?:\.{3}|…)|^\(.*\)$/u.test(body) ||
+      TWO_NAMES.test(body) ||
       isOnlyOwnPace(counts);
     return reading('movement', rest === '' ? body : unquoted(rest), counts, guessed);
   }
+  if (item && isTold(name)) return reading('said', body, {}, true);
   const prose = /[.!?]$/.test(rest) && words > 8;
   // What stands as a list under a movement that has its counts are remarks on it.
   if (isNamed && !prose) return reading('movement', name, counts, isDoubtful(rest) || under === 'movement');
@@ -223,6 +226,9 @@ function isPlainWord({ body, rest, bare, counts: { held, hold } }: Look): boolea
 
 const NO_NAME =
   /^(?:repeat|again|same|then|them|time|leave|rest|about|max|min|only|until|allow|another|change|swap|continue|both|and|for|bells?|gong|chime)$/;
+
+/** "Step out. Hold the tree. Three minutes.": either may be what is done so long. */
+const TWO_NAMES = /^\p{Lu}[^.!?\d]{4,40}\. \p{Lu}\p{L}+ [^.!?\d]{3,40}\. \S/u;
 
 /** "both together, no words": neither how often nor how long, so perhaps no step. */
 function isOnlyOwnPace({ rounds, seconds, breath }: Counts): boolean {

@@ -14,16 +14,23 @@ const SMALL =
   '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
 /** Things that are told or talked over. */
 const NAMED =
-  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|what we(?:['’]ll| will) do|plan for today|today['’]s plan";
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|what we(?:['’]ll| will) do|plan for today|today['’]s plan";
 const ENDING =
   'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
-/** "Welcome", "a short intro", "hello and housekeeping", "questions about the form". */
+const JOINT = /,? and | ?& ?| ?\+ ?| ?\/ ?|, /;
+/** "Welcome", "a short intro", "questions about the form". */
 const BY_NAME = new RegExp(
-  `^(?:${SMALL} )*(?:${NAMED})(?:(?:,? and | ?& ?| ?\\+ ?| ?/ ?|, )(?:${SMALL} )*(?:${NAMED}))*(?:,? (?:of|about|on|for|from|to|with|by|over|between|around|round|re) .{2,40})?$`,
+  `^(?:${SMALL} )*(?:${NAMED})(?:,? (?:of|about|on|for|from|to|with|by|over|between|around|round|re) .{2,40})?$`,
   'iu',
 );
 /** "posture talk", "Safety reminder". */
 const BY_END = new RegExp(`^(?:\\p{L}[\\p{L}'’-]* ){1,3}(?:${ENDING})$`, 'iu');
+
+/** "hello and housekeeping", "thanks, names", "welcome + weather chat". */
+function isNamed(text: string): boolean {
+  if (BY_NAME.test(text)) return true;
+  return text.split(JOINT).every((part) => BY_NAME.test(part) || BY_END.test(part));
+}
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
   /^(?:please |then |briefly |quickly |just )*(?:say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how)|demo|demonstrate)\b/iu;
@@ -33,16 +40,16 @@ const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
 const TOLD_TO_DO =
   /\b(?:to (?!you\b|the\b|them\b|all\b|every|each\b)\p{L}+|that (?:they|you|we|it)) .*\d|\bfor (?:about |around )?\S+ (?:seconds?|secs?|minutes?|mins?|s|m)\b/iu;
 
-/** What is seen to before and between. */
+/** What is seen to before and between: "shoes off", "doors, coats". */
 const ADMIN =
-  /^(?!.*\b(?:lift|step|kick|shake|swing|turn|push|pull|walk)\b)(?:\p{L}+,? (?:and )?){0,3}(?:shoes?|doors?|coats?|phones?|toilets?|registration|sign(?:ing)?[- ]in|mats out|set(?:ting)?[- ]up|late ?comers|late arrivals)(?: (?:off|open|in|out|on|down|away))?(?:,? \p{L}+){0,2}$/iu;
+  /^(?:shoes?|doors?|coats?|phones?|toilets?|registration|sign(?:ing)?[- ]in|mats out|set(?:ting)?[- ]up|late ?comers|late arrivals)(?: (?:off|open|in|out|on|down|away))?$/i;
 const TWO_SENTENCES = /[.!?] \p{Lu}/u;
 
 /** Whether a name or an order, without its amounts, is something that is told. */
 export function isTold(words: string): boolean {
   if (words.length > 90 || words.split(/\s+/).length > WORDS_AT_MOST) return false;
   const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
-  return ADMIN.test(text) || BY_NAME.test(text) || BY_END.test(text) || TO_TELL.test(text);
+  return text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || TO_TELL.test(text);
 }
 
 /** A talk with the time that is written beside it; `null` for anything else. */
@@ -58,9 +65,18 @@ export function talkOf(body: string): Reading | null {
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
   const named = bareTalk(rest);
-  if (!isTold(named) || (TOLD_TO_DO.test(body) && !BY_NAME.test(named) && !GOES_ON.test(body))) return null;
+  if (!isTold(named) || (TOLD_TO_DO.test(body) && !isNamed(named) && !GOES_ON.test(body))) return null;
   return reading('talk', sentenceCase(named), { seconds });
 }
+
+/** What a part is by its name, where it is one step: told, still, or moved. */
+export function kindOfPart(title: string): 'talk' | 'silence' | 'movement' {
+  if (isTold(title) || CLOSING.test(title)) return 'talk';
+  return STILL.test(title) ? 'silence' : 'movement';
+}
+
+const STILL = /settl|still|quiet|silen|medit|\brest|relax|arriv|ground|cent(?:er|re)ing/i;
+const CLOSING = /^(?:the )?(?:clos(?:e|ing)|end(?:ing)?|finish(?:ing)?|open(?:ing)?|begin(?:ning)?|start)$/i;
 
 function bareTalk(rest: string): string {
   return (

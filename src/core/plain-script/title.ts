@@ -65,7 +65,7 @@ function withoutStars(line: string): string {
 
 /** "Subject: Thursday's class (30 min)". */
 const TITLE_LABEL =
-  /^(?:title|subject|re|class|class name|session|lesson|name of (?:the )?class): +(?:re: +)?(?=.*\p{L})(.+)$/iu;
+  /^(?:title|subject|re|class|class name|class plan|lesson plan|session plan|plan|session|lesson|name of (?:the )?class): +(?:re: +)?["“]?(?=.*\p{L})(.+?)["”]?$/iu;
 
 /** What a label says is the title, with the length of the class where it has one. */
 function titleFrom(text: string): readonly Reading[] {
@@ -81,6 +81,7 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   const whole = inRoundBrackets(withoutMarkup(withoutStars(written)));
   const line = whole.length > LIMITS.titleCharacters ? whole : whole.replace(/(?<=[\p{L}\d)'’])\.\s*$/u, '');
   const stopped = line !== whole;
+  if (isGreeting(line) && found[0]?.kind === 'said') return found.map((one) => ({ ...one, unsure: false }));
   if (isGreeting(line)) return [{ kind: 'said', words: whole.trim(), counts: {}, unsure: false }];
   const labelled = line.length > LIMITS.titleCharacters ? null : TITLE_LABEL.exec(line);
   if (labelled) return titleFrom(itemAt(labelled, 1));
