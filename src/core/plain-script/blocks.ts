@@ -1,19 +1,15 @@
 import { itemAt } from '@/core/units';
-import { findCounts } from './counts';
 import { headIn, plainHead } from './heads';
 import { namesPart } from './headings';
-import { isBreathWord, firstWord } from './first-words';
 import { indentOf } from './line-words';
-import { TALK_STARTS } from './line-signs';
-import { isTold } from './talks';
+import { isCounted, isCue, isNameLike } from './name-lines';
 
 /*
  * Lists without marks: names one below the other, under the name of a part of the class or among steps with amounts.
  * What one line is, the lines around it tell.
  */
 
-const NAME_AT_MOST = 60;
-const WORDS_AT_MOST = 5;
+const PART_AT_MOST = 120;
 /** Where no part is named, so many lines with amounts tell that the others are steps as well. */
 const NAMES_TO_COUNTED = 1.5;
 /** Lines further down than this tell nothing of a heading. */
@@ -54,7 +50,7 @@ function runsOf(lines: readonly string[], from: number, to: number): readonly Ru
 /** Whether a line names a part of a class, with or without its time; alone above others also what sounds like one. */
 function isPart(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at);
-  if (line.length > 2 * NAME_AT_MOST) return false;
+  if (line.length > PART_AT_MOST) return false;
   if (namesPart(plainHead(line).replace(/ ?\([^()]*\)$/, ''))) return true;
   const head = headIn(line);
   if (head?.counts.seconds === undefined) return false;
@@ -71,30 +67,8 @@ function markNames(lines: readonly string[], { from, to, under }: Run, listed: b
     if (indentOf(line) > indent) continue;
     if (isCounted(line)) counted++;
     else if (isNameLike(line.trim())) names.push(at);
-    else return;
+    else if (!isCue(line.trim())) return;
   }
   const enough = under ? names.length + counted >= 2 : counted >= 2 && names.length <= NAMES_TO_COUNTED * counted;
   if (enough) for (const at of names) listed[at] = true;
-}
-
-export function isCounted(line: string): boolean {
-  if (line.length > 120 || !/\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|half|minutes?|once|twice)\b/i.test(line)) return false; // prettier-ignore
-  const { rounds, seconds } = findCounts(line).counts;
-  return rounds !== undefined || seconds !== undefined;
-}
-
-/** A few words without a stop, a label or somebody they speak to. */
-export function isNameLike(text: string): boolean {
-  return (
-    text.length <= NAME_AT_MOST &&
-    /^\p{L}/u.test(text) &&
-    !/[.!?:;"“”=|\t]|\b(?:you|your|I|we|they|them|is|are|don['’]?t|not|no|any ?time|throughout|always|never|if|when|where|only|careful|carefully|watch|monitor|check|avoid|mind|remember|allow|keep|pain|dizz\w*|optional)\b/iu.test(
-      text,
-    ) &&
-    text.split(/\s+/).length <= WORDS_AT_MOST &&
-    !TALK_STARTS.test(text) &&
-    !isBreathWord(firstWord(text)) &&
-    !isTold(text) &&
-    !/^(?:done|end|finish(?:ed)?|out|home|off|over|ready|go|start)$/i.test(text)
-  );
 }

@@ -1,5 +1,5 @@
 import { itemAt } from '@/core/units';
-import { isCounted, isNameLike } from './blocks';
+import { isCounted, isNameLike } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
 import { namesPart } from './headings';
 import { indentOf } from './line-words';

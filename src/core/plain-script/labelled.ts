@@ -51,7 +51,7 @@ const ABOVE =
   /(?:^|[\s,;|(])(date|time|when|where|day|duration|length|total|total time|running time|level|venue|place|room|teacher|instructor|group|participants|class|theme|focus) ?:(?= )/gi;
 
 function withLabel(body: string, under: LineKind): readonly Reading[] | null {
-  const match = /^([\p{L} -]{2,20}?)(?: (\d))?(?::| -|;)\s+(.+)$/u.exec(body);
+  const match = /^([\p{L} -]{2,20}?)(?: ?(\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
   const label = itemAt(match, 1).toLowerCase().replace('-', '');
   const text = itemAt(match, 3);

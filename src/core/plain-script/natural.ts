@@ -1,4 +1,5 @@
-import { isNameLike } from './blocks';
+import { tellsOfStep } from './asides';
+import { isNameLike } from './name-lines';
 import { headIn } from './heads';
 import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
@@ -88,42 +89,14 @@ function withoutStop(text: string, line: string, standing: Standing): readonly R
 
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated', 'inhale', 'exhale', 'nothing']);
 
-function readText(
-  text: string,
-  line: string,
-  {
-    under,
-    underlined,
-    opens,
-    heads,
-    named,
-    timedBelow,
-    numbersOn,
-    shouted,
-    inset: further,
-    listed: among,
-    otherMark,
-    lastsSeconds,
-  }: Standing,
-): readonly Reading[] {
+function readText(text: string, line: string, standing: Standing): readonly Reading[] {
+  const { under, named, inset: further, listed: among, otherMark, lastsSeconds } = standing;
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
   const span = spanOf(text);
   const stamped = span?.behind ?? text.replace(STAMP, '');
-  // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
-  const done = numbersOn && TIMED_NUMBER.test(stamped);
-  const head = heads ? headIn(stamped) : null;
-  if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
-  const heading = underlined ? text : done ? null : headingOf(stamped, shouted);
-  if (heading !== null) {
-    const lasting = span?.seconds ?? lastsSeconds;
-    if (timedBelow && lasting !== null) return partAsStep(heading, lasting);
-    return [reading('section', heading, partLasting(stamped, lasting))];
-  }
-  const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
-  const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
-  if (opening !== null)
-    return [reading('section', opening, partLasting(stamped, span?.seconds ?? null), !namesPart(opening))];
+  const opened = headed(stamped, span?.seconds ?? null, standing);
+  if (opened) return opened;
   const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
   const labelled = labelledAs(body, under);
@@ -135,6 +108,8 @@ function readText(
   const { counts, rest } = findCounts(body);
   const { breath, rests: _, ...others } = counts;
   if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
+  const told = under === 'movement' && Object.keys(counts).length === 0 ? tellsOfStep(body) : null;
+  if (told) return told;
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
   const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
   // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
@@ -150,6 +125,28 @@ function readText(
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
   if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
   return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
+}
+
+/** A part of the class that a line opens; `null` where it opens none. */
+function headed(
+  stamped: string,
+  spanSeconds: number | null,
+  { underlined, opens, heads, numbersOn, timedBelow, shouted, lastsSeconds }: Standing,
+): readonly Reading[] | null {
+  // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
+  const done = numbersOn && TIMED_NUMBER.test(stamped);
+  const head = heads ? headIn(stamped) : null;
+  if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
+  const heading = underlined ? stamped : done ? null : headingOf(stamped, shouted);
+  if (heading !== null) {
+    const lasting = spanSeconds ?? lastsSeconds;
+    if (timedBelow && lasting !== null) return partAsStep(heading, lasting);
+    return [reading('section', heading, partLasting(stamped, lasting))];
+  }
+  const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
+  const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
+  if (opening === null) return null;
+  return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
 
 /** A part among others by their times, with nothing below it: it opens, and is one step as long. */
@@ -171,7 +168,8 @@ const APART_BEHIND = /(?:[([]|[,;] |[–—-] )(?:x|×)? ?[\p{L}\d]{1,8} ?(?:x|�
 /** A pause of the step above; before any step, or where a minute of silence is written, it is a silence. */
 function pauseOf(body: string, seconds: number, under: LineKind, unsure: boolean): Reading {
   const { counts, rest } = findCounts(body);
-  const silence = /^silence\b/i.test(body);
+  const silence =
+    /^silence\b/i.test(body) || (/^(?:of )?(?:silence|quiet|stillness)[.]?$/i.test(rest) && seconds >= LONGEST_PAUSE);
   const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && silence));
   if (before)
     return reading('silence', 'Silence', { seconds: (silence ? counts.seconds : undefined) ?? secondsFrom([seconds, seconds], 1) }, unsure); // prettier-ignore

@@ -159,7 +159,7 @@ describe('lists in lists', () => {
   });
 
   it('are steps where one has the number after the other, also by the name of a part', () => {
-    expect(kinds('1. Settling (one minute)', '2. Opening the gate, 8 repetitions')[0]).toBe('movement');
+    expect(kinds('1. Settling (one minute)', '2. Opening the gate, 8 repetitions')[0]).toBe('silence');
     expect(kinds('1. Settling (one minute)', '- swing 8x')[0]).toBe('section');
   });
 });

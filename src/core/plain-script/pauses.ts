@@ -6,17 +6,22 @@ import { wordAmong } from './tokens';
 
 /* Silence as people write it, by itself and behind what is said. */
 
+/** A pause that is written without its time, in seconds; common practice, no published source. */
+const UNTIMED = 5;
 const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^\(|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
       text,
     )
   )
     return null;
+  if (/^[([]pause[)\]][.]?$/i.test(text)) return UNTIMED;
+  const dotted = /^(?:\.{2,}|…) ?(\d{1,3}) ?s(?:ecs?|econds?)? ?(?:\.{2,}|…)?$/i.exec(text);
+  if (dotted) return Number(dotted[1]);
   const figure = /^\(?(?:pause:? (\d{1,3})|(?:breather|break|wait):? (\d0))\)?$/i.exec(text);
   if (figure) return Number(figure[1] ?? figure[2]) <= 300 ? Number(figure[1] ?? figure[2]) : null;
   const bare = text

@@ -183,7 +183,7 @@ describe('what stands around a script', () => {
     );
     expect(lines.map(({ kind, words, counts }) => [kind, words, counts])).toEqual([
       ['title', 'Harbour', {}],
-      ['section', 'Welcome', { seconds: [120, 90, 180] }],
+      ['talk', 'Welcome', { seconds: [120, 90, 180] }],
       ['movement', 'Sway', { seconds: [270, 203, 405] }],
       ['movement', 'Bow', { rounds: 4 }],
       ['section', 'Main set', { seconds: [600, 450, 900] }],

@@ -59,7 +59,12 @@ export function withoutMarkup(text: string): string {
 
 /** "6 e/w" as "6 each way", "inh" as "inhale", "x eight" as "x 8"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
-  const plain = withoutMarkup(text.replace(PICTURES, '').replace(PICTURES_BEHIND, ''));
+  const plain = withoutMarkup(
+    text
+      .replace(/^\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, 'Caution: ')
+      .replace(PICTURES, '')
+      .replace(PICTURES_BEHIND, ''),
+  );
   const dashed = withDashes(plain === '' ? text : plain);
   const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), dashed);
   return inRoundBrackets(inFigures(spelled));

@@ -1,3 +1,4 @@
+import { isCue } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
 import { sentenceCase } from './line-words';
@@ -91,6 +92,7 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 
+const MINUTE_OF_QUIET = /^(?:an? |one )?(?:(?:quiet|silent) minute|minute (?:of )?(?:silence|quiet|stillness))[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
 /** So many minutes, at most, are written as a number alone. */
 const STILL_MINUTES = 15;
@@ -100,6 +102,8 @@ const IN_BRACKETS = /^\([^()]*\)[.!]?$/;
 /** Nobody moves, or the eyes are closed, for some time. */
 const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   const { seconds, rounds } = counts;
+  if (MINUTE_OF_QUIET.test(body))
+    return reading('silence', sentenceCase(body.replace(/[.!]$/, '')), { seconds: secondsFrom([60, 60], 1) }, true);
   // "stand 1": where nobody moves, a number alone is minutes.
   if (
     seconds === undefined &&
@@ -114,7 +118,7 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   if (seconds === undefined) return null;
   const timedOnly = counts.rounds === undefined;
   const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
-  const silent = still && (timedOnly || bare) && !counts.held && !talk;
+  const silent = still && (timedOnly || bare) && !counts.held && (!talk || /^listen\b/i.test(rest));
   if (silent) return reading('silence', rest, { seconds });
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (timedOnly && !counts.sides && isStill(behind)) return reading('silence', behind, { seconds }, true);
@@ -204,7 +208,7 @@ function namedOrSaid(look: Look): Reading {
       isOnlyOwnPace(counts);
     return reading('movement', rest === '' ? body : unquoted(rest), counts, guessed);
   }
-  if (item && isTold(name)) return reading('said', body, {}, true);
+  if (item && (isTold(name) || (under === 'movement' && isCue(name)))) return reading('said', body, {}, true);
   const prose = /[.!?]$/.test(rest) && words > 8;
   // What stands as a list under a movement that has its counts are remarks on it.
   if (isNamed && !prose) return reading('movement', name, counts, isDoubtful(rest) || under === 'movement');

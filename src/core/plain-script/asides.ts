@@ -1,0 +1,74 @@
+import { itemAt } from '@/core/units';
+import { breathsOf } from './breath-lines';
+import { reading, type Reading } from './reading';
+
+/*
+ * What a line without amounts tells of the movement above it, in words of its own: how it is breathed ("arms rise (in)",
+ * "out with the push"), a caution ("C/I: hip replacement"), a smaller or larger version ("beginners: no step").
+ */
+
+const LONGEST = 160;
+
+/** A breath, a caution or a level; `null` where it is none of them. */
+export function tellsOfStep(written: string): readonly Reading[] | null {
+  if (written.length > LONGEST) return null;
+  const body = written.replace(/^[([]([^()[\]]+)[)\]][.!]?$/, '$1');
+  const breaths = breathsTold(body);
+  if (breaths) return breaths;
+  if (CAUTION.test(body)) return [reading('caution', written, {}, true)];
+  const level = LEVEL.exec(body);
+  return level ? [reading(SEATED.test(body) ? 'seated' : 'level', written, {}, true)] : null;
+}
+
+const WAY = '(?:in|out|inhal(?:e|ing)|exhal(?:e|ing)|in-?breath|out-?breath|breath(?:e|ing) (?:in|out))';
+/** What goes with the breath before or behind it: "(in) arms rise", "arms rise on the in-breath". */
+const BEFORE = [
+  new RegExp(`^[([](${WAY})[)\\]]:? (\\p{L}.+)$`, 'iu'),
+  new RegExp(`^(?:[↑↓←→] ?)?(${WAY})(?:,|\\.{2,}|…) ?(\\p{L}.+)$`, 'iu'),
+  new RegExp(`^(in-?breath|out-?breath|inbreath|outbreath)(?::|,| [–-]) (\\p{L}.+)$`, 'iu'),
+  /^(?:on|with|during|by) (?:an?|the|your|each|every) ((?:in|out)[ -]?breath|inhale|exhale|inhalation|exhalation),? (\p{L}.+)$/iu,
+  /^(?:when|while|as you(?: are)?) (breath(?:e|ing) (?:in|out)|inhal(?:e|ing)|exhal(?:e|ing)),? (\p{L}.+)$/iu,
+  /^(in|out) ((?:with|as|on) the \p{L}.+)$/iu,
+] as const;
+const BEHIND = [
+  new RegExp(`^(\\p{L}.+?) [([](${WAY})[)\\]]$`, 'iu'),
+  new RegExp(`^(\\p{L}.+?) (?:=|[–-]) (${WAY})$`, 'iu'),
+  /^(\p{L}.+?),? (?:on|with) (?:an?|the|your|each|every) ((?:in|out)(?:[ -]?breath)?|inhale|exhale|inhalation|exhalation)$/iu,
+  /^(\p{L}.+?),? (?:while )?(breathing (?:in|out)|inhaling|exhaling)$/iu,
+] as const;
+/** Between the way in and the way out, in one line. */
+const BETWEEN = /\s*(?:[,;/]|\band then\b|\bthen\b|\band\b|\s[–-]\s)\s*/i;
+
+function breathTold(part: string): Reading | null {
+  const before = BEFORE.map((form) => form.exec(part)).find((match) => match !== null);
+  const behind = before ? undefined : BEHIND.map((form) => form.exec(part)).find((match) => match !== null);
+  const [way, words] = before ? [before[1], before[2]] : [behind?.[2], behind?.[1]];
+  if (way === undefined || words === undefined) return null;
+  const kind = /^(?:in|breath(?:e|ing) in)/i.test(way) ? 'inhale' : 'exhale';
+  return reading(kind, words.replace(/[.,;]$/, ''), {}, true);
+}
+
+/** The breaths that a line tells: one, or a way in and a way out; `null` where it tells none. */
+function breathsTold(body: string): readonly Reading[] | null {
+  if (!/\b(?:in|out|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
+    return null;
+  const text = body.replace(/[.!]$/, '');
+  const parts = text.split(BETWEEN);
+  if (parts.length === 2) {
+    const both = parts.map((part) => breathTold(part) ?? PLAIN.map((form) => form.exec(part)).flatMap((match) => match ? [reading(/^in/i.test(itemAt(match, 1)) ? 'inhale' : 'exhale', itemAt(match, 2), {}, true)] : [])[0] ?? null); // prettier-ignore
+    const [first, second] = both;
+    if (first && second && first.kind !== second.kind) return [first, second];
+  }
+  const one = breathTold(text);
+  return one && [one];
+}
+
+/** "IN arms rise", beside its opposite in the same line. */
+const PLAIN = [/^(in|out):? (\p{L}.+)$/iu] as const;
+
+/** Marks and short labels of a caution; one in other words is said where it stands, and found by the checks. */
+const CAUTION = /^! ?\p{L}|^(?:c\/i|ci|contra(?:indicated)?) ?[:–-]/iu;
+
+const LEVEL =
+  /^(?:l ?[1-4]|levels? ?[1-4]|(?:easy|easier|hard|harder|advanced|gentle|gentler|seated|chair|standing|full|small|smaller) (?:version|option|variation|form)|options?|alternatives?|alt|mod|mods|modifications?|variations?|(?:for )?(?:the )?(?:beginners?|intermediates?|advanced|regulars|newcomers|improvers|seniors)|advanced|(?:in|on|with) a chair|chair|standing|sitting|seated|(?:to )?make it (?:easier|harder|smaller|bigger)) ?(?::| [–-]) ?\S|^if (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|in a chair)\b/i;
+const SEATED = /^(?:seated|sitting|chair|(?:in|on|with) a chair|if .{0,12}(?:seated|sitting|chair))/i;

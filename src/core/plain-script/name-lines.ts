@@ -1,0 +1,45 @@
+import { findCounts } from './counts';
+import { firstWord, isBreathWord } from './first-words';
+import { TALK_STARTS } from './line-signs';
+import { isTold } from './talks';
+
+/* Whether a line by itself could be a name in a list, has an amount, or tells how something is done. */
+
+const NAME_AT_MOST = 60;
+const WORDS_AT_MOST = 5;
+
+export function isCounted(line: string): boolean {
+  if (line.length > 120 || !/\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|half|minutes?|once|twice)\b/i.test(line)) return false; // prettier-ignore
+  const { rounds, seconds } = findCounts(line).counts;
+  return rounds !== undefined || seconds !== undefined;
+}
+
+const BODY =
+  '(?:knees?|necks?|shoulders?|jaw|elbows?|wrists?|hands?|fingers?|breath|back|spine|belly|hips?|feet|foot|toes?|heels?|chest|eyes?|face|palms?|arms?|legs?|chin|head|crown|weight|gaze|tailbone|tongue|thumbs?)';
+/** "soft knees", "elbows heavy", "eyes follow the hand", "feel the weight": how something is done, and nothing that is. */
+const CUE = new RegExp(
+  `^(?:very |nice and )?(?:soft|long|heavy|relaxed|light|tall|easy|quiet|still|warm) ${BODY}(?:$|, | and )|^(?:the )?${BODY} (?:(?:stays?|hangs?|remains?|rests?|stay) )?(?:very )?(?:heavy|soft|down|low|loose|relaxed|long|wide|straight|level|light|still|warm|easy|quiet|empty|full|tucked|follows?|leads?|melts?)\\b|^(?:feel|think|imagine|focus|notice|sense|soften|smile|breathe$|relax|let|as if|as though|like|from the|through the|without|with|into|stay|smooth|slow(?:ly)?$|gently|softly|smaller|bigger|deeper|slower|unhurried|no\\b|not\\b)(?:\\b|$)(?! ?(?:of )?breath(?:ing|s))`,
+  'iu',
+);
+
+/** Whether a line tells how something is done, and nothing that is. */
+export function isCue(text: string): boolean {
+  return !/[.!?]/.test(text) && CUE.test(text);
+}
+
+/** A few words without a stop, a label or somebody they speak to. */
+export function isNameLike(text: string): boolean {
+  return (
+    text.length <= NAME_AT_MOST &&
+    /^\p{L}/u.test(text) &&
+    !/[.!?:;"“”=|\t]|\b(?:you|your|I|we|they|them|is|are|don['’]?t|not|no|any ?time|throughout|always|never|if|when|where|only|careful|carefully|watch|monitor|check|avoid|mind|remember|allow|keep|pain|dizz\w*|optional)\b/iu.test(
+      text,
+    ) &&
+    text.split(/\s+/).length <= WORDS_AT_MOST &&
+    !TALK_STARTS.test(text) &&
+    !isBreathWord(firstWord(text)) &&
+    !isTold(text) &&
+    !isCue(text) &&
+    !/^(?:done|end|finish(?:ed)?|out|home|off|over|ready|go|start)$/i.test(text)
+  );
+}
