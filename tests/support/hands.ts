@@ -93,7 +93,7 @@ const UNREAD: ReadonlySet<string> = new Set([
  * the pier were written after both, those at the jetty later still, and are only read. Those at the
  * mole came last, were read once (128 of 140 lines as meant), and taught rules then.
  */
-const TAUGHT = /^(?:dock|mole)-/;
+const TAUGHT = /^(?:dock|mole|reef)-/;
 const USUAL = /^pier-/;
 const LATER = /^jetty-/;
 export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later';

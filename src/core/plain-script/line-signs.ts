@@ -9,11 +9,15 @@ const STANDING_NAME =
 
 /** "Stnad", "silnce", "queitly" as they are meant; "strand" and "sand" are other words. */
 function spelledStill(word: string): string | null {
-  return wordAmong(word, ['quietly', 'silence']) ?? ['stand', 'still'].find((one) => isSwapped(word, one)) ?? null;
+  return (
+    wordAmong(word, ['quietly', 'silence']) ??
+    ['stand', 'still', 'standing', 'sitting'].find((one) => isSwapped(word, one)) ??
+    null
+  );
 }
 
 export function isStill(written: string): boolean {
-  const text = written.replace(/\b[qs]\p{L}{4,7}\b/giu, (word) => spelledStill(word.toLowerCase()) ?? word);
+  const text = written.replace(/\b[qs]\p{L}{4,8}\b/giu, (word) => spelledStill(word.toLowerCase()) ?? word);
   if (/^(?:both )?(?:hands|palms|one hand) on (?:the |your )?(?:knees|(?:lower )?belly|heart|chest|thighs|lap|navel|back|kidneys|(?:lower )?(?:dantian|dan tian|dan tien|abdomen))[.]?$/i.test(text)) return true; // prettier-ignore
   if (
     /^(?:(?:sit|stand|lie)(?:ting|ing|lying)?\b.{0,20} |(?:a |the |our |closing |final |guided |short |breath(?:ing)? |seated |standing )*)meditat(?:e|ion|ing)$/i.test(

@@ -215,7 +215,7 @@ const SAT =
 
 /** "3:00 Shake it loose" in a column of times lasts until the next line; a guess. */
 function doneFor(one: Reading, body: string, seconds: number): Reading {
-  const still = isStill(body) || SAT.test(body);
+  const still = isStill(body) || SAT.test(body) || /^(?:sitting|standing|lying|sit)(?: down)?[.]?$/i.test(body);
   if (one.kind === 'transition' && still && seconds >= LONGEST_PAUSE)
     return lastingFor({ ...one, kind: 'silence', words: body }, seconds);
   const uncounted = one.kind === 'movement' && one.counts.rounds === undefined && one.counts.seconds === undefined;

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { sentenceCase } from './line-words';
 import type { Counts } from './model';
-import { wordAmong } from './tokens';
+import { isSwapped, wordAmong } from './tokens';
 
 /* Silence as people write it, by itself and behind what is said. */
 
@@ -14,7 +14,7 @@ const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'b
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|leave|water|drink|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|leave|water|drink|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
       text,
     )
   )
@@ -36,7 +36,10 @@ export function pauseIn(text: string): number | null {
   const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
   const [word = '', ...others] = words;
   if (/^(?:leave|give|take|have|allow)\b/i.test(bare) && /^(?:after|before|between)$/.test(word)) return asked;
-  if (wordAmong(word, PAUSE_WORDS) !== null && /^(?:$|after|before|between|arms|legs|while)/.test(others[0] ?? ''))
+  if (
+    (wordAmong(word, PAUSE_WORDS) !== null || isSwapped(word, 'rest')) &&
+    /^(?:$|after|before|between|arms|legs|while)/.test(others[0] ?? '')
+  )
     return asked;
   if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
   return words.length === 0 && /\b(?:nothing|them|water|drink|tea)\b/i.test(rest) ? asked : null;

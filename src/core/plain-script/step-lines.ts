@@ -20,9 +20,9 @@ import { talkOf } from './talks';
  * arms wrap around, a minute".
  */
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
-  const { step, told } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
+  const { step, told, text } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
   if (step.kind !== 'movement') return [step];
-  const [first, ...remarks] = behindCounts(step, body) ?? behindName(step) ?? [step];
+  const [first, ...remarks] = behindCounts(step, text) ?? behindName(step) ?? [step];
   return first ? [{ ...stilled(first), unsure: first.unsure || told }, ...remarks] : [step];
 }
 
@@ -86,21 +86,21 @@ function stepOrSaid(
   written: string,
   item: boolean,
   under: LineKind,
-): { readonly step: Reading; readonly told: boolean } {
+): { readonly step: Reading; readonly told: boolean; readonly text: string } {
   const body = withoutLead(written)
     .replace(/[,;] tempo [\d-]+$/i, '')
     .replace(TEACHERS_PART, '');
   const talk = talkOf(body);
-  if (talk) return { step: talk, told: false };
+  if (talk) return { step: talk, told: false, text: body };
   const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
   if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), told: true };
   const told = isOfAll(body) ? null : toldStep(body);
   const step = told === null ? null : readLook(lookAt(told, item, under, true));
   if (step !== null && step.kind !== 'said')
-    return { step: { ...step, words: capitalised(step.words), unsure: true }, told: true };
+    return { step: { ...step, words: capitalised(step.words), unsure: true }, told: true, text: told ?? body };
   const plain = readLook(lookAt(body, item, under, false));
   const led = body !== written && /^\p{Lu}/u.test(written) && plain.kind !== 'said';
-  return { step: led ? { ...plain, words: capitalised(plain.words) } : plain, told: false };
+  return { step: led ? { ...plain, words: capitalised(plain.words) } : plain, told: false, text: body };
 }
 
 /** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */
