@@ -14,6 +14,15 @@ const LEADS = [
   /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up|started|began|opened|finished|ended|closed|went on|moved on)(?:ing)? (?:off )?(?:with|w|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
   /(?:ex|exercise|drill)\.? ?\d{1,2}[.)]? (?!(?:with|to|of|and|in|on|for|again|each|times|rounds|reps|mins?|minutes?|x|slow|more)\b)(?=\p{L}{3})/u,
   /there follows? (?=\p{L}|\d)/u,
+  /(?:for|in) the (?:middle|main part|start|end|beginning|warm[- ]?up)(?: of (?:the |this )?(?:class|lesson|session|hour))?,? (?:(?:I|we|you) (?:like|do|use|have|take|want)|there is|comes?) (?=\p{L}{2})/u,
+  /(?:practi[sc]e|perform|run through|work on|revise|review|(?:to )?see|learn|(?:it is |it['’]s )?time for|go(?:ing)? (?:through|into)|mov(?:e|ing) (?:on to|into)|follow(?:ed)? (?:this |that )?(?:by|with)|repeat) (?=(?:the |some )?(?:\p{L}+ )?\p{L}+ing\b|(?:the |some )?(?:\p{L}+ ){1,3}\p{L}{2,}s\b)/u,
+  /for (?=(?:the |some )?(?:\p{L}+ )?\p{L}+(?:ings?|s)$)/u,
+  /(?:to|as an?|for the) (?:warm[- ]?up|finish|start|begin|close|end|cool[- ]?down),? (?=\p{L}{2})/u,
+  /(?:please(?: do)?|maybe|perhaps|very (?:gently|slowly|softly)|slowly,|gently,|softly,|all together,?|together,?(?: we (?:all )?do)?|once (?:more|again),?|(?:next|also)? ?with (?:the |your )?(?:feet|knees|hands|arms|eyes|legs) \p{L}+,) (?=\p{L}{2})/u,
+  /(?:(?:still|while) )?(?:standing|sitting|seated|lying)(?: down| up)?, (?=(?:the )?(?:\p{L}+ ){0,2}\p{L}{3,}(?:ings?|s)$|\p{L}+ing )/u,
+  /(?:when|once|after|while|as soon as) (?:they|we|you|everyone|everybody|all)(?: are| is|['’]re)? \p{L}+(?: (?:up|down|enough))?,? (?:we (?:do|go into|start|try) )?(?=\p{L}{2})/u,
+  /(?:(?:the|our) )?main (?:part|thing|exercise|work|bit|event)(?: for)?(?: today)? is (?=\p{L}{2})/u,
+  /(?:today['’]s (?:new |main |big )?(?:one|thing|exercise|form|movement|part)? ?is|today we (?:learn|do|practi[sc]e|try|start)|new(?: today| this week)?:) (?=\p{L}{2})/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) /u,
   /(?:and |so |then )*(?:next|now|first|last) (?:is|up is|comes?|there['’]?s|there is) /u,
@@ -32,7 +41,7 @@ const LEADS = [
 export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).join('|')})`, 'iu');
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
-  /(?:[,;–—-]|\b)\s*(?:as well|too|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|(?<=[,;] ?)(?:from )?(?:top|head) to (?:bottom|toes?|foot)|for the (?:first|second|last) time|this (?:morning|evening|time|week)|today|tonight|again|after|then|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|a (?:bit|little|touch) \p{L}+er|at the (?:very )?(?:end|start|beginning)|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+  /(?:[,;–—-]|\b)\s*(?:as well|too|here|already|repeated|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|(?<=[,;] ?)(?:from )?(?:top|head) to (?:bottom|toes?|foot)|for the (?:first|second|last) time|this (?:morning|evening|time|week)|today|tonight|again|after|then|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|a (?:bit|little|touch) \p{L}+er|at the (?:very )?(?:end|start|beginning)|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 

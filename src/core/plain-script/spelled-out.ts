@@ -19,7 +19,7 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
     '$1-$3$2',
   ],
   [
-    /^(?:i |we )?(?:show|demo|demonstrate)(?:s|ed)? ([^,.;]{2,50}?) once,? (?:and |then )*(?:they|you|everyone|everybody|we)(?: all)? (?:copy|follow|do|join|repeat)(?: me| it| that| in)* /gi,
+    /^(?:i |we )?(?:show|demo|demonstrate)(?:s|ed)? ([^,.;]{2,50}?) once,? (?:and |then )*(?:(?:they|you|everyone|everybody|we)(?: all)? (?:copy|follow|do|join|repeat)(?: me| it| that| in)* |(?=\S+ times\b.*\btogether\b))/gi,
     '$1 ',
   ],
   [/(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],

@@ -7,6 +7,7 @@ import { isStill, TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { reading, type Reading } from './reading';
+import { nameInSentence } from './title-names';
 import { isOfAll, readLook, lookAt } from './step-kinds';
 import { talkOf } from './talks';
 
@@ -21,10 +22,39 @@ import { talkOf } from './talks';
  */
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
   const { step, told, text } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
-  if (step.kind !== 'movement') return [step];
-  const [first, ...remarks] = behindCounts(step, text) ?? behindName(step) ?? [step];
+  if (step.kind !== 'movement') return inSentence(step, text, under) ?? [step];
+  const [first, ...remarks] = nameOnly(behindCounts(step, text)) ??
+    inSentence(step, text, under) ??
+    behindName(step) ?? [step];
   return first ? [{ ...stilled(first), unsure: first.unsure || told }, ...remarks] : [step];
 }
+
+/** Without what leads to a name with capitals, where what is told behind the amounts stands apart already. */
+function nameOnly(readings: readonly Reading[] | null): readonly Reading[] | null {
+  const [step, ...remarks] = readings ?? [];
+  const found = step && nameInSentence(step.words);
+  return found && found.after === '' ? [{ ...step, words: found.name, unsure: true }, ...remarks] : readings;
+}
+
+/** A step by the one name with capitals in its sentence; what stands behind that is said in it. `null` where none is told. */
+function inSentence(step: Reading, text: string, under: LineKind): readonly Reading[] | null {
+  if (step.kind !== 'movement' && step.kind !== 'said' && step.kind !== 'silence') return null;
+  const { counts, rest } = findCounts(text);
+  const counted = counts.rounds !== undefined || counts.seconds !== undefined;
+  if (!counted || NOT_DONE.test(text)) return null;
+  const found = nameInSentence(step.kind === 'said' ? rest.replace(/[?]$/, '') : step.words);
+  if (!found || (step.kind !== 'movement' && (found.before === '' || under === 'nothing'))) return null;
+  const heard = found.after.replace(ONLY_AROUND, '').trim();
+  const one = reading('movement', found.name, step.kind === 'said' ? counts : step.counts, true);
+  return [one, ...(heard.split(/\s+/).length >= 3 ? readRemark(heard) : [])];
+}
+
+/** What is forbidden, or hangs on something, is not a step. */
+const NOT_DONE =
+  /^(?:no|not|don['’]?t|do not|never|if(?! (?:there is )?time)|unless|skip|leave out|instead)\b|\b(?:see you|thank)\b/i;
+/** What is only added behind a name. */
+const ONLY_AROUND =
+  /^[,;:.)]*\s*(?:(?:here|again|please|as usual|as always|already|too|now|today|and|so|we|do|it|which|is|enough|together)[,.]?\s*)*/i;
 
 /** "Stand quietly - 2 min, ask them to feel their hands": without what is told, nobody moves. */
 function stilled(step: Reading): Reading {
