@@ -44,6 +44,7 @@ function numberAt(tokens: readonly Token[], at: number): Amount | null {
   const [second, third] = [word(tokens, at + 1), word(tokens, at + 2)];
   if (token.text === 'half' && second === 'a' && third === 'dozen')
     return { range: [6, 6], next: at + 3, inFigures: false };
+  if (token.text === 'half' && second === 'hour') return { range: [0.5, 0.5], next: at + 1, inFigures: false };
   if (token.text === 'half' && /^an?$/.test(second)) return { range: [0.5, 0.5], next: at + 2, inFigures: false };
   if (token.text !== 'a') return null;
   if (second === 'couple') return { range: [2, 2], next: at + (third === 'of' ? 3 : 2), inFigures: false };
@@ -93,6 +94,7 @@ export function unitAt(
   const letter = word(tokens, next);
   if (letter === 's' && isDecade(tokens, next - 1)) return null;
   if (/^[sm]$/.test(letter)) return { seconds: letter === 's' ? 1 : 60, next: next + 1 };
+  if (letter === 'h' && isGlued(tokens, next)) return { seconds: 3600, next: next + 1 };
   const twice = isGlued(tokens, next) && /^['′’]$/.test(letter) && word(tokens, next + 1) === letter;
   // 45'' with two strokes is 45".
   if (twice && isGlued(tokens, next + 1)) return { seconds: 1, next: next + 2 };

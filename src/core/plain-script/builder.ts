@@ -58,10 +58,14 @@ export class ScriptBuilder {
   /** How far in the line stands that ends in a colon over a list; `null` where none does. */
   private listIndent: number | null = null;
 
-  /** @param shouted Whether the script is written in capitals, which then mark no headings. */
+  /**
+   * @param shouted Whether the script is written in capitals, which then mark no headings.
+   * @param isTidy Whether it is in the tidy form, where a title holds no length.
+   */
   constructor(
     private readonly newId: NewId,
     private readonly shouted = false,
+    private readonly isTidy = true,
   ) {
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, 600), sections: [] };
   }
@@ -72,12 +76,15 @@ export class ScriptBuilder {
     {
       written,
       ...below
-    }: Pick<Standing, 'underlined' | 'opens' | 'heads' | 'named' | 'timedBelow' | 'numbersOn' | 'lastsSeconds'> & {
+    }: Pick<
+      Standing,
+      'underlined' | 'opens' | 'heads' | 'alone' | 'named' | 'timedBelow' | 'numbersOn' | 'lastsSeconds'
+    > & {
       readonly written: string;
     },
   ): void {
     const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
-    if (tidy && !this.isWrittenOtherwise(tidy)) {
+    if (tidy && !this.isWrittenOtherwise(tidy) && (tidy.what !== 'title' || this.isTidy)) {
       this.takeTidy(line, tidy);
       return;
     }
@@ -95,7 +102,7 @@ export class ScriptBuilder {
       otherMark: this.stepNumbered && isDashed(line),
       shouted: this.shouted,
     };
-    const found = this.isAtTop() ? titled(readNatural(line, standing), line) : readNatural(line, standing);
+    const found = this.isAtTop() ? titled(readNatural(line, standing), line, below.alone) : readNatural(line, standing);
     // A row of a table may stand under the part that its first column names.
     const main = found.find(({ kind }) => kind !== 'section') ?? itemAt(found, 0);
     const readings = put === null ? found : [{ ...main, kind: put, words: wordsFor(put, line, main), unsure: false }];

@@ -28,6 +28,8 @@ export interface Standing {
   readonly heads: boolean;
   /** Whether the line below begins with a time, as those of a column do. */
   readonly timedBelow: boolean;
+  /** Whether nothing stands right below it. */
+  readonly alone: boolean;
   /** Whether it is one of a list that has no marks, under the name of a part. */
   readonly named: boolean;
   readonly shouted: boolean;

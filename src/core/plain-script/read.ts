@@ -8,6 +8,8 @@ import { lastingByClock, withTimes } from './time-column';
 import type { NewId } from '@/core/document';
 import { itemAt } from '@/core/units';
 
+/** What only the tidy form has. */
+const TIDY = /^(?:target|### (?:movement|talk|silence|transition)): /;
 /** A time before a line, as `withTimes` writes it. */
 const TIMED = /^\s*(?:[-*•] )?(?:\d{1,3}-\d{1,3} min: |\[?\d{1,2}:\d{2})/;
 /** Between the heads of a table and its rows. */
@@ -26,7 +28,11 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\r|\n/)
     .slice(0, SCRIPT_LIMITS.lines);
-  const builder = new ScriptBuilder(newId, isShouted(lines));
+  const builder = new ScriptBuilder(
+    newId,
+    isShouted(lines),
+    lines.some((line) => TIDY.test(line)),
+  );
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
   const bare = marked ? lines.map(withMarkApart) : withTimes(withTabs(evened(lines)));
   const lasting = lastingByClock(bare);
@@ -40,6 +46,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       opens: opensList(line, below) || opensItems(bare, index),
       heads: headsBelow(bare, index),
       named: named[index] === true,
+      alone: (bare[index + 1] ?? '').trim() === '',
       timedBelow: TIMED.test(below),
       numbersOn: numbersOn(line, below),
       lastsSeconds: lasting[index] ?? null,

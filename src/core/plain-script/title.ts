@@ -17,8 +17,9 @@ export function isGreeting(line: string): boolean {
   return GREETING.test(line) || LETTER_HEAD.test(line);
 }
 
-/** From when to when of the day: "Sunday lawn, 09:00-09:40". */
-const DAY_SPAN = /[,;(–-]? ?\(?\b([01]?\d|2[0-3])[:.]([0-5]\d) ?(?:-|–|to|until) ?([01]?\d|2[0-3])[:.]([0-5]\d)\)?/i;
+/** From when to when of the day: "Sunday lawn, 09:00-09:40", "Thursday, 6 to 6.45 pm". */
+const DAY_SPAN =
+  /[,;(–-]? ?\(?\b([01]?\d|2[0-3])(?:[:.]([0-5]\d))? ?(?:[ap]m)? ?(?:-|–|to|until) ?([01]?\d|2[0-3])(?:[:.]([0-5]\d)(?: ?[ap]\.?m\.?)?|(?= ?[ap]m) ?[ap]m)\)?/i;
 const CLASS_MINUTES = { min: 5, max: 180 } as const;
 
 /** Before this hour it is a time in the class, where a line begins with it: "0:00-2:00 Shake". */
@@ -29,7 +30,7 @@ function spanTitle(line: string): Reading | null {
   const match = DAY_SPAN.exec(line);
   if (!match) return null;
   const [all, ...parts] = match;
-  const [fromHour = 0, fromMinute = 0, toHour = 0, toMinute = 0] = parts.map(Number);
+  const [fromHour = 0, fromMinute = 0, toHour = 0, toMinute = 0] = parts.map((part) => Number(part ?? 0));
   const minutes = (toHour - fromHour) * 60 + toMinute - fromMinute;
   const ofClass = /^\s*[[(]?\d/.test(line) && fromHour < FIRST_HOUR;
   if (ofClass || minutes < CLASS_MINUTES.min || minutes > CLASS_MINUTES.max) return null;
@@ -54,7 +55,7 @@ function withoutTime(line: string): string {
 const LONG_TITLES = [
   /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu,
   /^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$/iu,
-  /^((?=.*\b(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?s?|[ap]m|morning|noon|evening|night|class|session)\b).{3,40}?)(?: ?[–—-]|,|:) ?([1-9][05])$/iu,
+  /^((?=.*\b(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?s?|[ap]m|morning|noon|evening|night|class|session|break|reset|qi ?gong|tai ?(?:chi|ji)|practice|routine|workshop)\b).{3,40}?)(?: ?[–—-]|,|:|(?= \()|(?= \d\d$)) ?\(?([1-9][05])\)?$/iu,
 ];
 
 /** "* Class for new members, 18 min *": no item of a list. */
@@ -76,9 +77,14 @@ function titleFrom(text: string): readonly Reading[] {
   return [{ kind: 'title', words: rest, counts: { seconds }, unsure: true }];
 }
 
+/** "40-minute", "ten-minute". */
+const HYPHENED = /\b(\d{1,3}|\p{L}{3,7})-(?=(?:min|minute|hour)s?\b)/giu;
+/** "30.11. evening": a date, and no number of a list. */
+const DATE = /^(?:[12]?\d|3[01])\.(?:0?\d|1[0-2])\.(?:\d{2,4})? /;
+
 /** "Harbour morning (24 min)" at the very top is a title with the length of the class, and no movement. */
-export function titled(found: readonly Reading[], written: string): readonly Reading[] {
-  const whole = inRoundBrackets(withoutMarkup(withoutStars(written)));
+export function titled(found: readonly Reading[], written: string, alone = false): readonly Reading[] {
+  const whole = inRoundBrackets(withoutMarkup(withoutStars(written))).replace(HYPHENED, '$1 ');
   const line = whole.length > LIMITS.titleCharacters ? whole : whole.replace(/(?<=[\p{L}\d)'’])\.\s*$/u, '');
   const stopped = line !== whole;
   if (isGreeting(line) && found[0]?.kind === 'said') return found.map((one) => ({ ...one, unsure: false }));
@@ -88,7 +94,7 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   const inTable = /^\||\t/.test(line.trim());
   if (
     inTable ||
-    isItem(line) ||
+    (isItem(line) && !DATE.test(line)) ||
     isTold(whole) ||
     found[0]?.kind === 'nothing' ||
     isPart(found[0]) ||
@@ -100,10 +106,10 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   const day = spanTitle(line);
   if (day) return [day];
   if (isDated(line)) return found;
-  const { counts, rest } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
+  const { counts, rest, bare } = findCounts(withoutTime(line.replace(/^#{1,6}\s+/, '')));
   // Longer than any step may be.
   const [, title = '', minutes] = LONG_TITLES.map((one) => one.exec(line)).find((match) => match !== null) ?? [];
-  if (minutes !== undefined && counts.seconds === undefined) {
+  if (minutes !== undefined && (counts.seconds === undefined || bare)) {
     const seconds = Math.min(LIMITS.targetSeconds.max, Number(minutes) * 60);
     return [{ kind: 'title', words: title, counts: { seconds: [seconds, seconds, seconds] }, unsure: true }];
   }
@@ -115,9 +121,18 @@ export function titled(found: readonly Reading[], written: string): readonly Rea
   const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
   const least = tells ? CLASS_MINUTES.min * 60 : 1;
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
-  const words = tells ? line.trim() : rest.replace(/(?: +[|/–-])+ *$/, '');
-  return isLength ? [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }] : found;
+  const around = rest.replace(/(?: +[|/–-])+ *$/, '').replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
+  const words = tells || /\b(?:of|for|in|to|with)$|^(?:of|for|in|to|with)\b/i.test(around) ? line.trim() : around;
+  if (isLength) return [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }];
+  // "Yang 24, part 1", "Lunchtime reset!" by itself above everything.
+  const onlyBare = first === 'movement' && bare && !/[x×]|\beach\b/i.test(line);
+  const short = line.trim().split(/\s+/).length <= WORDS_ALONE;
+  return alone && short && (onlyBare || (first === 'said' && /!$/.test(line)))
+    ? [{ kind: 'title', words: line.trim().replace(/!$/, ''), counts: {}, unsure: true }]
+    : found;
 }
+
+const WORDS_ALONE = 5;
 
 /** "9.00 Arrive", "0:00-2:00 Shake": a line of a day or a class by its time, and no title. */
 export function isDated(line: string): boolean {
