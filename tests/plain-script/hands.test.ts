@@ -30,12 +30,13 @@ describe('ordinary writing in many hands', () => {
   });
 
   it('is understood in hands that were written after the rules and are only read', () => {
-    expect(shareAsMeant('kept')).toBeGreaterThan(0.92);
+    expect(shareAsMeant('kept')).toBeGreaterThan(0.93);
   });
 
   it('is understood in new hands of the usual forms that nobody read', () => {
-    expect(shareAsMeant('usual')).toBeGreaterThan(0.93);
-    expect(shareAsMeant('later')).toBeGreaterThan(0.91);
+    expect(shareAsMeant('usual')).toBeGreaterThan(0.96);
+    expect(shareAsMeant('later')).toBeGreaterThan(0.92);
+    expect(shareAsMeant('last')).toBeGreaterThan(0.9);
   });
 
   it('is understood in the kinds of writing that came last and were only read until then', () => {
@@ -44,7 +45,7 @@ describe('ordinary writing in many hands', () => {
   });
 
   it('is understood in harder hands that nobody read who made a rule, as far as the rules carry', () => {
-    expect(shareAsMeant('unread')).toBeGreaterThan(0.75);
+    expect(shareAsMeant('unread')).toBeGreaterThan(0.8);
   });
 
   it('is marked where it is not understood, mostly also in hands that are only read', () => {

@@ -123,6 +123,10 @@ export function isDashed(line: string): boolean {
   return /^\s*[-*•–] /.test(line);
 }
 
+/** "HOW MANY: 8", "BREATH: out": a label, and no heading in capitals. */
+const LABELLED =
+  /^(?:how (?:many|often|long)|rounds|reps|times?|sides?|breath|cue|say|note|rest|pause|silence|levels?|caution|in|out|option|seated): \S/i;
+
 /** "FLOW (15 mins)": how long a part lasts is no part of its name. */
 const ITS_TIME =
   /(?<=\S) ?[([](?:about |approx\.? |~)?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|m|['′])\.?[)\]]$/i;
@@ -141,7 +145,7 @@ export function withoutItsTime(heading: string): string {
 function headingIn(text: string, shouted: boolean): string | null {
   const marked =
     /^#{1,6}\s+(.*?)\s*#*$/.exec(text) ??
-    /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
+    /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?)(?<!\d) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
   if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
   const block =
     /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (\p{L}[^:.!?\d]{1,40})\.?$/iu.exec(
@@ -164,7 +168,8 @@ function headingIn(text: string, shouted: boolean): string | null {
     );
   if (timed && PART.test(itemAt(timed, 1))) return itemAt(timed, 1);
   // "Closing (shou shi)".
-  const glossed = /^(.{2,40}?) ?\((?:\p{L}{2,12} ?){1,3}\)$/iu.exec(text);
+  const glossed =
+    /^(.{2,40}?) ?\((?!(?:one|two|three|four|five|six|seven|eight|nine|ten)\b)(?:\p{L}{2,12} ?){1,3}\)$/iu.exec(text);
   if (glossed && PART.test(itemAt(glossed, 1)) && !NO_PART.test(itemAt(glossed, 1))) return text;
   const part = /^(?:first|second|third|next|last) (?:bit|part|block|half|section): (.{2,40})$/i.exec(text);
   if (part) return itemAt(part, 1);
@@ -172,6 +177,7 @@ function headingIn(text: string, shouted: boolean): string | null {
   if (/^(?:hello|hi|welcome|goodbye|farewell)\b.*[.!]$/i.test(text)) return null;
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');
   if (PART.test(bare) && !NO_PART.test(bare)) return bare;
+  if (LABELLED.test(text)) return null;
   const letters = text.replace(/ \([^()]*\)$/, '').replace(/[^\p{L}]/gu, '');
   const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
   if (capitals && !shouted && text.length <= 60) return bare;

@@ -30,7 +30,7 @@ export interface Head {
 export function plainHead(line: string): string {
   return inRoundBrackets(withoutMarkup(line.slice(0, HEAD_AT_MOST)))
     .trim()
-    .replace(/^(?:#{1,6} |[-*•–] )/, '')
+    .replace(/^(?:#{1,6} |[-*•·–▪◦○●■] )/, '')
     .replace(/^(?:\d{1,2}|[IVX]{1,4}|[A-H])[.)] +/, '')
     .replace(/^(?:part|section|block|phase) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) +/i, '')
     .replace(/(?:[\s:–—=-]|(?<=\p{L}{2}|\))\.)+$/u, '');
@@ -85,10 +85,9 @@ export function headsBelow(lines: readonly string[], at: number): boolean {
   if (head.as === 'any')
     return (
       listed &&
-      mark === null &&
       haveAmounts(lines, at) &&
       !NO_HEAD.test(head.name) &&
-      markOf(lines[at - 1] ?? '') !== markOf(below)
+      (indentOf(below) > indentOf(line) || markOf(lines[at - 1] ?? '') !== markOf(below))
     );
   if (listed) return true;
   if (head.as === 'like-part') return (lines[at - 1] ?? '').trim() === '' && namesBelow(lines, at) >= NAMES_BELOW;
@@ -107,7 +106,7 @@ const NO_HEAD =
 
 /** What sets a line off in a list: a number, a letter, or its dash or dot. */
 function markOf(line: string): string | null {
-  const [, mark = ''] = /^\s*([-*•–▪◦○]|\(?\d{1,2}[.)]|[a-hA-H][.)]|[IVX]{1,4}[.)])\s+\S/.exec(line) ?? [];
+  const [, mark = ''] = /^\s*([-*•·–▪◦○●■]|\(?\d{1,2}[.)]|[a-hA-H][.)]|[IVX]{1,4}[.)])\s+\S/.exec(line) ?? [];
   if (mark === '') return null;
   if (/\d/.test(mark)) return '1';
   return /^[IVX]/.test(mark) ? 'I' : /\p{L}/u.test(mark) ? 'a' : mark;
@@ -137,4 +136,4 @@ function namesBelow(lines: readonly string[], at: number): number {
   return end < 0 ? items.length : end;
 }
 
-const MARK = /^\s*(?:[-*•–▪◦○]|\(?\d{1,2}[.)]|[a-hA-H][.)])\s+/;
+const MARK = /^\s*(?:[-*•·–▪◦○●■]|\(?\d{1,2}[.)]|[a-hA-H][.)])\s+/;

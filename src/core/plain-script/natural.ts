@@ -9,7 +9,7 @@ import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './heading
 import { aboveClass, labelledAs } from './labelled';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
-import { pauseIn, restNamed } from './pauses';
+import { isRest, pauseIn, restNamed } from './pauses';
 import { reading, type Reading } from './reading';
 import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
@@ -106,7 +106,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(body, pause, under, false)];
   const asked = pauseIn(withoutFrame(body) ?? '');
-  if (asked !== null && asked <= LONGEST_PAUSE) return [pauseOf(withoutFrame(body) ?? '', asked, under, true)];
+  if (asked !== null && (asked <= LONGEST_PAUSE || isRest(withoutFrame(body) ?? '', asked)))
+    return [pauseOf(withoutFrame(body) ?? '', asked, under, true)];
   const { counts, rest } = findCounts(body);
   const { breath, rests: _, ...others } = counts;
   if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];

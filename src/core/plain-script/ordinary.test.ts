@@ -39,7 +39,7 @@ describe('amounts in ordinary writing', () => {
     ['Standing quietly, 90 secs', 'silence | Standing quietly | 90 s'],
     ['(optional) pause, 15 s', 'pause |  | 15 s'],
     ['After this comes a movement that I call Turning the Pages, ten times.', 'movement? | Turning the Pages | 10'], // prettier-ignore
-    ['Sitting - 5 min, bell at the end', 'movement | Sitting | 300 s'],
+    ['Sitting - 5 min, bell at the end', 'silence | Sitting | 300 s'],
     ['Cloud hands 10', 'movement | Cloud hands | 10'],
     ['both together, no words', 'movement? | both together | own'],
     ['Warm-up: hip circles, 6 each direction', 'movement | hip circles | 6 | both-directions'],

@@ -60,7 +60,11 @@ const ONLY_AROUND =
 function stilled(step: Reading): Reading {
   const { rounds, sides, held, seconds } = step.counts;
   const timedOnly = seconds !== undefined && rounds === undefined && sides === undefined && !held;
-  return step.kind === 'movement' && timedOnly && isStill(step.words) ? { ...step, kind: 'silence' } : step;
+  return step.kind === 'movement' &&
+    timedOnly &&
+    (isStill(step.words) || /^(?:sit|lie)(?:ting|ing)?(?: down)?$/i.test(step.words))
+    ? { ...step, kind: 'silence' }
+    : step;
 }
 
 /** "Crane, 4 times, low stance": what is told behind the amounts; `null` where nothing is. */
