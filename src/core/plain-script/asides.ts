@@ -25,7 +25,7 @@ const WAY = '(?:in|out|inhal(?:e|ing)|exhal(?:e|ing)|in-?breath|out-?breath|brea
 const BEFORE = [
   new RegExp(`^[([](${WAY})[)\\]]:? (\\p{L}.+)$`, 'iu'),
   new RegExp(`^(?:[↑↓←→] ?)?(${WAY})(?:,|\\.{2,}|…) ?(\\p{L}.+)$`, 'iu'),
-  new RegExp(`^(in-?breath|out-?breath|inbreath|outbreath)(?::|,| [–-]) (\\p{L}.+)$`, 'iu'),
+  new RegExp(`^(in-?breath|out-?breath|inhalation|exhalation|breathing (?:in|out))(?::|,| [–-]) (\\p{L}.+)$`, 'iu'),
   /^(?:on|with|during|by) (?:an?|the|your|each|every) ((?:in|out)[ -]?breath|inhale|exhale|inhalation|exhalation),? (\p{L}.+)$/iu,
   /^(?:when|while|as you(?: are)?) (breath(?:e|ing) (?:in|out)|inhal(?:e|ing)|exhal(?:e|ing)),? (\p{L}.+)$/iu,
   /^(in|out) ((?:with|as|on) the \p{L}.+)$/iu,

@@ -125,7 +125,7 @@ export function isDashed(line: string): boolean {
 
 /** "HOW MANY: 8", "BREATH: out": a label, and no heading in capitals. */
 const LABELLED =
-  /^(?:how (?:many|often|long)|rounds|reps|times?|sides?|breath|cue|say|note|rest|pause|silence|levels?|caution|in|out|option|seated): \S/i;
+  /^(?:exercise|movement|move|form|name|activity|what|duration|length|how (?:many|often|long)|rounds|reps|times?|sides?|breath|cue|say|note|rest|pause|silence|levels?|caution|in|out|option|seated): \S/i;
 
 /** "FLOW (15 mins)": how long a part lasts is no part of its name. */
 const ITS_TIME =

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { breathsOf } from './breath-lines';
 import { findCounts } from './counts';
 import { namesPart, withoutItsTime } from './headings';
-import { LABELS, SETTINGS } from './labels';
+import { LABELS, SETTINGS, withUsualLabel } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
 import { sentenceCase } from './line-words';
@@ -20,7 +20,8 @@ const WORDS_OF_A_NAME = 3;
 const STEP_FROM = 60;
 
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
-export function labelledAs(body: string, under: LineKind): readonly Reading[] | null {
+export function labelledAs(written: string, under: LineKind): readonly Reading[] | null {
+  const body = withUsualLabel(written, under === 'movement');
   const quoted = SAY_QUOTED.exec(body);
   if (quoted) return [reading('said', itemAt(quoted, 1))];
   const about = under === 'nothing' ? aboutClass(body) : null;
@@ -63,7 +64,7 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   // Below a step it tells of the class so far.
   if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk')
     return /^\d{1,3}$/.test(text) ? [reading('said', body, {}, true)] : null;
-  if (SETTINGS.has(label)) return settingOf(label, text, counts);
+  if (SETTINGS.has(label)) return settingOf(label, text, counts, under);
   if (label === 'breath' || label === 'breathing') return breathLabelled(label, text, counts);
   // "Warm-up: shake, 60 s": the part of the class stands before the step.
   if (namesPart(itemAt(match, 1)) && rest !== '' && (counts.rounds !== undefined || counts.seconds !== undefined)) {
@@ -137,7 +138,10 @@ function breathLabelled(label: string, text: string, counts: Counts): readonly R
   return breaths.length > 0 ? breaths : null;
 }
 
-function settingOf(label: string, text: string, counts: Counts): readonly Reading[] | null {
+function settingOf(label: string, text: string, counts: Counts, under: LineKind): readonly Reading[] | null {
+  if (/^sides?$/.test(label) && /^(?:both|each|alternat\w+)(?: sides?)?[.]?$/i.test(text))
+    return [reading('setting', '', { sides: 'alternating' })];
+  if (label === 'for' && counts.seconds && under === 'movement') return [reading('setting', '', counts)];
   if (label === 'for' || label === 'call back') return [reading('setting', text, {}, true)];
   const side = /^(left|right)\b/i.exec(text);
   if (/^sides?$/.test(label) && side)

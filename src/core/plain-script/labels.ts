@@ -87,3 +87,41 @@ export const LABELS: ReadonlyMap<string, LineKind> = new Map([
 ]);
 /** Labels of amounts. */
 export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'total', 'total time', 'duration', 'length', 'for', 'call back', 'how many', 'how often', 'how long', 'how many times']); // prettier-ignore
+
+/** Labels in other words, and what they mean; longest first where one begins another. */
+const SYNONYMS: readonly (readonly [RegExp, string])[] = [
+  [/^(?:exercise name|movement name|name|activity|what|pose|step(?: ?\d{1,2})?|exercise|movement|form)$/i, 'Movement'],
+  [
+    /^(?:(?:no\.?|number|nr\.?|amount|count) of (?:reps|repetitions|rounds|times|sets|breaths)|number|sets?|dose|dosage|amount|breaths|volume|quantity|frequency|how many(?: times)?|how often|reps|repetitions|rounds)$/i,
+    'Reps',
+  ],
+  [/^(?:timing|dur|dur\.|time|duration|approx(?:\.|imate)? time|how long|lasts)$/i, 'Time'],
+  [
+    /^(?:cautions?|safety(?: notes?| point)?|risks?|avoid|care|not for|health(?: note)?|be careful|watch(?: out(?: for)?)?|contraindications?)$/i,
+    'Caution',
+  ],
+  [/^(?:inhalation|breathing in|in[- ]breath)$/i, 'In'],
+  [/^(?:exhalation|breathing out|out[- ]breath)$/i, 'Out'],
+  [/^sides?$/i, 'Sides'],
+];
+const IN_UNITS = [
+  [/^(?:minutes|mins|(?:time|duration|length) \(min(?:ute)?s?\)) ?[:=] ?(\d{1,3}(?:[.,]\d)?)$/i, 'min'],
+  [/^(?:seconds|secs|(?:time|duration|length) \(sec(?:ond)?s?\)) ?[:=] ?(\d{1,3})$/i, 's'],
+] as const;
+
+/** "Number of repetitions = 6" as "Reps: 6", "Duration (min): 2" as "Time: 2 min"; below a movement without a sign too. */
+export function withUsualLabel(line: string, below: boolean): string {
+  if (line.length > 200) return line;
+  for (const [form, unit] of IN_UNITS) {
+    const amount = form.exec(line)?.[1];
+    if (amount !== undefined) return `Time: ${amount} ${unit}`;
+  }
+  const match =
+    /^(\p{L}[\p{L}. -]{1,24}?(?: ?\d{1,2})?) ?(?::|=| [–-]) +(\S.*)$/u.exec(line) ??
+    (below ? /^(reps|time|rounds|duration) (\d[\p{L}\d .:-]{0,12})$/iu.exec(line) : null);
+  if (!match) return line;
+  const [, label = '', text = ''] = match;
+  const usual = SYNONYMS.find(([form]) => form.test(label.trim()))?.[1];
+  if (usual === undefined || (usual === 'Movement' && / ?: /.test(text))) return line;
+  return `${usual}: ${text}`;
+}

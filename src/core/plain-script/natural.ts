@@ -124,6 +124,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
   const several = TALK_STARTS.test(body) ? null : severalSteps(body);
   if (several) return several;
+  if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
   if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
@@ -183,6 +184,9 @@ function pauseOf(body: string, seconds: number, under: LineKind, unsure: boolean
 /** "Do the same on the other leg.", "and the other side": the step above, on both. */
 const OTHER_SIDE =
   /^(?:and |then |now |so )*(?:(?:we |do |then )*(?:(?:the |exactly the )?same|repeat|again|all of that|that|it) )?(?:again )?(?:on|to|with|for)? ?(?:the )?other (?:side|leg|foot|arm|hand)(?: as well| too| again)?[.!]?$/i;
+
+/** "Both legs", "each side": of the step above. */
+const BOTH_SIDES = /^(?:on |with )?(?:both|each) (?:sides?|legs?|arms?|hands?|feet|foot)[.!]?$/i;
 
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {
