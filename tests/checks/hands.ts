@@ -26,7 +26,7 @@ export interface HandLine {
 }
 
 /** Of which letters: the first four, three that were written when the rules for those stood, or one of the last. */
-type Writing = 'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh' | 'twelfth';
+type Writing = 'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh' | 'twelfth' | 'thirteenth';
 
 /** No line of it was looked at by anybody who made a rule. */
 const ONLY_READ = 'twelfth-letter.txt';
@@ -41,6 +41,7 @@ const WRITINGS: Readonly<Record<string, Writing>> = {
   'tenth-letter.txt': 'tenth',
   'eleventh-letter.txt': 'eleventh',
   'twelfth-letter.txt': 'twelfth',
+  'thirteenth-letter.txt': 'thirteenth',
 };
 
 const FOLDER = join(import.meta.dirname, 'hands');

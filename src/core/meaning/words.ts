@@ -77,7 +77,7 @@ export function readWords(text: string): readonly Word[] {
     ({ clause, sentence } = word);
     const before = `${words[at - 1]?.plain ?? ''} ${word.plain}`;
     const ends = ENDS_DENYING.has(word.plain) && words[at + 1]?.plain !== 'or' && before !== 'as though';
-    if (ends) deniedBy = null;
+    if (ends && !goesOnForbidding(words, at, deniedBy)) deniedBy = null;
     const read: Word = { ...word, stem: stemOf(word.plain), deniedBy, supposed };
     const pair = `${word.plain} ${words[at + 1]?.plain ?? ''}`;
     const denies = DENYING.has(word.plain) && !DENIES_NOTHING.has(pair) && !DENIES_NOTHING.has(before);
@@ -86,6 +86,24 @@ export function readWords(text: string): readonly Word[] {
     return read;
   });
 }
+
+/** "Do not gulp the air and hold it": what is forbidden at the start of a sentence is so behind "and" as well, but for what is asked for instead. */
+function goesOnForbidding(words: readonly Cut[], at: number, deniedBy: number | null): boolean {
+  if (deniedBy === null || words[at]?.plain !== 'and') return false;
+  const start = words.findIndex(({ sentence }) => sentence === words[at]?.sentence);
+  const forbids = deniedBy - start < FORBIDDING_AT_MOST && !INSTEAD.has(words[at + 1]?.plain ?? '');
+  return forbids && FORBIDDING.test(words.slice(start, deniedBy + 1).map(({ plain }) => plain).join(' ')); // prettier-ignore
+}
+
+const FORBIDDING_AT_MOST = 7;
+const FORBIDDING =
+  /^(?:please )?(?:do not|dont|never|no need|no|nobody|there is no|theres no|you (?:do not|dont|neednt)|(?:i would|id) rather you did not)$/;
+/** What begins something else behind "and". */
+const INSTEAD = new Set(
+  'keep let stay breathe relax remember enjoy rest come take move feel stand sit just only then now i you we they he she it the your this that there if when always simply do be make go start'.split(
+    ' ',
+  ),
+);
 
 /** "Never force, push or hold": a comma of a list ends no denial, where "or" or "nor" is still to come in it. */
 function listsOn(words: readonly Cut[], at: number): boolean {
