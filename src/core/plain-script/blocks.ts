@@ -3,6 +3,7 @@ import { headIn, plainHead } from './heads';
 import { namesPart } from './headings';
 import { indentOf } from './line-words';
 import { isCounted, isCue, isNameLike } from './name-lines';
+import { isTold } from './talks';
 
 /*
  * Lists without marks: names one below the other, under the name of a part of the class or among steps with amounts.
@@ -67,7 +68,7 @@ function markNames(lines: readonly string[], { from, to, under }: Run, listed: b
     if (indentOf(line) > indent) continue;
     if (isCounted(line)) counted++;
     else if (isNameLike(line.trim())) names.push(at);
-    else if (!isCue(line.trim())) return;
+    else if (!isCue(line.trim()) && !(under && isTold(line.trim()))) return;
   }
   const enough = under ? names.length + counted >= 2 : counted >= 2 && names.length <= NAMES_TO_COUNTED * counted;
   if (enough) for (const at of names) listed[at] = true;

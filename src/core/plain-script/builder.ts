@@ -23,7 +23,7 @@ import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readOver } from './over-words';
 import { endsSilence } from './first-words';
 import { isRest } from './pauses';
-import { isDashed, isNumbered, namesPart, roleOf } from './headings';
+import { isDashed, isNumbered, roleOf } from './headings';
 import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
 import { partsAsLong } from './part-lengths';
@@ -32,11 +32,9 @@ import { dismissedOf, themeOf } from './plan-lists';
 import { cut, indentOf, name, wordsFor } from './line-words';
 import { counted, finished, silenceOf, talkOfLine, transitionOf, twice } from './steps-of-lines';
 import { readTidy, type Tidy } from './tidy';
-import { isDated, isGreeting, titled } from './title';
+import { isDated, isGreeting, mayNameClass, titled } from './title';
 
 const PAUSE_SECONDS = 1.5;
-/** What is longer is no title, but told. */
-const TITLE_WORDS = 16;
 /** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
 const CLASS_AT_LEAST = 300;
 
@@ -49,6 +47,8 @@ export class ScriptBuilder {
   private readonly read: ReadLine[] = [];
   private readonly lists: { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }[] = [];
   private titled = false;
+  /** Whether the first steps stand above any part that is named. */
+  private unnamedFirst = false;
   /** The last silence that was written as a rest or a pause. */
   private restId: string | null = null;
   /** How far in the line of the last step stands. */
@@ -139,6 +139,7 @@ export class ScriptBuilder {
   }
 
   done(): ReadScript {
+    this.nameOpening();
     const parts = this.sections.map(({ section, steps, counts }) => ({ section: { ...section, steps }, counts }));
     const sections = partsAsLong(this.newId, this.plan, parts, this.uncounted).map((section) => ({
       ...section,
@@ -159,6 +160,13 @@ export class ScriptBuilder {
       dismissed,
     };
     return { lines: this.read, plan };
+  }
+
+  /** What is said above the first part that is named, is said for a welcome. */
+  private nameOpening(): void {
+    const [first, next] = this.sections;
+    const opens = this.unnamedFirst && next !== undefined && first?.steps.every(({ kind }) => kind === 'talk');
+    if (first && opens) first.section = makeSection(this.newId, 'welcome');
   }
 
   private titleKind: LineKind | null = null;
@@ -252,12 +260,8 @@ export class ScriptBuilder {
     return !this.titled && this.read.every((one) => blank(one) || isGreeting(one.text));
   }
 
-  /** The first heading, or a short line without a full stop at the very top, names the class. */
   private mayBeTitle(kind: LineKind, words: string, unsure: boolean): boolean {
-    if (this.titled || this.sections.length > 0 || words.length > LIMITS.titleCharacters || namesPart(words.replace(/[,:;].*$/, ''))) return false; // prettier-ignore
-    const count = words.split(/\s+/).length;
-    const told = (/[.!]$/.test(words) && count > 6) || count > TITLE_WORDS;
-    return kind === 'section' || (kind === 'said' && unsure && !told);
+    return !this.titled && this.sections.length === 0 && mayNameClass(kind, words, unsure);
   }
 
   private open(section: Section, counts: Counts = {}): void {
@@ -271,7 +275,10 @@ export class ScriptBuilder {
   /** @param counts Where it may have amounts and has none, it is as long as its part gives it. */
   private add(step: Step, counts?: Counts): void {
     if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
-    if (this.sections.length === 0) this.open(makeSection(this.newId, 'main'));
+    if (this.sections.length === 0) {
+      this.unnamedFirst = true;
+      this.open(makeSection(this.newId, 'main'));
+    }
     itemAt(this.sections, this.sections.length - 1).steps.push(step);
   }
 

@@ -18,7 +18,7 @@ const BODY =
   '(?:knees?|necks?|shoulders?|jaw|elbows?|wrists?|hands?|fingers?|breath|back|spine|belly|hips?|feet|foot|toes?|heels?|chest|eyes?|face|palms?|arms?|legs?|chin|head|crown|weight|gaze|tailbone|tongue|thumbs?)';
 /** "soft knees", "elbows heavy", "eyes follow the hand", "feel the weight": how something is done, and nothing that is. */
 const CUE = new RegExp(
-  `^(?:very |nice and )?(?:soft|long|heavy|relaxed|light|tall|easy|quiet|still|warm) ${BODY}(?:$|, | and )|^(?:the )?${BODY} (?:(?:stays?|hangs?|remains?|rests?|stay) )?(?:very )?(?:heavy|soft|down|low|loose|relaxed|long|wide|straight|level|light|still|warm|easy|quiet|empty|full|tucked|follows?|leads?|melts?)\\b|^(?:feel|think|imagine|focus|notice|sense|soften|smile|breathe$|relax|let|as if|as though|like|from the|through the|without|with|into|stay|smooth|slow(?:ly)?$|gently|softly|smaller|bigger|deeper|slower|unhurried|no\\b|not\\b)(?:\\b|$)(?! ?(?:of )?breath(?:ing|s))`,
+  `^(?:very |nice and )?(?:soft|long|heavy|relaxed|light|tall|easy|quiet|still|warm) ${BODY}(?:$|, | and )|^(?:the )?${BODY} (?:(?:stays?|hangs?|remains?|rests?|stay) )?(?:very )?(?:heavy|soft|down|low|loose|relaxed|long|wide|straight|level|light|still|warm|easy|quiet|empty|full|tucked|follows?|leads?|melts?)\\b|^(?:feel|think|imagine|focus|notice|sense|soften|smile|breathe|relax|let|as if|as though|like|from the|through the|without|with|into|stay|smooth|slow(?:ly)?$|gently|softly|smaller|bigger|deeper|slower|unhurried|no\\b|not\\b)(?:\\b|$)(?! ?(?:of )?breath(?:ing|s))`,
   'iu',
 );
 
@@ -27,19 +27,25 @@ export function isCue(text: string): boolean {
   return !/[.!?]/.test(text) && CUE.test(text);
 }
 
+/** "Self massage: face, neck, arms, legs". */
+const OF_PARTS =
+  /^(?!(?:note|cue|say|tip|nb|option|level|caution|bring|music|theme|focus)\b)\p{Lu}\p{L}+(?: \p{L}+){0,3}: \p{Ll}+(?:, (?:and )?\p{Ll}+){2,8}\.?$/u;
+
 /** A few words without a stop, a label or somebody they speak to. */
 export function isNameLike(text: string): boolean {
   return (
-    text.length <= NAME_AT_MOST &&
-    /^\p{L}/u.test(text) &&
-    !/[.!?:;"“”=|\t]|\b(?:you|your|I|we|they|them|is|are|don['’]?t|not|no|any ?time|throughout|always|never|if|when|where|only|careful|carefully|watch|monitor|check|avoid|mind|remember|allow|keep|pain|dizz\w*|optional)\b/iu.test(
-      text,
-    ) &&
-    text.split(/\s+/).length <= WORDS_AT_MOST &&
-    !TALK_STARTS.test(text) &&
-    !isBreathWord(firstWord(text)) &&
-    !isTold(text) &&
-    !isCue(text) &&
-    !/^(?:done|end|finish(?:ed)?|out|home|off|over|ready|go|start)$/i.test(text)
+    OF_PARTS.test(text) ||
+    (text.length <= NAME_AT_MOST &&
+      /^\p{L}/u.test(text) &&
+      !/[.!?:;"“”=|\t]|\b(?:you|your|I|we|they|them|is|are|don['’]?t|not|no|any ?time|throughout|always|never|if|when|where|only|careful|carefully|watch|monitor|check|avoid|mind|remember|allow|keep|pain|dizz\w*|optional)\b/iu.test(
+        text,
+      ) &&
+      text.split(/\s+/).length <= WORDS_AT_MOST &&
+      !TALK_STARTS.test(text) &&
+      !isBreathWord(firstWord(text)) &&
+      !isTold(text) &&
+      !/\bin\b.*\bout\b|\bout\b.*\bin\b/i.test(text) &&
+      !isCue(text) &&
+      !/^(?:done|end|finish(?:ed)?|out|home|off|over|ready|go|start)$/i.test(text))
   );
 }

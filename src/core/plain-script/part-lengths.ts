@@ -73,6 +73,10 @@ export function partsAsLong(
         ...section,
         steps: section.steps.map((step) => (uncounted.has(step.id) ? asLong(newId, step, share, lasting, plan) : step)),
       };
+    // What is said in a part that is told has its time.
+    const [only] = section.steps;
+    if (only?.kind === 'talk' && section.steps.length === 1 && !only.timed && kindOfPart(section.title) === 'talk')
+      return { ...section, steps: [{ ...talkOfLine(newId, section.title, counts), id: only.id, lines: only.lines }] };
     const done = section.steps.some((step) => isMovement(step) || isSilence(step));
     return done ? section : { ...section, steps: [...section.steps, alone(Math.round(left))] };
   });

@@ -48,6 +48,23 @@ describe('how long a part lasts, where its heading says so', () => {
     expect(others).toHaveLength(2);
   });
 
+  it('is the time of what is said in a part that is told', () => {
+    const { plan } = readScript(
+      countingIds('p'),
+      'Tuesday\nIntroduction (3 min)\nNames first, then any aches.\nMain set\nSwing x8',
+    );
+    expect(plan.sections.map(({ steps }) => steps.map(({ kind, name }) => [kind, name]))).toEqual([
+      [['talk', 'Introduction']],
+      [['movement', 'Swing']],
+    ]);
+    expect(plan.sections[0]?.steps[0]).toMatchObject({ timed: true, seconds: 180, lines: [{ text: 'Names first, then any aches.' }] }); // prettier-ignore
+  });
+
+  it('begins with a welcome where something is said above the first part', () => {
+    const { plan } = readScript(countingIds('p'), 'Tuesday\n\nGood evening, everyone.\n\nWarm up\n- Swing x8');
+    expect(plan.sections.map(({ title, role }) => [title, role])).toEqual([['Welcome', 'welcome'], ['Warm up', 'loosening']]); // prettier-ignore
+  });
+
   it('leaves steps with amounts as they are', () => {
     expect(stepsOf('Tuesday', 'Warm up (8 mins)', '- neck rolls x4', '- hips x6')).toEqual([
       'Warm up / movement neck rolls x4',
@@ -92,6 +109,10 @@ describe('names below each other', () => {
 
   it('are steps among steps with amounts', () => {
     expect(amongNames(['Class', 'shake 1 min', 'neck rolls', 'lift x8', 'bow'])).toEqual([false, false, true, false, true]); // prettier-ignore
+  });
+
+  it('are steps where they name what they are made of', () => {
+    expect(amongNames(['Class', 'Ending (5 min)', 'Self massage: face, neck, arms', 'Three deep breaths', 'Thank everyone'])).toEqual([false, false, true, false, false]); // prettier-ignore
   });
 
   it('are told where sentences stand between them', () => {

@@ -2,6 +2,7 @@ import { LIMITS } from '@/core/plan';
 import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { isItem, namesPart } from './headings';
+import type { LineKind } from './model';
 import type { Reading } from './reading';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
 
@@ -173,4 +174,15 @@ function isTitleCase(line: string): boolean {
   const words = line.trim().split(/\s+/);
   const capitals = words.filter((one) => /^\p{Lu}/u.test(one)).length;
   return words.length >= 2 && words.length <= 10 && capitals > 0.55 * words.length && !/[.!?:]$/.test(line.trim());
+}
+
+/** What is longer is no title, but told. */
+const TITLE_WORDS = 16;
+
+/** The first heading, or a short line without a full stop at the very top, names the class. */
+export function mayNameClass(kind: LineKind, words: string, unsure: boolean): boolean {
+  if (words.length > LIMITS.titleCharacters || namesPart(words.replace(/[,:;].*$/, ''))) return false;
+  const count = words.split(/\s+/).length;
+  const told = (/[.!]$/.test(words) && count > 6) || count > TITLE_WORDS;
+  return kind === 'section' || (kind === 'said' && unsure && !told);
 }
