@@ -209,7 +209,6 @@ describe('with what caution', () => {
     'C/I: bad knees',
     'Health: bad knees',
     'Be careful: bad knees',
-    'Watch: bad knees',
     'Watch out for: bad knees',
   ])('“%s”', (line) => {
     expect(below(line).moments.caution).toContain('bad knees');

@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
-import { headIn, plainHead } from './heads';
-import { namesPart } from './headings';
+import { headIn, LIKE_PART, plainHead } from './heads';
+import { namesPart, speaksOfPart } from './headings';
 import { indentOf } from './line-words';
 import { isCounted, isCue, isNameLike } from './name-lines';
 import { isTold } from './talks';
@@ -52,10 +52,12 @@ function runsOf(lines: readonly string[], from: number, to: number): readonly Ru
 function isPart(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at);
   if (line.length > PART_AT_MOST) return false;
+  const set = (lines[at - 1] ?? '').trim() === '';
   if (namesPart(plainHead(line).replace(/ ?\([^()]*\)$/, ''))) return true;
+  if (!speaksOfPart(line) && !(set && LIKE_PART.test(line))) return false;
   const head = headIn(line);
   if (head?.counts.seconds === undefined) return false;
-  return head.as === 'part' || (head.as === 'like-part' && (lines[at - 1] ?? '').trim() === '');
+  return head.as === 'part' || (head.as === 'like-part' && set);
 }
 
 function markNames(lines: readonly string[], { from, to, under }: Run, listed: boolean[]): void {

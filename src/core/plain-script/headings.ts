@@ -22,6 +22,13 @@ const PART_WORDS =
 const NO_PART = /^(?:thanks|tea|questions|hello)(?:(?:,| and| &) (?:thanks|tea|questions|goodbye|hello))*$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
 
+const SPEAKS_OF_PART = new RegExp(`\\b(?:${PART_WORDS})\\b`, 'i');
+
+/** Whether a line holds the name of a part anywhere; most do not, and need no further look. */
+export function speaksOfPart(line: string): boolean {
+  return SPEAKS_OF_PART.test(line);
+}
+
 /** Whether a heading is the usual name of a part, and so of no class. */
 export function namesPart(title: string): boolean {
   return PART.test(title.trim());

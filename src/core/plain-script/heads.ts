@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import { isCounted, isNameLike } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
-import { namesPart } from './headings';
+import { namesPart, speaksOfPart } from './headings';
 import { indentOf } from './line-words';
 import type { Counts } from './model';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
@@ -66,7 +66,7 @@ const HAS_AMOUNT = new RegExp(`\\d|\\b(?:${NUMBER_IN_WORDS}|twice)\\b`, 'i');
 const MINUTES_ALONE = /^[^\d]*[\s(](\d{1,2})\)?$/;
 const WORDS_OF_A_NAME = 5;
 /** What sounds like a part of a class. */
-const LIKE_PART =
+export const LIKE_PART =
   /\b(?:warm|cool|exercises|set|flow|work|practi[cs]e|drills?|loosen(?:ing|ers)?|mobil(?:ity|isers|isation)|circuit|sequence|routine|section|block|part|stretch(?:es|ing)?|opening|openers|closing|joints?|basics|movements|forms|pieces|moves|games|partner)\b/i;
 /** What is said of all that stands below. */
 const OF_EACH = /\b(?:each|ea|apiece|all)\b(?!\.? (?:sides?|ways?|directions?|hands?|legs?|arms?|foot|feet|leg)\b)/i;
@@ -77,10 +77,13 @@ export function headsBelow(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at);
   const below = lines[at + 1] ?? '';
   if (below.trim() === '' || line.length > HEAD_AT_MOST) return false;
-  const head = headIn(line);
-  if (head === null || goesOn(below)) return false;
   const mark = markOf(line);
   const listed = (markOf(below) !== null && markOf(below) !== mark) || indentOf(below) > indentOf(line);
+  const apart = /:\s*$/.test(line) || (lines[at - 1] ?? '').trim() === '';
+  if (goesOn(below)) return false;
+  if (!listed && !apart && (!speaksOfPart(line) || namesBelow(lines, at) < NAMES_BELOW)) return false;
+  const head = headIn(line);
+  if (head === null) return false;
   if (head.counts.rounds !== undefined) return listed && mark === null && !haveAmounts(lines, at);
   if (head.as === 'any')
     return (
@@ -91,7 +94,7 @@ export function headsBelow(lines: readonly string[], at: number): boolean {
     );
   if (listed) return true;
   if (head.as === 'like-part') return (lines[at - 1] ?? '').trim() === '' && namesBelow(lines, at) >= NAMES_BELOW;
-  return /:\s*$/.test(line) || (lines[at - 1] ?? '').trim() === '' || namesBelow(lines, at) >= NAMES_BELOW;
+  return true;
 }
 
 /** Whether a line is a later one of a numbered list. */

@@ -97,7 +97,7 @@ const SYNONYMS: readonly (readonly [RegExp, string])[] = [
   ],
   [/^(?:timing|dur|dur\.|time|duration|approx(?:\.|imate)? time|how long|lasts)$/i, 'Time'],
   [
-    /^(?:cautions?|safety(?: notes?| point)?|risks?|avoid|care|not for|health(?: note)?|be careful|watch(?: out(?: for)?)?|contraindications?)$/i,
+    /^(?:cautions?|safety(?: notes?| point)?|risks?|avoid|care|not for|health(?: note)?|be careful|watch out(?: for)?|contraindications?)$/i,
     'Caution',
   ],
   [/^(?:inhalation|breathing in|in[- ]breath)$/i, 'In'],

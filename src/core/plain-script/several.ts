@@ -32,12 +32,13 @@ export function severalSteps(body: string): readonly Reading[] | null {
 }
 
 function stepsIn(body: string): readonly Reading[] | null {
-  if (body.length > 200) return null;
-  const alike = eachAlike(body);
+  const listed = BETWEEN.test(body);
+  if (body.length > 200 || (!listed && !JOINT.test(body))) return null;
+  const alike = listed ? eachAlike(body) : null;
   if (alike) return alike;
-  const joined = pairJoined(body);
+  const joined = JOINT.test(body) ? pairJoined(body) : null;
   if (joined) return joined;
-  if (!BETWEEN.test(body)) return null;
+  if (!listed) return null;
   const parts = body.replace(/[.!]$/, '').split(BETWEEN);
   if (parts.length < 2 || parts.length > AT_MOST) return null;
   const { sides } = findCounts(body).counts;

@@ -55,6 +55,9 @@ const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
   [/\bexh\b\.?/gi, 'exhale'],
 ];
 
+/** Those that no number has to stand in. */
+const WITHOUT_NUMBER = SHORT_FORMS.filter(([{ source }]) => !source.includes('\\d'));
+
 /** Small pictures before a line, or a number in a frame. */
 const PICTURES =
   /^(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|\d\uFE0F?\u20E3){1,6}\s*/u;
@@ -79,7 +82,8 @@ export function spelledOut(text: string): string {
       .replace(PICTURES_BEHIND, ''),
   );
   const dashed = withDashes(plain === '' ? text : plain);
-  const spelled = SHORT_FORMS.reduce((line, [form, words]) => line.replace(form, words), dashed);
+  const forms = HAS_NUMBER.test(dashed) ? SHORT_FORMS : WITHOUT_NUMBER;
+  const spelled = forms.reduce((line, [form, words]) => line.replace(form, words), dashed);
   return inRoundBrackets(inFigures(spelled));
 }
 
