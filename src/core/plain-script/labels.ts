@@ -1,4 +1,5 @@
 import type { LineKind } from './model';
+import { NUMBER_IN_WORDS } from './tokens';
 
 /** Labels that say what a line is. */
 export const LABELS: ReadonlyMap<string, LineKind> = new Map([
@@ -109,6 +110,8 @@ const IN_UNITS = [
   [/^(?:seconds|secs|(?:time|duration|length) \(sec(?:ond)?s?\)) ?[:=] ?(\d{1,3})$/i, 's'],
 ] as const;
 
+const AMOUNT = new RegExp(`^(?:about |approx\\.? |~ ?)?(?:[x×] ?)?(?:\\d|(?:${NUMBER_IN_WORDS}|half|an?)\\b)`, 'i');
+
 /** "Number of repetitions = 6" as "Reps: 6", "Duration (min): 2" as "Time: 2 min"; below a movement without a sign too. */
 export function withUsualLabel(line: string, below: boolean): string {
   if (line.length > 200) return line;
@@ -123,5 +126,7 @@ export function withUsualLabel(line: string, below: boolean): string {
   const [, label = '', text = ''] = match;
   const usual = SYNONYMS.find(([form]) => form.test(label.trim()))?.[1];
   if (usual === undefined || (usual === 'Movement' && / ?: /.test(text))) return line;
+  // "Set: Cloud hands", "Volume: low": an amount is told by a figure.
+  if ((usual === 'Reps' || usual === 'Time') && !AMOUNT.test(text)) return line;
   return `${usual}: ${text}`;
 }
