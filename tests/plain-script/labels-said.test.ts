@@ -216,12 +216,17 @@ describe('with what caution', () => {
 });
 
 describe('a label without its amount', () => {
-  it.each(['Set: Cloud hands', 'Volume: low', 'Frequency: daily', 'Number: anybody', 'Amount: as you like'])(
-    'is no amount in “%s”',
-    (line) => {
-      const { lines } = readScript(countingIds('l'), ['Class', '', '1. Lift the Water x6', `   ${line}`].join('\n'));
-      expect(itemAt(lines, 3).kind).not.toBe('setting');
-      expect(itemAt(lines, 3).words).not.toBe('');
-    },
-  );
+  it.each([
+    'Set: Cloud hands',
+    'Reps: as you like',
+    'How many: nobody counts',
+    'Volume: low',
+    'Frequency: daily',
+    'Number: anybody',
+    'Amount: as you like',
+  ])('is no amount in “%s”', (line) => {
+    const { lines } = readScript(countingIds('l'), ['Class', '', '1. Lift the Water x6', `   ${line}`].join('\n'));
+    expect(itemAt(lines, 3).kind).not.toBe('setting');
+    expect(itemAt(lines, 3).words).not.toBe('');
+  });
 });

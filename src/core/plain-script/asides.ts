@@ -1,4 +1,3 @@
-import { itemAt } from '@/core/units';
 import { breathsOf } from './breath-lines';
 import { reading, type Reading } from './reading';
 
@@ -16,8 +15,7 @@ export function tellsOfStep(written: string): readonly Reading[] | null {
   const breaths = breathsTold(body);
   if (breaths) return breaths;
   if (CAUTION.test(body)) return [reading('caution', written, {}, true)];
-  const level = LEVEL.exec(body);
-  return level ? [reading(SEATED.test(body) ? 'seated' : 'level', written, {}, true)] : null;
+  return LEVEL.test(body) ? [reading(SEATED.test(body) ? 'seated' : 'level', written, {}, true)] : null;
 }
 
 const WAY = '(?:in|out|inhal(?:e|ing)|exhal(?:e|ing)|in-?breath|out-?breath|breath(?:e|ing) (?:in|out))';
@@ -44,8 +42,7 @@ function breathTold(part: string): Reading | null {
   const behind = before ? undefined : BEHIND.map((form) => form.exec(part)).find((match) => match !== null);
   const [way, words] = before ? [before[1], before[2]] : [behind?.[2], behind?.[1]];
   if (way === undefined || words === undefined) return null;
-  const kind = /^(?:in|breath(?:e|ing) in)/i.test(way) ? 'inhale' : 'exhale';
-  return reading(kind, words.replace(/[.,;]$/, ''), {}, true);
+  return reading(kindOf(way), words.replace(/[.,;]$/, ''), {}, true);
 }
 
 /** The breaths that a line tells: one, or a way in and a way out; `null` where it tells none. */
@@ -55,8 +52,7 @@ function breathsTold(body: string): readonly Reading[] | null {
   const text = body.replace(/[.!]$/, '');
   const parts = text.split(BETWEEN);
   if (parts.length === 2) {
-    const both = parts.map((part) => breathTold(part) ?? PLAIN.map((form) => form.exec(part)).flatMap((match) => match ? [reading(/^in/i.test(itemAt(match, 1)) ? 'inhale' : 'exhale', itemAt(match, 2), {}, true)] : [])[0] ?? null); // prettier-ignore
-    const [first, second] = both;
+    const [first, second] = parts.map((part) => breathTold(part) ?? breathNamed(part));
     if (first && second && first.kind !== second.kind) return [first, second];
   }
   const one = breathTold(text);
@@ -64,7 +60,12 @@ function breathsTold(body: string): readonly Reading[] | null {
 }
 
 /** "IN arms rise", beside its opposite in the same line. */
-const PLAIN = [/^(in|out):? (\p{L}.+)$/iu] as const;
+function breathNamed(part: string): Reading | null {
+  const [, way, words] = /^(in|out):? (\p{L}.+)$/iu.exec(part) ?? [];
+  return way === undefined || words === undefined ? null : reading(kindOf(way), words, {}, true);
+}
+
+const kindOf = (way: string): 'inhale' | 'exhale' => (/^(?:in|breath(?:e|ing) in)/i.test(way) ? 'inhale' : 'exhale');
 
 /** Marks and short labels of a caution; one in other words is said where it stands, and found by the checks. */
 const CAUTION = /^! ?\p{L}|^(?:c\/i|ci|contra(?:indicated)?) ?[:–-]/iu;

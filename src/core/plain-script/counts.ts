@@ -273,6 +273,11 @@ function roundsFrom([min, max]: Range): Counts {
   return min === max ? { rounds: min } : { rounds: Math.floor((min + max) / 2), roundsWithin: [min, max] };
 }
 
+/** Whether it is written how often, or how long. */
+export function hasAmount({ rounds, seconds }: Counts): boolean {
+  return rounds !== undefined || seconds !== undefined;
+}
+
 /** Asked, and how far a fit may go from it; a range says that itself. */
 export function secondsFrom([min, max]: Range, times: number): readonly [number, number, number] {
   const [low, high] = [min * times, max * times];

@@ -1,9 +1,8 @@
 import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
-import { findCounts } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { indentOf } from './line-words';
-import type { Counts } from './model';
 
 /* Headings of ordinary writing, and lines of a list. */
 
@@ -87,10 +86,6 @@ export function opensItems(lines: readonly string[], at: number): boolean {
     .map((below) => findCounts(below.replace(ITEM, '')))
     .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');
   return steps.length > 0 && steps.length >= own.length / 2;
-}
-
-function hasAmount({ rounds, seconds }: Counts): boolean {
-  return rounds !== undefined || seconds !== undefined;
 }
 
 /**

@@ -1,11 +1,10 @@
 import { itemAt } from '@/core/units';
-import { isCounted, isNameLike } from './name-lines';
+import { isCounted, isNameLike, MAY_COUNT } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
-import { namesPart, speaksOfPart } from './headings';
+import { namesPart, speaksOfPart, withoutMark } from './headings';
 import { indentOf } from './line-words';
 import type { Counts } from './model';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
-import { NUMBER_IN_WORDS } from './tokens';
 
 /*
  * Lines with an amount that head what stands below them: "Warm-up - 5 min" over what it is made of, "Eight pieces (x6
@@ -42,7 +41,7 @@ export function plainHead(line: string): string {
  */
 export function headIn(line: string): Head | null {
   const text = plainHead(line);
-  if (text.length > NAME_AT_MOST || !HAS_AMOUNT.test(text)) return null;
+  if (text.length > NAME_AT_MOST || !MAY_COUNT.test(text)) return null;
   const { counts, rest, bare } = findCounts(text);
   const { seconds, rounds, roundsWithin, sides, ...others } = counts;
   const name = rest
@@ -62,7 +61,6 @@ export function headIn(line: string): Head | null {
   return { name, counts: { rounds, ...(roundsWithin ? { roundsWithin } : {}), ...(sided ? { sides } : {}) }, as };
 }
 
-const HAS_AMOUNT = new RegExp(`\\d|\\b(?:${NUMBER_IN_WORDS}|twice)\\b`, 'i');
 const MINUTES_ALONE = /^[^\d]*[\s(](\d{1,2})\)?$/;
 const WORDS_OF_A_NAME = 5;
 /** What sounds like a part of a class. */
@@ -121,7 +119,7 @@ function listBelow(lines: readonly string[], at: number): readonly string[] {
   const items: string[] = [];
   for (const line of lines.slice(at + 1, at + 1 + LINES_LOOKED_AT)) {
     if (line.trim() === '' || indentOf(line) < indentOf(top) || (markOf(top) !== null && markOf(line) === null)) break;
-    if (indentOf(line) === indentOf(top)) items.push(line.replace(MARK, ''));
+    if (indentOf(line) === indentOf(top)) items.push(withoutMark(line));
   }
   return items;
 }
@@ -138,5 +136,3 @@ function namesBelow(lines: readonly string[], at: number): number {
   const end = items.findIndex((item) => isCounted(item) || !isNameLike(item.trim()));
   return end < 0 ? items.length : end;
 }
-
-const MARK = /^\s*(?:[-*•·–▪◦○●■]|\(?\d{1,2}[.)]|[a-hA-H][.)])\s+/;

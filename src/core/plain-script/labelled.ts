@@ -148,5 +148,7 @@ function settingOf(label: string, text: string, counts: Counts, under: LineKind)
     return [reading('setting', '', { startSide: /^l/i.test(text) ? 'left' : 'right' })];
   const bare = /^(\d{1,3})(?![\d:.])/.exec(text);
   const rounds = counts.rounds === undefined && counts.seconds === undefined && bare ? { rounds: Number(bare[1]) } : {};
-  return [reading('setting', '', { ...counts, ...rounds })];
+  const set = { ...counts, ...rounds };
+  // "Reps: as you like" sets nothing.
+  return Object.keys(set).length === 0 ? null : [reading('setting', '', set)];
 }

@@ -87,7 +87,7 @@ export const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['wait', 'pause'],
 ]);
 /** Labels of amounts. */
-export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'total', 'total time', 'duration', 'length', 'for', 'call back', 'how many', 'how often', 'how long', 'how many times']); // prettier-ignore
+export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'total', 'total time', 'duration', 'length', 'for', 'call back']); // prettier-ignore
 
 /** Labels in other words, and what they mean; longest first where one begins another. */
 const SYNONYMS: readonly (readonly [RegExp, string])[] = [

@@ -1,17 +1,21 @@
-import { findCounts } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { firstWord, isBreathWord } from './first-words';
 import { TALK_STARTS } from './line-signs';
 import { isTold } from './talks';
+import { NUMBER_IN_WORDS } from './tokens';
 
 /* Whether a line by itself could be a name in a list, has an amount, or tells how something is done. */
 
 const NAME_AT_MOST = 60;
 const WORDS_AT_MOST = 5;
 
+const COUNTED_AT_MOST = 120;
+/** A line without any of this has no amount, and need not be looked through. */
+export const MAY_COUNT = new RegExp(`\\d|\\b(?:${NUMBER_IN_WORDS}|half|minutes?|once|twice)\\b`, 'i');
+
+/** Whether a line has an amount. */
 export function isCounted(line: string): boolean {
-  if (line.length > 120 || !/\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|half|minutes?|once|twice)\b/i.test(line)) return false; // prettier-ignore
-  const { rounds, seconds } = findCounts(line).counts;
-  return rounds !== undefined || seconds !== undefined;
+  return line.length <= COUNTED_AT_MOST && MAY_COUNT.test(line) && hasAmount(findCounts(line).counts);
 }
 
 const BODY =

@@ -1,6 +1,6 @@
 import { makeDuring, type DuringLine } from '@/core/movement';
 import type { NewId } from '@/core/document';
-import { findCounts } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { isItem } from './headings';
 
 /*
@@ -48,7 +48,9 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   const body = withColon(isItem(line) ? text.replace(/^\S+\s+/, '') : text);
   const on = (place: DuringLine['on'], number: number, words = ''): DuringLine | null =>
     // "Last one: closing the gate, three times" is the last movement.
-    (number >= 1 || place === 'anywhere') && !isCounted(words) ? makeDuring(newId, words, { on: place, number }) : null;
+    (number >= 1 || place === 'anywhere') && !hasAmount(findCounts(words).counts)
+      ? makeDuring(newId, words, { on: place, number })
+      : null;
   const last = LAST.exec(body) ?? LAST_N.exec(body);
   if (last) return on('last', numberOf(last[1]) ?? 1, last[2]);
   const every = EVERY.exec(body);
@@ -107,11 +109,6 @@ function asRound(place: string): string {
     .replace(/\bfinal\b/i, 'last')
     .replace(/ {2,}/g, ' ')
     .trim();
-}
-
-function isCounted(words: string): boolean {
-  const { rounds, seconds } = findCounts(words).counts;
-  return rounds !== undefined || seconds !== undefined;
 }
 
 const LONGEST = 500;

@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { breathsOf, withBreathSpelled } from './breath-lines';
-import { findCounts } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
 import { capitalised } from './line-words';
 import { isStill, TALK_STARTS } from './line-signs';
@@ -40,8 +40,7 @@ function nameOnly(readings: readonly Reading[] | null): readonly Reading[] | nul
 function inSentence(step: Reading, text: string, under: LineKind): readonly Reading[] | null {
   if (step.kind !== 'movement' && step.kind !== 'said' && step.kind !== 'silence') return null;
   const { counts, rest } = findCounts(text);
-  const counted = counts.rounds !== undefined || counts.seconds !== undefined;
-  if (!counted || NOT_DONE.test(text)) return null;
+  if (!hasAmount(counts) || NOT_DONE.test(text)) return null;
   const found = nameInSentence(step.kind === 'said' ? rest.replace(/[?]$/, '') : step.words);
   if (!found || (step.kind !== 'movement' && (found.before === '' || under === 'nothing'))) return null;
   const heard = found.after.replace(ONLY_AROUND, '').trim();
@@ -127,7 +126,7 @@ function stepOrSaid(
   const talk = talkOf(body);
   if (talk) return { step: talk, told: false, text: body };
   const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
-  if (asked !== body && toldOrCounted(asked)) return { ...stepOrSaid(asked, item, under), told: true };
+  if (asked !== body && hasAmount(findCounts(asked).counts)) return { ...stepOrSaid(asked, item, under), told: true };
   const told = isOfAll(body) ? null : toldStep(body);
   const step = told === null ? null : readLook(lookAt(told, item, under, true));
   if (step !== null && step.kind !== 'said')
@@ -140,11 +139,6 @@ function stepOrSaid(
 /** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */
 const ASKED_WITHIN =
   /^(?!(?:is|are|do|does|did|can|could|should|what|how|why|who|where|when|would|shall|may|any|have|has|will|which|whose|and you|ready|ok(?:ay)?)\b)[^?]*\?$/i;
-
-function toldOrCounted(body: string): boolean {
-  const { rounds, seconds } = findCounts(body).counts;
-  return rounds !== undefined || seconds !== undefined;
-}
 
 /** "…, and I count aloud." */
 const TEACHERS_PART = /, (?:and|while) I \p{Ll}+(?: \p{L}+){0,4}\.?$/u;

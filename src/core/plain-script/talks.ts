@@ -64,7 +64,7 @@ export function talkOf(body: string): Reading | null {
   const { counts, rest, crowded } = findCounts(body);
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
-  const named = bareTalk(rest);
+  const named = bareName(rest) || rest.trim();
   if (!isTold(named) || (TOLD_TO_DO.test(body) && !isNamed(named) && !GOES_ON.test(body))) return null;
   return reading('talk', sentenceCase(named), { seconds });
 }
@@ -77,11 +77,3 @@ export function kindOfPart(title: string): 'talk' | 'silence' | 'movement' {
 
 const STILL = /settl|still|quiet|silen|medit|\brest|relax|arriv|ground|cent(?:er|re)ing/i;
 const CLOSING = /^(?:the )?(?:clos(?:e|ing)|end(?:ing)?|finish(?:ing)?|open(?:ing)?|begin(?:ning)?|start)$/i;
-
-function bareTalk(rest: string): string {
-  return (
-    bareName(rest)
-      .replace(/^(?:tell|ask|show) (?=$)/i, '')
-      .trim() || rest.trim()
-  );
-}

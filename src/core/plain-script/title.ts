@@ -96,7 +96,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   if (
     inTable ||
     (isItem(line) && !DATE.test(line)) ||
-    isTold(whole) ||
+    beginsTelling(whole) ||
     found[0]?.kind === 'nothing' ||
     isPart(found[0]) ||
     found[0]?.about !== undefined ||
@@ -141,7 +141,7 @@ export function isDated(line: string): boolean {
 }
 
 /** "We begin by standing for a minute." */
-function isTold(line: string): boolean {
+function beginsTelling(line: string): boolean {
   return /^\s*(?:you|we|they|i|first|begin|start|let)\b/i.test(line) && /[.]\s*$/.test(line);
 }
 
