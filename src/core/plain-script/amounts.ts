@@ -7,6 +7,7 @@ export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', '
 export const COUNTED_WORDS = ['swings', 'cycles', 'steps', 'bow', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
 const MINUTE_WORDS = ['minutes', 'minute', 'mins', 'min'] as const;
+const TIME_WORDS = [...SECOND_WORDS, ...MINUTE_WORDS];
 const COUNTING: readonly string[] = ['three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
 
 export type Range = readonly [min: number, max: number];
@@ -34,7 +35,7 @@ function numberAt(tokens: readonly Token[], at: number): Amount | null {
   if (token.value !== null && quarters)
     return { range: [token.value / 4, token.value / 4], next: at + 4, inFigures: false };
   const andHalf = ['and', 'a', 'half'].every((one, after) => word(tokens, at + 1 + after) === one);
-  if (token.value !== null && andHalf && isOneOf(tokens, at + 4, [...SECOND_WORDS, ...MINUTE_WORDS]))
+  if (token.value !== null && andHalf && isOneOf(tokens, at + 4, TIME_WORDS))
     return { range: [token.value + 0.5, token.value + 0.5], next: at + 4, inFigures: false };
   if (token.value !== null)
     return { range: [token.value, token.value], next: at + 1, inFigures: token.kind === 'number' };

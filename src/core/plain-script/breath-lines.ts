@@ -30,11 +30,14 @@ export function breathsOf(text: string): Reading[] {
   });
 }
 
+const BREATHS = ['inhale', 'exhale'];
+const LED_BREATHS = [...BREATHS, 'breathe'];
+
 /** With a slip in its first word put right: "inahle lift". */
 export function withBreathSpelled(text: string): string {
   const first = firstWord(text);
-  const led = first !== 'breathe' && /^\p{L}+ (?:in|out)\b/iu.test(text) ? ['breathe'] : [];
-  const spelled = wordAmong(first, ['inhale', 'exhale', ...led]);
+  const led = first !== 'breathe' && /^\p{L}+ (?:in|out)\b/iu.test(text) ? LED_BREATHS : BREATHS;
+  const spelled = wordAmong(first, led);
   return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
 }
 

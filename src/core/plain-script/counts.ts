@@ -1,4 +1,4 @@
-import { itemAt, rememberedLately } from '@/core/units';
+import { itemAt, remembered, rememberedLately } from '@/core/units';
 import { MOST_SECONDS, type Counts } from './model';
 import { word, type Range } from './amounts';
 import type { Found, Taken, Way } from './found';
@@ -22,7 +22,7 @@ const LEADING: ReadonlySet<string> = new Set([
 const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and', 'then', ',']);
 
 /** Counts and times as people write them, and what is left of the text without them. */
-export const findCounts = rememberedLately(lookForCounts);
+export const findCounts = remembered(lookForCounts);
 
 function lookForCounts(text: string): FoundCounts {
   const { breath, rests, text: breathless } = withoutBreath(text);
@@ -35,7 +35,7 @@ const REPEATED =
 
 /** "4 right, 4 left, repeat x3": so often in all. */
 function repeated(text: string): FoundCounts | null {
-  const match = REPEATED.exec(text);
+  const match = /repeat/i.test(text) ? REPEATED.exec(text) : null;
   if (!match) return null;
   const found = findAmounts(itemAt(match, 1));
   const times = Number(match[2] ?? match[3] ?? (match[4] ? 3 : 2));
@@ -51,8 +51,13 @@ const TWICE = new RegExp(
   'iu',
 );
 function hasNumberTwice(text: string): boolean {
-  const numbers = tokensOf(text).flatMap(({ value, text: one }) => (value !== null || one === 'dozen' ? [one] : []));
-  return new Set(numbers).size < numbers.length;
+  const seen = new Set<string>();
+  for (const { value, text: one } of tokensOf(text)) {
+    if (value === null && one !== 'dozen') continue;
+    if (seen.has(one)) return true;
+    seen.add(one);
+  }
+  return false;
 }
 
 /** "8 rolls, 8 shrugs": things of two kinds, and no ways. */
@@ -103,6 +108,7 @@ function lookForAmounts(text: string): FoundCounts {
     if (found) taken.push(found);
     at = found ? found.to : at + 1;
   }
+  if (taken.length === 0) return { counts: {}, rest: tidied(text), bare: false, crowded: false, aside: null };
   const { said: told, removed: found } = withoutLoneWays(clockwiseAndBack(taken), /\bthen\b/i.test(text));
   const said = withoutWhole(told);
   // A bare number beside a count that is written out counts nothing; it stays where it is.
@@ -310,17 +316,22 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
   return tidied(rest + text.slice(from));
 }
 
+/** Words with one blank between them. */
+const WORDS_ALONE = /^[\p{L}\d'’]+(?: [\p{L}\d'’]+)*$/u;
+
 function tidied(text: string): string {
-  return text
-    .replace(/\([\s,;/&+]*(?:(?:in )?total|in all|altogether|long|max(?:imum)?)?[\s,;/&+.]*\)/gi, ' ')
-    .replace(/\s+/g, ' ')
-    .replace(/,\s+and\s*(?=,|$)/g, ',')
-    .replace(/(?: [–—-])+(?= [–—-] )/g, '')
-    .replace(/\s+([,.;:])/g, '$1')
-    .replace(/\s+!+$/, '')
-    .replace(/[\s,]+[+&][\s,]*$/, '')
-    .replace(/^[\s,;:–—-]+|(?:[\s,;:(/=@|→–—-]|->|\.{2,}|…)+$/g, '')
+  if (WORDS_ALONE.test(text) && !/then$/i.test(text)) return text;
+  const single = (text.includes('(') ? text.replace(NOTHING_IN_BRACKETS, ' ') : text).replace(/\s+/g, ' ');
+  const listed = single.includes(',') ? single.replace(/,\s+and\s*(?=,|$)/g, ',') : single;
+  const dashed = /[–—-] [–—-]/.test(listed) ? listed.replace(/(?: [–—-])+(?= [–—-] )/g, '') : listed;
+  const stopped = dashed.replace(/\s+([,.;:])/g, '$1');
+  const joined = /[!+&]/.test(stopped) ? stopped.replace(/\s+!+$/, '').replace(/[\s,]+[+&][\s,]*$/, '') : stopped;
+  return joined
+    .replace(/^[\s,;:–—-]+/, '')
+    .replace(/(?:[\s,;:(/=@|→–—-]|->|\.{2,}|…)+$/, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
     .replace(/(?:[,;]| and) ?then$/i, '')
     .trim();
 }
+
+const NOTHING_IN_BRACKETS = /\([\s,;/&+]*(?:(?:in )?total|in all|altogether|long|max(?:imum)?)?[\s,;/&+.]*\)/gi;

@@ -1,4 +1,4 @@
-import { rememberedLately } from '@/core/units';
+import { itemAt, rememberedLately } from '@/core/units';
 import { word } from './amounts';
 import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
 
@@ -10,6 +10,8 @@ import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
 
 /** Longer sentences say more than a step. */
 const FRAMED_UP_TO = 200;
+
+type Phrases = ReadonlyMap<string, readonly (readonly string[])[]>;
 
 /** Words that join a sentence to the one before, a phrase of them at a time. */
 const JOINING = phrases(
@@ -185,10 +187,10 @@ function behindLed(tokens: readonly Token[], from: number): number | null {
 }
 
 /** Behind as many of these phrases as stand here one after the other, commas between them. */
-function skip(tokens: readonly Token[], from: number, all: readonly (readonly string[])[], atMost = 6): number {
+function skip(tokens: readonly Token[], from: number, all: Phrases, atMost = 6): number {
   let at = from;
   for (let times = 0; times < atMost; times++) {
-    const found = all.find((phrase) => phrase.every((one, by) => word(tokens, at + by) === one));
+    const found = all.get(word(tokens, at))?.find((phrase) => phrase.every((one, by) => word(tokens, at + by) === one));
     if (!found) break;
     at += found.length;
     while (word(tokens, at) === ',') at++;
@@ -196,9 +198,12 @@ function skip(tokens: readonly Token[], from: number, all: readonly (readonly st
   return at;
 }
 
-/** Phrases as their words, the longest first. */
-function phrases(...all: readonly string[]): readonly (readonly string[])[] {
-  return all.map((one) => tokensOf(one).map(({ text }) => text)).sort((a, b) => b.length - a.length);
+/** Phrases as their words by the first of them, the longest first. */
+function phrases(...all: readonly string[]): Phrases {
+  const cut = all.map((one) => tokensOf(one).map(({ text }) => text)).sort((a, b) => b.length - a.length);
+  const byFirst = new Map<string, (readonly string[])[]>();
+  for (const phrase of cut) byFirst.set(itemAt(phrase, 0), [...(byFirst.get(itemAt(phrase, 0)) ?? []), phrase]);
+  return byFirst;
 }
 
 function words(all: string): ReadonlySet<string> {

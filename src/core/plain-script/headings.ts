@@ -71,7 +71,7 @@ export function opensList(line: string, below: string): boolean {
 /** Whether the items further in below an item are steps of their own, each with a name and an amount: "• Loosening". */
 export function opensItems(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at);
-  if (line.length > HEAD_AT_MOST || !isItem(line) || hasAmount(findCounts(line.replace(ITEM, '')).counts)) return false;
+  if (line.length > HEAD_AT_MOST || !isItem(line)) return false;
   const furtherIn: string[] = [];
   for (const below of lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT)) {
     if (below.trim() === '') continue;
@@ -79,9 +79,10 @@ export function opensItems(lines: readonly string[], at: number): boolean {
     furtherIn.push(below);
   }
   const [first = ''] = furtherIn;
+  if (first === '' || hasAmount(findCounts(line.replace(ITEM, '')).counts)) return false;
   const own = furtherIn.filter((below) => indentOf(below) === indentOf(first));
   // "• Welcome" over what is said there.
-  if (own.length > 0 && namesPart(line.replace(ITEM, '').replace(/[.:]$/, ''))) return true;
+  if (namesPart(line.replace(ITEM, '').replace(/[.:]$/, ''))) return true;
   const steps = own
     .map((below) => findCounts(below.replace(ITEM, '')))
     .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');

@@ -114,25 +114,26 @@ function markOf(line: string): string | null {
 }
 
 /** The list that stands right below a line, without its marks. */
-function listBelow(lines: readonly string[], at: number): readonly string[] {
+function* listBelow(lines: readonly string[], at: number): Generator<string> {
   const top = lines[at + 1] ?? '';
-  const items: string[] = [];
   for (const line of lines.slice(at + 1, at + 1 + LINES_LOOKED_AT)) {
-    if (line.trim() === '' || indentOf(line) < indentOf(top) || (markOf(top) !== null && markOf(line) === null)) break;
-    if (indentOf(line) === indentOf(top)) items.push(withoutMark(line));
+    if (line.trim() === '' || indentOf(line) < indentOf(top) || (markOf(top) !== null && markOf(line) === null)) return;
+    if (indentOf(line) === indentOf(top)) yield withoutMark(line);
   }
-  return items;
 }
 
 /** Whether most of the list below a line have an amount of their own. */
 function haveAmounts(lines: readonly string[], at: number): boolean {
-  const items = listBelow(lines, at);
+  const items = [...listBelow(lines, at)];
   return items.filter(isCounted).length > items.length / 2;
 }
 
 /** How many names without amounts stand right below a line. */
 function namesBelow(lines: readonly string[], at: number): number {
-  const items = listBelow(lines, at);
-  const end = items.findIndex((item) => isCounted(item) || !isNameLike(item.trim()));
-  return end < 0 ? items.length : end;
+  let names = 0;
+  for (const item of listBelow(lines, at)) {
+    if (isCounted(item) || !isNameLike(item.trim())) break;
+    names++;
+  }
+  return names;
 }

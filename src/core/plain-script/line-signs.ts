@@ -7,10 +7,11 @@ import { isSwapped, wordAmong } from './tokens';
 const STANDING_NAME =
   /^standing (?!still|quiet|silen|medit|easy|tall|calm|together|here|relaxed|rest|and|in|with|by|at|under|for|so|there|hands|eyes|breath)\p{L}+$/iu;
 
+const QUIET_WORDS = ['quietly', 'silence'];
 /** "Stnad", "silnce", "queitly" as they are meant; "strand" and "sand" are other words. */
 function spelledStill(word: string): string | null {
   return (
-    wordAmong(word, ['quietly', 'silence']) ??
+    wordAmong(word, QUIET_WORDS) ??
     ['stand', 'still', 'standing', 'sitting'].find((one) => isSwapped(word, one)) ??
     null
   );
@@ -60,10 +61,12 @@ export function isQuiet(text: string): boolean {
 /** What is left of a line about another: "no talking in that". */
 export const FRAGMENT = /^(?:in|on|at|for|here|there|with|during|please|this|that|it)\b/i;
 
+const PLACE_VERBS = ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch'];
+const DOWN = ['down'];
 const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
 
 export function isTransition(text: string): boolean {
-  const first = wordAmong(firstWord(text), ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch']);
+  const first = wordAmong(firstWord(text), PLACE_VERBS);
   if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
   return (
     /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
@@ -75,7 +78,7 @@ export function isTransition(text: string): boolean {
     ) ||
     /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
       text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
-        wordAmong(next.toLowerCase(), ['down']) ? sit : all,
+        wordAmong(next.toLowerCase(), DOWN) ? sit : all,
       ),
     )
   );

@@ -1,3 +1,5 @@
+import { rememberedLately } from '@/core/units';
+
 /*
  * What stands around the name of a step in a plan that somebody wrote for themselves, and is no part of it.
  */
@@ -46,7 +48,9 @@ const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 
 /** A name without what stands around it. Nothing else of the line is looked at. */
-export function bareName(text: string): string {
+export const bareName = rememberedLately(lookForName);
+
+function lookForName(text: string): string {
   let name = text
     .trim()
     .replace(/\s+\)/g, ')')

@@ -1,4 +1,4 @@
-import { itemAt } from '@/core/units';
+import { itemAt, remembered } from '@/core/units';
 import { amountAt, isOneOf, ROUND_WORDS, secondsBehind, unitAt, word } from './amounts';
 import { BEFORE_COUNT, roundsAt } from './rounds';
 import type { Found, Take, Taken } from './found';
@@ -12,28 +12,39 @@ const BEGINNINGS: ReadonlySet<string> = new Set([
   'per', 'every', 'both', 'only', 'just', 'alternate', 'alternating', 'changing', 'swapping', 'switching', 'own', 'everybody', 'everyone', 'all', 'no', 'without', 'unguided', 'as', 'by', 'your', 'their', 'one’s', "one's", 'one', 'other', 'contrary', 'opposite', 'either', 'swap', 'change', 'switch', 'free', 'this', 'that', 'same', 'repeat', 'again', 'reverse',
 ]); // prettier-ignore
 
-function mayBegin(text: string): boolean {
-  return (
+const EACH = ['each'];
+
+/** Whether a phrase may begin with a word, and which: a hold, a side to start with or one side only, an amount. */
+const lookOf = remembered((text) => ({
+  begins:
     BEGINNINGS.has(text) ||
     BEFORE_COUNT.test(text) ||
-    wordAmong(text, ['each']) !== null ||
+    wordAmong(text, EACH) !== null ||
     wayOf(text) !== undefined ||
-    /^(?:start|begin|commenc)/.test(text)
-  );
-}
+    /^(?:start|begin|commenc)/.test(text),
+  holds: /^hold(?:ing)?$/.test(text),
+  sided:
+    /^(?:(?:start|begin|commenc).*|only|just|alone|on|to|with|for|the|your)$/.test(text) ||
+    wayOf(text) === 'left' ||
+    wayOf(text) === 'right',
+  counts: /^(?:an?|another|half|the|once|twice|thrice|[x×])$/.test(text) || BEFORE_COUNT.test(text),
+}));
 
 /** What a line says from a token on, the most telling phrase first; `null` where nothing begins. */
 export function phraseAt(tokens: readonly Token[], at: number, taken: readonly Taken[]): Taken | null {
   const { text, value, kind } = itemAt(tokens, at);
+  const { begins, holds, sided, counts } = lookOf(text);
   const slip = kind === 'word' && isOneOf(tokens, at + 1, ROUND_WORDS);
-  if (value === null && !slip && !mayBegin(text)) return null;
+  if (value === null && !slip && !begins) return null;
   const take = (found: Found, to: number, from = at): Taken => ({ ...found, from, to });
+  const amount = value !== null || slip;
+  const amounts = (): Taken | null => timeAt(tokens, at, take) ?? roundsAt(tokens, at, take, taken);
+  // A figure begins nothing but an amount.
+  if (kind === 'number' || kind === 'clock') return amounts();
   return (
-    holdAt(tokens, at, take) ??
-    startAt(tokens, at, take) ??
-    oneSideAt(tokens, at, take, taken) ??
-    timeAt(tokens, at, take) ??
-    roundsAt(tokens, at, take, taken) ??
+    (holds ? holdAt(tokens, at, take) : null) ??
+    (sided ? (startAt(tokens, at, take) ?? oneSideAt(tokens, at, take, taken)) : null) ??
+    (amount || counts ? amounts() : null) ??
     sidesAt(tokens, at, take, taken) ??
     wayAt(tokens, at, take)
   );

@@ -10,6 +10,7 @@ import type { Token } from './tokens';
 const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether', 'slower', 'lower', 'softly', 'smoothly', 'lazy', 'careful', 'carefully']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
 const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'age', 'aged', 'ages', 'years', 'video', 'clip', 'photo', 'fig', 'figure', 'slide', 'card', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', 'v', 'ver', '#']); // prettier-ignore
+const COUNTED = [...ROUND_WORDS, ...COUNTED_WORDS];
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
 const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore
@@ -35,7 +36,7 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   const amount = amountAt(tokens, at);
   if (!amount) return null;
   let { next } = amount;
-  while (MANNER.has(word(tokens, next)) && isOneOf(tokens, next + 1, [...ROUND_WORDS, ...COUNTED_WORDS])) next++;
+  while (MANNER.has(word(tokens, next)) && isOneOf(tokens, next + 1, COUNTED)) next++;
   const sets = /^[x×]$/.test(word(tokens, next)) && amount.inFigures ? amountAt(tokens, next + 1) : null;
   if (sets?.inFigures) return timesOver(amount, sets, tokens, take, rounds);
   if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));

@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { capitalised } from './line-words';
 import { isStill } from './line-signs';
+import { ROUND_WORDS } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
 import { reading, type Reading } from './reading';
 import { NUMBER_IN_WORDS } from './tokens';
@@ -40,19 +41,39 @@ function stepsIn(body: string): readonly Reading[] | null {
   if (joined) return joined;
   if (!listed) return null;
   const parts = body.replace(/[.!]$/, '').split(BETWEEN);
-  if (parts.length < 2 || parts.length > AT_MOST) return null;
+  if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) return null;
   const { sides } = findCounts(body).counts;
   const sided = sides !== undefined && sides !== 'alternating';
   if (sided && (parts.length < LISTED || parts.some((one) => ONE_WAY.test(one)))) return null;
-  const steps = parts.map(stepOf);
-  return steps.every((one) => one !== null) ? steps : null;
+  return stepsOf(parts);
+}
+
+/** Each part as a step; `null` as soon as one is none. */
+function stepsOf(parts: readonly string[]): readonly Reading[] | null {
+  const steps: Reading[] = [];
+  for (const part of parts) {
+    const step = stepOf(part);
+    if (step === null) return null;
+    steps.push(step);
+  }
+  return steps;
+}
+
+/** Parts without any of this have no amount, and need not be looked through. */
+const AMOUNT = new RegExp(
+  `\\d|[½¼¾]|\\b(?:${NUMBER_IN_WORDS}|an?|another|half|once|twice|thrice|minutes?)\\b|${ROUND_WORDS.join('|')}`,
+  'i',
+);
+
+function mayHaveAmount(part: string): boolean {
+  return AMOUNT.test(part);
 }
 
 /** "Swing 2 min and shake 1 min", "3 big breaths n 2 mins quiet": two steps with amounts that differ; alike they may be of one. */
 function pairJoined(body: string): readonly Reading[] | null {
   const parts = body.replace(/[.!]$/, '').split(JOINT);
-  if (parts.length !== 2 || parts.some((part) => findCounts(part).bare)) return null;
-  const [first, second] = parts.map(stepOf);
+  if (parts.length !== 2 || !parts.every(mayHaveAmount) || parts.some((part) => findCounts(part).bare)) return null;
+  const [first, second] = stepsOf(parts) ?? [];
   if (!first || !second) return null;
   const [one, other] = [first, second].map(({ counts }) => JSON.stringify(counts));
   return one === other ? null : [first, second];

@@ -1,3 +1,4 @@
+import { remembered } from '@/core/units';
 import { isOneOf, word } from './amounts';
 import type { Take, Taken, Way } from './found';
 import { isSwapped, wordAmong, type Token } from './tokens';
@@ -23,6 +24,8 @@ const SIDE_WORDS = [
   'elbow',
   'heel',
 ] as const;
+const EACH_WORDS = ['each', 'ea', 'per', 'every', 'either'];
+const PACE_WORDS = ['pace', 'time', 'rhythm', 'speed', 'tempo'];
 const WAY_WORDS = ['way', 'direction', 'directions', 'ways'] as const;
 const NOUNS = [...WAY_WORDS, ...SIDE_WORDS] as const;
 export const OPPOSITE: Readonly<Record<Way, Way>> = {
@@ -73,8 +76,12 @@ const WAYS: ReadonlyMap<string, Way> = new Map([
 
 /** The way that a word names. */
 export function wayOf(text: string): Way | undefined {
-  return WAYS.get(text) ?? WAYS.get(SWAPPED.find((way) => isSwapped(text, way)) ?? '');
+  return wayNamed(text) ?? undefined;
 }
+
+const wayNamed = remembered(
+  (text): Way | null => WAYS.get(text) ?? WAYS.get(SWAPPED.find((way) => isSwapped(text, way)) ?? '') ?? null,
+);
 
 /** "starting right", "beginning with the left", "right first", "start R". */
 export function startAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
@@ -155,7 +162,7 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   if (word(tokens, next) === 'the' && word(tokens, next + 1) === 'both') next++;
   const by = word(tokens, next) === 'by' && /^(?:side|leg|arm|hand|foot)$/.test(word(tokens, next + 1));
   const each =
-    (by ? 'by' : wordAmong(word(tokens, next), ['each', 'ea', 'per', 'every', 'either'])) ??
+    (by ? 'by' : wordAmong(word(tokens, next), EACH_WORDS)) ??
     (word(tokens, next) === '/' && isCounted(tokens, next - 1) ? '/' : null);
   let noun = next + (word(tokens, next + 1) === '.' ? 2 : 1);
   // "Each lead leg", "per standing foot".
@@ -263,7 +270,7 @@ function ownPaceAt(tokens: readonly Token[], at: number, take: Take, taken: read
   const alone = whose && (led || !/\p{L}/u.test(word(tokens, next + 1)));
   if (alone && /^(?:pace|rhythm|speed|tempo)$/.test(word(tokens, next))) return take({ what: 'own-pace' }, next + 1);
   if (word(tokens, next) !== 'own' && !isSwapped(word(tokens, next), 'own')) return null;
-  const paced = wordAmong(word(tokens, next + 1), ['pace', 'time', 'rhythm', 'speed', 'tempo']);
+  const paced = wordAmong(word(tokens, next + 1), PACE_WORDS);
   return paced === null ? null : take({ what: 'own-pace' }, next + 2);
 }
 

@@ -1,4 +1,4 @@
-import { rememberedLately } from '@/core/units';
+import { remembered, rememberedLately } from '@/core/units';
 
 /** A piece of a line of ordinary writing. */
 export interface Token {
@@ -14,7 +14,7 @@ export interface Token {
 
 /** A clock, a number with a fraction, a fraction, a number, a word; else one mark. */
 const TOKEN =
-  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d)|\d{1,3} ?[½¼¾])|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/giu;
+  /(\d{1,2}:\d{2})(?![\d:])|(\d{1,3} [13]\/[24](?!\d)|\d{1,3} ?[½¼¾])|([13]\/[24](?!\d)|[½¼¾])|(\d+(?:\.\d+)?)|((?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)|\p{L}+(?:['’]\p{L}+)*)|\S/gu;
 const FRACTIONS: ReadonlyMap<string, number> = new Map([
   ['1/2', 0.5],
   ['1/4', 0.25],
@@ -45,11 +45,14 @@ export const tokensOf: (line: string) => readonly Token[] = rememberedLately(cut
 
 function cutIntoTokens(line: string): readonly Token[] {
   const tokens: Token[] = [];
-  for (const match of line.matchAll(TOKEN)) {
+  const small = line.toLowerCase();
+  // A letter that is written longer in small letters would move all behind it.
+  const [cut, lowers] = small.length === line.length ? [small, false] : [line, true];
+  for (const match of cut.matchAll(TOKEN)) {
     const [written, clock, mixed, fraction, number, word] = match;
     const from = match.index;
     const kind = clock ? 'clock' : word ? 'word' : (mixed ?? fraction ?? number) ? 'number' : 'mark';
-    const text = written.toLowerCase();
+    const text = lowers ? written.toLowerCase() : written;
     tokens.push({ kind, text, from, to: from + written.length, value: valueOf(kind, text) });
   }
   return tokens;
@@ -57,6 +60,7 @@ function cutIntoTokens(line: string): readonly Token[] {
 
 /** "Forty-five". */
 function compound(text: string): number | null {
+  if (!/[- ]/.test(text)) return null;
   const [tens = '', ones] = text.split(/[- ]/);
   const [ten, one] = [NUMBER_WORDS.get(tens), NUMBER_WORDS.get(ones ?? '')];
   return ten === undefined || one === undefined ? null : ten + one;
@@ -76,6 +80,15 @@ function valueOf(kind: Token['kind'], text: string): number | null {
  * changed about (the distance of Damerau 1964), for words of four letters and more; `null` where there is none.
  */
 export function wordAmong(written: string, words: readonly string[]): string | null {
+  const among = AMONG.get(words) ?? remembered((word) => lookAmong(word, words));
+  AMONG.set(words, among);
+  return among(written);
+}
+
+/** What was found before, by its list: scripts use few words, and those often. */
+const AMONG = new WeakMap<readonly string[], (written: string) => string | null>();
+
+function lookAmong(written: string, words: readonly string[]): string | null {
   if (words.includes(written)) return written;
   if (written.length < 4) return null;
   const first = written.charCodeAt(0);
