@@ -12,11 +12,13 @@ const LONGEST = 160;
 export function tellsOfStep(written: string): readonly Reading[] | null {
   if (written.length > LONGEST) return null;
   const body = written.replace(/^[([]([^()[\]]+)[)\]][.!]?$/, '$1');
-  const breaths = breathsTold(body);
+  const breaths = breathsTold(body) ?? (body === written ? null : orNull(breathsOf(body)));
   if (breaths) return breaths;
   if (CAUTION.test(body)) return [reading('caution', written, {}, true)];
   return LEVEL.test(body) ? [reading(SEATED.test(body) ? 'seated' : 'level', written, {}, true)] : null;
 }
+
+const orNull = (found: readonly Reading[]): readonly Reading[] | null => (found.length > 0 ? found : null);
 
 const WAY = '(?:in|out|inhal(?:e|ing)|exhal(?:e|ing)|in-?breath|out-?breath|breath(?:e|ing) (?:in|out))';
 /** What goes with the breath before or behind it: "(in) arms rise", "arms rise on the in-breath". */
@@ -50,8 +52,8 @@ function breathsTold(body: string): readonly Reading[] | null {
   if (!/\b(?:in|out|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
     return null;
   const text = body.replace(/[.!]$/, '');
-  const parts = text.split(BETWEEN);
-  if (parts.length === 2) {
+  for (const parts of [text.split(/\s*[,;/]\s*/), text.split(BETWEEN)]) {
+    if (parts.length !== 2) continue;
     const [first, second] = parts.map((part) => breathTold(part) ?? breathNamed(part));
     if (first && second && first.kind !== second.kind) return [first, second];
   }

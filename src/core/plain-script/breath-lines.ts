@@ -12,6 +12,8 @@ const NEXT_BREATH =
 
 /** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
 export function breathsOf(text: string): Reading[] {
+  const pair = bothWays(text);
+  if (pair) return pair;
   if (!BREATH.test(text)) return [];
   return text.split(NEXT_BREATH).flatMap((part) => {
     const piece = part.trim().replace(/^(?:,|and|then) /i, '');
@@ -27,6 +29,34 @@ export function breathsOf(text: string): Reading[] {
     );
     const held = counts.hold === undefined ? {} : { hold: counts.hold };
     return [reading(kind, colon ? words : sentence(words), held)];
+  });
+}
+
+const LINK = '(?:[:;,]| ?[-–—=→]>?)? *';
+const SAYS_MORE =
+  /^(?:pairs|twos|threes|silence|total|all|turn|order|place|front|between|your own|the (?:hall|room|corner|dark|middle|garden|same|next|first|last))\b|^of\b/i;
+/** "in up, out down", "Breathe in as you lift and out as you lower", "out -> push, in -> back". */
+const BOTH_WAYS = new RegExp(
+  `^(breathe? |breath(?:ing)?[:,]? )?(in|out)(${LINK})((?=\\p{L}{2})[^.!?]*?[\\p{L}\\d)])[.\\s]*(?:[,;/|–—-]|\\.|\\band\\b|\\bthen\\b)[\\s]*(?:and |then )*(?:breathe? )?(in|out)(${LINK})(\\p{L}{2}.*)$`,
+  'iu',
+);
+const PAIR_AT_MOST = 160;
+
+/** A way in and a way out that are told in one line by the bare words; `null` where they are not. */
+function bothWays(text: string): Reading[] | null {
+  if (text.length > PAIR_AT_MOST) return null;
+  const [all, breathe = '', first = '', , does = '', second = '', , doesThen = ''] = BOTH_WAYS.exec(text) ?? [];
+  if (all === undefined || first.toLowerCase() === second.toLowerCase()) return null;
+  if (SAYS_MORE.test(does) || SAYS_MORE.test(doesThen)) return null;
+  const led = /^breathe /i.test(breathe);
+  return [
+    [first, does],
+    [second, doesThen],
+  ].map(([way = '', told = '']) => {
+    const words = told === told.toUpperCase() ? told.toLowerCase() : told;
+    const kind = way.toLowerCase() === 'in' ? 'inhale' : 'exhale';
+    const spoken = led || /^(?:as|when|while|on|with|to|through|by|for|slowly|again)\b/i.test(words);
+    return reading(kind, spoken ? sentence(`${led ? 'breathe ' : ''}${way.toLowerCase()} ${words}`) : words.replace(/[.]$/, '')); // prettier-ignore
   });
 }
 

@@ -24,6 +24,7 @@ import { readOver } from './over-words';
 import { endsSilence } from './first-words';
 import { isRest } from './pauses';
 import { isDashed, isNumbered, roleOf } from './headings';
+import { toldOfClass, USUAL_SECONDS } from './class-told';
 import { readNatural, type Standing } from './natural';
 import type { Reading } from './reading';
 import { partsAsLong } from './part-lengths';
@@ -67,7 +68,7 @@ export class ScriptBuilder {
     private readonly shouted = false,
     private readonly isTidy = true,
   ) {
-    this.plan = { ...emptyPlan(newId, NEW_NAMES.class, 600), sections: [] };
+    this.plan = { ...emptyPlan(newId, NEW_NAMES.class, USUAL_SECONDS), sections: [] };
   }
 
   take(
@@ -78,7 +79,7 @@ export class ScriptBuilder {
       ...below
     }: Pick<
       Standing,
-      'underlined' | 'opens' | 'heads' | 'alone' | 'named' | 'timedBelow' | 'numbersOn' | 'lastsSeconds'
+      'underlined' | 'opens' | 'heads' | 'alone' | 'named' | 'beside' | 'timedBelow' | 'numbersOn' | 'lastsSeconds'
     > & {
       readonly written: string;
     },
@@ -232,7 +233,7 @@ export class ScriptBuilder {
   }
 
   private takeNatural({ kind, words, counts, unsure, about }: Reading, mayTitle: boolean): void {
-    if (about) this.plan = { ...this.plan, [about]: cut(words, LIMITS.noteCharacters) };
+    if (about) this.plan = toldOfClass(this.plan, about, words, counts);
     else if (kind === 'title' || (mayTitle && counts.rounds === undefined && this.mayBeTitle(kind, words, unsure))) {
       const targetSeconds = counts.seconds?.[0] ?? this.plan.targetSeconds;
       this.plan = { ...this.plan, title: cut(words, LIMITS.titleCharacters) || this.plan.title, targetSeconds };

@@ -1,4 +1,5 @@
 import { itemAt } from '@/core/units';
+import { withoutChatMark, withoutEntities } from './letters';
 
 /*
  * What pasting does to a script, evened out before anything is read: blanks of other kinds and behind lines, how far all
@@ -43,8 +44,21 @@ export function withMarkApart(line: string): string {
   return tabbed.replace(/^(\s*)([-–—•·▪●]|\d{1,2}[.)])(?=["“]?\p{L}{2})/u, '$1$2 ');
 }
 
+/** The frame of a table, drawn with lines. */
+const FRAME = /[─━═┄┈╌┬┴┼├┤┌┐└┘╔╗╚╝╠╣╦╩╬╟╢╤╧╪╫]/g;
+const STROKES = /[│┃║┆┊]/g;
+
 function shown(line: string): string {
-  return line.replace(UNSEEN, '').replace(OTHER_BLANKS, ' ').replace(HYPHENS, '-');
+  return withoutChatMark(
+    withoutEntities(
+      line
+        .replace(UNSEEN, '')
+        .replace(OTHER_BLANKS, ' ')
+        .replace(HYPHENS, '-')
+        .replace(FRAME, '-')
+        .replace(STROKES, '|'),
+    ),
+  );
 }
 
 /** "> " is a said line of the tidy form; without its headings it is an e-mail's mark, or an arrow before a list. */
@@ -78,7 +92,18 @@ function withColumns(lines: readonly string[]): readonly string[] {
   for (const columns of rows) for (const place of columns) places.set(place, (places.get(place) ?? 0) + 1);
   const most = Math.max(...places.values());
   if (most < COLUMN_ROWS || most < COLUMN_SHARE * rows.length) return lines;
-  return lines.map((line, at) => ((starts[at] ?? []).length > 0 ? line.replace(/(\S) {2,}(?=\S)/g, '$1\t') : line));
+  const columns = [...places].flatMap(([place, rows]) =>
+    rows >= COLUMN_ROWS || (starts.find((one) => one.length > 0) ?? []).includes(place) ? [place] : [],
+  );
+  return lines.map((line, at) => ((starts[at] ?? []).length > 0 ? inColumns(line, columns) : line));
+}
+
+/** A row with a tab for each column that a gap passes over: an empty cell is one. */
+function inColumns(line: string, columns: readonly number[]): string {
+  return line.replace(/(\S)( {2,})(?=\S)/g, (all: string, before: string, gap: string, from: number) => {
+    const passed = columns.filter((place) => place > from + 2 && place < from + all.length).length;
+    return before + '\t'.repeat(1 + (gap.length > 2 ? passed : 0));
+  });
 }
 
 /** Columns between tabs stay as they are. */

@@ -65,7 +65,7 @@ function lookForName(text: string): string {
       .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)[!.]*\)/gi, '')
       .replace(/\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)/gi, '')
       .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
-      .replace(/[\s,;:–—-]+$|\.+$/, '')
+      .replace(/[\s,;:/…#=>+!–—-]+$|\.+$/, '')
       .replace(/^[\s,;:.–—-]+|^(?:[Oo]f|to)(?: just)? (?=\p{L})/u, '')
       .trim();
     // What is nothing but manner is the name: "Slowly".

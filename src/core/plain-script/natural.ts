@@ -7,6 +7,7 @@ import { findCounts, secondsFrom } from './counts';
 import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { aboveClass, labelledAs } from './labelled';
+import { isOfLetter } from './letters';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { isRest, pauseIn, restNamed } from './pauses';
@@ -14,7 +15,9 @@ import { reading, type Reading } from './reading';
 import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
+import { isOfAll } from './step-kinds';
 import { readRemark, readStep } from './step-lines';
+import { headAndTail } from './tails';
 import { isTold, kindOfPart } from './talks';
 import { sentenceCase } from './line-words';
 
@@ -28,6 +31,8 @@ export interface Standing {
   readonly heads: boolean;
   /** Whether the line below begins with a time, as those of a column do. */
   readonly timedBelow: boolean;
+  /** Whether it stands in a list of what is to bring or to know, and of nothing that is done. */
+  readonly beside: boolean;
   /** Whether nothing stands right below it. */
   readonly alone: boolean;
   /** Whether it is one of a list that has no marks, under the name of a part. */
@@ -65,15 +70,55 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   // A long line is looked through only where it is long by its blanks alone.
   const written = line.trim();
   const short = written.length > GRAMMAR_UP_TO ? written.replace(/\s+/g, ' ') : written;
+  if (isOfLetter(short, standing.under)) return [reading('nothing', '')];
+  if (standing.beside) return [reading('said', short.replace(ITEM, ''), {}, true)];
   const heading = standing.under === 'nothing' ? aboveClass(short) : null;
   if (heading) return [heading];
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
-  const readings = withoutStop(text, line, standing) ?? readText(text, line, standing);
+  const stands = row.named ? { ...standing, named: true } : standing;
+  const whole = withoutStop(text, line, stands) ?? readText(text, line, stands);
+  const readings = withTail(whole, text, line, stands) ?? whole;
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
   if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];
-  return [...opened, ...readings, ...remarks.flatMap((remark) => readRemark(remark))];
+  return [...opened, ...readings, ...remarks.flatMap(remarkOf)];
+}
+
+const EYES = /^(?:with )?eyes (?:closed|shut|open|half (?:closed|open|shut))(?=[.!]?$)/i;
+
+/** What is done, and nothing else. */
+const STEPS: ReadonlySet<LineKind> = new Set(['movement', 'silence', 'talk', 'transition']);
+
+/** The step before a stop or another mark and what is told behind it, where the whole line kept less of it; else `null`. */
+function withTail(
+  whole: readonly Reading[],
+  text: string,
+  line: string,
+  standing: Standing,
+): readonly Reading[] | null {
+  const [first, ...others] = whole;
+  if (!first || !(STEPS.has(first.kind) || first.kind === 'said') || others.some(({ kind }) => STEPS.has(kind)))
+    return null;
+  const apart = headAndTail(text);
+  if (!apart) return null;
+  const found = readText(apart.head, line, standing);
+  const [step] = found;
+  if (!step || !STEPS.has(step.kind) || found.length > 1) return null;
+  // How the eyes are is told of a silence by its name.
+  const eyes = EYES.exec(apart.tail)?.[0];
+  if (eyes !== undefined && step.kind === 'silence')
+    return first.words.includes(eyes) ? null : [{ ...step, words: `${step.words}, ${eyes.toLowerCase()}` }];
+  const kept = others.map(({ words }) => words).join(' ');
+  if (step.words === first.words && kept.length >= apart.tail.length - 3) return null;
+  if (first.kind === 'said' && step.unsure) return null;
+  return [...found, ...remarkOf(apart.tail)];
+}
+
+/** What stands beside a step in its row: its breath, what a label says of it, or what is said. */
+function remarkOf(remark: string): readonly Reading[] {
+  const found = readRemark(remark);
+  return found[0]?.kind === 'said' ? (labelledAs(remark, 'movement') ?? found) : found;
 }
 
 const HAS_REMARKS: ReadonlySet<LineKind> = new Set(['movement', 'talk', 'silence', 'section']);
@@ -141,7 +186,7 @@ function headed(
   const done = numbersOn && TIMED_NUMBER.test(stamped);
   const head = heads ? headIn(stamped) : null;
   if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
-  const heading = underlined ? stamped : done ? null : headingOf(stamped, shouted);
+  const heading = underlined ? stamped : done || isOfAll(stamped) ? null : headingOf(stamped, shouted);
   if (heading !== null) {
     const lasting = spanSeconds ?? lastsSeconds;
     if (timedBelow && lasting !== null) return partAsStep(heading, lasting);

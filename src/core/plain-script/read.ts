@@ -2,8 +2,11 @@ import { amongNames } from './blocks';
 import { headsBelow } from './heads';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
+import { besideClass, withoutFileHead } from './letters';
 import { opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
+import { withTables } from './tables';
+import { withAmountsJoined, withTimeMarks } from './time-marks';
 import { lastingByClock, withTimes } from './time-column';
 import type { NewId } from '@/core/document';
 import { itemAt } from '@/core/units';
@@ -34,10 +37,13 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     lines.some((line) => TIDY.test(line)),
   );
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
-  const bare = marked ? lines.map(withMarkApart) : withTimes(withTabs(evened(lines)));
+  const bare = marked
+    ? lines.map(withMarkApart)
+    : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(evened(withoutFileHead(lines)))))));
   const lasting = lastingByClock(bare);
   const belows = belowEach(bare);
   const named = amongNames(bare);
+  const beside = besideClass(bare);
   bare.forEach((line, index) => {
     const below = itemAt(belows, index);
     builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
@@ -46,6 +52,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       opens: opensList(line, below) || opensItems(bare, index),
       heads: headsBelow(bare, index),
       named: named[index] === true,
+      beside: beside[index] === true,
       alone: (bare[index + 1] ?? '').trim() === '',
       timedBelow: TIMED.test(below),
       numbersOn: numbersOn(line, below),

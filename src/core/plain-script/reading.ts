@@ -6,8 +6,8 @@ export interface Reading {
   readonly words: string;
   readonly counts: Counts;
   readonly unsure: boolean;
-  /** Where its words tell of the class as a whole: what it is about, or whom it is for. */
-  readonly about?: 'focus' | 'audience';
+  /** Where it tells of the class as a whole: what it is about, whom it is for, how long it is. */
+  readonly about?: 'focus' | 'audience' | 'length';
 }
 
 export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {

@@ -12,10 +12,16 @@ export interface Row {
   readonly remarks: readonly string[];
   /** The part of the class that stands in the first column. */
   readonly part?: string;
+  /** Whether its name is that of a step, though it has no amount. */
+  readonly named?: true;
 }
 
+/** Between the part of a class that a table names and the line of its row. */
+export const PART_ENDS = '\u001F';
+/** Before the row of a table that names a step and no amount. */
+export const STEP = '\u001E';
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
-const WITH_SPAN = /^\d{1,3} ?[-–] ?\d{1,3} min: \p{L}/iu;
+const WITH_TIME = /^(?:\d{1,3} ?[-–] ?\d{1,3} min:|\d{1,2}:\d{2}(?::\d{2})?) \p{L}/iu;
 const NOTHING = /^[-–—/.\s]*$/;
 
 /** Over the columns of a table. */
@@ -27,6 +33,9 @@ const HEADS =
  * with amounts belong to it, and the rest are remarks on it.
  */
 export function rowOf(text: string): Row {
+  if (text.startsWith(STEP)) return namedRow(text.slice(STEP.length));
+  const [name = '', row] = text.split(PART_ENDS);
+  if (row !== undefined) return { ...rowOf(row), part: name };
   const bare = text.replace(/^\|/, '').replace(/\|$/, '');
   if (/^[-:| ]{3,}$/.test(bare) && text.startsWith('|')) return { text: '', remarks: [] };
   const columns = text.includes('\t') ? text.split(/ *\t+ */) : bare.split(/ +\| +| +\|$/);
@@ -50,6 +59,15 @@ export function rowOf(text: string): Row {
   return { ...besides(labelled || SETTINGS.has(label) ? `${first}: ` : `${first}, `, told), ...part };
 }
 
+/** A row that names a step: all that stands behind its name is told of it. */
+function namedRow(text: string): Row {
+  const [named = '', ...remarks] = text.split('\t');
+  const [first = '', second] = named.split(PART_ENDS);
+  return second === undefined
+    ? { text: first, remarks, named: true }
+    : { text: second, remarks, named: true, part: first };
+}
+
 /** "six" alone in a column. */
 function asFigure(cell: string): string {
   const value = NUMBER_WORDS.get(cell.toLowerCase());
@@ -60,7 +78,7 @@ function asFigure(cell: string): string {
 function besides(first: string, columns: readonly string[]): Row {
   const amounts = columns.filter(hasAmount);
   // "5-15 min: Warm-up | joints, spine waves": behind its time the first column is a name.
-  if (amounts.length === 0 && WITH_SPAN.test(first)) return { text: first.replace(/, $/, ''), remarks: columns };
+  if (amounts.length === 0 && WITH_TIME.test(first)) return { text: first.replace(/, $/, ''), remarks: columns };
   if (amounts.length === 0) return { text: `${first}${columns.join(', ')}`, remarks: [] };
   // "Three breaths | 3x": the name says how many itself.
   const said = findCounts(first);

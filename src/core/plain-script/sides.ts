@@ -170,7 +170,10 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     noun++;
   if (each !== null) {
     if (isOneOf(tokens, noun, WAY_WORDS)) return take({ what: 'each-way' }, noun + 1);
-    if (isOneOf(tokens, noun, SIDE_WORDS)) return eachSide(tokens, noun, take);
+    // "x8 / elbows low" is no amount for each.
+    const side = word(tokens, noun);
+    const apart = each === '/' && (/s$/.test(side) || !SIDE_WORDS.some((one) => one === side));
+    if (isOneOf(tokens, noun, SIDE_WORDS) && !apart) return eachSide(tokens, noun, take);
     // "5 each": behind an amount alone.
     const last = taken.at(-1);
     const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;

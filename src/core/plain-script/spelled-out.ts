@@ -73,10 +73,15 @@ export function withoutMarkup(text: string): string {
   return (kept.trim() === '' ? text : kept).replace(/\*\*|__|~~|`/g, '').replace(/(^|[\s(])[*_](?=[\p{L}\d])|(?<=[\p{L}\d.:!?])[*_](?=$|[\s).,:;])/gu, '$1'); // prettier-ignore
 }
 
+/** "x8 *elbows low*": words that are set off behind an amount stand in brackets. */
+function setApart(text: string): string {
+  return text.replace(/(?<=[\d)] |(?:\dx|times|reps|rounds|side|min|minutes|leg|way) )[*_]{1,2}((?![x×] ?\d)\p{L}[^*_]{3,80})[*_]{1,2}\.?$/u, '($1)'); // prettier-ignore
+}
+
 /** "6 e/w" as "6 each way", "inh" as "inhale", "x eight" as "x 8"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
   const plain = withoutMarkup(
-    text
+    setApart(text)
       .replace(/^\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, 'Caution: ')
       .replace(PICTURES, '')
       .replace(PICTURES_BEHIND, ''),

@@ -83,12 +83,17 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
     return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
   const opening = under === 'nothing' || under === 'talk';
   if (isOfAll(body))
-    return opening ? reading('setting', '', { seconds: counts.seconds }, true) : reading('said', body, {}, true);
+    return opening
+      ? reading('setting', '', { seconds: counts.seconds }, true)
+      : /^(?:duration|length)\b|\b(?:in all|all told)[.!]?$/i.test(body)
+        ? reading('said', body, {}, true)
+        : { ...reading('setting', '', { seconds: counts.seconds }, true), about: 'length' };
   if (opening && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
     return reading('setting', '', { seconds: counts.seconds }, true);
   // "15 min, all seated" above the first step.
   if (under === 'nothing' && words <= 3 && (counts.seconds?.[0] ?? 0) >= CLASS_FROM && /^\d{1,3} ?min\w*,/i.test(body))
     return reading('setting', '', { seconds: counts.seconds }, true);
+  if (!opening && /^total\b/i.test(body) && counts.seconds) return reading('said', body, {}, true);
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 

@@ -6,7 +6,7 @@
 const LONGEST = 200;
 /** Words without a capital that stand within a name. */
 const WITHIN =
-  /^(?:the|of|a|an|in|on|to|at|with|and|over|from|by|for|like|its|into|under|behind|between|across|&|or|one|both|two|his|her)$/;
+  /^(?:the|of|a|an|in|on|to|at|with|and|over|from|by|for|like|its|into|under|behind|between|across|&|[+]|or|one|both|two|his|her)$/;
 const CAPITAL = /^["“'‘(]?\p{Lu}[\p{L}'’-]+["”'’)]?[,;:.!?]?$/u;
 const ENDS = /[,;:.!?"”)]$/;
 /** What only leads to a name at the start of a sentence. */

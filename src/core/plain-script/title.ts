@@ -11,11 +11,8 @@ import { inRoundBrackets, withoutMarkup } from './spelled-out';
 /** A letter begins with it, and no title does. */
 const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
-/** The lines above a letter, but for what it is about. */
-const LETTER_HEAD = /^[^\p{L}]*(?:from|to|cc|bcc|date|sent|reply-to): /iu;
-
 export function isGreeting(line: string): boolean {
-  return GREETING.test(line) || LETTER_HEAD.test(line);
+  return GREETING.test(line);
 }
 
 /** From when to when of the day: "Sunday lawn, 09:00-09:40", "Thursday, 6 to 6.45 pm". */
