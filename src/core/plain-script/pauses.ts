@@ -28,7 +28,7 @@ export function pauseIn(text: string): number | null {
     .replace(/^\(|\)\.?$/g, '')
     .replace(/^between [^:]{2,30}: /i, '')
     .replace(/^\(?(?:optional|if needed|maybe|perhaps)\)?,? /i, '')
-    .replace(/^.{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
+    .replace(/^[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
   const [asked] = counts.seconds ?? [];
   if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;

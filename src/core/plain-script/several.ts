@@ -1,9 +1,10 @@
-import { itemAt } from '@/core/units';
+import { eachAlike, OF_ONE } from './alike';
 import { findCounts } from './counts';
 import { capitalised } from './line-words';
 import { isStill } from './line-signs';
 import { ROUND_WORDS } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
+import { restNamed } from './pauses';
 import { reading, type Reading } from './reading';
 import { NUMBER_IN_WORDS } from './tokens';
 
@@ -13,13 +14,17 @@ import { NUMBER_IN_WORDS } from './tokens';
  */
 
 const BETWEEN = /\s*(?:[,;]\s*(?:and\s+)?(?:then\s+)?|\s\+\s|\s(?:and\s+)?then\s)\s*/i;
+/** Marks and words that stand between steps only where each has its amount: "rowing x8 → hips 30 s", "Rowing x8. Then hips x6." */
+const MARKS = [
+  /\s*(?:\.{2,}|…|→|[-=]>|[•·|])\s*|\s+(?:\/{1,2}|>)\s+/u,
+  /[.!]\s+(?=\p{L}|\d)/u,
+  /\s+[–—-]\s+/u,
+  /\s*(?:\.{2,}|…|→|[-=]>|[•·|])\s*|\s+(?:\/{1,2}|[>&+–—-])\s+|[.!]\s+(?=\p{L}|\d)|\s+(?:and|then|and then)\s+(?=\S+ .*\s(?:and|then)\s|[^.!,;/|>&+]*$)/iu,
+] as const;
+const JOINING = /^(?:(?:and|then|next|after that|afterwards|finally|last)[,:]? )+/i;
 const AT_MOST = 12;
 /** So few parts may still be one step in words of its own. */
 const LISTED = 3;
-/** Words of a direction, a side or a breath alone: these are amounts of one step. */
-const OF_ONE =
-  /^(?:(?:the|so|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?)[ .]*)*$/i;
-
 /** A way or a side of one step has its own amount: "push left 6, push right 6". */
 const ONE_WAY =
   /\b(?:left|right|l|r|for?wards?|fwd|bwd|bk|back(?:wards?)?|inwards?|outwards?|(?:anti)?clockwise|cw|ccw|up|down|one|other)\b/i;
@@ -33,10 +38,41 @@ export function severalSteps(body: string): readonly Reading[] | null {
 }
 
 function stepsIn(body: string): readonly Reading[] | null {
+  if (body.length > 200) return null;
+  return eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+}
+
+/** "Rowing x8 / hips 30 s", "Rowing x8 → hips 30 s → shake 1 min": each with a name and an amount of its own. */
+function stepsApart(body: string): readonly Reading[] | null {
+  const text = body.replace(/[.!]$/, '');
+  for (const mark of MARKS) {
+    const parts = text.split(mark).map((part) => part.replace(JOINING, ''));
+    if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) continue;
+    const { sides } = findCounts(body).counts;
+    const oneWay = parts.some((one) => ONE_WAY.test(one));
+    if (sides !== undefined && sides !== 'alternating' && oneWay && !haveOwnSides(parts)) return null;
+    const steps = stepsOf(parts);
+    const joined =
+      /\s(?:and|[&+])\s/i.test(body) && parts.some((part) => findCounts(part).bare && !/\(\d{1,2}\)$/.test(part));
+    const alike = new Set(steps?.map(({ counts }) => JSON.stringify(counts))).size === 1;
+    // "Open 8 times and close 8 times" may be one.
+    const ofOne = parts.length === 2 && alike && / (?:and|&) /i.test(body) && !/[,;/|]/.test(body);
+    if (steps && !joined && !ofOne) return steps;
+  }
+  return null;
+}
+
+/** "wrists x5 each way, ankles x5 each way": the sides of each are its own. */
+function haveOwnSides(parts: readonly string[]): boolean {
+  return parts.every((part) => {
+    const { counts, rest } = findCounts(part);
+    return counts.sides !== undefined && rest !== '' && !OF_ONE.test(rest);
+  });
+}
+
+function stepsBetween(body: string): readonly Reading[] | null {
   const listed = BETWEEN.test(body);
-  if (body.length > 200 || (!listed && !JOINT.test(body))) return null;
-  const alike = listed ? eachAlike(body) : null;
-  if (alike) return alike;
+  if (!listed && !JOINT.test(body)) return null;
   const joined = JOINT.test(body) ? pairJoined(body) : null;
   if (joined) return joined;
   if (!listed) return null;
@@ -44,19 +80,34 @@ function stepsIn(body: string): readonly Reading[] | null {
   if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) return null;
   const { sides } = findCounts(body).counts;
   const sided = sides !== undefined && sides !== 'alternating';
-  if (sided && (parts.length < LISTED || parts.some((one) => ONE_WAY.test(one)))) return null;
+  if (sided && !haveOwnSides(parts) && (parts.length < LISTED || parts.some((one) => ONE_WAY.test(one)))) return null;
   return stepsOf(parts);
 }
 
 /** Each part as a step; `null` as soon as one is none. */
 function stepsOf(parts: readonly string[]): readonly Reading[] | null {
   const steps: Reading[] = [];
+  // "8 Rowing, 6 Cloud hands".
+  const counted = parts.every((part) => NUMBER_FIRST.test(part));
   for (const part of parts) {
-    const step = stepOf(part);
+    const rested = steps.length > 0 ? restOf(part) : null;
+    const [, named = part, remark] = /^([^()]+?)\s*\(([^()\d]{3,60})\)$/.exec(part) ?? [];
+    const step = rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named);
     if (step === null) return null;
-    steps.push(step);
+    steps.push(step, ...(remark === undefined ? [] : [reading('said', remark)]));
   }
-  return steps;
+  return steps.some(({ kind }) => kind !== 'pause') ? steps : null;
+}
+
+const NUMBER_FIRST =
+  /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;
+
+/** "rest 30 s", "2 min rest" among steps. */
+function restOf(part: string): Reading | null {
+  const { counts, rest } = findCounts(part);
+  const [seconds] = counts.seconds ?? [];
+  if (seconds === undefined || counts.rounds !== undefined || !/^(?:a |short |quick |brief )*(?:rest|pause|break|breather|wait)$/i.test(rest)) return null; // prettier-ignore
+  return reading('pause', restNamed(rest), { seconds: [seconds, seconds, seconds] }, true);
 }
 
 /** Parts without any of this have no amount, and need not be looked through. */
@@ -80,34 +131,6 @@ function pairJoined(body: string): readonly Reading[] | null {
 }
 
 const JOINT = /,? (?:and(?: then)?|&|n|\+) /i;
-
-/** "arms, hips, ankles, 1 min each": several steps with one amount for each of them; `null` for anything else. */
-function eachAlike(body: string): readonly Reading[] | null {
-  const pair = ALIKE_PAIR.exec(body);
-  if (pair) {
-    const rounds = findCounts(`x, ${itemAt(pair, 3)} times`).counts.rounds;
-    return rounds === undefined ? null : [itemAt(pair, 1), itemAt(pair, 2)].map((one) => reading('movement', one, { rounds }, true)); // prettier-ignore
-  }
-  const match = EACH_ALIKE.exec(body);
-  if (!match) return null;
-  const names = itemAt(match, 1).split(/, (?:and )?| and | & /);
-  if (names.length < LISTED || names.length > AT_MOST || names.some((one) => OF_ONE.test(one))) return null;
-  const amount = itemAt(match, 2);
-  const { seconds, rounds, sides } = findCounts(/^\d{1,2}$/.test(amount) ? `${amount} times` : amount).counts;
-  if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;
-  const counts = seconds ? { seconds } : { rounds };
-  return names.map((one) => reading('movement', one, counts, true));
-}
-
-const TITLED = '(\\p{Lu}\\p{L}+(?: (?:the |of |a |an |in |on |to |at )?\\p{Lu}\\p{L}+)+)';
-/** "Lifting the Sky and Gathering the Harvest, eight of each": two names with capitals. */
-const ALIKE_PAIR = new RegExp(
-  `^(?:[^,.;]{0,40}?\\b(?:is|are|was|were|do|did)(?: always| usually)? )?${TITLED} and ${TITLED},? (\\d{1,2}|${NUMBER_IN_WORDS})(?: times)?(?: of)? each[.!]?$`,
-  'u',
-);
-
-const EACH_ALIKE =
-  /^((?:\p{L}+(?: \p{L}+){0,2}, ){1,11}(?:and )?\p{L}+(?: \p{L}+){0,2}(?: (?:and|&) \p{L}+)?)(?:,|:| [-–—])? ((?:for )?\d[\p{L}\d½. -]{0,12}?),? (?:each|of each|each of them|apiece)[.!]?$/u;
 
 /** "finish with 3 breaths". */
 const COMING_TO =

@@ -1,0 +1,76 @@
+import { itemAt } from '@/core/units';
+import { findCounts } from './counts';
+import { reading, type Reading } from './reading';
+import { NUMBER_IN_WORDS } from './tokens';
+
+/*
+ * Several steps in one line with one amount for each of them: "arms, hips, ankles, 1 min each", "8 of each: wrists,
+ * elbows, shoulders", "Rowing and Cloud hands, 8 of each", "Circles (8 each): wrists, elbows".
+ */
+
+const LINE_AT_MOST = 200;
+const NAMES_AT_MOST = 12;
+/** So few names may still be one step in words of its own, but where "of each" tells them apart. */
+const LISTED = 3;
+const PAIR = 2;
+
+/** Words of a direction, a side or a breath alone: these are amounts of one step. */
+export const OF_ONE =
+  /^(?:(?:the|so|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?)[ .]*)*$/i;
+
+const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
+const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';
+/** "…, 8 each", "… (1 min each)", "… x8 each", "…: both 8 times". */
+const BEHIND = new RegExp(`^(.{5,120}?)(?:,|:| [-–—])? \\(?(?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}\\)?[.!]?$`, 'iu');
+const BOTH = new RegExp(`^(.{5,80}?)(?:,|:| [-–—])? \\(?(?:both|all) (?:[x×] ?)?${AMOUNT}\\)?[.!]?$`, 'iu');
+/** "8 of each: …", "30 s each of …", "1 min each - …". */
+const BEFORE = new RegExp(
+  `^(?:[x×] ?)?${AMOUNT}(?: of)? ?${EACH}(?: of(?: the)?)?(?::| [-–—]|,)? (\\p{L}.{4,120})$`,
+  'iu',
+);
+/** "Circles (8 each): wrists, elbows". */
+const LABELLED = new RegExp(
+  `^(\\p{L}[\\p{L} -]{2,30}?) \\((?:[x×] ?)?${AMOUNT}(?: of)? ?${EACH}\\): ?(.{5,120})$`,
+  'iu',
+);
+const LABEL = /^(\p{L}[\p{L} -]{2,30}?): (?=\p{L})/u;
+const BETWEEN = /, (?:and )?| and | & | \+ | \/ |\//i;
+const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,4}$/u;
+/** What begins a line that tells of them: "It is always". */
+const TELLS = /^[^,.;:]{0,40}?\b(?:is|are|was|were|do|did)(?: always| usually)? (?=\p{Lu})/u;
+
+/** The steps, each with its amount; `null` for any other line. */
+export function eachAlike(body: string): readonly Reading[] | null {
+  if (body.length > LINE_AT_MOST || !/\b(?:each|ea|apiece|both|all)\b/i.test(body)) return null;
+  const labelled = LABELLED.exec(body);
+  if (labelled) return named(itemAt(labelled, 3), itemAt(labelled, 2), LISTED - 1, itemAt(labelled, 1));
+  const before = BEFORE.exec(body);
+  if (before) return named(itemAt(before, 2), itemAt(before, 1), LISTED);
+  const ofEach = /\bof each\b|[x×] ?\d{1,2} each/i.test(body);
+  const behind = BEHIND.exec(body);
+  if (behind) return inList(itemAt(behind, 1), itemAt(behind, 2), ofEach ? PAIR : LISTED);
+  const both = BOTH.exec(body);
+  return both ? inList(itemAt(both, 1), itemAt(both, 2), /\bboth\b/i.test(body) ? PAIR : LISTED) : null;
+}
+
+/** The list may have a name itself: "Joint circles: wrists, elbows". */
+function inList(list: string, amount: string, least: number): readonly Reading[] | null {
+  const label = LABEL.exec(list);
+  return label
+    ? named(list.slice(label[0].length), amount, least, itemAt(label, 1))
+    : named(list.replace(TELLS, ''), amount, least);
+}
+
+function named(list: string, written: string, least: number, label?: string): readonly Reading[] | null {
+  const names = list.replace(/[.!,]$/, '').split(BETWEEN).map((one) => one.trim()); // prettier-ignore
+  const all = names.length >= least && names.length <= NAMES_AT_MOST && names.every((one) => NAME.test(one));
+  if (!all || names.some((one) => OF_ONE.test(one) || SIDED.test(one) || findCounts(one).rest !== one)) return null;
+  const bare = new RegExp(`^(?:\\d{1,2}|${NUMBER_IN_WORDS})$`, 'i').test(written.trim());
+  const { seconds, rounds, sides } = findCounts(bare ? `x, ${written.trim()} times` : `x, ${written.trim()}`).counts;
+  if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;
+  const counts = seconds ? { seconds } : { rounds };
+  return names.map((one) => reading('movement', label === undefined ? one : `${label}: ${one}`, counts, true));
+}
+
+/** "left leg, right leg, 30 s each": one step on both sides. */
+const SIDED = /\b(?:left|right|forwards?|backwards?|other)\b|^[lr]\b/i;
