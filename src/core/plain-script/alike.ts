@@ -16,7 +16,7 @@ const PAIR = 2;
 
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 export const OF_ONE =
-  /^(?:(?:the|so|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?)[ .]*)*$/i;
+  /^(?:(?:the|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps)[ .]*)*$/i;
 
 const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
 const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';

@@ -20,7 +20,7 @@ const JOINING = phrases(
   'last of all', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
   'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
   'at the beginning', 'in the middle', 'in between', 'here', 'ok', 'okay', 'right', 'well', 'followed by', 'for a start', 'once more', 'as usual',
-  'as always', 'in the end', 'at last', 'for a change', 'as a warm-up', 'part one', 'part two', 'part three', 'following this', 'this is followed by', 'that is followed by', 'it is followed by', 'following that', 'it goes on with', 'it begins with', 'it starts with', 'it ends with',
+  'as always', 'last week', 'last time', 'this week', 'today', 'in the end', 'at last', 'for a change', 'as a warm-up', 'part one', 'part two', 'part three', 'following this', 'this is followed by', 'that is followed by', 'it is followed by', 'following that', 'it goes on with', 'it begins with', 'it starts with', 'it ends with',
 ); // prettier-ignore
 /** Who does it. */
 const DOERS = phrases(

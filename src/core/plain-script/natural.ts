@@ -3,13 +3,14 @@ import { isNameLike } from './name-lines';
 import { headIn } from './heads';
 import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
-import { findCounts, secondsFrom } from './counts';
+import { findCounts, hasAmount, secondsFrom } from './counts';
 import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { aboveClass, labelledAs } from './labelled';
 import { isOfLetter } from './letters';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
+import { sentencesOf } from './paragraphs';
 import { isRest, pauseIn, restNamed } from './pauses';
 import { reading, type Reading } from './reading';
 import { rowOf, type Row } from './rows';
@@ -74,6 +75,8 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   if (standing.beside) return [reading('said', short.replace(ITEM, ''), {}, true)];
   const heading = standing.under === 'nothing' ? aboveClass(short) : null;
   if (heading) return [heading];
+  const told = paragraphOf(short, line, standing);
+  if (told) return told;
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
@@ -83,6 +86,33 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   const opened = part === undefined ? [] : [reading('section', part)];
   if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];
   return [...opened, ...readings, ...remarks.flatMap(remarkOf)];
+}
+
+const PARAGRAPH_FROM = 60;
+/** Of the sentences of a paragraph that tells a class so many are steps. */
+const STEPS_AT_LEAST = 2;
+const STEPS_SHARE = 0.4;
+
+/** A paragraph as its sentences, where enough of them are steps with amounts; `null` for any other line. */
+function paragraphOf(text: string, line: string, standing: Standing): readonly Reading[] | null {
+  const sentences = text.length < PARAGRAPH_FROM ? [] : sentencesOf(text);
+  if (sentences.length === 0) return null;
+  let { under } = standing;
+  let steps = 0;
+  const found = sentences.map((sentence) => {
+    const readings = readSentence(sentence, line, { ...standing, under });
+    const step = readings.find(({ kind, counts }) => STEPS.has(kind) && hasAmount(counts));
+    if (step) [under, steps] = [step.kind, steps + 1];
+    return readings;
+  });
+  if (steps < STEPS_AT_LEAST || steps < STEPS_SHARE * sentences.length) return null;
+  return found.flatMap((readings) => readings.map((one) => ({ ...one, unsure: true })));
+}
+
+function readSentence(sentence: string, line: string, standing: Standing): readonly Reading[] {
+  const { text } = rowOf(spelledOut(sentence.trim()));
+  const whole = withoutStop(text, line, standing) ?? readText(text, line, standing);
+  return withTail(whole, text, line, standing) ?? whole;
 }
 
 const EYES = /^(?:with )?eyes (?:closed|shut|open|half (?:closed|open|shut))(?=[.!]?$)/i;
@@ -167,7 +197,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
   const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
-  const several = TALK_STARTS.test(body) ? null : severalSteps(body);
+  const several = TALK_STARTS.test(body) ? null : (severalSteps(body) ?? severalSteps(withoutFrame(body) ?? ''));
   if (several) return several;
   if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];

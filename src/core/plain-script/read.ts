@@ -5,6 +5,7 @@ import { belowEach, evened, withMarkApart } from './evened';
 import { besideClass, withoutFileHead } from './letters';
 import { opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
+import { withoutBreaks } from './paragraphs';
 import { withTables } from './tables';
 import { withAmountsJoined, withTimeMarks } from './time-marks';
 import { lastingByClock, withTimes } from './time-column';
@@ -39,7 +40,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
   const bare = marked
     ? lines.map(withMarkApart)
-    : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(evened(withoutFileHead(lines)))))));
+    : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(lines))))))));
   const lasting = lastingByClock(bare);
   const belows = belowEach(bare);
   const named = amongNames(bare);

@@ -1,5 +1,7 @@
 import { eachAlike, OF_ONE } from './alike';
-import { findCounts } from './counts';
+import { itemAt } from '@/core/units';
+import { findCounts, hasAmount } from './counts';
+import { withoutFrame } from './frames';
 import { capitalised } from './line-words';
 import { isStill } from './line-signs';
 import { ROUND_WORDS } from './amounts';
@@ -22,7 +24,8 @@ const MARKS = [
   /\s*(?:\.{2,}|…|→|[-=]>|[•·|])\s*|\s+(?:\/{1,2}|[>&+–—-])\s+|[.!]\s+(?=\p{L}|\d)|\s+(?:and|then|and then)\s+(?=\S+ .*\s(?:and|then)\s|[^.!,;/|>&+]*$)/iu,
 ] as const;
 const JOINING = /^(?:(?:and|then|next|after that|afterwards|finally|last)[,:]? )+/i;
-const AT_MOST = 12;
+const LINE_AT_MOST = 400;
+const AT_MOST = 16;
 /** So few parts may still be one step in words of its own. */
 const LISTED = 3;
 /** A way or a side of one step has its own amount: "push left 6, push right 6". */
@@ -38,7 +41,7 @@ export function severalSteps(body: string): readonly Reading[] | null {
 }
 
 function stepsIn(body: string): readonly Reading[] | null {
-  if (body.length > 200) return null;
+  if (body.length > LINE_AT_MOST) return null;
   return eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
 }
 
@@ -62,9 +65,20 @@ function stepsApart(body: string): readonly Reading[] | null {
   return null;
 }
 
-/** "wrists x5 each way, ankles x5 each way": the sides of each are its own. */
+/** "shoulder rolls, eight of them, hip circles, six each way": each name with the amount behind it, where all are so. */
+function withAmounts(parts: readonly string[]): readonly string[] {
+  if (parts.length < 4 || parts.length % 2 === 1) return parts;
+  const pairs = parts.flatMap((name, at) => (at % 2 === 0 ? [[name, itemAt(parts, at + 1)] as const] : []));
+  const alternate = pairs.every(([name, amount]) => {
+    const { counts, rest } = findCounts(`it, ${amount}`);
+    return !hasAmount(findCounts(name).counts) && hasAmount(counts) && /^it,?$/.test(rest);
+  });
+  return alternate ? pairs.map((pair) => pair.join(' ')) : parts;
+}
+
+/** "wrists x5 each way, ankles x5 each way": the sides are of one of them, and not between two. */
 function haveOwnSides(parts: readonly string[]): boolean {
-  return parts.every((part) => {
+  return parts.some((part) => {
     const { counts, rest } = findCounts(part);
     return counts.sides !== undefined && rest !== '' && !OF_ONE.test(rest);
   });
@@ -76,7 +90,7 @@ function stepsBetween(body: string): readonly Reading[] | null {
   const joined = JOINT.test(body) ? pairJoined(body) : null;
   if (joined) return joined;
   if (!listed) return null;
-  const parts = body.replace(/[.!]$/, '').split(BETWEEN);
+  const parts = withAmounts(body.replace(/[.!]$/, '').split(BETWEEN));
   if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) return null;
   const { sides } = findCounts(body).counts;
   const sided = sides !== undefined && sides !== 'alternating';
@@ -123,12 +137,17 @@ function mayHaveAmount(part: string): boolean {
 /** "Swing 2 min and shake 1 min", "3 big breaths n 2 mins quiet": two steps with amounts that differ; alike they may be of one. */
 function pairJoined(body: string): readonly Reading[] | null {
   const parts = body.replace(/[.!]$/, '').split(JOINT);
-  if (parts.length !== 2 || !parts.every(mayHaveAmount) || parts.some((part) => findCounts(part).bare)) return null;
+  if (parts.length !== 2 || !parts.every(mayHaveAmount)) return null;
+  // "eight shoulder rolls and six hip circles".
+  const inFront = parts.every((part) => AMOUNT_FIRST.test(part));
+  if (!inFront && parts.some((part) => findCounts(part).bare)) return null;
   const [first, second] = stepsOf(parts) ?? [];
   if (!first || !second) return null;
   const [one, other] = [first, second].map(({ counts }) => JSON.stringify(counts));
   return one === other ? null : [first, second];
 }
+
+const AMOUNT_FIRST = new RegExp(`^(?:\\d{1,2}|${NUMBER_IN_WORDS}) \\p{L}{3}`, 'iu');
 
 const JOINT = /,? (?:and(?: then)?|&|n|\+) /i;
 
@@ -137,7 +156,8 @@ const COMING_TO =
   /^(?:finish|end|close|start|begin|open)(?:ing)? (?:with|w\/?) (?=\d|[a-z]+ (?:big|deep|slow|long|quiet) )/i;
 
 function stepOf(written: string): Reading | null {
-  const part = written.replace(BEFORE_NAME, '').replace(COMING_TO, '');
+  if (/^(?:inhal|exhal|breathe (?:in|out)\b|in\b|out\b)/i.test(written)) return null;
+  const part = (withoutFrame(written) ?? written).replace(BEFORE_NAME, '').replace(COMING_TO, '');
   const { counts, rest } = findCounts(part);
   const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : bareName(rest);
   const counted = (counts.rounds !== undefined) !== (counts.seconds !== undefined);
