@@ -9,7 +9,16 @@ import { hands, isAsMeant } from '../tests/support/hands';
 
 const asked = process.argv[2];
 const none = () => ({ all: 0, right: 0, marked: 0, doubted: 0 });
-const sums = { tuned: none(), known: none(), kept: none(), unread: none(), usual: none(), later: none(), last: none() };
+const sums = {
+  tuned: none(),
+  known: none(),
+  kept: none(),
+  unread: none(),
+  usual: none(),
+  later: none(),
+  last: none(),
+  newest: none(),
+};
 for (const { name, half, lines } of hands()) {
   const { lines: read } = readScript(countingIds('w'), lines.map(({ text }) => text).join('\n'));
   const sum = sums[half];

@@ -37,6 +37,7 @@ describe('ordinary writing in many hands', () => {
     expect(shareAsMeant('usual')).toBeGreaterThan(0.96);
     expect(shareAsMeant('later')).toBeGreaterThan(0.92);
     expect(shareAsMeant('last')).toBeGreaterThan(0.9);
+    expect(shareAsMeant('newest')).toBeGreaterThan(0.9);
   });
 
   it('is understood in the kinds of writing that came last and were only read until then', () => {

@@ -40,12 +40,15 @@ const BOTH_WAYS = new RegExp(
   `^(breathe? |breath(?:ing)?[:,]? )?(in|out)(${LINK})((?=\\p{L}{2})[^.!?]*?[\\p{L}\\d)])[.\\s]*(?:[,;/|–—-]|\\.|\\band\\b|\\bthen\\b)[\\s]*(?:and |then )*(?:breathe? )?(in|out)(${LINK})(\\p{L}{2}.*)$`,
   'iu',
 );
+/** "in rise out sink": a few words each, with nothing between. */
+const BARE_PAIR = /^()(in|out)() (\p{L}+(?: \p{L}+){0,2}) (in|out)() (\p{L}+(?: \p{L}+){0,2})$/iu;
 const PAIR_AT_MOST = 160;
 
 /** A way in and a way out that are told in one line by the bare words; `null` where they are not. */
 function bothWays(text: string): Reading[] | null {
   if (text.length > PAIR_AT_MOST) return null;
-  const [all, breathe = '', first = '', , does = '', second = '', , doesThen = ''] = BOTH_WAYS.exec(text) ?? [];
+  const [all, breathe = '', first = '', , does = '', second = '', , doesThen = ''] =
+    BOTH_WAYS.exec(text) ?? BARE_PAIR.exec(text) ?? [];
   if (all === undefined || first.toLowerCase() === second.toLowerCase()) return null;
   if (SAYS_MORE.test(does) || SAYS_MORE.test(doesThen)) return null;
   const led = /^breathe /i.test(breathe);

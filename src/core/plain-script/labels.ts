@@ -91,7 +91,10 @@ export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetit
 
 /** Labels in other words, and what they mean; longest first where one begins another. */
 const SYNONYMS: readonly (readonly [RegExp, string])[] = [
-  [/^(?:exercise name|movement name|name|activity|what|pose|step(?: ?\d{1,2})?|exercise|movement|form)$/i, 'Movement'],
+  [
+    /^(?:exercise name|movement name|name|activity|what|do|we do|task|action|practi[cs]e|pose|step(?: ?\d{1,2})?|exercise|movement|form)$/i,
+    'Movement',
+  ],
   [
     /^(?:(?:no\.?|number|nr\.?|amount|count) of (?:reps|repetitions|rounds|times|sets|breaths)|number|sets?|dose|dosage|amount|breaths|volume|quantity|frequency|how many(?: times)?|how often|reps|repetitions|rounds)$/i,
     'Reps',

@@ -289,8 +289,9 @@ function lastingFor(one: Reading, seconds: number): Reading {
 
 /** What is done, at the start of a line: with a time before it, it is a step. */
 const DONE =
-  /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)/i;
-const DONE_AT_MOST = 6;
+  /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)|^(?!(?:say|talk|explain|introduc|welcom|greet|ask|tell|remind|show|bring|remember|follow|finish|end|start|begin|dur|morn|even|everyth|noth|anyth|someth)ing\b)\p{L}{3,}ing\b/iu;
+const DONE_AT_MOST = 8;
+const REFRESHED = /^(?:water|drinks?|tea|coffee|rest|pause|break|breather)(?: break| pause| stop)?[.!]?$/i;
 /** "sit, eyes shut". */
 const SAT =
   /^(?:sit|stand|lie)(?:ting|ing)?(?: down)?,? (?:with )?(?:eyes (?:shut|closed)|quiet(?:ly)?|still|in silence)\b/i;
@@ -305,8 +306,11 @@ function doneFor(one: Reading, body: string, seconds: number): Reading {
     return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
   if (one.kind === 'said' && one.unsure && isNameLike(body))
     return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);
-  if (one.kind !== 'said' || !one.unsure || body.split(/\s+/).length > DONE_AT_MOST || !(still || DONE.test(body)))
-    return one;
+  if (one.kind === 'said' && REFRESHED.test(body)) return lastingFor({ ...one, kind: 'pause', words: sentenceCase(body), counts: { seconds: [seconds, seconds, seconds] } }, seconds); // prettier-ignore
+  // What nobody says for so long may be a step.
+  if (one.kind === 'said' && !one.unsure && seconds >= LONGEST_PAUSE && !DONE.test(body))
+    return { ...one, unsure: true };
+  if (one.kind !== 'said' || body.split(/\s+/).length > DONE_AT_MOST || !(still || DONE.test(body))) return one;
   const kind = still ? 'silence' : 'movement';
   return lastingFor({ ...one, kind, words: body }, seconds);
 }

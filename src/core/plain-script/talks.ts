@@ -42,7 +42,7 @@ const TOLD_TO_DO =
 
 /** What is seen to before and between: "shoes off", "doors, coats". */
 const ADMIN =
-  /^(?:shoes?|doors?|coats?|phones?|toilets?|registration|sign(?:ing)?[- ]in|mats out|set(?:ting)?[- ]up|late ?comers|late arrivals)(?: (?:off|open|in|out|on|down|away))?$/i;
+  /^(?:shoes?|doors?|coats?|phones?|toilets?|registration|sign(?:ing)?[- ]in|mats out|set(?:ting)?[- ]up|late ?comers|late arrivals|(?:share|drink|sip|get|fetch|hand out) (?:some |the )?(?:water|tea))(?: (?:off|open|in|out|on|down|away))?$/i;
 const TWO_SENTENCES = /[.!?] \p{Lu}/u;
 
 /** Whether a name or an order, without its amounts, is something that is told. */
