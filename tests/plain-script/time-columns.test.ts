@@ -196,3 +196,19 @@ describe.each([
     expect(steps.filter((step) => isMovement(step) || step.kind === 'silence')).toHaveLength(6);
   });
 });
+
+describe('parts in a column of times', () => {
+  const titles = (...lines: string[]): string[] =>
+    readScript(countingIds('h'), ['Harbour class', '', ...lines].join('\n')).plan.sections.map(({ title }) => title);
+
+  it('are sections where most lines name one', () => {
+    expect(titles('0:00 Welcome', '2:00 Warm-up', '8:00 Main', '20:00 Standing quietly', '25:00 Closing')).toEqual(
+      expect.arrayContaining(['Welcome', 'Warm-up', 'Main']),
+    );
+  });
+
+  it('are steps among steps, and hold none of the others', () => {
+    const steps = ['2:00 Shoulder rolls x8', '4:00 Hip circles x6', '7:00 Shake out', '10:00 Rowing x8'];
+    expect(titles('0:00 Welcome and intro', ...steps, '15:00 Thank you')).toEqual(['Main set']);
+  });
+});

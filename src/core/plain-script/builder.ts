@@ -79,7 +79,16 @@ export class ScriptBuilder {
       ...below
     }: Pick<
       Standing,
-      'underlined' | 'opens' | 'heads' | 'alone' | 'named' | 'beside' | 'timedBelow' | 'numbersOn' | 'lastsSeconds'
+      | 'underlined'
+      | 'opens'
+      | 'heads'
+      | 'alone'
+      | 'named'
+      | 'beside'
+      | 'parts'
+      | 'timedBelow'
+      | 'numbersOn'
+      | 'lastsSeconds'
     > & {
       readonly written: string;
     },
@@ -116,7 +125,7 @@ export class ScriptBuilder {
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
-    const steps = readings.filter(({ kind }) => kind === 'movement').length;
+    const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
     this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps > 1 ? { steps } : {});
     this.titleKind = null;
   }

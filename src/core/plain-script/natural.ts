@@ -32,6 +32,8 @@ export interface Standing {
   readonly heads: boolean;
   /** Whether the line below begins with a time, as those of a column do. */
   readonly timedBelow: boolean;
+  /** Whether the lines with times are parts of the class, each a section. */
+  readonly parts: boolean;
   /** Whether it stands in a list of what is to bring or to know, and of nothing that is done. */
   readonly beside: boolean;
   /** Whether nothing stands right below it. */
@@ -210,7 +212,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
 function headed(
   stamped: string,
   spanSeconds: number | null,
-  { underlined, opens, heads, numbersOn, timedBelow, shouted, lastsSeconds }: Standing,
+  { underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
 ): readonly Reading[] | null {
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = numbersOn && TIMED_NUMBER.test(stamped);
@@ -219,7 +221,7 @@ function headed(
   const heading = underlined ? stamped : done || isOfAll(stamped) ? null : headingOf(stamped, shouted);
   if (heading !== null) {
     const lasting = spanSeconds ?? lastsSeconds;
-    if (timedBelow && lasting !== null) return partAsStep(heading, lasting);
+    if (timedBelow && lasting !== null) return partAsStep(heading, lasting, parts);
     return [reading('section', heading, partLasting(stamped, lasting))];
   }
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
@@ -228,10 +230,11 @@ function headed(
   return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
 
-/** A part among others by their times, with nothing below it: it opens, and is one step as long. */
-function partAsStep(heading: string, seconds: number): readonly Reading[] {
+/** A part by its time, with nothing below it: it is one step as long, and among other parts it opens one. */
+function partAsStep(heading: string, seconds: number, opens: boolean): readonly Reading[] {
   const counts = { seconds: secondsFrom([seconds, seconds], 1) };
-  return [reading('section', heading), reading(kindOfPart(heading), heading, counts, true)];
+  const step = reading(kindOfPart(heading), heading, counts, true);
+  return opens ? [reading('section', heading), step] : [step];
 }
 
 /** How long a part is to last, by what its heading says, else by the times that lines begin with. */

@@ -1,9 +1,10 @@
 import { amongNames } from './blocks';
+import { findCounts } from './counts';
 import { headsBelow } from './heads';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
 import { besideClass, withoutFileHead } from './letters';
-import { opensItems, opensList } from './headings';
+import { namesPart, opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withoutBreaks } from './paragraphs';
 import { withTables } from './tables';
@@ -42,6 +43,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     ? lines.map(withMarkApart)
     : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(lines))))))));
   const lasting = lastingByClock(bare);
+  const parts = nameParts(bare);
   const belows = belowEach(bare);
   const named = amongNames(bare);
   const beside = besideClass(bare);
@@ -56,11 +58,23 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       beside: beside[index] === true,
       alone: (bare[index + 1] ?? '').trim() === '',
       timedBelow: TIMED.test(below),
+      parts,
       numbersOn: numbersOn(line, below),
       lastsSeconds: lasting[index] ?? null,
     });
   });
   return builder.done();
+}
+
+const PARTS_SHARE = 0.5;
+
+/** Whether the lines that begin with a time name the parts of a class, and not its steps. */
+function nameParts(lines: readonly string[]): boolean {
+  const timed = lines
+    .filter((line) => TIMED.test(line))
+    .map((line) => line.replace(TIMED, '').replace(/^[\]\s:–—-]+/, ''));
+  const parts = timed.filter((line) => namesPart(findCounts(line).rest.replace(/[.:]$/, '')));
+  return parts.length > 1 && parts.length >= PARTS_SHARE * timed.length;
 }
 
 /** Whether a line and the one below it have a number and the next. */
