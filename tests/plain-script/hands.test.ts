@@ -82,6 +82,17 @@ describe('ordinary writing in many hands', () => {
 });
 
 describe('one endless line', () => {
+  /** Some of these took longer than anybody waits, twice as long for each mark more. */
+  const REPEATED = ['( ', ', ', '. ', '… ', '8 ', 'x8 ', ' - ', '| ', '“', '*', '1:00-', 'in out ', 'each ', '8 a, ', 'x8. A ', '8 times. ', 'a: ']; // prettier-ignore
+
+  it.each(REPEATED)('of nothing but “%s” is read to its end', (mark) => {
+    for (const length of [66, 280, 490, 2_900]) {
+      const line = mark.repeat(Math.ceil(length / mark.length)).slice(0, length);
+      const { lines } = readScript(countingIds('h'), `${line}7\n${line}8`);
+      expect(lines).toHaveLength(2);
+    }
+  });
+
   it.each([10_000, 100_000])('of %i characters is said, and no name or number', (length) => {
     for (const part of [
       '3-5 times each way, ',

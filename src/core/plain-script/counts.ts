@@ -328,7 +328,7 @@ function tidied(text: string): string {
   const joined = /[!+&]/.test(stopped) ? stopped.replace(/\s+!+$/, '').replace(/[\s,]+[+&][\s,]*$/, '') : stopped;
   return joined
     .replace(/^[\s,;:–—-]+/, '')
-    .replace(/(?:[\s,;:(/=@|→–—-]|->|\.{2,}|…)+$/, '')
+    .replace(/(?:[\s,;:(/=@|→–—-]|->|\.{2,}(?!\.)|…)+$/, '')
     .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
     .replace(/(?:[,;]| and) ?then$/i, '')
     .trim();
