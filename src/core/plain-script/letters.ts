@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { isItem, withoutMark } from './headings';
 import { indentOf } from './line-words';
 import type { LineKind } from './model';
+import { isCounted } from './name-lines';
 
 /*
  * What comes along when a plan is copied out of a letter, a chat or a file: the lines above it and below its end, who
@@ -20,7 +21,7 @@ const SENT_FROM =
 const PAGE = /^[-–\s]*(?:page|p\.|sheet) ?\d{1,3}(?: ?(?:of|\/) ?\d{1,3})?[-–\s]*$/i;
 /** How to reach somebody, and nothing else. */
 const REACHED =
-  /^(?:(?:tel|phone|mobile|mob|cell|fax|e-?mail|mail|web|website|www)[.:]? ?)?(?:\+?\(?\d[\d\s()./-]{6,20}\d|\S+@\S+\.\p{L}{2,}|(?:https?:\/\/|www\.)\S+)$/iu;
+  /^(?:(?:tel|phone|mobile|mob|cell|fax|e-?mail|mail|web|website|www)[.:]? ?)?(?:(?=(?:\D*\d){7})\+?\(?\d[\d\s()./-]{6,20}\d|\S+@\S+\.\p{L}{2,}|(?:https?:\/\/|www\.)\S+)$/iu;
 /** Who wrote, and at what time of day: "Marin 10:15 AM". */
 const WROTE_AT = /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’.-]*){0,2},? \(?\d{1,2}:\d{2} ?[AP]M\)?$/u;
 /** Settings of a file that a plan was kept in. */
@@ -81,15 +82,18 @@ export function besideClass(lines: readonly string[]): readonly boolean[] {
     if (line.length > 60 || !BESIDE.test(withoutMarks(line))) return;
     const listed = (lines[at + 1] ?? '').trim() === '' ? at + 2 : at + 1;
     const first = lines[listed] ?? '';
-    const items = isItem(first) && !isItem(line);
+    const marked = isItem(first) && !isItem(line);
     // Without a mark or a colon a word alone may be the name of a part.
-    if (first.trim() === '' || (!items && !/:\s*[*_]*$/.test(line) && listed === at + 2)) return;
-    beside[at] = true;
+    if (first.trim() === '' || (!marked && !/:\s*[*_]*$/.test(line) && listed === at + 2)) return;
+    const items: number[] = [];
     for (let next = listed; next < Math.min(lines.length, listed + BESIDE_AT_MOST); next++) {
       const text = itemAt(lines, next);
-      if (text.trim() === '' || (items && !isItem(text) && indentOf(text) <= indentOf(first))) break;
-      beside[next] = true;
+      if (text.trim() === '' || (marked && !isItem(text) && indentOf(text) <= indentOf(first))) break;
+      items.push(next);
     }
+    // "Prepare" over what has amounts is a part of the class.
+    if (items.filter((item) => isCounted(withoutMark(itemAt(lines, item)))).length > items.length / 2) return;
+    for (const one of [at, ...items]) beside[one] = true;
   });
   return beside;
 }

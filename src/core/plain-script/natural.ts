@@ -82,8 +82,7 @@ export function readNatural(line: string, standing: Standing): readonly Reading[
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
-  const whole = withoutStop(text, line, stands) ?? readText(text, line, stands);
-  const readings = withTail(whole, text, line, stands) ?? whole;
+  const readings = readWhole(text, line, stands);
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
   if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];
@@ -102,7 +101,8 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
   let { under } = standing;
   let steps = 0;
   const found = sentences.map((sentence) => {
-    const readings = readSentence(sentence, line, { ...standing, under });
+    const { text: spelled } = rowOf(spelledOut(sentence.trim()));
+    const readings = readWhole(spelled, line, { ...standing, under });
     const step = readings.find(({ kind, counts }) => STEPS.has(kind) && hasAmount(counts));
     if (step) [under, steps] = [step.kind, steps + 1];
     return readings;
@@ -111,8 +111,8 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
   return found.flatMap((readings) => readings.map((one) => ({ ...one, unsure: true })));
 }
 
-function readSentence(sentence: string, line: string, standing: Standing): readonly Reading[] {
-  const { text } = rowOf(spelledOut(sentence.trim()));
+/** A sentence or a row, with what is told behind its step. */
+function readWhole(text: string, line: string, standing: Standing): readonly Reading[] {
   const whole = withoutStop(text, line, standing) ?? readText(text, line, standing);
   return withTail(whole, text, line, standing) ?? whole;
 }

@@ -72,7 +72,6 @@ export const DONE = {
     'whole|all|entire|complete|every ..4 =on|=in =one|=single|=a ..1 =breath',
     '!whole|all|entire|complete|every ..4 =in =a =breath =of',
     'exhale|inhale|breathe|blow|=breath ..4 =might|=force|=strength',
-    '!without|no ..1 =might|=force|=strength',
     'hard|quick|fast|sharp|short ..1 puffs|snorts|pants|gasps',
     'quick|fast|rapid ..2 =in =and =out',
     'power|powerful|forceful|fire =breath|=breaths|=breathing',
