@@ -258,6 +258,11 @@ describe('tables', () => {
     expect(first?.pattern.map(({ kind }) => kind)).toEqual(['inhale', 'exhale']);
   });
 
+  it('loses nothing of a line that holds the marks that rows are written with', () => {
+    const { lines } = readScript(countingIds('t'), 'Harbour class\n\nRowing\u001Fthe\u001Fboat x8\n\u001ESoft knees');
+    expect([lines[2]?.words, lines[3]?.words]).toEqual(['Rowing the boat', 'Soft knees']);
+  });
+
   it('is no table without a head that names what is done', () => {
     const lines = ['Lift, open, soften', 'Shoulders, elbows, wrists', 'Slowly, gently, easily'];
     expect(stepsOf(read(lines))).toEqual([]);

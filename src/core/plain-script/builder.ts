@@ -39,6 +39,9 @@ const PAUSE_SECONDS = 1.5;
 /** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
 const CLASS_AT_LEAST = 300;
 
+/** What the lines around one tell of it; the builder knows the rest. */
+type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted'>;
+
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
   private plan: ClassPlan;
@@ -71,28 +74,7 @@ export class ScriptBuilder {
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, USUAL_SECONDS), sections: [] };
   }
 
-  take(
-    line: string,
-    put: LineKind | null,
-    {
-      written,
-      ...below
-    }: Pick<
-      Standing,
-      | 'underlined'
-      | 'opens'
-      | 'heads'
-      | 'alone'
-      | 'named'
-      | 'beside'
-      | 'parts'
-      | 'timedBelow'
-      | 'numbersOn'
-      | 'lastsSeconds'
-    > & {
-      readonly written: string;
-    },
-  ): void {
+  take(line: string, put: LineKind | null, { written, ...below }: Around & { readonly written: string }): void {
     const tidy = put === null ? readTidy(line, this.current() ?? null, this.sections.length > 0) : null;
     if (tidy && !this.isWrittenOtherwise(tidy) && (tidy.what !== 'title' || this.isTidy)) {
       this.takeTidy(line, tidy);

@@ -186,7 +186,7 @@ function pinOf(text: string, stepIds: readonly string[]): LengthPin | null {
 }
 
 /** `m:ss` for whole seconds, else seconds. */
-function clockText(seconds: number): string {
+export function clockText(seconds: number): string {
   if (!Number.isInteger(seconds)) return `${seconds} s`;
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

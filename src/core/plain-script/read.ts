@@ -7,6 +7,7 @@ import { besideClass, withoutFileHead } from './letters';
 import { namesPart, opensItems, opensList } from './headings';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withoutBreaks } from './paragraphs';
+import { withoutRowMarks } from './rows';
 import { withTables } from './tables';
 import { withAmountsJoined, withTimeMarks } from './time-marks';
 import { lastingByClock, withTimes } from './time-column';
@@ -39,9 +40,10 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     lines.some((line) => TIDY.test(line)),
   );
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
+  const plain = lines.map(withoutRowMarks);
   const bare = marked
-    ? lines.map(withMarkApart)
-    : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(lines))))))));
+    ? plain.map(withMarkApart)
+    : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(plain))))))));
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const belows = belowEach(bare);

@@ -20,9 +20,16 @@ export interface Row {
 export const PART_ENDS = '\u001F';
 /** Before the row of a table that names a step and no amount. */
 export const STEP = '\u001E';
+
+/** A pasted line has none of these marks of its own. */
+export function withoutRowMarks(line: string): string {
+  return line.replaceAll(PART_ENDS, ' ').replaceAll(STEP, ' ');
+}
+
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
 const WITH_TIME = /^(?:\d{1,3} ?[-–] ?\d{1,3} min:|\d{1,2}:\d{2}(?::\d{2})?) \p{L}/iu;
-const NOTHING = /^[-–—/.\s]*$/;
+/** A cell with nothing in it, or a dash. */
+export const NOTHING = /^[-–—/.\s]*$/;
 
 /** Over the columns of a table. */
 const HEADS =

@@ -55,12 +55,13 @@ function stepsApart(body: string): readonly Reading[] | null {
     const oneWay = parts.some((one) => ONE_WAY.test(one));
     if (sides !== undefined && sides !== 'alternating' && oneWay && !haveOwnSides(parts)) return null;
     const steps = stepsOf(parts);
+    if (!steps) continue;
     const joined =
       /\s(?:and|[&+])\s/i.test(body) && parts.some((part) => findCounts(part).bare && !/\(\d{1,2}\)$/.test(part));
-    const alike = new Set(steps?.map(({ counts }) => JSON.stringify(counts))).size === 1;
+    const alike = new Set(steps.map(({ counts }) => JSON.stringify(counts))).size === 1;
     // "Open 8 times and close 8 times" may be one.
     const ofOne = parts.length === 2 && alike && / (?:and|&) /i.test(body) && !/[,;/|]/.test(body);
-    if (steps && !joined && !ofOne) return steps;
+    if (!joined && !ofOne) return steps;
   }
   return null;
 }

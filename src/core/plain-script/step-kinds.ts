@@ -82,12 +82,11 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   if (rest === '' && (counted || counts.startSide || counts.sides))
     return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
   const opening = under === 'nothing' || under === 'talk';
-  if (isOfAll(body))
-    return opening
-      ? reading('setting', '', { seconds: counts.seconds }, true)
-      : /^(?:duration|length)\b|\b(?:in all|all told)[.!]?$/i.test(body)
-        ? reading('said', body, {}, true)
-        : { ...reading('setting', '', { seconds: counts.seconds }, true), about: 'length' };
+  if (isOfAll(body)) {
+    const length = reading('setting', '', { seconds: counts.seconds }, true);
+    if (opening) return length;
+    return OF_STEP_TOO.test(body) ? reading('said', body, {}, true) : { ...length, about: 'length' };
+  }
   if (opening && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
     return reading('setting', '', { seconds: counts.seconds }, true);
   // "15 min, all seated" above the first step.
@@ -273,6 +272,9 @@ const CLASS_FROM = 480;
 /** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
 const OF_ALL =
   /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
+
+/** Below a step it may as well be the step's. */
+const OF_STEP_TOO = /^(?:duration|length)\b|\b(?:in all|all told)[.!]?$/i;
 
 /** Whether a line tells how long the class is. */
 export function isOfAll(body: string): boolean {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { itemAt } from '@/core/units';
 import { namesPart } from './headings';
-import { PART_ENDS, STEP } from './rows';
+import { NOTHING, PART_ENDS, STEP } from './rows';
 import { isTold } from './talks';
 
 /*
@@ -53,8 +53,7 @@ export function withTables(lines: readonly string[]): readonly string[] {
     const table = tableAt(lines, at);
     if (table === null) continue;
     const timed = timing(table);
-    out[table.head] = '';
-    for (let line = table.head + 1; line < table.end; line++) out[line] = '';
+    for (let line = table.head; line < table.end; line++) out[line] = '';
     for (const [line, cells] of table.rows) out[line] = written(cells, table, timed);
     at = table.end - 1;
   }
@@ -176,8 +175,6 @@ function written(cells: readonly string[], { columns, labels }: Table, timed: Ti
 function inRounds(cell: string): string {
   return /^\d{1,3}(?: ?[-–] ?\d{1,3})?$/.test(cell) ? `${cell}x` : cell;
 }
-
-const NOTHING = /^[-–—/.\s]*$/;
 
 function stamp(time: string): string {
   return `${time.replace(/ ?(?:to|[–—]) ?/i, '-').replace(/ ?(?:min|mins|minutes|['′])$/i, '')} `;

@@ -38,9 +38,9 @@ export function headAndTail(text: string): Tailed | null {
     if (head.length > HEAD_AT_MOST || head.split(/\s+/).length > WORDS_OF_A_HEAD) return null;
     if (!/\p{L}{2}/u.test(head) || !MAY_COUNT.test(head)) continue;
     if (head.split('(').length !== head.split(')').length) continue;
-    const { counts, rest, bare } = findCounts(head.replace(STAMP, ''));
     // "Exercise 1: …" is numbered.
     if (NUMBERED.test(head)) return null;
+    const { counts, rest, bare } = findCounts(head.replace(STAMP, ''));
     if (!hasAmount(counts) || rest === '' || (bare && (counts.rounds ?? 0) < BARE_FROM)) continue;
     // "10 min: gentle joints, feet up": behind its amount a name may go on.
     if (/^\s*(?:[;:,]|[–—-])/.test(mark[0]) && endsWithName(head, rest)) continue;

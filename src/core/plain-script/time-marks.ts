@@ -1,5 +1,6 @@
 import { itemAt } from '@/core/units';
 import { namesPart } from './headings';
+import { clockText } from './plan-fields';
 import { isCounted, isNameLike } from './name-lines';
 import { findCounts, hasAmount } from './counts';
 
@@ -61,10 +62,11 @@ const BEHIND: Mark = (line) => {
   return { from: secondsOf(itemAt(match, 2)), to: null, rest: itemAt(match, 1) };
 };
 
+const OF_DAY = new RegExp(`^(\\s*)([01]?\\d|2[0-3])([0-5]\\d)(?: ?(?:hrs?|h))?${APART}${NAME}`, 'u');
 /** "1004 Swing": a time of day without its stop. */
 const BY_DAY: Mark = (line) => {
-  const match = new RegExp(`^(\\s*)([01]?\\d|2[0-3])([0-5]\\d)(?: ?(?:hrs?|h))?${APART}${NAME}`, 'u').exec(line);
-  if (!match || itemAt(match, 2) === '') return null;
+  const match = OF_DAY.exec(line);
+  if (!match) return null;
   const [all, indent = '', hours = '', minutes = ''] = match;
   return { from: (Number(hours) * 60 + Number(minutes)) * 60, to: null, rest: indent + line.slice(all.length) };
 };
@@ -140,10 +142,10 @@ function marked(
   });
 }
 
-/** One after the other, and no more than an hour apart; numbers one after the other count a list. */
+/** One after the other, and no more than an hour apart. */
 function climbing(times: readonly Marked[]): boolean {
   const steps = times.slice(1).map((one, at) => one.from - itemAt(times, at).from);
-  return steps.every((step) => step > 0 && step <= HOUR) && !steps.every((step) => step === 60 && times.length > 60);
+  return steps.every((step) => step > 0 && step <= HOUR);
 }
 
 /** Each begins where the one before ends. */
@@ -154,14 +156,10 @@ function chained(times: readonly Marked[]): boolean {
 function stamped({ from, to, rest }: Marked): string {
   const [, bullet = '', text = ''] = /^(\s*(?:[-*•] |\d{1,2}[.)] )?)(.*)$/.exec(rest) ?? [];
   const indent = bullet.replace(/\S.*$/, '');
-  return to === null ? `${indent}${clock(from)} ${text}` : `${indent}${clock(from)}-${clock(to)} ${text}`;
+  return to === null ? `${indent}${clockText(from)} ${text}` : `${indent}${clockText(from)}-${clockText(to)} ${text}`;
 }
 
-function clock(seconds: number): string {
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
-}
-
-/** A line with nothing but a time: "2:00", "02:00 - 04:30", "3 minutes". */
+/** A line with nothing but a time: "2:00", "02:00 - 04:30". */
 const TIME_ALONE = /^\s*[[(]?(\d{1,3}:\d{2}(?: ?(?:[-–—]|to) ?\d{1,3}:\d{2})?)[\])]?:?$/i;
 
 /** The lines with a time that stands alone put before the line that it is for, above or below it. */
