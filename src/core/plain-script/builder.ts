@@ -51,6 +51,8 @@ export class ScriptBuilder {
   private readonly read: ReadLine[] = [];
   private readonly lists: { readonly what: 'length' | 'theme' | 'dismissed'; readonly text: string }[] = [];
   private titled = false;
+  private steps = 0;
+  private unreadFrom: number | null = null;
   /** Whether the first steps stand above any part that is named. */
   private unnamedFirst = false;
   /** The last silence that was written as a rest or a pause. */
@@ -130,6 +132,14 @@ export class ScriptBuilder {
     return tidy.what === 'step-field' && step !== undefined && tidy.field.read(tidy.value, step) === null;
   }
 
+  /** Passes over a line, where the class is too long as it is. Whether it was. */
+  passOver(written: string): boolean {
+    if (this.steps <= LIMITS.stepsInPlan) return false;
+    this.unreadFrom ??= this.read.length + 1;
+    this.note(written, 'nothing', '');
+    return true;
+  }
+
   done(): ReadScript {
     this.nameOpening();
     const parts = this.sections.map(({ section, steps, counts }) => ({ section: { ...section, steps }, counts }));
@@ -151,7 +161,7 @@ export class ScriptBuilder {
       themeId: themes.find(({ inUse }) => inUse)?.theme.id ?? null,
       dismissed,
     };
-    return { lines: this.read, plan };
+    return { lines: this.read, plan, unreadFrom: this.unreadFrom };
   }
 
   /** What is said above the first part that is named, is said for a welcome. */
@@ -272,6 +282,7 @@ export class ScriptBuilder {
       this.open(makeSection(this.newId, 'main'));
     }
     itemAt(this.sections, this.sections.length - 1).steps.push(step);
+    this.steps++;
   }
 
   private replace(step: Step): void {

@@ -7,6 +7,7 @@ import { phraseAt } from './phrases';
 import { MOST_ROUNDS } from './rounds';
 import { OPPOSITE } from './sides';
 import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
+import { singleSpaced } from './line-words';
 
 /*
  * Counts, times and sides as people write them: a small grammar over tokens. A phrase is looked for from each token on,
@@ -321,10 +322,10 @@ const WORDS_ALONE = /^[\p{L}\d'’]+(?: [\p{L}\d'’]+)*$/u;
 
 function tidied(text: string): string {
   if (WORDS_ALONE.test(text) && !/then$/i.test(text)) return text;
-  const single = (text.includes('(') ? text.replace(NOTHING_IN_BRACKETS, ' ') : text).replace(/\s+/g, ' ');
+  const single = singleSpaced(text.includes('(') ? text.replace(NOTHING_IN_BRACKETS, ' ') : text);
   const listed = single.includes(',') ? single.replace(/,\s+and\s*(?=,|$)/g, ',') : single;
   const dashed = /[–—-] [–—-]/.test(listed) ? listed.replace(/(?: [–—-])+(?= [–—-] )/g, '') : listed;
-  const stopped = dashed.replace(/\s+([,.;:])/g, '$1');
+  const stopped = / [,.;:]/.test(dashed) ? dashed.replace(/\s+([,.;:])/g, '$1') : dashed;
   const joined = /[!+&]/.test(stopped) ? stopped.replace(/\s+!+$/, '').replace(/[\s,]+[+&][\s,]*$/, '') : stopped;
   return joined
     .replace(/^[\s,;:–—-]+/, '')

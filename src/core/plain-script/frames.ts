@@ -1,6 +1,7 @@
 import { itemAt, rememberedLately } from '@/core/units';
 import { word } from './amounts';
 import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
+import { singleSpaced } from './line-words';
 
 /*
  * Sentences that tell what is done, around the step that they are about: "You begin by standing still for a minute.",
@@ -100,7 +101,7 @@ function lookForFrame(sentence: string): string | null {
     .replace(TELLING, ', ')
     .replace(CAME_NEXT, ',');
   if (told === sentence) return null;
-  const step = told.replace(CLAUSE_BEHIND, '').replace(/\s+/g, ' ').trim();
+  const step = singleSpaced(told.replace(CLAUSE_BEHIND, '')).trim();
   return step === '' ? null : step;
 }
 

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
 import { findCounts, hasAmount } from './counts';
-import { indentOf } from './line-words';
+import { indentOf, wordCount } from './line-words';
 
 /* Headings of ordinary writing, and lines of a list. */
 
@@ -102,7 +102,7 @@ export function headOfList(text: string, anyCase = false): string | null {
     .replace(/^\d{1,2}(?:[.)]| ?[-–—])? +/, '')
     .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '')
     .replace(/(?<=\p{L}{2})\.$/u, '');
-  if (/[.!?,;:“”"()\d]/.test(bare.replace(/(?<=\p{L}) \d{1,2}$/u, '')) || bare.split(/\s+/).length > 4) return null;
+  if (/[.!?,;:“”"()\d]/.test(bare.replace(/(?<=\p{L}) \d{1,2}$/u, '')) || wordCount(bare) > 4) return null;
   return anyCase || /^\p{Lu}/u.test(bare) ? bare : null;
 }
 
@@ -181,11 +181,15 @@ function headingIn(text: string, shouted: boolean): string | null {
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');
   if (PART.test(bare) && !NO_PART.test(bare)) return bare;
   if (LABELLED.test(text)) return null;
-  const letters = text.replace(/ \([^()]*\)$/, '').replace(/[^\p{L}]/gu, '');
-  const capitals = letters.length >= 3 && letters === letters.toUpperCase() && letters !== letters.toLowerCase();
-  if (capitals && !shouted && text.length <= 60) return bare;
+  if (!shouted && text.length <= 60 && isInCapitals(text.replace(/ \([^()]*\)$/, ''))) return bare;
   const colon = /^([^:.!?]{2,50}):$/.exec(text);
   // A letter begins so, and no part of a class.
   if (/^(?:hi|hey|hello|hiya|dear)\b|\b(?:wrote|writes|said|says|asked):$/i.test(text)) return null;
   return colon && !isBreathWord(firstWord(text)) ? itemAt(colon, 1) : null;
+}
+
+function isInCapitals(text: string): boolean {
+  if (text !== text.toUpperCase()) return false;
+  const letters = text.replace(/[^\p{L}]/gu, '');
+  return letters.length >= 3 && letters !== letters.toLowerCase();
 }

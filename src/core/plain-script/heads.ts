@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { isCounted, isNameLike, MAY_COUNT } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
 import { namesPart, speaksOfPart, withoutMark } from './headings';
-import { indentOf } from './line-words';
+import { indentOf, wordCount } from './line-words';
 import type { Counts } from './model';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
 
@@ -50,7 +50,7 @@ export function headIn(line: string): Head | null {
     .replace(/,? (?:each|all)(?: one| of (?:them|these))?$/i, '');
   if (name === '' || Object.keys(others).length > 0) return null;
   const as = namesPart(name) ? 'part' : LIKE_PART.test(name) ? 'like-part' : 'any';
-  const named = as === 'part' || (/^\p{Lu}[^.!?,;:()\d]*$/u.test(name) && name.split(/\s+/).length <= WORDS_OF_A_NAME);
+  const named = as === 'part' || (/^\p{Lu}[^.!?,;:()\d]*$/u.test(name) && wordCount(name) <= WORDS_OF_A_NAME);
   if (seconds !== undefined && rounds === undefined && sides === undefined)
     return named ? { name, counts: { seconds }, as } : null;
   const minutes = Number(MINUTES_ALONE.exec(text)?.[1] ?? 0);

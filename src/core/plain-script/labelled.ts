@@ -5,7 +5,7 @@ import { namesPart, withoutItsTime } from './headings';
 import { LABELS, SETTINGS, withUsualLabel } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
-import { sentenceCase } from './line-words';
+import { sentenceCase, wordCount } from './line-words';
 import { severalSteps } from './several';
 import { readStep } from './step-lines';
 
@@ -72,7 +72,7 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
     if (several) return several;
     const [step, ...remarks] = readStep(text, true, under);
     if (!step || step.kind === 'said') return null;
-    const unsure = step.unsure || step.words.split(/\s+/).length > WORDS_OF_A_NAME;
+    const unsure = step.unsure || wordCount(step.words) > WORDS_OF_A_NAME;
     return [{ ...step, unsure }, ...remarks];
   }
   if (label === 'hold')

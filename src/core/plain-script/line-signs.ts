@@ -1,5 +1,6 @@
 import { firstWord } from './first-words';
 import { isSwapped, wordAmong } from './tokens';
+import { wordCount } from './line-words';
 
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
@@ -70,8 +71,7 @@ export function isTransition(text: string): boolean {
   if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
   return (
     /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
-    (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) &&
-      text.split(/\s+/).length <= 6) ||
+    (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) && wordCount(text) <= 6) ||
     (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
     /^(?:(?:down|up|back) to (?:sit(?:ting)?|stand(?:ing)?)|sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(
       text,

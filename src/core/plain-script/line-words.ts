@@ -24,6 +24,29 @@ export function indentOf(line: string): number {
   return line.search(/\S|$/);
 }
 
+/** How many words a text has, as its blanks part it; one where it is empty. */
+export function wordCount(text: string): number {
+  let count = 1;
+  let blank = false;
+  for (let at = 0; at < text.length; at++) {
+    const next = isBlank(text.charCodeAt(at));
+    if (next && !blank) count++;
+    blank = next;
+  }
+  return count;
+}
+
+/** The characters that `\s` stands for. */
+function isBlank(code: number): boolean {
+  if (code < 128) return code === 32 || (code >= 9 && code <= 13);
+  return /\s/.test(String.fromCharCode(code));
+}
+
+/** With one blank for several, and for a tab. */
+export function singleSpaced(text: string): string {
+  return text.replace(/\s{2,}|[^\S ]/g, ' ');
+}
+
 /** What was cut out of a sentence or a list, as a name. */
 export function capitalised(name: string): string {
   return name.charAt(0).toUpperCase() + name.slice(1);

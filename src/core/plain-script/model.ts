@@ -59,6 +59,11 @@ export interface Counts {
 export interface ReadScript {
   readonly lines: readonly ReadLine[];
   readonly plan: ClassPlan;
+  /**
+   * The first line that was not read, from 1: the lines above it have more steps than a class can (`stepsInPlan`).
+   * `null` where all were read. Such a plan is refused where plans are, so that nothing is left out unseen.
+   */
+  readonly unreadFrom: number | null;
 }
 
 /** The door's limits on a pasted script. */

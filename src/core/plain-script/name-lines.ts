@@ -3,6 +3,7 @@ import { firstWord, isBreathWord } from './first-words';
 import { TALK_STARTS } from './line-signs';
 import { isTold } from './talks';
 import { NUMBER_IN_WORDS } from './tokens';
+import { wordCount } from './line-words';
 
 /* Whether a line by itself could be a name in a list, has an amount, or tells how something is done. */
 
@@ -44,7 +45,7 @@ export function isNameLike(text: string): boolean {
       !/[.!?:;"“”=|\t]|\b(?:you|your|I|we|they|them|is|are|don['’]?t|not|no|any ?time|throughout|always|never|if|when|where|only|careful|carefully|watch|monitor|check|avoid|mind|remember|allow|keep|pain|dizz\w*|optional)\b/iu.test(
         text,
       ) &&
-      text.split(/\s+/).length <= WORDS_AT_MOST &&
+      wordCount(text) <= WORDS_AT_MOST &&
       !TALK_STARTS.test(text) &&
       !isBreathWord(firstWord(text)) &&
       !isTold(text) &&

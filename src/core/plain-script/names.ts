@@ -1,4 +1,5 @@
 import { rememberedLately } from '@/core/units';
+import { wordCount } from './line-words';
 
 /*
  * What stands around the name of a step in a plan that somebody wrote for themselves, and is no part of it.
@@ -44,6 +45,26 @@ export const BEFORE_NAME = new RegExp(`^(?:${LEADS.map(({ source }) => source).j
 /** "as always", "this morning", "in all", "very slowly": how, when, and what is only added. */
 const BEHIND =
   /(?:[,;–—-]|\b)\s*(?:as well|too|here|already|repeated|as (?:always|usual|before|ever)|that['’]?s|(?:comes|is) (?:next|first|last)|(?:@|at|with) (?:the )?breath(?:ing)? (?:pace|speed|tempo)|as you know|(?<=[,;] ?)(?:from )?(?:top|head) to (?:bottom|toes?|foot)|for the (?:first|second|last) time|this (?:morning|evening|time|week)|today|tonight|again|after|then|so|swap(?: over| sides)?|change(?: over| sides)?|please!?|in all|in total|altogether|all in all|total|more or less|or so|ish|and|(?:very |really |nice and |quite )?(?:slow(?:ly)?|easy|easily|gentl[ey]|soft(?:ly)?|relaxed|unhurried|calm(?:ly)?)|no (?:hurry|rush)|don['’]?t rush|(?:only )?if (?:there is |there's |we have )?(?:time|early|needed|late)|depending on (?:the )?time|lol|haha|pls|plz|as (?:many|much|often|long)(?: times)? as (?:\p{L}+ ?){1,4}|to (?:finish|start|begin|warm up|end)(?: with)?|a (?:bit|little|touch) \p{L}+er|at the (?:very )?(?:end|start|beginning)|for a start|max(?:imum)?|tops|each|per person|which)[.!]*$/iu;
+/** The words that what is only added can end with, but for "a little lower" and "as many as …". */
+const ENDS: ReadonlySet<string> = new Set(
+  'well too here already repeated always usual before ever thats s next first last pace speed tempo know bottom toe toes foot time morning evening week today tonight again after then so over sides side swap change please all total altogether less ish and slow slowly easy easily gently gentle soft softly relaxed unhurried calm calmly hurry rush early needed late lol haha pls plz finish start begin up end with beginning max maximum tops each person which'.split(
+    ' ',
+  ),
+);
+
+/** Whether a name ends with a word that may be only added; most do not, and need no further look. */
+function mayBeAdded(name: string): boolean {
+  const last = /\p{L}+(?=[.!?]*$)/u.exec(name.slice(-ENDS_WITHIN))?.[0].toLowerCase() ?? '';
+  return ENDS.has(last) || last.endsWith('er') || / as\b/i.test(name);
+}
+
+/** No longer word is among those. */
+const ENDS_WITHIN = 16;
+
+/** "(slowly!)", "(in / out)", "(please)". */
+const ADDED_IN_BRACKETS =
+  /\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)[!.]*\)|\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)|\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi;
+
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 
@@ -51,20 +72,16 @@ const WORDS_OF_A_NAME = 5;
 export const bareName = rememberedLately(lookForName);
 
 function lookForName(text: string): string {
-  let name = text
-    .trim()
-    .replace(/\s+\)/g, ')')
-    .replace(/^\(([^()]+)\)$/, '$1');
+  let name = text.trim();
+  if (name.includes(')')) name = name.replace(/\s+\)/g, ')').replace(/^\(([^()]+)\)$/, '$1');
   // "Drift. Two minutes at each one's pace.": the sentence before the amounts names it.
-  const [first = '', ...others] = name.split(/(?<=\p{L}{3}|[\d).])\.\s+/u);
-  if (others.length > 0 && /\p{L}/u.test(first) && first.split(/\s+/).length <= WORDS_OF_A_NAME) name = first;
+  const stop = name.includes('.') ? name.search(/(?<=\p{L}{3}|[\d).])\.\s/u) : -1;
+  const first = stop < 0 ? '' : name.slice(0, stop);
+  if (/\p{L}/u.test(first) && wordCount(first) <= WORDS_OF_A_NAME) name = first;
   for (let count = 0; count < AROUND_AT_MOST; count++) {
-    const shorter = name
-      .replace(BEFORE_NAME, '')
-      .replace(BEHIND, '')
-      .replace(/\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)[!.]*\)/gi, '')
-      .replace(/\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)/gi, '')
-      .replace(/\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi, '')
+    const led = name.replace(BEFORE_NAME, '');
+    const ended = mayBeAdded(led) ? led.replace(BEHIND, '') : led;
+    const shorter = (ended.includes('(') ? ended.replace(ADDED_IN_BRACKETS, '') : ended)
       .replace(/[\s,;:/…#=>+!–—-]+$|\.+$/, '')
       .replace(/^[\s,;:.–—-]+|^(?:[Oo]f|to)(?: just)? (?=\p{L})/u, '')
       .trim();
@@ -94,6 +111,6 @@ export function isDoubtful(name: string): boolean {
     /^\p{Ll}+$/u.test(name) ||
     LEFT_OVER.test(name) ||
     TELLS.test(name) ||
-    name.split(/\s+/).length > 5
+    wordCount(name) > 5
   );
 }

@@ -1,3 +1,4 @@
+import { rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { isNameLike } from './name-lines';
 import { headIn } from './heads';
@@ -20,7 +21,7 @@ import { isOfAll } from './step-kinds';
 import { readRemark, readStep } from './step-lines';
 import { headAndTail } from './tails';
 import { isTold, kindOfPart } from './talks';
-import { sentenceCase } from './line-words';
+import { sentenceCase, singleSpaced, wordCount } from './line-words';
 
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
 export interface Standing {
@@ -65,14 +66,38 @@ const LONGEST_PAUSE = 60;
 const SILENCE_FROM = 20;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
+const SIGNS = Object.keys({
+  underlined: true,
+  opens: true,
+  heads: true,
+  timedBelow: true,
+  parts: true,
+  beside: true,
+  alone: true,
+  named: true,
+  shouted: true,
+  inset: true,
+  otherMark: true,
+  numbersOn: true,
+  listed: true,
+} satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds'>, true>) as (keyof Standing)[];
+
+/** All that a line stands in, in one text. */
+function keyOf(standing: Standing): string {
+  const signs = SIGNS.map((sign) => (standing[sign] === true ? '1' : '0')).join('');
+  return `${standing.under} ${standing.lastsSeconds ?? '-'} ${signs} `;
+}
+
 /**
  * How a line of ordinary writing is understood, given what it stands under and whether the next line underlines it.
- * One reading, or an in and an out.
+ * One reading, or an in and an out. Remembered: after an edit nearly all lines are what they were.
  */
-export function readNatural(line: string, standing: Standing): readonly Reading[] {
+export const readNatural = rememberedBy((line: string, standing: Standing) => keyOf(standing) + line, readLine);
+
+function readLine(line: string, standing: Standing): readonly Reading[] {
   // A long line is looked through only where it is long by its blanks alone.
   const written = line.trim();
-  const short = written.length > GRAMMAR_UP_TO ? written.replace(/\s+/g, ' ') : written;
+  const short = written.length > GRAMMAR_UP_TO ? singleSpaced(written) : written;
   if (isOfLetter(short, standing.under)) return [reading('nothing', '')];
   if (standing.beside) return [reading('said', short.replace(ITEM, ''), {}, true)];
   const heading = standing.under === 'nothing' ? aboveClass(short) : null;
@@ -268,7 +293,7 @@ const BOTH_SIDES = /^(?:on |with )?(?:both|each) (?:sides?|legs?|arms?|hands?|fe
 
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {
-  return text.split(/\s+/).length <= 7 && !/[.!?:”"]$/.test(text) && !TALK_STARTS.test(text);
+  return wordCount(text) <= 7 && !/[.!?:”"]$/.test(text) && !TALK_STARTS.test(text);
 }
 
 /** How long a line lasts that says from when to when, and what stands behind that; `null` for any other. */
@@ -313,7 +338,7 @@ function doneFor(one: Reading, body: string, seconds: number): Reading {
   // What nobody says for so long may be a step.
   if (one.kind === 'said' && !one.unsure && seconds >= LONGEST_PAUSE && !DONE.test(body))
     return { ...one, unsure: true };
-  if (one.kind !== 'said' || body.split(/\s+/).length > DONE_AT_MOST || !(still || DONE.test(body))) return one;
+  if (one.kind !== 'said' || wordCount(body) > DONE_AT_MOST || !(still || DONE.test(body))) return one;
   const kind = still ? 'silence' : 'movement';
   return lastingFor({ ...one, kind, words: body }, seconds);
 }

@@ -2,6 +2,7 @@ import { makeDuring, type DuringLine } from '@/core/movement';
 import type { NewId } from '@/core/document';
 import { findCounts, hasAmount } from './counts';
 import { isItem } from './headings';
+import { singleSpaced } from './line-words';
 
 /*
  * Lines over the rounds as people write them: "On round 3: a little lower.", "every second time: …", "last two: …",
@@ -44,7 +45,7 @@ const LAST_SECONDS =
  */
 export function readOver(newId: NewId, line: string, lasting: number | null = null): DuringLine | null {
   if (line.length > LONGEST) return null;
-  const text = line.trim().replace(/\s+/g, ' ');
+  const text = singleSpaced(line.trim());
   const body = withColon(isItem(line) ? text.replace(/^\S+\s+/, '') : text);
   const on = (place: DuringLine['on'], number: number, words = ''): DuringLine | null =>
     // "Last one: closing the gate, three times" is the last movement.

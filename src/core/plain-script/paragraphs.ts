@@ -46,10 +46,13 @@ function isBroken(block: readonly string[]): boolean {
   return long && within.length >= BREAKS_AT_LEAST && within.length >= BROKEN_SHARE * breaks.length;
 }
 
+const BETWEEN_SENTENCES = /(?<=[.!?]["”)]?)\s+(?=["“(]?\p{Lu}|\d)/u;
+
 /** The sentences of a paragraph; none where it is one sentence, or too long to be told apart. */
 export function sentencesOf(text: string): readonly string[] {
   if (text.length > PARAGRAPH_AT_MOST || !/[.!?;] /.test(text)) return [];
-  const found = text.split(/(?<=[.!?]["”)]?)\s+(?=["“(]?\p{Lu}|\d)/u);
+  if (!BETWEEN_SENTENCES.test(text)) return [];
+  const found = text.split(BETWEEN_SENTENCES);
   const told = found.length >= SENTENCES.min && found.length <= SENTENCES.max;
   return told && found.every((sentence) => sentence.length <= SENTENCE_AT_MOST) ? found : [];
 }

@@ -26,7 +26,8 @@ const UNDERLINE = /^\s*(?:={3,}|-{3,})\s*$/;
 /**
  * Reads a script: the tidy form exactly, ordinary writing as well as it can be understood, line by line. `put` holds
  * lines (by number, from 1) whose kind a person has put right. Text beyond the limits is passed over; the caller
- * checks them first. Never fails: what is not understood is said so on its line.
+ * checks them first. So is what stands below more steps than a class can have: `unreadFrom` says where that begins.
+ * Never fails: what is not understood is said so on its line.
  */
 export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, LineKind> = new Map()): ReadScript {
   const lines = text
@@ -50,6 +51,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const named = amongNames(bare);
   const beside = besideClass(bare);
   bare.forEach((line, index) => {
+    if (builder.passOver(itemAt(lines, index))) return;
     const below = itemAt(belows, index);
     builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
@@ -101,8 +103,8 @@ function withTabs(lines: readonly string[]): readonly string[] {
 function isShouted(lines: readonly string[]): boolean {
   const written = lines.filter((line) => /\p{L}{2}/u.test(line));
   const capitals = written.filter((line) => {
-    const letters = line.replace(/[^\p{L}]/gu, '');
-    return letters.replace(/\p{Lu}/gu, '').length < 0.4 * letters.length;
+    const large = line.match(/\p{Lu}/gu)?.length ?? 0;
+    return large > 0 && large > 0.6 * (line.match(/\p{L}/gu)?.length ?? 0);
   });
   return written.length >= 6 && capitals.length > 0.7 * written.length;
 }

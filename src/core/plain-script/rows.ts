@@ -3,6 +3,7 @@ import { namesPart } from './headings';
 import { LABELS, SETTINGS } from './labels';
 import type { LineKind } from './model';
 import { NUMBER_WORDS } from './tokens';
+import { singleSpaced } from './line-words';
 
 /* The rows of a table: their columns put in a row. */
 
@@ -45,8 +46,12 @@ export function rowOf(text: string): Row {
   if (row !== undefined) return { ...rowOf(row), part: name };
   const bare = text.replace(/^\|/, '').replace(/\|$/, '');
   if (/^[-:| ]{3,}$/.test(bare) && text.startsWith('|')) return { text: '', remarks: [] };
-  const columns = text.includes('\t') ? text.split(/ *\t+ */) : bare.split(/ +\| +| +\|$/);
-  const texts = columns.map((one) => one.replace(/\s+/g, ' ').trim());
+  const columns = text.includes('\t')
+    ? text.split(/ *\t+ */)
+    : bare.includes('|')
+      ? bare.split(/ +\| +| +\|$/)
+      : [bare];
+  const texts = columns.map((one) => singleSpaced(one).trim());
   const cells = texts.length > 1 ? texts.map(asFigure) : texts;
   // A column of numbers counts the rows.
   const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');

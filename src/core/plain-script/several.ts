@@ -2,7 +2,7 @@ import { eachAlike, OF_ONE } from './alike';
 import { itemAt } from '@/core/units';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
-import { capitalised } from './line-words';
+import { capitalised, wordCount } from './line-words';
 import { isStill } from './line-signs';
 import { ROUND_WORDS } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
@@ -23,6 +23,8 @@ const MARKS = [
   /\s+[–—-]\s+/u,
   /\s*(?:\.{2,}|…|→|[-=]>|[•·|])\s*|\s+(?:\/{1,2}|[>&+–—-])\s+|[.!]\s+(?=\p{L}|\d)|\s+(?:and|then|and then)\s+(?=\S+ .*\s(?:and|then)\s|[^.!,;/|>&+]*$)/iu,
 ] as const;
+/** Without any of these none of them stands. */
+const ANY_MARK = /[.…→>•·|/–—&+!-]|\s(?:and|then)\s/i;
 const JOINING = /^(?:(?:and|then|next|after that|afterwards|finally|last)[,:]? )+/i;
 const LINE_AT_MOST = 400;
 const AT_MOST = 16;
@@ -48,7 +50,9 @@ function stepsIn(body: string): readonly Reading[] | null {
 /** "Rowing x8 / hips 30 s", "Rowing x8 → hips 30 s → shake 1 min": each with a name and an amount of its own. */
 function stepsApart(body: string): readonly Reading[] | null {
   const text = body.replace(/[.!]$/, '');
+  if (!ANY_MARK.test(text)) return null;
   for (const mark of MARKS) {
+    if (!mark.test(text)) continue;
     const parts = text.split(mark).map((part) => part.replace(JOINING, ''));
     if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) continue;
     const { sides } = findCounts(body).counts;
@@ -163,7 +167,7 @@ function stepOf(written: string): Reading | null {
   const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : bareName(rest);
   const counted = (counts.rounds !== undefined) !== (counts.seconds !== undefined);
   if (!counted || counts.hold !== undefined || name === '' || OF_ONE.test(name)) return null;
-  if (/[.!?“”"()]/.test(name) || name.split(/\s+/).length > 5) return null;
+  if (/[.!?“”"()]/.test(name) || wordCount(name) > 5) return null;
   const still = counts.seconds !== undefined && isStill(name);
   return reading(still ? 'silence' : 'movement', name, counts, true);
 }

@@ -5,58 +5,89 @@ import { NUMBER_IN_WORDS, NUMBER_WORDS } from './tokens';
  * are of one kind, and what only adorns it is gone.
  */
 
-const SHORT_FORMS: readonly (readonly [RegExp, string])[] = [
-  [/(?<!\d)(\d{1,2})['′’] ?(\d{2})(?:["″”]|''|’’)/g, '$1:$2'],
-  [/\b([LR]) ?(\d{1,2}) ?[/,+&] ?([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
+/** One of what has to stand in a line in small letters, how it is written, and what it means. */
+type ShortForm = readonly [needs: string, written: RegExp, meant: string];
+
+const SHORT_FORMS = withNeeds([
+  ['', /(?<!\d)(\d{1,2})['′’] ?(\d{2})(?:["″”]|''|’’)/g, '$1:$2'],
+  ['', /\b([LR]) ?(\d{1,2}) ?[/,+&] ?([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   [
+    'change|swap|switch|reverse',
     /\b(\d{1,2}|[a-z]{3,8}), (?:then )?(?:change|swap|switch|reverse) (?:directions?|the direction|ways?),? (?:and |then )*\1\b/gi,
     '$1 each way',
   ],
-  [/\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
-  [/\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
-  [/(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],
-  [/(?<=\p{L} )~ ?(?=\d{1,2}(?:$|[ x]))/gu, 'about '],
-  [/(?<=\p{L} )(?<!\b(?:an?|one|two|three|four|five|six|seven|eight|ten) )min\.? (?=\d{1,2}$)/giu, 'at least '],
-  [/\balt\.(?=$|[ ,)])/gi, 'alternating'],
-  [/\b(\d{1,2})(?: times| x|x)?(?:,| and|, and)?(?: then)? reverse(?:d| direction)?(?=$|[ .,;)])/gi, '$1 each way'],
-  [/\b(\d{1,2}:\d{2}) ?min(?:ute)?s?\b/gi, '$1'],
-  [/\bhold: (?=\d)/gi, 'hold '],
-  [/(?<=\p{L} )stay(?: there| here)?(?: for)? (?=\d)/giu, 'hold '],
-  [/(?<=\p{L} )all the way through(?=[ ,]+\S+(?: times| x|x)?$)/giu, ''],
-  [/\b(\d{1,2}) \(or (\d{1,2})\)/gi, '$1 ($2 if time)'],
-  [/\b(\d{1,2}), (\d{1,2}) (?=if (?:there is |there['’]s )?time$)(.+)/gi, '$1 ($2 $3)'],
-  [/\be\.? (?=(?:side|leg|arm|foot|hand|way)\b)/gi, 'each '],
-  [/\bonce (?:per|a|every|each|with every|with each|on every|on each) breath,? (?=for\b)/gi, ''],
+  ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
+  ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
+  ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],
+  ['~', /(?<=\p{L} )~ ?(?=\d{1,2}(?:$|[ x]))/gu, 'about '],
+  ['min', /(?<=\p{L} )(?<!\b(?:an?|one|two|three|four|five|six|seven|eight|ten) )min\.? (?=\d{1,2}$)/giu, 'at least '],
+  ['alt.', /\balt\.(?=$|[ ,)])/gi, 'alternating'],
   [
+    'reverse',
+    /\b(\d{1,2})(?: times| x|x)?(?:,| and|, and)?(?: then)? reverse(?:d| direction)?(?=$|[ .,;)])/gi,
+    '$1 each way',
+  ],
+  ['min', /\b(\d{1,2}:\d{2}) ?min(?:ute)?s?\b/gi, '$1'],
+  ['hold:', /\bhold: (?=\d)/gi, 'hold '],
+  ['stay', /(?<=\p{L} )stay(?: there| here)?(?: for)? (?=\d)/giu, 'hold '],
+  ['all the way through', /(?<=\p{L} )all the way through(?=[ ,]+\S+(?: times| x|x)?$)/giu, ''],
+  ['(or ', /\b(\d{1,2}) \(or (\d{1,2})\)/gi, '$1 ($2 if time)'],
+  ['if ', /\b(\d{1,2}), (\d{1,2}) (?=if (?:there is |there['’]s )?time$)(.+)/gi, '$1 ($2 $3)'],
+  ['side|leg|arm|foot|hand|way', /\be\.? (?=(?:side|leg|arm|foot|hand|way)\b)/gi, 'each '],
+  ['once ', /\bonce (?:per|a|every|each|with every|with each|on every|on each) breath,? (?=for\b)/gi, ''],
+  [
+    'least|less|fewer',
     /\b(?:at least|no(?:t)? (?:less|fewer) than) ([\p{L}\d]{1,12})((?: (?:s|secs?|seconds|mins?|minutes|times|rounds))?)(?:,| and| but)* (?:at most|no(?:t)? more than|up to) ([\p{L}\d]{1,10})\b/giu,
     '$1-$3$2',
   ],
   [
+    'once',
     /^(?:i |we )?(?:show|demo|demonstrate)(?:s|ed)? ([^,.;]{2,50}?) once,? (?:and |then )*(?:(?:they|you|everyone|everybody|we)(?: all)? (?:copy|follow|do|join|repeat)(?: me| it| that| in)* |(?=\S+ times\b.*\btogether\b))/gi,
     '$1 ',
   ],
-  [/(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],
-  [new RegExp(` & (?=(?:a half|a quarter|then|\\d{1,2}|${NUMBER_IN_WORDS})\\b)`, 'gi'), ' and '],
-  [/, & (?=(?:then|we|each|i|you|they)\b)/gi, ', and '],
-  [/\b(on|to|for) a side\b/gi, 'each side'],
-  [/\b(\d{1,2}) ?(?:reps|times|rounds),? (?:[x×] ?|for |in )?(\d) ?sets?\b/gi, '$2 sets of $1'],
-  [/\b(\d) sets?,? [x×]? ?(\d{1,2}) ?(?:reps|times)\b/gi, '$1 sets of $2'],
-  [/\b(\d{1,3}) ?-ish\b/gi, '$1'],
-  [new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
-  [/\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],
-  [/\bincl\. ?/gi, 'including '],
-  [/\bw\. (?=\p{Ll})/gu, 'with '],
-  [/\be\/w\b\.?/gi, 'each way'],
-  [/\b[ep]\/s\b\.?/gi, 'each side'],
-  [/\bb\/s\b\.?/gi, 'both sides'],
-  [new RegExp(`\\bapprox\\. ?(?=[~\\d½]|(?:an?|half|${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
-  [new RegExp(`\\bc(?:a|irca)?\\. ?(?=\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
-  [/\binh\b\.?/gi, 'inhale'],
-  [/\bexh\b\.?/gi, 'exhale'],
-];
+  [':', /(?<![\d:]):(\d{2})(?=\s|[,.)]|$)/g, '$1 s'],
+  [' & ', new RegExp(` & (?=(?:a half|a quarter|then|\\d{1,2}|${NUMBER_IN_WORDS})\\b)`, 'gi'), ' and '],
+  [', & ', /, & (?=(?:then|we|each|i|you|they)\b)/gi, ', and '],
+  ['a side', /\b(on|to|for) a side\b/gi, 'each side'],
+  ['set', /\b(\d{1,2}) ?(?:reps|times|rounds),? (?:[x×] ?|for |in )?(\d) ?sets?\b/gi, '$2 sets of $1'],
+  ['set', /\b(\d) sets?,? [x×]? ?(\d{1,2}) ?(?:reps|times)\b/gi, '$1 sets of $2'],
+  ['ish', /\b(\d{1,3}) ?-ish\b/gi, '$1'],
+  ['-min|-sec|-hour', new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
+  ['dir', /\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],
+  ['incl', /\bincl\. ?/gi, 'including '],
+  ['w. ', /\bw\. (?=\p{Ll})/gu, 'with '],
+  ['e/w', /\be\/w\b\.?/gi, 'each way'],
+  ['/s', /\b[ep]\/s\b\.?/gi, 'each side'],
+  ['b/s', /\bb\/s\b\.?/gi, 'both sides'],
+  ['approx', new RegExp(`\\bapprox\\. ?(?=[~\\d½]|(?:an?|half|${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
+  ['c.|ca.', new RegExp(`\\bc(?:a|irca)?\\. ?(?=\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'gi'), 'about '],
+  ['inh', /\binh\b\.?/gi, 'inhale'],
+  ['exh', /\bexh\b\.?/gi, 'exhale'],
+]);
 
 /** Those that no number has to stand in. */
-const WITHOUT_NUMBER = SHORT_FORMS.filter(([{ source }]) => !source.includes('\\d'));
+const WITHOUT_NUMBER = SHORT_FORMS.filter(({ written }) => !written.source.includes('\\d'));
+
+interface Form {
+  readonly needs: readonly string[];
+  readonly written: RegExp;
+  readonly meant: string;
+}
+
+function withNeeds(forms: readonly ShortForm[]): readonly Form[] {
+  return forms.map(([needs, written, meant]) => ({ needs: needs.split('|'), written, meant }));
+}
+
+/** A line with all of these forms replaced. What a form needs is looked for first, as most stand in no line. */
+function replaced(line: string, forms: readonly Form[]): string {
+  let [text, small] = [line, line.toLowerCase()];
+  for (const { needs, written, meant } of forms) {
+    if (!needs.some((one) => small.includes(one))) continue;
+    const next = text.replace(written, meant);
+    if (next !== text) [text, small] = [next, next.toLowerCase()];
+  }
+  return text;
+}
 
 /** Small pictures before a line, or a number in a frame. */
 const PICTURES =
@@ -65,6 +96,14 @@ const PICTURES =
 /** Small pictures behind a line. */
 const PICTURES_BEHIND =
   /(?<=\S)\s*(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic}|[\u{FE0F}\u{200D}\u{1F3FB}-\u{1F3FF}]|:-?[)D(]|;-?\)){1,6}\s*$/u;
+
+function withoutPictures(text: string): string {
+  if (!/[^\u0000-\u007F]|[:;]-?[)D(]/.test(text)) return text;
+  return text
+    .replace(/^\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, 'Caution: ')
+    .replace(PICTURES, '')
+    .replace(PICTURES_BEHIND, '');
+}
 
 /** Stars, strokes and ticks around words of a note, as plain-text notes set them off; what is struck out is gone. */
 export function withoutMarkup(text: string): string {
@@ -75,26 +114,21 @@ export function withoutMarkup(text: string): string {
 
 /** "x8 *elbows low*": words that are set off behind an amount stand in brackets. */
 function setApart(text: string): string {
+  if (!/[*_]/.test(text)) return text;
   return text.replace(/(?<=[\d)] |(?:\dx|times|reps|rounds|side|min|minutes|leg|way) )[*_]{1,2}((?![x×] ?\d)\p{L}[^*_]{3,80})[*_]{1,2}\.?$/u, '($1)'); // prettier-ignore
 }
 
 /** "6 e/w" as "6 each way", "inh" as "inhale", "x eight" as "x 8"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
-  const plain = withoutMarkup(
-    setApart(text)
-      .replace(/^\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, 'Caution: ')
-      .replace(PICTURES, '')
-      .replace(PICTURES_BEHIND, ''),
-  );
+  const plain = withoutMarkup(withoutPictures(setApart(text)));
   const dashed = withDashes(plain === '' ? text : plain);
   const forms = HAS_NUMBER.test(dashed) ? SHORT_FORMS : WITHOUT_NUMBER;
-  const spelled = forms.reduce((line, [form, words]) => line.replace(form, words), dashed);
-  return inRoundBrackets(inFigures(spelled));
+  return inRoundBrackets(inFigures(replaced(dashed, forms)));
 }
 
 /** "Bow [6x]" as "Bow (6x)". */
 export function inRoundBrackets(text: string): string {
-  return text.replace(SQUARE, '$1($2)');
+  return text.includes('[') ? text.replace(SQUARE, '$1($2)') : text;
 }
 
 /** Square brackets in a line and around one; "[ ]" and "[x]" before it are boxes to tick. */
@@ -120,7 +154,10 @@ const WORDED = [
 ];
 const WORDED_TWICE = new RegExp(`${NUMBER}( ?[+&/] ?| (?:and|n) )\\1\\b(?= *(?:$|[.,;)]))`, 'giu');
 
+const ANY_WORDED = new RegExp(NUMBER, 'iu');
+
 function inFigures(text: string): string {
+  if (!ANY_WORDED.test(text)) return text;
   const figure = (word: string): string => String(NUMBER_WORDS.get(word.toLowerCase()) ?? word);
   return WORDED.reduce((line, form) => line.replace(form, figure), text).replace(
     WORDED_TWICE,

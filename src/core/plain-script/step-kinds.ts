@@ -1,7 +1,7 @@
 import { isCue } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
-import { sentenceCase } from './line-words';
+import { sentenceCase, wordCount } from './line-words';
 import type { Counts, LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
@@ -51,7 +51,7 @@ export function lookAt(body: string, item: boolean, under: LineKind, told: boole
     counts.ownPace === true ||
     counts.breath !== undefined;
   const talk = isTalk(withoutBrackets(body), withoutBrackets(rest));
-  return { body, rest, words: rest.split(/\s+/).length, counts, counted, bare, crowded, talk, item, under, told };
+  return { body, rest, words: wordCount(rest), counts, counted, bare, crowded, talk, item, under, told };
 }
 
 const withoutBrackets = (text: string): string => text.replace(/\([^()]*\)/g, '');
@@ -79,6 +79,9 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   // "Inhale 4, hold 4, exhale 4, 5 rounds".
   if (rest === '' && counts.breath && counts.rounds !== undefined && (item || under !== 'movement'))
     return reading('movement', 'Breathing', counts, true);
+  // "Both sides" where nothing has sides.
+  const told = under === 'talk' || under === 'silence' || under === 'transition';
+  if (rest === '' && !counted && told && !item && (counts.startSide ?? counts.sides)) return reading('said', body, {}, true); // prettier-ignore
   if (rest === '' && (counted || counts.startSide || counts.sides))
     return reading('setting', '', counts, !/^(?:\d|[x×]|both|each|left|right|start|alternat|own|in )/i.test(body));
   const opening = under === 'nothing' || under === 'talk';

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
-import { capitalised } from './line-words';
+import { capitalised, wordCount } from './line-words';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
@@ -45,7 +45,7 @@ function inSentence(step: Reading, text: string, under: LineKind): readonly Read
   if (!found || (step.kind !== 'movement' && (found.before === '' || under === 'nothing'))) return null;
   const heard = found.after.replace(ONLY_AROUND, '').trim();
   const one = reading('movement', found.name, step.kind === 'said' ? counts : step.counts, true);
-  return [one, ...(heard.split(/\s+/).length >= 3 ? readRemark(heard) : [])];
+  return [one, ...(wordCount(heard) >= 3 ? readRemark(heard) : [])];
 }
 
 /** What is forbidden, or hangs on something, is not a step. */
@@ -74,7 +74,7 @@ function behindCounts(step: Reading, body: string): readonly Reading[] | null {
   const added = step.words.includes(bareName(aside.behind));
   if (
     name === '' ||
-    name.split(/\s+/).length > 6 ||
+    wordCount(name) > 6 ||
     !(added || step.words.startsWith(name) || name.startsWith(`${step.words} and `))
   )
     return null;

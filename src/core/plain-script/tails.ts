@@ -1,6 +1,7 @@
 import { findCounts, hasAmount } from './counts';
 import { TALK_STARTS } from './line-signs';
 import { MAY_COUNT } from './name-lines';
+import { wordCount } from './line-words';
 
 /*
  * What is told behind a step in its line: "Rowing x8. Keep the elbows low.", "Stand for two minutes … soft jaw". The name
@@ -35,7 +36,7 @@ export function headAndTail(text: string): Tailed | null {
   if (text.length > LINE_AT_MOST || !MAY_COUNT.test(text) || TALK_STARTS.test(text)) return null;
   for (const mark of text.matchAll(APART)) {
     const head = text.slice(0, mark.index).trimEnd();
-    if (head.length > HEAD_AT_MOST || head.split(/\s+/).length > WORDS_OF_A_HEAD) return null;
+    if (head.length > HEAD_AT_MOST || wordCount(head) > WORDS_OF_A_HEAD) return null;
     if (!/\p{L}{2}/u.test(head) || !MAY_COUNT.test(head)) continue;
     if (head.split('(').length !== head.split(')').length) continue;
     // "Exercise 1: …" is numbered.

@@ -1,5 +1,5 @@
 import { findCounts } from './counts';
-import { sentenceCase } from './line-words';
+import { sentenceCase, wordCount } from './line-words';
 import { bareName } from './names';
 import { reading, type Reading } from './reading';
 
@@ -47,7 +47,7 @@ const TWO_SENTENCES = /[.!?] \p{Lu}/u;
 
 /** Whether a name or an order, without its amounts, is something that is told. */
 export function isTold(words: string): boolean {
-  if (words.length > 90 || words.split(/\s+/).length > WORDS_AT_MOST) return false;
+  if (words.length > 90 || wordCount(words) > WORDS_AT_MOST) return false;
   const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
   return text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || TO_TELL.test(text);
 }

@@ -5,6 +5,7 @@ import { isItem, namesPart } from './headings';
 import type { LineKind } from './model';
 import type { Reading } from './reading';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
+import { wordCount } from './line-words';
 
 /* The first lines of a script: what names the class, and how long it is. */
 
@@ -124,7 +125,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   if (isLength) return [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }];
   // "Yang 24, part 1", "Lunchtime reset!" by itself above everything.
   const onlyBare = first === 'movement' && bare && !/[x×]|\beach\b/i.test(line);
-  const short = line.trim().split(/\s+/).length <= WORDS_ALONE;
+  const short = wordCount(line.trim()) <= WORDS_ALONE;
   return alone && short && (onlyBare || (first === 'said' && /!$/.test(line)))
     ? [{ kind: 'title', words: line.trim().replace(/!$/, ''), counts: {}, unsure: true }]
     : found;
@@ -160,7 +161,7 @@ const TELLS =
 /** A first line without a stop, of which nothing says that it is spoken: "Morning form for the garden club". */
 function isLikeTitle(line: string): boolean {
   const written = line.trim();
-  const words = written.split(/\s+/).length;
+  const words = wordCount(written);
   const spoken =
     /^(?:we|i|you|it|they|please|ok(?:ay)?|so|let|and|now|then|stand|sit|lie|take|close|feel|find|relax|soften|breathe|begin|start|come|bring|place|rest|notice)\b/i;
   return words >= 2 && words <= 9 && !/[.!?:;"”]$/.test(written) && !spoken.test(written);
@@ -179,7 +180,7 @@ const TITLE_WORDS = 16;
 /** The first heading, or a short line without a full stop at the very top, names the class. */
 export function mayNameClass(kind: LineKind, words: string, unsure: boolean): boolean {
   if (words.length > LIMITS.titleCharacters || namesPart(words.replace(/[,:;].*$/, ''))) return false;
-  const count = words.split(/\s+/).length;
+  const count = wordCount(words);
   const told = (/[.!]$/.test(words) && count > 6) || count > TITLE_WORDS;
   return kind === 'section' || (kind === 'said' && unsure && !told);
 }

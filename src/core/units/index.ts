@@ -1,5 +1,5 @@
 export { firstItems, itemAt } from './item-at';
-export { remembered, rememberedLately } from './remembered';
+export { remembered, rememberedBy, rememberedLately } from './remembered';
 export { takenAs } from './taken-as';
 export { mean, median, quantile } from './averages';
 export { Random } from './random';

@@ -1,6 +1,6 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
-import { planMilliseconds, readPlan } from '@/core/plan';
+import { LIMITS, planMilliseconds, readPlan } from '@/core/plan';
 import { readScript, SCRIPT_LIMITS, type LineKind } from '@/core/plain-script';
 import { formatClock, toSeconds, type Issue } from '@/core/units';
 import { CheckBox } from '@/ui/parts/CheckBox';
@@ -76,6 +76,12 @@ export function FromScript({
             {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
           </p>
         )}
+        {read.unreadFrom !== null && (
+          <p role="alert" className="text-error text-sm">
+            At most {LIMITS.stepsInPlan.toLocaleString('en')} steps fit in one class. The text from line{' '}
+            {read.unreadFrom.toLocaleString('en')} on was not read.
+          </p>
+        )}
         {text === '' && (
           <button type="button" className="btn btn-sm self-start" onClick={() => setText(EXAMPLE)}>
             Use an example
@@ -99,7 +105,7 @@ export function FromScript({
           <button
             type="button"
             className="btn btn-primary btn-sm ml-auto"
-            disabled={busy || steps === 0 || tooLong}
+            disabled={busy || steps === 0 || tooLong || read.unreadFrom !== null}
             onClick={() => void make()}
           >
             Create class
