@@ -60,11 +60,12 @@ export function TextField({
     const element = area.current;
     if (!element || !hints) return;
     const name = token.replace(' …', ' ');
-    const text = shown.slice(0, hints.from) + name + shown.slice(element.selectionStart);
     const caret = hints.from + name.length - (name === token ? 0 : 1);
-    change(text);
+    // In the field at once: a key typed right behind it comes before the next frame.
+    element.setRangeText(name, hints.from, element.selectionStart);
+    element.setSelectionRange(caret, caret);
+    change(element.value);
     setHints(null);
-    requestAnimationFrame(() => element.setSelectionRange(caret, caret));
   };
   useLayoutEffect(() => {
     const element = area.current;
