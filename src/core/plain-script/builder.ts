@@ -20,7 +20,7 @@ import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from './breath-counts';
 import { secondsFrom } from './counts';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
-import { readOver } from './over-words';
+import { readOver, type Over } from './over-words';
 import { endsSilence } from './first-words';
 import { isRest } from './pauses';
 import { isDashed, isNumbered, roleOf } from './headings';
@@ -84,8 +84,9 @@ export class ScriptBuilder {
     }
     const over = put === null ? this.overRounds(line) : null;
     if (over) {
-      this.over(over);
-      return this.note(written, 'said', over.text, {}, false, { over: { on: over.on, number: over.number } });
+      const { on, number, text } = over.line;
+      this.over(over.line);
+      return this.note(written, 'said', text, {}, over.unsure, { over: { on, number } });
     }
     const inset = indentOf(line) > this.stepIndent;
     const standing: Standing = {
@@ -366,12 +367,12 @@ export class ScriptBuilder {
   }
 
   /** A line over the rounds of the movement above, or over its silence, in ordinary words. */
-  private overRounds(line: string): DuringLine | null {
+  private overRounds(line: string): Over | null {
     const step = this.current();
     if (!isMovement(step) && !isSilence(step)) return null;
     const timed = !isMovement(step) || step.pacedBy === 'clock' || step.pacedBy === 'held';
-    const over = readOver(this.newId, line, timed ? step.seconds : null);
-    const byRound = over !== null && over.on !== 'anywhere' && over.on !== 'time';
+    const over = readOver(this.newId, line, timed ? step.seconds : null, indentOf(line) > this.stepIndent);
+    const byRound = over !== null && over.line.on !== 'anywhere' && over.line.on !== 'time';
     return byRound && !isMovement(step) ? null : over;
   }
 

@@ -1,124 +1,135 @@
 import { makeDuring, type DuringLine } from '@/core/movement';
 import type { NewId } from '@/core/document';
 import { findCounts, hasAmount } from './counts';
-import { isItem } from './headings';
+import { withoutMark } from './headings';
 import { singleSpaced } from './line-words';
+import { placeAtStart, placeOf, type Place, type Written } from './places';
 
 /*
  * Lines over the rounds as people write them: "On round 3: a little lower.", "every second time: …", "last two: …",
- * "after a minute: …", "halfway: …". What stands behind the colon or the dash is said.
+ * "after a minute: …", "halfway: …"; "soft elbows (last two)". What stands beside the place is said.
  */
 
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth'] as const; // prettier-ignore
-const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'] as const; // prettier-ignore
-const ROUND = '(?:rounds?|reps?|times?|breaths?|ones?|goes?|repetitions?)';
-const NUMBER = `(\\d{1,2}|${NUMBERS.join('|')})`;
-const LEAD = '^(?:(?:say|cue|note|reminder):? )?(?:on|in|at|with|for|from)? ?(?:the )?';
-/** A round by what is done in it, too. */
-const NOUN = `(?:${ROUND}|push(?:es)?|lifts?|pulls?|turns?|circles?|steps?|swings?|sweeps?)`;
-const SAID = '(?: on| onwards?| only)?\\s*(?::| [-–—])\\s+(.{2,})$';
-/** Without a colon where it is told: "On the third push, say: …", "after 3 rounds tell them to …". */
-const TOLD = '(?:tell|remind|ask|invite) (?:them|everyone|everybody|people) (?:to |that |about |of )?|say:? ';
+const LONGEST = 500;
 
-const ROUND_N = new RegExp(`${LEAD}${ROUND} (?:no\\.? )?${NUMBER}${SAID}`, 'i');
-const NTH_ROUND = new RegExp(`${LEAD}(\\d{1,2}(?:st|nd|rd|th)|${ORDINALS.join('|')}) ${ROUND}${SAID}`, 'i');
-/** "3rd: eyes soft". */
-const NTH_ALONE = /^(\d{1,2}(?:st|nd|rd|th))(?: (?:time|go|round))?(?: (?:through|round))?(?::| [-–—]) (.{2,})$/i;
-const EVERY = new RegExp(
-  `${LEAD}every (?:(other|\\d{1,2}(?:st|nd|rd|th)?|${ORDINALS.join('|')}) )?${ROUND}${SAID}`,
-  'i',
-);
-const LAST = new RegExp(`${LEAD}(?:very )?last (?:${NUMBER} )?${ROUND}${SAID}`, 'i');
-const LAST_N = new RegExp(`${LEAD}last ${NUMBER}${SAID}`, 'i');
-const AFTER = /^(?:say )?(?:(?:after|at) (.{2,24}?)(?: in)?|(.{2,24}?) in)(?::| [-–—])\s+(.{2,})$/i;
-const SOMEWHERE =
-  /^(?:say )?(?:half ?way|mid ?way|in the middle|somewhere(?: in (?:here|there|between|the middle))?|meanwhile|in between|now and then|at some point|as (?:they|you|we) go|while (?:they|you|we) (?:move|go|do it)|during(?: (?:it|this|that))?)(?: through)?(?::| [-–—])\s+(.{2,})$/i;
-
-/** "At 1:00 drop the hips", without a colon: only in a step that lasts longer. */
-const AT_A_TIME = /^at (\d{1,2}:\d{2}|\d{1,3} ?(?:s|secs?|seconds?|mins?|minutes?)),? (?=\p{L})/iu;
-const LAST_SECONDS =
-  /^(?:in |for )?(?:the )?last ((?:\d{1,3} ?|half an? |[a-z]{3,8} )?(?:s|secs?|seconds|m|mins?|minutes?)\b)(?:[:,]| [-–—])? (?=\p{L})/iu;
+/** A line over the rounds; a guess where its place may be a part of what is said. */
+export interface Over {
+  readonly line: DuringLine;
+  readonly unsure: boolean;
+}
 
 /**
  * Where a line of ordinary writing is said while a step runs, and its words; `null` where it is none.
  * @param lasting The seconds of a step that is paced by time, else `null`.
+ * @param inset Whether it stands further in than the line of the step.
  */
-export function readOver(newId: NewId, line: string, lasting: number | null = null): DuringLine | null {
+export function readOver(newId: NewId, line: string, lasting: number | null = null, inset = false): Over | null {
   if (line.length > LONGEST) return null;
-  const text = singleSpaced(line.trim());
-  const body = withColon(isItem(line) ? text.replace(/^\S+\s+/, '') : text);
-  const on = (place: DuringLine['on'], number: number, words = ''): DuringLine | null =>
-    // "Last one: closing the gate, three times" is the last movement.
-    (number >= 1 || place === 'anywhere') && !hasAmount(findCounts(words).counts)
-      ? makeDuring(newId, words, { on: place, number })
-      : null;
-  const last = LAST.exec(body) ?? LAST_N.exec(body);
-  if (last) return on('last', numberOf(last[1]) ?? 1, last[2]);
-  const every = EVERY.exec(body);
-  if (every) return on('every', every[1]?.toLowerCase() === 'other' ? 2 : (numberOf(every[1]) ?? 1), every[2]);
-  const round = ROUND_N.exec(body) ?? NTH_ROUND.exec(body) ?? NTH_ALONE.exec(body);
-  if (round) return on('round', numberOf(round[1]) ?? 0, round[2]);
-  const after = AFTER.exec(body);
-  const seconds = after ? findCounts(after[1] ?? after[2] ?? '').counts.seconds?.[0] : undefined;
-  if (after && seconds !== undefined) return on('time', seconds, after[3]);
-  const timed = lasting === null ? null : timeWithin(body, lasting);
-  if (timed) return on('time', timed.seconds, timed.words);
-  const somewhere = SOMEWHERE.exec(body);
-  return somewhere ? on('anywhere', 0, somewhere[1]) : null;
+  const body = withoutMark(singleSpaced(line.trim())).replace(/^[–—-](?=\S)/, '');
+  if (!MAY_BE_PLACE.test(body)) return null;
+  const text = outOfBrackets(body);
+  const found = placeFirst(text, lasting) ?? placeLast(text, lasting, inset);
+  // "Last one: closing the gate, three times" is the last movement.
+  if (!found || !/\p{L}{2}/u.test(found.words) || hasAmount(findCounts(found.words).counts)) return null;
+  const { on, number } = found.place;
+  if (on === 'time' && lasting !== null && number >= lasting) return null;
+  return { line: makeDuring(newId, found.words, { on, number }), unsure: found.unsure };
 }
 
-/** A time in a step that lasts so long, and what is said then: "at 1:00 drop the hips", "last 15 s slow down". */
-function timeWithin(body: string, lasting: number): { readonly seconds: number; readonly words: string } | null {
-  const [after, before] = [AT_A_TIME.exec(body), LAST_SECONDS.exec(body)];
-  const match = after ?? before;
-  const { counts, rest } = findCounts(match?.[1] ?? '');
-  const [seconds] = counts.seconds ?? [];
-  if (!match || seconds === undefined || rest !== '' || seconds >= lasting) return null;
-  return { seconds: after ? seconds : lasting - seconds, words: body.slice(match[0].length) };
+/** A line without any of these has no place, and needs no further look. */
+const MAY_BE_PLACE =
+  /\b(?:rounds?|reps?|repetitions?|rnds?|rds?|times?|breaths?|ones?|go|goes|r ?\d|\d{1,2}(?:st|nd|rd|th)|last|final|left|every|each|other|alternate|after|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth|half|mid|way|midway|middle|somewhere|anywhere|meanwhile|between|then|occasionally|sometime|point|throughout|during|while|as|before|at|in|on)\b|@|\+\d|halfway|half-?time/i;
+
+interface Found {
+  readonly place: Place;
+  readonly words: string;
+  readonly unsure: boolean;
 }
 
-const COUNT = `(?:\\d{1,2}|${NUMBERS.join('|')})`;
-const NTH = `(?:${ORDINALS.join('|')}|last|final|\\d{1,2}(?:st|nd|rd|th))`;
-const PLACE = `(?:the )?(?:very )?(?:${NTH}(?: ${COUNT})?(?: ${NOUN})?|(?:${NOUN}|no\\.?|number|#) ?${COUNT}|every (?:other|${NTH}) ${NOUN})`;
-const BEFORE_SAID = new RegExp(`^((?:on|in|for|with|at|from) ${PLACE})(?:,? (?:${TOLD})|, )(?=\\p{L}|["“])`, 'iu');
-const AFTER_ROUNDS = new RegExp(
-  `^after (?:the )?(${COUNT}|${ORDINALS.join('|')}) ${NOUN}(?:: | [-–—] |,? (?:${TOLD})|, )`,
-  'i',
-);
-const QUOTED_BEFORE = new RegExp(
-  `^(?:say:? )?["“]([^"”]{2,})["”],? ?(?:[-–—(] ?)?(?:say (?:it |this )?)?((?:on|in|for|with|at|from|around|about|during|by) ${PLACE})\\)?[.!]?$`,
-  'i',
+const SAY =
+  '(?:say|cue|tell them|remind them|ask them|invite them|(?:tell|remind|ask|invite) (?:everyone|everybody|people))';
+/** Before a place: "say on round 3:", "cue (round 3):". */
+const SAID_FIRST = new RegExp(`^(?:add|${SAY}|note|reminder):? (?:for )?(?=\\S)`, 'i');
+/** Behind a place and before what is said: a mark, or that it is said. */
+const MARK = /^(?: ?(?:[:=—]|→|[-=]>)| [–—-](?= )) ?(?=\S)/u;
+const COMMA = /^[,;] (?=\S)/u;
+const STOP = /^\. (?=\p{L})/u;
+const SPACE = /^ (?=\p{Ll}|["“])/u;
+const TOLD = new RegExp(
+  `^(?:[,;:]| [–—-])? (?:\\((?:say|cue)\\)|${SAY})(?: to| that| about| of)?(?::| [–—-]|(?= ))? ?(?=\\S)`,
+  'iu',
 );
 
-/** The forms that have no colon, with one: "On the last two, close the eyes", "“Sink” on the first one". */
-function withColon(text: string): string {
-  const after = AFTER_ROUNDS.exec(text);
-  const number = after ? numberOf(after[1]) : null;
-  if (after && number !== null) return `round ${number + 1}: ${text.slice(after[0].length)}`;
-  const before = BEFORE_SAID.exec(text);
-  if (before) return `${asRound(before[1] ?? '')}: ${text.slice(before[0].length)}`;
-  const quoted = QUOTED_BEFORE.exec(text);
-  return quoted ? `${asRound(quoted[2] ?? '')}: ${quoted[1] ?? ''}` : text;
+/** What may stand behind a place but a mark or the word that it is said. */
+const BEHIND: Readonly<Record<Written, readonly RegExp[]>> = {
+  counted: [COMMA, STOP],
+  led: [COMMA, SPACE],
+  alternate: [COMMA, SPACE],
+  each: [],
+  alone: [],
+  after: [COMMA],
+  time: [COMMA],
+  'half-way': [COMMA],
+  anywhere: [],
+};
+
+/** "At 1:00 drop the hips", "last 15 s slow down", "@1:00 close the eyes". */
+const LEADS_ON = /^(?:[@+]|(?:at|after|(?:(?:for|in) )?(?:the )?(?:last|final)) (?=[\dah]))/i;
+
+/** "Round 3: a little lower", "[last two] close the eyes", "on the third round a little lower". */
+function placeFirst(text: string, lasting: number | null): Found | null {
+  const body = text.replace(SAID_FIRST, '');
+  const boxed = /^[([]([^()[\]]{1,40})[)\]](?: ?[:–—-])? (?=\S)/u.exec(body);
+  if (boxed) {
+    const place = placeOf(boxed[1] ?? '', lasting);
+    // A time in brackets is as well how long it takes.
+    const told = place !== null && place.written !== 'time';
+    return told ? { place, words: unquoted(body.slice(boxed[0].length)), unsure: false } : null;
+  }
+  const found = placeAtStart(body, lasting);
+  if (!found) return null;
+  const { place, length } = found;
+  const rest = body.slice(length);
+  // A time by which nothing is paced stands before a colon.
+  const marks = place.written === 'time' && lasting === null ? [] : BEHIND[place.written];
+  const between = [TOLD, MARK, ...marks, ...(place.written === 'time' && LEADS_ON.test(body) ? [SPACE] : [])].map((one) => one.exec(rest)?.[0]).find((one) => one !== undefined); // prettier-ignore
+  if (between === undefined) return null;
+  const words = unquoted(rest.slice(between.length));
+  // "Last: Closing the Gate" is a movement.
+  if (place.written === 'alone' && place.on === 'last' && !/^["“]|^\p{Ll}/u.test(rest.slice(between.length)))
+    return null;
+  return { place, words, unsure: false };
 }
 
-const ANY_NOUN = new RegExp(`\\b${NOUN}\\b|\\b(?:no\\.?|number) ?(?=\\d|${NUMBERS.join('|')})|#`, 'i');
+const AT_END = /^(.{2,}?)(?: [([]([^()[\]]{2,40})[)\]]| [–—-] ([^–—]{2,40}))[.!]?$/u;
+const QUOTED = new RegExp(
+  `^(?:say:? )?["“]([^"”]{2,})["”],? ?(?:[-–—(] ?)?(?:${SAY} (?:it |this )?)?(.{2,40}?)\\)?[.!]?$`,
+  'iu',
+);
+const PLAIN =
+  /^(.{2,}?) ((?:(?:on|for|in|during|with) (?:the )?(?:(?:very )?(?:last|final)|\d{1,2}(?:st|nd|rd|th)|first|second|third|fourth|fifth|sixth|seventh|eighth|rounds? )|every (?:other|second|third|fourth|2nd|3rd|\d) |(?:after|for the last) (?:\d|an?|one|two|half))[^,;:.!?]{0,30})$/iu;
 
-/** "the third push" as "the third round". */
-function asRound(place: string): string {
-  return place
-    .replace(ANY_NOUN, 'round ')
-    .replace(/\bfinal\b/i, 'last')
-    .replace(/ {2,}/g, ' ')
-    .trim();
+/** "“Sink” on the first one", "soft elbows (last two)", "close the eyes on the last one". */
+function placeLast(text: string, lasting: number | null, inset: boolean): Found | null {
+  const quoted = QUOTED.exec(text);
+  const quotedAt = quoted && placeOf(quoted[2] ?? '', lasting);
+  if (quotedAt) return { place: quotedAt, words: quoted[1] ?? '', unsure: false };
+  // A name begins with a capital, and may have a second round of its own.
+  if (!inset && !/^\p{Ll}/u.test(text)) return null;
+  const [, words = '', boxed, dashed] = AT_END.exec(text) ?? [];
+  const set = placeOf(boxed ?? dashed ?? '', lasting);
+  if (set && set.written !== 'alone') return { place: set, words: unquoted(words), unsure: false };
+  const [, told = '', behind = ''] = PLAIN.exec(text) ?? [];
+  const plain = placeOf(behind, lasting);
+  if (!plain || (plain.written === 'time' && lasting === null)) return null;
+  return { place: plain, words: told, unsure: true };
 }
 
-const LONGEST = 500;
+/** "(round 3: a little lower)". */
+function outOfBrackets(text: string): string {
+  return /^[([]([^()[\]]+)[)\]][.]?$/.exec(text)?.[1] ?? text;
+}
 
-function numberOf(word: string | undefined): number | null {
-  if (word === undefined) return null;
-  const small = word.toLowerCase();
-  const figure = /^(\d{1,2})/.exec(small);
-  if (figure) return Number(figure[1]);
-  const at = [ORDINALS, NUMBERS].map((words: readonly string[]) => words.indexOf(small)).find((one) => one >= 0);
-  return at === undefined ? null : at + 1;
+function unquoted(text: string): string {
+  return /^["“]([^"“”]{2,})["”][.!]?$/.exec(text)?.[1] ?? text;
 }
