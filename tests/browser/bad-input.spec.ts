@@ -46,6 +46,24 @@ test('a plan file that is none is refused in words, and no class is made', async
   await expect(page.locator('[data-class-link]')).toHaveCount(rows);
 });
 
+test('a script of more steps than a class can have says how far it was read, pasted or as a file', async ({ page }) => {
+  const script = Array.from({ length: 1_100 }, (_, at) => `- Rowing the boat ${at}, ${(at % 9) + 2} times`).join('\n');
+  await page.goto(`${origin()}/new#file`);
+  await page.getByLabel('File', { exact: true }).setInputFiles(file('long.txt', script));
+  await expect(page.getByRole('alert')).toContainText('long.txt could not be used. No class was created.');
+  await expect(page.getByRole('alert')).toContainText('The text from line 1002 on was not read.');
+  await page.getByRole('button', { name: 'Pasted script' }).click();
+  const box = page.getByLabel('The script, as you write it');
+  await box.fill(script);
+  await expect(page.getByRole('alert')).toContainText('The text from line 1002 on was not read.');
+  await expect(page.getByRole('main').getByRole('status')).toContainText('More than 1,000 steps');
+  await expect(page.getByRole('button', { name: 'Create class' })).toBeDisabled();
+  await expect(box).toHaveValue(script);
+  await box.fill(script.split('\n').slice(0, 40).join('\n'));
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Create class' })).toBeEnabled();
+});
+
 test('a plan file with one wrong value names its place', async ({ page }) => {
   const { plan } = await storedClass(await copyOf('Net Menders’ Break'));
   await page.goto(`${origin()}/new#file`);

@@ -99,6 +99,8 @@ describe('the door for plans', () => {
     const crowded = withSteps();
     const steps = Array.from({ length: 200_000 }, () => null);
     expect(codes({ ...crowded, sections: [{ ...crowded.sections[0], steps }] })).toEqual(['sections too-many-steps']);
+    const sections = Array.from({ length: 61 }, () => crowded.sections[0]);
+    expect(codes({ ...crowded, sections })).toEqual(['sections too-many-sections']);
   });
 
   it('refuses a plan of more than 20 000 cues', () => {

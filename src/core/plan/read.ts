@@ -47,10 +47,11 @@ function tooManySteps(document: unknown): Issue | null {
     const inside = (section as { steps?: unknown } | null)?.steps;
     return total + (Array.isArray(inside) ? inside.length : 0);
   }, 0);
-  if (sections.length <= LIMITS.sections && steps <= LIMITS.stepsInPlan) return null;
-  return {
-    code: 'too-many-steps',
+  const tooMany = (code: string, found: number, max: number): Issue => ({
+    code,
     at: 'sections',
-    facts: { max: LIMITS.stepsInPlan, found: Math.max(steps, sections.length) },
-  };
+    facts: { max, found },
+  });
+  if (steps > LIMITS.stepsInPlan) return tooMany('too-many-steps', steps, LIMITS.stepsInPlan);
+  return sections.length > LIMITS.sections ? tooMany('too-many-sections', sections.length, LIMITS.sections) : null;
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { LIMITS, readPlanText } from '@/core/plan';
+import { LIMITS, readPlan, readPlanText } from '@/core/plan';
 import { readScript, SCRIPT_LIMITS } from '@/core/plain-script';
 import type { Issue } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
@@ -25,7 +25,12 @@ export function FromFile({ begin, busy }: { readonly begin: Begin; readonly busy
     if (text.length > SCRIPT_LIMITS.characters) {
       return refuse([{ code: 'script-too-long', at: '', facts: { max: SCRIPT_LIMITS.characters } }]);
     }
-    return begin({ from: 'plan', plan: readScript(() => crypto.randomUUID(), text).plan });
+    const { plan, unreadFrom: line } = readScript(() => crypto.randomUUID(), text);
+    if (line !== null) {
+      return refuse([{ code: 'script-too-many-steps', at: '', facts: { max: LIMITS.stepsInPlan, line } }]);
+    }
+    const judged = readPlan(plan);
+    return judged.ok ? begin({ from: 'plan', plan: judged.value }) : refuse(judged.problem);
   };
   return (
     <div className="flex max-w-lg flex-col gap-3">

@@ -1,9 +1,10 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
-import { LIMITS, planMilliseconds, readPlan } from '@/core/plan';
-import { readScript, SCRIPT_LIMITS, type LineKind } from '@/core/plain-script';
+import { LIMITS, planMilliseconds, readPlan, stepsInOrder } from '@/core/plan';
+import { readScript, SCRIPT_LIMITS, type LineKind, type ReadScript } from '@/core/plain-script';
 import { formatClock, toSeconds, type Issue } from '@/core/units';
 import { CheckBox } from '@/ui/parts/CheckBox';
+import { issueSentence } from '@/messages/issues';
 import { IssueList } from '@/ui/parts/IssueList';
 import type { Begin } from './begin';
 import { knownMovements, withLibrary } from './from-library';
@@ -44,7 +45,6 @@ export function FromScript({
   const known = useMemo(() => knownMovements(read, library), [read, library]);
   const tooLong = text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines;
   const unsure = read.lines.filter((line) => line.unsure).length;
-  const steps = read.plan.sections.reduce((sum, section) => sum + section.steps.length, 0);
   const make = async (): Promise<void> => {
     const plan = useLibrary ? await withLibrary(read, known) : read.plan;
     const judged = readPlan(plan);
@@ -70,18 +70,6 @@ export function FromScript({
             }}
           />
         </label>
-        {tooLong && (
-          <p role="alert" className="text-error text-sm">
-            At most {SCRIPT_LIMITS.characters.toLocaleString('en')} characters in{' '}
-            {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
-          </p>
-        )}
-        {read.unreadFrom !== null && (
-          <p role="alert" className="text-error text-sm">
-            At most {LIMITS.stepsInPlan.toLocaleString('en')} steps fit in one class. The text from line{' '}
-            {read.unreadFrom.toLocaleString('en')} on was not read.
-          </p>
-        )}
         {text === '' && (
           <button type="button" className="btn btn-sm self-start" onClick={() => setText(EXAMPLE)}>
             Use an example
@@ -94,7 +82,7 @@ export function FromScript({
       >
         <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
           <p role="status">
-            {steps === 1 ? '1 step' : `${steps} steps`}, {formatClock(toSeconds(planMilliseconds(read.plan)))} long
+            {stepsSaid(read)}, {formatClock(toSeconds(planMilliseconds(read.plan)))} long
             {unsure > 0 && (
               <span className="text-warning">
                 {' '}
@@ -105,7 +93,7 @@ export function FromScript({
           <button
             type="button"
             className="btn btn-primary btn-sm ml-auto"
-            disabled={busy || steps === 0 || tooLong || read.unreadFrom !== null}
+            disabled={busy || stepsInOrder(read.plan).length === 0 || tooLong || read.unreadFrom !== null}
             onClick={() => void make()}
           >
             Create class
@@ -118,6 +106,21 @@ export function FromScript({
             onChange={setUseLibrary}
           />
         )}
+        {tooLong && (
+          <p role="alert" className="text-error mb-2">
+            At most {SCRIPT_LIMITS.characters.toLocaleString('en')} characters in{' '}
+            {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
+          </p>
+        )}
+        {read.unreadFrom !== null && (
+          <p role="alert" className="text-error mb-2">
+            {issueSentence({
+              code: 'script-too-many-steps',
+              at: '',
+              facts: { max: LIMITS.stepsInPlan, line: read.unreadFrom },
+            })}
+          </p>
+        )}
         {trouble.length > 0 && (
           <div role="alert" className="mb-2">
             <p className="text-error">The class cannot be created like this. Your text is still here.</p>
@@ -128,6 +131,12 @@ export function FromScript({
       </section>
     </div>
   );
+}
+
+function stepsSaid({ plan, unreadFrom }: ReadScript): string {
+  if (unreadFrom !== null) return `More than ${LIMITS.stepsInPlan.toLocaleString('en')} steps`;
+  const steps = stepsInOrder(plan).length;
+  return steps === 1 ? '1 step' : `${steps} steps`;
 }
 
 /** What was pasted last stays in this browser, so that a reload loses nothing. */
