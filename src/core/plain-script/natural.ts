@@ -237,8 +237,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
 function headed(
   stamped: string,
   spanSeconds: number | null,
-  { underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
+  { under, underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
 ): readonly Reading[] | null {
+  if (under === 'movement' && (OTHER_SIDE.test(stamped) || BOTH_SIDES.test(stamped))) return null;
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = numbersOn && TIMED_NUMBER.test(stamped);
   const head = heads ? headIn(stamped) : null;

@@ -1,5 +1,6 @@
 import { amongNames } from './blocks';
 import { findCounts } from './counts';
+import { doneAgain } from './done-again';
 import { headsBelow } from './heads';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
@@ -50,11 +51,13 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const belows = belowEach(bare);
   const named = amongNames(bare);
   const beside = besideClass(bare);
+  const again = doneAgain(bare);
   bare.forEach((line, index) => {
     if (builder.passOver(itemAt(lines, index))) return;
     const below = itemAt(belows, index);
     builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
+      again: again.get(index),
       underlined: UNDERLINE.test(bare[index + 1] ?? ''),
       opens: opensList(line, below) || opensItems(bare, index),
       heads: headsBelow(bare, index),

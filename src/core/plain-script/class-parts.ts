@@ -1,0 +1,215 @@
+import { itemAt } from '@/core/units';
+import type { PhaseKind } from '@/core/breath';
+import type { NewId } from '@/core/document';
+import { makePhase, type DuringLine, type Level, type Phase, type SpokenLine } from '@/core/movement';
+import {
+  contractOf,
+  emptyPlan,
+  isMovement,
+  isSilence,
+  LIMITS,
+  makeMovement,
+  makeSection,
+  makeTalk,
+  type ClassPlan,
+  type Section,
+  type Step,
+} from '@/core/plan';
+import { NEW_NAMES } from '@/core/words';
+import { breathOfClass } from './breath-counts';
+import { USUAL_SECONDS } from './class-told';
+import { secondsFrom } from './counts';
+import type { DoneAgain } from './done-again';
+import { endsSilence } from './first-words';
+import { cut } from './line-words';
+import type { Counts, LineKind } from './model';
+import { readOver, type Over } from './over-words';
+import { partsAsLong } from './part-lengths';
+import { isRest } from './pauses';
+import { SideBlocks } from './side-blocks';
+import { counted, finished, silenceOf, twice } from './steps-of-lines';
+
+/** Between two lines that are said, in seconds. */
+export const PAUSE_SECONDS = 1.5;
+/** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
+const CLASS_AT_LEAST = 300;
+
+/** The parts of a class and their steps while they are put together; lives for one reading. */
+export class ClassParts {
+  plan: ClassPlan;
+  readonly sections: { section: Section; steps: Step[]; counts: Counts }[] = [];
+  readonly blocks: SideBlocks;
+  stepCount = 0;
+  /** Movements and silences that no amount was written of yet. */
+  private readonly uncounted = new Set<string>();
+  /** Whether the first steps stand above any part that is named. */
+  private unnamedFirst = false;
+  /** The last silence that was written as a rest or a pause. */
+  private restId: string | null = null;
+
+  constructor(private readonly newId: NewId) {
+    this.blocks = new SideBlocks(newId);
+    this.plan = { ...emptyPlan(newId, NEW_NAMES.class, USUAL_SECONDS), sections: [] };
+  }
+
+  /** The sections as they are, each as long as it is told to be, all movements with a breath. */
+  done(): readonly Section[] {
+    if (this.blocks.isBelow(Infinity)) this.closeBlock('opened');
+    this.nameOpening();
+    const parts = this.sections.map(({ section, steps, counts }) => ({ section: { ...section, steps }, counts }));
+    const sections = partsAsLong(this.newId, this.plan, parts, this.uncounted).map((section) => ({
+      ...section,
+      steps: section.steps.map((step) => finished(this.newId, step)),
+    }));
+    return sections.length > 0 ? sections : [makeSection(this.newId, 'main')];
+  }
+
+  /** Steps begin here that are done again on the other side. */
+  openBlock(again: Exclude<DoneAgain, { what: 'again' }>): void {
+    this.blocks.open(again, { parts: this.sections.length, steps: this.sections.at(-1)?.steps ?? [] });
+  }
+
+  /** What is said above the first part that is named, is said for a welcome. */
+  private nameOpening(): void {
+    const [first, next] = this.sections;
+    const opens = this.unnamedFirst && next !== undefined && first?.steps.every(({ kind }) => kind === 'talk');
+    if (first && opens) first.section = makeSection(this.newId, 'welcome');
+  }
+
+  open(section: Section, counts: Counts = {}): void {
+    this.sections.push({ section, steps: [], counts });
+  }
+
+  current(): Step | undefined {
+    return this.sections.at(-1)?.steps.at(-1);
+  }
+
+  /** @param counts Where it may have amounts and has none, it is as long as its part gives it. */
+  add(step: Step, counts?: Counts): void {
+    if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
+    if (this.sections.length === 0) {
+      this.unnamedFirst = true;
+      this.open(makeSection(this.newId, 'main'));
+    }
+    itemAt(this.sections, this.sections.length - 1).steps.push(step);
+    this.stepCount++;
+  }
+
+  replace(step: Step): void {
+    const steps = this.sections.at(-1)?.steps;
+    if (steps && steps.length > 0) steps[steps.length - 1] = step;
+  }
+
+  /** A line that is said: in a talk or, taught, in a movement that has no breath yet; else in a new talk. */
+  say(text: string, pauseSeconds: number, layer: SpokenLine['layer'] = null): void {
+    const line: SpokenLine = { id: this.newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds, layer };
+    const step = this.current();
+    const longer = step && contractOf(step).withLine(step, line);
+    if (longer) this.replace(longer);
+    else this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
+  }
+
+  /** What is written below a movement's breath is said after its rounds. */
+  sayOrLeave(text: string, pauseSeconds: number): void {
+    const step = this.current();
+    if (isSilence(step) && (endsSilence(text) || step.id === this.restId)) this.add(makeTalk(this.newId, 'Talk', []));
+    if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
+    const leaving = [step.moments.leaving, text].filter((one) => one !== '').join(' ');
+    this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
+  }
+
+  phase(phase: Phase): void {
+    const step = this.current();
+    if (!isMovement(step)) return;
+    this.replace({ ...step, pattern: [...step.pattern, phase].slice(0, LIMITS.phases) });
+  }
+
+  /** A breath in ordinary words: `in: arms rise` is an action, "Inhale, the arms rise." is what is said. */
+  breathe(kind: PhaseKind & LineKind, words: string, counts: Counts): void {
+    if (!isMovement(this.current())) this.add(makeMovement(this.newId, 'Breathing', { pattern: [] }));
+    const word = { inhale: 'In', exhale: 'Out', hold: '', free: '' }[kind];
+    const said = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i.test(words) || word === '';
+    const action = cut(said ? '' : words, LIMITS.titleCharacters);
+    const full = said ? words : words === '' ? `${word}.` : `${word}, ${words.replace(/[.!]$/, '')}.`;
+    this.phase(makePhase(this.newId, { kind, action, full: cut(full, LIMITS.lineCharacters) }));
+    if (counts.hold !== undefined) this.rest(counts.hold);
+  }
+
+  private rest(seconds: number): void {
+    const { min, max } = LIMITS.phaseSeconds;
+    const held = Math.min(max, Math.max(min, seconds));
+    this.phase(makePhase(this.newId, { kind: 'hold', share: null, seconds: held }));
+  }
+
+  /** A pause behind what is said last; a rest, and a pause behind what is done, is a silence of its own. */
+  pause(words: string, seconds: number): void {
+    const step = this.current();
+    const said = step?.kind === 'talk' || (isMovement(step) && step.pattern.length === 0 && step.teach.length > 0);
+    const paused = said && !isRest(words, seconds) ? contractOf(step).withPause(step, seconds) : null;
+    if (paused) this.replace(paused);
+    else this.rested(words, seconds);
+  }
+
+  /** A silence in which nothing is said: what is written below is said behind it. */
+  private rested(words: string, seconds: number): void {
+    const step = silenceOf(this.newId, words || NEW_NAMES.silence, { seconds: secondsFrom([seconds, seconds], 1) });
+    this.restId = step.id;
+    this.add(step);
+  }
+
+  /** What a label says of the movement it stands under; said where there is none. */
+  aside(kind: 'caution' | 'level' | 'seated', words: string): void {
+    const step = this.current();
+    if (!isMovement(step)) return this.say(words, PAUSE_SECONDS);
+    const line = cut(words, LIMITS.lineCharacters);
+    if (kind === 'caution') {
+      const caution = [step.moments.caution, line].filter((one) => one !== '').join(' ');
+      return this.replace({ ...step, moments: { ...step.moments, caution: cut(caution, LIMITS.lineCharacters) } });
+    }
+    if (kind === 'seated') return this.replace({ ...step, seated: cut(words, LIMITS.noteCharacters) });
+    this.level({ name: cut(words, LIMITS.titleCharacters), note: '', lines: [line] });
+  }
+
+  level(level: Level): void {
+    const step = this.current();
+    if (isMovement(step)) this.replace({ ...step, levels: [...step.levels, level].slice(0, LIMITS.levels) });
+  }
+
+  /** A line over the rounds of the movement above, or over its silence, in ordinary words. */
+  overRounds(line: string, inset: boolean): Over | null {
+    const step = this.current();
+    if (!isMovement(step) && !isSilence(step)) return null;
+    const timed = !isMovement(step) || step.pacedBy === 'clock' || step.pacedBy === 'held';
+    const over = readOver(this.newId, line, timed ? step.seconds : null, inset);
+    const byRound = over !== null && over.line.on !== 'anywhere' && over.line.on !== 'time';
+    return byRound && !isMovement(step) ? null : over;
+  }
+
+  over(line: DuringLine): void {
+    const step = this.current();
+    if (isMovement(step) || isSilence(step))
+      this.replace({ ...step, during: [...step.during, line].slice(0, LIMITS.spokenLines) });
+  }
+
+  count(counts: Counts): void {
+    const step = this.current();
+    if (step === undefined && counts.breath) {
+      this.plan = { ...this.plan, pace: breathOfClass(counts.breath, this.plan.pace) };
+    }
+    const opening = this.sections.every(({ steps }) => steps.every(({ kind }) => kind === 'talk'));
+    const [seconds = 0] = counts.seconds ?? [];
+    if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST))) {
+      this.plan = { ...this.plan, targetSeconds: seconds };
+    }
+    if (isMovement(step) && (counts.rounds !== undefined || seconds > 0)) this.uncounted.delete(step.id);
+    if (isMovement(step))
+      this.replace(counted(this.newId, step, { ...twice(step, counts), ...counts }, this.plan.pace));
+  }
+
+  closeBlock(of: Extract<DoneAgain, { what: 'again' }>['of']): boolean {
+    const part = this.sections.at(-1);
+    const steps = this.blocks.close(of, { parts: this.sections.length, steps: part?.steps ?? [] });
+    if (part && steps) part.steps = [...steps];
+    return steps !== null;
+  }
+}

@@ -1,0 +1,175 @@
+import type { Leg } from '@/core/words';
+import { itemAt } from '@/core/units';
+import { namesPart, withoutMark } from './headings';
+import { indentOf, singleSpaced } from './line-words';
+import { isCounted } from './name-lines';
+import { NUMBER_WORDS } from './tokens';
+
+/*
+ * Steps that are written once and done again on the other side: "On the left: … Same on the right", "On each side: …",
+ * "Repeat the last three on the other side". Such lines are short and use few words; those are known here.
+ */
+
+/** What a line tells of steps that are done on both sides. */
+export type DoneAgain =
+  /** The steps below it, up to the line that says so; `stance` is the change of place that it is itself. */
+  | { readonly what: 'opens'; readonly side: Leg; readonly stance: string | null }
+  /** The steps from the line that opened them on, so many above, those by their numbers, or all of the part: a guess. */
+  | { readonly what: 'again'; readonly of: 'opened' | 'all' | number | readonly [from: number, to: number] }
+  /** The last line of a list that stands under "On each side:". */
+  | { readonly what: 'wraps'; readonly side: Leg; readonly to: number };
+
+const LINE_AT_MOST = 70;
+const WORDS_AT_MOST = 14;
+const LOOKED_AT = 40;
+const STEPS_AT_MOST = 30;
+
+const LIMB = 'sides?|legs?|foot|feet|arms?|hands?';
+/** "On the left:", "Left side first", "All on the left first", "With the left foot forward". */
+const ONE_SIDE = new RegExp(
+  `^(?:(?:first|start|begin|starting|beginning),? )?(?:all |everything )?(?:(?:on|to|with) )?(?:the |your )?(left|right)(?: (?:${LIMB}))?(?: (?:forwards?|in front|leading|leads))?(?:,? first)?(?: ?[:–—-])?$|^(l|r)(?: side)? ?:$`,
+  'i',
+);
+/** "Left foot forward": a change of place itself. */
+const STANCE = /^(?:left|right) (?:leg|foot) (?:forwards?|in front)$/i;
+
+const words = (all: string): ReadonlySet<string> => new Set(all.split(' '));
+const SIDE_WORDS = words('left right l r other opposite second');
+const TURNING = words('switch swap change');
+const LIMBS = words('side sides leg legs foot feet arm arms hand hands direction way');
+const AGAIN = words('same again repeat repeated rpt mirror mirrored');
+const WHOLE = words(
+  'all everything whole lot sequence series block set these those them exercises movements moves steps forms three two four five six',
+);
+const SMALL = words(
+  'and then now so next finally the a of that this it thing do done on to with for at in too as well also over once more just exactly we you they last from start top beginning go back turn nos no numbers number exercise step movement form both everyone please let’s lets',
+);
+
+/** The words of a short line in small letters, without marks; `null` for a longer one. */
+function wordsOf(line: string): readonly string[] | null {
+  const text = singleSpaced(withoutMark(line).trim());
+  if (text === '' || text.length > LINE_AT_MOST) return null;
+  const found = text.toLowerCase().replace(/[^\p{L}\d’–-]+/gu, ' ').trim().split(' '); // prettier-ignore
+  return found.length > WORDS_AT_MOST ? null : found.filter((one) => !/^[–-]+$/.test(one));
+}
+
+const BOTH = new RegExp(`\\bboth\\b(?! (?:the |of the )?(?:${LIMB}))`);
+/** "2, 3 and 4". */
+const LISTED = /(?<![\d:])(\d{1,2})(?:, ?\d{1,2})*,? (?:and|&) (\d{1,2})(?![\d:])/;
+const RANGE = /(?<![\d:])(\d{1,2}) ?(?:-|–|—|to|until|through) ?(\d{1,2})(?![\d:])/;
+
+/** Whether a line says that what stands above is done again on the other side, and of what; `null` where it does not. */
+function againOf(line: string): 'above' | 'all' | number | readonly [number, number] | null {
+  const found = wordsOf(line);
+  if (!found) return null;
+  const bare = withoutMark(line).toLowerCase();
+  const range = RANGE.exec(bare) ?? LISTED.exec(bare);
+  let [sided, turned, again, whole, limb, each] = [false, false, false, false, false, false];
+  let count: number | null = null;
+  for (const one of found) {
+    if (one === 'both' || one === 'each' || one === 'every') {
+      each = true;
+      continue;
+    }
+    const number = NUMBER_WORDS.get(one) ?? (/^\d{1,2}$/.test(one) ? Number(one) : null);
+    if (number !== null) count = number;
+    if (SIDE_WORDS.has(one)) sided = true;
+    else if (TURNING.has(one)) turned = true;
+    else if (AGAIN.has(one)) again = true;
+    else if (WHOLE.has(one)) whole = true;
+    else if (LIMBS.has(one)) limb = true;
+    else if (number === null && !SMALL.has(one) && !/^\d{1,2}[–-]\d{1,2}$/.test(one)) return null;
+  }
+  if (count === null && BOTH.test(bare) && (again || whole || /\b(?:each|every)\b/.test(bare))) count = 2;
+  // "All three on both sides": behind a word for what is meant.
+  const onEach = each && limb && (whole || count !== null);
+  if (!(sided || onEach || (turned && limb && again))) return null;
+
+  if (range && (again || limb)) return [Number(range[1]), Number(range[2])];
+  if (count !== null) return count >= 2 && count <= STEPS_AT_MOST && (again || whole || each || found.includes('last')) ? count : null; // prettier-ignore
+  return whole ? 'all' : 'above';
+}
+
+/** "On each side:", "Left, then the same right:": over a list that is done on both sides. */
+function isEachSide(line: string): boolean {
+  const found = wordsOf(line);
+  if (!found || !/:\s*$/.test(line)) return false;
+  const known = words('each every both following one first left right other');
+  if (!found.every((one) => [known, LIMBS, AGAIN, WHOLE, SMALL].some((set) => set.has(one)))) return false;
+  const has = (...all: readonly string[]): boolean => all.every((one) => found.includes(one));
+  const limb = found.some((one) => LIMBS.has(one));
+  return (
+    (limb && (has('each') || has('both') || has('every'))) || has('left', 'right') || (limb && has('one', 'other'))
+  );
+}
+
+/** For each line what it tells of steps that are done on both sides; most tell nothing. */
+export function doneAgain(lines: readonly string[]): ReadonlyMap<number, DoneAgain> {
+  const found = new Map<number, DoneAgain>();
+  let opened: number | null = null;
+  lines.forEach((line, at) => {
+    if (line.length > 2 * LINE_AT_MOST || !MAY_TELL.test(line)) {
+      if (isHead(line)) opened = null;
+      return;
+    }
+    const text = singleSpaced(withoutMark(line).trim());
+    const [, word, letter] = ONE_SIDE.exec(text) ?? [];
+    if (word ?? letter) {
+      const side: Leg = /^l/i.test(word ?? letter ?? '') ? 'left' : 'right';
+      if (closesBelow(lines, at, side)) {
+        found.set(at, { what: 'opens', side, stance: STANCE.test(text) ? text : null });
+        opened = at;
+        return;
+      }
+    }
+    const to = isEachSide(line) ? endOfList(lines, at) : null;
+    if (to !== null) {
+      const [named] = /\b(?:left|right)\b/i.exec(text) ?? [];
+      found.set(at, { what: 'wraps', side: named?.toLowerCase() === 'right' ? 'right' : 'left', to });
+      return;
+    }
+    const of = word !== undefined && /:\s*$/.test(line) ? null : againOf(line);
+    if (of !== null && opened !== null) {
+      found.set(at, { what: 'again', of: 'opened' });
+      opened = null;
+    } else if (of !== null && of !== 'above') found.set(at, { what: 'again', of });
+  });
+  return found;
+}
+
+/** A line without any of these tells nothing of sides. */
+const MAY_TELL = /\b(?:left|right|l|r|other|opposite|each|both|every|sides?|legs?|feet|second)\b/i;
+
+function isHead(line: string): boolean {
+  return /^#/.test(line) || namesPart(line.trim().replace(/:$/, ''));
+}
+
+/** Whether a line below says that all is done again, before another part or side begins. */
+function closesBelow(lines: readonly string[], at: number, side: Leg): boolean {
+  let steps = 0;
+  for (const line of lines.slice(at + 1, at + LOOKED_AT)) {
+    if (isHead(line)) return false;
+    if (ONE_SIDE.test(singleSpaced(withoutMark(line).trim())) && /:\s*$/.test(line)) return false;
+    const again = againOf(line);
+    const same = new RegExp(`\\b${side}\\b`, 'i').test(line);
+    if (again !== null && steps > 0 && !same) return true;
+    if (isCounted(line)) steps++;
+  }
+  return false;
+}
+
+/** The last line of the list under a line: of what stands further in, else up to an empty line; `null` where two steps do not. */
+function endOfList(lines: readonly string[], at: number): number | null {
+  const indent = indentOf(itemAt(lines, at));
+  const furtherIn = indentOf(lines[at + 1] ?? '') > indent;
+  let [to, steps] = [at, 0];
+  for (let next = at + 1; next < Math.min(lines.length, at + LOOKED_AT); next++) {
+    const line = itemAt(lines, next);
+    if (line.trim() === '' && !furtherIn) break;
+    if (line.trim() === '') continue;
+    if (isHead(line) || (furtherIn && indentOf(line) <= indent)) break;
+    if (isCounted(line)) steps++;
+    to = next;
+  }
+  return steps >= 2 ? to : null;
+}
