@@ -216,8 +216,9 @@ export class ScriptBuilder {
     }
   }
 
-  private takeNatural({ kind, words, counts, unsure, about }: Reading, mayTitle: boolean): void {
-    if (about) this.parts.plan = toldOfClass(this.parts.plan, about, words, counts);
+  private takeNatural({ kind, words, counts, unsure, about, sets }: Reading, mayTitle: boolean): void {
+    if (sets) this.parts.set(sets);
+    else if (about) this.parts.plan = toldOfClass(this.parts.plan, about, words, counts);
     else if (kind === 'title' || (mayTitle && counts.rounds === undefined && this.mayBeTitle(kind, words, unsure))) {
       const targetSeconds = counts.seconds?.[0] ?? this.parts.plan.targetSeconds;
       this.parts.plan = {

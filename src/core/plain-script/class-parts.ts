@@ -27,7 +27,8 @@ import { readOver, type Over } from './over-words';
 import { partsAsLong } from './part-lengths';
 import { isRest } from './pauses';
 import { SideBlocks } from './side-blocks';
-import { counted, finished, silenceOf, twice } from './steps-of-lines';
+import type { StepSettings } from './step-settings';
+import { counted, finished, silenceOf, twice, withSettings } from './steps-of-lines';
 
 /** Between two lines that are said, in seconds. */
 export const PAUSE_SECONDS = 1.5;
@@ -62,6 +63,12 @@ export class ClassParts {
       steps: section.steps.map((step) => finished(this.newId, step)),
     }));
     return sections.length > 0 ? sections : [makeSection(this.newId, 'main')];
+  }
+
+  /** What a line sets of the movement above. A breath that is free leads none. */
+  set(sets: StepSettings): void {
+    const step = this.current();
+    if (isMovement(step)) this.replace(withSettings(this.newId, step, sets, this.plan.pace));
   }
 
   /** Steps begin here that are done again on the other side. */

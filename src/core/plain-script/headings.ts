@@ -57,6 +57,8 @@ export function isOutlineHead(line: string): boolean {
 
 /** Whether what stands below a line is a list, or parts of it by their numbers, and the line itself is none of one. */
 export function opensList(line: string, below: string): boolean {
+  // What stands further in than the list below it tells of the step above.
+  if (below.trim() !== '' && indentOf(line) > indentOf(below)) return false;
   const number = /^\s*(\d{1,2})[.)]? /.exec(line)?.[1];
   if (number !== undefined) return below.trimStart().startsWith(`${number}.1`);
   // "Standing behind the chair (15 min)" over lines that stand further in.

@@ -19,6 +19,7 @@ import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
 import { isOfAll } from './step-kinds';
 import { readRemark, readStep } from './step-lines';
+import { settingIn } from './step-settings';
 import { headAndTail } from './tails';
 import { isTold, kindOfPart } from './talks';
 import { sentenceCase, singleSpaced, wordCount } from './line-words';
@@ -174,6 +175,8 @@ function withTail(
 
 /** What stands beside a step in its row: its breath, what a label says of it, or what is said. */
 function remarkOf(remark: string): readonly Reading[] {
+  const set = settingIn(remark);
+  if (set) return set;
   const found = readRemark(remark);
   return found[0]?.kind === 'said' ? (labelledAs(remark, 'movement') ?? found) : found;
 }
@@ -203,6 +206,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (opened) return opened;
   const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
+  const set = under === 'movement' ? settingIn(body) : null;
+  if (set) return set;
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
   const pause = pauseIn(body);
@@ -252,7 +257,8 @@ function headed(
   }
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
   const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
-  if (opening === null) return null;
+  // "Soft knees." between two of a list is said in the first.
+  if (opening === null || (under === 'movement' && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;
   return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
 

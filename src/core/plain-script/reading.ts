@@ -1,4 +1,5 @@
 import type { Counts, LineKind } from './model';
+import type { StepSettings } from './step-settings';
 
 /** One thing that a line says; a line may hold an in and an out. */
 export interface Reading {
@@ -8,6 +9,8 @@ export interface Reading {
   readonly unsure: boolean;
   /** Where it tells of the class as a whole: what it is about, whom it is for, how long it is. */
   readonly about?: 'focus' | 'audience' | 'length';
+  /** What it sets of the movement above, beside its counts. */
+  readonly sets?: StepSettings;
 }
 
 export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {

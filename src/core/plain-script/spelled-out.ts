@@ -16,6 +16,39 @@ const SHORT_FORMS = withNeeds([
     /\b(\d{1,2}|[a-z]{3,8}), (?:then )?(?:change|swap|switch|reverse) (?:directions?|the direction|ways?),? (?:and |then )*\1\b/gi,
     '$1 each way',
   ],
+  // A few together, then on their own.
+  [
+    'together|led|counted|guided|with me',
+    new RegExp(
+      `(?<=\\p{L}.*)\\b((?:[x×] ?)?\\d{1,2} ?x?|${NUMBER_IN_WORDS})(?: rounds| times)? \\(?(?:together|led|counted|guided|with me)\\)?(?=.*\\b(?:own|alone|themselves|self|uncounted|unguided|individually|freely)\\b)`,
+      'giu',
+    ),
+    '$1 times',
+  ],
+  [
+    'lead',
+    new RegExp(
+      `(?:[,:]| [–-])? \\bleads? (?=(?:\\d{1,2}|${NUMBER_IN_WORDS})\\b.*\\b(?:own|alone|themselves|uncounted|unguided|individually|freely)\\b)`,
+      'giu',
+    ),
+    ', ',
+  ],
+  [
+    'continue|carry on|go on|keep going|practise|practice',
+    /(?<=\d.*)\b(?:then )?(?:let (?:them|everyone|everybody|people) )?(?:continue|carry on|go on|keep going|practi[sc]e)(?=(?: on)? (?:alone|(?:on|at|in) (?:your|their) own|by (?:themselves|yourselves|yourself)|individually|freely|unguided)\b)/giu,
+    'then',
+  ],
+  ['self', /(?<=\d.*)\bself[- ]?(?:paced|led|guided)\b|\bself[- ]?(?:paced|led|guided)\b(?=.*\d)/giu, 'own pace'],
+  [
+    'uncounted|individually|alone|freely|own practi',
+    /(?<=\d ?(?:s|m|secs?|seconds|mins?|minutes|['′’]),? |minutes?,? |then )(?:uncounted|individually|alone|freely|own practi[sc]e)(?=$|[ ,.)])/giu,
+    'own pace',
+  ],
+  [
+    'uncounted|individually|alone|freely',
+    /(?<=\p{L}{3},? )(?:uncounted|individually|alone|freely)(?=,? (?:for )?(?:\d{1,3} ?(?:s|m|secs?|seconds|mins?|minutes|['′’])|(?:two|three|four|five|an?) minutes?)(?=$|[ ,.)]))/giu,
+    'own pace',
+  ],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],

@@ -14,6 +14,7 @@ import type { NewId } from '@/core/document';
 import { breathOfStep, type BreathRests } from './breath-counts';
 import { cut, name } from './line-words';
 import type { Counts } from './model';
+import type { StepSettings } from './step-settings';
 
 /* The steps that lines of ordinary writing make, with their amounts. */
 
@@ -36,6 +37,26 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
   return {
     ...next,
     pattern: [makePhase(newId, { kind: 'inhale' }), rest, makePhase(newId, { kind: 'exhale' })],
+  };
+}
+
+/** A movement with what a line below it sets. */
+export function withSettings(
+  newId: NewId,
+  step: MovementStep,
+  sets: StepSettings,
+  pace: ClassPlan['pace'],
+): MovementStep {
+  const { breath, breathWay, callBackSeconds, callBackWords } = sets;
+  const free = breath === 'free' && step.pattern.length === 0;
+  return {
+    ...step,
+    ...(free ? { pattern: [makePhase(newId, { kind: 'free', share: null, seconds: pace.breathSeconds })] } : {}),
+    ...(breathWay ? { breathWay } : {}),
+    ...(callBackSeconds === undefined
+      ? {}
+      : { callBackLeadSeconds: Math.min(LIMITS.callBackLeadSeconds.max, callBackSeconds) }),
+    ...(callBackWords === undefined ? {} : { lastRoundLine: cut(callBackWords, LIMITS.lineCharacters) }),
   };
 }
 
