@@ -70,6 +70,22 @@ export function opensList(line: string, below: string): boolean {
   return !isItem(line) && isItem(below) && (next === undefined || next === '1');
 }
 
+/** In the tidy form a part names its role behind it, and a step its kind before it. */
+const HASHED = /^#{2,6}\s+(?!(?:movement|talk|silence|transition): )(?=\S)(?!.*\[\p{L}+\]\s*$)/u;
+
+/** "### Rowing (8x)" over what is said in it: a heading that counts rounds and stands over no list is a step. */
+export function withStepsListed(lines: readonly string[]): readonly string[] {
+  return lines.map((line, at) => {
+    if (!HASHED.test(line) || line.length > HEAD_AT_MOST) return line;
+    const name = line.replace(HASHED, '');
+    const { counts, rest, bare } = findCounts(name);
+    const counted = counts.rounds !== undefined && (!bare || /\(\d{1,2}\)\s*$/.test(name));
+    if (!counted || rest === '' || namesPart(rest) || /\beach$/i.test(name.replace(/\W+$/, ''))) return line;
+    const below = lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT).find((one) => one.trim() !== '') ?? '';
+    return isItem(below) && hasAmount(findCounts(withoutMark(below)).counts) ? line : `- ${name}`;
+  });
+}
+
 /** Whether the items further in below an item are steps of their own, each with a name and an amount: "• Loosening". */
 export function opensItems(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at);

@@ -32,6 +32,16 @@ export function isCue(text: string): boolean {
   return !/[.!?]/.test(text) && CUE.test(text);
 }
 
+const LOOKED_AFTER = new RegExp(
+  `^(?:the )?${BODY} (?:on|in|into|over|under|behind|above|below|to|towards?|face|facing|look(?:ing)?|stays?|rests?|follows?|leads?|sinks?|drops?|hangs?|soft|heavy|light)\\b|^(?:watch|keep|ask|remind|think|nb|note|mind|feel|check|imagine|notice|remember|avoid|never|always|not|no)\\b|^(?:small|big|slow|soft|heavy|light|smooth|round|easy|gentle|loose|long|quiet)(?:er|ly)? (?:circles?|movements?|steps?|arms?|hands?|knees?|shoulders?|breaths?|hips?|and)\\b`,
+  'i',
+);
+
+/** Whether a line that stands right below a step, and above the next, is a remark on it. */
+export function isRemark(text: string): boolean {
+  return isCue(text.replace(/[.]$/, '')) || LOOKED_AFTER.test(text);
+}
+
 /** "Self massage: face, neck, arms, legs". */
 const OF_PARTS =
   /^(?!(?:note|cue|say|tip|nb|option|level|caution|bring|music|theme|focus)\b)\p{Lu}\p{L}+(?: \p{L}+){0,3}: \p{Ll}+(?:, (?:and )?\p{Ll}+){2,8}\.?$/u;

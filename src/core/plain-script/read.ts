@@ -5,7 +5,8 @@ import { headsBelow } from './heads';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
 import { besideClass, withoutFileHead } from './letters';
-import { namesPart, opensItems, opensList } from './headings';
+import { isItem, namesPart, opensItems, opensList, withStepsListed } from './headings';
+import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withoutBreaks } from './paragraphs';
 import { withoutRowMarks } from './rows';
@@ -44,7 +45,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
   const plain = lines.map(withoutRowMarks);
   const bare = marked
-    ? plain.map(withMarkApart)
+    ? withStepsListed(plain.map(withMarkApart))
     : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(plain))))))));
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
@@ -59,7 +60,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       written: itemAt(lines, index),
       again: again.get(index),
       underlined: UNDERLINE.test(bare[index + 1] ?? ''),
-      opens: opensList(line, below) || opensItems(bare, index),
+      opens: (opensList(line, below) && !isRemarkOn(bare[index - 1] ?? '', line)) || opensItems(bare, index),
       heads: headsBelow(bare, index),
       named: named[index] === true,
       beside: beside[index] === true,
@@ -71,6 +72,11 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     });
   });
   return builder.done();
+}
+
+/** "Soft knees" right below one of a list is how that is done, and no part over the next. */
+function isRemarkOn(above: string, line: string): boolean {
+  return isItem(above) && !isItem(line) && isRemark(line.trim());
 }
 
 const PARTS_SHARE = 0.5;
