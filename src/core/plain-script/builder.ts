@@ -1,6 +1,7 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import { blankStep, LIMITS, makeMovement, makeSection, type Step } from '@/core/plan';
+import { aboveSteps } from './above-steps';
 import { ClassParts, PAUSE_SECONDS } from './class-parts';
 import { toldOfClass } from './class-told';
 import type { DoneAgain } from './done-again';
@@ -80,7 +81,7 @@ export class ScriptBuilder {
       otherMark: this.stepNumbered && isDashed(line),
       shouted: this.shouted,
     };
-    const found = this.isAtTop() ? titled(readNatural(line, standing), line, below.alone) : readNatural(line, standing);
+    const found = this.readingsOf(line, standing);
     // A row of a table may stand under the part that its first column names.
     const main = found.find(({ kind }) => kind !== 'section') ?? itemAt(found, 0);
     const readings = put === null ? found : [{ ...main, kind: put, words: wordsFor(put, line, main), unsure: false }];
@@ -97,6 +98,12 @@ export class ScriptBuilder {
     const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
     this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps > 1 ? { steps } : {});
     this.titleKind = null;
+  }
+
+  private readingsOf(line: string, standing: Standing): readonly Reading[] {
+    if (this.isAtTop()) return titled(readNatural(line, standing), line, standing.alone);
+    const above = this.parts.sections.length === 0 ? aboveSteps(line) : null;
+    return above ? [above] : readNatural(line, standing);
   }
 
   /** Whether a row names the part of the class that is open already. */
