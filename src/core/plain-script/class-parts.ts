@@ -27,7 +27,7 @@ import { readOver, type Over } from './over-words';
 import { partsAsLong } from './part-lengths';
 import { isRest } from './pauses';
 import { SideBlocks } from './side-blocks';
-import type { StepSettings } from './step-settings';
+import type { StepSettings } from './reading';
 import { counted, finished, silenceOf, twice, withSettings } from './steps-of-lines';
 
 /** Between two lines that are said, in seconds. */

@@ -1,5 +1,12 @@
 import type { Counts, LineKind } from './model';
-import type { StepSettings } from './step-settings';
+
+/** What a line sets of the movement above; seconds before its end, or words. */
+export interface StepSettings {
+  readonly breath?: 'free';
+  readonly breathWay?: 'nose' | 'nose-mouth';
+  readonly callBackSeconds?: number;
+  readonly callBackWords?: string;
+}
 
 /** One thing that a line says; a line may hold an in and an out. */
 export interface Reading {

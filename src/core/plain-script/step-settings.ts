@@ -1,18 +1,10 @@
 import { findCounts } from './counts';
-import { reading, type Reading } from './reading';
+import { reading, type Reading, type StepSettings } from './reading';
 
 /*
  * What a line below a movement sets of it: how people breathe in it where nothing leads that, by nose or mouth, and when
  * and with which words they are called back from their own pace.
  */
-
-/** What it sets; seconds before the end, or words. */
-export interface StepSettings {
-  readonly breath?: 'free';
-  readonly breathWay?: 'nose' | 'nose-mouth';
-  readonly callBackSeconds?: number;
-  readonly callBackWords?: string;
-}
 
 const LINE_AT_MOST = 100;
 const MAY_SET = /breath|nose|mouth|back|bell\b|bring|inhal|exhal/i;

@@ -14,7 +14,7 @@ import type { NewId } from '@/core/document';
 import { breathOfStep, type BreathRests } from './breath-counts';
 import { cut, name } from './line-words';
 import type { Counts } from './model';
-import type { StepSettings } from './step-settings';
+import type { StepSettings } from './reading';
 
 /* The steps that lines of ordinary writing make, with their amounts. */
 
