@@ -112,6 +112,7 @@ describe('what is no place', () => {
     ['- Push the wave (round 2)', 'Push the wave'],
     ['Last 3 min: sitting, eyes closed', 'Sitting, eyes closed'],
     ['- Last one: Closing the Gate x3', 'Closing the Gate'],
+    ['- First step: Push the Wave', 'Push the Wave'],
   ])('“%s” is a step', (line, name) => {
     const steps = read('Rowing x8', line, false);
     expect(steps.map((one) => one.name).join('; ')).toContain(name);
@@ -129,6 +130,7 @@ describe('what is no place', () => {
     'Halfway up the wall is a mark.',
     'After this the arms are tired.',
     'At last the arms rest.',
+    'Last one: Closing the Gate',
     'At first the arms are heavy.',
   ])('“%s” is said as it stands', (line) => {
     const [first] = read('Rowing x8', line, true);

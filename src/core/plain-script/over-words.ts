@@ -95,10 +95,17 @@ function placeFirst(text: string, lasting: number | null): Found | null {
   const between = [TOLD, MARK, ...marks, ...(place.written === 'time' && LEADS_ON.test(body) ? [SPACE] : [])].map((one) => one.exec(rest)?.[0]).find((one) => one !== undefined); // prettier-ignore
   if (between === undefined) return null;
   const words = unquoted(rest.slice(between.length));
-  // "Last: Closing the Gate" is a movement.
-  if (place.written === 'alone' && place.on === 'last' && !/^["“]|^\p{Ll}/u.test(rest.slice(between.length)))
-    return null;
-  return { place, words, unsure: false };
+  return isStep(body.slice(0, length), place, words) ? null : { place, words, unsure: false };
+}
+
+const LAST_STEP = /^(?:the )?(?:\p{L}+|\d{1,2}(?:st|nd|rd|th)) steps?$/iu;
+const TITLE =
+  /^\p{Lu}[\p{L}'’-]*(?: (?:of|the|an?|and|in|on|to|over|under|with|from|at|\p{Lu}[\p{L}'’-]*))* \p{Lu}[\p{L}'’-]*$/u;
+
+/** "Last one: Closing the Gate", "Last: rowing", "First step: bow": the name of a movement, and nothing said in the one above. */
+function isStep(before: string, { written, on }: Place, words: string): boolean {
+  if (LAST_STEP.test(before) || (TITLE.test(words) && /\p{Ll}/u.test(words))) return true;
+  return written === 'alone' && on === 'last' && !/^["“]|^\p{Ll}/u.test(words);
 }
 
 const AT_END = /^(.{2,}?)(?: [([]([^()[\]]{2,40})[)\]]| [–—-] ([^–—]{2,40}))[.!]?$/u;
