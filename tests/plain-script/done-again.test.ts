@@ -148,6 +148,10 @@ describe('what is done on both sides otherwise', () => {
     'Let the left hand follow the right.',
     'Four steps to the left, four to the right.',
     'Repeat it in your own time.',
+    'All the way to the right.',
+    'The other three go to the left.',
+    'All to the left',
+    'Turn all the way to the other side.',
   ])('“%s” makes no block', (line) => {
     const { steps } = read([...TITLE, '- Rowing x8', '- Bow x3', `  ${line}`, '- Cloud hands x6']);
     expect(steps.every(({ blockId }) => blockId === null)).toBe(true);

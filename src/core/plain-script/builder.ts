@@ -59,13 +59,7 @@ export class ScriptBuilder {
       this.takeTidy(line, tidy);
       return;
     }
-    if (put === null && again && this.isOfBlock(again)) {
-      const counts: Counts = again.what === 'again' ? { sides: 'one-then-other' } : { startSide: again.side };
-      if (/:\s*$/.test(line)) this.listIndent = indentOf(line);
-      const stance = again.what === 'opens' ? again.stance : null;
-      if (stance !== null) return this.note(written, 'transition', stance);
-      return this.note(written, 'setting', '', counts, again.what === 'again' && again.of === 'all');
-    }
+    if (put === null && again && this.isOfBlock(again)) return this.noteBlock(line, written, again);
     const inset = indentOf(line) > this.stepIndent;
     const over = put === null ? this.parts.overRounds(line, inset) : null;
     if (over) {
@@ -135,11 +129,20 @@ export class ScriptBuilder {
   /** Whether steps begin here, or are, that are done again; where none are, the line is read as any other. */
   private isOfBlock(again: DoneAgain): boolean {
     if (again.what === 'again') return this.parts.closeBlock(again.of);
+    if (again.what === 'repeats') return this.parts.closeBlock(again.of, again.times);
     this.parts.openBlock(again);
     // What is listed below stands further in than no step.
     this.stepIndent = Infinity;
     if (again.what === 'opens' && again.stance !== null) this.parts.add(transitionOf(this.newId, again.stance, {}));
     return true;
+  }
+
+  private noteBlock(line: string, written: string, again: DoneAgain): void {
+    if (/:\s*$/.test(line)) this.listIndent = indentOf(line);
+    if (again.what === 'opens' && again.stance !== null) return this.note(written, 'transition', again.stance);
+    if (again.what === 'repeats' || again.what === 'wraps-times') return this.note(written, 'setting', '', { rounds: again.times }, true); // prettier-ignore
+    const counts: Counts = again.what === 'again' ? { sides: 'one-then-other' } : { startSide: again.side };
+    return this.note(written, 'setting', '', counts, again.what === 'again' && again.of === 'all');
   }
 
   done(): ReadScript {

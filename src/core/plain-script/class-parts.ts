@@ -19,7 +19,7 @@ import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from './breath-counts';
 import { USUAL_SECONDS } from './class-told';
 import { secondsFrom } from './counts';
-import type { DoneAgain } from './done-again';
+import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence } from './first-words';
 import { cut } from './line-words';
 import type { Counts, LineKind } from './model';
@@ -72,7 +72,7 @@ export class ClassParts {
   }
 
   /** Steps begin here that are done again on the other side. */
-  openBlock(again: Exclude<DoneAgain, { what: 'again' }>): void {
+  openBlock(again: Exclude<DoneAgain, { what: 'again' | 'repeats' }>): void {
     this.blocks.open(again, { parts: this.sections.length, steps: this.sections.at(-1)?.steps ?? [] });
   }
 
@@ -213,10 +213,14 @@ export class ClassParts {
       this.replace(counted(this.newId, step, { ...twice(step, counts), ...counts }, this.plan.pace));
   }
 
-  closeBlock(of: Extract<DoneAgain, { what: 'again' }>['of']): boolean {
+  /** Whether steps that are meant are there, and done again now. */
+  closeBlock(of: StepsMeant, times = 1): boolean {
     const part = this.sections.at(-1);
-    const steps = this.blocks.close(of, { parts: this.sections.length, steps: part?.steps ?? [] });
-    if (part && steps) part.steps = [...steps];
-    return steps !== null;
+    const before = part?.steps ?? [];
+    const steps = this.blocks.close(of, { parts: this.sections.length, steps: before }, times);
+    if (!part || !steps) return false;
+    part.steps = [...steps];
+    this.stepCount += steps.length - before.length;
+    return true;
   }
 }

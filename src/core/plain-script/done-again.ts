@@ -10,14 +10,20 @@ import { NUMBER_WORDS } from './tokens';
  * "Repeat the last three on the other side". Such lines are short and use few words; those are known here.
  */
 
-/** What a line tells of steps that are done on both sides. */
+/** What a line tells of steps that are done on both sides, or several times over; each `times` counts all of them. */
 export type DoneAgain =
   /** The steps below it, up to the line that says so; `stance` is the change of place that it is itself. */
   | { readonly what: 'opens'; readonly side: Leg; readonly stance: string | null }
   /** The steps from the line that opened them on, so many above, those by their numbers, or all of the part: a guess. */
-  | { readonly what: 'again'; readonly of: 'opened' | 'all' | number | readonly [from: number, to: number] }
+  | { readonly what: 'again'; readonly of: StepsMeant }
   /** The last line of a list that stands under "On each side:". */
-  | { readonly what: 'wraps'; readonly side: Leg; readonly to: number };
+  | { readonly what: 'wraps'; readonly side: Leg; readonly to: number }
+  /** The same, for steps that are done so many times over. */
+  | { readonly what: 'repeats'; readonly of: Exclude<StepsMeant, 'opened'>; readonly times: number }
+  | { readonly what: 'wraps-times'; readonly times: number; readonly to: number };
+
+/** Those from the line that opened them on, all of the part so far, the last so many, or those by their numbers. */
+export type StepsMeant = 'opened' | 'all' | number | readonly [from: number, to: number];
 
 const LINE_AT_MOST = 70;
 const WORDS_AT_MOST = 14;
@@ -42,14 +48,14 @@ const WHOLE = words(
   'all everything whole lot sequence series block set these those them exercises movements moves steps forms three two four five six',
 );
 const SMALL = words(
-  'and then now so next finally the a of that this it thing do done on to with for at in too as well also over once more just exactly we you they last from start top beginning go back turn nos no numbers number exercise step movement form both everyone please let’s lets',
+  'and then now so next finally the a of that this it thing do done on to with for at in too as well also over once more just exactly we you they last from start top beginning go back turn nos no numbers number exercise step movement form both above everyone please let’s lets',
 );
 
 /** The words of a short line in small letters, without marks; `null` for a longer one. */
 function wordsOf(line: string): readonly string[] | null {
   const text = singleSpaced(withoutMark(line).trim());
   if (text === '' || text.length > LINE_AT_MOST) return null;
-  const found = text.toLowerCase().replace(/[^\p{L}\d’–-]+/gu, ' ').trim().split(' '); // prettier-ignore
+  const found = text.toLowerCase().replace(/[^\p{L}\d’×–-]+/gu, ' ').trim().split(' '); // prettier-ignore
   return found.length > WORDS_AT_MOST ? null : found.filter((one) => !/^[–-]+$/.test(one));
 }
 
@@ -86,8 +92,54 @@ function againOf(line: string): 'above' | 'all' | number | readonly [number, num
   if (!(sided || onEach || (turned && limb && again))) return null;
 
   if (range && (again || limb)) return [Number(range[1]), Number(range[2])];
-  if (count !== null) return count >= 2 && count <= STEPS_AT_MOST && (again || whole || each || found.includes('last')) ? count : null; // prettier-ignore
-  return whole ? 'all' : 'above';
+  // "Four to the left", "all the way to the right" are how one step goes.
+  const told = again || onEach || found.includes('on') || found.includes('whole');
+  if (count !== null) return count >= 2 && count <= STEPS_AT_MOST && (told || found.includes('last')) ? count : null;
+  if (whole) return told && !found.includes('way') ? 'all' : null;
+  return 'above';
+}
+
+const REPEATING = words('repeat repeated rpt again twice thrice through times time x');
+const TIMES_AT_MOST = 6;
+const OVER = words('round rounds set sets circuit circuits following go goes way');
+
+/** How often all of it is done, by the words of a line: "twice", "three times", "once more", "again". */
+function timesOf(text: string): number | null {
+  const [, word, figure, named] = /\b(?:(twice|thrice)|[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:x|×|times|rounds|sets|goes)\b)/.exec(text) ?? []; // prettier-ignore
+  if (word) return word === 'twice' ? 2 : 3;
+  const value = figure ?? named;
+  return value === undefined ? null : (NUMBER_WORDS.get(value) ?? Number(value));
+}
+
+/** "Repeat the last two", "All three again", "The whole set once more", "Repeat 2-4 twice"; `null` for anything else. */
+function repeatOf(line: string): Extract<DoneAgain, { what: 'repeats' }> | null {
+  const found = wordsOf(line);
+  const bare = withoutMark(line).toLowerCase();
+  if (!found || !/\b(?:repeat|again|rpt|once more|twice|times|[x×] ?\d|\d ?[x×])(?![\p{L}\d])/u.test(bare)) return null;
+  const known = found.every((one) => [AGAIN, WHOLE, SMALL, REPEATING, OVER].some((set) => set.has(one)) || NUMBER_WORDS.has(one) || /^(?:\d{1,2}(?:[–-]\d{1,2})?|\d[x×]|[x×]\d)$/.test(one)); // prettier-ignore
+  if (!known) return null;
+  const times = timesOf(bare) ?? 2;
+  const without = bare.replace(/\b(?:twice|thrice|[x×] ?\d|(?:\d|two|three|four|five|six) ?(?:x|×|times)\b)/, ' ');
+  const range = RANGE.exec(without) ?? LISTED.exec(without);
+  const [, count = null] = /\b(?:last|all|these|those|the|both|same) (\d{1,2}|two|three|four|five|six)\b/.exec(without) ?? []; // prettier-ignore
+  const number = count === null ? (/\bboth\b/.test(without) ? 2 : null) : (NUMBER_WORDS.get(count) ?? Number(count));
+  const whole = /\b(?:all|everything|whole|sequence|series|set|circuit|lot|from the (?:top|start|beginning))\b/.test(
+    without,
+  );
+  const of = range ? ([Number(range[1]), Number(range[2])] as const) : (number ?? (whole ? 'all' : null));
+  if (of === null || times < 2 || times > TIMES_AT_MOST || (typeof of === 'number' && of < 2)) return null;
+  return { what: 'repeats', of, times };
+}
+
+/** "Twice through:", "Two rounds of:", "Do this circuit 3 times:": over a list. */
+function timesThrough(line: string): number | null {
+  const found = wordsOf(line);
+  if (!found || !/:\s*$/.test(line)) return null;
+  const known = found.every(
+    (one) => [WHOLE, SMALL, REPEATING, OVER].some((set) => set.has(one)) || /^(?:\d|\d[x×]|[x×]\d)$/.test(one),
+  );
+  const times = known ? timesOf(line.toLowerCase()) : null;
+  return times !== null && times >= 2 && times <= TIMES_AT_MOST ? times : null;
 }
 
 /** "On each side:", "Left, then the same right:": over a list that is done on both sides. */
@@ -112,6 +164,12 @@ export function doneAgain(lines: readonly string[]): ReadonlyMap<number, DoneAga
       if (isHead(line)) opened = null;
       return;
     }
+    const through = timesThrough(line);
+    const end = through === null ? null : endOfList(lines, at);
+    if (through !== null && end !== null) {
+      found.set(at, { what: 'wraps-times', times: through, to: end });
+      return;
+    }
     const text = singleSpaced(withoutMark(line).trim());
     const [, word, letter] = ONE_SIDE.exec(text) ?? [];
     if (word ?? letter) {
@@ -133,12 +191,15 @@ export function doneAgain(lines: readonly string[]): ReadonlyMap<number, DoneAga
       found.set(at, { what: 'again', of: 'opened' });
       opened = null;
     } else if (of !== null && of !== 'above') found.set(at, { what: 'again', of });
+    const repeats = of === null ? repeatOf(line) : null;
+    if (repeats) found.set(at, repeats);
   });
   return found;
 }
 
-/** A line without any of these tells nothing of sides. */
-const MAY_TELL = /\b(?:left|right|l|r|other|opposite|each|both|every|sides?|legs?|feet|second)\b/i;
+/** A line without any of these tells nothing of sides, and of nothing that is done again. */
+const MAY_TELL =
+  /\b(?:repeat|rpt|again|twice|thrice|times|rounds|sets|through|more|[x×] ?\d|\d ?[x×]|left|right|l|r|other|opposite|each|both|every|sides?|legs?|feet|second)\b/i;
 
 function isHead(line: string): boolean {
   return /^#/.test(line) || namesPart(line.trim().replace(/:$/, ''));

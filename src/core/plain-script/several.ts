@@ -8,7 +8,7 @@ import { ROUND_WORDS } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
 import { restNamed } from './pauses';
 import { reading, type Reading } from './reading';
-import { NUMBER_IN_WORDS } from './tokens';
+import { NUMBER_IN_WORDS, NUMBER_WORDS } from './tokens';
 
 /*
  * Several steps in one line, each with an amount of its own: "wrists 10, elbows 10, shoulders 10", "arms 30 s, legs 30 s",
@@ -44,7 +44,33 @@ export function severalSteps(body: string): readonly Reading[] | null {
 
 function stepsIn(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST) return null;
-  return eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+  return repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+}
+
+const OFTEN = '(?:(\\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)?|(twice|thrice))';
+/** "2 x (rowing x8, hips x6)", "Twice: …", "two rounds of …"; "(…) x2", "… - twice through". */
+const OFTEN_FIRST = [
+  new RegExp(`^${OFTEN}(?: of)?:? ?[([]([^()[\\]]{8,})[)\\]][.]?$`, 'iu'),
+  /^(?:(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)|(twice|thrice))(?: through)?(?: of:?|:) ?([^()[\]]{8,})$/iu,
+] as const;
+const OFTEN_LAST = [
+  /^[([]([^()[\]]{8,})[)\]],? ?(?:[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets)|(twice|thrice))(?: through)?[.]?$/iu,
+  /^([^()[\]]{8,}?)(?:,| [–-]) (?:(?:repeat(?:ed)?|all|the lot),? )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)) (?:through|over|in all)[.]?$/iu,
+] as const;
+const TIMES_AT_MOST = 6;
+
+/** Steps in one line that are done several times over, each as often; a guess. */
+function repeatedSteps(body: string): readonly Reading[] | null {
+  const first = OFTEN_FIRST.map((form) => form.exec(body)).find((match) => match !== null);
+  const last = first ? null : OFTEN_LAST.map((form) => form.exec(body)).find((match) => match !== null);
+  const often = first ? (first[1] ?? first[2]) : (last?.[2] ?? last?.[3] ?? last?.[4]);
+  const inner = first?.[3] ?? last?.[1];
+  if (often === undefined || inner === undefined) return null;
+  const small = often.toLowerCase();
+  const times = small === 'twice' ? 2 : small === 'thrice' ? 3 : (NUMBER_WORDS.get(small) ?? Number(small));
+  const steps = eachAlike(inner) ?? stepsBetween(inner) ?? stepsApart(inner);
+  if (!steps || times < 2 || times > TIMES_AT_MOST) return null;
+  return Array.from({ length: times }, () => steps.map((step) => ({ ...step, unsure: true }))).flat();
 }
 
 /** "Rowing x8 / hips 30 s", "Rowing x8 → hips 30 s → shake 1 min": each with a name and an amount of its own. */

@@ -1,9 +1,12 @@
 import type { NewId } from '@/core/document';
-import { isMovement, isSilence, type Step } from '@/core/plan';
+import { copyStep, isMovement, isSilence, LIMITS, type Step } from '@/core/plan';
 import type { Leg } from '@/core/words';
-import type { DoneAgain } from './done-again';
+import type { DoneAgain, StepsMeant } from './done-again';
 
-/* Steps of one part that are done on one side and then on the other, as a script tells of them; for one reading. */
+/*
+ * Steps of one part that are done on one side and then on the other, or several times over, as a script tells of them;
+ * for one reading.
+ */
 
 /** Where the steps of a script end so far: in which part, and behind how many of its steps. */
 export interface EndOfSteps {
@@ -14,7 +17,12 @@ export interface EndOfSteps {
 const LINE_NUMBER = /^\s*(?:#|no\.? ?)?\(?(\d{1,2})(?:[.):]|\s*[–-])/i;
 
 export class SideBlocks {
-  private opened: { readonly side: Leg; readonly parts: number; readonly from: number } | null = null;
+  private opened: {
+    readonly side: Leg | null;
+    readonly times: number;
+    readonly parts: number;
+    readonly from: number;
+  } | null = null;
   /** The last line of a list under "On each side:". */
   private wrapsTo: number | null = null;
   /** Steps by the numbers that their lines have. */
@@ -29,9 +37,10 @@ export class SideBlocks {
   }
 
   /** From here on steps are done again. */
-  open(line: Exclude<DoneAgain, { what: 'again' }>, { parts, steps }: EndOfSteps): void {
-    this.opened = { side: line.side, parts, from: steps.length };
-    this.wrapsTo = line.what === 'wraps' ? line.to : null;
+  open(line: Exclude<DoneAgain, { what: 'again' | 'repeats' }>, { parts, steps }: EndOfSteps): void {
+    const often = line.what === 'wraps-times' ? { side: null, times: line.times } : { side: line.side, times: 1 };
+    this.opened = { ...often, parts, from: steps.length };
+    this.wrapsTo = line.what === 'opens' ? null : line.to;
   }
 
   /** Whether the line at this place, from 0, stands below the list that is done on each side. */
@@ -39,24 +48,40 @@ export class SideBlocks {
     return this.wrapsTo !== null && at > this.wrapsTo;
   }
 
-  /** The steps of the part with those done again that are meant; `null` where they are not there. */
-  close(of: Extract<DoneAgain, { what: 'again' }>['of'], end: EndOfSteps): readonly Step[] | null {
-    const { steps } = end;
+  /**
+   * The steps of the part with those done again that are meant, on the other side or, where `times` is more than once,
+   * so often; `null` where they are not there.
+   */
+  close(of: StepsMeant, { parts, steps }: EndOfSteps, times = 1): readonly Step[] | null {
     const opened = this.opened;
-    if (of === 'opened') {
-      this.opened = this.wrapsTo = null;
-      // What was opened above the first part stands in it.
-      const same = opened !== null && (opened.parts === end.parts || (opened.parts === 0 && end.parts === 1));
-      return same ? this.onBothSides(steps, opened.from, steps.length, opened.side) : null;
-    }
-    if (of === 'all') return this.onBothSides(steps, behindLastBlock(steps), steps.length, null);
-    if (typeof of === 'number') {
-      const from = fromLast(steps, of);
-      return from === null ? null : this.onBothSides(steps, from, steps.length, null);
-    }
-    const [first, last] = of.map((number) => steps.findIndex(({ id }) => id === this.numbered.get(number)));
-    if (first === undefined || last === undefined || first < 0 || last < first) return null;
-    return this.onBothSides(steps, first, last + 1, null);
+    if (of === 'opened') this.opened = this.wrapsTo = null;
+    const [from, to] = this.meant(of, opened, { parts, steps });
+    if (from < 0 || to <= from) return null;
+    const often = of === 'opened' ? (opened?.times ?? 1) : times;
+    if (often > 1) return this.timesOver(steps, from, to, often);
+    return this.onBothSides(steps, from, to, of === 'opened' ? (opened?.side ?? null) : null);
+  }
+
+  /** From which step to behind which; -1 where they are not there. */
+  private meant(
+    of: StepsMeant,
+    opened: typeof this.opened,
+    { parts, steps }: EndOfSteps,
+  ): readonly [from: number, to: number] {
+    const to = steps.length;
+    // What was opened above the first part stands in it.
+    if (of === 'opened') return opened && (opened.parts === parts || (opened.parts === 0 && parts === 1)) ? [opened.from, to] : [-1, to]; // prettier-ignore
+    if (of === 'all') return [behindLastBlock(steps), to];
+    if (typeof of === 'number') return [fromLast(steps, of) ?? -1, to];
+    const [first = -1, last = -1] = of.map((number) => steps.findIndex(({ id }) => id === this.numbered.get(number)));
+    return [first, last + 1];
+  }
+
+  private timesOver(steps: readonly Step[], from: number, to: number, times: number): readonly Step[] | null {
+    const meant = steps.slice(from, to);
+    if (!meant.some(isDone) || steps.length + (times - 1) * meant.length > LIMITS.stepsInSection) return null;
+    const copies = Array.from({ length: times - 1 }, () => meant.map((step) => copyStep(this.newId, step))).flat();
+    return [...steps.slice(0, to), ...copies, ...steps.slice(to)];
   }
 
   private onBothSides(steps: readonly Step[], from: number, to: number, side: Leg | null): readonly Step[] | null {
