@@ -30,16 +30,33 @@ const FOR_WHOM = /^(?:(?:suitable )?for )?(?:(?:absolute |complete |all )?(?:beg
 const LENGTH = /^(?:(?:total |planned )?(?:runtime|target|length|duration|time)|max(?:imum)?|at most|up to|no more than)[ :]+(.{2,16})$/i; // prettier-ignore
 const CLASS_FROM = 240;
 
+/** Between what is told in one line: "Tuesday 19:00, with Wren | 20 min". */
+const BETWEEN = /, | [|•·–—-] | {2,}/;
+
 /** What a line above the first step tells of the class; `null` where it may be a step, a part, or said. */
-export function aboveSteps(line: string): Reading | null {
+export function aboveSteps(line: string): readonly Reading[] | null {
   const text = singleSpaced(line.trim());
   if (text === '' || text.length > LINE_AT_MOST) return null;
+  const whole = toldIn(text);
+  if (whole) return [whole];
+  const parts = line.trim().split(BETWEEN);
+  const found = parts.length < 2 ? [] : parts.map((part) => toldIn(part) ?? lengthAlone(part));
+  return found.every((one) => one !== null) && found.length > 0 ? found.map((one) => ({ ...one, unsure: true })) : null;
+}
+
+function toldIn(text: string): Reading | null {
   const [, length = ''] = LENGTH.exec(text) ?? [];
-  const { counts, rest } = findCounts(length);
-  const [seconds = 0] = counts.seconds ?? [];
-  if (seconds >= CLASS_FROM && rest === '' && counts.rounds === undefined)
-    return reading('setting', '', { seconds: counts.seconds });
+  const known = lengthAlone(length);
+  if (known) return known;
   if (FOR_WHOM.test(text)) return { ...reading('setting', text), about: 'audience' };
   const told = [WHEN, WHO, WHICH, PLAN, WHERE].some((one) => one.test(text));
   return told ? reading('setting', text, {}, true) : null;
+}
+
+/** "20:00", "60 min". */
+function lengthAlone(text: string): Reading | null {
+  const { counts, rest } = findCounts(text);
+  const [seconds = 0] = counts.seconds ?? [];
+  const long = seconds >= CLASS_FROM && rest === '' && counts.rounds === undefined;
+  return long ? reading('setting', '', { seconds: counts.seconds }) : null;
 }

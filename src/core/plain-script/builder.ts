@@ -97,7 +97,7 @@ export class ScriptBuilder {
   private readingsOf(line: string, standing: Standing): readonly Reading[] {
     if (this.isAtTop()) return titled(readNatural(line, standing), line, standing.alone);
     const above = this.parts.sections.length === 0 ? aboveSteps(line) : null;
-    return above ? [above] : readNatural(line, standing);
+    return above ?? readNatural(line, standing);
   }
 
   /** Whether a row names the part of the class that is open already. */

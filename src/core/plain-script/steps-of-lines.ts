@@ -11,6 +11,7 @@ import {
   type Step,
 } from '@/core/plan';
 import type { NewId } from '@/core/document';
+import { ROUND_LINES } from '@/core/words';
 import { breathOfStep, type BreathRests } from './breath-counts';
 import { cut, name } from './line-words';
 import type { Counts } from './model';
@@ -22,6 +23,9 @@ import type { StepSettings } from './reading';
 export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: ClassPlan['pace']): MovementStep {
   const { rounds, roundsWithin, sides, startSide, seconds, ownPace, held, hold, breath, rests } = counts;
   let next = { ...step, sides: sides ?? step.sides, startSide: startSide ?? step.startSide };
+  // Between two directions nobody changes sides.
+  if (sides === 'both-directions' && step.sideChangeLine === ROUND_LINES.sideChange)
+    next = { ...next, sideChangeLine: ROUND_LINES.wayChange };
   if (breath) next = { ...next, ...breathOfStep(breath, pace) };
   if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
   if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
