@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { makeMovement } from '@/core/plan';
-import { likelyKinds, readTypedStep, stepTyped, withCounts } from './typed-step';
+import { likelyKinds, readTypedStep, stepTyped, withWritten } from './typed-step';
 
 let count = 0;
 const newId = (): string => `id-${++count}`;
@@ -39,8 +39,8 @@ describe('a step that is typed', () => {
   it('gives its amounts to a movement of the library', () => {
     const taken = makeMovement(newId, 'Reach', { preferredRounds: 9 });
     const { step, counts } = readTypedStep(newId, 'Reach 4 each side');
-    expect(withCounts(taken, step, counts)).toMatchObject({ name: 'Reach', rounds: 4, sides: 'alternating' });
-    expect(withCounts(taken, null, {})).toEqual(taken);
+    expect(withWritten(taken, step, counts)).toMatchObject({ name: 'Reach', rounds: 4, sides: 'alternating' });
+    expect(withWritten(taken, null, {})).toEqual(taken);
   });
 
   it('is most likely what its name and its section say', () => {

@@ -3,6 +3,7 @@ import type { NewId } from '@/core/document';
 import {
   isMovement,
   isSilence,
+  makeMovement,
   makeStep,
   STEP_KINDS,
   stepsInOrder,
@@ -13,6 +14,7 @@ import {
 import type { SectionRole } from '@/core/movement';
 import type { Counts } from './model';
 import { readScript } from './read';
+import { finished } from './steps-of-lines';
 
 /** One line typed where a step is added: its name, and the amounts that stood with it as in a pasted script. */
 export interface TypedStep {
@@ -43,18 +45,42 @@ export function stepTyped(newId: NewId, kind: StepKind, { name, counts, step }: 
   return { ...made, seconds, preferredSeconds: seconds, minSeconds: min, maxSeconds: max };
 }
 
-/** A movement from the library with the amounts that a script gives it; those win. */
-export function withCounts(taken: MovementStep, said: Step | null, counts: Counts): MovementStep {
+/** What is of the step itself, and never of a movement that is taken for it. */
+const OWN: ReadonlySet<string> = new Set([
+  'id',
+  'kind',
+  'name',
+  'source',
+  'moments',
+  'sideChangeLine',
+  'wayChangeLine',
+]);
+const ROUNDS = ['rounds', 'preferredRounds', 'minRounds', 'maxRounds'] as const;
+const TIMES = ['pacedBy', 'seconds', 'preferredSeconds', 'minSeconds', 'maxSeconds'] as const;
+
+/** A movement from the library with what a script writes of it: its amounts, its breath, its words. Those win. */
+export function withWritten(taken: MovementStep, said: Step | null, counts: Counts): MovementStep {
   if (!isMovement(said)) return taken;
-  const { rounds, preferredRounds, minRounds, maxRounds, sides, startSide, pacedBy } = said;
-  const { seconds, preferredSeconds, minSeconds, maxSeconds } = said;
-  return {
-    ...taken,
-    ...(counts.rounds === undefined ? {} : { rounds, preferredRounds, minRounds, maxRounds }),
-    ...(counts.sides === undefined ? {} : { sides }),
-    ...(counts.startSide === undefined ? {} : { startSide }),
-    ...(pacedBy === 'breath' ? {} : { pacedBy, seconds, preferredSeconds, minSeconds, maxSeconds }),
-  };
+  const blank = finished(
+    () => '',
+    makeMovement(() => '', said.name, { pattern: [] }),
+  );
+  if (!isMovement(blank)) return taken;
+  const isWritten = (key: keyof MovementStep): boolean => plainly(said[key]) !== plainly(blank[key]);
+  const keys = new Set((Object.keys(said) as (keyof MovementStep)[]).filter((key) => !OWN.has(key) && isWritten(key)));
+  // A count is written also where it is the usual one; what belongs together stays so.
+  if (counts.rounds !== undefined || ROUNDS.some((key) => keys.has(key))) ROUNDS.forEach((key) => keys.add(key));
+  if (TIMES.some((key) => keys.has(key))) TIMES.forEach((key) => keys.add(key));
+  if (counts.sides !== undefined) keys.add('sides');
+  if (counts.startSide !== undefined) keys.add('startSide');
+  const written = Object.fromEntries([...keys].map((key) => [key, said[key]])) as Partial<MovementStep>;
+  const moments = Object.fromEntries(Object.entries(said.moments).filter(([, text]) => text !== ''));
+  return { ...taken, ...written, moments: { ...taken.moments, ...moments } };
+}
+
+/** A value without the ids in it, as a text. */
+function plainly(value: unknown): string {
+  return JSON.stringify(value, (key, inner: unknown) => (key === 'id' ? undefined : inner)) ?? '';
 }
 
 const STILL = /\b(?:silence|stillness|quiet(?:ly)?|be still|rest)\b/i;

@@ -50,6 +50,50 @@ describe('a script beside the library', () => {
     expect(buoy).toMatchObject({ name: 'Bell buoy', source: null });
   });
 
+  it('keeps all that the script writes below a movement', async () => {
+    vi.stubGlobal('fetch', (path: string) => {
+      const at = Number(/id-(\d+)$/.exec(path)?.[1]);
+      return Promise.resolve(Response.json({ id: `id-${at}`, revision: 3, archived: false, movement: movements[at] }));
+    });
+    vi.stubGlobal('crypto', { randomUUID: newId });
+    const written = readScript(
+      newId,
+      [
+        'Class', '', 'Main set',
+        'On the right:',
+        '1. Raising the lamp x3', '   Think of a lamp on a rope.', '   in: hands rise', '   out: hands sink', '   round 2: a little lower', '   soft elbows (last one)', '   Caution: stop if the shoulder hurts',
+        '2. Standing on one leg', '   30 s', '   natural breath',
+        'Same on the left',
+        '3. Turning the lighthouse', '   rounds: 5', '   own pace, 2 min', '   call back 20 s before the end',
+      ].join('\n'),
+    ); // prettier-ignore
+    const plan = await withLibrary(written, knownMovements(written, entries));
+    const [lamp, heron, light] = stepsInOrder(plan).map(({ step }) => step);
+    const known = movements.find(({ name }) => name === 'Raising the lamp');
+    expect(lamp).toMatchObject({
+      rounds: 3,
+      preferredRounds: 3,
+      startSide: 'right',
+      traditionalName: 'Raise the arms',
+      teach: [{ text: 'Think of a lamp on a rope.' }],
+      pattern: [{ action: 'hands rise' }, { action: 'hands sink' }],
+      during: [
+        { on: 'round', number: 2, text: 'a little lower' },
+        { on: 'last', number: 1, text: 'soft elbows' },
+      ],
+      moments: { naming: known?.moments.naming, caution: 'stop if the shoulder hurts' },
+    });
+    expect(heron).toMatchObject({
+      seconds: 30,
+      startSide: 'right',
+      pattern: [{ kind: 'free' }],
+      cautions: ['balance'],
+    });
+    expect(lamp?.blockId).not.toBeNull();
+    expect(heron?.blockId).toBe(lamp?.blockId);
+    expect(light).toMatchObject({ blockId: null, seconds: 120, callBackLeadSeconds: 20 });
+  });
+
   it('stays as it was read when the library does not answer', async () => {
     vi.stubGlobal('fetch', () => Promise.reject(new Error('away')));
     expect(await withLibrary(read, knownMovements(read, entries))).toEqual(read.plan);

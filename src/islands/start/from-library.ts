@@ -1,7 +1,7 @@
 import type { LibraryEntry, MovementResponse } from '@/api/movements';
 import { send } from '@/api/client';
 import { stepsInOrder, stepOf, type ClassPlan } from '@/core/plan';
-import { withCounts, type ReadScript } from '@/core/plain-script';
+import { withWritten, type ReadScript } from '@/core/plain-script';
 
 /** Movements of a script that the library knows by one of their names, by the name in the script. */
 export function knownMovements(read: ReadScript, library: readonly LibraryEntry[]): ReadonlyMap<string, LibraryEntry> {
@@ -19,7 +19,7 @@ export function knownMovements(read: ReadScript, library: readonly LibraryEntry[
   return found;
 }
 
-/** The class with those movements taken from the library; counts that the script gives win. */
+/** The class with those movements taken from the library; what the script writes of them wins. */
 export async function withLibrary(read: ReadScript, known: ReadonlyMap<string, LibraryEntry>): Promise<ClassPlan> {
   const ids = [...new Set([...known.values()].map((entry) => entry.id))];
   const answers = await Promise.all(ids.map((id) => send<MovementResponse>('GET', `/api/movements/${id}`)));
@@ -37,7 +37,7 @@ export async function withLibrary(read: ReadScript, known: ReadonlyMap<string, L
         movementId: found.id,
         revision: found.revision,
       });
-      return { ...withCounts(taken, step, counts.get(step.name) ?? {}), name: step.name };
+      return { ...withWritten(taken, step, counts.get(step.name) ?? {}), name: step.name };
     }),
   }));
   return { ...read.plan, sections };

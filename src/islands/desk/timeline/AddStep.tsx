@@ -3,7 +3,7 @@ import { useCombobox } from 'downshift';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
 import type { SectionRole } from '@/core/movement';
-import { likelyKinds, readTypedStep, stepTyped, withCounts, type TypedStep } from '@/core/plain-script';
+import { likelyKinds, readTypedStep, stepTyped, withWritten, type TypedStep } from '@/core/plain-script';
 import {
   isMovement,
   isSilence,
@@ -53,7 +53,7 @@ export const AddStep = memo(function AddStep({ section }: { readonly section: Se
     const found = await fetchMovement(offer.entry.id);
     if (!found) return setTrouble('The library does not answer at the moment. Try again, or add a new movement.');
     const taken = stepOf(newId, found.movement, { movementId: found.id, revision: found.revision });
-    return insert(withCounts(taken, offer.typed.step, offer.typed.counts));
+    return insert(withWritten(taken, offer.typed.step, offer.typed.counts));
   };
   const { isOpen, getLabelProps, getMenuProps, getInputProps, highlightedIndex, getItemProps } = useCombobox<Offer>({
     id: `add-${section.id}`,
