@@ -81,6 +81,8 @@ describe('what is no repeat of several steps', () => {
     'All the way up again.',
     'Three more',
     'Again, softer this time.',
+    'Do it all again',
+    'All again.',
   ])('“%s”', (line) => {
     const { plan } = readScript(countingIds('d'), [...TITLE, '- Rowing x8', '- Bow x3', `  ${line}`, '- Cloud hands x6'].join('\n')); // prettier-ignore
     expect(stepsInOrder(plan).map(({ step }) => step.name)).toEqual(['Rowing', 'Bow', 'Cloud hands']);

@@ -59,7 +59,7 @@ export class ScriptBuilder {
       this.takeTidy(line, tidy);
       return;
     }
-    if (put === null && again && this.isOfBlock(again)) return this.noteBlock(line, written, again);
+    if (put === null && again && this.isOfBlock(again, indentOf(line))) return this.noteBlock(line, written, again);
     const inset = indentOf(line) > this.stepIndent;
     const over = put === null ? this.parts.overRounds(line, inset) : null;
     if (over) {
@@ -127,7 +127,10 @@ export class ScriptBuilder {
   }
 
   /** Whether steps begin here, or are, that are done again; where none are, the line is read as any other. */
-  private isOfBlock(again: DoneAgain): boolean {
+  private isOfBlock(again: DoneAgain, indent: number): boolean {
+    // "Do it all again", further in than its step, is that step alone.
+    const ofAll = (again.what === 'again' || again.what === 'repeats') && again.of === 'all';
+    if (ofAll && indent > this.stepIndent) return false;
     if (again.what === 'again') return this.parts.closeBlock(again.of);
     if (again.what === 'repeats') return this.parts.closeBlock(again.of, again.times);
     this.parts.openBlock(again);
