@@ -93,7 +93,13 @@ function keyOf(standing: Standing): string {
  * How a line of ordinary writing is understood, given what it stands under and whether the next line underlines it.
  * One reading, or an in and an out. Remembered: after an edit nearly all lines are what they were.
  */
-export const readNatural = rememberedBy((line: string, standing: Standing) => keyOf(standing) + line, readLine);
+export function readNatural(line: string, standing: Standing): readonly Reading[] {
+  return line.length > REMEMBERED_UP_TO ? readLine(line, standing) : readBefore(line, standing);
+}
+
+const readBefore = rememberedBy((line: string, standing: Standing) => keyOf(standing) + line, readLine);
+/** Longer lines are not kept: they would fill the memory with each key that is pressed in them. */
+const REMEMBERED_UP_TO = 1_000;
 
 function readLine(line: string, standing: Standing): readonly Reading[] {
   // A long line is looked through only where it is long by its blanks alone.

@@ -64,7 +64,7 @@ describe('a script beside the library', () => {
         '1. Raising the lamp x3', '   Think of a lamp on a rope.', '   in: hands rise', '   out: hands sink', '   round 2: a little lower', '   soft elbows (last one)', '   Caution: stop if the shoulder hurts',
         '2. Standing on one leg', '   30 s', '   natural breath',
         'Same on the left',
-        '3. Turning the lighthouse', '   rounds: 5', '   own pace, 2 min', '   call back 20 s before the end',
+        '3. Turning the lighthouse', '   rounds: 5', '   (own pace, 2 min)', '   call back 20 s before the end',
       ].join('\n'),
     ); // prettier-ignore
     const plan = await withLibrary(written, knownMovements(written, entries));
