@@ -71,7 +71,8 @@ export function withWritten(taken: MovementStep, said: Step | null, counts: Coun
   // A count is written also where it is the usual one; what belongs together stays so.
   if (counts.rounds !== undefined || ROUNDS.some((key) => keys.has(key))) ROUNDS.forEach((key) => keys.add(key));
   if (TIMES.some((key) => keys.has(key))) TIMES.forEach((key) => keys.add(key));
-  if (counts.sides !== undefined) keys.add('sides');
+  // In a block the block is on both sides, and no movement in it by itself.
+  if (counts.sides !== undefined || keys.has('blockId')) keys.add('sides');
   if (counts.startSide !== undefined) keys.add('startSide');
   const written = Object.fromEntries([...keys].map((key) => [key, said[key]])) as Partial<MovementStep>;
   const moments = Object.fromEntries(Object.entries(said.moments).filter(([, text]) => text !== ''));
