@@ -91,6 +91,7 @@ describe('a script beside the library', () => {
     });
     expect(lamp?.blockId).not.toBeNull();
     expect(heron?.blockId).toBe(lamp?.blockId);
+    expect(heron).toMatchObject({ sides: 'together' });
     expect(light).toMatchObject({ blockId: null, seconds: 120, callBackLeadSeconds: 20 });
   });
 
