@@ -1,4 +1,4 @@
-import { wordAmong, type Token } from './tokens';
+import { NUMBER_WORDS, wordAmong, type Token } from './tokens';
 
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
@@ -9,6 +9,16 @@ const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;
 const MINUTE_WORDS = ['minutes', 'minute', 'mins', 'min'] as const;
 const TIME_WORDS = [...SECOND_WORDS, ...MINUTE_WORDS];
 const COUNTING: readonly string[] = ['three', 'four', 'five', 'six', 'seven', 'eight', 'nine'];
+
+/** Several steps are done no more often than this: a larger number counts the rounds of one. */
+const TIMES_OVER_AT_MOST = 6;
+
+/** How often several steps are done, by a word or a figure: "twice", "three", "2"; `null` for once or too often. */
+export function timesOver(written: string): number | null {
+  const small = written.toLowerCase();
+  const times = small === 'twice' ? 2 : small === 'thrice' ? 3 : (NUMBER_WORDS.get(small) ?? Number(small));
+  return times >= 2 && times <= TIMES_OVER_AT_MOST ? times : null;
+}
 
 export type Range = readonly [min: number, max: number];
 

@@ -126,7 +126,7 @@ export class ScriptBuilder {
     return true;
   }
 
-  /** Whether steps begin here, or are, that are done again; where none are, the line is read as any other. */
+  /** Opens a group of steps or does one again; `false` where its steps are missing: the line is read like any other. */
   private isOfBlock(again: DoneAgain, indent: number): boolean {
     // "Do it all again", further in than its step, is that step alone.
     const ofAll = (again.what === 'again' || again.what === 'repeats') && again.of === 'all';

@@ -40,7 +40,6 @@ export class ClassParts {
   plan: ClassPlan;
   readonly sections: { section: Section; steps: Step[]; counts: Counts }[] = [];
   readonly blocks: SideBlocks;
-  stepCount = 0;
   /** Movements and silences that no amount was written of yet. */
   private readonly uncounted = new Set<string>();
   /** Whether the first steps stand above any part that is named. */
@@ -51,6 +50,10 @@ export class ClassParts {
   constructor(private readonly newId: NewId) {
     this.blocks = new SideBlocks(newId);
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, USUAL_SECONDS), sections: [] };
+  }
+
+  get stepCount(): number {
+    return this.sections.reduce((sum, { steps }) => sum + steps.length, 0);
   }
 
   /** The sections as they are, each as long as it is told to be, all movements with a breath. */
@@ -99,7 +102,6 @@ export class ClassParts {
       this.open(makeSection(this.newId, 'main'));
     }
     itemAt(this.sections, this.sections.length - 1).steps.push(step);
-    this.stepCount++;
   }
 
   replace(step: Step): void {
@@ -216,11 +218,9 @@ export class ClassParts {
   /** Whether steps that are meant are there, and done again now. */
   closeBlock(of: StepsMeant, times = 1): boolean {
     const part = this.sections.at(-1);
-    const before = part?.steps ?? [];
-    const steps = this.blocks.close(of, { parts: this.sections.length, steps: before }, times);
+    const steps = this.blocks.close(of, { parts: this.sections.length, steps: part?.steps ?? [] }, times);
     if (!part || !steps) return false;
     part.steps = [...steps];
-    this.stepCount += steps.length - before.length;
     return true;
   }
 }

@@ -1,5 +1,6 @@
 import type { Leg } from '@/core/words';
 import { itemAt } from '@/core/units';
+import { timesOver } from './amounts';
 import { namesPart, withoutMark } from './headings';
 import { indentOf, singleSpaced } from './line-words';
 import { isCounted } from './name-lines';
@@ -100,15 +101,12 @@ function againOf(line: string): 'above' | 'all' | number | readonly [number, num
 }
 
 const REPEATING = words('repeat repeated rpt again twice thrice through times time x');
-const TIMES_AT_MOST = 6;
 const OVER = words('round rounds set sets circuit circuits following go goes way');
 
-/** How often all of it is done, by the words of a line: "twice", "three times", "once more", "again". */
-function timesOf(text: string): number | null {
+/** The word that says how often: "twice", "three times", "x2"; `null` where none does. */
+function oftenIn(text: string): string | null {
   const [, word, figure, named] = /\b(?:(twice|thrice)|[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:x|×|times|rounds|sets|goes)\b)/.exec(text) ?? []; // prettier-ignore
-  if (word) return word === 'twice' ? 2 : 3;
-  const value = figure ?? named;
-  return value === undefined ? null : (NUMBER_WORDS.get(value) ?? Number(value));
+  return word ?? figure ?? named ?? null;
 }
 
 /** "Repeat the last two", "All three again", "The whole set once more", "Repeat 2-4 twice"; `null` for anything else. */
@@ -118,7 +116,7 @@ function repeatOf(line: string): Extract<DoneAgain, { what: 'repeats' }> | null 
   if (!found || !/\b(?:repeat|again|rpt|once more|twice|times|[x×] ?\d|\d ?[x×])(?![\p{L}\d])/u.test(bare)) return null;
   const known = found.every((one) => [AGAIN, WHOLE, SMALL, REPEATING, OVER].some((set) => set.has(one)) || NUMBER_WORDS.has(one) || /^(?:\d{1,2}(?:[–-]\d{1,2})?|\d[x×]|[x×]\d)$/.test(one)); // prettier-ignore
   if (!known) return null;
-  const times = timesOf(bare) ?? 2;
+  const times = timesOver(oftenIn(bare) ?? 'twice');
   const without = bare.replace(/\b(?:twice|thrice|[x×] ?\d|(?:\d|two|three|four|five|six) ?(?:x|×|times)\b)/, ' ');
   const range = RANGE.exec(without) ?? LISTED.exec(without);
   const [, count = null] = /\b(?:last|all|these|those|the|both|same) (\d{1,2}|two|three|four|five|six)\b/.exec(without) ?? []; // prettier-ignore
@@ -127,7 +125,7 @@ function repeatOf(line: string): Extract<DoneAgain, { what: 'repeats' }> | null 
     without,
   );
   const of = range ? ([Number(range[1]), Number(range[2])] as const) : (number ?? (whole ? 'all' : null));
-  if (of === null || times < 2 || times > TIMES_AT_MOST || (typeof of === 'number' && of < 2)) return null;
+  if (of === null || times === null || (typeof of === 'number' && of < 2)) return null;
   return { what: 'repeats', of, times };
 }
 
@@ -138,8 +136,8 @@ function timesThrough(line: string): number | null {
   const known = found.every(
     (one) => [WHOLE, SMALL, REPEATING, OVER].some((set) => set.has(one)) || /^(?:\d|\d[x×]|[x×]\d)$/.test(one),
   );
-  const times = known ? timesOf(line.toLowerCase()) : null;
-  return times !== null && times >= 2 && times <= TIMES_AT_MOST ? times : null;
+  const often = known ? oftenIn(line.toLowerCase()) : null;
+  return often === null ? null : timesOver(often);
 }
 
 /** "On each side:", "Left, then the same right:": over a list that is done on both sides. */

@@ -47,6 +47,11 @@ export function singleSpaced(text: string): string {
   return text.replace(/\s{2,}|[^\S ]/g, ' ');
 }
 
+/** What stands in quotation marks, where nothing else does. */
+export function unquoted(text: string): string {
+  return /^["“]([^"“”]{2,})["”][.!]?$/.exec(text)?.[1] ?? text;
+}
+
 /** What was cut out of a sentence or a list, as a name. */
 export function capitalised(name: string): string {
   return name.charAt(0).toUpperCase() + name.slice(1);

@@ -2,7 +2,7 @@ import { makeDuring, type DuringLine } from '@/core/movement';
 import type { NewId } from '@/core/document';
 import { findCounts, hasAmount } from './counts';
 import { withoutMark } from './headings';
-import { singleSpaced } from './line-words';
+import { singleSpaced, unquoted } from './line-words';
 import { placeAtStart, placeOf, type Place, type Written } from './places';
 
 /*
@@ -135,8 +135,4 @@ function placeLast(text: string, lasting: number | null, inset: boolean): Found 
 /** "(round 3: a little lower)". */
 function outOfBrackets(text: string): string {
   return /^[([]([^()[\]]+)[)\]][.]?$/.exec(text)?.[1] ?? text;
-}
-
-function unquoted(text: string): string {
-  return /^["“]([^"“”]{2,})["”][.!]?$/.exec(text)?.[1] ?? text;
 }

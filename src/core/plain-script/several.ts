@@ -4,11 +4,11 @@ import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
 import { capitalised, wordCount } from './line-words';
 import { isStill } from './line-signs';
-import { ROUND_WORDS } from './amounts';
+import { ROUND_WORDS, timesOver } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
 import { restNamed } from './pauses';
 import { reading, type Reading } from './reading';
-import { NUMBER_IN_WORDS, NUMBER_WORDS } from './tokens';
+import { NUMBER_IN_WORDS } from './tokens';
 
 /*
  * Several steps in one line, each with an amount of its own: "wrists 10, elbows 10, shoulders 10", "arms 30 s, legs 30 s",
@@ -57,8 +57,6 @@ const OFTEN_LAST = [
   /^[([]([^()[\]]{8,})[)\]],? ?(?:[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets)|(twice|thrice))(?: through)?[.]?$/iu,
   /^([^()[\]]{8,}?)(?:,| [–-]) (?:(?:repeat(?:ed)?|all|the lot),? )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)) (?:through|over|in all)[.]?$/iu,
 ] as const;
-const TIMES_AT_MOST = 6;
-
 /** Steps in one line that are done several times over, each as often; a guess. */
 function repeatedSteps(body: string): readonly Reading[] | null {
   const first = OFTEN_FIRST.map((form) => form.exec(body)).find((match) => match !== null);
@@ -66,10 +64,9 @@ function repeatedSteps(body: string): readonly Reading[] | null {
   const often = first ? (first[1] ?? first[2]) : (last?.[2] ?? last?.[3] ?? last?.[4]);
   const inner = first?.[3] ?? last?.[1];
   if (often === undefined || inner === undefined) return null;
-  const small = often.toLowerCase();
-  const times = small === 'twice' ? 2 : small === 'thrice' ? 3 : (NUMBER_WORDS.get(small) ?? Number(small));
-  const steps = eachAlike(inner) ?? stepsBetween(inner) ?? stepsApart(inner);
-  if (!steps || times < 2 || times > TIMES_AT_MOST) return null;
+  const times = timesOver(often);
+  const steps = times === null ? null : (eachAlike(inner) ?? stepsBetween(inner) ?? stepsApart(inner));
+  if (times === null || !steps) return null;
   return Array.from({ length: times }, () => steps.map((step) => ({ ...step, unsure: true }))).flat();
 }
 

@@ -9,7 +9,7 @@ import type { DoneAgain, StepsMeant } from './done-again';
  */
 
 /** Where the steps of a script end so far: in which part, and behind how many of its steps. */
-export interface EndOfSteps {
+interface EndOfSteps {
   readonly parts: number;
   readonly steps: readonly Step[];
 }

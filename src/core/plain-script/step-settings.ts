@@ -1,4 +1,5 @@
 import { findCounts } from './counts';
+import { unquoted } from './line-words';
 import { reading, type Reading, type StepSettings } from './reading';
 
 /*
@@ -49,10 +50,8 @@ export function settingIn(body: string): readonly Reading[] | null {
   const [seconds] = counts.seconds ?? [];
   if (seconds !== undefined && rest === '' && counts.rounds === undefined)
     return setting(text, { callBackSeconds: seconds });
-  const words = CALL_BACK_WORDS.exec(text)?.[1];
-  return words === undefined || findCounts(words).rest === ''
-    ? null
-    : setting(words.replace(/^["“]([^"“”]+)["”][.]?$/, '$1'), { callBackWords: words.replace(/^["“]([^"“”]+)["”][.]?$/, '$1') }); // prettier-ignore
+  const words = unquoted(CALL_BACK_WORDS.exec(text)?.[1] ?? '');
+  return words === '' || findCounts(words).rest === '' ? null : setting(words, { callBackWords: words });
 }
 
 function setting(words: string, sets: StepSettings): readonly Reading[] {
