@@ -17,7 +17,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.max} fit in one class.`,
   'too-many-sections': (f) => `The plan has ${f.found} sections; at most ${f.max} fit in one class.`,
   'script-too-many-steps': (f) =>
-    `The script has more steps than fit in one class, at most ${f.max}. The text from line ${f.line} on was not read.`,
+    `At most ${Number(f.max).toLocaleString('en')} steps fit in one class. The text from line ${f.line} on was not read.`,
   'too-many-cues': (f) => `The plan would have ${f.found} spoken lines; at most ${f.max} fit in one class.`,
   missing: () => 'This value is missing.',
   'not-text': () => 'This has to be text.',

@@ -8,7 +8,7 @@ import { copyOf, expectSaved, openDesk, origin, runtime, storedClass, test } fro
 const shots = process.env.CALM_SCREENSHOTS;
 
 async function shot(page: Page, name: string): Promise<void> {
-  if (shots) await page.screenshot({ path: `${shots}/${name}.png` });
+  if (shots) await page.screenshot({ animations: 'disabled', path: `${shots}/${name}.png` });
 }
 
 const panel = (page: Page) => page.getByRole('complementary', { name: /^Movement: / });

@@ -101,7 +101,7 @@ export function FromScript({
         </div>
         {known.size > 0 && (
           <CheckBox
-            label={`Use breath, words and cautions from the library for ${known.size === 1 ? 'one movement' : `${known.size} movements`}`}
+            label={`Fill in breath, words and cautions from the library for ${known.size === 1 ? 'one movement' : `${known.size} movements`}`}
             checked={useLibrary}
             onChange={setUseLibrary}
           />
