@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
-import { isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
+import { isMovement, isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
 import { CLASS_CAUTION_LINES, NEW_NAMES } from '@/core/words';
 import { offers, saysOrDenies, speaksFor } from '@/core/meaning';
 import type { ClassCheck, ClassContext } from '../model';
@@ -41,10 +41,10 @@ const FORBIDS = /^\W*(?:no|nobody|never|we (?:do not|don['’]t|never))\b|\b(?:i
 /** "A bit of ache is a good sign." */
 const MAKES_LIGHT = /\b(?:good sign|no gain|part of it|keeps you (?:young|fit))\b/i;
 
-/** Says it at the end of the first talk, or in a talk of its own at the very start. */
+/** Says it at the end of the first talk, where nobody has moved before that; else in a talk of its own at the very start. */
 function sayingEdit({ plan, steps }: ClassContext, text: string): Edit {
-  const talk = steps.map(({ step }) => step).find(isTalk);
-  if (talk) {
+  const talk = steps.map(({ step }) => step).find((step) => isTalk(step) || isMovement(step));
+  if (isTalk(talk)) {
     const line = { id: unusedId(steps, `${talk.id}-caution`), text, pauseSeconds: 2, layer: null };
     return setStep(talk, 'lines', [...talk.lines, line]);
   }
