@@ -18,6 +18,7 @@ const sums = {
   later: none(),
   last: none(),
   newest: none(),
+  final: none(),
 };
 for (const { name, half, lines } of hands()) {
   const { lines: read } = readScript(countingIds('w'), lines.map(({ text }) => text).join('\n'));

@@ -38,6 +38,7 @@ describe('ordinary writing in many hands', () => {
     expect(shareAsMeant('later')).toBeGreaterThan(0.92);
     expect(shareAsMeant('last')).toBeGreaterThan(0.9);
     expect(shareAsMeant('newest')).toBeGreaterThan(0.9);
+    expect(shareAsMeant('final')).toBeGreaterThan(0.9);
   });
 
   it('is understood in the kinds of writing that came last and were only read until then', () => {

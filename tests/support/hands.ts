@@ -93,14 +93,17 @@ const UNREAD: ReadonlySet<string> = new Set([
  * the pier were written after both, those at the jetty later still, and are only read. Those at the
  * mole came last, were read once (128 of 140 lines as meant), and taught rules then.
  */
-const TAUGHT = /^(?:dock|mole|reef)-|^(?:sand|moor)-(?:terse|bulleted|times|labels|email)$/;
+const TAUGHT =
+  /^(?:dock|mole|reef)-|^(?:sand|moor)-(?:terse|bulleted|times|labels|email)$|^slip-(?:wordy|numbered|ranges|capitals|typos)$/;
 const USUAL = /^pier-/;
 const LATER = /^jetty-/;
 /** Half of the last row, written after all rules of its time, and only read; the other half was read once. */
 const LAST = /^sand-(?:wordy|numbered|ranges|capitals|typos)$/;
 /** Half of a row written later still, and only read; its other half was read once, too. */
 const NEWEST = /^moor-(?:wordy|numbered|ranges|capitals|typos)$/;
-export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later' | 'last' | 'newest';
+/** Half of the row that came last; its other half was read once (60 of 71 lines as meant), and taught rules then. */
+const FINAL = /^slip-(?:terse|bulleted|times|labels|email)$/;
+export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later' | 'last' | 'newest' | 'final';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
 export interface Meaning {
@@ -176,6 +179,7 @@ function halfOf(name: string): Half {
   if (LATER.test(name)) return 'later';
   if (LAST.test(name)) return 'last';
   if (NEWEST.test(name)) return 'newest';
+  if (FINAL.test(name)) return 'final';
   return KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
 }
 

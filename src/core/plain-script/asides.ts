@@ -1,5 +1,6 @@
 import { breathsOf } from './breath-lines';
 import { reading, type Reading } from './reading';
+import { versionIn } from './versions';
 
 /*
  * What a line without amounts tells of the movement above it, in words of its own: how it is breathed ("arms rise (in)",
@@ -14,8 +15,8 @@ export function tellsOfStep(written: string): readonly Reading[] | null {
   const body = written.replace(/^[([]([^()[\]]+)[)\]][.!]?$/, '$1');
   const breaths = breathsTold(body) ?? (body === written ? null : orNull(breathsOf(body)));
   if (breaths) return breaths;
-  if (CAUTION.test(body)) return [reading('caution', written, {}, true)];
-  return LEVEL.test(body) ? [reading(SEATED.test(body) ? 'seated' : 'level', written, {}, true)] : null;
+  const caution = CAUTION.exec(body)?.[0];
+  return caution === undefined ? versionIn(written) : [reading('caution', body.slice(caution.length).trim(), {}, true)];
 }
 
 const orNull = (found: readonly Reading[]): readonly Reading[] | null => (found.length > 0 ? found : null);
@@ -26,7 +27,7 @@ const BEFORE = [
   new RegExp(`^[([](${WAY})[)\\]]:? (\\p{L}.+)$`, 'iu'),
   new RegExp(`^(?:[↑↓←→] ?)?(${WAY})(?:,|\\.{2,}|…) ?(\\p{L}.+)$`, 'iu'),
   new RegExp(`^(in-?breath|out-?breath|inhalation|exhalation|breathing (?:in|out))(?::|,| [–-]) (\\p{L}.+)$`, 'iu'),
-  /^(?:on|with|during|by) (?:an?|the|your|each|every) ((?:in|out)[ -]?breath|inhale|exhale|inhalation|exhalation),? (\p{L}.+)$/iu,
+  /^(?:on|with|during|by) (?:(?:an?|the|your|each|every) )?((?:in|out)[ -]?breath|inhale|exhale|inhalation|exhalation),? (\p{L}.+)$/iu,
   /^(?:when|while|as you(?: are)?) (breath(?:e|ing) (?:in|out)|inhal(?:e|ing)|exhal(?:e|ing)),? (\p{L}.+)$/iu,
   /^(in|out) ((?:with|as|on) the \p{L}.+)$/iu,
 ] as const;
@@ -37,7 +38,7 @@ const BEHIND = [
   /^(\p{L}.+?),? (?:while )?(breathing (?:in|out)|inhaling|exhaling)$/iu,
 ] as const;
 /** Between the way in and the way out, in one line. */
-const BETWEEN = /\s*(?:[,;/]|\band then\b|\bthen\b|\band\b|\s[–-]\s)\s*/i;
+const BETWEEN = /\s*(?:[,;/·]|\.(?= )|\band then\b|\bthen\b|\band\b|\s[–-]\s)\s*/i;
 
 function breathTold(part: string): Reading | null {
   const before = BEFORE.map((form) => form.exec(part)).find((match) => match !== null);
@@ -48,11 +49,11 @@ function breathTold(part: string): Reading | null {
 }
 
 /** The breaths that a line tells: one, or a way in and a way out; `null` where it tells none. */
-function breathsTold(body: string): readonly Reading[] | null {
+export function breathsTold(body: string): readonly Reading[] | null {
   if (!/\b(?:in|out|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
     return null;
   const text = body.replace(/[.!]$/, '');
-  for (const parts of [text.split(/\s*[,;/]\s*/), text.split(BETWEEN)]) {
+  for (const parts of [text.split(/\s*(?:[,;/·]|\.(?= ))\s*/), text.split(BETWEEN)]) {
     if (parts.length !== 2) continue;
     const [first, second] = parts.map((part) => breathTold(part) ?? breathNamed(part));
     if (first && second && first.kind !== second.kind) return [first, second];
@@ -69,9 +70,5 @@ function breathNamed(part: string): Reading | null {
 
 const kindOf = (way: string): 'inhale' | 'exhale' => (/^(?:in|breath(?:e|ing) in)/i.test(way) ? 'inhale' : 'exhale');
 
-/** Marks and short labels of a caution; one in other words is said where it stands, and found by the checks. */
-const CAUTION = /^! ?\p{L}|^(?:c\/i|ci|contra(?:indicated)?) ?[:–-]/iu;
-
-const LEVEL =
-  /^(?:l ?[1-4]|levels? ?[1-4]|(?:easy|easier|hard|harder|advanced|gentle|gentler|seated|chair|standing|full|small|smaller) (?:version|option|variation|form)|options?|alternatives?|alt|mod|mods|modifications?|variations?|(?:for )?(?:the )?(?:beginners?|intermediates?|advanced|regulars|newcomers|improvers|seniors)|advanced|(?:in|on|with) a chair|chair|standing|sitting|seated|(?:to )?make it (?:easier|harder|smaller|bigger)) ?(?::| [–-]) ?\S|^if (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|in a chair)\b/i;
-const SEATED = /^(?:seated|sitting|chair|(?:in|on|with) a chair|if .{0,12}(?:seated|sitting|chair))/i;
+/** Short labels of a caution; one in other words is said where it stands, and found by the checks. */
+const CAUTION = /^(?:c\/i|ci|contra(?:indicated)?) ?[:–-]/iu;

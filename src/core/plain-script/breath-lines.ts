@@ -1,5 +1,7 @@
+import { breathsLabelled } from './breath-labels';
 import { findCounts } from './counts';
 import { firstWord } from './first-words';
+import { asSentence } from './line-words';
 import { reading, type Reading } from './reading';
 import { wordAmong } from './tokens';
 
@@ -8,10 +10,12 @@ import { wordAmong } from './tokens';
 const BREATH =
   /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| [-–—]| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/iu;
 const NEXT_BREATH =
-  /(?:\s*[,.;\/–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
+  /(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
 /** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
 export function breathsOf(text: string): Reading[] {
+  const labelled = breathsLabelled(text);
+  if (labelled) return [...labelled];
   const pair = bothWays(text);
   if (pair) return pair;
   if (!BREATH.test(text)) return [];
@@ -28,7 +32,7 @@ export function breathsOf(text: string): Reading[] {
       '',
     );
     const held = counts.hold === undefined ? {} : { hold: counts.hold };
-    return [reading(kind, colon ? words : sentence(words), held)];
+    return [reading(kind, colon ? words : asSentence(words), held)];
   });
 }
 
@@ -37,7 +41,7 @@ const SAYS_MORE =
   /^(?:pairs|twos|threes|silence|total|all|turn|order|place|front|between|your own|the (?:hall|room|corner|dark|middle|garden|same|next|first|last))\b|^of\b/i;
 /** "in up, out down", "Breathe in as you lift and out as you lower", "out -> push, in -> back". */
 const BOTH_WAYS = new RegExp(
-  `^(breathe? |breath(?:ing)?[:,]? )?(in|out)(${LINK})((?=\\p{L}{2})[^.!?]*?[\\p{L}\\d)])[.\\s]*(?:[,;/|–—-]|\\.|\\band\\b|\\bthen\\b)[\\s]*(?:and |then )*(?:breathe? )?(in|out)(${LINK})(\\p{L}{2}.*)$`,
+  `^(breathe? |breath(?:ing)?[:,]? )?(in|out)(${LINK})((?=\\p{L}{2})[^.!?]*?[\\p{L}\\d)])[.\\s]*(?:[,;/|·–—-]|\\.|\\band\\b|\\bthen\\b)[\\s]*(?:and |then )*(?:breathe? )?(in|out)(${LINK})(\\p{L}{2}.*)$`,
   'iu',
 );
 /** "in rise out sink": a few words each, with nothing between. */
@@ -59,7 +63,7 @@ function bothWays(text: string): Reading[] | null {
     const words = told === told.toUpperCase() ? told.toLowerCase() : told;
     const kind = way.toLowerCase() === 'in' ? 'inhale' : 'exhale';
     const spoken = led || /^(?:as|when|while|on|with|to|through|by|for|slowly|again)\b/i.test(words);
-    return reading(kind, spoken ? sentence(`${led ? 'breathe ' : ''}${way.toLowerCase()} ${words}`) : words.replace(/[.]$/, '')); // prettier-ignore
+    return reading(kind, spoken ? asSentence(`${led ? 'breathe ' : ''}${way.toLowerCase()} ${words}`) : words.replace(/[.]$/, '')); // prettier-ignore
   });
 }
 
@@ -72,12 +76,4 @@ export function withBreathSpelled(text: string): string {
   const led = first !== 'breathe' && /^\p{L}+ (?:in|out)\b/iu.test(text) ? LED_BREATHS : BREATHS;
   const spelled = wordAmong(first, led);
   return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
-}
-
-/** With a capital at its start and a stop at its end, as a line is said. */
-function sentence(words: string): string {
-  const text = words.trim();
-  if (text === '') return '';
-  const started = text.charAt(0).toUpperCase() + text.slice(1);
-  return /[.!?…]$/.test(started) ? started : `${started}.`;
 }

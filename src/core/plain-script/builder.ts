@@ -1,18 +1,22 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
-import { blankStep, LIMITS, makeMovement, makeSection, type Step } from '@/core/plan';
+import { blankStep, LIMITS, makeMovement, makeSection, type Setting, type Step } from '@/core/plan';
 import { aboveSteps } from './above-steps';
 import { ClassParts, PAUSE_SECONDS } from './class-parts';
 import { toldOfClass } from './class-told';
 import type { DoneAgain } from './done-again';
+import type { ByRounds } from './by-rounds';
+import type { Guided } from './guidance';
 import { isDashed, isNumbered, roleOf } from './headings';
+import { markOf } from './heads';
 import { cut, indentOf, name, wordsFor } from './line-words';
 import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readNatural, type Standing } from './natural';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
-import type { Reading } from './reading';
+import { worded, type Reading } from './reading';
 import { counted, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
+import { asWritten } from './slips';
 import { readTidy, type Tidy } from './tidy';
 import { isDated, isGreeting, mayNameClass, titled } from './title';
 
@@ -26,6 +30,9 @@ interface LineAround extends Around {
   readonly again?: DoneAgain | undefined;
 }
 
+/** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
+const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);
+
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
   private readonly parts: ClassParts;
@@ -37,6 +44,8 @@ export class ScriptBuilder {
   private stepIndent = 0;
   /** Whether the last step has a number before it. */
   private stepNumbered = false;
+  /** What sets it off in a list; `null` where nothing does. */
+  private stepMark: string | null = null;
   /** How far in the line stands that ends in a colon over a list; `null` where none does. */
   private listIndent: number | null = null;
 
@@ -61,12 +70,8 @@ export class ScriptBuilder {
     }
     if (put === null && again && this.isOfBlock(again, indentOf(line))) return this.noteBlock(line, written, again);
     const inset = indentOf(line) > this.stepIndent;
-    const over = put === null ? this.parts.overRounds(line, inset) : null;
-    if (over) {
-      const { on, number, text } = over.line;
-      this.parts.over(over.line);
-      return this.note(written, 'said', text, {}, over.unsure, { over: { on, number } });
-    }
+    const spelled = asWritten(written);
+    if (put === null && this.isOfStepAbove(line, written, inset, spelled)) return;
     const standing: Standing = {
       under: this.parts.current()?.kind ?? 'nothing',
       ...below,
@@ -78,20 +83,43 @@ export class ScriptBuilder {
     const found = this.readingsOf(line, standing);
     // A row of a table may stand under the part that its first column names.
     const main = found.find(({ kind }) => kind !== 'section') ?? itemAt(found, 0);
-    const readings = put === null ? found : [{ ...main, kind: put, words: wordsFor(put, line, main), unsure: false }];
+    const readings =
+      put === null
+        ? found.map((one) => worded(one, spelled))
+        : [{ ...main, kind: put, words: spelled(wordsFor(put, line, main)), unsure: false }];
     for (const reading of readings) if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line));
     if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
       this.stepIndent = indentOf(line);
       this.stepNumbered = isNumbered(line);
+      this.stepMark = markOf(line);
       this.parts.blocks.number(line, this.parts.current());
     }
-    const first = put === null ? main : itemAt(readings, 0);
+    // What stands further in than a part is in it.
+    if (main.kind === 'section' && this.parts.isPart())
+      [this.stepIndent, this.stepMark] = [indentOf(line), markOf(line)];
+    const first = itemAt(readings, put === null ? found.indexOf(main) : 0);
     const unsure = this.titleKind === null && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
     const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
     this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps > 1 ? { steps } : {});
     this.titleKind = null;
+  }
+
+  /** Takes a line that is said into the silence above, changes its movement on a round, or is said over it. Whether it was. */
+  private isOfStepAbove(line: string, written: string, inset: boolean, spelled: (words: string) => string): boolean {
+    const listed = this.stepMark !== null && this.stepMark === markOf(line);
+    const guided = this.parts.guidance(line, inset, listed, spelled);
+    if (guided) this.noteGuided(written, guided);
+    const over = guided ? null : this.parts.overRounds(line, inset);
+    const changed = guided ? null : this.parts.byRounds(line, inset, over !== null, spelled);
+    if (changed) this.noteChanged(written, changed);
+    if (!over || changed) return guided !== null || changed !== null;
+    const { on, number } = over.line;
+    const text = spelled(over.line.text);
+    this.parts.over({ ...over.line, text });
+    this.note(written, 'said', text, {}, over.unsure, { over: { on, number } });
+    return true;
   }
 
   private readingsOf(line: string, standing: Standing): readonly Reading[] {
@@ -111,11 +139,24 @@ export class ScriptBuilder {
     return this.listIndent !== null;
   }
 
-  /** "rounds: 5 each way": a setting of the tidy form by its key, and not by its value. */
+  /** "rounds: 5 each way", "belly: soft": a setting of the tidy form by its key, and not by its value. */
   private isWrittenOtherwise(tidy: Tidy): boolean {
     const step = this.parts.current();
-    if (tidy.what === 'plan') return tidy.field.read(tidy.value, this.parts.plan) === null;
-    return tidy.what === 'step-field' && step !== undefined && tidy.field.read(tidy.value, step) === null;
+    const section = this.parts.sections.at(-1)?.section;
+    if (tidy.what === 'plan') return this.isOther(tidy.field, tidy.value, this.parts.plan);
+    if (tidy.what === 'section-field') return section !== undefined && this.isOther(tidy.field, tidy.value, section);
+    if (tidy.what === 'step-field') return step !== undefined && this.isOther(tidy.field, tidy.value, step);
+    const isListed = tidy.what === 'length' || tidy.what === 'theme' || tidy.what === 'dismissed';
+    return isListed && !this.isTidy && !tidy.text.includes('|');
+  }
+
+  /** Whether a value is none of its setting; outside the tidy form also where less of it is taken than is written. */
+  private isOther<Thing>(field: Setting<Thing>, value: string, thing: Thing): boolean {
+    const part = field.read(value, thing);
+    if (part === null) return true;
+    if (this.isTidy) return false;
+    const taken = field.write({ ...thing, ...part }).toLowerCase();
+    return NO_SETTING.has(field.key) || (value.toLowerCase().match(/\p{L}{3,}/gu) ?? []).some((word) => !taken.includes(word)); // prettier-ignore
   }
 
   /** Passes over a line, where the class is too long as it is. Whether it was. */
@@ -146,6 +187,25 @@ export class ScriptBuilder {
     if (again.what === 'repeats' || again.what === 'wraps-times') return this.note(written, 'setting', '', { rounds: again.times }, true); // prettier-ignore
     const counts: Counts = again.what === 'again' ? { sides: 'one-then-other' } : { startSide: again.side };
     return this.note(written, 'setting', '', counts, again.what === 'again' && again.of === 'all');
+  }
+
+  private noteChanged(written: string, { changes, unsure }: ByRounds): void {
+    const { span, what } = itemAt(changes, 0);
+    const over = { over: { on: 'round', number: span.from } as const };
+    if (what.kind === 'said') return this.note(written, 'said', what.words, {}, unsure, over);
+    const whole = span.from === 1 && span.to === null ? {} : over;
+    this.note(written, what.kind === 'hold' ? 'hold' : 'setting', written.trim(), {}, unsure, whole);
+  }
+
+  private noteGuided(written: string, { told, pause, again, sets, unsure }: Guided): void {
+    const [first] = told;
+    if (pause !== undefined) return this.note(written, 'pause', '', { seconds: [pause, pause, pause] });
+    if (sets) return this.note(written, 'setting', sets.callBackWords ?? written.trim());
+    if (again) return this.note(written, 'said', again.words);
+    if (!first) return this.note(written, 'nothing', '');
+    const words = told.map((one) => one.words).join(' ');
+    const over = first.at === null ? {} : { over: { on: 'time', number: first.at } as const };
+    return this.note(written, 'said', words, {}, unsure, over);
   }
 
   done(): ReadScript {
@@ -229,7 +289,7 @@ export class ScriptBuilder {
     }
   }
 
-  private takeNatural({ kind, words, counts, unsure, about, sets }: Reading, mayTitle: boolean): void {
+  private takeNatural({ kind, words, counts, unsure, about, sets, said, label }: Reading, mayTitle: boolean): void {
     if (sets) this.parts.set(sets);
     else if (about) this.parts.plan = toldOfClass(this.parts.plan, about, words, counts);
     else if (kind === 'title' || (mayTitle && counts.rounds === undefined && this.mayBeTitle(kind, words, unsure))) {
@@ -250,11 +310,11 @@ export class ScriptBuilder {
       );
     else if (kind === 'talk') this.parts.add(talkOfLine(this.newId, words, counts));
     else if (kind === 'silence') this.parts.add(silenceOf(this.newId, words, counts), counts);
-    else if (kind === 'transition') this.parts.add(transitionOf(this.newId, words, counts));
-    else if (kind === 'said') this.parts.sayOrLeave(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
-    else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.parts.breathe(kind, words, counts);
+    else if (kind === 'transition') this.parts.add(transitionOf(this.newId, words, counts, said));
+    else if (kind === 'said') this.parts.sayOrLeave(words, counts.seconds?.[0] ?? null);
+    else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.parts.breathe(kind, words, counts, said);
     else if (kind === 'pause') this.parts.pause(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
-    else if (kind === 'caution' || kind === 'level' || kind === 'seated') this.parts.aside(kind, words);
+    else if (kind === 'caution' || kind === 'level' || kind === 'seated') this.parts.aside(kind, words, label);
     else if (kind === 'setting') this.parts.count(counts);
   }
 

@@ -12,23 +12,30 @@ import {
   makeSection,
   makeTalk,
   type ClassPlan,
+  type MovementStep,
   type Section,
+  type SilenceStep,
   type Step,
 } from '@/core/plan';
 import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from './breath-counts';
+import { changeAs, changesByRound, type ByRounds } from './by-rounds';
 import { USUAL_SECONDS } from './class-told';
 import { secondsFrom } from './counts';
 import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence } from './first-words';
-import { cut } from './line-words';
+import { guidanceIn, guidedAs, type Guided } from './guidance';
+import { cut, joined, unquoted } from './line-words';
 import type { Counts, LineKind } from './model';
 import { readOver, type Over } from './over-words';
 import { partsAsLong } from './part-lengths';
 import { isRest } from './pauses';
+import { breathPhase, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
+import { SilenceWords } from './silence-words';
 import type { StepSettings } from './reading';
 import { counted, finished, silenceOf, twice, withSettings } from './steps-of-lines';
+import { kindOfPart } from './talks';
 
 /** Between two lines that are said, in seconds. */
 export const PAUSE_SECONDS = 1.5;
@@ -47,8 +54,11 @@ export class ClassParts {
   /** The last silence that was written as a rest or a pause. */
   private restId: string | null = null;
 
+  private readonly silent: SilenceWords;
+
   constructor(private readonly newId: NewId) {
     this.blocks = new SideBlocks(newId);
+    this.silent = new SilenceWords(newId);
     this.plan = { ...emptyPlan(newId, NEW_NAMES.class, USUAL_SECONDS), sections: [] };
   }
 
@@ -118,12 +128,21 @@ export class ClassParts {
     else this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
   }
 
-  /** What is written below a movement's breath is said after its rounds. */
-  sayOrLeave(text: string, pauseSeconds: number): void {
+  /** What is written below a movement's breath is said after its rounds; below a silence, into it as long as there is room. */
+  sayOrLeave(text: string, pause: number | null): void {
+    const pauseSeconds = pause ?? PAUSE_SECONDS;
+    const silence = this.silence();
+    if (silence) {
+      const ends = text === '' || endsSilence(unquoted(text)) || silence.id === this.restId;
+      const longer = ends
+        ? null
+        : this.silent.withMore(silence, { words: unquoted(text), at: null, pause }, this.plan.voice);
+      if (longer) return this.replaceSilence(longer);
+      if (isSilence(this.current())) this.add(makeTalk(this.newId, 'Talk', []));
+    }
     const step = this.current();
-    if (isSilence(step) && (endsSilence(text) || step.id === this.restId)) this.add(makeTalk(this.newId, 'Talk', []));
     if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
-    const leaving = [step.moments.leaving, text].filter((one) => one !== '').join(' ');
+    const leaving = joined(step.moments.leaving, text);
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
   }
 
@@ -134,14 +153,22 @@ export class ClassParts {
   }
 
   /** A breath in ordinary words: `in: arms rise` is an action, "Inhale, the arms rise." is what is said. */
-  breathe(kind: PhaseKind & LineKind, words: string, counts: Counts): void {
+  breathe(kind: PhaseKind & LineKind, words: string, counts: Counts, said?: string): void {
     if (!isMovement(this.current())) this.add(makeMovement(this.newId, 'Breathing', { pattern: [] }));
-    const word = { inhale: 'In', exhale: 'Out', hold: '', free: '' }[kind];
-    const said = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i.test(words) || word === '';
-    const action = cut(said ? '' : words, LIMITS.titleCharacters);
-    const full = said ? words : words === '' ? `${word}.` : `${word}, ${words.replace(/[.!]$/, '')}.`;
-    this.phase(makePhase(this.newId, { kind, action, full: cut(full, LIMITS.lineCharacters) }));
+    const [seconds] = counts.seconds ?? [];
+    this.phase({ ...breathPhase(this.newId, kind, words, said), ...(seconds === undefined ? {} : { seconds }) });
+    if (kind === 'exhale' && seconds !== undefined) this.breatheByCounts();
     if (counts.hold !== undefined) this.rest(counts.hold);
+  }
+
+  /** Where both ways have their seconds, they are the breath of the movement, which may be fitted. */
+  private breatheByCounts(): void {
+    const step = this.current();
+    if (!isMovement(step) || step.pattern.length !== 2) return;
+    const [inhale, exhale] = step.pattern.map(({ seconds }) => seconds);
+    if (typeof inhale !== 'number' || typeof exhale !== 'number') return;
+    this.replace({ ...step, pattern: step.pattern.map((phase) => ({ ...phase, seconds: null })) });
+    this.count({ breath: [inhale, exhale] });
   }
 
   private rest(seconds: number): void {
@@ -153,6 +180,9 @@ export class ClassParts {
   /** A pause behind what is said last; a rest, and a pause behind what is done, is a silence of its own. */
   pause(words: string, seconds: number): void {
     const step = this.current();
+    const told = isSilence(step) && step.openingLine !== '' && !isRest(words, seconds) && seconds < step.seconds;
+    if (told)
+      return this.replace(this.silent.guided(step, { told: [], pause: seconds, unsure: false }, this.plan.voice));
     const said = step?.kind === 'talk' || (isMovement(step) && step.pattern.length === 0 && step.teach.length > 0);
     const paused = said && !isRest(words, seconds) ? contractOf(step).withPause(step, seconds) : null;
     if (paused) this.replace(paused);
@@ -167,16 +197,16 @@ export class ClassParts {
   }
 
   /** What a label says of the movement it stands under; said where there is none. */
-  aside(kind: 'caution' | 'level' | 'seated', words: string): void {
+  aside(kind: 'caution' | 'level' | 'seated', words: string, label = words): void {
     const step = this.current();
     if (!isMovement(step)) return this.say(words, PAUSE_SECONDS);
     const line = cut(words, LIMITS.lineCharacters);
     if (kind === 'caution') {
-      const caution = [step.moments.caution, line].filter((one) => one !== '').join(' ');
+      const caution = joined(step.moments.caution, line);
       return this.replace({ ...step, moments: { ...step.moments, caution: cut(caution, LIMITS.lineCharacters) } });
     }
     if (kind === 'seated') return this.replace({ ...step, seated: cut(words, LIMITS.noteCharacters) });
-    this.level({ name: cut(words, LIMITS.titleCharacters), note: '', lines: [line] });
+    this.level({ name: cut(label, LIMITS.titleCharacters), note: '', lines: [line] });
   }
 
   level(level: Level): void {
@@ -184,14 +214,60 @@ export class ClassParts {
     if (isMovement(step)) this.replace({ ...step, levels: [...step.levels, level].slice(0, LIMITS.levels) });
   }
 
+  /** What a line below a silence tells of it; `null` where it tells of something else. */
+  guidance(line: string, inset: boolean, listed: boolean, as: (words: string) => string): Guided | null {
+    const step = this.silence();
+    if (!step || step.id === this.restId) return null;
+    const found = guidanceIn(line, { lasting: step.seconds, inset, listed });
+    const guided = found && guidedAs(found, as);
+    if (guided) this.replaceSilence(this.silent.guided(step, guided, this.plan.voice));
+    return guided;
+  }
+
+  /** The silence above; also that which a part is by its name and its time, where nothing stands in it yet. */
+  private silence(): SilenceStep | null {
+    const step = this.current();
+    const part = this.sections.at(-1);
+    if (step || !part) return isSilence(step) ? step : null;
+    const { section, counts } = part;
+    if (!counts.seconds || kindOfPart(section.title) !== 'silence') return null;
+    return silenceOf(this.newId, section.title, counts);
+  }
+
+  /** Whether the last line opened a part that is a silence as a whole. */
+  isPart(): boolean {
+    return this.current() === undefined && this.silence() !== null;
+  }
+
+  private replaceSilence(silence: SilenceStep): void {
+    if (this.current()) this.replace(silence);
+    // It has what its part leaves it.
+    else this.add(silence, {});
+  }
+
   /** A line over the rounds of the movement above, or over its silence, in ordinary words. */
   overRounds(line: string, inset: boolean): Over | null {
     const step = this.current();
     if (!isMovement(step) && !isSilence(step)) return null;
-    const timed = !isMovement(step) || step.pacedBy === 'clock' || step.pacedBy === 'held';
+    const timed = !isMovement(step) || step.pacedBy !== 'breath';
     const over = readOver(this.newId, line, timed ? step.seconds : null, inset);
     const byRound = over !== null && over.line.on !== 'anywhere' && over.line.on !== 'time';
     return byRound && !isMovement(step) ? null : over;
+  }
+
+  /** What a line changes by the rounds of the movement above, if it is more than a line said `over` them; else `null`. */
+  byRounds(line: string, inset: boolean, over: boolean, as: (words: string) => string): ByRounds | null {
+    const step = this.current();
+    if (!isMovement(step) || (step.pacedBy !== 'breath' && step.pacedBy !== 'breath-then-own-pace')) return null;
+    const found = changesByRound(line, { rounds: step.preferredRounds, inset, breathes: step.pattern.length > 0 });
+    const [only, other] = found?.changes ?? [];
+    if (over && only?.what.kind === 'said' && only.span.how !== 'range' && !other) return null;
+    const changes = (found?.changes ?? []).map((change) => changeAs(change, as));
+    let next: MovementStep | null = step;
+    for (const change of changes) next = next && withRoundChange(this.newId, next, change);
+    if (!found || !next) return null;
+    this.replace(next);
+    return { ...found, changes };
   }
 
   over(line: DuringLine): void {

@@ -14,7 +14,11 @@ export function isBreathWord(word: string): boolean {
 
 /** What is written below a silence is said into it, but for what ends it. */
 const ENDS_SILENCE =
-  /^(?:and |then |now |slowly |gently )*(?:thank|thanks|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
+  /^(?:and |then |now |slowly |gently )*(?:thank|thanks|many thanks|thx|ty|cheers|love|warmly|(?:kind |warm |best )(?:regards|wishes)|bring|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
+
+/** What brings people back out of a silence, at its end. */
+export const CALLS_BACK =
+  /^(?:and |then |now |so |very |slowly,? |gently,? |softly,? |in your own time,? )*(?:when you(?:['’]re| are) ready\b.{0,20}\b(?:eyes|back)|(?:open|let) (?:the|your) eyes(?: (?:open|come open))?\b|come (?:slowly |gently )?back|welcome back|bring (?:yourself|your (?:attention|awareness)) back)/i;
 
 export function endsSilence(text: string): boolean {
   return ENDS_SILENCE.test(text);

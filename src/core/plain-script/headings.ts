@@ -3,6 +3,8 @@ import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
 import { findCounts, hasAmount } from './counts';
 import { indentOf, wordCount } from './line-words';
+import { isCue } from './name-lines';
+import { toldInMovement } from './told-at-times';
 
 /* Headings of ordinary writing, and lines of a list. */
 
@@ -16,7 +18,7 @@ export const ITEM =
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
-  'welcome|before (?:you|we) (?:begin|start)|wu|w/u|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|wm ?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|get(?:ting)? (?:warm|ready|moving|started)|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
+  'welcome|before (?:you|we) (?:begin|start)|wu|w/u|w/?-?up|cd|c/d|prep(?:aration)?|mobil(?:ity|is(?:e|ing|ation)|iz(?:e|ing|ation))|introduction|intro|hello|greeting|open(?:ing)?|start|begin(?:ning)?|set [a-z]|block [a-z]|part [a-z]|(?:first|second|third|last|other) (?:half|third|quarter|block|section|set)|warming|finish|arrive|arrival|arriving|grounding|warm(?:ing)?[- ]?up|wm ?up|loosen(?:ing)?(?: up)?(?: (?:the )?(?:joints|body|shoulders))?|(?:the )?joints|(?:the )?main(?: (?:set|part|section|practice|bit|block|thing|exercises))?|(?:the )?exercises|body of (?:the )?(?:class|lesson)|core|form practice|middle|(?:seated|standing|quiet|moving|walking|sitting|floor|breathing) (?:part|set|bit|section|work|warm[- ]?up|exercises|practice|cool[- ]?down)|(?:the )?(?:set|form|sequence|practice)|settl(?:e|ing)(?: in| down)?|cool(?:ing)?(?:[- ]?(?:down|off))?|wak(?:e|ing)[- ]up|get(?:ting)? (?:warm|ready|moving|started)|wind(?:ing)?[- ]?down|coming down|unwind(?:ing)?|landing|technique|drills?|stillness|clos(?:e|ing)|end(?:ing)?|goodbye|farewell|thanks|questions|tea|to finish';
 /** What ends a class by itself, and is more often said than headed. */
 const NO_PART = /^(?:thanks|tea|questions|hello)(?:(?:,| and| &) (?:thanks|tea|questions|goodbye|hello))*$/i;
 const PART = new RegExp(`^(?:${PART_WORDS})(?:(?:,| and| &| [+]| [/]) (?:${PART_WORDS}))*$`, 'i');
@@ -79,10 +81,11 @@ export function withStepsListed(lines: readonly string[]): readonly string[] {
     if (!HASHED.test(line) || line.length > HEAD_AT_MOST) return line;
     const name = line.replace(HASHED, '');
     const { counts, rest, bare } = findCounts(name);
-    const counted = counts.rounds !== undefined && (!bare || /\(\d{1,2}\)\s*$/.test(name));
-    if (!counted || rest === '' || namesPart(rest) || /\beach$/i.test(name.replace(/\W+$/, ''))) return line;
     const below = lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT).find((one) => one.trim() !== '') ?? '';
-    return isItem(below) && hasAmount(findCounts(withoutMark(below)).counts) ? line : `- ${name}`;
+    const told = toldInMovement(withoutMark(below).trim(), counts.seconds?.[0] ?? 0, true) !== null;
+    const counted = counts.rounds !== undefined && (!bare || /\(\d{1,2}\)\s*$/.test(name));
+    if (!(counted || told) || rest === '' || namesPart(rest) || /\beach$/i.test(name.replace(/\W+$/, ''))) return line;
+    return !told && isItem(below) && hasAmount(findCounts(withoutMark(below)).counts) ? line : `- ${name}`;
   });
 }
 
@@ -116,7 +119,7 @@ export function headOfList(text: string, anyCase = false): string | null {
   if (outline) return itemAt(outline, 1);
   const bare = text
     .replace(/^(?:slide|station|page|card|screen|phase|stage|module|block|part|section|unit) ?\d{1,2} ?[:.–-] ?/i, '')
-    .replace(/ ?\(\p{L}+(?: \p{L}+)?\)$/u, '')
+    .replace(/ ?\((\p{L}+(?: \p{L}+)?)\)$/u, (all, inside: string) => (isCue(inside) ? all : ''))
     .replace(/^\d{1,2}(?:[.)]| ?[-–—])? +/, '')
     .replace(/ ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)$/i, '')
     .replace(/(?<=\p{L}{2})\.$/u, '');

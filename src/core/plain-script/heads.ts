@@ -3,8 +3,12 @@ import { isCounted, isNameLike, MAY_COUNT } from './name-lines';
 import { findCounts, secondsFrom } from './counts';
 import { namesPart, speaksOfPart, withoutMark } from './headings';
 import { indentOf, wordCount } from './line-words';
+import { isStill } from './line-signs';
 import type { Counts } from './model';
+import { trailingPause } from './pauses';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
+import { callBackIn } from './step-settings';
+import { toldInMovement } from './told-at-times';
 
 /*
  * Lines with an amount that head what stands below them: "Warm-up - 5 min" over what it is made of, "Eight pieces (x6
@@ -79,20 +83,54 @@ export function headsBelow(lines: readonly string[], at: number): boolean {
   const listed = (markOf(below) !== null && markOf(below) !== mark) || indentOf(below) > indentOf(line);
   const apart = /:\s*$/.test(line) || (lines[at - 1] ?? '').trim() === '';
   if (goesOn(below)) return false;
+  const part = listed || apart || mark !== null ? null : headIn(line);
+  if (part?.as === 'part' && part.counts.seconds && isDense(lines) && fillBelow(lines, at, part.counts.seconds[0]))
+    return true;
   if (!listed && !apart && (!speaksOfPart(line) || namesBelow(lines, at) < NAMES_BELOW)) return false;
   const head = headIn(line);
   if (head === null) return false;
   if (head.counts.rounds !== undefined) return listed && mark === null && !haveAmounts(lines, at);
+  if (head.as !== 'part' && areTold(lines, at, head.counts.seconds?.[0] ?? 0)) return false;
   if (head.as === 'any')
     return (
       listed &&
       haveAmounts(lines, at) &&
       !NO_HEAD.test(head.name) &&
+      (!isStill(head.name) || [...listBelow(lines, at)].some((item) => isOften(item))) &&
       (indentOf(below) > indentOf(line) || markOf(lines[at - 1] ?? '') !== markOf(below))
     );
-  if (listed) return true;
+  if (listed) return head.as === 'part' || !isSetBelow(lines, at);
   if (head.as === 'like-part') return (lines[at - 1] ?? '').trim() === '' && namesBelow(lines, at) >= NAMES_BELOW;
   return true;
+}
+
+/** Whether no line of a script is empty: nothing sets its parts apart. */
+function isDense(lines: readonly string[]): boolean {
+  const last = lines.findLastIndex((line) => line.trim() !== '');
+  return last >= DENSE_FROM && lines.slice(0, last).every((line) => line.trim() !== '');
+}
+const DENSE_FROM = 6;
+/** A round takes about so many seconds; a part is filled by what takes as long as it, give or take. */
+const ROUND_SECONDS = 9;
+const FILLED = { min: 0.15, max: 1.4 } as const;
+
+/** Whether the steps up to the next part, or the end, fit into the time of a part. */
+function fillBelow(lines: readonly string[], at: number, seconds: number): boolean {
+  let taken = 0;
+  for (const line of lines.slice(at + 1, at + 1 + LINES_LOOKED_AT)) {
+    if (namesPart(plainHead(line)) || headIn(line)?.as === 'part') break;
+    if (!isCounted(line)) continue;
+    const { counts } = findCounts(withoutMark(line));
+    const sides = counts.sides === undefined || counts.sides === 'together' ? 1 : 2;
+    taken += counts.seconds?.[0] ?? (counts.rounds ?? 0) * ROUND_SECONDS * sides;
+  }
+  return taken >= FILLED.min * seconds && taken <= FILLED.max * seconds;
+}
+
+/** Whether all that stands further in tells only how the line itself is done: "call back 30 s before the end". */
+function isSetBelow(lines: readonly string[], at: number): boolean {
+  const items = [...listBelow(lines, at)];
+  return items.length > 0 && items.every((item) => callBackIn(item.trim()) !== null);
 }
 
 /** Whether a line is a later one of a numbered list. */
@@ -106,7 +144,7 @@ const NO_HEAD =
   /^(?:pause|rest|silence|break|wait|water|duration|length|time|total|stand|sit|lie)\b|\b(?:we|you|they|I|it|hall|room)\b|['’](?:ve|re|s got|ll)\b/i;
 
 /** What sets a line off in a list: a number, a letter, or its dash or dot. */
-function markOf(line: string): string | null {
+export function markOf(line: string): string | null {
   const [, mark = ''] = /^\s*([-*•·–▪◦○●■]|\(?\d{1,2}[.)]|[a-hA-H][.)]|[IVX]{1,4}[.)])\s+\S/.exec(line) ?? [];
   if (mark === '') return null;
   if (/\d/.test(mark)) return '1';
@@ -125,7 +163,18 @@ function* listBelow(lines: readonly string[], at: number): Generator<string> {
 /** Whether most of the list below a line have an amount of their own. */
 function haveAmounts(lines: readonly string[], at: number): boolean {
   const items = [...listBelow(lines, at)];
-  return items.filter(isCounted).length > items.length / 2;
+  return items.filter((item) => isCounted(item) && !trailingPause(item)).length > items.length / 2;
+}
+
+/** Whether most of what stands below a line is said in it at its times: "0:30 soften the belly". */
+function areTold(lines: readonly string[], at: number, seconds: number): boolean {
+  const items = [...listBelow(lines, at)];
+  return items.filter((item) => toldInMovement(item.trim(), seconds, true) !== null).length > items.length / 2;
+}
+
+/** Whether a line says how often. */
+function isOften(line: string): boolean {
+  return isCounted(line) && findCounts(line).counts.rounds !== undefined;
 }
 
 /** How many names without amounts stand right below a line. */

@@ -5,7 +5,7 @@ import { namesPart, withoutItsTime } from './headings';
 import { LABELS, SETTINGS, withUsualLabel } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
-import { sentenceCase, wordCount } from './line-words';
+import { capitalised, sentenceCase, wordCount } from './line-words';
 import { severalSteps } from './several';
 import { readStep } from './step-lines';
 
@@ -60,7 +60,12 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   // "Level: beginners. Length: half an hour."
   if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
     return [reading('setting', '', counts)];
-  if (label === 'level') return [reading(under === 'movement' ? 'level' : 'said', text)];
+  if (label === 'level')
+    return [
+      under === 'movement'
+        ? { ...reading('level', text), label: body.slice(0, body.indexOf(text)).replace(/[\s:;–-]+$/, '') }
+        : reading('said', text),
+    ];
   // Below a step it tells of the class so far.
   if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk')
     return /^\d{1,3}$/.test(text) ? [reading('said', body, {}, true)] : null;
@@ -99,20 +104,15 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   }
   if (kind === 'section')
     return [reading(kind, withoutItsTime(text), counts.seconds ? { seconds: counts.seconds } : {})];
-  const named = kind === 'movement' || kind === 'silence' || kind === 'transition';
-  return [
-    reading(
-      kind,
-      named && rest !== ''
-        ? rest
-        : named && /\bbreaths?\b/i.test(text)
-          ? text
-          : named
-            ? label.charAt(0).toUpperCase() + label.slice(1)
-            : text,
-      named ? counts : {},
-    ),
-  ];
+  if (kind === 'level') return [{ ...reading(kind, text), label: capitalised(itemAt(match, 1)) }];
+  if (kind !== 'movement' && kind !== 'silence' && kind !== 'transition') return [reading(kind, text)];
+  return [reading(kind, nameOf(label, text, rest), counts)];
+}
+
+/** What a step is called behind its label; by the label where only an amount stands there. */
+function nameOf(label: string, text: string, rest: string): string {
+  if (rest !== '') return rest;
+  return /\bbreaths?\b/i.test(text) ? text : capitalised(label);
 }
 
 /** Labels of what is told of a class above its first step. */

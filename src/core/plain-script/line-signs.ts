@@ -13,7 +13,7 @@ const QUIET_WORDS = ['quietly', 'silence'];
 function spelledStill(word: string): string | null {
   return (
     wordAmong(word, QUIET_WORDS) ??
-    ['stand', 'still', 'standing', 'sitting'].find((one) => isSwapped(word, one)) ??
+    ['stand', 'still', 'standing', 'sitting', 'quiet'].find((one) => isSwapped(word, one)) ??
     null
   );
 }

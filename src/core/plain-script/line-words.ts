@@ -62,3 +62,16 @@ export function sentenceCase(text: string): string {
   const small = text === text.toUpperCase() ? text.toLowerCase() : text;
   return small.charAt(0).toUpperCase() + small.slice(1);
 }
+
+/** With a capital at its start and a stop at its end, as a line is said. */
+export function asSentence(words: string): string {
+  const text = words.trim();
+  if (text === '') return '';
+  const started = text.charAt(0).toUpperCase() + text.slice(1);
+  return /[.!?…]$/.test(started) ? started : `${started}.`;
+}
+
+/** Two texts as one, said one behind the other; either may be empty. */
+export function joined(first: string, second: string): string {
+  return [first, second].filter((one) => one !== '').join(' ');
+}

@@ -1,6 +1,6 @@
 import { rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
-import { isNameLike } from './name-lines';
+import { isNameLike, MAY_COUNT } from './name-lines';
 import { headIn } from './heads';
 import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
@@ -9,7 +9,7 @@ import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { aboveClass, labelledAs } from './labelled';
 import { isOfLetter } from './letters';
-import { isStill, TALK_STARTS } from './line-signs';
+import { isStill, isTransition, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { sentencesOf } from './paragraphs';
 import { isRest, pauseIn, restNamed } from './pauses';
@@ -20,7 +20,7 @@ import { severalSteps } from './several';
 import { isOfAll } from './step-kinds';
 import { readRemark, readStep } from './step-lines';
 import { settingIn } from './step-settings';
-import { headAndTail } from './tails';
+import { headAndTail, type Tailed } from './tails';
 import { isTold, kindOfPart } from './talks';
 import { sentenceCase, singleSpaced, wordCount } from './line-words';
 
@@ -164,7 +164,7 @@ function withTail(
   const [first, ...others] = whole;
   if (!first || !(STEPS.has(first.kind) || first.kind === 'said') || others.some(({ kind }) => STEPS.has(kind)))
     return null;
-  const apart = headAndTail(text);
+  const apart = headAndTail(text) ?? (first.kind === 'movement' ? nameAndSentences(text) : null);
   if (!apart) return null;
   const found = readText(apart.head, line, standing);
   const [step] = found;
@@ -178,6 +178,15 @@ function withTail(
   if (first.kind === 'said' && step.unsure) return null;
   return [...found, ...remarkOf(apart.tail)];
 }
+
+/** "Step wide. Look at the horizon.", "Sway … and let everything hang": a name without amounts, and what is told behind it. */
+function nameAndSentences(text: string): Tailed | null {
+  if (MAY_COUNT.test(text.replace(ITEM, ''))) return null;
+  const [, head = '', tail = ''] = NAME_THEN_TOLD.exec(text) ?? [];
+  return tail === '' ? null : { head, tail };
+}
+
+const NAME_THEN_TOLD = /^((?:\S{1,3}\s+)?\p{Lu}[^.!?…:]{2,50}?)(?:[.!] (?=\p{Lu})|\s?(?:\.{3}|…)\s?)(\S.{8,})$/u;
 
 /** What stands beside a step in its row: its breath, what a label says of it, or what is said. */
 function remarkOf(remark: string): readonly Reading[] {
@@ -206,6 +215,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const { under, named, inset: further, listed: among, otherMark, lastsSeconds } = standing;
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
+  // "Sit with eyes closed, 2 min:" over what is said into it.
+  if (!standing.heads && opensSilence(text)) return readText(text.slice(0, -1), line, standing);
   const span = spanOf(text);
   const stamped = span?.behind ?? text.replace(STAMP, '');
   const opened = headed(stamped, span?.seconds ?? null, standing);
@@ -229,8 +240,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
   const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
   // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
-  const often =
-    counts.rounds === undefined || !APART_BEHIND.test(body) ? [] : [reading('setting', '', { rounds: counts.rounds })];
+  const behind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
+  const rounds = behind === undefined ? undefined : findCounts(`x ${behind}`).counts.rounds;
+  const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
   if (breaths.length > 0) return [...breaths, ...often];
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
@@ -242,6 +254,13 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
   if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
   return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
+}
+
+/** Whether a line with a colon at its end is a silence by its words and its time. */
+function opensSilence(text: string): boolean {
+  if (!/^[^:]{3,60}:$/.test(text) || !MAY_COUNT.test(text)) return false;
+  const { counts, rest } = findCounts(text.slice(0, -1).replace(ITEM, ''));
+  return counts.seconds !== undefined && counts.rounds === undefined && !namesPart(rest) && (isStill(rest) || SAT.test(rest)); // prettier-ignore
 }
 
 /** A part of the class that a line opens; `null` where it opens none. */
@@ -262,9 +281,11 @@ function headed(
     return [reading('section', heading, partLasting(stamped, lasting))];
   }
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
-  const opening = opens ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
+  const opening =
+    opens && !isTransition(stamped) ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
   // "Soft knees." between two of a list is said in the first.
-  if (opening === null || (under === 'movement' && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;
+  const below = under === 'movement' || under === 'silence';
+  if (opening === null || (below && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;
   return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
 

@@ -1,9 +1,12 @@
 import { makeDuring, type DuringLine } from '@/core/movement';
 import type { NewId } from '@/core/document';
+import { layerOf } from './by-rounds';
 import { findCounts, hasAmount } from './counts';
 import { withoutMark } from './headings';
 import { singleSpaced, unquoted } from './line-words';
 import { placeAtStart, placeOf, type Place, type Written } from './places';
+import { callBackIn } from './step-settings';
+import { toldInMovement } from './told-at-times';
 
 /*
  * Lines over the rounds as people write them: "On round 3: a little lower.", "every second time: …", "last two: …",
@@ -27,18 +30,21 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   if (line.length > LONGEST) return null;
   const body = withoutMark(singleSpaced(line.trim())).replace(/^[–—-](?=\S)/, '');
   if (!MAY_BE_PLACE.test(body)) return null;
+  if (callBackIn(body)) return null;
+  const told = lasting === null ? null : toldInMovement(body, lasting, inset);
+  if (told) return { line: makeDuring(newId, told.words, { on: 'time', number: told.at }), unsure: told.unsure };
   const text = outOfBrackets(body);
   const found = placeFirst(text, lasting) ?? placeLast(text, lasting, inset);
   // "Last one: closing the gate, three times" is the last movement.
   if (!found || !/\p{L}{2}/u.test(found.words) || hasAmount(findCounts(found.words).counts)) return null;
   const { on, number } = found.place;
   if (on === 'time' && lasting !== null && number >= lasting) return null;
-  return { line: makeDuring(newId, found.words, { on, number }), unsure: found.unsure };
+  return { line: makeDuring(newId, found.words, { on, number, layer: layerOf(found.words) }), unsure: found.unsure };
 }
 
 /** A line without any of these has no place, and needs no further look. */
 const MAY_BE_PLACE =
-  /\b(?:rounds?|reps?|repetitions?|rnds?|rds?|times?|breaths?|ones?|go|goes|r ?\d|\d{1,2}(?:st|nd|rd|th)|last|final|left|every|each|other|alternate|after|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth|half|mid|way|midway|middle|somewhere|anywhere|meanwhile|between|then|occasionally|sometime|point|throughout|during|while|as|before|at|in|on)\b|@|\+\d|halfway|half-?time/i;
+  /\b(?:rounds?|reps?|repetitions?|rnds?|rds?|times?|breaths?|ones?|go|goes|r ?\d|\d{1,2}(?:st|nd|rd|th)|last|final|left|every|each|other|alternate|after|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth|half|mid|way|midway|middle|somewhere|anywhere|meanwhile|between|then|occasionally|sometime|point|throughout|during|while|as|before|at|in|on)\b|@|\+\d|\d:\d\d|\d ?s\b|halfway|half-?time/i;
 
 interface Found {
   readonly place: Place;

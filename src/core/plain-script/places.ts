@@ -16,10 +16,11 @@ export interface Place extends Pick<DuringLine, 'on' | 'number'> {
 /** "round 3", "on the third", "every other round"; the others have no word for a round, or are no single place. */
 export type Written = 'counted' | 'led' | 'alternate' | 'each' | 'alone' | 'after' | 'time' | 'half-way' | 'anywhere';
 
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth'] as const; // prettier-ignore
-const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'] as const; // prettier-ignore
-const N = `(\\d{1,2}|${NUMBERS.join('|')})`;
-const NTH = `(\\d{1,2}(?:st|nd|rd|th)|${ORDINALS.join('|')})`;
+export const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth', 'eleventh', 'twelfth'] as const; // prettier-ignore
+/** As far as rounds are told in words. */
+export const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'] as const; // prettier-ignore
+export const N = `(\\d{1,2}|${NUMBERS.join('|')})`;
+export const NTH = `(\\d{1,2}(?:st|nd|rd|th)|${ORDINALS.join('|')})`;
 /** A round, also by what is done in it. */
 const ROUND =
   '(?:rounds?|reps?|repetitions?|rnds?|rds?|times?|breaths?|ones?|goes|go|push(?:es)?|lifts?|pulls?|turns?|circles?|steps?|swings?|sweeps?)';
@@ -149,7 +150,8 @@ function secondsOf(written = ''): number | null {
   return seconds === undefined || rest !== '' ? null : seconds;
 }
 
-function numberOf(written: string | undefined): number | null {
+/** The number of a figure or a word: "3", "three", "third", "3rd". */
+export function numberOf(written: string | undefined): number | null {
   if (written === undefined) return null;
   const figure = /^\d{1,2}/.exec(written);
   if (figure) return Number(figure[0]);

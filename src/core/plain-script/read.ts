@@ -10,6 +10,7 @@ import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withoutBreaks } from './paragraphs';
 import { withoutRowMarks } from './rows';
+import { withSlipsMended } from './slips';
 import { withTables } from './tables';
 import { withAmountsJoined, withTimeMarks } from './time-marks';
 import { lastingByClock, withTimes } from './time-column';
@@ -37,16 +38,16 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .replace(/^\uFEFF/, '')
     .split(/\r\n|\r|\n/)
     .slice(0, SCRIPT_LIMITS.lines);
-  const builder = new ScriptBuilder(
-    newId,
-    isShouted(lines),
-    lines.some((line) => TIDY.test(line)),
-  );
+  const isTidy = lines.some((line) => TIDY.test(line));
+  const builder = new ScriptBuilder(newId, isShouted(lines), isTidy);
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
   const plain = lines.map(withoutRowMarks);
+  const spelled = isTidy ? plain : plain.map(withSlipsMended);
   const bare = marked
-    ? withStepsListed(plain.map(withMarkApart))
-    : withTimes(withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(plain))))))));
+    ? withStepsListed(spelled.map(withMarkApart))
+    : withTimes(
+        withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(spelled))))))),
+      );
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const belows = belowEach(bare);

@@ -16,10 +16,27 @@ export interface Reading {
   readonly unsure: boolean;
   /** Where it tells of the class as a whole: what it is about, whom it is for, how long it is. */
   readonly about?: 'focus' | 'audience' | 'length';
+  /** How a breath is said, where its words are what is done. */
+  readonly said?: string;
+  /** What a version of a movement is called, where a label tells. */
+  readonly label?: string;
   /** What it sets of the movement above, beside its counts. */
   readonly sets?: StepSettings;
 }
 
 export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {
   return { kind, words, counts, unsure };
+}
+
+/** A reading with its words, and all else that is said of it, worded otherwise. */
+export function worded(one: Reading, as: (words: string) => string): Reading {
+  const { words, said, label, sets } = one;
+  const callBackWords = sets?.callBackWords;
+  return {
+    ...one,
+    words: as(words),
+    ...(said === undefined ? {} : { said: as(said) }),
+    ...(label === undefined ? {} : { label: as(label) }),
+    ...(callBackWords === undefined ? {} : { sets: { ...sets, callBackWords: as(callBackWords) } }),
+  };
 }

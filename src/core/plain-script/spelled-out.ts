@@ -11,6 +11,12 @@ type ShortForm = readonly [needs: string, written: RegExp, meant: string];
 const SHORT_FORMS = withNeeds([
   ['', /(?<!\d)(\d{1,2})['′’] ?(\d{2})(?:["″”]|''|’’)/g, '$1:$2'],
   ['', /\b([LR]) ?(\d{1,2}) ?[/,+&] ?([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
+  ['', /(?<=\p{L} \d) \.(?=\d ?(?:min|h))/gu, '.'],
+  [
+    'between',
+    new RegExp(`^between (\\d{1,2}|${NUMBER_IN_WORDS}) and (\\d{1,2}|${NUMBER_IN_WORDS}) (?=\\p{Lu})`, 'giu'),
+    '$1 to $2 times ',
+  ],
   [
     'change|swap|switch|reverse',
     /\b(\d{1,2}|[a-z]{3,8}), (?:then )?(?:change|swap|switch|reverse) (?:directions?|the direction|ways?),? (?:and |then )*\1\b/gi,

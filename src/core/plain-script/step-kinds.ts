@@ -1,7 +1,7 @@
 import { isCue } from './name-lines';
-import { findCounts, secondsFrom } from './counts';
+import { findCounts, hasAmount, secondsFrom } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
-import { sentenceCase, wordCount } from './line-words';
+import { asSentence, sentenceCase, wordCount } from './line-words';
 import type { Counts, LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
@@ -138,11 +138,14 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
 };
 
 /** From standing to sitting, feet together. */
-const changeOfPlace: Reader = ({ rest, words, counts, item, under }) => {
+const changeOfPlace: Reader = ({ body, rest, words, counts, item, under }) => {
   if (!isTransition(rest) || counts.rounds !== undefined || (!item && words > 8)) return null;
   if (/^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60) return reading('silence', rest, counts);
   const told = item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest);
-  return told ? reading('transition', rest, counts) : null;
+  if (!told) return null;
+  const found = reading('transition', rest, counts);
+  // What else it tells is said as well.
+  return hasAmount(counts) || wordCount(body) <= words ? found : { ...found, said: asSentence(body) };
 };
 
 const quietOrDone: Reader = ({ body, rest, counts, counted }) => {
@@ -205,6 +208,8 @@ function namedOrSaid(look: Look): Reading {
   const { body, rest, words, counts, counted, bare, crowded, item, under } = look;
   const isNamed = item || (counted && body.length <= NAME_AT_MOST);
   const name = rest === '' ? body : rest;
+  // "every 30 s: nothing to do" names nothing.
+  if (counted && /^(?:every|each)$/i.test(rest)) return reading('said', body, {}, true);
   if (isNamed && counted) {
     const guessed =
       (bare && !item && !isUsualCount(look)) ||

@@ -1,4 +1,5 @@
 import { itemAt } from '@/core/units';
+import { breathsTold } from './asides';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
@@ -111,7 +112,9 @@ const TOLD_BEHIND_NAME =
 /** What stands beside a movement in its row is its breath, or said. */
 export function readRemark(remark: string): readonly Reading[] {
   const breaths = breathsOf(withBreathSpelled(remark));
-  return breaths.length > 0 ? breaths : [reading('said', remark)];
+  if (breaths.length > 0) return breaths;
+  const told = breathsTold(remark);
+  return told && told.length > 1 ? told : [reading('said', remark)];
 }
 
 /** What is no breath, heading or pause: the name of a step with its amounts, or words that are said. */

@@ -45,13 +45,20 @@ export function settingIn(body: string): readonly Reading[] | null {
   if (FREE.test(text)) return breathed(text, { breath: 'free' });
   if (NOSE_MOUTH.some((one) => one.test(text))) return breathed(text, { breathWay: 'nose-mouth' });
   if (NOSE.some((one) => one.test(text))) return breathed(text, { breathWay: 'nose' });
+  const back = callBackIn(text);
+  return back && setting(back.callBackWords ?? text, back);
+}
+
+/** When, or with which words, people are called back; `null` where a line tells neither. */
+export function callBackIn(body: string): Pick<StepSettings, 'callBackSeconds' | 'callBackWords'> | null {
+  if (body.length > LINE_AT_MOST || !MAY_SET.test(body)) return null;
+  const text = body.replace(/^\(([^()]+)\)[.]?$/, '$1');
   const time = (CALL_BACK.exec(text) ?? CALL_BACK_LATER.exec(text))?.[1];
   const { counts, rest } = findCounts(time ?? '');
   const [seconds] = counts.seconds ?? [];
-  if (seconds !== undefined && rest === '' && counts.rounds === undefined)
-    return setting(text, { callBackSeconds: seconds });
+  if (seconds !== undefined && rest === '' && counts.rounds === undefined) return { callBackSeconds: seconds };
   const words = unquoted(CALL_BACK_WORDS.exec(text)?.[1] ?? '');
-  return words === '' || findCounts(words).rest === '' ? null : setting(words, { callBackWords: words });
+  return words === '' || findCounts(words).rest === '' ? null : { callBackWords: words };
 }
 
 function setting(words: string, sets: StepSettings): readonly Reading[] {

@@ -8,6 +8,7 @@ import {
   roundsAsked,
   type ClassPlan,
   type MovementStep,
+  type SilenceStep,
   type Step,
 } from '@/core/plan';
 import type { NewId } from '@/core/document';
@@ -72,7 +73,7 @@ function restedBreath(newId: NewId, [full, empty]: BreathRests): Phase[] {
 }
 
 /** A silence by its words, as long as is written. */
-export function silenceOf(newId: NewId, words: string, { seconds }: Counts): Step {
+export function silenceOf(newId: NewId, words: string, { seconds }: Counts): SilenceStep {
   const eyesClosed = /eyes (?:closed|shut)|(?:clos(?:e|ing)|shut(?:ting)?) (?:your|the|our|their) eyes/i.test(words);
   const [preferredSeconds, minSeconds, maxSeconds] = seconds ?? [40, 20, 80];
   return makeSilence(newId, name(words), {
@@ -93,8 +94,8 @@ export function talkOfLine(newId: NewId, words: string, { seconds }: Counts): St
 }
 
 /** A change of place by its words. */
-export function transitionOf(newId: NewId, words: string, { seconds }: Counts): Step {
-  const line = /[.!?]$/.test(words) ? words : `${words}.`;
+export function transitionOf(newId: NewId, words: string, { seconds }: Counts, said?: string): Step {
+  const line = said ?? (/[.!?]$/.test(words) ? words : `${words}.`);
   return makeTransition(newId, name(words), seconds?.[0] ?? 5, cut(line, LIMITS.lineCharacters));
 }
 

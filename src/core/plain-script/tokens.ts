@@ -98,7 +98,8 @@ function lookAmong(written: string, words: readonly string[]): string | null {
   return null;
 }
 
-function isSlip(written: string, word: string): boolean {
+/** One letter more, less or other, or two changed about, and nothing else. */
+export function isSlip(written: string, word: string): boolean {
   if (Math.abs(written.length - word.length) > 1) return false;
   let at = 0;
   while (at < word.length && written[at] === word[at]) at++;
