@@ -16,13 +16,18 @@ const folder = ownFolder();
 const corner = (page: Page) => page.getByRole('region', { name: 'Recording' });
 const record = (page: Page) => page.getByRole('button', { name: 'Record here' });
 
-/** Seconds of sound in a file, the kinds of its streams, and the length that it tells, as FFmpeg reads them. */
-function probed(path: string): { readonly seconds: number; readonly kinds: string[]; readonly told: number } {
-  const packets = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'packet=pts_time', '-select_streams', 'a', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
-  const kinds = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'stream=codec_type', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
-  const times = packets.split('\n').map(Number.parseFloat).filter(Number.isFinite);
-  const told = execFileSync('ffprobe', ['-v', 'error', '-show_entries', 'format=duration', '-of', 'csv=p=0', path], { encoding: 'utf8' }); // prettier-ignore
-  return { seconds: Math.max(0, ...times), kinds: kinds.trim().split('\n').sort(), told: Number.parseFloat(told) };
+/** Of a file, as FFmpeg reads it: seconds of sound, where the last packet of any stream is, kinds, the told length. */
+function probed(path: string) {
+  const shown = (...entries: string[]): string[] =>
+    execFileSync('ffprobe', ['-v', 'error', '-of', 'csv=p=0', ...entries, path], { encoding: 'utf8' }).trim().split('\n'); // prettier-ignore
+  const last = (...of: string[]): number =>
+    Math.max(0, ...shown('-show_entries', 'packet=pts_time', ...of).map(Number.parseFloat).filter(Number.isFinite)); // prettier-ignore
+  return {
+    seconds: last('-select_streams', 'a'),
+    ends: last(),
+    kinds: shown('-show_entries', 'stream=codec_type').sort(),
+    told: Number.parseFloat(shown('-show_entries', 'format=duration')[0] ?? ''),
+  };
 }
 
 /** Whether a WebM file has an index (the element Cues, RFC 9559, by its number). */
@@ -116,11 +121,12 @@ test('a class is recorded while it is performed, and analysed with one press in 
   const said = /0:(\d\d\.\d)/.exec(await page.getByRole('textbox', { name: 'Said at' }).inputValue())?.[1];
   expect(Math.abs(Number(said) - (await startOnRecording(page, id)))).toBeLessThan(1.5);
   const path = await savedFile(page, id, 'recorded.webm');
-  const { seconds, kinds, told } = probed(path);
+  const { seconds, ends, kinds, told } = probed(path);
   expect(kinds).toEqual(['audio', 'video']);
   expect(seconds).toBeGreaterThan(11);
-  // It tells its length and can be wound: a frame near its end is found without reading it through.
-  expect(Math.abs(told - seconds)).toBeLessThan(1);
+  // It tells its length, which is that of its longer stream (a busy machine's encoder may be behind with the other),
+  // and can be wound: a frame near its end is found without reading it through.
+  expect(Math.abs(told - ends)).toBeLessThan(0.2);
   expect(await hasIndex(path)).toBe(true);
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await page.getByRole('button', { name: 'Remove it for good' }).click();
