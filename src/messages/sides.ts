@@ -1,3 +1,4 @@
+import type { SidePlan } from '@/core/movement';
 import type { Side } from '@/core/words';
 
 /** What a side or way is called where it stands alone. */
@@ -11,3 +12,24 @@ export const SIDE_NAMES: Readonly<Record<Side, string>> = {
   'right-one-way': 'right, one way',
   'right-other-way': 'right, other way',
 };
+
+/** What a count of rounds is of, for each way over the sides; nothing where it is of them all. */
+export const EACH_WORDS: Readonly<Record<SidePlan, '' | 'per side' | 'each way' | 'each way, per side'>> = {
+  together: '',
+  'turn-by-turn': '',
+  'one-side': '',
+  alternating: 'per side',
+  'one-then-other': 'per side',
+  'both-directions': 'each way',
+  'both-directions-each-side': 'each way, per side',
+};
+
+/** A count of rounds as it is said: "6 rounds per side". */
+export function roundsWords(rounds: number, sides: SidePlan): string {
+  return withEach(`${rounds} ${rounds === 1 ? 'round' : 'rounds'}`, sides);
+}
+
+/** What is counted, with what each count is of: "Rounds each way". */
+export function withEach(what: string, sides: SidePlan): string {
+  return [what, EACH_WORDS[sides]].filter(Boolean).join(' ');
+}

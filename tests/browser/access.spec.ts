@@ -178,7 +178,7 @@ test('the desk by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('complementary', { name: 'Step: Stand at the sill' })).toBeVisible();
   await page.keyboard.press('j');
   await page.keyboard.press('+');
-  await expect(page.getByRole('article', { name: 'Coiling the line' })).toContainText('6 rounds per side');
+  await expect(page.getByRole('article', { name: 'Coiling the line' })).toContainText('6 rounds each way');
   await page.keyboard.press('-');
   await page.keyboard.press('Alt+ArrowDown');
   const names = page.getByRole('main').getByRole('article');

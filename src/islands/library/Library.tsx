@@ -6,6 +6,7 @@ import type { LibraryEntry } from '@/api/movements';
 import { asksRounds, makeContent, makeLibraryMovement, type MovementFilter } from '@/core/movement';
 import { itemAt, formatClock } from '@/core/units';
 import { CAUTION_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS, STANCE_WORDS } from '@/messages/movement';
+import { roundsWords } from '@/messages/sides';
 import { AppHead } from '@/ui/layout/AppHead';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
 import { Filters } from './Filters';
@@ -181,7 +182,7 @@ function MovementList({ entries, openId, store }: ListProps) {
                 </span>
                 <span className="shrink-0 text-sm">
                   {asksRounds(summary.pacedBy)
-                    ? `${summary.rounds} ${summary.rounds === 1 ? 'round' : 'rounds'}${summary.sides === 'together' ? '' : ' per side'}`
+                    ? roundsWords(summary.rounds, summary.sides)
                     : formatClock(summary.seconds)}
                 </span>
               </button>

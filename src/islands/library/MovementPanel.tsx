@@ -8,10 +8,10 @@ import {
   PACINGS,
   SECTION_ROLES,
   SIDE_PLANS,
-  sideCount,
 } from '@/core/movement';
 import { issueText } from '@/messages/issues';
 import { PACING_WORDS, ROLE_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { withEach } from '@/messages/sides';
 import { ConflictChoice } from '@/ui/parts/ConflictChoice';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
@@ -70,7 +70,7 @@ export function MovementPanel({ store }: { readonly store: LibraryStore }) {
       />
       {asksRounds(movement.pacedBy) && (
         <NumberField
-          label={sideCount(movement.sides) === 1 ? 'Preferred rounds' : 'Preferred rounds per side'}
+          label={withEach('Preferred rounds', movement.sides)}
           value={movement.preferredRounds}
           min={1}
           max={LIMITS.rounds}

@@ -2,6 +2,7 @@ import type { CSSProperties } from 'react';
 import type { ClassPlan, Step } from '@/core/plan';
 import type { Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { withEach } from '@/messages/sides';
 
 /** Type sizes in millimetres, from the largest that is useful to the smallest that a long class needs. */
 const LARGEST = 11;
@@ -41,7 +42,7 @@ export function CameraCard({ plan, timeline }: { readonly plan: ClassPlan; reado
     const place = timed.get(step.id);
     if (!place) return '';
     if (place.rounds === 0) return formatClock(place.endSeconds - place.startSeconds);
-    return `${place.rounds} ×${step.kind === 'movement' && step.sides !== 'together' ? ' per side' : ''}`;
+    return withEach(`${place.rounds} ×`, step.kind === 'movement' ? step.sides : 'together');
   };
   const size = typeSize(
     steps.map(({ name }) => name),

@@ -1,4 +1,3 @@
-import { sideCount } from '@/core/movement';
 import { Printer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { ClassResponse } from '@/api/classes';
@@ -18,6 +17,7 @@ import {
 import { itemAt, formatClock } from '@/core/units';
 import { type Spelling, type TeachingStyle } from '@/core/words';
 import { CAUTION_WORDS } from '@/messages/movement';
+import { roundsWords } from '@/messages/sides';
 import { AppHead } from '@/ui/layout/AppHead';
 import { MovementMedia } from '@/ui/parts/MovementMedia';
 import { CameraCard } from './CameraCard';
@@ -153,7 +153,7 @@ function StepScript({ step, name, timed, timeline, style, pictures }: StepProps)
 function aboutStep(step: Step, timed: TimedStep): string {
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   if (step.kind !== 'movement' || timed.rounds === 0) return length;
-  return `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${sideCount(step.sides) === 1 ? '' : ' per side'} · ${length}`;
+  return `${roundsWords(timed.rounds, step.sides)} · ${length}`;
 }
 
 /** Round and side of a line, as the instructor needs them beside it. */

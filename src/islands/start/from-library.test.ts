@@ -18,6 +18,15 @@ const newId = (): string => `l${++count}`;
 
 afterEach(() => vi.unstubAllGlobals());
 
+/** The server's library is the demo's. */
+function answerFromDemo(): void {
+  vi.stubGlobal('fetch', (path: string) => {
+    const at = Number(/id-(\d+)$/.exec(path)?.[1]);
+    return Promise.resolve(Response.json({ id: `id-${at}`, revision: 3, archived: false, movement: movements[at] }));
+  });
+  vi.stubGlobal('crypto', { randomUUID: newId });
+}
+
 describe('a script beside the library', () => {
   const read = readScript(
     newId,
@@ -33,11 +42,7 @@ describe('a script beside the library', () => {
   });
 
   it('takes what the library has and keeps the counts of the script', async () => {
-    vi.stubGlobal('fetch', (path: string) => {
-      const at = Number(/id-(\d+)$/.exec(path)?.[1]);
-      return Promise.resolve(Response.json({ id: `id-${at}`, revision: 3, archived: false, movement: movements[at] }));
-    });
-    vi.stubGlobal('crypto', { randomUUID: newId });
+    answerFromDemo();
     const plan = await withLibrary(read, knownMovements(read, entries));
     const [lamp, heron, buoy] = stepsInOrder(plan).map(({ step }) => step);
     expect(lamp).toMatchObject({
@@ -51,11 +56,7 @@ describe('a script beside the library', () => {
   });
 
   it('keeps all that the script writes below a movement', async () => {
-    vi.stubGlobal('fetch', (path: string) => {
-      const at = Number(/id-(\d+)$/.exec(path)?.[1]);
-      return Promise.resolve(Response.json({ id: `id-${at}`, revision: 3, archived: false, movement: movements[at] }));
-    });
-    vi.stubGlobal('crypto', { randomUUID: newId });
+    answerFromDemo();
     const written = readScript(
       newId,
       [
@@ -93,6 +94,15 @@ describe('a script beside the library', () => {
     expect(heron?.blockId).toBe(lamp?.blockId);
     expect(heron).toMatchObject({ sides: 'together' });
     expect(light).toMatchObject({ blockId: null, seconds: 120, callBackLeadSeconds: 20 });
+  });
+
+  it('gives each of two of a name the amount that stands with it', async () => {
+    answerFromDemo();
+    const twice = readScript(newId, 'Class\n\nMain set\n1. Raising the lamp x3\n2. Something else x2\n3. Raising the lamp, own pace, 2 min'); // prettier-ignore
+    const plan = await withLibrary(twice, knownMovements(twice, entries));
+    const [first, , third] = stepsInOrder(plan).map(({ step }) => step);
+    expect(first).toMatchObject({ pacedBy: 'breath', rounds: 3 });
+    expect(third).toMatchObject({ pacedBy: 'own-pace', seconds: 120 });
   });
 
   it('stays as it was read when the library does not answer', async () => {

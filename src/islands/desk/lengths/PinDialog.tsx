@@ -1,4 +1,5 @@
 import { contractOf, findStep, isMovement, LIMITS, setPlan, withLengthPin, type LengthPin } from '@/core/plan';
+import { withEach } from '@/messages/sides';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { ClockField } from '@/ui/parts/ClockField';
 import { Counter } from '@/ui/parts/Counter';
@@ -29,7 +30,6 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
   };
   const wish = contractOf(step).wish(step);
   const wished = fitted ? contractOf(fitted).wish(fitted)?.value : undefined;
-  const sided = isMovement(step) && step.sides !== 'together';
   const out = pin?.skipped ?? fitted?.skipped ?? false;
   return (
     <Dialog title={`${step.name}, ${length.name}`} onClose={onClose}>
@@ -40,7 +40,7 @@ export function PinDialog({ lengthId, stepId, fit, onClose }: Props) {
       />
       {wish?.what === 'rounds' && !out && (
         <Counter
-          label={sided ? 'Rounds per side' : 'Rounds'}
+          label={withEach('Rounds', isMovement(step) ? step.sides : 'together')}
           value={pin?.rounds ?? wished ?? 1}
           min={1}
           max={LIMITS.rounds}

@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { asksRounds, isCounted, PACINGS, SIDE_PLANS, sideCount, stretchCount } from '@/core/movement';
+import { asksRounds, isCounted, PACINGS, SIDE_PLANS, stretchCount } from '@/core/movement';
 import { askTime, INTROS, LIMITS, VIEWS, type MovementStep } from '@/core/plan';
 import { moreRoundsSeconds, sharePercent, type TimedStep } from '@/core/timeline';
 import { formatClock, formatDifference } from '@/core/units';
 import { INTRO_WORDS, PACING_WORDS, SIDE_PLAN_WORDS } from '@/messages/movement';
+import { withEach } from '@/messages/sides';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { Choice } from '@/ui/parts/Choice';
 import { ClockField } from '@/ui/parts/ClockField';
@@ -144,20 +145,19 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
   const desk = useDeskStore();
   const askFor = useAskFor(step);
   const share = useDesk((state) => sharePercent(state.timeline, timed));
-  const each = sideCount(step.sides) === 1 ? '' : ' each side';
   const change = formatDifference(moreRoundsSeconds(step, timed));
   const unit = step.multiple === 1 ? 'round' : `${step.multiple} rounds`;
   if (!asksRounds(step.pacedBy)) {
     return (
       <>
         <ClockField
-          label={timeLabel(step, `${timed.rounds}${each}`)}
+          label={timeLabel(step, withEach(`${timed.rounds}`, step.sides))}
           seconds={step.seconds}
           {...LIMITS.countedSeconds}
           onChange={(seconds) => askFor(seconds)}
         />
         <p className="quiet-ink text-sm">
-          {step.pacedBy === 'clock' && `One ${unit} more${each}: ${change}. `}
+          {step.pacedBy === 'clock' && `One ${withEach(`${unit} more`, step.sides)}: ${change}. `}
           {share} % of the class.
         </p>
       </>
@@ -166,7 +166,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
   return (
     <>
       <Counter
-        label={each === '' ? 'Rounds' : 'Rounds per side'}
+        label={withEach('Rounds', step.sides)}
         value={step.rounds}
         min={1}
         max={LIMITS.rounds}
@@ -174,7 +174,7 @@ function Counts({ step, timed }: { readonly step: MovementStep; readonly timed: 
         onChange={(rounds) => askFor(rounds)}
       />
       <p className="quiet-ink text-sm">
-        One {unit} more{each}: {change}
+        One {withEach(`${unit} more`, step.sides)}: {change}
         {step.rounds > step.multiple && `; fewer: −${change.slice(1)}`}. {share} % of the class.
       </p>
       {step.pacedBy === 'breath-then-own-pace' && (

@@ -1,8 +1,9 @@
-import { asksRounds, sideCount, type SidePlan } from '@/core/movement';
+import { asksRounds, type SidePlan } from '@/core/movement';
 import type { Step, StepKind, StepOf } from '@/core/plan';
 import { moreRoundsSeconds } from '@/core/timeline';
 import { formatClock, takenAs } from '@/core/units';
 import { NEW_NAMES } from '@/core/words';
+import { roundsWords } from '@/messages/sides';
 import { onDemand } from '@/ui/parts/on-demand';
 import type { StepView } from './step-view';
 
@@ -35,7 +36,7 @@ const VIEWS: Views = {
     },
     amount: (step) => {
       if (!asksRounds(step.pacedBy)) return formatClock(step.seconds);
-      const rounds = `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'}${sideCount(step.sides) === 1 ? '' : ' per side'}`;
+      const rounds = roundsWords(step.rounds, step.sides);
       return step.pacedBy === 'breath' ? rounds : `${rounds}, then ${formatClock(step.seconds)}`;
     },
     lineHint: () => 'What you say before the rounds',

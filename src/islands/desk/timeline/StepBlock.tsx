@@ -1,9 +1,10 @@
 import { memo, useMemo, useState } from 'react';
-import { formOn, FORMS, sideCount } from '@/core/movement';
+import { formOn, FORMS } from '@/core/movement';
 import { isMovement, LIMITS, setFields, setStep, type CueSource, type MovementStep, type Step } from '@/core/plan';
 import { withForm } from '@/core/script';
 import { roundsPerformed, type TimedStep, type Timeline } from '@/core/timeline';
 import { formatClock } from '@/core/units';
+import { roundsWords } from '@/messages/sides';
 import { Plus } from 'lucide-react';
 import { AddLine } from './AddLine';
 import { BreathLine } from './BreathLine';
@@ -131,8 +132,7 @@ function amountOf(step: Step, timed: TimedStep): string {
   const length = formatClock(timed.endSeconds - timed.startSeconds);
   const pinned = step.pinned ? ', pinned' : '';
   if (timed.rounds === 0) return `${length}${pinned}`;
-  const each = isMovement(step) && sideCount(step.sides) > 1 ? ' per side' : '';
-  const rounds = `${timed.rounds} ${timed.rounds === 1 ? 'round' : 'rounds'}${each}`;
+  const rounds = roundsWords(timed.rounds, isMovement(step) ? step.sides : 'together');
   return `${rounds}${pinned} · ${length}`;
 }
 
