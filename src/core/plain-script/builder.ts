@@ -21,7 +21,7 @@ import { readTidy, type Tidy } from './tidy';
 import { isDated, isGreeting, mayNameClass, titled } from './title';
 
 /** What the lines around one tell of it; the builder knows the rest. */
-type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted'>;
+type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount'>;
 
 interface LineAround extends Around {
   /** The line as it was pasted. */
@@ -79,6 +79,7 @@ export class ScriptBuilder {
       listed: this.isListed(line),
       otherMark: this.stepNumbered && isDashed(line),
       shouted: this.shouted,
+      wantsAmount: this.parts.wantsAmount(),
     };
     const found = this.readingsOf(line, standing);
     // A row of a table may stand under the part that its first column names.

@@ -114,6 +114,12 @@ export class ClassParts {
     itemAt(this.sections, this.sections.length - 1).steps.push(step);
   }
 
+  /** Whether the last step is a movement of which nothing but its name is written. */
+  wantsAmount(): boolean {
+    const step = this.current();
+    return isMovement(step) && this.uncounted.has(step.id) && step.teach.length + step.pattern.length === 0;
+  }
+
   replace(step: Step): void {
     const steps = this.sections.at(-1)?.steps;
     if (steps && steps.length > 0) steps[steps.length - 1] = step;

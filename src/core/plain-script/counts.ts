@@ -6,6 +6,7 @@ import { withoutBreath } from './breath-counts';
 import { phraseAt } from './phrases';
 import { MOST_ROUNDS } from './rounds';
 import { OPPOSITE } from './sides';
+import { withSidesTold } from './sides-told';
 import { NUMBER_IN_WORDS, tokensOf, type Token } from './tokens';
 import { singleSpaced } from './line-words';
 
@@ -25,7 +26,8 @@ const BEFORE_WAYS: ReadonlySet<string> = new Set(['on', 'in', 'to', 'the', 'and'
 /** Counts and times as people write them, and what is left of the text without them. */
 export const findCounts = remembered(lookForCounts);
 
-function lookForCounts(text: string): FoundCounts {
+function lookForCounts(written: string): FoundCounts {
+  const text = withSidesTold(written, (head) => Object.keys(findAmounts(head).counts).length > 0);
   const { breath, rests, text: breathless } = withoutBreath(text);
   const amounts = repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless);
   return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath, ...(rests ? { rests } : {}) } };
@@ -95,6 +97,8 @@ interface FoundCounts {
   readonly bare: boolean;
   /** Whether more was counted or timed than a step has room for: "8 times, then 4 times slowly". */
   readonly crowded: boolean;
+  /** How long it is held, at least and at most. */
+  readonly holds: Range | null;
   /** What stands behind all amounts, set apart from what stands before them: "Crane, 4 times, low stance". */
   readonly aside: { readonly before: string; readonly behind: string } | null;
 }
@@ -109,7 +113,8 @@ function lookForAmounts(text: string): FoundCounts {
     if (found) taken.push(found);
     at = found ? found.to : at + 1;
   }
-  if (taken.length === 0) return { counts: {}, rest: tidied(text), bare: false, crowded: false, aside: null };
+  if (taken.length === 0)
+    return { counts: {}, rest: tidied(text), bare: false, crowded: false, holds: null, aside: null };
   const { said: told, removed: found } = withoutLoneWays(clockwiseAndBack(taken), /\bthen\b/i.test(text));
   const said = withoutWhole(told);
   // A bare number beside a count that is written out counts nothing; it stays where it is.
@@ -127,6 +132,7 @@ function lookForAmounts(text: string): FoundCounts {
     rest,
     bare,
     crowded: crowded || removed.some((one) => leavesGap(tokens, one)),
+    holds: said.find((one) => one.what === 'hold')?.range ?? null,
     aside: asideOf(text, tokens, removed),
   };
 }
@@ -228,8 +234,12 @@ function withoutLoneWays(
   const legs = taken.some((one) => one.what === 'way' && one.sided);
   // A time on one side and then on the other is that of each.
   const inTurn = side ? then && amounts[0]?.what === 'seconds' : legs;
-  const turned: Taken = { what: inTurn ? 'in-turn' : side ? 'alternating' : 'each-way', from: 0, to: 0 };
-  return { said: [...others, turned], removed: others };
+  const turned: Found = inTurn
+    ? { what: 'in-turn' }
+    : side
+      ? { what: 'alternating' }
+      : { what: 'each-way', inTurn: then };
+  return { said: [...others, { ...turned, from: 0, to: 0 }], removed: others };
 }
 
 function countsOf(taken: readonly Taken[]): Counts {
@@ -245,7 +255,13 @@ function countsOf(taken: readonly Taken[]): Counts {
   const sides = sidesOf(taken, has);
   const [time] = times;
   const perSide =
-    time && rounds === undefined && (has('each-side') || has('each') || has('in-turn') || sides === 'one-then-other');
+    time &&
+    rounds === undefined &&
+    (has('each-side') ||
+      has('each') ||
+      has('in-turn') ||
+      sides === 'one-then-other' ||
+      all('each-way').some(({ inTurn }) => inTurn));
   return {
     ...(rounds ? roundsFrom(rounds.range) : {}),
     ...(rounds?.eachSide && sides === undefined ? { sides: 'alternating' as const } : {}),
@@ -253,7 +269,7 @@ function countsOf(taken: readonly Taken[]): Counts {
     ...(start ? { startSide: start.side } : {}),
     ...(time ? { seconds: secondsFrom(time.range, perSide && !time.whole ? 2 : 1) } : {}),
     ...(has('own-pace') ? { ownPace: true } : {}),
-    ...(hold ? { hold: hold.seconds } : {}),
+    ...(hold ? { hold: hold.range[0] } : {}),
   };
 }
 

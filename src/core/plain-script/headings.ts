@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
 import { findCounts, hasAmount } from './counts';
+import { heldTold } from './held-postures';
 import { indentOf, wordCount } from './line-words';
 import { isCue } from './name-lines';
 import { toldInMovement } from './told-at-times';
@@ -105,7 +106,8 @@ export function opensItems(lines: readonly string[], at: number): boolean {
   // "• Welcome" over what is said there.
   if (namesPart(line.replace(ITEM, '').replace(/[.:]$/, ''))) return true;
   const steps = own
-    .map((below) => findCounts(below.replace(ITEM, '')))
+    .map((below) => below.replace(ITEM, ''))
+    .map((below) => findCounts(heldTold(below) ?? below))
     .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');
   return steps.length > 0 && steps.length >= own.length / 2;
 }

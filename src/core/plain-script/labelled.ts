@@ -1,6 +1,7 @@
 import { itemAt } from '@/core/units';
 import { breathsOf } from './breath-lines';
 import { findCounts } from './counts';
+import { heldTold } from './held-postures';
 import { namesPart, withoutItsTime } from './headings';
 import { LABELS, SETTINGS, withUsualLabel } from './labels';
 import type { Counts, LineKind } from './model';
@@ -80,7 +81,9 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
     const unsure = step.unsure || wordCount(step.words) > WORDS_OF_A_NAME;
     return [{ ...step, unsure }, ...remarks];
   }
-  if (label === 'hold')
+  if (label === 'hold') {
+    const [held, ...remarks] = heldTold(body) === null ? [] : readStep(body, true, under);
+    if (held?.counts.held && held.words !== '') return [held, ...remarks];
     return [
       reading(
         'movement',
@@ -88,6 +91,7 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
         counts,
       ),
     ];
+  }
   const kind = LABELS.get(label);
   if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
   // "Sitting - 5 min": what is done, and how long.

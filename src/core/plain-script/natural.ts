@@ -53,6 +53,8 @@ export interface Standing {
   readonly lastsSeconds: number | null;
   /** Whether it stands in a list without marks: further in than a line that ends in a colon. */
   readonly listed: boolean;
+  /** Whether the movement above has no amount yet, and nothing is told of it. */
+  readonly wantsAmount: boolean;
 }
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
@@ -81,6 +83,7 @@ const SIGNS = Object.keys({
   otherMark: true,
   numbersOn: true,
   listed: true,
+  wantsAmount: true,
 } satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds'>, true>) as (keyof Standing)[];
 
 /** All that a line stands in, in one text. */
@@ -227,6 +230,11 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (set) return set;
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
+  const amount = standing.wantsAmount ? BRACKETED.exec(body)?.[1] : undefined;
+  if (amount !== undefined && MAY_COUNT.test(amount)) {
+    const found = readText(amount, amount, { ...standing, wantsAmount: false });
+    if (found.length === 1 && found[0]?.kind === 'setting') return found;
+  }
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(body, pause, under, false)];
   const asked = pauseIn(withoutFrame(body) ?? '');
@@ -255,6 +263,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
   return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
 }
+
+/** "(2 min)", right below a name: how long, and no pause behind it. */
+const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
 
 /** Whether a line with a colon at its end is a silence by its words and its time. */
 function opensSilence(text: string): boolean {

@@ -109,14 +109,15 @@ function holdAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
   while (/^(?:it|for)$/.test(word(tokens, next))) next++;
   const amount = amountAt(tokens, next);
   const unit = amount && unitAt(tokens, amount);
-  if (amount && unit) return take({ what: 'hold', seconds: amount.range[0] * unit.seconds }, unit.next);
+  if (amount && unit)
+    return take({ what: 'hold', range: [amount.range[0] * unit.seconds, amount.range[1] * unit.seconds] }, unit.next);
   if (amount && /^counts?$/.test(word(tokens, amount.next)))
-    return take({ what: 'hold', seconds: amount.range[0] }, amount.next + 1);
+    return take({ what: 'hold', range: amount.range }, amount.next + 1);
   // "Lotus x 5 + hold 10".
   const ends = amount !== null && /^(?:|[),.;])$/.test(word(tokens, amount.next));
   if (amount?.inFigures && ends && at > 0 && amount.range[0] <= 60)
-    return take({ what: 'hold', seconds: amount.range[0] }, amount.next);
+    return take({ what: 'hold', range: amount.range }, amount.next);
   const [before, after] = [word(tokens, at - 1), word(tokens, at + 1)];
   const alone = (before === '(' && after === ')') || (/^(?:[,;–-]|and)$/.test(before) && /^\.?$/.test(after));
-  return alone ? take({ what: 'hold', seconds: 3 }, at + 1) : null;
+  return alone ? take({ what: 'hold', range: [3, 3] }, at + 1) : null;
 }

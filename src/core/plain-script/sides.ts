@@ -169,14 +169,14 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   if (/^(?:lead|front|back|standing|supporting)$/.test(word(tokens, noun)) && isOneOf(tokens, noun + 1, SIDE_WORDS))
     noun++;
   if (each !== null) {
-    if (isOneOf(tokens, noun, WAY_WORDS)) return take({ what: 'each-way' }, noun + 1);
+    if (isOneOf(tokens, noun, WAY_WORDS)) return take({ what: 'each-way', inTurn: true }, noun + 1);
     // "x8 / elbows low" is no amount for each.
     const side = word(tokens, noun);
     const apart = each === '/' && (/s$/.test(side) || !SIDE_WORDS.some((one) => one === side));
     if (isOneOf(tokens, noun, SIDE_WORDS) && !apart) return eachSide(tokens, noun, take);
     // "5 each": behind an amount alone.
     const last = taken.at(-1);
-    const behind = last && (last.what === 'rounds' || last.what === 'seconds') && last.to === at;
+    const behind = last && /^(?:rounds|seconds|hold)$/.test(last.what) && last.to === at;
     if (behind && /^(?:|[),.;#(–—-]|if|when|and|then|please|with|but|nb)$/.test(word(tokens, noun)) && each !== '/')
       return take({ what: 'each' }, next + 1);
     const behindOf = word(tokens, at - 1) === 'of' && tokens[at - 2]?.value !== null;
@@ -186,7 +186,7 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   }
   if (word(tokens, next) === 'both' && isOneOf(tokens, next + 1, WAY_WORDS))
     return take({ what: 'each-way' }, next + 2);
-  if (word(tokens, next) === 'both' && /^sides?$/.test(word(tokens, next + 1)))
+  if (word(tokens, next) === 'both' && /^(?:sides?|legs)$/.test(word(tokens, next + 1)))
     return take({ what: 'each-side' }, next + 2);
   const limb = /^(?:leg|foot|arm|hand)$/.test(word(tokens, at + 1)) && taken.at(-1)?.to === at;
   if (text === 'a' && (limb || word(tokens, at + 1) === 'side')) return take({ what: 'each-side' }, at + 2);
@@ -293,7 +293,7 @@ function pairAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
     /^(?:forward|back|clockwise|anticlockwise)$/.test(first.way) ||
     /^(?:way|direction)s?$/.test(word(tokens, start + 1));
   return take(
-    turned ? { what: 'each-way' } : { what: 'in-turn', startsRight: first.way === 'right' },
+    turned ? { what: 'each-way', inTurn: true } : { what: 'in-turn', startsRight: first.way === 'right' },
     isOneOf(tokens, second.to, SIDE_WORDS) ? second.to + 1 : second.to,
   );
 }

@@ -1,3 +1,4 @@
+import type { Range } from './amounts';
 import { isCue } from './name-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
@@ -41,10 +42,10 @@ interface Look {
 }
 
 export function lookAt(body: string, item: boolean, under: LineKind, told: boolean): Look {
-  const { counts: found, rest: left, bare, crowded } = findCounts(body);
+  const { counts: found, rest: left, bare, crowded, holds } = findCounts(body);
   const named = bareName(left);
   const rest = isOfStepAbove(named, under) || ONLY_MANNER.test(named) ? '' : named;
-  const counts = heldStill(found);
+  const counts = heldStill(found, holds);
   const counted =
     counts.rounds !== undefined ||
     counts.seconds !== undefined ||
@@ -335,13 +336,13 @@ function isOfBreaths(body: string, under: LineKind): boolean {
 const POSTURE_FROM = 10;
 
 /** A hold by seconds with no rounds is a still hold, not a rest in each round; a long one also where it is done again. */
-function heldStill({ hold, ...counts }: Counts): Counts {
+function heldStill({ hold, ...counts }: Counts, holds: Range | null): Counts {
   if (hold === undefined) return counts;
   const { rounds, roundsWithin: _, ...others } = counts;
   const again = rounds !== undefined && hold >= POSTURE_FROM && counts.seconds === undefined ? rounds : 1;
   if (again === 1 && (rounds !== undefined || counts.seconds !== undefined)) return { ...counts, hold };
   // A posture is held on one side and then on the other, never by turns.
   const sides = counts.sides === 'alternating' ? 'one-then-other' : counts.sides;
-  const seconds = secondsFrom([hold, hold], again * (sides === 'one-then-other' ? 2 : 1));
+  const seconds = secondsFrom(holds ?? [hold, hold], again * (sides === 'one-then-other' ? 2 : 1));
   return { ...others, ...(sides ? { sides } : {}), held: true, seconds };
 }

@@ -3,6 +3,7 @@ import { breathsTold } from './asides';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
+import { heldTold } from './held-postures';
 import { capitalised, wordCount } from './line-words';
 import { isStill, TALK_STARTS } from './line-signs';
 import type { LineKind } from './model';
@@ -22,6 +23,18 @@ import { talkOf } from './talks';
  * arms wrap around, a minute".
  */
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
+  const held = heldTold(body);
+  const [step, ...remarks] = held === null ? [] : readAsWritten(held, item, under);
+  const isOwn = step?.kind === 'setting' && item && under !== 'said';
+  return step?.counts.held && !isOwn && !GOES_ON.test(step.words)
+    ? [step, ...remarks]
+    : readAsWritten(body, item, under);
+}
+
+/** "Stay here for thirty seconds and listen.": no name is left. */
+const GOES_ON = /^(?:and|then|with|in|or|but|while|to)\b/i;
+
+function readAsWritten(body: string, item: boolean, under: LineKind): readonly Reading[] {
   const { step, told, text } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
   if (step.kind !== 'movement') return inSentence(step, text, under) ?? [step];
   const [first, ...remarks] = nameOnly(behindCounts(step, text)) ??

@@ -32,7 +32,7 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
   if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
   if (seconds !== undefined && (rounds === undefined || ownPace)) {
     const [asked, minSeconds, maxSeconds] = seconds;
-    const pacedBy = held ? 'held' : 'clock';
+    const pacedBy = held || POSTURE.test(step.name) ? 'held' : 'clock';
     next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
   }
   if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
@@ -44,6 +44,9 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
     pattern: [makePhase(newId, { kind: 'inhale' }), rest, makePhase(newId, { kind: 'exhale' })],
   };
 }
+
+/** "Horse stance", "Tree pose": for some time, it is held. Common practice, no published source. */
+const POSTURE = /\p{L} (?:stance|posture|pose)$/iu;
 
 /** A movement with what a line below it sets. */
 export function withSettings(

@@ -1,4 +1,5 @@
 import { findCounts, hasAmount } from './counts';
+import { isHeld } from './held-postures';
 import { TALK_STARTS } from './line-signs';
 import { MAY_COUNT } from './name-lines';
 import { wordCount } from './line-words';
@@ -23,7 +24,7 @@ const APART =
 
 /** What goes on with the amounts, or only says how it is done. */
 const GOES_ON =
-  /^(?:or|and|&|then|if (?:there|time|we|needed)|max|min|about|approx|roughly|maybe|each|per|both|either|left|right|l\b|r\b|alternat|other|opposite|same|repeat|again|reverse|swap|switch|chang|more|less|total|in (?:all|total)|altogether|optional|own pace|only |just (?:on )?(?:the |one )|on (?:the|one|your) |free\b|unguided|everyone|(?:very |really |nice and |quite )?(?:slow(?:ly)?|eas(?:y|ily)|gentl[ey]|soft(?:ly)?|relaxed|calm(?:ly)?|quick(?:ly)?|small|big|low|high)[.!)]*$)/i;
+  /^(?:or|and|&|then|if (?:there|time|we|needed)|max|min|about|approx|roughly|maybe|each|per|both|either|left|right|l\b|r\b|alternat|other|opposite|same|repeat|again|swap|switch|chang|revers|one (?:after|at a)|the (?:other|opposite)|back (?:the|to)|(?:for |with )both (?:legs|feet|sides)|(?:sides?|legs?|foot|arms?|hands?)[.)]*$|more|less|total|in (?:all|total)|altogether|optional|own pace|only |just (?:on )?(?:the |one )|on (?:the|one|your) |free\b|unguided|everyone|(?:very |really |nice and |quite )?(?:slow(?:ly)?|eas(?:y|ily)|gentl[ey]|soft(?:ly)?|relaxed|calm(?:ly)?|quick(?:ly)?|small|big|low|high)[.!)]*$)/i;
 
 /** A step with its amounts, and what is told behind it. */
 export interface Tailed {
@@ -47,7 +48,13 @@ export function headAndTail(text: string): Tailed | null {
     if (/^\s*(?:[;:,]|[–—-])/.test(mark[0]) && endsWithName(head, rest)) continue;
     const tail = untagged(text.slice(mark.index + mark[0].length));
     const counted = findCounts(tail).counts;
-    if (!/\p{L}{2}/u.test(tail) || /^\W*\d/.test(tail) || GOES_ON.test(tail) || Object.keys(counted).length > 0)
+    if (
+      !/\p{L}{2}/u.test(tail) ||
+      /^\W*\d/.test(tail) ||
+      GOES_ON.test(tail) ||
+      isHeld(tail) ||
+      Object.keys(counted).length > 0
+    )
       return null;
     return { head, tail };
   }
