@@ -79,3 +79,55 @@ describe('the other side as well', () => {
 describe('the other way as well', () => {
   it.each(OTHER_WAY)('“%s”', (form) => expect(wrongIn(form, ['both-directions'], AMOUNTS)).toEqual([]));
 });
+
+const IN_ALL = forms(`
+  5 times in total, alternating | 5 in total, alternating sides | 5 altogether, L R L R L | L R L R L | left, right, left, right, left
+  x5 (L R L R L) | x5, L-R-L-R-L | L/R/L/R/L | 5 (LRLRL) | LRLRL | alternate sides, 5 turns in total | alternate, 5 in all
+  5 reps total, alternating legs
+`);
+const EACH_WAY_EACH_LEG = forms(`
+  x4 each way on each leg | 4 circles each way, each leg | 4 each way, both legs | 4 forward and 4 back on each leg
+  4 forward, 4 back, then the other leg | 4 clockwise and 4 anticlockwise on each side | 4 each direction per side | per leg 4 each way
+  x4 both ways, both sides | 4 one way, 4 the other way, then swap legs | left leg 4 each way, right leg 4 each way
+  4 times each way, then the other leg | 4 each way, swap legs | 4 rounds in each direction on either leg
+`);
+const ONE_SIDE = forms(`
+  x6 right side only | 6 times, right only | x6 on the right only | 6 on the right side | x6 (right) | x6, only right | 6x R only
+  6 times with the right arm only | 6 times, right arm | x6 just the right | 6 to the right only | x6 R
+`);
+const read = (line: string): MovementStep =>
+  stepsInOrder(readScript(countingIds('h'), `Class\n\nMain set\n${line}\n2. Cloud hands x6`).plan)[0]
+    ?.step as MovementStep;
+
+describe('how turns and sides are counted', () => {
+  it.each(IN_ALL)('turns in all: “%s”', (form) => {
+    const { name, rounds, sides } = read(`1. Heron, ${form}`);
+    expect({ name, rounds, sides }).toEqual({ name: 'Heron', rounds: 5, sides: 'turn-by-turn' });
+  });
+
+  it.each(EACH_WAY_EACH_LEG)('each way on each leg: “%s”', (form) => {
+    const { name, rounds, sides } = read(`1. Heron, ${form}`);
+    expect({ name, rounds, sides }).toEqual({ name: 'Heron', rounds: 4, sides: 'both-directions-each-side' });
+  });
+
+  it.each(ONE_SIDE)('one side: “%s”', (form) => {
+    const { name, rounds, sides, startSide } = read(`1. Heron, ${form}`);
+    expect({ name, rounds, sides, startSide }).toEqual({ name: 'Heron', rounds: 6, sides: 'one-side', startSide: 'right' });
+  }); // prettier-ignore
+
+  it.each([
+    ['x6 right', 'x6 left', { rounds: 6 }],
+    ['R: x6', 'L: x6', { rounds: 6 }],
+    ['right side x6', 'left side x6', { rounds: 6 }],
+    ['45 s R', '45 s L', { seconds: 90, pacedBy: 'clock' }],
+    ['right: hold 30 s', 'left: hold 30 s', { seconds: 60, pacedBy: 'held' }],
+  ] as const)('a line for each side is both: “%s”, “%s”', (right, left, meant) => {
+    const heron = read(`1. Heron\n   ${right}\n   ${left}`);
+    expect(heron).toMatchObject({ name: 'Heron', sides: 'one-then-other', startSide: 'right', ...meant });
+  });
+
+  it('leaves a way that is of the name where it is', () => {
+    expect(read('1. Turn right x4')).toMatchObject({ name: 'Turn right', sides: 'together', rounds: 4 });
+    expect(read('1. Drawing bow, five rounds, start from left')).toMatchObject({ sides: 'together', rounds: 5 });
+  });
+});

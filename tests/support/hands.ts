@@ -191,6 +191,12 @@ function sameRange(wanted: readonly [number, number] | null, min?: number, max?:
   return min !== undefined && Math.abs(min - wanted[0]) < 0.6 && Math.abs((max ?? min) - wanted[1]) < 0.6;
 }
 
+/** Turns that are counted in all are counted turn by turn: "10 in total, alternating" is ten, and not ten on each side. */
+function sidesMeant(text: string, sides: string): string {
+  const inAll = /\b(?:in all|in total|total|altogether|all told)\b/i.test(text);
+  return sides === 'alternating' && inAll && !/\b(?:each side|per|a side|ea)\b|\//i.test(text) ? 'turn-by-turn' : sides;
+}
+
 /** A still hold is a movement that is held; its time is for both sides together. */
 function isStillHold(meant: Meaning, read: ReadLine): boolean {
   const [asked, min, max] = read.counts.seconds ?? [];
@@ -201,14 +207,14 @@ function isStillHold(meant: Meaning, read: ReadLine): boolean {
 }
 
 /** Whether a line was understood as one of the things it may mean: kind, name and every amount. */
-export function isAsMeant({ meanings }: HandLine, read: ReadLine): boolean {
+export function isAsMeant({ meanings, text }: HandLine, read: ReadLine): boolean {
   return meanings.some((meant) => {
     const { rounds, roundsWithin, sides, startSide, ownPace, seconds }: Counts = read.counts;
     if (meant.kind === 'still') return isStillHold(meant, read);
     if (firstOf(meant.kind) !== read.kind && !(meant.kind === 'said' && read.kind === 'talk')) return false;
     if (meant.name !== null && meant.name.toLowerCase() !== read.words.toLowerCase()) return false;
     if (meant.kind === 'movement' && meant.own !== (ownPace === true)) return false;
-    if (meant.sides !== null && meant.sides !== (sides ?? 'together')) return false;
+    if (meant.sides !== null && sidesMeant(text, meant.sides) !== (sides ?? 'together')) return false;
     if (meant.start !== null && meant.start !== startSide) return false;
     if (
       meant.rounds === null

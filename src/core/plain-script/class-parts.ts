@@ -34,7 +34,7 @@ import { breathPhase, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
 import { SilenceWords } from './silence-words';
 import type { StepSettings } from './reading';
-import { counted, finished, silenceOf, twice, withSettings } from './steps-of-lines';
+import { bothSides, counted, finished, silenceOf, twice, withSettings } from './steps-of-lines';
 import { kindOfPart } from './talks';
 
 /** Between two lines that are said, in seconds. */
@@ -293,8 +293,9 @@ export class ClassParts {
       this.plan = { ...this.plan, targetSeconds: seconds };
     }
     if (isMovement(step) && (counts.rounds !== undefined || seconds > 0)) this.uncounted.delete(step.id);
-    if (isMovement(step))
-      this.replace(counted(this.newId, step, { ...twice(step, counts), ...counts }, this.plan.pace));
+    if (!isMovement(step)) return;
+    const told = bothSides(step, counts) ?? { ...twice(step, counts), ...counts };
+    this.replace(counted(this.newId, step, told, this.plan.pace));
   }
 
   /** Whether steps that are meant are there, and done again now. */

@@ -29,8 +29,18 @@ export const findCounts = remembered(lookForCounts);
 function lookForCounts(written: string): FoundCounts {
   const text = withSidesTold(written, (head) => Object.keys(findAmounts(head).counts).length > 0);
   const { breath, rests, text: breathless } = withoutBreath(text);
-  const amounts = repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless);
+  const amounts = inAll(repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless), breathless);
   return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath, ...(rests ? { rests } : {}) } };
+}
+
+const IN_ALL = /[,;]?\s*\(?\b(?:in all|in total|total|altogether|all told)\b\)?,?/gi;
+
+/** "5 turns in all, alternating": each turn counts, and so may be odd; common practice, no published source. */
+function inAll(found: FoundCounts, text: string): FoundCounts {
+  const { sides, rounds } = found.counts;
+  if (sides !== 'alternating' || rounds === undefined || text.search(IN_ALL) < 0) return found;
+  if (/\b(?:each|ea|per|a (?:side|leg)|both)\b|\/ ?(?:side|leg)/i.test(text)) return found;
+  return { ...found, counts: { ...found.counts, sides: 'turn-by-turn' }, rest: tidied(found.rest.replace(IN_ALL, '')) };
 }
 
 const REPEATED =
@@ -282,14 +292,15 @@ const RIGHT = { side: 'right' } as const;
 
 function sidesOf(taken: readonly Taken[], has: (what: Found['what']) => boolean): Counts['sides'] {
   if (has('one-side')) return 'one-side';
-  if (has('each-way') && has('each-side')) return 'both-directions-each-side';
+  const opposite = taken.flatMap((one) => (one.what === 'way' ? [one.way] : []));
+  const paired = opposite.find((way, at) => opposite.indexOf(OPPOSITE[way]) > at);
+  const turned = has('each-way') || (paired !== undefined && paired !== 'left' && paired !== 'right');
+  if (turned && (has('each-side') || has('in-turn'))) return 'both-directions-each-side';
   if (has('each-way')) return 'both-directions';
   if (has('in-turn')) return 'one-then-other';
   if (has('each-side') || has('alternating') || has('each')) return 'alternating';
-  const ways = taken.flatMap((one) => (one.what === 'way' ? [one.way] : []));
-  const pair = ways.find((way, at) => ways.indexOf(OPPOSITE[way]) > at);
-  if (pair === undefined) return undefined;
-  return pair === 'left' || pair === 'right' ? 'one-then-other' : 'both-directions';
+  if (paired === undefined) return undefined;
+  return paired === 'left' || paired === 'right' ? 'one-then-other' : 'both-directions';
 }
 
 function roundsFrom([min, max]: Range): Counts {
@@ -324,7 +335,9 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
       first > 0 &&
       leading.has(word(tokens, first - 1)) &&
       itemAt(tokens, first - 1).from >= from &&
-      !isAlone(tokens, first - 1)
+      !isAlone(tokens, first - 1) &&
+      // "Q&A 2 min": no article.
+      !(word(tokens, first - 1) === 'a' && word(tokens, first - 2) === '&')
     )
       first--;
     rest += `${text.slice(from, itemAt(tokens, first).from)} `;

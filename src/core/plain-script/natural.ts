@@ -1,4 +1,4 @@
-import { rememberedBy } from '@/core/units';
+import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { isNameLike, MAY_COUNT } from './name-lines';
 import { headIn } from './heads';
@@ -230,6 +230,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (set) return set;
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
+  const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
+  if (side)
+    return readStep(`${itemAt(side, 2)}, ${/^r/i.test(itemAt(side, 1)) ? 'right' : 'left'} side only`, false, under);
   const amount = standing.wantsAmount ? BRACKETED.exec(body)?.[1] : undefined;
   if (amount !== undefined && MAY_COUNT.test(amount)) {
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
@@ -264,6 +267,10 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
 }
 
+/** "Right: x4", "L 45 s", below a name: of that side, where the other has a line of its own. */
+const SIDE_FIRST =
+  /^(?:on )?(?:the )?(left|right|l|r)(?: (?:side|leg|foot|arm|hand))?(?:[:,–-] ?| )((?:hold )?(?:[x×] ?)?\d{1,3}(?::\d\d)? ?(?:[x×]|times|rounds|reps|s|secs?|seconds|m|mins?|minutes?)?)[.!]?$/i;
+
 /** "(2 min)", right below a name: how long, and no pause behind it. */
 const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
 
@@ -280,6 +287,7 @@ function headed(
   spanSeconds: number | null,
   { under, underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
 ): readonly Reading[] | null {
+  if (under === 'movement' && ONLY_TURNS.test(stamped)) return null;
   if (under === 'movement' && (OTHER_SIDE.test(stamped) || BOTH_SIDES.test(stamped))) return null;
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = numbersOn && TIMED_NUMBER.test(stamped);
@@ -335,6 +343,9 @@ const OTHER_SIDE =
 
 /** "Both legs", "each side": of the step above. */
 const BOTH_SIDES = /^(?:on |with )?(?:both|each) (?:sides?|legs?|arms?|hands?|feet|foot)[.!]?$/i;
+
+/** "L R L R L", "LRLRL" in capitals: no part of a class. */
+const ONLY_TURNS = /^(?:[LR][\s/,–-]*){3,13}$/;
 
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {

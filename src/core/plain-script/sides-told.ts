@@ -6,7 +6,8 @@
 
 /** A longer line tells more than a step. */
 const TOLD_UP_TO = 160;
-const WORTH = /\b(?:other|opposite|second|swap|switch|chang|revers|then|now|repeat|same|left|one (?:after|at))| \/ /i;
+const WORTH =
+  /\b(?:other|opposite|second|swap|switch|chang|revers|then|now|repeat|same|left|right|[lr](?:\b|[lr])|one (?:after|at))| \/ /i;
 
 const LIMB = '(?:sides?|legs?|foot|feet|arms?|hands?)';
 const AGAIN =
@@ -40,6 +41,9 @@ const OTHER_WAY = new RegExp(
 /** "on the right and then on the left", "to the right, then to the left". */
 const ON_BOTH =
   /\b(?:on|to|with|for) (?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?,? (and then|and|then|&) (?:on |to |with |for )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b/giu;
+/** "left leg 4 each way, right leg 4 each way". */
+const EACH_NAMED =
+  /\b(?:left|right) (leg|side|foot|arm|hand):? ([^,;]{1,16} (?:each|both) (?:ways?|directions?))[,;]? (?:and |then )*(?:left|right) \1:? \2[.!]?$/iu;
 /** "left side x4, right side x4". */
 const NAMED_SIDE = /\b(left|right) (?:side|leg|foot|arm|hand):? (?=(?:[x×] ?)?\d)/giu;
 const SIDE = '(?:first,? )?(?:on |to |with )?(?:the |your )?(left|right|[lr])(?: (?:side|leg|foot|arm|hand))?';
@@ -57,9 +61,11 @@ const STROKE = / \/ ?(?=(?:side|leg|foot|arm|hand)s?\b)/giu;
 /** A text with the other side or way in the words that the counts know; `hasAmount` tells whether a text has an amount. */
 export function withSidesTold(text: string, hasAmount: (text: string) => boolean): string {
   if (text.length > TOLD_UP_TO || !WORTH.test(text)) return text;
-  const written = bothNamed(text.replace(STROKE, '/').replace(IN_TURN, ' in turn'));
+  const written = inTurns(bothNamed(text.replace(STROKE, '/').replace(IN_TURN, ' in turn')), hasAmount);
   const named = THEN_NAMED.exec(written);
   if (named) return withNamed(named[1] ?? '', (named[2] ?? '').toLowerCase(), hasAmount) ?? written;
+  const one = oneNamed(written, hasAmount);
+  if (one !== null) return one;
   const side = cut(written, OTHER_SIDE, hasAmount);
   if (side !== null) return `${side}, one side, then the other`;
   const way = cut(written, OTHER_WAY, hasAmount);
@@ -69,6 +75,8 @@ export function withSidesTold(text: string, hasAmount: (text: string) => boolean
 function bothNamed(text: string): string {
   if (!/\bleft\b/i.test(text) || !/\bright\b/i.test(text)) return text;
   const amount = text.search(/\d|\b(?:twice|thrice|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\b/i);
+  const each = EACH_NAMED.exec(text);
+  if (each) return `${text.slice(0, each.index)}${each[2] ?? ''}, each ${each[1] ?? 'side'}`;
   const twice = (text.match(NAMED_SIDE)?.length ?? 0) > 1;
   return text
     .replace(ON_BOTH, (all, first: string, join: string, second: string, at: number) =>
@@ -79,6 +87,47 @@ function bothNamed(text: string): string {
     .replace(NAMED_SIDE, (all, side: string) => (twice ? `${side} ` : all));
 }
 
+/** "x6 (right)", "6 times, left arm", "x4 on the right side": one side, where the other is not named. */
+const ONE_SIDE = new RegExp(
+  `^(.*(?:\\d ?(?:[x×]|s|secs?|seconds|m|mins?|minutes?)?|\\b(?:times|rounds|reps|seconds|minutes?|twice|thrice)))(?:\\s*[,;(–—-]+\\s*|\\s+)(?:(?:just|only) )?(?:on |with |to )?(?:the |your )?(left|right|[lr])(?: (?:side|leg|foot|arm|hand))?${END}`,
+  'iu',
+);
+/** "Heron, right x6", "(right side) x6": in front of the amount and set apart from the name. */
+const ONE_BEFORE =
+  /^(.*\p{L}.*?)(?:[,;:]| [–—-]) ?(?:(?:just|only) )?(?:on |with )?(?:the )?(left|right|[lr])(?: side| leg| arm)?[,:]? ((?:[x×] ?)?\d[^,;]{0,16})$/iu;
+
+function oneNamed(text: string, hasAmount: (text: string) => boolean): string | null {
+  const behind = ONE_SIDE.exec(text);
+  const before = behind ? null : ONE_BEFORE.exec(text);
+  const [head, side, amount] = behind ? [behind[1], behind[2]] : [before?.[1], before?.[2], before?.[3]];
+  if (head === undefined || side === undefined) return null;
+  const counted = amount ?? head;
+  if (!hasAmount(counted) || OWN_SIDES.test(amount === undefined ? head : `${head} ${amount}`)) return null;
+  const named = /^r/i.test(side) ? 'right' : 'left';
+  return `${closed(head)}${amount === undefined ? '' : ` ${amount}`}, ${named} side only`;
+}
+
+/** "L R L R L", "left, right, left": turn by turn. */
+const TURNS = /[([]?\b((?:left|right|[lr])(?:(?:[\s,/–-]+(?:then )?)(?:left|right|[lr])\b){2,11})[)\]]?/iu;
+const TURNS_GLUED = /[([]?\b((?:LR){1,6}L|(?:RL){1,6}R|(?:LR){2,6}|(?:RL){2,6})\b[)\]]?/u;
+const EACH_TIME =
+  /\b(?:changing|swapping|switching|swap|switch|change|alternate|alternating)(?: (?:sides?|legs?|arms?|hands?|feet))? (?:each|every) (?:time|turn|one|rep|round)\b/iu;
+
+/** Turns that are written one after the other, or change each time: so many in all. */
+function inTurns(text: string, hasAmount: (text: string) => boolean): string {
+  if (EACH_TIME.test(text) && hasAmount(text.replace(EACH_TIME, ''))) return text.replace(EACH_TIME, 'alternating');
+  const found = TURNS.exec(text) ?? TURNS_GLUED.exec(text);
+  const turns =
+    (found?.[1] ?? '').toLowerCase().match(TURNS_GLUED.test(text) ? /[lr]/g : /\b[lr](?:eft|ight)?\b/g) ?? [];
+  if (!found || turns.length < 3 || turns.some((one, at) => one[0] === turns[at - 1]?.[0])) return text;
+  const rest = text.replace(found[0], '').trim();
+  // "L R L R x2" is something else.
+  const counted = hasAmount(rest);
+  if (counted && !new RegExp(`(?<!\\d)${turns.length}(?!\\d)`).test(rest)) return text;
+  const count = counted ? '' : ` ${turns.length} times`;
+  return `${rest.replace(/[,;:–-]\s*$/, '')}${count} in all, alternating, starting ${turns[0]?.startsWith('l') ? 'left' : 'right'}`;
+}
+
 /** What stands before, where that has an amount and no side or way of its own. */
 function cut(text: string, pattern: RegExp, hasAmount: (text: string) => boolean): string | null {
   const at = text.search(pattern);
@@ -86,7 +135,7 @@ function cut(text: string, pattern: RegExp, hasAmount: (text: string) => boolean
   return head !== '' && hasAmount(head) && !OWN_SIDES.test(head) ? closed(head) : null;
 }
 
-const OWN_SIDES = /\b(?:each|per|both|every|either|alternat\p{L}*|left|right|[lr])\b/iu;
+const OWN_SIDES = /\b(?:(?:each|per|both|every|either)(?! (?:way|direction)s?\b)|alternat\p{L}*|left|right|[lr])\b/iu;
 
 /** A bracket that was open before what was cut is closed. */
 const closed = (head: string): string => (head.split('(').length > head.split(')').length ? `${head})` : head);

@@ -46,7 +46,8 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
 }
 
 /** "Horse stance", "Tree pose": for some time, it is held. Common practice, no published source. */
-const POSTURE = /\p{L} (?:stance|posture|pose)$/iu;
+const POSTURE =
+  /^(?!.*\b(?:on|of|about|your|the|check|correct\p{L}*|feel|find|fix|notes?)\b)\p{L}.* (?:stance|posture|pose)$/iu;
 
 /** A movement with what a line below it sets. */
 export function withSettings(
@@ -106,6 +107,15 @@ export function transitionOf(newId: NewId, words: string, { seconds }: Counts, s
 export function finished(newId: NewId, step: Step): Step {
   if (!isMovement(step) || step.pattern.length > 0) return step;
   return { ...step, pattern: [makePhase(newId, { kind: 'inhale' }), makePhase(newId, { kind: 'exhale' })] };
+}
+
+/** "x6 right" and "x6 left" below one name: both sides, the one first that is written first; `null` for anything else. */
+export function bothSides(step: MovementStep, { sides, startSide, seconds, rounds }: Counts): Counts | null {
+  if (step.sides !== 'one-side' || sides !== 'one-side' || (startSide ?? 'left') === step.startSide) return null;
+  const both = { sides: 'one-then-other', startSide: step.startSide } as const;
+  if (rounds !== undefined) return rounds === step.rounds ? { ...both, rounds } : null;
+  if (seconds === undefined || seconds[0] !== step.preferredSeconds) return null;
+  return { ...both, ...twice({ ...step, sides: 'together' }, { sides: 'one-then-other' }) };
 }
 
 /** A step by time that is done on the other side as well takes as long again; its time is that of both. */

@@ -14,7 +14,7 @@ const SMALL =
   '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
 /** Things that are told or talked over. */
 const NAMED =
-  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|what we(?:['’]ll| will) do|plan for today|today['’]s plan";
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|what we(?:['’]ll| will) do|plan for today|today['’]s plan";
 const ENDING =
   'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
 const JOINT = /,? and | ?& ?| ?\+ ?| ?\/ ?|, /;
@@ -33,12 +33,15 @@ function isNamed(text: string): boolean {
 }
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
-  /^(?:please |then |briefly |quickly |just )*(?:say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how)|demo|demonstrate)\b/iu;
+  /^(?:please |then |briefly |quickly |just )*(?:say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map))|demo|demonstrate)\b/iu;
 /** Of these the words tell how long they themselves go on: "Explain the breathing for two minutes". */
 const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
 /** What others are to do for a time is not how long it is told: "Tell them to hold it for ten seconds". */
 const TOLD_TO_DO =
   /\b(?:to (?!you\b|the\b|them\b|all\b|every|each\b)\p{L}+|that (?:they|you|we|it)) .*\d|\bfor (?:about |around )?\S+ (?:seconds?|secs?|minutes?|mins?|s|m)\b/iu;
+
+/** "Talk: why we go slowly", "Announcements: no class next week": what it is about stands behind a colon. */
+const ABOUT = /^([^:]{2,24}): (?=\p{L})(?!.*\d)/u;
 
 /** What is seen to before and between: "shoes off", "doors, coats". */
 const ADMIN =
@@ -65,6 +68,8 @@ export function talkOf(body: string): Reading | null {
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
   const named = bareName(rest) || rest.trim();
+  const head = ABOUT.exec(named)?.[1];
+  if (head !== undefined && isNamed(head)) return reading('talk', sentenceCase(named), { seconds });
   if (!isTold(named) || (TOLD_TO_DO.test(body) && !isNamed(named) && !GOES_ON.test(body))) return null;
   return reading('talk', sentenceCase(named), { seconds });
 }
