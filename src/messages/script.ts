@@ -28,13 +28,13 @@ export function lineCounts({ counts, steps, over }: ReadLine): string {
 
 /** The counts that were found in a line. */
 export function countWords(counts: Counts): string {
-  const { rounds, roundsWithin, sides, seconds, ownPace, hold, startSide, breath, rests } = counts;
+  const { rounds, roundsWithin, sides, seconds, ownPace, held, hold, startSide, breath, rests } = counts;
   const within = roundsWithin ? ` (${roundsWithin[0]} to ${roundsWithin[1]})` : '';
   return [
     rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}${within}`,
-    sides === undefined ? '' : SIDE_PLAN_WORDS[sides],
-    startSide === undefined ? '' : `${startSide} first`,
-    seconds === undefined ? '' : formatClock(seconds[0]),
+    sides === 'one-side' ? `${startSide ?? 'left'} side only` : sides === undefined ? '' : SIDE_PLAN_WORDS[sides],
+    startSide === undefined || sides === 'one-side' ? '' : `${startSide} first`,
+    seconds === undefined ? '' : `${held ? 'held ' : ''}${formatClock(seconds[0])}`,
     ownPace ? 'own pace' : '',
     breath === undefined ? '' : breathText(breath, rests),
     hold === undefined ? '' : `hold ${hold} s`,

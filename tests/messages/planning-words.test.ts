@@ -65,6 +65,10 @@ describe('the words of planning', () => {
     expect(countWords({ rounds: 1, sides: 'both-directions', seconds: [90, 60, 120], ownPace: true, hold: 3 })).toBe(
       '1 round, both directions, 1:30, own pace, hold 3 s',
     );
+    expect(countWords({ rounds: 6, sides: 'one-side', startSide: 'right' })).toBe('6 rounds, right side only');
+    expect(countWords({ held: true, seconds: [45, 34, 68], sides: 'one-then-other', startSide: 'right' })).toBe(
+      'one side, then the other, right first, held 0:45',
+    );
   });
 
   it('tell what stands in a line of a script, and where in a step it is said', () => {

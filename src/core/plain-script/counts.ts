@@ -39,7 +39,7 @@ const IN_ALL = /[,;]?\s*\(?\b(?:in all|in total|total|altogether|all told)\b\)?,
 function inAll(found: FoundCounts, text: string): FoundCounts {
   const { sides, rounds } = found.counts;
   if (sides !== 'alternating' || rounds === undefined || text.search(IN_ALL) < 0) return found;
-  if (/\b(?:each|ea|per|a (?:side|leg)|both)\b|\/ ?(?:side|leg)/i.test(text)) return found;
+  if (/\b(?:each|ea|per|a (?:side|leg)|both (?:sides?|legs?))\b|\/ ?(?:side|leg)/i.test(text)) return found;
   return { ...found, counts: { ...found.counts, sides: 'turn-by-turn' }, rest: tidied(found.rest.replace(IN_ALL, '')) };
 }
 

@@ -17,6 +17,10 @@ const SIDES: Readonly<Record<SidePlan, string>> = {
   'one-side': 'one side',
 };
 
+/** The sides of a movement, and which where it is one. */
+const sidesOf = ({ sides, startSide }: StepOf<'movement'>): string =>
+  sides === 'one-side' ? `${startSide} side only` : SIDES[sides];
+
 const MovementFields = onDemand(() => import('./fields').then((its) => its.MovementFields));
 const TalkFields = onDemand(() => import('./fields').then((its) => its.TalkFields));
 const SilenceFields = onDemand(() => import('./fields').then((its) => its.SilenceFields));
@@ -29,10 +33,10 @@ const VIEWS: Views = {
     Fields: MovementFields,
     about: (step, timed) => {
       if (step.pacedBy === 'own-pace') return 'at their own pace';
-      if (step.pacedBy === 'held') return step.sides === 'together' ? 'held still' : `held still, ${SIDES[step.sides]}`;
+      if (step.pacedBy === 'held') return step.sides === 'together' ? 'held still' : `held still, ${sidesOf(step)}`;
       const per = step.multiple === 1 ? 'per round' : `per ${step.multiple} rounds`;
       const round = `±${formatClock(moreRoundsSeconds(step, timed))} ${per}`;
-      return `${SIDES[step.sides]} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
+      return `${sidesOf(step)} · ${timed.breathSeconds.toFixed(1)} s a breath · ${round}`;
     },
     amount: (step) => {
       if (!asksRounds(step.pacedBy)) return formatClock(step.seconds);
