@@ -66,6 +66,29 @@ describe('a posture that is held', () => {
     expect(step).toMatchObject({ pacedBy: 'held', minSeconds: 120, preferredSeconds: 150, maxSeconds: 180 });
   });
 
+  it.each([
+    ['Heron, still for a good minute', 60], ['Static: post, 1 min 30', 90], ['Bow, hold 1:30', 90], ['Low bow, hold a minute and a half', 90], ['Stay in the bow for a minute', 60], ['Mast, stay 1 minute 20', 80],
+  ])('of minutes: “%s”', (line, seconds) => {
+    expect(stepsOf(`1. ${line}`)).toMatchObject([{ pacedBy: 'held', seconds }]);
+  }); // prettier-ignore
+
+  it.each(['Stay here for thirty seconds.', 'Then keep it still for 30 s', 'hold 30 s at the end', 'on the last one stay 30 s', 'hold 30 s'])(
+    'below rounds that are counted comes behind them: “%s”',
+    (line) => {
+      const [rowing, held, fin] = stepsOf('1. Rowing x6', `   ${line}`, '2. Fin x2');
+      expect(rowing).toMatchObject({ name: 'Rowing', pacedBy: 'breath', rounds: 6 });
+      expect(held).toMatchObject({ name: 'Rowing', pacedBy: 'held', seconds: 30 });
+      expect(fin).toMatchObject({ name: 'Fin', rounds: 2 });
+    },
+  ); // prettier-ignore
+
+  it('of a few seconds below rounds is a rest in each', () => {
+    const [rowing, fin, ...more] = stepsOf('1. Rowing x6', '   hold 3 s', '2. Fin x2');
+    expect(rowing).toMatchObject({ rounds: 6, pattern: [{ kind: 'inhale' }, { kind: 'hold', seconds: 3 }, { kind: 'exhale' }] }); // prettier-ignore
+    expect(fin?.name).toBe('Fin');
+    expect(more).toEqual([]);
+  });
+
   it('is no silence, no game, no rest in a breath and no name', () => {
     const kinds = (line: string): string => {
       const [step] = stepsOf(line);

@@ -26,7 +26,7 @@ import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence } from './first-words';
 import { guidanceIn, guidedAs, type Guided } from './guidance';
 import { cut, joined, unquoted } from './line-words';
-import type { Counts, LineKind } from './model';
+import { POSTURE_FROM, type Counts, type LineKind } from './model';
 import { readOver, type Over } from './over-words';
 import { partsAsLong } from './part-lengths';
 import { isRest } from './pauses';
@@ -292,10 +292,23 @@ export class ClassParts {
     if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST))) {
       this.plan = { ...this.plan, targetSeconds: seconds };
     }
-    if (isMovement(step) && (counts.rounds !== undefined || seconds > 0)) this.uncounted.delete(step.id);
     if (!isMovement(step)) return;
+    const isLed = step.pacedBy === 'breath' && !this.uncounted.has(step.id);
+    if (isLed && counts.held && counts.rounds === undefined) return this.holdBelow(step, counts);
+    if (counts.rounds !== undefined || seconds > 0) this.uncounted.delete(step.id);
     const told = bothSides(step, counts) ?? { ...twice(step, counts), ...counts };
     this.replace(counted(this.newId, step, told, this.plan.pace));
+  }
+
+  /** A hold below rounds that are counted: in each of them where it is short, else a posture behind them. */
+  private holdBelow(step: MovementStep, counts: Counts): void {
+    const { held: _, seconds: [hold = 0] = [], ...others } = counts;
+    if (hold >= POSTURE_FROM)
+      return this.add(
+        counted(this.newId, makeMovement(this.newId, step.name, { pattern: [] }), counts, this.plan.pace),
+      );
+    if (step.pattern.length === 0) this.replace(counted(this.newId, step, { ...others, hold }, this.plan.pace));
+    else this.replace({ ...step, pattern: [...step.pattern, makePhase(this.newId, { kind: 'hold', share: null, seconds: hold })] }); // prettier-ignore
   }
 
   /** Whether steps that are meant are there, and done again now. */

@@ -10,7 +10,7 @@ import { NUMBER_IN_WORDS } from './tokens';
 const TOLD_UP_TO = 160;
 
 const NUMBER = `(?:\\d{1,3}(?:[.,]\\d)?(?: ?(?:[-–]|to) ?\\d{1,3})?|an?|half an?|${NUMBER_IN_WORDS})`;
-const TIME = `(?:(?:about|around|another|a good) )?(?:\\d{0,2}:\\d{2}|${NUMBER}[ -]?(?:s|secs?|seconds?|m|mins?|minutes?)\\b|\\d{1,3} ?["'”′″])`;
+const TIME = `(?:(?:about|around|another) )?(?:a (?:good|full|whole|long) (?:minute|half minute)\\b|\\d{0,2}:\\d{2}|${NUMBER}[ -]?(?:s|secs?|seconds?|m|mins?|minutes?)\\b|\\d{1,3} ?["'”′″])`;
 const THERE = '(?: (?:it|this|that|them|there|here|still|in it|with it|the (?:shape|posture|position|stance|pose)))*';
 /** That nobody moves. */
 const STILL = `(?:(?:and |then |we |to be |is |are )*(?:(?:static|still|isometric|standing|long|short|posture)(?: (?=hold))|)(?:hold(?:ing)?|held|freez(?:e|ing)(?! \\p{L}*games?)|frozen|stay(?:ing)?|remain(?:ing)?|keep(?:ing)?(?= (?:it|this|still)))${THERE}|still|static|motionless|isometric(?:ally)?|(?:with(?:out|) )?(?:no|not|any|without) (?:any )?mov(?:ing|ement))`;
@@ -77,23 +77,25 @@ const NO_POSTURE =
   /\b(?:in|with) (?:silence|stillness|quiet|peace|place|(?:a|the|your) (?:circle|line|room|silence|quiet|spot|place|middle)|eyes|(?:your|the) eyes|nature|meditation|rest|wu ?ji|zhan zhuang|closed)\b|^(?:stand|rest)(?:ing)?(?: still)? (?:in|with) (?!.*\b(?:stances?|postures?|poses?|positions?|shapes?|bow|arms)\b)/iu;
 /** A silence, and no posture. */
 const NOBODY_MOVES =
-  /^(?:(?:then|now|just|simply|and) )*(?:silence|stillness|quiet|stop|(?:hold|keep|stay) (?:silence|silent|quiet)|(?:stand|sit|lie|lying|keep|be|rest|wait)(?:t?ing|ying)?(?: (?:or|and) \p{L}+)? (?:very |all |quite )?(?:still|quiet|silent|motionless|without moving|down))\b/iu;
+  /^(?:(?:then|now|just|simply|and) )*(?:silence|stillness|quiet|stop|(?:hold|keep|stay) (?:silence|silent|quiet)|(?:stand|sit|lie|lying|keep|be|rest|wait)(?:t?ing|ying)?(?: (?:or|and) \p{L}+)? (?:very |all |quite )?(?:still|quiet|silent|motionless|without moving|down))\b|\b(?:stand|sitt?|lie|ly)(?:ing)? (?:very |all |quite )?still\b/iu;
 /** What is held so often is a rest in a round; what is held in the breath is a breath. */
 const NO_HOLD =
   /\b(?:times|rounds|reps|breaths?|inhale[ds]?|exhale[ds]?|lungs)\b|[x×] ?\d{1,2}(?![\d ]*(?:s|sec|min|m)\w*\b)|\d ?[x×](?! ?\d)/iu;
 
 /** A line of a held posture with its time as ", hold 45 s", which the counts know; `null` where nothing says that it is held. */
-export const heldTold = remembered((text) => lookForHeld(text)?.replace(/hold :(\d\d)\b/, 'hold $1 s') ?? null);
+export function heldTold(text: string): string | null {
+  return text.length > TOLD_UP_TO ? null : toldBefore(text);
+}
+
+const toldBefore = remembered(
+  (text) =>
+    lookForHeld(text)
+      ?.replace(/hold :(\d\d)\b/, 'hold $1 s')
+      .replace(/\bhold (?:about |around )?an? (?:good |full |whole |long )?(?=min|sec)/i, 'hold 1 ') ?? null,
+);
 
 function lookForHeld(text: string): string | null {
-  if (
-    text.length > TOLD_UP_TO ||
-    !WORTH.test(text) ||
-    NOBODY_MOVES.test(text) ||
-    NO_HOLD.test(text) ||
-    !HAS_TIME.test(text)
-  )
-    return null;
+  if (!WORTH.test(text) || NOBODY_MOVES.test(text) || NO_HOLD.test(text) || !HAS_TIME.test(text)) return null;
   const timed = TIME_LABELLED.exec(text) ?? TIME_FIRST.exec(text);
   if (timed) return `${timed[2] ?? ''}, hold ${timed[1] ?? ''}${timed[3] ?? ''}`;
   const twice = heldTwice(text);

@@ -56,6 +56,9 @@ export interface Counts {
   readonly hold?: number;
 }
 
+/** Nobody rests so many seconds in a breath: what is held so long is a posture. Common practice, no published source. */
+export const POSTURE_FROM = 10;
+
 export interface ReadScript {
   readonly lines: readonly ReadLine[];
   readonly plan: ClassPlan;

@@ -107,10 +107,16 @@ function holdAt(tokens: readonly Token[], at: number, take: Take): Taken | null 
   if (!/^hold(?:ing)?$/.test(word(tokens, at))) return null;
   let next = at + 1;
   while (/^(?:it|for)$/.test(word(tokens, next))) next++;
+  const clock = tokens[next];
+  if (clock?.kind === 'clock' && clock.value)
+    return take({ what: 'hold', range: [clock.value, clock.value] }, next + 1);
   const amount = amountAt(tokens, next);
   const unit = amount && unitAt(tokens, amount);
-  if (amount && unit)
-    return take({ what: 'hold', range: [amount.range[0] * unit.seconds, amount.range[1] * unit.seconds] }, unit.next);
+  if (amount && unit) {
+    const [more, to] = unit.seconds === 60 ? secondsBehind(tokens, unit.next) : [0, unit.next];
+    const [min, max] = amount.range;
+    return take({ what: 'hold', range: [min * unit.seconds + more, max * unit.seconds + more] }, to);
+  }
   if (amount && /^counts?$/.test(word(tokens, amount.next)))
     return take({ what: 'hold', range: amount.range }, amount.next + 1);
   // "Lotus x 5 + hold 10".

@@ -1,3 +1,5 @@
+import { NUMBER_IN_WORDS } from './tokens';
+
 /*
  * That a step is done on the other side or the other way as well, in the words that people have for it behind its amount:
  * "x4, then swap legs", "45 s, then the other side", "4 times R, then the same L", "8, then reverse". It is told again in
@@ -20,7 +22,7 @@ const LED = `${APART}${AND}(?:(?:repeat|the same|same|again|do (?:the same|it ag
 const THEN = `${APART}(?:and )?(?:then|now) ${AND}(?:(?:repeat|the same|same|again)(?: again| it| this)?,? )?`;
 const END = '\\)?[.!]?$';
 
-/** "…, then the other leg", "…, swap legs and repeat", "…, both legs", "… one after the other". */
+/** "…, then the other leg", "…, swap legs and repeat", "…, then switch". */
 const OTHER_SIDE = new RegExp(
   `(?:${LED}(?:${OTHER}|other ${LIMB}(?: the same)?|(?:swap|switch|change|changing)(?: over)? (?:the |your )?${LIMB}${AGAIN})|${THEN}(?:swap|switch|change(?: over)?)${AGAIN})${END}`,
   'iu',
@@ -46,14 +48,12 @@ const EACH_NAMED =
   /\b(?:left|right) (leg|side|foot|arm|hand):? ([^,;]{1,16} (?:each|both) (?:ways?|directions?))[,;]? (?:and |then )*(?:left|right) \1:? \2[.!]?$/iu;
 /** "left side x4, right side x4". */
 const NAMED_SIDE = /\b(left|right) (?:side|leg|foot|arm|hand):? (?=(?:[x×] ?)?\d)/giu;
-const SIDE = '(?:first,? )?(?:on |to |with )?(?:the |your )?(left|right|[lr])(?: (?:side|leg|foot|arm|hand))?';
+const sideOf = (noun: string): string =>
+  `(?:first,? )?(?:on |to |with )?(?:the |your )?(left|right|[lr])(?: (?:${noun}))?`;
 /** A side right before the amount or behind it, where the other follows by its name. */
-const SIDE_BEFORE = new RegExp(
-  `(?:^|[\\s,;:(–-])${SIDE.replace('(?:side|leg|foot|arm|hand)', 'side')}:? (?=(?:[x×] ?)?\\d|hold )`,
-  'iu',
-);
+const SIDE_BEFORE = new RegExp(`(?:^|[\\s,;:(–-])${sideOf('side')}:? (?=(?:[x×] ?)?\\d|hold )`, 'iu');
 const SIDE_BEHIND = new RegExp(
-  `(?<=\\d.*|\\b(?:times|rounds|minutes?|seconds|twice|thrice) )[\\s,;:(–-]*(?<!\\p{L})${SIDE}(?=$|[\\s,;:).])`,
+  `(?<=\\d.*|\\b(?:times|rounds|minutes?|seconds|twice|thrice) )[\\s,;:(–-]*(?<!\\p{L})${sideOf('side|leg|foot|arm|hand')}(?=$|[\\s,;:).])`,
   'iu',
 );
 const STROKE = / \/ ?(?=(?:side|leg|foot|arm|hand)s?\b)/giu;
@@ -72,9 +72,11 @@ export function withSidesTold(text: string, hasAmount: (text: string) => boolean
   return way === null ? written : `${way}, one way, then the other`;
 }
 
+const AMOUNT = new RegExp(`\\d|\\b(?:${NUMBER_IN_WORDS}|twice|thrice|half)\\b`, 'i');
+
 function bothNamed(text: string): string {
   if (!/\bleft\b/i.test(text) || !/\bright\b/i.test(text)) return text;
-  const amount = text.search(/\d|\b(?:twice|thrice|two|three|four|five|six|seven|eight|nine|ten|twelve|half)\b/i);
+  const amount = text.search(AMOUNT);
   const each = EACH_NAMED.exec(text);
   if (each) return `${text.slice(0, each.index)}${each[2] ?? ''}, each ${each[1] ?? 'side'}`;
   const twice = (text.match(NAMED_SIDE)?.length ?? 0) > 1;

@@ -3,7 +3,7 @@ import { isCue } from './name-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
 import { asSentence, sentenceCase, wordCount } from './line-words';
-import type { Counts, LineKind } from './model';
+import { POSTURE_FROM, type Counts, type LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
 import { reading, type Reading } from './reading';
@@ -331,9 +331,6 @@ function isOfBreaths(body: string, under: LineKind): boolean {
   if (!/\bbreaths?\b/i.test(body)) return false;
   return under !== 'movement' || /\b(?:deep|big|slow|long|easy|quiet|soft|full|together)\b/i.test(body);
 }
-
-/** Nobody rests so long in a breath: what is held for so many seconds is a posture. */
-const POSTURE_FROM = 10;
 
 /** A hold by seconds with no rounds is a still hold, not a rest in each round; a long one also where it is done again. */
 function heldStill({ hold, ...counts }: Counts, holds: Range | null): Counts {

@@ -25,12 +25,17 @@ import { talkOf } from './talks';
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
   const held = heldTold(body);
   const [step, ...remarks] = held === null ? [] : readAsWritten(held, item, under);
+  // "hold 30 s at the end", below a step.
+  if (step?.counts.held && !item && under === 'movement' && WHEN.test(step.words))
+    return [reading('setting', '', step.counts, true)];
   const isOwn = step?.kind === 'setting' && item && under !== 'said';
   return step?.counts.held && !isOwn && !GOES_ON.test(step.words)
     ? [step, ...remarks]
     : readAsWritten(body, item, under);
 }
 
+const WHEN =
+  /^(?:at|on|with|after|for) (?:the )?(?:very )?(?:end|finish|last|final)(?: (?:one|round|rep|time|of them))?[.]?$/i;
 /** "Stay here for thirty seconds and listen.": no name is left. */
 const GOES_ON = /^(?:and|then|with|in|or|but|while|to)\b/i;
 
