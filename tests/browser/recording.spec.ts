@@ -138,7 +138,8 @@ test('a crash of the page keeps all but the last two seconds', async ({ context 
   const page = await context.newPage();
   await page.goto(`${origin()}/classes/${id}/perform?stand-in`);
   await record(page).click();
-  await expect(corner(page)).toContainText('Recording 0:05');
+  // Five seconds or more: a busy machine may look once in two.
+  await expect(corner(page)).toContainText(/Recording 0:(?:0[5-9]|[1-5]\d)/);
   // How far a busy machine's encoder is behind the clock is the machine's; once it keeps pace, so must the files.
   let before = await written(page, id);
   await expect(async () => {
@@ -174,13 +175,15 @@ test('a device that is unplugged and a full disk say so, and what was recorded s
   });
   await page.goto(`${origin()}/classes/${id}/perform?stand-in`);
   await record(page).click();
-  await expect(corner(page)).toContainText('Recording 0:05');
+  // Five seconds or more: a busy machine may look once in two.
+  await expect(corner(page)).toContainText(/Recording 0:(?:0[5-9]|[1-5]\d)/);
   await page.evaluate(() => (window as { unplug?: () => void }).unplug?.());
   await expect(corner(page).getByRole('alert')).toContainText(
     'The camera was unplugged. What was recorded until then is saved.',
   );
   await record(page).click();
-  await expect(corner(page)).toContainText('Recording 0:05');
+  // Five seconds or more: a busy machine may look once in two.
+  await expect(corner(page)).toContainText(/Recording 0:(?:0[5-9]|[1-5]\d)/);
   await expect.poll(async () => (await written(page, id)).seconds, { timeout: 60_000 }).toBeGreaterThan(1);
   const { seconds: before } = await written(page, id);
   await page.evaluate(() => Object.assign(window, { diskFull: true }));
