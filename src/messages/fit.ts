@@ -1,6 +1,7 @@
 import type { FitChange, Loosening, NotFitted } from '@/core/pacing';
 import type { FitWay } from '@/core/plan';
 import { formatClock, formatExactClock } from '@/core/units';
+import { roundsCounted } from './sides';
 
 /** What a fit would change, as a row: what, from, to. */
 export function changeWords(
@@ -22,7 +23,7 @@ export function changeWords(
       return { what, from: 'skipped', to: 'in' };
     case 'clock':
     case 'rounds':
-      return { what, from: rounds(from), to: rounds(to) };
+      return { what, from: roundsCounted(from), to: roundsCounted(to) };
   }
 }
 
@@ -40,10 +41,6 @@ export const WAY_WORDS: Readonly<Record<FitWay, { readonly name: string; readonl
   'keep-breath': { name: 'Keep breath', says: 'Rounds and silences change first.' },
   'skip-steps': { name: 'Skip steps', says: 'Skips steps by priority; never arrival, cautions or closing.' },
 };
-
-function rounds(count: number): string {
-  return `${count} ${count === 1 ? 'round' : 'rounds'}`;
-}
 
 /** Why nothing fits. */
 export function whyNot(fit: NotFitted, targetSeconds: number): string {
@@ -63,7 +60,7 @@ export function looseningWords(one: Loosening, nameOf: (stepId: string) => strin
     case 'breath':
       return `Allow a breath of ${one.to.toFixed(1)} s (now ${one.from.toFixed(1)} s)`;
     case 'rounds':
-      return `${name}: allow ${rounds(one.to)} (now ${one.from})`;
+      return `${name}: allow ${roundsCounted(one.to)} (now ${one.from})`;
     case 'time':
       return `${name}: allow ${formatClock(one.to)} (now ${formatClock(one.from)})`;
     case 'tempo':

@@ -1,6 +1,7 @@
 import type { Counts, LineKind, ReadLine } from '@/core/plain-script';
 import { formatClock } from '@/core/units';
 import { DURING_PLACE_WORDS, SIDE_PLAN_WORDS } from './movement';
+import { roundsCounted } from './sides';
 import { STEP_KIND_WORDS } from './steps';
 
 /** What a line of a pasted script was taken for. */
@@ -31,7 +32,7 @@ export function countWords(counts: Counts): string {
   const { rounds, roundsWithin, sides, seconds, ownPace, held, hold, startSide, breath, rests } = counts;
   const within = roundsWithin ? ` (${roundsWithin[0]} to ${roundsWithin[1]})` : '';
   return [
-    rounds === undefined ? '' : `${rounds} ${rounds === 1 ? 'round' : 'rounds'}${within}`,
+    rounds === undefined ? '' : `${roundsCounted(rounds)}${within}`,
     sides === 'one-side' ? `${startSide ?? 'left'} side only` : sides === undefined ? '' : SIDE_PLAN_WORDS[sides],
     startSide === undefined || sides === 'one-side' ? '' : `${startSide} first`,
     seconds === undefined ? '' : `${held ? 'held ' : ''}${formatClock(seconds[0])}`,

@@ -26,7 +26,12 @@ export const EACH_WORDS: Readonly<Record<SidePlan, '' | 'per side' | 'each way' 
 
 /** A count of rounds as it is said: "6 rounds per side". */
 export function roundsWords(rounds: number, sides: SidePlan): string {
-  return withEach(`${rounds} ${rounds === 1 ? 'round' : 'rounds'}`, sides);
+  return withEach(roundsCounted(rounds), sides);
+}
+
+/** "1 round", "6 rounds". */
+export function roundsCounted(rounds: number): string {
+  return `${rounds} ${rounds === 1 ? 'round' : 'rounds'}`;
 }
 
 /** What is counted, with what each count is of: "Rounds each way". */

@@ -302,13 +302,14 @@ export class ClassParts {
 
   /** A hold below rounds that are counted: in each of them where it is short, else a posture behind them. */
   private holdBelow(step: MovementStep, counts: Counts): void {
-    const { held: _, seconds: [hold = 0] = [], ...others } = counts;
-    if (hold >= POSTURE_FROM)
-      return this.add(
-        counted(this.newId, makeMovement(this.newId, step.name, { pattern: [] }), counts, this.plan.pace),
-      );
-    if (step.pattern.length === 0) this.replace(counted(this.newId, step, { ...others, hold }, this.plan.pace));
-    else this.replace({ ...step, pattern: [...step.pattern, makePhase(this.newId, { kind: 'hold', share: null, seconds: hold })] }); // prettier-ignore
+    const { held: _, seconds: [all = 0] = [], ...others } = counts;
+    // The time of a hold is that of both sides.
+    const hold = counts.sides === 'one-then-other' ? all / 2 : all;
+    const posture = makeMovement(this.newId, step.name, { pattern: [] });
+    if (hold >= POSTURE_FROM) return this.add(counted(this.newId, posture, counts, this.plan.pace));
+    if (step.pattern.length === 0) return this.replace(counted(this.newId, step, { ...others, hold }, this.plan.pace));
+    const rest = makePhase(this.newId, { kind: 'hold', share: null, seconds: hold });
+    this.replace({ ...counted(this.newId, step, others, this.plan.pace), pattern: [...step.pattern, rest] });
   }
 
   /** Whether steps that are meant are there, and done again now. */

@@ -12,7 +12,7 @@ import { toldInMovement } from './told-at-times';
 /** Lines below one of a list that tell whether it heads them. */
 const ITEMS_LOOKED_AT = 12;
 /** A longer line heads no list, and is no step in one. */
-const HEAD_AT_MOST = 200;
+export const HEAD_AT_MOST = 200;
 
 export const ITEM =
   /^\s*(?:#\d{1,2}[.:)]?(?= )|(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,2}\/(?= +\p{L})|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} ?[-–—](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;

@@ -5,7 +5,7 @@ import { headsBelow } from './heads';
 import { ScriptBuilder } from './builder';
 import { belowEach, evened, withMarkApart } from './evened';
 import { besideClass, withoutFileHead } from './letters';
-import { isItem, namesPart, opensItems, opensList, withStepsListed } from './headings';
+import { HEAD_AT_MOST, isItem, namesPart, opensItems, opensList, withStepsListed } from './headings';
 import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withoutBreaks } from './paragraphs';
@@ -87,7 +87,9 @@ function nameParts(lines: readonly string[]): boolean {
   const timed = lines
     .filter((line) => TIMED.test(line))
     .map((line) => line.replace(TIMED, '').replace(/^[\]\s:–—-]+/, ''));
-  const parts = timed.filter((line) => namesPart(findCounts(line).rest.replace(/[.:]$/, '')));
+  const parts = timed.filter(
+    (line) => line.length <= HEAD_AT_MOST && namesPart(findCounts(line).rest.replace(/[.:]$/, '')),
+  );
   return parts.length > 1 && parts.length >= PARTS_SHARE * timed.length;
 }
 

@@ -44,7 +44,7 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   if (isOneOf(tokens, next, ROUND_WORDS) && !(setsOf && amountAt(tokens, next + 2)?.inFigures))
     return rounds(amount, next + 1);
   // Behind a name: "Arm swings, 40 swings", "seven or so", "eight of them", "6 b."
-  const behindName = firstWordOf(tokens) < at;
+  const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');
   const loose = behindName ? looseAt(tokens, at, { ...amount, next }, rounds) : null;
   if (loose) return loose;
   // "Three big sighs": at the start of a line what is counted is its name.
@@ -77,18 +77,6 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   if (sided) return rounds(amount, next);
   return isBareCount(tokens, at, amount) ? rounds(amount, mannerBehind(tokens, amount.next), true) : null;
 }
-
-/** Where the first word of a line stands, found once a line. */
-function firstWordOf(tokens: readonly Token[]): number {
-  const known = FIRST_WORDS.get(tokens);
-  if (known !== undefined) return known;
-  const found = tokens.findIndex(({ kind }) => kind === 'word');
-  const first = found < 0 ? tokens.length : found;
-  FIRST_WORDS.set(tokens, first);
-  return first;
-}
-
-const FIRST_WORDS = new WeakMap<readonly Token[], number>();
 
 /** Counts that begin with a word: "twice", "x6", "reps 8-10"; `undefined` where none begins. */
 function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | null | undefined {
