@@ -7,9 +7,11 @@ import type { Locator } from '@playwright/test';
  */
 export async function showsOnce(place: Locator, wanted: RegExp): Promise<void> {
   const element = await place.elementHandle();
-  await place.page().waitForFunction(
-    ([at, text]) => text.test((at?.textContent ?? '').replace(/\s+/g, ' ').trim()),
-    [element, wanted] as const,
-    { polling: 'raf', timeout: 40_000 },
-  );
+  await place
+    .page()
+    .waitForFunction(
+      ([at, text]) => text.test((at?.textContent ?? '').replace(/\s+/g, ' ').trim()),
+      [element, wanted] as const,
+      { polling: 'raf', timeout: 40_000 },
+    );
 }
