@@ -1,8 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkPlan, dismissalReason } from '@/core/checks';
+import { createChecker, dismissalReason } from '@/core/checks';
 import { CAUTIONS, makeDuring, makePhase, spokenLines, type Caution } from '@/core/movement';
 import { changeTexts, makeTalk, planAfter, type ClassPlan, type MovementStep, type Step } from '@/core/plan';
+import { expandPlan } from '@/core/timeline';
 import { itemAt } from '@/core/units';
 import { demoClasses } from '@/demo/classes';
 import { countingIds } from '../support/chance';
@@ -198,10 +199,13 @@ function withoutPart(part: string) {
   };
 }
 
+/** As the desk checks: the steps of the class that the line is not in are judged once. */
+const checked = createChecker();
+
 /** What is found of the checks that a place asks about, with the caution where the finding is of one. */
 export function foundFor({ place, text }: Pick<HandLine, 'place' | 'text'>): string[] {
   const { plan, checks } = placed(place, text);
-  const found = checkPlan(plan)
+  const found = checked(plan, expandPlan(plan))
     .filter((finding) => checks.includes(finding.check) && dismissalReason(plan, finding) === null)
     .map(({ check, facts }) => (facts.caution === undefined ? check : `${check}:${facts.caution}`));
   return [...new Set(found)].sort();
