@@ -33,6 +33,11 @@ const LABELLED = new RegExp(
   `^(\\p{L}[\\p{L} -]{2,30}?) \\((?:[x×] ?)?${AMOUNT}(?: of)? ?${EACH}\\): ?(.{5,120})$`,
   'iu',
 );
+/** "Joint opening (neck, shoulders, elbows) 6x each". */
+const BOXED = new RegExp(
+  `^(\\p{L}[\\p{L} -]{2,30}?)(?:, [\\p{Ll} ]{3,30})? \\(([^()\\d]{5,120})\\)(?:,|:| [-–—])? (?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}[.!]?$`,
+  'iu',
+);
 const LABEL = /^(\p{L}[\p{L} -]{2,30}?): (?=\p{L})/u;
 const BETWEEN = /, (?:and )?| and | & | \+ | \/ |\//i;
 const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,4}$/u;
@@ -44,6 +49,8 @@ export function eachAlike(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST || !/\b(?:each|ea|apiece|both|all)\b/i.test(body)) return null;
   const labelled = LABELLED.exec(body);
   if (labelled) return named(itemAt(labelled, 3), itemAt(labelled, 2), LISTED - 1, itemAt(labelled, 1));
+  const boxed = BOXED.exec(body);
+  if (boxed) return named(itemAt(boxed, 2), itemAt(boxed, 3), LISTED, itemAt(boxed, 1));
   const before = BEFORE.exec(body);
   if (before) return named(itemAt(before, 2), itemAt(before, 1), LISTED);
   const ofEach = /\bof each\b|[x×] ?\d{1,2} each/i.test(body);

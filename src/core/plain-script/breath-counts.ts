@@ -65,11 +65,63 @@ function withoutRests(text: string): BreathFound | null {
   return null;
 }
 
+/** What rests a breath, and where it is full or empty, as people write them. */
+export const RESTS_BREATH = '(?:hold|pause|rest|wait|stay|suspend)';
+export const AT_FULL =
+  '(?:at|on) (?:the )?(?:top|full(?:ness)?)|(?:after|at the end of|behind) (?:the |each |every )?(?:in-?breath|inhale|inhalation|breathing in)|full|when full|on the inhale';
+export const AT_EMPTY =
+  '(?:at|on) (?:the )?(?:bottom|empty)|(?:after|at the end of|behind) (?:the |each |every )?(?:out-?breath|exhale|exhalation|breathing out)|empty|when empty|on the exhale';
+export const REST_SECONDS = '(\\d{1,2}(?:\\.\\d)?|two|three|four|five|six) ?(?:s|secs?|seconds?|counts?|beats?)\\b';
+/** A longer one in a line with a name is a posture. */
+const IN_LINE_AT_MOST = 10;
+const AT_BOTH = 'at (?:the )?(?:top and (?:at )?(?:the )?bottom|bottom and (?:at )?(?:the )?top|both ends|each end)';
+const WHERE = `(?:(${AT_BOTH})|(${AT_FULL})|(${AT_EMPTY}))(?: of (?:the |each |every )?(?:breath|movement|round|rep|one))?(?![\\p{L}\\d])\\)?`;
+const LEADS_REST =
+  '(?:\\s*[,;:(]\\s*|\\s+[–—+&-]\\s*|\\s+)(?:(?:with|and|then|plus|adding|add) )*(?:an? )?(?:short |brief |small |little |quiet )?';
+const RESTED_BEHIND = [
+  new RegExp(`${LEADS_REST}${RESTS_BREATH}(?: of| for|:)? ${REST_SECONDS}(?: each| long)? ${WHERE}`, 'iu'),
+  new RegExp(`${LEADS_REST}${REST_SECONDS} ${RESTS_BREATH} ${WHERE}`, 'iu'),
+] as const;
+const RESTED_AT = new RegExp(`${LEADS_REST}${RESTS_BREATH} ${WHERE},? ?\\(?(?:for )?${REST_SECONDS}\\)?`, 'iu');
+
+/** "Bow x5, pause 2 s at the bottom": the rests of its breath, and the line without them; `null` where it has none. */
+/** "…, hold for one breath": about so many seconds a breath; common practice, no published source. */
+const HELD_BREATH = /[,;]? ?\(?(?:and |then )*(?:hold|stay|pause|rest)(?: it| there| here)? (?:for )?(one|an?|two|1|2)(?: (?:full|slow|whole|easy))? breaths?\)?(?=[.,;)]|$)/iu; // prettier-ignore
+const BREATH_SECONDS = 5;
+
+export function withoutRestBehind(text: string): (BreathFound & { readonly rests: BreathRests }) | null {
+  if (!MAY_REST.test(text)) return null;
+  const breaths = HELD_BREATH.exec(text);
+  if (breaths) {
+    const seconds = BREATH_SECONDS * (/^(?:two|2)$/i.test(breaths[1] ?? '') ? 2 : 1);
+    const left = text.slice(0, breaths.index) + text.slice(breaths.index + breaths[0].length);
+    return { breath: null, rests: [seconds, 0], text: left.trim() };
+  }
+  const behind = RESTED_BEHIND.map((form) => form.exec(text)).find((match) => match !== null);
+  const match = behind ?? RESTED_AT.exec(text);
+  if (!match) return null;
+  const [both, full, empty] = behind ? match.slice(2) : match.slice(1);
+  const seconds = valueOf((behind ? match[1] : match[4]) ?? '');
+  if (seconds < 1 || seconds > IN_LINE_AT_MOST) return null;
+  const rests = [(both ?? full) ? seconds : 0, (both ?? empty) ? seconds : 0] as const;
+  const rest = text.slice(0, match.index) + text.slice(match.index + match[0].length);
+  return { breath: null, rests, text: rest.trim() };
+}
+
+const MAY_REST = /\b(?:hold|pause|rest|wait|stay|suspend)\b/i;
+
 /** Nobody writes a longer rest in a breath, in seconds. */
 const REST_AT_MOST = 20;
 
 /** The breath that a line gives in counts, and the line without it; a count is taken for a second. */
-export function withoutBreath(text: string): BreathFound {
+export function withoutBreath(written: string): BreathFound {
+  const behind = withoutRestBehind(written);
+  if (!behind) return withoutLedBreath(written);
+  const led = withoutLedBreath(behind.text);
+  return { rests: behind.rests, ...led };
+}
+
+function withoutLedBreath(text: string): BreathFound {
   if (!/\b(?:in|inhal|breath|pattern)/i.test(text)) return { breath: null, text };
   const rested = withoutRests(text);
   if (rested) return rested;

@@ -1,6 +1,15 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
-import { blankStep, LIMITS, makeMovement, makeSection, type Setting, type Step } from '@/core/plan';
+import {
+  blankStep,
+  isMovement,
+  isSilence,
+  LIMITS,
+  makeMovement,
+  makeSection,
+  type Setting,
+  type Step,
+} from '@/core/plan';
 import { aboveSteps } from './above-steps';
 import { ClassParts, PAUSE_SECONDS } from './class-parts';
 import { toldOfClass } from './class-told';
@@ -19,6 +28,7 @@ import { counted, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from './slips';
 import { readTidy, type Tidy } from './tidy';
 import { isDated, isGreeting, mayNameClass, titled } from './title';
+import { toldInLine } from './told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
 type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount'>;
@@ -29,6 +39,9 @@ interface LineAround extends Around {
   /** What it tells of steps that are done on both sides. */
   readonly again?: DoneAgain | undefined;
 }
+
+/** A sentence of a line heads nothing. */
+const ALONE = { underlined: false, opens: false, heads: false, named: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
 
 /** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
 const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);
@@ -61,7 +74,23 @@ export class ScriptBuilder {
     this.parts = new ClassParts(newId);
   }
 
-  take(line: string, put: LineKind | null, { written, again, ...below }: LineAround): void {
+  take(line: string, put: LineKind | null, around: LineAround): void {
+    const apart = put === null && !this.isTidy && around.again === undefined ? toldInLine(line) : null;
+    const step = this.parts.current();
+    const noted = this.read.length;
+    this.takeLine(apart ? apart.head : line, put, around);
+    if (!apart) return;
+    const done = this.parts.current();
+    const told = done !== step && (isMovement(done) || isSilence(done));
+    const inset = ' '.repeat(this.stepIndent + 2);
+    for (const one of apart.told)
+      if (told) this.takeLine(inset + one, null, { ...around, ...ALONE, written: one });
+      else this.parts.sayOrLeave(one, null);
+    const [first, ...others] = this.read.splice(noted);
+    if (first) this.read.push({ ...first, unsure: first.unsure || others.some(({ unsure }) => unsure) });
+  }
+
+  private takeLine(line: string, put: LineKind | null, { written, again, ...below }: LineAround): void {
     if (this.parts.blocks.isBelow(this.read.length)) this.parts.closeBlock('opened');
     const tidy = put === null ? readTidy(line, this.parts.current() ?? null, this.parts.sections.length > 0) : null;
     if (tidy && !this.isWrittenOtherwise(tidy) && (tidy.what !== 'title' || this.isTidy)) {
@@ -210,7 +239,7 @@ export class ScriptBuilder {
   }
 
   done(): ReadScript {
-    const sections = this.parts.done();
+    const sections = this.parts.done(this.isTidy);
     const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
     const listed = (what: 'length' | 'theme' | 'dismissed'): string[] =>
       this.lists.flatMap((one) => (one.what === what ? [one.text] : []));
@@ -291,7 +320,8 @@ export class ScriptBuilder {
   }
 
   private takeNatural({ kind, words, counts, unsure, about, sets, said, label }: Reading, mayTitle: boolean): void {
-    if (sets) this.parts.set(sets);
+    if (sets?.each) this.parts.countEach(sets.each, counts);
+    else if (sets) this.parts.set(sets);
     else if (about) this.parts.plan = toldOfClass(this.parts.plan, about, words, counts);
     else if (kind === 'title' || (mayTitle && counts.rounds === undefined && this.mayBeTitle(kind, words, unsure))) {
       const targetSeconds = counts.seconds?.[0] ?? this.parts.plan.targetSeconds;

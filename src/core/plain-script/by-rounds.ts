@@ -1,6 +1,14 @@
 import type { Layer } from '@/core/movement';
 import { breathsOf } from './breath-lines';
-import { isOnlyBreath, withoutBreath, type BreathCounts } from './breath-counts';
+import {
+  AT_EMPTY,
+  AT_FULL,
+  isOnlyBreath,
+  REST_SECONDS,
+  RESTS_BREATH,
+  withoutBreath,
+  type BreathCounts,
+} from './breath-counts';
 import { findCounts, hasAmount } from './counts';
 import { withoutMark } from './headings';
 import { singleSpaced, unquoted } from './line-words';
@@ -176,15 +184,11 @@ function changeIn(text: string, { how }: Span): RoundChange['what'] | null {
   return { kind: 'said', words: unquoted(text), layer: layerOf(text) };
 }
 
-const SECONDS = '(\\d{1,2}(?:\\.\\d)?|two|three|four|five|six) ?(?:s|secs?|seconds?|counts?|beats?)';
-const HOLD = '(?:hold|pause|rest|wait|stay|suspend)';
-const AT_FULL = '(?:at|on) (?:the )?(?:top|full(?:ness)?)|(?:after|at the end of|behind) (?:the |each |every )?(?:in-?breath|inhale|inhalation|breathing in)|full|when full|on the inhale'; // prettier-ignore
-const AT_EMPTY = '(?:at|on) (?:the )?(?:bottom|empty)|(?:after|at the end of|behind) (?:the |each |every )?(?:out-?breath|exhale|exhalation|breathing out)|empty|when empty|on the exhale'; // prettier-ignore
 const HOLDS = [
-  new RegExp(`^${HOLD}(?: the breath| it)?(?: for)? ${SECONDS} (?:(${AT_FULL})|(${AT_EMPTY}))[.]?$`, 'i'),
-  new RegExp(`^${HOLD}(?: the breath)? (?:(${AT_FULL})|(${AT_EMPTY}))(?: for)?,? ${SECONDS}[.]?$`, 'i'),
-  new RegExp(`^${SECONDS} ${HOLD} (?:(${AT_FULL})|(${AT_EMPTY}))[.]?$`, 'i'),
-  new RegExp(`^${HOLD} the breath(?: for)? ${SECONDS}()()[.]?$`, 'i'),
+  new RegExp(`^${RESTS_BREATH}(?: the breath| it)?(?: for)? ${REST_SECONDS} (?:(${AT_FULL})|(${AT_EMPTY}))[.]?$`, 'i'),
+  new RegExp(`^${RESTS_BREATH}(?: the breath)? (?:(${AT_FULL})|(${AT_EMPTY}))(?: for)?,? ${REST_SECONDS}[.]?$`, 'i'),
+  new RegExp(`^${REST_SECONDS} ${RESTS_BREATH} (?:(${AT_FULL})|(${AT_EMPTY}))[.]?$`, 'i'),
+  new RegExp(`^${RESTS_BREATH} the breath(?: for)? ${REST_SECONDS}()()[.]?$`, 'i'),
 ] as const;
 const LONGEST_HOLD = 15;
 
@@ -201,7 +205,7 @@ function holdIn(text: string): Extract<RoundChange['what'], { kind: 'hold' }> | 
   return null;
 }
 
-const HERE = new RegExp(`^hold(?:: ?| [–—-] | )${SECONDS}[.]?$`, 'i');
+const HERE = new RegExp(`^hold(?:: ?| [–—-] | )${REST_SECONDS}[.]?$`, 'i');
 /** What is held longer is a posture. */
 const IN_BREATH = 6;
 
@@ -215,8 +219,8 @@ function heldHere(text: string): RoundChange['what'] | null {
 /** "add a hold of 2 seconds", "a 2 s hold": where rounds are told, the place may be missing. */
 function holdNamed(text: string): Extract<RoundChange['what'], { kind: 'hold' }> | null {
   const match =
-    new RegExp(`^(?:add )?(?:a |the )?${HOLD} (?:of |for )?${SECONDS}[.]?$`, 'i').exec(text) ??
-    new RegExp(`^(?:add )?(?:a |the )?${SECONDS} ${HOLD}[.]?$`, 'i').exec(text);
+    new RegExp(`^(?:add )?(?:a |the )?${RESTS_BREATH} (?:of |for )?${REST_SECONDS}[.]?$`, 'i').exec(text) ??
+    new RegExp(`^(?:add )?(?:a |the )?${REST_SECONDS} ${RESTS_BREATH}[.]?$`, 'i').exec(text);
   const seconds = match ? secondsOf(match[1] ?? '') : 0;
   return seconds >= 1 && seconds <= LONGEST_HOLD ? { kind: 'hold', seconds, where: 'full' } : null;
 }

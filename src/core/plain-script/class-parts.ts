@@ -19,7 +19,7 @@ import {
 } from '@/core/plan';
 import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from './breath-counts';
-import { changeAs, changesByRound, type ByRounds } from './by-rounds';
+import { changeAs, changesByRound, layerOf, type ByRounds } from './by-rounds';
 import { USUAL_SECONDS } from './class-told';
 import { secondsFrom } from './counts';
 import type { DoneAgain, StepsMeant } from './done-again';
@@ -33,8 +33,19 @@ import { isRest } from './pauses';
 import { breathPhase, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
 import { SilenceWords } from './silence-words';
-import type { StepSettings } from './reading';
-import { bothSides, counted, finished, silenceOf, twice, withSettings } from './steps-of-lines';
+import type { LayerPart, StepSettings } from './reading';
+import {
+  bothSides,
+  counted,
+  finished,
+  roundsOf,
+  sidesInWords,
+  withBothWays,
+  silenceOf,
+  twice,
+  withAmount,
+  withSettings,
+} from './steps-of-lines';
 import { kindOfPart } from './talks';
 
 /** Between two lines that are said, in seconds. */
@@ -51,6 +62,8 @@ export class ClassParts {
   private readonly uncounted = new Set<string>();
   /** Whether the first steps stand above any part that is named. */
   private unnamedFirst = false;
+  /** The movement that is taught in layers, in how many rounds so far, and whether these count its own. */
+  private layers: { readonly stepId: string; readonly rounds: number; readonly counts: boolean } | null = null;
   /** The last silence that was written as a rest or a pause. */
   private restId: string | null = null;
 
@@ -67,13 +80,13 @@ export class ClassParts {
   }
 
   /** The sections as they are, each as long as it is told to be, all movements with a breath. */
-  done(): readonly Section[] {
+  done(isTidy: boolean): readonly Section[] {
     if (this.blocks.isBelow(Infinity)) this.closeBlock('opened');
     this.nameOpening();
     const parts = this.sections.map(({ section, steps, counts }) => ({ section: { ...section, steps }, counts }));
     const sections = partsAsLong(this.newId, this.plan, parts, this.uncounted).map((section) => ({
       ...section,
-      steps: section.steps.map((step) => finished(this.newId, step)),
+      steps: section.steps.map((step) => finished(this.newId, isTidy ? step : withBothWays(this.newId, step))),
     }));
     return sections.length > 0 ? sections : [makeSection(this.newId, 'main')];
   }
@@ -81,7 +94,30 @@ export class ClassParts {
   /** What a line sets of the movement above. A breath that is free leads none. */
   set(sets: StepSettings): void {
     const step = this.current();
-    if (isMovement(step)) this.replace(withSettings(this.newId, step, sets, this.plan.pace));
+    if (!isMovement(step)) return;
+    if (sets.before !== undefined) {
+      const line: SpokenLine = { id: this.newId(), text: cut(sets.before, LIMITS.lineCharacters), pauseSeconds: PAUSE_SECONDS, layer: null }; // prettier-ignore
+      return this.replace({ ...step, teach: [...step.teach, line].slice(0, LIMITS.spokenLines) });
+    }
+    this.replace(withSettings(this.newId, sets.layers ? this.layered(step, sets.layers) : step, sets, this.plan.pace));
+  }
+
+  /** A movement with layers that join one after the other; where nothing counts its rounds, they do. */
+  private layered(step: MovementStep, layers: readonly LayerPart[]): MovementStep {
+    const begun = this.layers?.stepId === step.id ? this.layers : { rounds: 0, counts: this.uncounted.has(step.id) };
+    let { rounds } = begun;
+    let next = step;
+    for (const { words, rounds: often } of layers) {
+      const span = { from: rounds + 1, to: null, how: 'from' } as const;
+      const fits = begun.counts || rounds < step.preferredRounds;
+      const what = { kind: 'said', words, layer: layerOf(words) } as const;
+      next = (fits ? withRoundChange(this.newId, next, { span, what }) : null) ?? next;
+      rounds += often ?? 1;
+    }
+    this.layers = { stepId: step.id, rounds, counts: begun.counts };
+    if (!begun.counts) return next;
+    this.uncounted.delete(step.id);
+    return counted(this.newId, next, { rounds }, this.plan.pace);
   }
 
   /** Steps begin here that are done again on the other side. */
@@ -282,6 +318,16 @@ export class ClassParts {
       this.replace({ ...step, during: [...step.during, line].slice(0, LIMITS.spokenLines) });
   }
 
+  /** An amount for each of the steps written last that have none; of one alone it is its own. */
+  countEach(each: Counts, ofOne: Counts): void {
+    const steps = this.sections.at(-1)?.steps ?? [];
+    const counted = steps.findLastIndex(({ id }) => !this.uncounted.has(id));
+    const open = steps.slice(counted + 1);
+    if (open.length < 2) return this.count(ofOne);
+    steps.splice(counted + 1, open.length, ...open.map((step) => withAmount(this.newId, step, each, this.plan.pace)));
+    for (const { id } of open) this.uncounted.delete(id);
+  }
+
   count(counts: Counts): void {
     const step = this.current();
     if (step === undefined && counts.breath) {
@@ -295,9 +341,12 @@ export class ClassParts {
     if (!isMovement(step)) return;
     const isLed = step.pacedBy === 'breath' && !this.uncounted.has(step.id);
     if (isLed && counts.held && counts.rounds === undefined) return this.holdBelow(step, counts);
+    // What is led already goes on unled.
+    if (isLed && counts.ownPace && seconds > 0 && counts.rounds === undefined)
+      return this.replace(counted(this.newId, step, { ...counts, ...roundsOf(step) }, this.plan.pace));
     if (counts.rounds !== undefined || seconds > 0) this.uncounted.delete(step.id);
     const told = bothSides(step, counts) ?? { ...twice(step, counts), ...counts };
-    this.replace(counted(this.newId, step, told, this.plan.pace));
+    this.replace(counted(this.newId, sidesInWords(step, told), told, this.plan.pace));
   }
 
   /** A hold below rounds that are counted: in each of them where it is short, else a posture behind them. */

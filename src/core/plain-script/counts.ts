@@ -30,7 +30,8 @@ function lookForCounts(written: string): FoundCounts {
   const text = withSidesTold(written, (head) => Object.keys(findAmounts(head).counts).length > 0);
   const { breath, rests, text: breathless } = withoutBreath(text);
   const amounts = inAll(repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless), breathless);
-  return breath === null ? amounts : { ...amounts, counts: { ...amounts.counts, breath, ...(rests ? { rests } : {}) } };
+  if (breath === null && !rests) return amounts;
+  return { ...amounts, counts: { ...amounts.counts, ...(breath ? { breath } : {}), ...(rests ? { rests } : {}) } };
 }
 
 const IN_ALL = /[,;]?\s*\(?\b(?:in all|in total|total|altogether|all told)\b\)?,?/gi;
@@ -46,11 +47,15 @@ function inAll(found: FoundCounts, text: string): FoundCounts {
 const REPEATED =
   /^(.{3,120}\S),? (?:and )?repeat(?: that| it| all)?,? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
 
+/** "3 to the left, 3 to the right, x2". */
+const EACH_WAY_AGAIN =
+  /^(.{3,80}\b\d{1,2} (?:(?:to|on) (?:the )?)?(?:left|right|l|r),? (?:and |then )*\d{1,2} (?:(?:to|on) (?:the )?)?(?:right|left|r|l)),? (?:and |all (?:of )?(?:that|this) )?(?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
+
 /** "4 right, 4 left, repeat x3": so often in all. */
 function repeated(text: string): FoundCounts | null {
-  const match = /repeat/i.test(text) ? REPEATED.exec(text) : null;
+  const match = /repeat/i.test(text) ? REPEATED.exec(text) : EACH_WAY_AGAIN.exec(text);
   if (!match) return null;
-  const found = findAmounts(itemAt(match, 1));
+  const found = eachOfTwo(itemAt(match, 1)) ?? findAmounts(itemAt(match, 1));
   const times = Number(match[2] ?? match[3] ?? (match[4] ? 3 : 2));
   const { rounds, roundsWithin, ...others } = found.counts;
   if (rounds === undefined || roundsWithin || rounds * times > MOST_ROUNDS) return null;

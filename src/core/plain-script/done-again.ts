@@ -109,8 +109,17 @@ function oftenIn(text: string): string | null {
   return word ?? figure ?? named ?? null;
 }
 
+/** How it is done this time: "… again, but with eyes closed". */
+const MANNER =
+  /(?:,? (?:but|this time|now|and))* (?:(?:a (?:bit|little) )?(?:slower|slowly|softer|smaller|quicker|faster|bigger|lower)|without (?:words|talking|cues|me)|in silence|silently|(?:with )?eyes (?:closed|shut))[.!]?$/i;
+
+/** "Repeat A-D". */
+const LETTERS = /\b([A-H]) ?(?:-|–|to|through) ?([A-H])\b/;
+const numberOfLetter = (letter: string): number => letter.charCodeAt(0) - 'A'.charCodeAt(0) + 1;
+
 /** "Repeat the last two", "All three again", "The whole set once more", "Repeat 2-4 twice"; `null` for anything else. */
-function repeatOf(line: string): Extract<DoneAgain, { what: 'repeats' }> | null {
+function repeatOf(written: string): Extract<DoneAgain, { what: 'repeats' }> | null {
+  const line = written.replace(MANNER, '').replace(LETTERS, (_, from: string, to: string) => `${numberOfLetter(from)}-${numberOfLetter(to)}`); // prettier-ignore
   const found = wordsOf(line);
   const bare = withoutMark(line).toLowerCase();
   if (!found || !/\b(?:repeat|again|rpt|once more|twice|times|[x×] ?\d|\d ?[x×])(?![\p{L}\d])/u.test(bare)) return null;

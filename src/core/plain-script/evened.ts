@@ -22,9 +22,22 @@ export function evened(lines: readonly string[]): readonly string[] {
   const plain = lines.map((line) => withoutQuoteMark(shown(line)).trimEnd());
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
-  const set = withColumns(plain.map((line) => line.slice(common)));
+  const set = withColumns(withLettersMarked(plain.map((line) => line.slice(common))));
   const even = set.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line))));
   return withoutTabInTitle(even);
+}
+
+const LETTERED = /^(\s*)([A-Z])[ \t]+(?=\p{Lu}\p{Ll})/u;
+const LETTERS_AT_LEAST = 3;
+
+/** "A  Opening the Shutters", "B  Drawing the Bow", one after the other: their letters number a list. */
+function withLettersMarked(lines: readonly string[]): readonly string[] {
+  const letters = lines.flatMap((line) => LETTERED.exec(line)?.[2] ?? []);
+  const inOrder = letters.every((one, at) => one.charCodeAt(0) === 'A'.charCodeAt(0) + at);
+  if (letters.length < LETTERS_AT_LEAST || !inOrder) return lines;
+  return lines.map((line) =>
+    line.replace(LETTERED, (_, indent: string, letter: string) => `${indent}${letter.toLowerCase()}) `),
+  );
 }
 
 /** Lines with columns make a table of a script from so many on. */

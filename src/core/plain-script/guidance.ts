@@ -46,7 +46,7 @@ export interface BelowSilence {
 }
 
 const LABEL =
-  /^(?:guide|guidance|guided(?: words)?|during(?: it| this)?|meanwhile|while it lasts|words|text|script|voice|cues?|say|tell them|teacher|lines?|prompts?|invite|whisper|speak|said|spoken|softly|quietly)(?: \([^()]{1,20}\))?: ?/i;
+  /^(?:(?:and )?then|next|later|after that|afterwards|guide|guidance|guided(?: words)?|during(?: it| this)?|meanwhile|while it lasts|words|text|script|voice|cues?|say|tell them|teacher|lines?|prompts?|invite|whisper|speak|said|spoken|softly|quietly)(?: \([^()]{1,20}\))?: ?/i;
 const EVERY = '(?:every|each) (.{2,18}?)';
 const AGAIN = [
   new RegExp(`^(?:(?:say|remind(?: them)?|repeat|again|reassure)[,:]? )?${EVERY}(?: or so)?(?::|,| [–—-]| (?=say |remind |whisper |["“]))(?: ?(?:say|remind them|repeat|whisper):?)? ?(["“\\p{L}].{2,})$`, 'iu'), // prettier-ignore
@@ -55,7 +55,10 @@ const AGAIN = [
 /** "every 30 s one of:" over what is said. */
 const ONE_OF = /^(?:every|each) .{2,18}? (?:one of(?: (?:these|them))?|say|a line|one line):?$/i;
 /** Between words that are told with room between them. */
-const APART = /\s*(?:\.{3,}|…)\s*(?=\S)|\s+\/{1,2}\s+/u;
+const APART = /\s*(?:\.{3,}|…)\s*(?=\S)|\s+\/{1,2}\s+|(?<=["”])[,;.]?\s+(?:(?:and |then )*)(?=["“])/u;
+/** "No talking for the first 3 min": nothing is said so long. */
+const UNSAID =
+  /^(?:no (?:talk(?:ing)?|words?|cues?|guidance|voice)|(?:say|says|saying) nothing|nothing (?:is )?said|(?:in |stay |be |all |complete )*(?:silent|silence|quiet))[:,]? (?:for |in |during )?(?:the )?first (.{2,18}?)[.!]?$/i;
 const ONLY_MARKS = /^[\s.…/|*_–—-]+$/u;
 const SENTENCE = /[.!?…]["”]?$/u;
 
@@ -71,6 +74,9 @@ export function guidanceIn(line: string, { lasting, inset, listed }: BelowSilenc
   if (pause !== null) return inset ? { told: [], pause, unsure: false } : null;
   const sets = callBackIn(body);
   if (sets) return { told: [], sets, unsure: false };
+  const unsaid = UNSAID.exec(body)?.[1];
+  const [quiet = 0] = unsaid === undefined ? [] : (findCounts(lastsOnce(unsaid)).counts.seconds ?? []);
+  if (quiet > 0 && quiet < lasting) return { told: [], pause: quiet, unsure: false };
   const text = body.replace(LABEL, '');
   if (text === '' || ONE_OF.test(text)) return { told: [], unsure: text !== '' };
   const labelled = text !== body;

@@ -3,6 +3,7 @@ import type { SectionRole } from '@/core/movement';
 import { firstWord, isBreathWord } from './first-words';
 import { findCounts, hasAmount } from './counts';
 import { heldTold } from './held-postures';
+import { layersIn } from './layers-counted';
 import { indentOf, wordCount } from './line-words';
 import { isCue } from './name-lines';
 import { toldInMovement } from './told-at-times';
@@ -67,6 +68,8 @@ export function opensList(line: string, below: string): boolean {
   // "Standing behind the chair (15 min)" over lines that stand further in.
   if (/^\p{Lu}[^()\d]{2,40}(?: \d{1,2})? \(\d[^()]{0,10}\)$/u.test(line.trimEnd()) && /^\s{2,}\S/.test(below))
     return true;
+  // "Rowing" over "- arms only x4, add the feet x4".
+  if (isItem(below) && layersIn(withoutMark(below)) !== null) return false;
   if (isOutlineHead(line) && isItem(below) && !isOutlineHead(below)) return true;
   // Between two numbers of one list a line is a remark on the first.
   const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
@@ -107,6 +110,7 @@ export function opensItems(lines: readonly string[], at: number): boolean {
   if (namesPart(line.replace(ITEM, '').replace(/[.:]$/, ''))) return true;
   const steps = own
     .map((below) => below.replace(ITEM, ''))
+    .filter((below) => layersIn(below) === null)
     .map((below) => findCounts(heldTold(below) ?? below))
     .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');
   return steps.length > 0 && steps.length >= own.length / 2;
@@ -155,7 +159,7 @@ const LABELLED =
 
 /** "FLOW (15 mins)": how long a part lasts is no part of its name. */
 const ITS_TIME =
-  /(?<=\S) ?[([](?:about |approx\.? |~)?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|m|['′])\.?[)\]]$/i;
+  /(?<=\S) ?[([](?:about |approx\.? |~)?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|m|['′])\.?[)\]]$|(?<=\S) ?[([]\d{1,2}:\d{2}[)\]]$/i;
 
 /** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
 export function headingOf(text: string, shouted: boolean): string | null {
@@ -167,6 +171,9 @@ export function headingOf(text: string, shouted: boolean): string | null {
 export function withoutItsTime(heading: string): string {
   return heading.replace(ITS_TIME, '');
 }
+
+/** "SLOW SQUAT (1:30): 5 ×": what is done in a time. */
+const TIMED_THEN = /\(\d{1,2}:\d{2}\):? \S/;
 
 function headingIn(text: string, shouted: boolean): string | null {
   const marked =
@@ -204,7 +211,14 @@ function headingIn(text: string, shouted: boolean): string | null {
   const bare = text.replace(/:$/, '').replace(/[.!]+$/, '');
   if (PART.test(bare) && !NO_PART.test(bare)) return bare;
   if (LABELLED.test(text)) return null;
-  if (!shouted && text.length <= 60 && isInCapitals(text.replace(/ \([^()]*\)$/, ''))) return bare;
+  if (
+    !shouted &&
+    text.length <= 60 &&
+    !TIMED_THEN.test(text) &&
+    !/\d ?[x×]|[x×] ?\d/i.test(text) &&
+    isInCapitals(text.replace(/ \([^()]*\)$/, ''))
+  )
+    return bare;
   const colon = /^([^:.!?]{2,50}):$/.exec(text);
   // A letter begins so, and no part of a class.
   if (/^(?:hi|hey|hello|hiya|dear)\b|\b(?:wrote|writes|said|says|asked):$/i.test(text)) return null;

@@ -15,6 +15,11 @@ import { readStep } from './step-lines';
 /** "Say: “Hello.”": the words in quotation marks are said, and nothing else. */
 const SAY_QUOTED =
   /^(?:say|cue|call(?: out)?|tell them|remind them|i say|you say|we say)[:,]? ["“]([^"“”]{2,300})["”][.!]?$/i;
+/** "Say before: “No hurry.”", "Before we start, say: “No hurry.”", "Say after: “Well done.”". */
+const SAY_BEFORE =
+  /^(?:(?:say|cue)(?: this)? (?:before(?:hand)?|first|at the (?:start|beginning)|to (?:begin|start))|(?:before(?:hand)?|first|at the (?:start|beginning)|to (?:begin|start)|before (?:we|you|they) (?:begin|start))(?:,? (?:I )?(?:say|cue))?): ?["“]?([^"“”]{2,300}?)["”]?$/i;
+const SAY_AFTER =
+  /^(?:(?:say|cue)(?: this)? (?:after(?:wards)?|at the (?:end|finish)|to (?:end|finish|close))|(?:after(?:wards)?|at the (?:end|finish)|to (?:end|finish|close)),? (?:I )?(?:say|cue)): ?["“]?([^"“”]{2,300}?)["”]?$/i;
 /** Behind the name of a part a longer name may be something else. */
 const WORDS_OF_A_NAME = 3;
 /** What lasts so long, in seconds, is a step and no smaller version of one. */
@@ -23,6 +28,10 @@ const STEP_FROM = 60;
 /** "Caution: …", "Level 1: …", "Rounds: 5 each way": the label says what the line is. */
 export function labelledAs(written: string, under: LineKind): readonly Reading[] | null {
   const body = withUsualLabel(written, under === 'movement');
+  const before = under === 'movement' ? SAY_BEFORE.exec(body) : null;
+  if (before) return [{ ...reading('said', itemAt(before, 1)), sets: { before: itemAt(before, 1) } }];
+  const after = SAY_AFTER.exec(body);
+  if (after && under === 'movement') return [reading('said', itemAt(after, 1))];
   const quoted = SAY_QUOTED.exec(body);
   if (quoted) return [reading('said', itemAt(quoted, 1))];
   const about = under === 'nothing' ? aboutClass(body) : null;

@@ -80,6 +80,8 @@ export function besideClass(lines: readonly string[]): readonly boolean[] {
   const beside = lines.map(() => false);
   lines.forEach((line, at) => {
     if (line.length > 60 || !BESIDE.test(withoutMarks(line))) return;
+    // "Class notes" over everything is what the class is called.
+    if (!/:\s*[*_]*$/.test(line) && lines.slice(0, at).every((above) => above.trim() === '')) return;
     const listed = (lines[at + 1] ?? '').trim() === '' ? at + 2 : at + 1;
     const first = lines[listed] ?? '';
     const marked = isItem(first) && !isItem(line);

@@ -71,7 +71,7 @@ export function isTransition(text: string): boolean {
   if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
   return (
     /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
-    (/^stand(?:ing)? up (?:behind|beside|from|in front|next|and face)\b/i.test(text) && wordCount(text) <= 6) ||
+    (/^stand(?:ing)? (?:up )?(?:behind|beside|from|in front|next|and face)\b/i.test(text) && wordCount(text) <= 6) ||
     (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
     /^(?:(?:down|up|back) to (?:sit(?:ting)?|stand(?:ing)?)|sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(
       text,
@@ -85,7 +85,7 @@ export function isTransition(text: string): boolean {
 }
 
 export const TALK_STARTS =
-  /^(?:whoever|whatever|anyone|anybody|those who|i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|thx|ty|cheers|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last(?! [a-z]+,? (?:[x×] ?)?(?:\d|one|two|three|four|five|six|eight|ten|half)\b)|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect (?:the |your |their |all )*(?:money|fees?|mats?|chairs?|phones?|forms?|bands?|sticks?|cushions?|names|cards?)|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
+  /^(?:(?:pause|stop|break) for (?:a )?(?:water|drinks?|questions|photos?)|whoever|whatever|anyone|anybody|those who|i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|thx|ty|cheers|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last(?! [a-z]+,? (?:[x×] ?)?(?:\d|one|two|three|four|five|six|eight|ten|half)\b)|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect (?:the |your |their |all )*(?:money|fees?|mats?|chairs?|phones?|forms?|bands?|sticks?|cushions?|names|cards?)|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
 
 const AS_LIKED = /,? \b(?:as|where|wherever|however) (?:you|they|we) (?:like|please|are|want|wish|prefer)\b/gi;
 

@@ -8,12 +8,14 @@ import { findCounts, hasAmount, secondsFrom } from './counts';
 import { withoutFrame } from './frames';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { aboveClass, labelledAs } from './labelled';
+import { layered, withLayersBehind } from './layers-counted';
 import { isOfLetter } from './letters';
 import { isStill, isTransition, TALK_STARTS } from './line-signs';
 import type { Counts, LineKind } from './model';
 import { sentencesOf } from './paragraphs';
 import { isRest, pauseIn, restNamed } from './pauses';
 import { reading, type Reading } from './reading';
+import { ofStepAbove } from './of-step-above';
 import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
@@ -22,6 +24,7 @@ import { readRemark, readStep } from './step-lines';
 import { settingIn } from './step-settings';
 import { headAndTail, type Tailed } from './tails';
 import { isTold, kindOfPart } from './talks';
+import { nameInSentence } from './title-names';
 import { sentenceCase, singleSpaced, wordCount } from './line-words';
 
 /** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
@@ -138,7 +141,8 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
   const found = sentences.map((sentence) => {
     const { text: spelled } = rowOf(spelledOut(sentence.trim()));
     const readings = readWhole(spelled, line, { ...standing, under });
-    const step = readings.find(({ kind, counts }) => STEPS.has(kind) && hasAmount(counts));
+    const layered = readings.some(({ sets }) => sets?.layers !== undefined);
+    const step = readings.find(({ kind, counts }) => STEPS.has(kind) && (layered || hasAmount(counts)));
     if (step) [under, steps] = [step.kind, steps + 1];
     return readings;
   });
@@ -220,14 +224,22 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
   // "Sit with eyes closed, 2 min:" over what is said into it.
   if (!standing.heads && opensSilence(text)) return readText(text.slice(0, -1), line, standing);
+  const boxed = withoutBoxedTime(text);
+  if (boxed !== null) return readText(boxed, line, standing);
   const span = spanOf(text);
   const stamped = span?.behind ?? text.replace(STAMP, '');
   const opened = headed(stamped, span?.seconds ?? null, standing);
   if (opened) return opened;
   const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
-  const set = under === 'movement' ? settingIn(body) : null;
-  if (set) return set;
+  const placed = atPlace(body, line, standing);
+  if (placed) return placed;
+  const above = ofStepAbove(body, standing);
+  if (above) return above;
+  const behind = withLayersBehind(body);
+  const mark = stamped.slice(0, stamped.length - body.length);
+  const [taught] = behind ? namedOr(behind.head, readText(mark + behind.head, line, standing)) : [];
+  if (behind && taught?.kind === 'movement') return [taught, layered(body, behind.layers)];
   const labelled = labelledAs(body, under);
   if (labelled) return labelled;
   const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
@@ -251,8 +263,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
   const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
   // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
-  const behind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
-  const rounds = behind === undefined ? undefined : findCounts(`x ${behind}`).counts.rounds;
+  const amountBehind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
+  const rounds = amountBehind === undefined ? undefined : findCounts(`x ${amountBehind}`).counts.rounds;
   const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
   if (breaths.length > 0) return [...breaths, ...often];
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
@@ -267,12 +279,52 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
 }
 
+/** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
+function namedOr(head: string, readings: readonly Reading[]): readonly Reading[] {
+  if (readings[0]?.kind === 'movement') return readings;
+  const name = nameInSentence(head);
+  return name === null ? readings : [reading('movement', name.name, {}, true)];
+}
+
 /** "Right: x4", "L 45 s", below a name: of that side, where the other has a line of its own. */
 const SIDE_FIRST =
   /^(?:on )?(?:the )?(left|right|l|r)(?: (?:side|leg|foot|arm|hand))?(?:[:,–-] ?| )((?:hold )?(?:[x×] ?)?\d{1,3}(?::\d\d)? ?(?:[x×]|times|rounds|reps|s|secs?|seconds|m|mins?|minutes?)?)[.!]?$/i;
 
 /** "(2 min)", right below a name: how long, and no pause behind it. */
 const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
+
+/** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */
+function withoutBoxedTime(text: string): string | null {
+  const [, name = '', time = '', rest = ''] = BOXED_TIME.exec(text) ?? [];
+  if (name === '' || isTold(name) || isTold(`${name}: ${rest}`)) return null;
+  const { counts } = findCounts(rest);
+  return hasAmount(counts) ? `${name}: ${rest}` : `${name}, ${time}. ${rest.charAt(0).toUpperCase()}${rest.slice(1)}`;
+}
+
+const BOXED_TIME = /^((?:\d{1,2}[.)] |[-*•] )?\p{L}[^():]{2,40}?) ?[([](\d{1,2}:\d{2}|\d{1,2} ?(?:min|mins|m|['′]))[)\]]: (?=\S)(.{3,160})$/u; // prettier-ignore
+
+/** "Sit. Turn the head x4", "Lie or sit. Three breaths.": a change of place before a step. */
+const PLACE_FIRST = /^([^.!?:\d]{3,30})[.!] (?=\p{Lu}|\d)(.{4,120})$/u;
+const AT_PLACE = /^(?:(?:start|begin)(?:ning|ing)? )?(?:seated|standing|sitting|lying|lie|sit|stand)(?: (?:or|and) (?:sit|stand|lie|standing|sitting|lying))?(?: down| up| tall)?$/i; // prettier-ignore
+
+/** A change of place, and the step behind it in the same line; `null` for any other. */
+function atPlace(body: string, line: string, standing: Standing): readonly Reading[] | null {
+  const [, place = '', next = ''] = PLACE_FIRST.exec(body) ?? [];
+  if (next === '' || !isPlace(place) || !isCountedFirst(next)) return null;
+  const [, counted = next, more] = /^(.{4,60}?)[.!] (?=\p{Lu})(.+)$/u.exec(next) ?? [];
+  const told = more === undefined ? [] : readRemark(more);
+  return [reading('transition', place, {}), ...readText(counted, line, standing), ...told];
+}
+
+/** Whether the first sentence counts rounds; with a time it is how long they stay there. */
+function isCountedFirst(text: string): boolean {
+  const { counts } = findCounts(text.split(/[.!] /)[0] ?? '');
+  return counts.rounds !== undefined && counts.seconds === undefined;
+}
+
+function isPlace(text: string): boolean {
+  return isTransition(text) || AT_PLACE.test(text);
+}
 
 /** Whether a line with a colon at its end is a silence by its words and its time. */
 function opensSilence(text: string): boolean {
@@ -294,6 +346,8 @@ function headed(
   const head = heads ? headIn(stamped) : null;
   if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
   const heading = underlined ? stamped : done || isOfAll(stamped) ? null : headingOf(stamped, shouted);
+  const ends = heading === null && !done ? closingIn(stamped) : null;
+  if (ends) return ends;
   if (heading !== null) {
     const lasting = spanSeconds ?? lastsSeconds;
     if (timedBelow && lasting !== null) return partAsStep(heading, lasting, parts);
@@ -307,6 +361,20 @@ function headed(
   if (opening === null || (below && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;
   return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
+
+/** "Closing 4 min", "5) CLOSE 4'": the last part and its talk, where no list stands below it; `null` for anything else. */
+function closingIn(stamped: string): readonly Reading[] | null {
+  if (stamped.length > CLOSING_AT_MOST || !/^\W*\w{0,2}\W*(?:the )?(?:clos|finish|end)/i.test(stamped)) return null;
+  // "end 12:20" is when it is over.
+  if (/\d[:.]\d\d/.test(stamped)) return null;
+  const { counts, rest } = findCounts(stamped.replace(ITEM, ''));
+  const { seconds, ...others } = counts;
+  if (seconds === undefined || Object.keys(others).length > 0 || !CLOSING.test(rest)) return null;
+  return [reading('section', rest, {}), reading('talk', sentenceCase(rest), { seconds })];
+}
+
+const CLOSING = /^(?:the )?(?:clos(?:e|ing)|finish(?:ing)?|end(?:ing)?)$/i;
+const CLOSING_AT_MOST = 40;
 
 /** A part by its time, with nothing below it: it is one step as long, and among other parts it opens one. */
 function partAsStep(heading: string, seconds: number, opens: boolean): readonly Reading[] {

@@ -4,6 +4,7 @@ import { layerOf } from './by-rounds';
 import { findCounts, hasAmount } from './counts';
 import { withoutMark } from './headings';
 import { singleSpaced, unquoted } from './line-words';
+import { ON_ROUNDS } from './several';
 import { placeAtStart, placeOf, type Place, type Written } from './places';
 import { callBackIn } from './step-settings';
 import { toldInMovement } from './told-at-times';
@@ -34,17 +35,32 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   const told = lasting === null ? null : toldInMovement(body, lasting, inset);
   if (told) return { line: makeDuring(newId, told.words, { on: 'time', number: told.at }), unsure: told.unsure };
   const text = outOfBrackets(body);
-  const found = placeFirst(text, lasting) ?? placeLast(text, lasting, inset);
+  const found = placeFirst(text, lasting) ?? placeLast(text.replace(LABELLED, ''), lasting, inset);
   // "Last one: closing the gate, three times" is the last movement.
-  if (!found || !/\p{L}{2}/u.test(found.words) || hasAmount(findCounts(found.words).counts)) return null;
+  if (
+    !found ||
+    !/\p{L}{2}/u.test(found.words) ||
+    ONLY_UNIT.test(found.words) ||
+    hasAmount(findCounts(found.words).counts)
+  )
+    return null;
   const { on, number } = found.place;
   if (on === 'time' && lasting !== null && number >= lasting) return null;
   return { line: makeDuring(newId, found.words, { on, number, layer: layerOf(found.words) }), unsure: found.unsure };
 }
 
+/** "each 1 min", "every 30 s": how long, and nothing said. */
+const ONLY_UNIT = /^(?:s|secs?|seconds?|m|mins?|minutes?|x|times)[.!]?$/i;
+/** Whether a sentence stands over some rounds of any movement: "Last two smaller.", "On round 3 say “softly”." */
+export function isUnder(sentence: string): boolean {
+  const text = sentence.replace(/[.!]$/, '').replace(LABELLED, '');
+  const found = placeFirst(text, null);
+  return found !== null && found.place.written !== 'time' && !hasAmount(findCounts(found.words).counts);
+}
+
 /** A line without any of these has no place, and needs no further look. */
 const MAY_BE_PLACE =
-  /\b(?:rounds?|reps?|repetitions?|rnds?|rds?|times?|breaths?|ones?|go|goes|r ?\d|\d{1,2}(?:st|nd|rd|th)|last|final|left|every|each|other|alternate|after|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth|half|mid|way|midway|middle|somewhere|anywhere|meanwhile|between|then|occasionally|sometime|point|throughout|during|while|as|before|at|in|on)\b|@|\+\d|\d:\d\d|\d ?s\b|halfway|half-?time/i;
+  /\b(?:rounds?|reps?|repetitions?|rnds?|rds?|times?|breaths?|ones?|go|goes|r ?\d|\d{1,2}(?:st|nd|rd|th)|last|final|left|every|each|other|alternate|after|first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|eleventh|twelfth|half|mid|near|nearing|towards?|way|midway|middle|somewhere|anywhere|meanwhile|between|then|occasionally|sometime|point|throughout|during|while|as|before|at|in|on)\b|@|\+\d|\d:\d\d|\d ?s\b|halfway|half-?time/i;
 
 interface Found {
   readonly place: Place;
@@ -56,6 +72,8 @@ const SAY =
   '(?:say|cue|tell them|remind them|ask them|invite them|(?:tell|remind|ask|invite) (?:everyone|everybody|people))';
 /** Before a place: "say on round 3:", "cue (round 3):". */
 const SAID_FIRST = new RegExp(`^(?:add|${SAY}|note|reminder):? (?:for )?(?=\\S)`, 'i');
+/** Before words whose place stands behind them: "cue: “soft knees” on the last two". */
+const LABELLED = /^(?:cue|say|note|remind(?:er)?|tell them|line|prompt): ?(?=\S)/iu;
 /** Behind a place and before what is said: a mark, or that it is said. */
 const MARK = /^(?: ?(?:[:=—]|→|[-=]>)| [–—-](?= )) ?(?=\S)/u;
 const COMMA = /^[,;] (?=\S)/u;
@@ -99,10 +117,16 @@ function placeFirst(text: string, lasting: number | null): Found | null {
   // A time by which nothing is paced stands before a colon.
   const marks = place.written === 'time' && lasting === null ? [] : BEHIND[place.written];
   const between = [TOLD, MARK, ...marks, ...(place.written === 'time' && LEADS_ON.test(body) ? [SPACE] : [])].map((one) => one.exec(rest)?.[0]).find((one) => one !== undefined); // prettier-ignore
-  if (between === undefined) return null;
+  if (between === undefined) {
+    const how = ON_ROUNDS.test(body) && !inName(body) ? rest.replace(/^ (?:(?:are|is) )?/, '') : '';
+    return how === '' ? null : { place, words: how, unsure: true };
+  }
   const words = unquoted(rest.slice(between.length));
   return isStep(body.slice(0, length), place, words) ? null : { place, words, unsure: false };
 }
+
+/** "Last Two Waves": capitals as in a name. */
+const inName = (body: string): boolean => /^\p{Lu}\S* (?:\S+ )*\p{Lu}/u.test(body);
 
 const LAST_STEP = /^(?:the )?(?:\p{L}+|\d{1,2}(?:st|nd|rd|th)) steps?$/iu;
 const TITLE =

@@ -1,5 +1,6 @@
 import { itemAt } from '@/core/units';
 import { isItem } from './headings';
+import { indentOf } from './line-words';
 
 /*
  * Classes that are told in whole paragraphs: their lines broken where the page was narrow, and the sentences of each.
@@ -36,8 +37,14 @@ function isOfText(line: string): boolean {
   return line.trim() !== '' && line.length <= LINE_TO && !/[\t|]/.test(line) && !isItem(line) && !/^\s*#/.test(line);
 }
 
+/** "cue: …", "“Soft knees” …": a line of its own, and none that the page broke. */
+const BEGINS = /^\s*(?:\p{L}{2,12}:\s|["“])/u;
+
 function isBroken(block: readonly string[]): boolean {
   const breaks = block.slice(0, -1);
+  // What stands further in than the line above it tells of that.
+  if (block.some((line, at) => at > 0 && (indentOf(line) > indentOf(itemAt(block, at - 1)) || BEGINS.test(line))))
+    return false;
   const within = breaks.filter((line, at) => {
     const next = itemAt(block, at + 1).trim();
     return line.trim().length >= LINE_FROM && !/[.!?:;)\d"”]$/.test(line.trim()) && /^\p{Ll}/u.test(next);

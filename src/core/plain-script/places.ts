@@ -90,6 +90,10 @@ const FORMS: readonly (readonly [form: RegExp, read: Reader])[] = [
   ],
   [form(`(?:on|@) ?(?:no\\.? ?|number |# ?)?${N}`), (match) => round(match[1], 'alone')],
   [
+    form('(?:near(?:ing)?|close to|towards?|just before|shortly before|before) the (?:very )?end'),
+    (_, lasting) => nearEnd(lasting),
+  ],
+  [
     form('(?:at |around |about )?(?:the )?(?:half ?-?way|mid ?-?way)(?: mark| point)?(?: through)?'),
     () => ({ on: 'anywhere', number: 0, written: 'half-way' }),
   ],
@@ -142,6 +146,12 @@ function beforeEnd(written: string | undefined, lasting: number | null): Place |
   return seconds === null || lasting === null || seconds >= lasting
     ? null
     : { on: 'time', number: lasting - seconds, written: 'time' };
+}
+
+/** "Near the end": the last two rounds, or the last sixth of a time; common practice, no published source. */
+function nearEnd(lasting: number | null): Place {
+  if (lasting === null) return { on: 'last', number: 2, written: 'anywhere' };
+  return { on: 'time', number: Math.round((lasting * 5) / 6), written: 'anywhere' };
 }
 
 function secondsOf(written = ''): number | null {

@@ -1,11 +1,23 @@
 import type { Counts, LineKind } from './model';
 
+/** What joins, and in how many rounds it is done before the next joins; `null` to the end. */
+export interface LayerPart {
+  readonly words: string;
+  readonly rounds: number | null;
+}
+
 /** What a line sets of the movement above; seconds before its end, or words. */
 export interface StepSettings {
   readonly breath?: 'free';
   readonly breathWay?: 'nose' | 'nose-mouth';
   readonly callBackSeconds?: number;
   readonly callBackWords?: string;
+  /** Said before its rounds, though its breath is written already. */
+  readonly before?: string;
+  /** How often or how long each of a list above is done, where it has no amount; of one alone, its own. */
+  readonly each?: Counts;
+  /** What joins round by round, in order. */
+  readonly layers?: readonly LayerPart[];
 }
 
 /** One thing that a line says; a line may hold an in and an out. */
@@ -32,11 +44,15 @@ export function reading(kind: LineKind, words: string, counts: Counts = {}, unsu
 export function worded(one: Reading, as: (words: string) => string): Reading {
   const { words, said, label, sets } = one;
   const callBackWords = sets?.callBackWords;
+  const before = sets?.before;
+  const layers = sets?.layers?.map((part) => ({ ...part, words: as(part.words) }));
   return {
     ...one,
     words: as(words),
     ...(said === undefined ? {} : { said: as(said) }),
     ...(label === undefined ? {} : { label: as(label) }),
     ...(callBackWords === undefined ? {} : { sets: { ...sets, callBackWords: as(callBackWords) } }),
+    ...(before === undefined ? {} : { sets: { ...sets, before: as(before) } }),
+    ...(layers === undefined ? {} : { sets: { ...sets, layers } }),
   };
 }

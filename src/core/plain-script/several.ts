@@ -1,5 +1,6 @@
 import { eachAlike, OF_ONE } from './alike';
 import { itemAt } from '@/core/units';
+import { withoutRestBehind } from './breath-counts';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
 import { capitalised, wordCount } from './line-words';
@@ -44,7 +45,13 @@ export function severalSteps(body: string): readonly Reading[] | null {
 
 function stepsIn(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST) return null;
-  return repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+  const rested = withoutRestBehind(body);
+  if (rested) {
+    const { rests } = rested;
+    const steps = stepsIn(rested.text);
+    return steps && steps.map((one, at) => (at === steps.length - 1 ? { ...one, counts: { ...one.counts, rests } } : one)); // prettier-ignore
+  }
+  return setsWithRests(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
 }
 
 const OFTEN = '(?:(\\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)?|(twice|thrice))';
@@ -57,6 +64,34 @@ const OFTEN_LAST = [
   /^[([]([^()[\]]{8,})[)\]],? ?(?:[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets)|(twice|thrice))(?: through)?[.]?$/iu,
   /^([^()[\]]{8,}?)(?:,| [–-]) (?:(?:repeat(?:ed)?|all|the lot),? )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)) (?:through|over|in all)[.]?$/iu,
 ] as const;
+/** "Horse stance 3 × 20 s, 10 s rest between", "Rowing, 2 sets of 6, rest 30 s between sets". */
+const SETS = new RegExp(
+  `^(.{3,60}?)[\\s,:(–—-]+(\\d|two|three|four|five|six) ?(?:[x×]|sets of|times|rounds of|sets [x×]|goes of) ?(\\d{1,3} ?(?:s|secs?|seconds?|mins?|minutes?|reps|times|breaths)?|${NUMBER_IN_WORDS})\\)?[,;]? (?:with |and )?(?:a |an )?(.{2,30}?)[.!]?$`,
+  'iu',
+);
+const REST_BETWEEN =
+  /^(?:(?:rest|pause|break)(?: of| for)? (.{2,16}?)|(.{2,16}?) (?:rest|pause|break)) (?:in )?between(?: (?:sets|each|them|rounds|goes|times|holds|sides))?$/i;
+const SETS_AT_MOST = 6;
+
+function setsWithRests(body: string): readonly Reading[] | null {
+  const [, name = '', sets = '', amount = '', behind = ''] = /between/i.test(body) ? (SETS.exec(body) ?? []) : [];
+  const [, first, second] = REST_BETWEEN.exec(behind) ?? [];
+  const [rest] = findCounts(first ?? second ?? '').counts.seconds ?? [];
+  const times = timesOver(sets);
+  if (rest === undefined || times === null || times > SETS_AT_MOST) return null;
+  const timed = /\p{Ll}/u.test(amount);
+  const held = HELD_NAME.test(name) && timed;
+  const steps = stepsIn(`${name}, ${held ? 'hold ' : ''}${timed ? amount : `${amount} times`}`) ?? [stepOf(`${name}, ${timed ? amount : `${amount} times`}`)]; // prettier-ignore
+  const [step] = steps;
+  if (!step || steps.length > 1) return null;
+  const one = held ? { ...step, words: step.words.replace(HELD_NAME, (all: string, head?: string) => head ?? all), counts: { ...step.counts, held: true as const } } : step; // prettier-ignore
+  const pause = reading('pause', 'Rest', { seconds: [rest, rest, rest] }, true);
+  return Array.from({ length: times }, (_, at) => (at === 0 ? [one] : [pause, one])).flat();
+}
+
+/** "Horse stance hold". */
+const HELD_NAME = /^(.*?\p{L}),? (?:static )?hold(?:s|ing)?$|^((?:.* )?(?:stance|posture|pose))$/iu;
+
 /** Steps in one line that are done several times over, each as often; a guess. */
 function repeatedSteps(body: string): readonly Reading[] | null {
   const first = OFTEN_FIRST.map((form) => form.exec(body)).find((match) => match !== null);
@@ -104,6 +139,17 @@ function withAmounts(parts: readonly string[]): readonly string[] {
   return alternate ? pairs.map((pair) => pair.join(' ')) : parts;
 }
 
+/** "heel and toe x10, circles x5, each foot": a side by itself is of the step before it. */
+function withSides(parts: readonly string[]): readonly string[] {
+  const joined: string[] = [];
+  for (const part of parts) {
+    const sideOnly = /^(?:on |with )?(?:each|both|either) (?:sides?|legs?|foot|feet|arms?|hands?)$/i.test(part.trim());
+    if (sideOnly && joined.length > 1) joined.push(`${joined.pop() ?? ''} ${part}`);
+    else joined.push(part);
+  }
+  return joined;
+}
+
 /** "wrists x5 each way, ankles x5 each way": the sides are of one of them, and not between two. */
 function haveOwnSides(parts: readonly string[]): boolean {
   return parts.some((part) => {
@@ -118,7 +164,7 @@ function stepsBetween(body: string): readonly Reading[] | null {
   const joined = JOINT.test(body) ? pairJoined(body) : null;
   if (joined) return joined;
   if (!listed) return null;
-  const parts = withAmounts(body.replace(/[.!]$/, '').split(BETWEEN));
+  const parts = withAmounts(withSides(body.replace(/[.!]$/, '').split(BETWEEN)));
   if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) return null;
   const { sides } = findCounts(body).counts;
   const sided = sides !== undefined && sides !== 'alternating';
@@ -132,6 +178,7 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
   // "8 Rowing, 6 Cloud hands".
   const counted = parts.every((part) => NUMBER_FIRST.test(part));
   for (const part of parts) {
+    if (ON_ROUNDS.test(part)) return null;
     const rested = steps.length > 0 ? restOf(part) : null;
     const [, named = part, remark] = /^([^()]+?)\s*\(([^()\d]{3,60})\)$/.exec(part) ?? [];
     const step = rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named);
@@ -140,6 +187,10 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
   }
   return steps.some(({ kind }) => kind !== 'pause') ? steps : null;
 }
+
+/** "last 2 rounds silent": how some of its rounds are done. */
+export const ON_ROUNDS =
+  /^(?:the )?(?:(?:last|first|final) (?:\d|one|two|three|four|few|couple)(?: of)? ?(?:rounds?|reps?|ones?|times|goes)?|(?:second|third|fourth|2nd|3rd|last|first|final) (?:time|round|one|go|set))[:,]? ?(?:are |is |done |all )?(?:in |with |without |on |at )?(?:silen|quiet|slow|small|big|soft|low|deep|no |me\b|words|cues|eyes|(?:their|your|half|own)\b|unled|alone|easy|full)/i;
 
 const NUMBER_FIRST =
   /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;
@@ -187,7 +238,8 @@ function stepOf(written: string): Reading | null {
   if (/^(?:inhal|exhal|breathe (?:in|out)\b|in\b|out\b)/i.test(written)) return null;
   const part = (withoutFrame(written) ?? written).replace(BEFORE_NAME, '').replace(COMING_TO, '');
   const { counts, rest } = findCounts(part);
-  const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : bareName(rest);
+  const ways = rest === '' ? (/^\p{L}+ ?\/ ?\p{L}+(?= )/u.exec(part)?.[0] ?? '') : '';
+  const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : ways || bareName(rest);
   const counted = (counts.rounds !== undefined) !== (counts.seconds !== undefined);
   if (!counted || counts.hold !== undefined || name === '' || OF_ONE.test(name)) return null;
   if (/[.!?“”"()]/.test(name) || wordCount(name) > 5) return null;

@@ -16,6 +16,9 @@ interface EndOfSteps {
 
 const LINE_NUMBER = /^\s*(?:#|no\.? ?)?\(?(\d{1,2})(?:[.):]|\s*[–-])/i;
 
+/** "A. Rowing", "b) Bow". */
+const LINE_LETTER = /^\s*([a-h])[.)]\s/i;
+
 export class SideBlocks {
   private opened: {
     readonly side: Leg | null;
@@ -34,6 +37,8 @@ export class SideBlocks {
   number(line: string, step: Step | undefined): void {
     const mark = LINE_NUMBER.exec(line);
     if (mark && step) this.numbered.set(Number(mark[1]), step.id);
+    const letter = LINE_LETTER.exec(line)?.[1];
+    if (letter && step) this.numbered.set(letter.toLowerCase().charCodeAt(0) - 'a'.charCodeAt(0) + 1, step.id);
   }
 
   /** From here on steps are done again. */

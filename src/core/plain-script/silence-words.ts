@@ -23,7 +23,10 @@ export class SilenceWords {
   guided(step: SilenceStep, { told, pause, again, sets }: Guided, voice: PlanVoice): SilenceStep {
     let next = step;
     for (const one of told) next = this.with(next, one, voice);
-    if (pause !== undefined) this.next = this.over(next, pause, voice);
+    if (pause !== undefined) {
+      this.for(next);
+      this.next = this.over(next, pause, voice);
+    }
     if (again) {
       const { min, max } = LIMITS.reassuranceSeconds;
       const reassuranceEverySeconds = Math.min(max, Math.max(min, again.everySeconds));
@@ -51,8 +54,8 @@ export class SilenceWords {
   /** The first words open it; the others come at their time, or where there is room. */
   private with(step: SilenceStep, { words, at, pause }: Told, voice: PlanVoice): SilenceStep {
     const text = cut(words, LIMITS.lineCharacters);
-    if (this.silenceId !== step.id) [this.silenceId, this.next] = [step.id, null];
-    const opens = at === null && step.openingLine === '' && step.during.length === 0;
+    this.for(step);
+    const opens = at === null && this.next === null && step.openingLine === '' && step.during.length === 0;
     const due = at ?? this.next;
     const start = due !== null && due < step.seconds ? due : null;
     const spoken = opens ? 0 : speakingSeconds(text, voice);
@@ -60,6 +63,11 @@ export class SilenceWords {
     if (opens) return { ...step, openingLine: text };
     const line = makeDuring(this.newId, text, start === null ? { on: 'anywhere' } : { on: 'time', number: start });
     return { ...step, during: [...step.during, line].slice(0, LIMITS.spokenLines) };
+  }
+
+  /** What was known of the silence before is of another. */
+  private for(step: SilenceStep): void {
+    if (this.silenceId !== step.id) [this.silenceId, this.next] = [step.id, null];
   }
 
   /** When a pause behind the last words is over, in seconds from the opening; `null` where they have no time. */

@@ -100,7 +100,8 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 
-const MINUTE_OF_QUIET = /^(?:an? |one )?(?:(?:quiet|silent) minute|minute (?:of )?(?:silence|quiet|stillness))[.!]?$/i;
+const MINUTE_OF_QUIET =
+  /^(?:an? |one )?(?:(?:quiet|silent) minute|minute (?:of )?(?:silence|quiet|stillness))(?: (?:with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
 /** So many minutes, at most, are written as a number alone. */
 const STILL_MINUTES = 15;
@@ -118,7 +119,7 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
     rounds !== undefined &&
     bare &&
     rounds <= STILL_MINUTES &&
-    MINUTES_ALONE.test(body) &&
+    MINUTES_ALONE.test(body.replace(/ ?\([^()\d]*\)$/, '')) &&
     isStill(rest) &&
     !talk
   )

@@ -127,8 +127,12 @@ const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;
 const TOLD_BEHIND_NAME =
   /^(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
 
+/** "L R" behind an amount: both sides, and nothing that is said. */
+const ONLY_SIDES = /^(?:l|r|left|right)(?:[ ,/&+-]+(?:l|r|left|right))+\.?$/i;
+
 /** What stands beside a movement in its row is its breath, or said. */
 export function readRemark(remark: string): readonly Reading[] {
+  if (ONLY_SIDES.test(remark)) return [];
   const breaths = breathsOf(withBreathSpelled(remark));
   if (breaths.length > 0) return breaths;
   const told = breathsTold(remark);

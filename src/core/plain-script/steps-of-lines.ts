@@ -1,6 +1,7 @@
 import { makePhase, type Phase } from '@/core/movement';
 import {
   isMovement,
+  isSilence,
   LIMITS,
   makeSilence,
   makeTalk,
@@ -45,9 +46,9 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
   };
 }
 
-/** "Horse stance", "Tree pose": for some time, it is held. Common practice, no published source. */
+/** "Horse stance", "Tree pose", "Standing post", "Stand like a tree": for some time, it is held. Common practice, no published source. */
 const POSTURE =
-  /^(?!.*\b(?:on|of|about|your|the|check|correct\p{L}*|feel|find|fix|notes?)\b)\p{L}.* (?:stance|posture|pose)$/iu;
+  /^(?!.*\b(?:on|of|about|your|the|check|correct\p{L}*|feel|find|fix|notes?)\b)\p{L}.* (?:stance|posture|pose)$|^stand(?:ing)? (?:post|pillar|tree|pole|stake|pile|mountain|column|pine)$|^(?:tree|post|pillar|pole|stake|pile|mountain|zhan zhuang) (?:standing|stance)$|^stand(?:ing)? (?:still )?(?:like|as) (?:a|an|the) \p{L}+$|^(?:hug(?:ging)?|embrac(?:e|ing)) (?:the |a )?(?:tree|post)$|^zhan zhuang$/iu;
 
 /** A movement with what a line below it sets. */
 export function withSettings(
@@ -109,6 +110,14 @@ export function finished(newId: NewId, step: Step): Step {
   return { ...step, pattern: [makePhase(newId, { kind: 'inhale' }), makePhase(newId, { kind: 'exhale' })] };
 }
 
+/** A movement of which only the way out is told breathes in as well, before it; of which only the way in, out behind it. */
+export function withBothWays(newId: NewId, step: Step): Step {
+  if (!isMovement(step) || step.pattern.length !== 1) return step;
+  const [only] = step.pattern;
+  if (only?.kind === 'exhale') return { ...step, pattern: [makePhase(newId, { kind: 'inhale' }), only] };
+  return only?.kind === 'inhale' ? { ...step, pattern: [only, makePhase(newId, { kind: 'exhale' })] } : step;
+}
+
 /** "x6 right" and "x6 left" below one name: both sides, the one first that is written first; `null` for anything else. */
 export function bothSides(step: MovementStep, { sides, startSide, seconds, rounds }: Counts): Counts | null {
   if (step.sides !== 'one-side' || sides !== 'one-side' || (startSide ?? 'left') === step.startSide) return null;
@@ -116,6 +125,30 @@ export function bothSides(step: MovementStep, { sides, startSide, seconds, round
   if (rounds !== undefined) return rounds === step.rounds ? { ...both, rounds } : null;
   if (seconds === undefined || seconds[0] !== step.preferredSeconds) return null;
   return { ...both, ...twice({ ...step, sides: 'together' }, { sides: 'one-then-other' }) };
+}
+
+/** "Right leg forward", told of a step that is done on the other side as well, is said of each side. */
+export function sidesInWords(step: MovementStep, { sides, startSide }: Counts): MovementStep {
+  if (sides !== 'one-then-other' || startSide === undefined) return step;
+  const first = startSide === 'right' ? /^(?:right|r) (?=(?:leg|foot|arm|hand)\b)/i : /^(?:left|l) (?=(?:leg|foot|arm|hand)\b)/i; // prettier-ignore
+  return { ...step, teach: step.teach.map((line) => ({ ...line, text: line.text.replace(first, '{side} ') })) };
+}
+
+/** The rounds that a movement has, as they are written. */
+export function roundsOf({
+  preferredRounds,
+  minRounds,
+  maxRounds,
+}: MovementStep): Pick<Counts, 'rounds' | 'roundsWithin'> {
+  return { rounds: preferredRounds, roundsWithin: [minRounds, maxRounds] };
+}
+
+/** A step that no amount was written of, with the amount of each in its list. */
+export function withAmount(newId: NewId, step: Step, counts: Counts, pace: ClassPlan['pace']): Step {
+  if (isMovement(step)) return counted(newId, step, counts, pace);
+  const [seconds, minSeconds, maxSeconds] = counts.seconds ?? [];
+  if (!isSilence(step) || seconds === undefined || minSeconds === undefined || maxSeconds === undefined) return step;
+  return { ...step, seconds, preferredSeconds: seconds, minSeconds, maxSeconds };
 }
 
 /** A step by time that is done on the other side as well takes as long again; its time is that of both. */

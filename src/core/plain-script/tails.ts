@@ -1,7 +1,9 @@
+import { withoutRestBehind } from './breath-counts';
 import { findCounts, hasAmount } from './counts';
 import { isHeld } from './held-postures';
 import { TALK_STARTS } from './line-signs';
 import { MAY_COUNT } from './name-lines';
+import { ON_ROUNDS } from './several';
 import { wordCount } from './line-words';
 
 /*
@@ -47,6 +49,8 @@ export function headAndTail(text: string): Tailed | null {
     // "10 min: gentle joints, feet up": behind its amount a name may go on.
     if (/^\s*(?:[;:,]|[–—-])/.test(mark[0]) && endsWithName(head, rest)) continue;
     const tail = untagged(text.slice(mark.index + mark[0].length));
+    if (ON_ROUNDS.test(tail)) return { head, tail };
+    if (withoutRestBehind(`, ${tail}`)) return null;
     const counted = findCounts(tail).counts;
     if (
       !/\p{L}{2}/u.test(tail) ||

@@ -55,6 +55,9 @@ export function isTold(words: string): boolean {
   return text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || TO_TELL.test(text);
 }
 
+/** "Chat (5)", "Welcome [3]": of what is told a number alone is minutes. */
+const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$/;
+
 /** A talk with the time that is written beside it; `null` for anything else. */
 export function talkOf(body: string): Reading | null {
   if (
@@ -64,7 +67,7 @@ export function talkOf(body: string): Reading | null {
     !/\d|\b(?:minutes?|seconds?|mins?)\b/i.test(body)
   )
     return null;
-  const { counts, rest, crowded } = findCounts(body);
+  const { counts, rest, crowded } = findCounts(body.replace(MINUTES_BOXED, ' $1 min'));
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
   const named = bareName(rest) || rest.trim();

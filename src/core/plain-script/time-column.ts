@@ -71,8 +71,42 @@ function withPlainStamps(lines: readonly string[]): readonly string[] {
 
 /** The lines with a column of times spelled out: "2-4 min: Swing" where it tells when, "shake, 1:00" where how long. */
 export function withTimes(asWritten: readonly string[]): readonly string[] {
-  const lines = withPlainStamps(withPlainSpans(asWritten));
+  const lines = withPlainStamps(withPlainSpans(withTimesInSteps(asWritten)));
   return byMinuteSpans(lines) ?? byMinutes(lines) ?? byClocks(lines) ?? byAmounts(lines) ?? byNumbers(lines) ?? lines;
+}
+
+/** A line of a column of clocks, and how far in it stands. */
+const CLOCKED = /^(\s*)(?:[-*•] )?\[?(\d{1,2}):([0-5]\d)\]?(?::| ?[–—-])?\s+(?=["“(\p{L}])/u;
+const INSET_FROM = 2;
+
+/**
+ * Under "3:00 Wave hands", "  0:30 soft elbows": times that begin anew further in than a climbing column tell when in
+ * its step a line is said. They are spelled out; what stands at 0:00 is said first.
+ */
+function withTimesInSteps(lines: readonly string[]): readonly string[] {
+  const clocks = lines.map((line) => {
+    const [, indent = '', minutes, seconds] = CLOCKED.exec(line) ?? [];
+    return minutes === undefined ? null : { inset: indent.length, at: Number(minutes) * 60 + Number(seconds) };
+  });
+  const known = clocks.filter((one) => one !== null);
+  const [first] = known;
+  if (!first || known.length < STAMPS_AT_LEAST) return lines;
+  const isInside = (one: { readonly inset: number }): boolean => one.inset >= first.inset + INSET_FROM;
+  const column = known.filter((one) => !isInside(one));
+  const climbs = column.every(({ at }, index) => index === 0 || at > (column[index - 1]?.at ?? 0));
+  if (column.length === known.length || column.length < 2 || !climbs) return lines;
+  let above = 0;
+  const anew = clocks.map((one) => {
+    if (one && !isInside(one)) above = one.at;
+    return one !== null && isInside(one) && one.at < above;
+  });
+  if (clocks.some((one, at) => one !== null && isInside(one) && !anew[at])) return lines;
+  return lines.map((line, at) => {
+    const [all = '', indent = '', minutes = '', seconds = ''] = (anew[at] ? CLOCKED.exec(line) : null) ?? [];
+    if (all === '') return line;
+    const first = Number(minutes) * 60 + Number(seconds) === 0;
+    return `${indent}${first ? 'say' : `at ${Number(minutes)}:${seconds}`}: ${line.slice(all.length)}`;
+  });
 }
 
 const MINUTE_SPAN = /^(\s*(?:[-*•] )?)(\d{1,3}) ?[-–—] ?(\d{1,3})(?!\s*(?:min|['′]))(?=[:\s]\s*[\p{L}\d"“(])/u;

@@ -123,6 +123,8 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const around = rest.replace(/(?: +[|/–-])+ *$/, '').replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
   const words = tells || /\b(?:of|for|in|to|with)$|^(?:of|for|in|to|with)\b/i.test(around) ? line.trim() : around;
   if (isLength) return [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }];
+  if (isNumbered(line, counts.seconds === undefined) || OF_DAY.test(line))
+    return [{ kind: 'title', words: line.trim(), counts: {}, unsure: true }];
   // "Yang 24, part 1", "Lunchtime reset!" by itself above everything.
   const onlyBare = first === 'movement' && bare && !/[x×]|\beach\b/i.test(line);
   const short = wordCount(line.trim()) <= WORDS_ALONE;
@@ -132,6 +134,16 @@ export function titled(found: readonly Reading[], written: string, alone = false
 }
 
 const WORDS_ALONE = 5;
+
+/** "Script for recording no. 12, calm evening": its only number is which of a series it is. */
+function isNumbered(line: string, untimed: boolean): boolean {
+  const which = /\b(?:no\.?|number|nr\.?|episode|part|week|wk|session|class|lesson|recording|take|video|script|term)(?: no\.?| number)? ?#?\d{1,3}\b/i; // prettier-ignore
+  return untimed && which.test(line) && !/\d/.test(line.replace(which, '')) && wordCount(line) <= 10 && !/[.!?:]$/.test(line); // prettier-ignore
+}
+
+/** 'Wednesday - "Letting go"'. */
+const OF_DAY =
+  /^(?:mon|tues|wednes|thurs|fri|satur|sun)days?(?: (?:morning|noon|lunch|afternoon|evening|night))?(?: ?[–—:-]|,) ?["“'‘][^"”\d]{3,40}["”'’]$/i;
 
 /** "9.00 Arrive", "0:00-2:00 Shake": a line of a day or a class by its time, and no title. */
 export function isDated(line: string): boolean {
