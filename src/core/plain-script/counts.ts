@@ -29,9 +29,36 @@ export const findCounts = remembered(lookForCounts);
 function lookForCounts(written: string): FoundCounts {
   const text = withSidesTold(written, (head) => Object.keys(findAmounts(head).counts).length > 0);
   const { breath, rests, text: breathless } = withoutBreath(text);
-  const amounts = inAll(repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless), breathless);
+  const found = inAll(repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless), breathless);
+  const amounts = OFTEN_BEHIND.test(breathless) ? timeOften(found) : found;
   if (breath === null && !rests) return amounts;
   return { ...amounts, counts: { ...amounts.counts, ...(breath ? { breath } : {}), ...(rests ? { rests } : {}) } };
+}
+
+/** "20 s per leg, twice", "30 s x 3": a time, and how often. */
+const OFTEN_BEHIND =
+  /\d ?(?:s|secs?|seconds?|m|mins?|minutes?)\b[^,;.\d]{0,14}[,;]? ?\(?(?:(?:x|×) ?\d|\d ?(?:x|×|times)|twice|thrice|two times|three times)\)?[.!]?$/i;
+/** Seconds; less is how long each round takes. */
+const TIME_FROM = 10;
+const OFTEN_AT_MOST = 6;
+
+function timeOften(found: FoundCounts): FoundCounts {
+  const { rounds, roundsWithin, seconds, ...others } = found.counts;
+  if (
+    rounds === undefined ||
+    roundsWithin ||
+    !seconds ||
+    found.bare ||
+    rounds > OFTEN_AT_MOST ||
+    seconds[0] < TIME_FROM
+  )
+    return found;
+  // So long on each of two sides, and so often.
+  const sided = others.sides === 'alternating';
+  const all = (one: number): number => Math.min(MOST_SECONDS, one * rounds * (sided ? 2 : 1));
+  const [asked, min, max] = seconds;
+  const counts: Counts = { ...others, ...(sided ? { sides: 'one-then-other' } : {}), seconds: [all(asked), all(min), all(max)] }; // prettier-ignore
+  return { ...found, crowded: false, counts };
 }
 
 const IN_ALL = /[,;]?\s*\(?\b(?:in all|in total|total|altogether|all told)\b\)?,?/gi;

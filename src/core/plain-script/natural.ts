@@ -275,8 +275,11 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
-  if (span === null && lastsSeconds !== null) return found.map((one) => doneFor(one, body, lastsSeconds));
-  return span === null ? found : found.map((one) => lastingFor(doneFor(one, body, span.seconds), span.seconds));
+  // What is told beside a step does not last as well.
+  const [step, ...beside] = found;
+  if (!step || (span === null && lastsSeconds === null)) return found;
+  if (span === null) return [doneFor(step, body, lastsSeconds ?? 0), ...beside];
+  return [lastingFor(doneFor(step, body, span.seconds), span.seconds), ...beside];
 }
 
 /** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
