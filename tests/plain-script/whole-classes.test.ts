@@ -188,6 +188,17 @@ describe('a whole class', () => {
     expect(plannedFrom(script)).toEqual(lines(plan));
   });
 
+  it('has a line with what is told behind its step at the end of what is done on each side', () => {
+    const script =
+      'Class\n\nOn each side:\n- Rowing x8\n- Bow x6. Cue: “long neck” on round 3. Last two smaller.\n\nShake 1 min';
+    expect(plannedFrom(script)).toEqual([
+      'Rowing x8',
+      'Bow x6; round 3 “long neck”; last 2 “smaller.”',
+      'Shake clock 60 s',
+    ]);
+    expect(readScript(countingIds('w'), script).lines.map(({ number }) => number)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+  });
+
   it('has its title and its parts', () => {
     const { plan } = readScript(countingIds('w'), `Script for recording no. 12, calm evening\n\nMain\nRowing x6\nClosing 4 min`); // prettier-ignore
     expect(plan.title).toBe('Script for recording no. 12, calm evening');

@@ -75,6 +75,7 @@ export class ScriptBuilder {
   }
 
   take(line: string, put: LineKind | null, around: LineAround): void {
+    if (this.parts.blocks.isBelow(this.read.length)) this.parts.closeBlock('opened');
     const apart = put === null && !this.isTidy && around.again === undefined ? toldInLine(line) : null;
     const step = this.parts.current();
     const noted = this.read.length;
@@ -91,7 +92,6 @@ export class ScriptBuilder {
   }
 
   private takeLine(line: string, put: LineKind | null, { written, again, ...below }: LineAround): void {
-    if (this.parts.blocks.isBelow(this.read.length)) this.parts.closeBlock('opened');
     const tidy = put === null ? readTidy(line, this.parts.current() ?? null, this.parts.sections.length > 0) : null;
     if (tidy && !this.isWrittenOtherwise(tidy) && (tidy.what !== 'title' || this.isTidy)) {
       this.takeTidy(line, tidy);

@@ -79,7 +79,7 @@ export class ClassParts {
     return this.sections.reduce((sum, { steps }) => sum + steps.length, 0);
   }
 
-  /** The sections as they are, each as long as it is told to be, all movements with a breath. */
+  /** The sections as they are, each as long as it is told to be, all movements with a breath: in ordinary writing both ways. */
   done(isTidy: boolean): readonly Section[] {
     if (this.blocks.isBelow(Infinity)) this.closeBlock('opened');
     this.nameOpening();
