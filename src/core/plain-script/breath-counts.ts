@@ -84,11 +84,11 @@ const RESTED_BEHIND = [
 ] as const;
 const RESTED_AT = new RegExp(`${LEADS_REST}${RESTS_BREATH} ${WHERE},? ?\\(?(?:for )?${REST_SECONDS}\\)?`, 'iu');
 
-/** "Bow x5, pause 2 s at the bottom": the rests of its breath, and the line without them; `null` where it has none. */
 /** "…, hold for one breath": about so many seconds a breath; common practice, no published source. */
 const HELD_BREATH = /[,;]? ?\(?(?:and |then )*(?:hold|stay|pause|rest)(?: it| there| here)? (?:for )?(one|an?|two|1|2)(?: (?:full|slow|whole|easy))? breaths?\)?(?=[.,;)]|$)/iu; // prettier-ignore
 const BREATH_SECONDS = 5;
 
+/** "Bow x5, pause 2 s at the bottom": the rests of its breath, and the line without them; `null` where it has none. */
 export function withoutRestBehind(text: string): (BreathFound & { readonly rests: BreathRests }) | null {
   if (!MAY_REST.test(text)) return null;
   const breaths = HELD_BREATH.exec(text);

@@ -1,17 +1,19 @@
 import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
-import { isNameLike, MAY_COUNT } from './name-lines';
-import { headIn } from './heads';
+import { MAY_COUNT } from './name-lines';
 import { isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
+import { doneFor, lastingFor, LONGEST_PAUSE, SAT } from './lasting';
+import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
+import type { Standing } from './standing';
 import { withoutFrame } from './frames';
-import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
+import { ITEM, namesPart } from './headings';
 import { aboveClass, labelledAs } from './labelled';
 import { layered, withLayersBehind } from './layers-counted';
 import { isOfLetter } from './letters';
 import { isStill, isTransition, TALK_STARTS } from './line-signs';
-import type { Counts, LineKind } from './model';
+import type { LineKind } from './model';
 import { sentencesOf } from './paragraphs';
 import { isRest, pauseIn, restNamed } from './pauses';
 import { reading, type Reading } from './reading';
@@ -19,55 +21,18 @@ import { ofStepAbove } from './of-step-above';
 import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
-import { isOfAll } from './step-kinds';
 import { readRemark, readStep } from './step-lines';
 import { settingIn } from './step-settings';
 import { headAndTail, type Tailed } from './tails';
-import { isTold, kindOfPart } from './talks';
+import { isTold } from './talks';
 import { nameInSentence } from './title-names';
-import { sentenceCase, singleSpaced, wordCount } from './line-words';
-
-/** What a line stands in: under which step, whether the next line underlines it, whether all is written in capitals. */
-export interface Standing {
-  readonly under: LineKind;
-  readonly underlined: boolean;
-  /** Whether a list or its subheads begin below it. */
-  readonly opens: boolean;
-  /** Whether it is the name of a part with its time, over what is in it. */
-  readonly heads: boolean;
-  /** Whether the line below begins with a time, as those of a column do. */
-  readonly timedBelow: boolean;
-  /** Whether the lines with times are parts of the class, each a section. */
-  readonly parts: boolean;
-  /** Whether it stands in a list of what is to bring or to know, and of nothing that is done. */
-  readonly beside: boolean;
-  /** Whether nothing stands right below it. */
-  readonly alone: boolean;
-  /** Whether it is one of a list that has no marks, under the name of a part. */
-  readonly named: boolean;
-  readonly shouted: boolean;
-  /** Whether it stands further in than the step above. */
-  readonly inset: boolean;
-  /** Whether it stands behind a dash, where the step above has a number. */
-  readonly otherMark: boolean;
-  /** Whether the line below has the next number: both are of one list. */
-  readonly numbersOn: boolean;
-  /** By the times that the lines begin with, how long it lasts; `null` where they tell nothing. */
-  readonly lastsSeconds: number | null;
-  /** Whether it stands in a list without marks: further in than a line that ends in a colon. */
-  readonly listed: boolean;
-  /** Whether the movement above has no amount yet, and nothing is told of it. */
-  readonly wantsAmount: boolean;
-}
+import { singleSpaced, wordCount } from './line-words';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
 const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 /** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
 const SPAN =
   /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*(?:[:,.–—-]?\s+(?=\p{L})|:\s+(?=\d))/iu;
-const TIMED_NUMBER = /^\d{1,2}[.)] [^()]{2,40} \([^()]{0,12}(?:min|minutes?|secs?|seconds?|['′])\)$/i;
-/** A longer one that a sentence tells of is a silence. */
-const LONGEST_PAUSE = 60;
 /** So long nobody pauses before a class has begun. */
 const SILENCE_FROM = 20;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
@@ -141,8 +106,8 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
   const found = sentences.map((sentence) => {
     const { text: spelled } = rowOf(spelledOut(sentence.trim()));
     const readings = readWhole(spelled, line, { ...standing, under });
-    const layered = readings.some(({ sets }) => sets?.layers !== undefined);
-    const step = readings.find(({ kind, counts }) => STEPS.has(kind) && (layered || hasAmount(counts)));
+    const inLayers = readings.some(({ sets }) => sets?.layers !== undefined);
+    const step = readings.find(({ kind, counts }) => STEPS.has(kind) && (inLayers || hasAmount(counts)));
     if (step) [under, steps] = [step.kind, steps + 1];
     return readings;
   });
@@ -277,9 +242,10 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const found = readStep(body, item || span !== null, inset ? 'said' : under);
   // What is told beside a step does not last as well.
   const [step, ...beside] = found;
-  if (!step || (span === null && lastsSeconds === null)) return found;
-  if (span === null) return [doneFor(step, body, lastsSeconds ?? 0), ...beside];
-  return [lastingFor(doneFor(step, body, span.seconds), span.seconds), ...beside];
+  const lasts = span?.seconds ?? lastsSeconds;
+  if (!step || lasts === null) return found;
+  const done = doneFor(step, body, lasts);
+  return [span === null ? done : lastingFor(done, lasts), ...beside];
 }
 
 /** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
@@ -336,63 +302,6 @@ function opensSilence(text: string): boolean {
   return counts.seconds !== undefined && counts.rounds === undefined && !namesPart(rest) && (isStill(rest) || SAT.test(rest)); // prettier-ignore
 }
 
-/** A part of the class that a line opens; `null` where it opens none. */
-function headed(
-  stamped: string,
-  spanSeconds: number | null,
-  { under, underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
-): readonly Reading[] | null {
-  if (under === 'movement' && ONLY_TURNS.test(stamped)) return null;
-  if (under === 'movement' && (OTHER_SIDE.test(stamped) || BOTH_SIDES.test(stamped))) return null;
-  // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
-  const done = numbersOn && TIMED_NUMBER.test(stamped);
-  const head = heads ? headIn(stamped) : null;
-  if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
-  const heading = underlined ? stamped : done || isOfAll(stamped) ? null : headingOf(stamped, shouted);
-  const ends = heading === null && !done ? closingIn(stamped) : null;
-  if (ends) return ends;
-  if (heading !== null) {
-    const lasting = spanSeconds ?? lastsSeconds;
-    if (timedBelow && lasting !== null) return partAsStep(heading, lasting, parts);
-    return [reading('section', heading, partLasting(stamped, lasting))];
-  }
-  const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
-  const opening =
-    opens && !isTransition(stamped) ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
-  // "Soft knees." between two of a list is said in the first.
-  const below = under === 'movement' || under === 'silence';
-  if (opening === null || (below && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;
-  return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
-}
-
-/** "Closing 4 min", "5) CLOSE 4'": the last part and its talk, where no list stands below it; `null` for anything else. */
-function closingIn(stamped: string): readonly Reading[] | null {
-  if (stamped.length > CLOSING_AT_MOST || !/^\W*\w{0,2}\W*(?:the )?(?:clos|finish|end)/i.test(stamped)) return null;
-  // "end 12:20" is when it is over.
-  if (/\d[:.]\d\d/.test(stamped)) return null;
-  const { counts, rest } = findCounts(stamped.replace(ITEM, ''));
-  const { seconds, ...others } = counts;
-  if (seconds === undefined || Object.keys(others).length > 0 || !CLOSING.test(rest)) return null;
-  return [reading('section', rest, {}), reading('talk', sentenceCase(rest), { seconds })];
-}
-
-const CLOSING = /^(?:the )?(?:clos(?:e|ing)|finish(?:ing)?|end(?:ing)?)$/i;
-const CLOSING_AT_MOST = 40;
-
-/** A part by its time, with nothing below it: it is one step as long, and among other parts it opens one. */
-function partAsStep(heading: string, seconds: number, opens: boolean): readonly Reading[] {
-  const counts = { seconds: secondsFrom([seconds, seconds], 1) };
-  const step = reading(kindOfPart(heading), heading, counts, true);
-  return opens ? [reading('section', heading), step] : [step];
-}
-
-/** How long a part is to last, by what its heading says, else by the times that lines begin with. */
-function partLasting(heading: string, lastsSeconds: number | null): Counts {
-  const { counts, bare } = findCounts(heading);
-  if (counts.seconds !== undefined && (counts.rounds === undefined || bare)) return { seconds: counts.seconds };
-  return lastsSeconds === null ? {} : { seconds: secondsFrom([lastsSeconds, lastsSeconds], 1) };
-}
-
 /** An amount in brackets or behind a comma, at the end. */
 const APART_BEHIND = /(?:[([]|[,;] |[–—-] )(?:x|×)? ?[\p{L}\d]{1,8} ?(?:x|×|times|rounds|reps|breaths)?[)\]]?[.!]?$/iu;
 
@@ -408,16 +317,6 @@ function pauseOf(body: string, seconds: number, under: LineKind, unsure: boolean
   return reading('pause', named, { seconds: [seconds, seconds, seconds] }, unsure);
 }
 
-/** "Do the same on the other leg.", "and the other side": the step above, on both. */
-const OTHER_SIDE =
-  /^(?:and |then |now |so )*(?:(?:we |do |then )*(?:(?:the |exactly the )?same|repeat|again|all of that|that|it) )?(?:again )?(?:on|to|with|for)? ?(?:the )?other (?:side|leg|foot|arm|hand)(?: as well| too| again)?[.!]?$/i;
-
-/** "Both legs", "each side": of the step above. */
-const BOTH_SIDES = /^(?:on |with )?(?:both|each) (?:sides?|legs?|arms?|hands?|feet|foot)[.!]?$/i;
-
-/** "L R L R L", "LRLRL" in capitals: no part of a class. */
-const ONLY_TURNS = /^(?:[LR][\s/,–-]*){3,13}$/;
-
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {
   return wordCount(text) <= 7 && !/[.!?:”"]$/.test(text) && !TALK_STARTS.test(text);
@@ -432,40 +331,4 @@ function spanOf(text: string): { readonly seconds: number; readonly behind: stri
   const start = ((fromMinute ?? 0) + (from ?? 0)) * 60 + (fromSecond ?? 0);
   const seconds = ((toMinute ?? 0) + (to ?? 0)) * 60 + (toSecond ?? 0) - start;
   return seconds > 0 ? { seconds, behind: text.slice(all.length) } : null;
-}
-
-/** A movement or a silence without amounts of its own lasts as long as its span; a guess. */
-function lastingFor(one: Reading, seconds: number): Reading {
-  const timed = one.kind === 'movement' || one.kind === 'silence' || one.kind === 'talk';
-  if (!timed || one.counts.rounds !== undefined || one.counts.seconds !== undefined) return one;
-  const kind = one.kind === 'movement' && isStill(one.words) ? 'silence' : one.kind;
-  return { ...one, kind, counts: { ...one.counts, seconds: secondsFrom([seconds, seconds], 1) }, unsure: true };
-}
-
-/** What is done, at the start of a line: with a time before it, it is a step. */
-const DONE =
-  /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)|^(?!(?:say|talk|explain|introduc|welcom|greet|ask|tell|remind|show|bring|remember|follow|finish|end|start|begin|dur|morn|even|everyth|noth|anyth|someth)ing\b)\p{L}{3,}ing\b/iu;
-const DONE_AT_MOST = 8;
-const REFRESHED = /^(?:water|drinks?|tea|coffee|rest|pause|break|breather)(?: break| pause| stop)?[.!]?$/i;
-/** "sit, eyes shut". */
-const SAT =
-  /^(?:sit|stand|lie)(?:ting|ing)?(?: down)?,? (?:with )?(?:eyes (?:shut|closed)|quiet(?:ly)?|still|in silence)\b/i;
-
-/** "3:00 Shake it loose" in a column of times lasts until the next line; a guess. */
-function doneFor(one: Reading, body: string, seconds: number): Reading {
-  const still = isStill(body) || SAT.test(body) || /^(?:sitting|standing|lying|sit)(?: down)?[.]?$/i.test(body);
-  if (one.kind === 'transition' && still && seconds >= LONGEST_PAUSE)
-    return lastingFor({ ...one, kind: 'silence', words: body }, seconds);
-  const uncounted = one.kind === 'movement' && one.counts.rounds === undefined && one.counts.seconds === undefined;
-  if ((one.kind === 'said' || uncounted) && isTold(body))
-    return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
-  if (one.kind === 'said' && one.unsure && isNameLike(body))
-    return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);
-  if (one.kind === 'said' && REFRESHED.test(body)) return lastingFor({ ...one, kind: 'pause', words: sentenceCase(body), counts: { seconds: [seconds, seconds, seconds] } }, seconds); // prettier-ignore
-  // What nobody says for so long may be a step.
-  if (one.kind === 'said' && !one.unsure && seconds >= LONGEST_PAUSE && !DONE.test(body))
-    return { ...one, unsure: true };
-  if (one.kind !== 'said' || wordCount(body) > DONE_AT_MOST || !(still || DONE.test(body))) return one;
-  const kind = still ? 'silence' : 'movement';
-  return lastingFor({ ...one, kind, words: body }, seconds);
 }

@@ -24,6 +24,7 @@ export function ofStepAbove(body: string, { under, inset, wantsAmount }: BelowSt
   const each = under === 'movement' || under === 'silence' ? eachOfList(body) : null;
   if (each) return [each];
   if (under !== 'movement') return null;
+  // Below what has its amount, a breath with its own is a step.
   if (!wantsAmount && !inset && /^breath(?:ing|s)?[:,]? (?:[–-] )?\d/i.test(body)) {
     const { counts, rest } = findCounts(body.replace(/^\p{L}+[:,]? (?:[–-] )?/u, ''));
     if (counts.breath && counts.rounds !== undefined && rest === '') return [reading('movement', 'Breathing', counts, true)]; // prettier-ignore
@@ -35,12 +36,12 @@ export function ofStepAbove(body: string, { under, inset, wantsAmount }: BelowSt
   const layers = layersIn(body);
   if (layers && (layers.length > 1 || inset)) return [layered(body, layers)];
   const [, first] = SIDES_IN_TURN.exec(body) ?? [];
-  if (first !== undefined) return [bothSides(first)];
+  if (first !== undefined) return [onBothSides(first)];
   const [, second] = SAME_ON.exec(body) ?? [];
-  return second === undefined ? null : [bothSides(/^r/i.test(second) ? 'left' : 'right')];
+  return second === undefined ? null : [onBothSides(/^r/i.test(second) ? 'left' : 'right')];
 }
 
-function bothSides(first: string): Reading {
+function onBothSides(first: string): Reading {
   return reading('setting', '', { sides: 'one-then-other', startSide: /^r/i.test(first) ? 'right' : 'left' });
 }
 

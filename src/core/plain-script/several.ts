@@ -81,9 +81,8 @@ function setsWithRests(body: string): readonly Reading[] | null {
   if (rest === undefined || times === null || times > SETS_AT_MOST) return null;
   const timed = /\p{Ll}/u.test(amount);
   const held = HELD_NAME.test(name) && timed;
-  const steps = stepsIn(`${name}, ${held ? 'hold ' : ''}${timed ? amount : `${amount} times`}`) ?? [stepOf(`${name}, ${timed ? amount : `${amount} times`}`)]; // prettier-ignore
-  const [step] = steps;
-  if (!step || steps.length > 1) return null;
+  const step = stepOf(`${name}, ${timed ? amount : `${amount} times`}`);
+  if (!step) return null;
   const one = held ? { ...step, words: step.words.replace(HELD_NAME, (all: string, head?: string) => head ?? all), counts: { ...step.counts, held: true as const } } : step; // prettier-ignore
   const pause = reading('pause', 'Rest', { seconds: [rest, rest, rest] }, true);
   return Array.from({ length: times }, (_, at) => (at === 0 ? [one] : [pause, one])).flat();

@@ -22,6 +22,7 @@ const BACK = /^(?:then )?(?:call|bring|get) (?:(?:them|everyone|everybody|people
 const BY_ROUNDS =
   /(?:;|:|,| [–—-]) (?=(?:(?:on|in|for|from|during|after) )?(?:rounds? \d|r\d|every (?:second|third|other) (?:round|time|one)\b|(?:the )?(?:last|first|final) (?:\d|two|three|four)(?: rounds| reps| ones| times)?[:,] ))/i;
 
+/** Whether a line up to a mark is a step with an amount. */
 function isCountedStep(head: string): boolean {
   const { counts, rest } = findCounts(head.trim());
   return hasAmount(counts) && /\p{L}{2}/u.test(rest) && wordCount(head) <= WORDS_OF_A_HEAD && !TALK_STARTS.test(head.trim()); // prettier-ignore
@@ -35,11 +36,8 @@ export function toldInLine(line: string): { readonly head: string; readonly told
     return { head: text.slice(0, byRounds.index), told: [text.slice(byRounds.index + byRounds[0].length)] };
   if (text.length < LINE.min || text.length > LINE.max || !/[.!?]["”)]? /.test(text) || !MAY_COUNT.test(text)) return null; // prettier-ignore
   const [head = '', ...told] = text.split(BETWEEN);
-  if (told.length === 0 || told.length > SENTENCES_AT_MOST || wordCount(head) > WORDS_OF_A_HEAD) return null;
-  const name = head.trim().replace(/[.!]$/, '');
-  if (TALK_STARTS.test(name) || /^["“]/.test(name)) return null;
-  const { counts, rest } = findCounts(name);
-  if (!hasAmount(counts) || !/\p{L}{2}/u.test(rest)) return null;
+  if (told.length === 0 || told.length > SENTENCES_AT_MOST || /^["“]/.test(head.trim())) return null;
+  if (!isCountedStep(head.trim().replace(/[.!]$/, ''))) return null;
   const sets = told.map((one) => LABELLED.test(one) || BACK.test(one) || callBackIn(one) !== null || isUnder(one));
   return sets.includes(true) ? { head, told } : null;
 }
