@@ -67,6 +67,7 @@ function withoutRests(text: string): BreathFound | null {
 
 /** What rests a breath, and where it is full or empty, as people write them. */
 export const RESTS_BREATH = '(?:hold|pause|rest|wait|stay|suspend)';
+const RESTS_IN_LINE = '(?:hold(?:ing)?|paus(?:e|ing)|rest(?:ing)?|wait(?:ing)?|stay(?:ing)?|suspend|stop(?:ping)?|linger(?:ing)?)';
 export const AT_FULL =
   '(?:at|on) (?:the )?(?:top|full(?:ness)?)|(?:after|at the end of|behind) (?:the |each |every )?(?:in-?breath|inhale|inhalation|breathing in)|full|when full|on the inhale';
 export const AT_EMPTY =
@@ -75,14 +76,17 @@ export const REST_SECONDS = '(\\d{1,2}(?:\\.\\d)?|two|three|four|five|six) ?(?:s
 /** A longer one in a line with a name is a posture. */
 const IN_LINE_AT_MOST = 10;
 const AT_BOTH = 'at (?:the )?(?:top and (?:at )?(?:the )?bottom|bottom and (?:at )?(?:the )?top|both ends|each end)';
-const WHERE = `(?:(${AT_BOTH})|(${AT_FULL})|(${AT_EMPTY}))(?: of (?:the |each |every )?(?:breath|movement|round|rep|one))?(?![\\p{L}\\d])\\)?`;
+/** Where a movement has come to: its breath is full or not, and it rests between the two ways. */
+const AT_END =
+  '(?:at|in) (?:the |each |every )?(?:end|final|last|open|far|stretched|extended|twisted|turned|lifted)(?: (?:position|posture|pose|point|place))?|in (?:the |each |every )?(?:twist|stretch|turn|bow|end|position|posture|pose)|at (?:the |its )?(?:far end|furthest point|highest point|peak)';
+const WHERE = `(?:(${AT_BOTH})|(${AT_FULL}|(?:${AT_END})(?! of))|(${AT_EMPTY}))(?: of (?:the |each |every )?(?:breath|movement|round|rep|one))?(?![\\p{L}\\d])\\)?`;
 const LEADS_REST =
   '(?:\\s*[,;:(]\\s*|\\s+[–—+&-]\\s*|\\s+)(?:(?:with|and|then|plus|adding|add) )*(?:an? )?(?:short |brief |small |little |quiet )?';
 const RESTED_BEHIND = [
-  new RegExp(`${LEADS_REST}${RESTS_BREATH}(?: of| for|:)? ${REST_SECONDS}(?: each| long)? ${WHERE}`, 'iu'),
-  new RegExp(`${LEADS_REST}${REST_SECONDS} ${RESTS_BREATH} ${WHERE}`, 'iu'),
+  new RegExp(`${LEADS_REST}${RESTS_IN_LINE}(?: of| for|:)? ${REST_SECONDS}(?: each| long)? ${WHERE}`, 'iu'),
+  new RegExp(`${LEADS_REST}${REST_SECONDS} ${RESTS_IN_LINE} ${WHERE}`, 'iu'),
 ] as const;
-const RESTED_AT = new RegExp(`${LEADS_REST}${RESTS_BREATH} ${WHERE},? ?\\(?(?:for )?${REST_SECONDS}\\)?`, 'iu');
+const RESTED_AT = new RegExp(`${LEADS_REST}${RESTS_IN_LINE} ${WHERE},? ?\\(?(?:for )?${REST_SECONDS}\\)?`, 'iu');
 
 /** "…, hold for one breath": about so many seconds a breath; common practice, no published source. */
 const HELD_BREATH = /[,;]? ?\(?(?:and |then )*(?:hold|stay|pause|rest)(?: it| there| here)? (?:for )?(one|an?|two|1|2)(?: (?:full|slow|whole|easy))? breaths?\)?(?=[.,;)]|$)/iu; // prettier-ignore
@@ -108,7 +112,7 @@ export function withoutRestBehind(text: string): (BreathFound & { readonly rests
   return { breath: null, rests, text: rest.trim() };
 }
 
-const MAY_REST = /\b(?:hold|pause|rest|wait|stay|suspend)\b/i;
+const MAY_REST = new RegExp(`\\b${RESTS_IN_LINE}\\b`, 'i');
 
 /** Nobody writes a longer rest in a breath, in seconds. */
 const REST_AT_MOST = 20;
@@ -150,6 +154,14 @@ export function isOnlyBreath(rest: string): boolean {
     rest,
   );
 }
+
+/** Whether what is left beside a breath only tells how it goes: "very slowly", "gently", "softer now". */
+export function isManner(rest: string): boolean {
+  return MANNER.test(rest);
+}
+
+const MANNER =
+  /^(?:(?:very|really|nice(?:ly)?|quite|a bit|a little|much|still|now|then|here|and|but|with|this one|this time|keep|go|do|it|all|even|more|less|slow(?:ly|er)?|gent(?:le|ly|ler)|eas(?:y|ily|ier)|soft(?:ly|er)?|calm(?:ly|er)?|smooth(?:ly|er)?|quiet(?:ly|er)?|deep(?:ly|er)?|long(?:er)?|relaxed|light(?:ly|er)?|steady|steadily|full|unhurried|no hurry|no rush|take (?:your|our) time|breath(?:e|ing)?|breaths)(?:[\s,.;:–-]+|$))+$/i;
 
 /** The class's breath as it is written above its first step. */
 export function breathOfClass(breath: BreathCounts, pace: PlanPace): PlanPace {

@@ -340,7 +340,7 @@ export class ScriptBuilder {
         counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.parts.plan.pace),
         counts,
       );
-    else if (kind === 'talk') this.parts.add(talkOfLine(this.newId, words, counts));
+    else if (kind === 'talk') this.parts.add(talkOfLine(this.newId, words, counts, said));
     else if (kind === 'silence') this.parts.add(silenceOf(this.newId, words, counts), counts);
     else if (kind === 'transition') this.parts.add(transitionOf(this.newId, words, counts, said));
     else if (kind === 'said') this.parts.sayOrLeave(words, counts.seconds?.[0] ?? null);

@@ -29,7 +29,10 @@ export const findCounts = remembered(lookForCounts);
 function lookForCounts(written: string): FoundCounts {
   const text = withSidesTold(written, (head) => Object.keys(findAmounts(head).counts).length > 0);
   const { breath, rests, text: breathless } = withoutBreath(text);
-  const found = inAll(repeated(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless), breathless);
+  const found = inAll(
+    repeated(breathless) ?? eachTime(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless),
+    breathless,
+  );
   const amounts = OFTEN_BEHIND.test(breathless) ? timeOften(found) : found;
   if (breath === null && !rests) return amounts;
   return { ...amounts, counts: { ...amounts.counts, ...(breath ? { breath } : {}), ...(rests ? { rests } : {}) } };
@@ -59,6 +62,21 @@ function timeOften(found: FoundCounts): FoundCounts {
   const [asked, min, max] = seconds;
   const counts: Counts = { ...others, ...(sided ? { sides: 'one-then-other' } : {}), seconds: [all(asked), all(min), all(max)] }; // prettier-ignore
   return { ...found, crowded: false, counts };
+}
+
+/** "the section twice, 2 min each": so long each time. */
+const EACH_TIME =
+  /^(.{3,100}?)[,;]? ?[([]?(?:(?:for|of|about) )?((?:\d{1,2}|an?|one|two|three|half a) ?(?:m|s|['’′]|mins?|minutes?|secs?|seconds?)) ?(?:each(?: (?:time|go|round|one|run))?|(?:a|per|every) (?:time|go|round|run))[)\]]?[.!]?$/iu;
+
+function eachTime(text: string): FoundCounts | null {
+  const [, head = '', time = ''] = EACH_TIME.exec(text) ?? [];
+  if (head === '') return null;
+  const found = findAmounts(head);
+  const { rounds, roundsWithin, seconds, sides, hold } = found.counts;
+  const [each = 0] = findAmounts(`it, ${time}`).counts.seconds ?? [];
+  if (rounds === undefined || rounds < 2 || rounds > OFTEN_AT_MOST || found.bare || each < TIME_FROM) return null;
+  if (roundsWithin || seconds || sides !== undefined || hold || each * rounds > MOST_SECONDS) return null;
+  return { ...found, counts: { seconds: secondsFrom([each * rounds, each * rounds], 1) }, aside: null };
 }
 
 const IN_ALL = /[,;]?\s*\(?\b(?:in all|in total|total|altogether|all told)\b\)?,?/gi;
@@ -271,7 +289,8 @@ function withoutLoneWays(
   if (ways.length === 1 && ways[0] === 'other' && ranges.length === 2 && new Set(ranges).size === 1)
     return { said: [...taken, { what: otherSide ? 'in-turn' : 'each-way', from: 0, to: 0 }], removed: taken };
   const others = taken.filter(({ what }) => what !== 'way');
-  if (!pair || amounts.length !== 1) return { said: others, removed: others };
+  // "L, R, forward, back": where a list of ways goes, and no pair that is done in turn.
+  if (!pair || amounts.length !== 1 || new Set(ways).size > 3) return { said: others, removed: others };
   const side = ways.every((way) => way === 'left' || way === 'right');
   const legs = taken.some((one) => one.what === 'way' && one.sided);
   // A time on one side and then on the other is that of each.

@@ -86,7 +86,7 @@ const TELLING = new RegExp(
   'iu',
 );
 const CAME_NEXT =
-  /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b[,:]?(?= )|,? follows?(?=,)/iu;
+  /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b[,:]?(?= )|,?(?<!\b(?:arms?|hands?|eyes?|gaze|head|hips?|waist|weight|body|rest|elbows?|knees?|feet|shoulders?)) follows?(?=,)/iu;
 /** Why, when and if, behind all. */
 const CLAUSE_BEHIND =
   /,? (?:before|if|while|because|so that|until|since|unless|whenever|though|although) (?:you|they|we|i|it|there|everyone|everybody|the|that|your|their|anybody|anyone|somebody|needed|necessary)\b[^.]*\.?$/iu;

@@ -100,7 +100,8 @@ export function opensItems(lines: readonly string[], at: number): boolean {
   const furtherIn: string[] = [];
   for (const below of lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT)) {
     if (below.trim() === '') continue;
-    if (below.length > HEAD_AT_MOST || !isItem(below) || indentOf(below) <= indentOf(line)) break;
+    if (below.length > HEAD_AT_MOST || !isItem(below) || !(indentOf(below) > indentOf(line) || isLower(line, below)))
+      break;
     furtherIn.push(below);
   }
   const [first = ''] = furtherIn;
@@ -114,6 +115,12 @@ export function opensItems(lines: readonly string[], at: number): boolean {
     .map((below) => findCounts(heldTold(below) ?? below))
     .filter(({ counts, rest }) => hasAmount(counts) && rest !== '');
   return steps.length > 0 && steps.length >= own.length / 2;
+}
+
+/** Whether a line of a list is one of those below another by its mark: "i." or "a)" or a dash under "2)". */
+function isLower(line: string, below: string): boolean {
+  if (indentOf(below) !== indentOf(line) || !/^\s*(?:\d{1,2}|[A-H]|[IVX]{1,4})[.)] /.test(line)) return false;
+  return /^\s*(?:(?:[a-h]|i{1,3}|iv|vi{0,3}|ix|x)[.)]|[-*•–▪●◦·○]) /.test(below);
 }
 
 /**

@@ -54,7 +54,8 @@ export function headIn(line: string): Head | null {
     .replace(/,? (?:each|all)(?: one| of (?:them|these))?$/i, '');
   if (name === '' || Object.keys(others).length > 0) return null;
   const as = namesPart(name) ? 'part' : LIKE_PART.test(name) ? 'like-part' : 'any';
-  const named = as === 'part' || (/^\p{Lu}[^.!?,;:()\d]*$/u.test(name) && wordCount(name) <= WORDS_OF_A_NAME);
+  const called = name.replace(WORKED_ON, '').replace(/["“”]/g, '');
+  const named = as === 'part' || (/^\p{Lu}[^.!?,;:()\d]*$/u.test(called) && wordCount(called) <= WORDS_OF_A_NAME);
   if (seconds !== undefined && rounds === undefined && sides === undefined)
     return named ? { name, counts: { seconds }, as } : null;
   const minutes = Number(MINUTES_ALONE.exec(text)?.[1] ?? 0);
@@ -65,6 +66,9 @@ export function headIn(line: string): Head | null {
   return { name, counts: { rounds, ...(roundsWithin ? { roundsWithin } : {}), ...(sided ? { sides } : {}) }, as };
 }
 
+/** "Learn: Parting the Reeds", "New form - Rowing". */
+const WORKED_ON =
+  /^(?:learn(?:ing)?|new(?: (?:movement|form|one))?|teach(?:ing)?|practi[cs]e|focus(?: on)?|work on|review|recap|drill|study|form|movement)(?::| [–-]) /iu;
 const MINUTES_ALONE = /^[^\d]*[\s(](\d{1,2})\)?$/;
 const WORDS_OF_A_NAME = 5;
 /** What sounds like a part of a class. */

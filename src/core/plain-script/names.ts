@@ -27,7 +27,7 @@ const LEADS = [
   /(?:(?:the|our) )?main (?:part|thing|exercise|work|bit|event)(?: for)?(?: today)? is (?=\p{L}{2})/u,
   /(?:today['’]s (?:new |main |big )?(?:one|thing|exercise|form|movement|part)? ?is|today we (?:learn|do|practi[sc]e|try|start)|new(?: today| this week)?:) (?=\p{L}{2})/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
-  /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) /u,
+  /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) (?!(?:them|everyone|everybody|people|us|the (?:class|group))\b)/u,
   /(?:and |so |then )*(?:next|now|first|last) (?:is|was|were|up is|up was|came|comes?|there['’]?s|there is) /u,
   /after that,? (?:is |comes |there['’]?s )?(?=the |a )/u,
   /(?:I|we|they)(?:['’]d| would)? (?:like|do|add|use|take|put in|have|run|lead|teach|give|practi[sc]e) (?:the )?/u,

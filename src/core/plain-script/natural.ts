@@ -1,7 +1,7 @@
 import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { MAY_COUNT } from './name-lines';
-import { isOnlyBreath } from './breath-counts';
+import { isManner, isOnlyBreath } from './breath-counts';
 import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
 import { doneFor, lastingFor, LONGEST_PAUSE, SAT } from './lasting';
@@ -27,6 +27,7 @@ import { headAndTail, type Tailed } from './tails';
 import { isTold } from './talks';
 import { nameInSentence } from './title-names';
 import { singleSpaced, wordCount } from './line-words';
+import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
 const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
@@ -141,6 +142,8 @@ function withTail(
   const found = readText(apart.head, line, standing);
   const [step] = found;
   if (!step || !STEPS.has(step.kind) || found.length > 1) return null;
+  if (apart.counted && first.kind !== 'said' && JSON.stringify(step.counts) !== JSON.stringify(first.counts)) return null; // prettier-ignore
+  if (apart.counted) return [{ ...step, unsure: true }, reading('said', apart.tail)];
   // How the eyes are is told of a silence by its name.
   const eyes = EYES.exec(apart.tail)?.[0];
   if (eyes !== undefined && step.kind === 'silence')
@@ -223,6 +226,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const { counts, rest } = findCounts(body);
   const { breath, rests: _, ...others } = counts;
   if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
+  // "very slowly, in 5, out 5", below a step.
+  if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
+    return [reading('setting', '', counts), reading('said', rest.replace(/[\s,;:–-]+$/, ''))];
   const told = under === 'movement' && Object.keys(counts).length === 0 ? tellsOfStep(body) : null;
   if (told) return told;
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
@@ -235,6 +241,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
   const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
+  const way = item && !inset && under === 'movement' && !standing.wantsAmount ? wayInList(body) : null;
+  if (way) return [way];
   const several = TALK_STARTS.test(body) ? null : (severalSteps(body) ?? severalSteps(withoutFrame(body) ?? ''));
   if (several) return several;
   if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];

@@ -102,7 +102,7 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
 
 /** Plural nouns that count people, things and times, and no rounds. */
 const NO_ROUNDS =
-  /^(?:seconds|secs|minutes|mins|hours|people|chairs|sides|legs|arms|hands|feet|ways|levels|parts|rows|lines|pairs|groups|students|beginners|points|things)$/;
+  /^(?:seconds|secs|minutes|mins|hours|people|chairs|sides|legs|arms|hands|feet|ways|levels|parts|rows|lines|pairs|groups|students|beginners|points|things|variations|versions|heights|styles|speeds|positions|directions|options|sections|stages|layers|corners|animals|elements|people)$/;
 
 /** "Thirty-six light knocks": a word of how, and what is counted at the end of the line. */
 function mannerBefore(tokens: readonly Token[], at: number): boolean {

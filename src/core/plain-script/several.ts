@@ -9,6 +9,7 @@ import { ROUND_WORDS, timesOver } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
 import { restNamed } from './pauses';
 import { reading, type Reading } from './reading';
+import { sidesThenBoth } from './sides-then-both';
 import { NUMBER_IN_WORDS } from './tokens';
 
 /*
@@ -51,7 +52,7 @@ function stepsIn(body: string): readonly Reading[] | null {
     const steps = stepsIn(rested.text);
     return steps && steps.map((one, at) => (at === steps.length - 1 ? { ...one, counts: { ...one.counts, rests } } : one)); // prettier-ignore
   }
-  return setsWithRests(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+  return setsWithRests(body) ?? sidesThenBoth(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
 }
 
 const OFTEN = '(?:(\\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)?|(twice|thrice))';
@@ -64,6 +65,9 @@ const OFTEN_LAST = [
   /^[([]([^()[\]]{8,})[)\]],? ?(?:[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets)|(twice|thrice))(?: through)?[.]?$/iu,
   /^([^()[\]]{8,}?)(?:,| [–-]) (?:(?:repeat(?:ed)?|all|the lot),? )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)) (?:through|over|in all)[.]?$/iu,
 ] as const;
+/** "…, then round again": twice. */
+const AGAIN_LAST =
+  /^([^()[\]]{8,}?)(?:[,;]| [–-]) (?:(?:and|then) )*(?:(?:all (?:of it )?)?round again|(?:all|(?:the )?(?:whole )?(?:lot|round|set|thing)) (?:over )?again|once more through)[.]?$/iu;
 /** "Horse stance 3 × 20 s, 10 s rest between", "Rowing, 2 sets of 6, rest 30 s between sets". */
 const SETS = new RegExp(
   `^(.{3,60}?)[\\s,:(–—-]+(\\d|two|three|four|five|six) ?(?:[x×]|sets of|times|rounds of|sets [x×]|goes of) ?(\\d{1,3} ?(?:s|secs?|seconds?|mins?|minutes?|reps|times|breaths)?|${NUMBER_IN_WORDS})\\)?[,;]? (?:with |and )?(?:a |an )?(.{2,30}?)[.!]?$`,
@@ -95,8 +99,9 @@ const HELD_NAME = /^(.*?\p{L}),? (?:static )?hold(?:s|ing)?$|^((?:.* )?(?:stance
 function repeatedSteps(body: string): readonly Reading[] | null {
   const first = OFTEN_FIRST.map((form) => form.exec(body)).find((match) => match !== null);
   const last = first ? null : OFTEN_LAST.map((form) => form.exec(body)).find((match) => match !== null);
-  const often = first ? (first[1] ?? first[2]) : (last?.[2] ?? last?.[3] ?? last?.[4]);
-  const inner = first?.[3] ?? last?.[1];
+  const again = first || last ? null : AGAIN_LAST.exec(body);
+  const often = again ? 'twice' : first ? (first[1] ?? first[2]) : (last?.[2] ?? last?.[3] ?? last?.[4]);
+  const inner = first?.[3] ?? last?.[1] ?? again?.[1];
   if (often === undefined || inner === undefined) return null;
   const times = timesOver(often);
   const steps = times === null ? null : (eachAlike(inner) ?? stepsBetween(inner) ?? stepsApart(inner));

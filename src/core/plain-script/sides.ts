@@ -227,7 +227,9 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
   const [first, between, second] = [wayOf(text), word(tokens, at + 1), wayOf(word(tokens, at + 2))];
   const sides =
     first && second && [first, second].every((way) => way === 'left' || way === 'right') && first !== second;
-  return sides && /^(?:\/|and|&|\+)$/.test(between) ? take({ what: 'alternating' }, at + 3) : null;
+  // "left/right/front/back": more ways than a pair.
+  const more = /^[/,]$/.test(word(tokens, at + 3)) && wayOf(word(tokens, at + 4)) !== undefined;
+  return sides && !more && /^(?:\/|and|&|\+)$/.test(between) ? take({ what: 'alternating' }, at + 3) : null;
 }
 
 /** "No cues", "without words", "as often as they like", "by themselves". */

@@ -15,6 +15,7 @@ import {
 import type { NewId } from '@/core/document';
 import { ROUND_LINES } from '@/core/words';
 import { breathOfStep, type BreathRests } from './breath-counts';
+import { secondsFrom } from './counts';
 import { cut, name } from './line-words';
 import type { Counts } from './model';
 import type { StepSettings } from './reading';
@@ -36,7 +37,8 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
     const pacedBy = held || POSTURE.test(step.name) ? 'held' : 'clock';
     next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
   }
-  if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
+  if (ownPace && rounds !== undefined && seconds === undefined) next = ownRounds(newId, next, rounds, pace);
+  else if (ownPace) next = { ...next, pacedBy: rounds === undefined ? 'own-pace' : 'breath-then-own-pace' };
   if (rests) return { ...next, pattern: restedBreath(newId, rests) };
   if (hold === undefined) return next;
   const rest = makePhase(newId, { kind: 'hold', share: null, seconds: hold });
@@ -45,6 +47,20 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
     pattern: [makePhase(newId, { kind: 'inhale' }), rest, makePhase(newId, { kind: 'exhale' })],
   };
 }
+
+/** "x4, own pace": as long as so many rounds take when they are led; how many is said. */
+function ownRounds(newId: NewId, step: MovementStep, rounds: number, pace: ClassPlan['pace']): MovementStep {
+  const sides = step.sides === 'together' || step.sides === 'one-side' || step.sides === 'turn-by-turn' ? 1 : 2;
+  const all = Math.ceil((rounds * sides * step.paceMultiplier * pace.breathSeconds) / 5) * 5;
+  const [preferredSeconds, minSeconds, maxSeconds] = secondsFrom([all, all], 1);
+  const text = `${rounds} times${sides === 2 ? ' each' : ''}, at your own pace.`;
+  const often = { id: newId(), text, pauseSeconds: 1.5, layer: null };
+  // What is shown is done by nobody else.
+  const teach = SHOWN.test(step.name) ? step.teach : [...step.teach, often].slice(0, LIMITS.spokenLines);
+  return { ...step, pacedBy: 'own-pace', seconds: preferredSeconds, preferredSeconds, minSeconds, maxSeconds, teach };
+}
+
+const SHOWN = /^(?:demo|show|watch)/i;
 
 /** "Horse stance", "Tree pose", "Standing post", "Stand like a tree": for some time, it is held. Common practice, no published source. */
 const POSTURE =
@@ -91,8 +107,9 @@ export function silenceOf(newId: NewId, words: string, { seconds }: Counts): Sil
 }
 
 /** A talk by what it is about, as long as is written. */
-export function talkOfLine(newId: NewId, words: string, { seconds }: Counts): Step {
-  const talk = makeTalk(newId, name(words), []);
+export function talkOfLine(newId: NewId, words: string, { seconds }: Counts, said?: string): Step {
+  const lines = said === undefined ? [] : [cut(said, LIMITS.lineCharacters)];
+  const talk = makeTalk(newId, name(words), lines);
   if (seconds === undefined) return talk;
   const [asked, minSeconds, maxSeconds] = seconds;
   return { ...talk, timed: true, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };

@@ -15,6 +15,7 @@ const LINE_AT_MOST = 300;
 const HEAD_AT_MOST = 90;
 const WORDS_OF_A_HEAD = 14;
 
+const WORDS_OF_A_SENTENCE = 7;
 const BARE_FROM = 3;
 const NUMBERED =
   /^(?:exercise|ex|movement|move|form|part|step|number|no|set|section|drill|station|posture|piece)\.? ?\d{1,2}[a-z]?$/i;
@@ -32,6 +33,8 @@ const GOES_ON =
 export interface Tailed {
   readonly head: string;
   readonly tail: string;
+  /** Whether the tail has amounts as well, which the step may have. */
+  readonly counted?: true;
 }
 
 /** Both, where a line has both; else `null`. */
@@ -52,15 +55,10 @@ export function headAndTail(text: string): Tailed | null {
     if (ON_ROUNDS.test(tail)) return { head, tail };
     if (withoutRestBehind(`, ${tail}`)) return null;
     const counted = findCounts(tail).counts;
-    if (
-      !/\p{L}{2}/u.test(tail) ||
-      /^\W*\d/.test(tail) ||
-      GOES_ON.test(tail) ||
-      isHeld(tail) ||
-      Object.keys(counted).length > 0
-    )
-      return null;
-    return { head, tail };
+    if (!/\p{L}{2}/u.test(tail) || /^\W*\d/.test(tail) || GOES_ON.test(tail) || isHeld(tail)) return null;
+    if (Object.keys(counted).length === 0) return { head, tail };
+    // A sentence of its own, with an amount in it.
+    return /^[.!]/.test(mark[0].trim()) && wordCount(tail) >= WORDS_OF_A_SENTENCE ? { head, tail, counted: true } : null;
   }
   return null;
 }

@@ -58,8 +58,24 @@ export function isTold(words: string): boolean {
 /** "Chat (5)", "Welcome [3]": of what is told a number alone is minutes. */
 const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$/;
 
+/** "I want to stop and explain", "here I'd talk about": what the teacher tells, for some time. */
+const SELF_TELLS =
+  /^(?:(?:here|then|now|and|so|next|also|after that|at this point)[,]? )*(?:(?:I|we)(?:['’](?:ll|d|m|re|ve))? (?:(?:want|would|like|need|have|plan|am|are|going|will|might|usually|always|often|just|then|briefly|quickly|may|can|to) ){0,6})?(?:(?:stop|pause|break|take (?:a )?(?:minute|moment|break))(?: (?:it |things )?(?:here|there))? (?:and|to|so (?:that )?I can) )?(?=(?:talk|explain|describe|discuss|speak)\b)/iu;
+/** Why it is told, behind its time. */
+const WHY = /(?: (?:there|here))?,? (?:because|as|since|so) (?:last|they|we|people|some|many|everyone|I|it)\b.*$/iu;
+
 /** A talk with the time that is written beside it; `null` for anything else. */
-export function talkOf(body: string): Reading | null {
+export function talkOf(written: string): Reading | null {
+  const [why] = written.length > SELF_AT_MOST ? [] : (WHY.exec(written) ?? []);
+  const bare = written.length > SELF_AT_MOST ? written : written.replace(WHY, '').replace(SELF_TELLS, '');
+  const self = bare !== written && SELF_TELLS.test(written);
+  const found = talkIn(self ? sentenceCase(bare) : written);
+  return found && self && why !== undefined ? { ...found, said: sentenceCase(why.replace(/^[\s,]+|there |here /g, '')), unsure: true } : found; // prettier-ignore
+}
+
+const SELF_AT_MOST = 240;
+
+function talkIn(body: string): Reading | null {
   if (
     body.length > 120 ||
     TWO_SENTENCES.test(body) ||

@@ -97,6 +97,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
     beginsTelling(whole) ||
     found[0]?.kind === 'nothing' ||
     isPart(found[0]) ||
+    found.filter(isDone).length > 1 ||
     found[0]?.about !== undefined ||
     namesPart(/^([^:]{3,20}): /.exec(line)?.[1] ?? '') ||
     line.length > LIMITS.titleCharacters
@@ -153,6 +154,11 @@ export function isDated(line: string): boolean {
 /** "We begin by standing for a minute." */
 function beginsTelling(line: string): boolean {
   return /^\s*(?:you|we|they|i|first|begin|start|let)\b/i.test(line) && /[.]\s*$/.test(line);
+}
+
+/** A step with its amount: a line with more of them tells of a class, and does not name it. */
+function isDone({ kind, counts }: Reading): boolean {
+  return (kind === 'movement' || kind === 'silence') && (counts.rounds ?? counts.seconds) !== undefined;
 }
 
 function isPart(first: Reading | undefined): boolean {
