@@ -18,7 +18,7 @@ const PAIR = 2;
 export const OF_ONE =
   /^(?:(?:the|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps)[ .]*)*$/i;
 
-const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
+const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|once|twice|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
 const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';
 /** "…, 8 each", "… (1 min each)", "… x8 each", "…: both 8 times". */
 const BEHIND = new RegExp(`^(.{5,120}?)(?:,|:| [-–—])? \\(?(?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}\\)?[.!]?$`, 'iu');
@@ -60,11 +60,14 @@ export function eachAlike(body: string): readonly Reading[] | null {
   return both ? inList(itemAt(both, 1), itemAt(both, 2), /\bboth\b/i.test(body) ? PAIR : LISTED) : null;
 }
 
+/** "the three lifting ones": of a list, and no name. */
+const OF_THESE = /\b(?:ones|these|those|following|things)$/i;
+
 /** The list may have a name itself: "Joint circles: wrists, elbows". */
 function inList(list: string, amount: string, least: number): readonly Reading[] | null {
   const label = LABEL.exec(list);
   return label
-    ? named(list.slice(label[0].length), amount, least, itemAt(label, 1))
+    ? named(list.slice(label[0].length), amount, least, OF_THESE.test(itemAt(label, 1)) ? undefined : itemAt(label, 1))
     : named(list.replace(TELLS, ''), amount, least);
 }
 

@@ -97,7 +97,7 @@ export function unitAt(
 ): { readonly seconds: number; readonly next: number } | null {
   // "Two whole minutes", "a good long minute".
   let next = behind;
-  while (/^(?:whole|full|good|long|quiet|more|slow)$/.test(word(tokens, next))) next++;
+  while (/^(?:whole|full|good|long|quiet|more|slow|ish)$/.test(word(tokens, next))) next++;
   if (word(tokens, next) !== 'sets' && isOneOf(tokens, next, SECOND_WORDS)) return { seconds: 1, next: next + 1 };
   if (isOneOf(tokens, next, MINUTE_WORDS)) return { seconds: 60, next: next + 1 };
   if (/^(?:hours?|hrs?)$/.test(word(tokens, next))) return { seconds: 3600, next: next + 1 };

@@ -30,6 +30,21 @@ const FORMS: readonly RegExp[] = [
     'i',
   ),
 ];
+/** "4 sec down, 4 sec up": up is the way in. Common practice, no published source. */
+const UP_DOWN = /(?:[,;:–-] ?)?\(?(\d{1,2}) ?(?:s|secs?|seconds?|counts?)\b\.?(?: going)? (up|down)(?: ?[,;/+&–-])?(?: and| then)? ?(\d{1,2}) ?(?:s|secs?|seconds?|counts?)\b\.?(?: going)? (up|down)\b\)?/i;
+
+function withoutUpAndDown(text: string): BreathFound | null {
+  const [all = '', first, way = '', second, other = ''] = UP_DOWN.exec(text) ?? [];
+  if (all === '' || way.toLowerCase() === other.toLowerCase()) return null;
+  const seconds = [Number(first), Number(second)] as const;
+  const breath = /up/i.test(way) ? seconds : ([seconds[1], seconds[0]] as const);
+  const whole = breath[0] + breath[1];
+  const left = text.replace(all, ' ').replace(/ +/g, ' ').trim();
+  // Without a count of rounds it is a time: "Shoulders, 10 s up, 10 s down".
+  if (!/[x×] ?\d|\d ?(?:[x×]|times|rounds|reps)/i.test(left) && !/\d ?[x×]$/i.test(left)) return null;
+  return Math.min(...breath) < 1 || whole < BREATH.min || whole > BREATH.max ? null : { breath, text: left };
+}
+
 /** A breath is no shorter and no longer than this, in seconds; longer "counts" count something else. */
 const BREATH = { min: 3, max: 30 };
 
@@ -126,6 +141,8 @@ export function withoutBreath(written: string): BreathFound {
 }
 
 function withoutLedBreath(text: string): BreathFound {
+  const upAndDown = /\bup\b/i.test(text) ? withoutUpAndDown(text) : null;
+  if (upAndDown) return upAndDown;
   if (!/\b(?:in|inhal|breath|pattern)/i.test(text)) return { breath: null, text };
   const rested = withoutRests(text);
   if (rested) return rested;

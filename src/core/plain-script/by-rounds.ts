@@ -66,6 +66,8 @@ export function changesByRound(line: string, { rounds, inset, breathes }: BelowM
     .replace(/^(?:layers|layering|build(?: up)?|progression): /i, '');
   const always = holdIn(body) ?? (breathes ? heldHere(body) : null);
   if (always) return { changes: [{ span: ALL, what: always }], unsure: false };
+  const last = lastHeld(body, rounds);
+  if (last) return last;
   if (!MAY_SPAN.test(body)) return null;
   const bare = inset || /^\d{1,2} ?[-–] ?\d{1,2}: /.test(body);
   const pieces = piecesFirst(body, rounds, bare) ?? piecesLast(body, rounds, bare);
@@ -77,6 +79,20 @@ export function changesByRound(line: string, { rounds, inset, breathes }: BelowM
   if (found.length === 1 && only?.what.kind === 'said' && !isToldApart(only.span, only.what)) return null;
   const led = found.some(({ span, what }) => what.kind !== 'said' && span.how === 'round');
   return { changes: found, unsure: led || bare !== inset || pieces.some((one) => one.bare) };
+}
+
+/** "last one hold 3", "hold the last one for five seconds", "last one held 10 s". */
+const LAST_HELD = [
+  /^(?:and )?(?:the )?(?:last|final) (?:one|round|rep|time)[:,]?(?: is| we| –| -)? (?:hold|held|stay|pause)(?: it)?(?: for)? (\d{1,2}|\p{L}{3,5})( ?(?:s|secs?|seconds?|counts?))?(?: (?:at|in) the (?:top|end))?[.!]?$/iu,
+  /^(?:and )?(?:hold|pause|stay in) (?:the )?(?:last|final) (?:one|round|rep|time)(?: for)? (\d{1,2}|\p{L}{3,5})( ?(?:s|secs?|seconds?|counts?))?(?: (?:at|in) the (?:top|end))?[.!]?$/iu,
+] as const;
+
+function lastHeld(body: string, rounds: number): ByRounds | null {
+  const [, written = '', unit] = LAST_HELD.map((form) => form.exec(body)).find((match) => match !== null) ?? [];
+  const seconds = secondsOf(written);
+  if (written === '' || !(seconds >= 1 && seconds <= LONGEST_HOLD)) return null;
+  const span: Span = { from: rounds, to: null, how: 'from' };
+  return { changes: [{ span, what: { kind: 'hold', seconds, where: 'full' } }], unsure: unit === undefined };
 }
 
 /** What is said on a round, on the first or the last, is read with all other lines over the rounds, but for a part that joins. */

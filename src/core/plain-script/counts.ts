@@ -96,13 +96,21 @@ const REPEATED =
 const EACH_WAY_AGAIN =
   /^(.{3,80}\b\d{1,2} (?:(?:to|on) (?:the )?)?(?:left|right|l|r),? (?:and |then )*\d{1,2} (?:(?:to|on) (?:the )?)?(?:right|left|r|l)),? (?:and |all (?:of )?(?:that|this) )?(?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
 
+/** "L 20 s, R 20 s, x2". */
+const EACH_TIMED_AGAIN =
+  /^(.{3,80}\b(?:left|right|l|r) ?\d{1,3} ?(?:s|secs?|seconds),? (?:and |then )*(?:left|right|l|r) ?\d{1,3} ?(?:s|secs?|seconds)),? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|twice|two times|(three) times)[.!]?$/iu;
+
 /** "4 right, 4 left, repeat x3": so often in all. */
 function repeated(text: string): FoundCounts | null {
-  const match = /repeat/i.test(text) ? REPEATED.exec(text) : EACH_WAY_AGAIN.exec(text);
+  const timed = EACH_TIMED_AGAIN.exec(text);
+  const match = timed ?? (/repeat/i.test(text) ? REPEATED.exec(text) : EACH_WAY_AGAIN.exec(text));
   if (!match) return null;
   const found = eachOfTwo(itemAt(match, 1)) ?? findAmounts(itemAt(match, 1));
   const times = Number(match[2] ?? match[3] ?? (match[4] ? 3 : 2));
   const { rounds, roundsWithin, ...others } = found.counts;
+  const [seconds = 0] = others.seconds ?? [];
+  if (timed && others.sides && seconds * times <= MOST_SECONDS)
+    return { ...found, counts: { ...others, seconds: secondsFrom([seconds * times, seconds * times], 1) } };
   if (rounds === undefined || roundsWithin || rounds * times > MOST_ROUNDS) return null;
   return { ...found, counts: { ...others, rounds: rounds * times } };
 }

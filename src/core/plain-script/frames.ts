@@ -17,7 +17,7 @@ type Phrases = ReadonlyMap<string, readonly (readonly string[])[]>;
 /** Words that join a sentence to the one before, a phrase of them at a time. */
 const JOINING = phrases(
   'if there is time', 'if there’s time', "if there's time", 'if there is still time', 'if time', 'if time allows', 'if we have time', 'if i have time', 'if you have time', 'time permitting',
-  'please', 'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
+  'usually', 'normally', 'mostly', 'generally', 'otherwise', 'please', 'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
   'last of all', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
   'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
   'at the beginning', 'in the middle', 'in between', 'here', 'ok', 'okay', 'right', 'well', 'followed by', 'for a start', 'once more', 'as usual',

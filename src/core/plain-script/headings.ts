@@ -166,7 +166,7 @@ const LABELLED =
 
 /** "FLOW (15 mins)": how long a part lasts is no part of its name. */
 const ITS_TIME =
-  /(?<=\S) ?[([](?:about |approx\.? |~)?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|m|['′])\.?[)\]]$|(?<=\S) ?[([]\d{1,2}:\d{2}[)\]]$/i;
+  /(?<=\S) ?[([](?:about |approx\.? |~)?\d{1,3}(?: ?[-–] ?\d{1,3})? ?(?:mins?|minutes?|m|['′])\.?[)\]]$|(?<=\S) ?[([]\d{1,2}:\d{2}[)\]]$|(?<=\p{L})(?: [–—-]|,) \d{1,3} ?(?:mins?|minutes?|m|['′]|secs?|seconds?)\.?$/iu;
 
 /** A heading: with `#`, in capitals where not all is, the name of a part of a class, or short with a colon at its end. */
 export function headingOf(text: string, shouted: boolean): string | null {

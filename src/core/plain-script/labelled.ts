@@ -20,6 +20,9 @@ const SAY_BEFORE =
   /^(?:(?:say|cue)(?: this)? (?:before(?:hand)?|first|at the (?:start|beginning)|to (?:begin|start))|(?:before(?:hand)?|first|at the (?:start|beginning)|to (?:begin|start)|before (?:we|you|they) (?:begin|start))(?:,? (?:I )?(?:say|cue))?): ?["“]?([^"“”]{2,300}?)["”]?$/i;
 const SAY_AFTER =
   /^(?:(?:say|cue)(?: this)? (?:after(?:wards)?|at the (?:end|finish)|to (?:end|finish|close))|(?:after(?:wards)?|at the (?:end|finish)|to (?:end|finish|close)),? (?:I )?(?:say|cue)): ?["“]?([^"“”]{2,300}?)["”]?$/i;
+/** "Opening line: “Good evening.”", "Last words: “Rest well.”". */
+const FIRST_OR_LAST =
+  /^(opening|closing|first|last|final|welcome|farewell) (?:line|lines|words|sentence|phrase): ?["“]?([^"“”]{2,300}?)["”]?$/i;
 /** Behind the name of a part a longer name may be something else. */
 const WORDS_OF_A_NAME = 3;
 /** What lasts so long, in seconds, is a step and no smaller version of one. */
@@ -32,6 +35,9 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   if (before) return [{ ...reading('said', itemAt(before, 1)), sets: { before: itemAt(before, 1) } }];
   const after = SAY_AFTER.exec(body);
   if (after && under === 'movement') return [reading('said', itemAt(after, 1))];
+  const [, end, words] = FIRST_OR_LAST.exec(body) ?? [];
+  if (end !== undefined && words !== undefined)
+    return [{ ...reading('talk', /^(?:open|first)/i.test(end) ? 'Opening' : 'Closing'), said: words }];
   const quoted = SAY_QUOTED.exec(body);
   if (quoted) return [reading('said', itemAt(quoted, 1))];
   const about = under === 'nothing' ? aboutClass(body) : null;

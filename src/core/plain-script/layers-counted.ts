@@ -26,7 +26,7 @@ const LABEL = /^(?:layers?|layering|build(?: it)?(?: up)?|progression|in layers|
 
 /** Whether words name a layer of a movement, and nothing else. */
 function isLayer(words: string): boolean {
-  return words.length <= 60 && LAYER.test(words.replace(/[-’']/g, ' ')) && OF_BODY.test(words);
+  return words.length <= 60 && LAYER.test(words.replace(/ ?[-’'+&] ?/g, ' ')) && OF_BODY.test(words);
 }
 
 /** The layers that a line tells with their rounds, in order; `null` where it tells anything else. */
@@ -35,10 +35,10 @@ export function layersIn(line: string): readonly LayerPart[] | null {
   const written = singleSpaced(line.trim()).replace(/[.!]$/, '');
   const labelled = LABEL.test(written);
   const text = written.replace(LABEL, '').replace(/^\(([^()]+)\)$/, '$1');
-  const parts = [startsIn(text, labelled), partsOf(text, BEHIND_EACH, true), partsOf(text, BEFORE_EACH, false)]
+  const parts = [startsIn(text, labelled), numbersFirst(text), partsOf(text, BEHIND_EACH, true), partsOf(text, BEFORE_EACH, false)]
     .find((found) => found?.every(({ words }) => isLayer(words))); // prettier-ignore
   if (!parts) return null;
-  const joins = labelled || parts.some(({ words }) => JOINS.test(words));
+  const joins = labelled || parts.some(({ words }) => JOINS.test(words) || /\p{L} ?\+/u.test(words));
   const all = parts.reduce((sum, { rounds }) => sum + (rounds ?? 1), 0);
   return joins && all <= ROUNDS_AT_MOST ? parts : null;
 }
@@ -74,6 +74,13 @@ function roundsIn(count: RegExpExecArray, before: readonly LayerPart[]): number 
   return first !== null && first !== undefined && first >= 1 ? first : null;
 }
 
+/** "3 arms, 3 arms + knees, 3 full": how often, and the layer. */
+function numbersFirst(text: string): readonly LayerPart[] | null {
+  const parts = text.split(/[,;/] ?(?:then )?/).map((part) => /^(\d{1,2})(?: ?x)? (\p{L}.*)$/iu.exec(part.trim()));
+  const found = parts.flatMap((match) => (match ? [{ rounds: Number(match[1]), words: itemAt(match, 2) }] : []));
+  return found.length > 1 && found.length === parts.length ? found : null;
+}
+
 /** "layers: arms 1, feet 3, breath 5": from which round each joins. */
 function startsIn(text: string, labelled: boolean): readonly LayerPart[] | null {
   if (!labelled) return null;
@@ -96,7 +103,7 @@ export function layered(words: string, layers: readonly LayerPart[]): Reading {
 export function withLayersBehind(
   body: string,
 ): { readonly head: string; readonly layers: readonly LayerPart[] } | null {
-  if (body.length > LINE_AT_MOST || !JOINS.test(body)) return null;
+  if (body.length > LINE_AT_MOST || !(JOINS.test(body) || /\p{L} ?\+/u.test(body))) return null;
   for (const mark of body.matchAll(/:\s|\s[–—-]\s|,\s|\s(?=\()/g)) {
     const layers = layersIn(body.slice(mark.index + mark[0].length));
     const head = body.slice(0, mark.index);

@@ -26,6 +26,7 @@ const LEADS = [
   /(?:when|once|after|while|as soon as) (?:they|we|you|everyone|everybody|all)(?: are| is|['’]re)? \p{L}+(?: (?:up|down|enough))?,? (?:we (?:do|go into|start|try) )?(?=\p{L}{2})/u,
   /(?:(?:the|our) )?main (?:part|thing|exercise|work|bit|event)(?: for)?(?: today)? is (?=\p{L}{2})/u,
   /(?:today['’]s (?:new |main |big )?(?:one|thing|exercise|form|movement|part)? ?is|today we (?:learn|do|practi[sc]e|try|start)|new(?: today| this week)?:) (?=\p{L}{2})/u,
+  /(?:take|recording|clip|video|scene|shot)\.? (?:no\.? ?)?\d{1,2} ?(?::|[–—-]) (?=\p{L}{2})/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) (?!(?:them|everyone|everybody|people|us|the (?:class|group))\b)/u,
   /(?:and |so |then )*(?:next|now|first|last) (?:is|was|were|up is|up was|came|comes?|there['’]?s|there is) /u,

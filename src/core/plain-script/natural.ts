@@ -260,8 +260,11 @@ function readText(text: string, line: string, standing: Standing): readonly Read
 function namedOr(head: string, readings: readonly Reading[]): readonly Reading[] {
   if (readings[0]?.kind === 'movement') return readings;
   const name = nameInSentence(head);
+  if (name === null && PLAIN_NAME.test(head) && wordCount(head) <= 5) return [reading('movement', head, {}, true)];
   return name === null ? readings : [reading('movement', name.name, {}, true)];
 }
+
+const PLAIN_NAME = /^\p{L}[\p{L} '’-]{2,40}$/u;
 
 /** "Right: x4", "L 45 s", below a name: of that side, where the other has a line of its own. */
 const SIDE_FIRST =
@@ -287,11 +290,17 @@ const AT_PLACE = /^(?:(?:start|begin)(?:ning|ing)? )?(?:seated|standing|sitting|
 /** A change of place, and the step behind it in the same line; `null` for any other. */
 function atPlace(body: string, line: string, standing: Standing): readonly Reading[] | null {
   const [, place = '', next = ''] = PLACE_FIRST.exec(body) ?? [];
+  if (next !== '' && isPlace(place) && OF_SILENCE.test(next)) {
+    const { counts } = findCounts(next);
+    if (counts.seconds !== undefined && counts.rounds === undefined) return [reading('silence', place, { seconds: counts.seconds })]; // prettier-ignore
+  }
   if (next === '' || !isPlace(place) || !isCountedFirst(next)) return null;
   const [, counted = next, more] = /^(.{4,60}?)[.!] (?=\p{Lu})(.+)$/u.exec(next) ?? [];
   const told = more === undefined ? [] : readRemark(more);
   return [reading('transition', place, {}), ...readText(counted, line, standing), ...told];
 }
+
+const OF_SILENCE = /^[^.!?]{0,24}\b(?:silence|quiet|stillness|in silence)\b[^.!?]{0,16}[.!]?$/i;
 
 /** Whether the first sentence counts rounds; with a time it is how long they stay there. */
 function isCountedFirst(text: string): boolean {

@@ -8,6 +8,8 @@ import { besideClass, withoutFileHead } from './letters';
 import { HEAD_AT_MOST, isItem, namesPart, opensItems, opensList, withStepsListed } from './headings';
 import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
+import { withAmountsOfAbove } from './as-above';
+import { withStretches } from './stretches';
 import { withoutBreaks } from './paragraphs';
 import { withoutRowMarks } from './rows';
 import { withSlipsMended } from './slips';
@@ -43,11 +45,12 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
   const plain = lines.map(withoutRowMarks);
   const spelled = isTidy ? plain : plain.map(withSlipsMended);
-  const bare = marked
+  const asSet = marked
     ? withStepsListed(spelled.map(withMarkApart))
     : withTimes(
         withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(spelled))))))),
       );
+  const bare = isTidy ? asSet : withAmountsOfAbove(withStretches(asSet));
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const belows = belowEach(bare);

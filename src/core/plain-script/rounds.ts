@@ -9,12 +9,14 @@ import type { Token } from './tokens';
 /** What may stand behind a bare count: "6 slow", "4ish". */
 const MANNER: ReadonlySet<string> = new Set(['slow', 'slowly', 'easy', 'gentle', 'gently', 'deep', 'big', 'long', 'full', 'quiet', 'calm', 'normal', 'easier', 'ish', 'soft', 'quick', 'light', 'total', 'altogether', 'slower', 'lower', 'softly', 'smoothly', 'lazy', 'careful', 'carefully']); // prettier-ignore
 /** Words whose number is no count: "level 2", "part 3". */
-const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'age', 'aged', 'ages', 'years', 'video', 'clip', 'photo', 'fig', 'figure', 'slide', 'card', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', 'v', 'ver', '#']); // prettier-ignore
+const NAMED_BY_NUMBER: ReadonlySet<string> = new Set(['level', 'age', 'aged', 'ages', 'years', 'video', 'clip', 'photo', 'fig', 'figure', 'slide', 'card', 'part', 'no', 'number', 'page', 'section', 'week', 'lesson', 'class', 'form', 'step', 'song', 'track', 'at', 'room', 'and', 'of', 'module', 'session', 'episode', 'workshop', 'chapter', 'unit', 'block', 'term', 'day', 'wk', 'group', 'gp', 'grp', 'yr', 'year', 'ep', 'vol', 'version', 'v', 'ver', 'take', 'recording', 'scene', 'moves', 'movements', 'postures', 'shot', 'move', 'movement', 'posture', 'exercise', 'position', '#']); // prettier-ignore
 const COUNTED = [...ROUND_WORDS, ...COUNTED_WORDS];
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
 const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore
 export const MOST_ROUNDS = 200;
+/** From 1 to no fewer is which of a set, and not how often. */
+const NUMBERED_FROM = 5;
 /** What may stand before a count behind a mark: "Cloud arms, reps 8-10". */
 export const BEFORE_COUNT = /^(?:reps?|rounds?|times|repeats?|repetitions)$/;
 
@@ -38,6 +40,9 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   let { next } = amount;
   while (MANNER.has(word(tokens, next)) && isOneOf(tokens, next + 1, COUNTED)) next++;
   const sets = /^[x×]$/.test(word(tokens, next)) && amount.inFigures ? amountAt(tokens, next + 1) : null;
+  // "moves 1-7 x 2": from which of them to which.
+  if (sets?.inFigures && amount.range[0] === 1 && amount.range[1] >= NUMBERED_FROM && sets.range[1] <= MOST_ROUNDS)
+    return take({ what: 'rounds', range: sets.range, bare: false, eachSide: false }, sets.next, next);
   if (sets?.inFigures) return timesOver(amount, sets, tokens, take, rounds);
   if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));
   const setsOf = /^(?:rounds|times)$/.test(word(tokens, next)) && word(tokens, next + 1) === 'of';

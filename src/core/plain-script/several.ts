@@ -1,5 +1,6 @@
 import { eachAlike, OF_ONE } from './alike';
 import { itemAt } from '@/core/units';
+import { stepsOfBody } from './body-labels';
 import { withoutRestBehind } from './breath-counts';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
@@ -52,7 +53,7 @@ function stepsIn(body: string): readonly Reading[] | null {
     const steps = stepsIn(rested.text);
     return steps && steps.map((one, at) => (at === steps.length - 1 ? { ...one, counts: { ...one.counts, rests } } : one)); // prettier-ignore
   }
-  return setsWithRests(body) ?? sidesThenBoth(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+  return setsWithRests(body) ?? sidesThenBoth(body) ?? stepsOfBody(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
 }
 
 const OFTEN = '(?:(\\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)?|(twice|thrice))';
@@ -134,7 +135,12 @@ function stepsApart(body: string): readonly Reading[] | null {
 
 /** "shoulder rolls, eight of them, hip circles, six each way": each name with the amount behind it, where all are so. */
 function withAmounts(parts: readonly string[]): readonly string[] {
-  if (parts.length < 4 || parts.length % 2 === 1) return parts;
+  const last = itemAt(parts, parts.length - 1);
+  if (parts.length % 2 === 1 && ALIKE.test(last)) return [...inPairs(parts.slice(0, -1)), last];
+  return parts.length < 4 || parts.length % 2 === 1 ? parts : inPairs(parts);
+}
+
+function inPairs(parts: readonly string[]): readonly string[] {
   const pairs = parts.flatMap((name, at) => (at % 2 === 0 ? [[name, itemAt(parts, at + 1)] as const] : []));
   const alternate = pairs.every(([name, amount]) => {
     const { counts, rest } = findCounts(`it, ${amount}`);
@@ -169,7 +175,7 @@ function stepsBetween(body: string): readonly Reading[] | null {
   if (joined) return joined;
   if (!listed) return null;
   const parts = withAmounts(withSides(body.replace(/[.!]$/, '').split(BETWEEN)));
-  if (parts.length < 2 || parts.length > AT_MOST || !parts.every(mayHaveAmount)) return null;
+  if (parts.length < 2 || parts.length > AT_MOST || !parts.every((part) => mayHaveAmount(part) || ALIKE.test(part))) return null; // prettier-ignore
   const { sides } = findCounts(body).counts;
   const sided = sides !== undefined && sides !== 'alternating';
   if (sided && !haveOwnSides(parts) && (parts.length < LISTED || parts.some((one) => ONE_WAY.test(one)))) return null;
@@ -185,7 +191,8 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
     if (ON_ROUNDS.test(part)) return null;
     const rested = steps.length > 0 ? restOf(part) : null;
     const [, named = part, remark] = /^([^()]+?)\s*\(([^()\d]{3,60})\)$/.exec(part) ?? [];
-    const step = rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named);
+    const alike = steps.length > 0 ? ALIKE.exec(named)?.[1] : undefined;
+    const step = alike !== undefined ? { ...itemAt(steps, steps.length - 1), words: alike } : rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named);
     if (step === null) return null;
     steps.push(step, ...(remark === undefined ? [] : [reading('said', remark)]));
   }
@@ -195,6 +202,9 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
 /** "last 2 rounds silent": how some of its rounds are done. */
 export const ON_ROUNDS =
   /^(?:the )?(?:(?:last|first|final) (?:\d|one|two|three|four|few|couple)(?: of)? ?(?:rounds?|reps?|ones?|times|goes)?|(?:second|third|fourth|2nd|3rd|last|first|final) (?:time|round|one|go|set))[:,]? ?(?:are |is |done |all )?(?:in |with |without |on |at )?(?:silen|quiet|slow|small|big|soft|low|deep|no |me\b|words|cues|eyes|(?:their|your|half|own)\b|unled|alone|easy|full)/i;
+
+/** "then hips the same", behind another. */
+const ALIKE = /^(\p{L}[\p{L} '’-]{2,30}?),? (?:the same|same(?: again)?|likewise|ditto|as many|just as (?:many|long))$/iu;
 
 const NUMBER_FIRST =
   /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;

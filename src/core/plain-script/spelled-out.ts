@@ -162,8 +162,37 @@ export function spelledOut(text: string): string {
   const plain = withoutMarkup(withoutPictures(setApart(text)));
   const dashed = withDashes(plain === '' ? text : plain);
   const forms = HAS_NUMBER.test(dashed) ? SHORT_FORMS : WITHOUT_NUMBER;
-  return inRoundBrackets(inFigures(replaced(dashed, forms)));
+  const spelled = inRoundBrackets(inFigures(replaced(dashed, forms)));
+  return HAS_NUMBER.test(spelled) ? withEachFoot(withMoreIf(spelled)) : spelled;
 }
+
+/** "start with 1 min, if they look ok 3", "2 min, 3 if time": from one to the other. */
+const MORE_IF =
+  /(?:(?:start(?:ing)?|begin(?:ning)?) (?:with|w|at|from) )?(\d{1,3}) ?(min(?:ute)?s?|m|s|secs?|seconds?|x|times|rounds)\b[,;]? ?\(?(?:if [^,()\d]{2,30}?,? (?:(?:go (?:up )?to|up to|then|do|make it|to) )?(\d{1,3})|(?:up to |maybe |even )?(\d{1,3}) if [^,()\d]{2,30})(?: ?\2)?\)?/i;
+
+function withMoreIf(text: string): string {
+  if (!/\bif\b/i.test(text)) return text;
+  return text.replace(MORE_IF, (all, least: string, unit: string, more?: string, most?: string) => {
+    const to = more ?? most ?? '';
+    return Number(to) > Number(least) ? `${least}-${to} ${unit}` : all;
+  });
+}
+
+/** "5 circles R foot, 5 circles L foot": so many each foot. */
+const EACH_FOOT =
+  /\b(\d{1,2}) (\p{L}{3,}s) (?:(?:on |with )?(?:the )?)(right|left|r|l) (foot|leg|arm|hand|side)[,;]? (?:and |then )*\1 (?:\2 )?(?:(?:on |with )?(?:the )?)(right|left|r|l)(?: \4)?(?![\p{L}\d])/iu;
+
+/** "(L then R = 1)", "both sides count as one": of each side so often. */
+const BOTH_ARE_ONE =
+  /[,;]? ?\(?(?:(?:l|left|r|right) ?(?:then|and|&|\+|\/) ?(?:r|right|l|left)|both (?:sides|legs|arms)|one (?:on )?each side) ?(?:together )?(?:=|is|are|makes?|counts? (?:as|for)) ?(?:1|one)(?: (?:round|rep|time))?\)?(?=[\s.,;)]|$)/iu;
+
+function withEachFoot(text: string): string {
+  return text.replace(BOTH_ARE_ONE, ' each side').replace(EACH_FOOT, (all, often: string, what: string, first: string, of: string, second: string) => {
+    const [one, other] = [first, second].map((side) => side.charAt(0).toLowerCase());
+    return one === other ? all : `${often} ${what} each ${of}${one === 'r' ? ', starting right' : ''}`;
+  });
+}
+
 
 /** "Bow [6x]" as "Bow (6x)". */
 export function inRoundBrackets(text: string): string {

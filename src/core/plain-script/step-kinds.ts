@@ -100,6 +100,8 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 
+/** "lying down, 5 min of silence". */
+const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness)$/iu;
 const MINUTE_OF_QUIET =
   /^(?:an? |one )?(?:(?:quiet|silent) minute|minute (?:of )?(?:silence|quiet|stillness))(?: (?:with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
@@ -128,7 +130,7 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   const timedOnly = counts.rounds === undefined;
   const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
   const silent = still && (timedOnly || bare) && !counts.held && (!talk || /^listen\b/i.test(rest));
-  if (silent) return reading('silence', rest, { seconds });
+  if (silent) return reading('silence', rest.replace(OF_SILENCE, ''), { seconds });
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (timedOnly && !counts.sides && isStill(behind)) return reading('silence', behind, { seconds }, true);
   // "Sit on your towel, 4 min": told to people, with its time apart.

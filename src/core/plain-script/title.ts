@@ -87,6 +87,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const line = whole.length > LIMITS.titleCharacters ? whole : whole.replace(/(?<=[\p{L}\d)'’])\.\s*$/u, '');
   const stopped = line !== whole;
   if (isGreeting(line) && found[0]?.kind === 'said') return found.map((one) => ({ ...one, unsure: false }));
+  if (isGreeting(line) && found.filter(isDone).length > 1) return found;
   if (isGreeting(line)) return [{ kind: 'said', words: whole.trim(), counts: {}, unsure: false }];
   const labelled = line.length > LIMITS.titleCharacters ? null : TITLE_LABEL.exec(line);
   if (labelled) return titleFrom(itemAt(labelled, 1));

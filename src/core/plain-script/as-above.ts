@@ -1,0 +1,52 @@
+import { itemAt } from '@/core/units';
+import { findCounts, hasAmount } from './counts';
+import { ITEM } from './headings';
+import type { Counts } from './model';
+
+/*
+ * What is written with a look at the line above: "Tide going out, mirror of the one above", "Hips: same as above". A step
+ * with a name of its own, as often or as long as that one.
+ */
+
+const LINE_AT_MOST = 100;
+/** Further up nobody looks. */
+const LINES_UP = 6;
+const AS_ABOVE =
+  /^(\p{L}[^,:()\d]{2,50}?)(?:[,:]| [–-]| \()\s?(?:(?:the |a )?mirror(?:ed|s)?(?: image)?|(?:exactly |just )?(?:the )?same|ditto|as (?:many|long|often))(?: (?:of|as|like|to|again|number|length))*,? ?(?:(?:in )?the )?(?:above|one above|last(?: one)?|one before|previous(?: one)?|before)\)?[.]?$/iu;
+/** Of a side or a way: the step above itself. */
+const ITSELF = /\b(?:left|right|other|sides?|legs?|l|r)\b/i;
+
+/** The lines with what "as above" stands for written out. */
+export function withAmountsOfAbove(lines: readonly string[]): readonly string[] {
+  return lines.map((line, at) => {
+    if (line.length > LINE_AT_MOST || !/above|last|before|previous/i.test(line)) return line;
+    const mark = ITEM.exec(line)?.[0] ?? /^\s*/.exec(line)?.[0] ?? '';
+    const name = AS_ABOVE.exec(line.slice(mark.length))?.[1];
+    const amount = name === undefined || ITSELF.test(name) ? null : amountAbove(lines, at);
+    return name === undefined || amount === null ? line : `${mark}${name}, ${amount}`;
+  });
+}
+
+function amountAbove(lines: readonly string[], at: number): string | null {
+  for (let up = at - 1; up >= 0 && up >= at - LINES_UP; up--) {
+    const line = itemAt(lines, up);
+    if (line.length > LINE_AT_MOST) return null;
+    const { counts, rest } = findCounts(line.replace(ITEM, ''));
+    if (hasAmount(counts) && rest !== '') return inWords(counts);
+  }
+  return null;
+}
+
+const SIDES: Readonly<Record<string, string>> = {
+  alternating: ' each side',
+  'both-directions': ' each way',
+  'turn-by-turn': ' in all, alternating',
+};
+
+/** An amount as it is written of a step; `null` where it is more than that. */
+function inWords({ rounds, seconds, sides = 'together' }: Counts): string | null {
+  const side = sides === 'together' ? '' : SIDES[sides];
+  if (side === undefined) return null;
+  if (rounds !== undefined) return `${rounds} times${side}`;
+  return seconds === undefined || sides !== 'together' ? null : `${seconds[0]} s`;
+}
