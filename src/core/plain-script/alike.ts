@@ -21,7 +21,7 @@ export const OF_ONE =
 const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|once|twice|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
 const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';
 /** "…, 8 each", "… (1 min each)", "… x8 each", "…: both 8 times". */
-const BEHIND = new RegExp(`^(.{5,120}?)(?:,|:| [-–—])? \\(?(?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}\\)?[.!]?$`, 'iu');
+const BEHIND = new RegExp(`^(.{5,120}?)(?:,|:|\\.| [-–—])? \\(?(?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}\\)?[.!]?$`, 'iu');
 const BOTH = new RegExp(`^(.{5,80}?)(?:,|:| [-–—])? \\(?(?:both|all) (?:[x×] ?)?${AMOUNT}\\)?[.!]?$`, 'iu');
 /** "8 of each: …", "30 s each of …", "1 min each - …". */
 const BEFORE = new RegExp(
@@ -38,7 +38,7 @@ const BOXED = new RegExp(
   `^(\\p{L}[\\p{L} -]{2,30}?)(?:, [\\p{Ll} ]{3,30})? \\(([^()\\d]{5,120})\\)(?:,|:| [-–—])? (?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}[.!]?$`,
   'iu',
 );
-const LABEL = /^(\p{L}[\p{L} -]{2,30}?): (?=\p{L})/u;
+const LABEL = /^(\p{L}[\p{L} -]{1,30}?(?:(?<= )\d of)?): (?=\p{L})/u;
 const BETWEEN = /, (?:and )?| and | & | \+ | \/ |\//i;
 const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,4}$/u;
 /** What begins a line that tells of them: "It is always". */
@@ -61,7 +61,7 @@ export function eachAlike(body: string): readonly Reading[] | null {
 }
 
 /** "the three lifting ones": of a list, and no name. */
-const OF_THESE = /\b(?:ones|these|those|following|things)$/i;
+const OF_THESE = /\b(?:ones|these|those|following|things|\d of)$/i;
 
 /** The list may have a name itself: "Joint circles: wrists, elbows". */
 function inList(list: string, amount: string, least: number): readonly Reading[] | null {

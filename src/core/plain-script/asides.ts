@@ -36,6 +36,7 @@ const BEHIND = [
   new RegExp(`^(\\p{L}.+?) (?:=|[–-]) (${WAY})$`, 'iu'),
   /^(\p{L}.+?),? (?:on|with) (?:an?|the|your|each|every) ((?:in|out)(?:[ -]?breath)?|inhale|exhale|inhalation|exhalation)$/iu,
   /^(\p{L}.+?),? (?:while )?(breathing (?:in|out)|inhaling|exhaling)$/iu,
+  /^(\p{L}.+?),? (?:as|when|while) (?:you|we|they|everyone|everybody) (breathes? (?:in|out)|inhales?|exhales?)$/iu,
 ] as const;
 /** Between the way in and the way out, in one line. */
 const BETWEEN = /\s*(?:[,;/·]|\.(?= )|\band then\b|\bthen\b|\band\b|\s[–-]\s)\s*/i;
@@ -68,7 +69,7 @@ function breathNamed(part: string): Reading | null {
   return way === undefined || words === undefined ? null : reading(kindOf(way), words, {}, true);
 }
 
-const kindOf = (way: string): 'inhale' | 'exhale' => (/^(?:in|breath(?:e|ing) in)/i.test(way) ? 'inhale' : 'exhale');
+const kindOf = (way: string): 'inhale' | 'exhale' => (/^(?:in|breath(?:e|es|ing) in)/i.test(way) ? 'inhale' : 'exhale');
 
 /** Short labels of a caution; one in other words is said where it stands, and found by the checks. */
 const CAUTION = /^(?:c\/i|ci|contra(?:indicated)?) ?[:–-]/iu;

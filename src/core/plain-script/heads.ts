@@ -53,7 +53,7 @@ export function headIn(line: string): Head | null {
     .replace(/^[\s,:;=|/–—-]+|[\s,:;=|/–—-]+$/g, '')
     .replace(/,? (?:each|all)(?: one| of (?:them|these))?$/i, '');
   if (name === '' || Object.keys(others).length > 0) return null;
-  const as = namesPart(name) ? 'part' : LIKE_PART.test(name) ? 'like-part' : 'any';
+  const as = namesPart(name) || CALLED_PART.test(line.replace(/^\s*(?:[-*•#]+ )?/, '')) ? 'part' : LIKE_PART.test(name) ? 'like-part' : 'any';
   const called = name.replace(WORKED_ON, '').replace(/["“”]/g, '');
   const named = as === 'part' || (/^\p{Lu}[^.!?,;:()\d]*$/u.test(called) && wordCount(called) <= WORDS_OF_A_NAME);
   if (seconds !== undefined && rounds === undefined && sides === undefined)
@@ -66,6 +66,7 @@ export function headIn(line: string): Head | null {
   return { name, counts: { rounds, ...(roundsWithin ? { roundsWithin } : {}), ...(sided ? { sides } : {}) }, as };
 }
 
+const CALLED_PART = /^(?:part|section|block|phase) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) +(?=\S)/i;
 /** "Learn: Parting the Reeds", "New form - Rowing". */
 const WORKED_ON =
   /^(?:learn(?:ing)?|new(?: (?:movement|form|one))?|teach(?:ing)?|practi[cs]e|focus(?: on)?|work on|review|recap|drill|study|form|movement)(?::| [–-]) /iu;

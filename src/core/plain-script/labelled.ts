@@ -3,7 +3,7 @@ import { breathsOf } from './breath-lines';
 import { findCounts } from './counts';
 import { heldTold } from './held-postures';
 import { namesPart, withoutItsTime } from './headings';
-import { LABELS, SETTINGS, withUsualLabel } from './labels';
+import { LABELS, nameOfNumbered, SETTINGS, withUsualLabel } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
 import { capitalised, sentenceCase, wordCount } from './line-words';
@@ -35,6 +35,9 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   if (before) return [{ ...reading('said', itemAt(before, 1)), sets: { before: itemAt(before, 1) } }];
   const after = SAY_AFTER.exec(body);
   if (after && under === 'movement') return [reading('said', itemAt(after, 1))];
+  const numbered = nameOfNumbered(body);
+  const [step, ...remarks] = numbered === null ? [] : readStep(numbered, true, 'nothing');
+  if (step?.kind === 'movement' || step?.kind === 'silence') return [step, ...remarks];
   const [, end, words] = FIRST_OR_LAST.exec(body) ?? [];
   if (end !== undefined && words !== undefined)
     return [{ ...reading('talk', /^(?:open|first)/i.test(end) ? 'Opening' : 'Closing'), said: words }];

@@ -1,6 +1,14 @@
 import type { LineKind } from './model';
 import { NUMBER_IN_WORDS } from './tokens';
 
+const NUMBERED =
+  /^(?:the )?(?:(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|next|last|final|\d{1,2}(?:st|nd|rd|th)) (?:movement|exercise|form|posture|pose|piece|drill|move|practice)|(?:movement|exercise|posture|pose|move) (?:no\.? ?|number )?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten))(?::| [–-]) (?=\p{L})(.{3,80})$/iu;
+
+/** "FIRST MOVEMENT: Waking the Arms", "Exercise 2 - Rowing": the name behind it; `null` for any other line. */
+export function nameOfNumbered(line: string): string | null {
+  return NUMBERED.exec(line)?.[1] ?? null;
+}
+
 /** Labels that say what a line is. */
 export const LABELS: ReadonlyMap<string, LineKind> = new Map([
   ['title', 'title'],

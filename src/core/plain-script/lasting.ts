@@ -27,13 +27,18 @@ const REFRESHED = /^(?:water|drinks?|tea|coffee|rest|pause|break|breather)(?: br
 export const SAT =
   /^(?:sit|stand|lie)(?:ting|ing)?(?: down)?,? (?:with )?(?:eyes (?:shut|closed)|quiet(?:ly)?|still|in silence)\b/i;
 
+/** "Welcome to the harbour. I'm glad you're here.": said as it stands. */
+function isSpoken(body: string): boolean {
+  return /[.!]["”]?$/.test(body) && (/[.!?] \p{Lu}/u.test(body) || /\b(?:I['’]m|you['’]re|we['’]re|for coming|for joining|for practi[sc]ing)\b/i.test(body)); // prettier-ignore
+}
+
 /** "3:00 Shake it loose" in a column of times lasts until the next line; a guess. */
 export function doneFor(one: Reading, body: string, seconds: number): Reading {
   const still = isStill(body) || SAT.test(body) || /^(?:sitting|standing|lying|sit)(?: down)?[.]?$/i.test(body);
   if (one.kind === 'transition' && still && seconds >= LONGEST_PAUSE)
     return lastingFor({ ...one, kind: 'silence', words: body }, seconds);
   const uncounted = one.kind === 'movement' && one.counts.rounds === undefined && one.counts.seconds === undefined;
-  if ((one.kind === 'said' || uncounted) && isTold(body))
+  if ((one.kind === 'said' || uncounted) && isTold(body) && !isSpoken(body))
     return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
   if (one.kind === 'said' && one.unsure && isNameLike(body))
     return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);

@@ -27,7 +27,7 @@ export function isStill(written: string): boolean {
     )
   )
     return true;
-  if (STILL_BY_NAME.test(text)) return true;
+  if (STILL_BY_NAME.test(text) || /^relax(?:ing|ation)? (?:lying|sitting|seated|in silence|quietly|on (?:the|your|their) (?:chair|mat|back)|with (?:my|the|a) (?:recording|music))\b/i.test(text)) return true; // prettier-ignore
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (

@@ -218,6 +218,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
   }
+  const led = amountBehindWords(body, standing);
+  if (led) return led;
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(body, pause, under, false)];
   const asked = pauseIn(withoutFrame(body) ?? '');
@@ -272,6 +274,19 @@ const SIDE_FIRST =
 
 /** "(2 min)", right below a name: how long, and no pause behind it. */
 const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
+
+/** "Raise the arms as you breathe in. (8 times)", "Breathe in… and out… (x3)": what is told, and the amount of the step. */
+function amountBehindWords(body: string, { under, wantsAmount }: Standing): readonly Reading[] | null {
+  const [, told = '', inner = ''] = WORDS_THEN_AMOUNT.exec(body) ?? [];
+  if (told === '' || !MAY_COUNT.test(inner) || findCounts(told).counts.rounds !== undefined) return null;
+  const { counts, rest } = findCounts(inner);
+  if (!hasAmount(counts) || rest !== '' || counts.breath) return null;
+  const words = readRemark(told);
+  const breathes = words.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
+  return under === 'movement' || breathes ? [...words, reading('setting', '', counts, !wantsAmount && !breathes)] : null;
+}
+
+const WORDS_THEN_AMOUNT = /^(\p{Lu}.{5,300}?(?:[.!?]|…|\.{3}))\s*[([]([^()[\]]{1,40})[)\]]\.?$/u;
 
 /** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */
 function withoutBoxedTime(text: string): string | null {

@@ -1,6 +1,7 @@
 import { findCounts, secondsFrom } from './counts';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { headIn } from './heads';
+import { nameOfNumbered } from './labels';
 import { isTransition } from './line-signs';
 import { sentenceCase } from './line-words';
 import type { Counts } from './model';
@@ -18,7 +19,7 @@ export function headed(
   spanSeconds: number | null,
   { under, underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
 ): readonly Reading[] | null {
-  if (under === 'movement' && ONLY_TURNS.test(stamped)) return null;
+  if ((under === 'movement' && ONLY_TURNS.test(stamped)) || nameOfNumbered(stamped) !== null) return null;
   if (under === 'movement' && (OTHER_SIDE.test(stamped) || BOTH_SIDES.test(stamped))) return null;
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = numbersOn && TIMED_NUMBER.test(stamped);

@@ -185,10 +185,14 @@ const spoken: Reader = (look) => {
     return reading('said', body, {}, counted || isShort(look) || hasFigure(body));
   if (/\b(?:don['’]?t|do not)\b/i.test(rest) && counts.rounds === undefined) return reading('said', body, {}, true);
   if (counted) return null;
+  if (NOT_NOW.test(body)) return reading('said', body, {}, true);
   // What stands further in than a movement is about it; "Knee: mind the cap!" is called out, not done.
   const note = under === 'said' || (words <= 4 && BESIDE_CLASS.test(rest)) || / = /.test(rest);
   return note || (item && /!$/.test(body)) ? reading('said', body, {}, true) : null;
 };
+
+/** "Floor: none this week": what is left out. */
+const NOT_NOW = /\b(?:none|nothing|not|no \p{L}+|skip(?:ped|ping)?|left out|leave out) (?:this (?:week|time)|today|tonight|for now|yet)\b/iu;
 
 /** "end 12:20", "Finish by 8.30": when the class is over. */
 const ENDS_AT =

@@ -56,7 +56,7 @@ export function isTold(words: string): boolean {
 }
 
 /** "Chat (5)", "Welcome [3]": of what is told a number alone is minutes. */
-const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$/;
+const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$|(?<=\p{L}) (?:[-–—] )?(\d|1\d)$/u;
 
 /** "I want to stop and explain", "here I'd talk about": what the teacher tells, for some time. */
 const SELF_TELLS =
@@ -83,7 +83,7 @@ function talkIn(body: string): Reading | null {
     !/\d|\b(?:minutes?|seconds?|mins?)\b/i.test(body)
   )
     return null;
-  const { counts, rest, crowded } = findCounts(body.replace(MINUTES_BOXED, ' $1 min'));
+  const { counts, rest, crowded } = findCounts(body.replace(MINUTES_BOXED, (_, boxed?: string, bare?: string) => ` ${boxed ?? bare ?? ''} min`));
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
   const named = bareName(rest) || rest.trim();
