@@ -54,7 +54,7 @@ export function breathsTold(body: string): readonly Reading[] | null {
   if (!/\b(?:in|out|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
     return null;
   const text = body.replace(/[.!]$/, '');
-  for (const parts of [text.split(/\s*(?:[,;/·]|\.(?= ))\s*/), text.split(BETWEEN)]) {
+  for (const parts of [text.split(/\.(?= )\s*/), text.split(/\s*(?:[,;/·]|\.(?= ))\s*/), text.split(BETWEEN)]) {
     if (parts.length !== 2) continue;
     const [first, second] = parts.map((part) => breathTold(part) ?? breathNamed(part));
     if (first && second && first.kind !== second.kind) return [first, second];

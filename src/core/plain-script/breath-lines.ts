@@ -10,7 +10,7 @@ import { wordAmong } from './tokens';
 const BREATH =
   /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| [-–—]| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out)\b|(in|out)$)/iu;
 const NEXT_BREATH =
-  /(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breathe? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
+  /(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the |as you )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breath(?:e|ing)? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
 /** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
 export function breathsOf(text: string): Reading[] {
@@ -48,7 +48,7 @@ const BOTH_WAYS = new RegExp(
 /** "in rise out sink": a few words each, with nothing between. */
 const BARE_PAIR = /^()(in|out)() (\p{L}+(?: \p{L}+){0,2}) (in|out)() (\p{L}+(?: \p{L}+){0,2})$/iu;
 /** "Breathe in... and out...". */
-const ONLY_WAYS = /^breathe in ?(?:\.{2,}|…|,|\.)? ?(?:and |then )*(?:breathe )?out ?(?:\.{2,}|…|[.!])?$/i;
+const ONLY_WAYS = /^(?:and |now |so )*(?:breathe )?in ?(?:\.{2,}|…|,|\.)? ?(?:and |then )*(?:breathe )?out ?(?:\.{2,}|…|[.!])?$/i;
 const PAIR_AT_MOST = 160;
 
 /** A way in and a way out that are told in one line by the bare words; `null` where they are not. */

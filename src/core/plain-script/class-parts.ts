@@ -143,6 +143,7 @@ export class ClassParts {
   /** @param counts Where it may have amounts and has none, it is as long as its part gives it. */
   add(step: Step, counts?: Counts): void {
     if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
+    if (isMovement(step) && this.isWelcomed()) this.open(makeSection(this.newId, 'main'));
     if (this.sections.length === 0) {
       this.unnamedFirst = true;
       this.open(makeSection(this.newId, 'main'));
@@ -154,6 +155,19 @@ export class ClassParts {
   wantsAmount(): boolean {
     const step = this.current();
     return isMovement(step) && this.uncounted.has(step.id) && step.teach.length + step.pattern.length === 0;
+  }
+
+  /** Whether the part that is open is told by its name, and something is said in it already. */
+  private isWelcomed(): boolean {
+    const part = this.sections.at(-1);
+    if (part?.section.role !== 'welcome' || part.steps.length === 0) return false;
+    return kindOfPart(part.section.title) === 'talk' && part.steps.every(({ kind }) => kind === 'talk');
+  }
+
+  /** Whether no amount is written of the movement above. */
+  isUncounted(): boolean {
+    const step = this.current();
+    return isMovement(step) && this.uncounted.has(step.id);
   }
 
   replace(step: Step): void {

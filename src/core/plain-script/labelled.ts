@@ -126,6 +126,8 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   }
   if (kind === 'section')
     return [reading(kind, withoutItsTime(text), counts.seconds ? { seconds: counts.seconds } : {})];
+  if (label === 'check in' && counts.seconds && counts.rounds === undefined)
+    return [{ ...reading('talk', capitalised(itemAt(match, 1)), { seconds: counts.seconds }), said: rest }];
   if (kind === 'level') return [{ ...reading(kind, text), label: capitalised(itemAt(match, 1)) }];
   if (kind !== 'movement' && kind !== 'silence' && kind !== 'transition') return [reading(kind, text)];
   return [reading(kind, nameOf(label, text, rest), counts)];

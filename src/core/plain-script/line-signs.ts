@@ -43,7 +43,7 @@ export function isStill(written: string): boolean {
 
 /** Stillness by what it is called: "Relaxation", "Body scan", "a quiet minute", "watch the breath". */
 const STILL_BY_NAME =
-  /^(?:(?:a|the|final|closing|deep|short|guided|full|long) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
+  /^(?:(?:a|the|final|closing|deep|short|guided|full|long|side[- ]lying|lying|seated|sitting|standing) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
 
 /** What is written down for the day and is no part of the class. */
 export const BESIDE_CLASS =

@@ -6,6 +6,7 @@ import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
 import { doneFor, lastingFor, LONGEST_PAUSE, SAT } from './lasting';
 import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
+import { spokenIn } from './spoken';
 import type { Standing } from './standing';
 import { withoutFrame } from './frames';
 import { ITEM, namesPart } from './headings';
@@ -53,6 +54,7 @@ const SIGNS = Object.keys({
   numbersOn: true,
   listed: true,
   wantsAmount: true,
+  uncounted: true,
 } satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds'>, true>) as (keyof Standing)[];
 
 /** All that a line stands in, in one text. */
@@ -218,7 +220,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
   }
-  const led = amountBehindWords(body, standing);
+  const guided = guidedWords(body);
+  if (guided) return guided;
+  const led = item ? null : (spokenIn(body, standing) ?? amountBehindWords(body, standing));
   if (led) return led;
   const pause = pauseIn(body);
   if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(body, pause, under, false)];
@@ -284,6 +288,17 @@ function amountBehindWords(body: string, { under, wantsAmount }: Standing): read
   const words = readRemark(told);
   const breathes = words.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
   return under === 'movement' || breathes ? [...words, reading('setting', '', counts, !wantsAmount && !breathes)] : null;
+}
+
+/** "legs heavy… arms heavy… (2 min)": guided for some time, and nobody moves. */
+const GUIDED = /^(\p{L}[^.…\d]{2,30})(?:\.{2,}|…) ?(\p{L}[^\d()]{2,160}?(?:\.{2,}|…)) ?[([](\d[^()[\]]{1,12})[)\]]$/u;
+
+function guidedWords(body: string): readonly Reading[] | null {
+  const [, first = '', , time = ''] = GUIDED.exec(body) ?? [];
+  const { counts, rest } = findCounts(time);
+  if (first === '' || counts.seconds === undefined || rest !== '') return null;
+  const said = body.slice(0, body.length - time.length - 2).trim();
+  return [reading('silence', first, { seconds: counts.seconds }, true), reading('said', said)];
 }
 
 const WORDS_THEN_AMOUNT = /^(\p{Lu}.{5,300}?(?:[.!?]|…|\.{3}))\s*[([]([^()[\]]{1,40})[)\]]\.?$/u;

@@ -63,6 +63,7 @@ const OFTEN_FIRST = [
   /^(?:(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)|(twice|thrice))(?: through)?(?: of:?|:) ?([^()[\]]{8,})$/iu,
 ] as const;
 const OFTEN_LAST = [
+  /^([^()[\]]{8,}? (?:each|ea)),? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|(twice|thrice))[.]?$/iu,
   /^[([]([^()[\]]{8,})[)\]],? ?(?:[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets)|(twice|thrice))(?: through)?[.]?$/iu,
   /^([^()[\]]{8,}?)(?:,| [–-]) (?:(?:repeat(?:ed)?|all|the lot),? )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)) (?:through|over|in all)[.]?$/iu,
 ] as const;

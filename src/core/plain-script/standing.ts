@@ -31,4 +31,6 @@ export interface Standing {
   readonly listed: boolean;
   /** Whether the movement above has no amount yet, and nothing is told of it. */
   readonly wantsAmount: boolean;
+  /** Whether the movement above has no amount yet, whatever is told of it. */
+  readonly uncounted: boolean;
 }

@@ -17,7 +17,7 @@ import { isTold, talkOf } from './talks';
 /** What is done without a word about what, as a name. */
 const OWN_PACE = 'Own pace';
 /** What is left of "Take four quiet breaths together". */
-const ONLY_MANNER = /^(?:take )?(?:all )?together$/i;
+const ONLY_MANNER = /^(?:let['’]?s |let us |we(?:['’]ll)? )?(?:take )?(?:all )?together$/i;
 /** A longer line names nothing. */
 const NAME_AT_MOST = 90;
 

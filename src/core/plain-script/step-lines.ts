@@ -41,6 +41,7 @@ const GOES_ON = /^(?:and|then|with|in|or|but|while|to)\b/i;
 
 function readAsWritten(body: string, item: boolean, under: LineKind): readonly Reading[] {
   const { step, told, text } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
+  if (step.kind === 'said' && TELLS_LENGTH.test(text)) return [step];
   if (step.kind !== 'movement') return inSentence(step, text, under) ?? [step];
   const [first, ...remarks] = nameOnly(behindCounts(step, text)) ??
     inSentence(step, text, under) ??
@@ -148,6 +149,7 @@ function stepOrSaid(
   const body = withoutLead(written)
     .replace(/[,;] tempo [\d-]+$/i, '')
     .replace(TEACHERS_PART, '');
+  if (under !== 'nothing' && TELLS_LENGTH.test(body)) return { step: reading('said', body, {}, true), told: false, text: body }; // prettier-ignore
   const talk = talkOf(body);
   if (talk) return { step: talk, told: false, text: body };
   const asked = ASKED_WITHIN.test(body) ? body.replace(/\?$/, '') : body;
@@ -161,6 +163,9 @@ function stepOrSaid(
   return { step: led ? { ...plain, words: capitalised(plain.words) } : plain, told: false, text: body };
 }
 
+/** "Today we have a ten minute practice for the shoulders." */
+const TELLS_LENGTH =
+  /\b(?:today|tonight|this|we(?:['’]ve| have|['’]ll)|here is|I(?:['’]ve| have)|join me)\b.{0,40}?\b(?:an? |this |\d)[\p{L}\d]{0,9}[- ]?(?:minutes?|min|hour)[- ](?:practice|class|session|routine|sequence|video|lesson|flow|programme|exercise)\b/iu;
 /** "Sit for two minutes at the end?": a plan in doubt, and nothing that people are asked. */
 const ASKED_WITHIN =
   /^(?!(?:is|are|do|does|did|can|could|should|what|how|why|who|where|when|would|shall|may|any|have|has|will|which|whose|and you|ready|ok(?:ay)?)\b)[^?]*\?$/i;

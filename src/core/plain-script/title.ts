@@ -122,7 +122,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
   const least = tells ? CLASS_MINUTES.min * 60 : 1;
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
-  const around = rest.replace(/(?: +[|/–-])+ *$/, '').replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
+  const around = rest.replace(/\s[-–—|](?=,)/g, '').replace(/(?: +[|/–-])+ *$/, '').replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
   const words = tells || /\b(?:of|for|in|to|with)$|^(?:of|for|in|to|with)\b/i.test(around) ? line.trim() : around;
   if (isLength) return [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }];
   if (isNumbered(line, counts.seconds === undefined) || OF_DAY.test(line))
@@ -139,7 +139,7 @@ const WORDS_ALONE = 5;
 
 /** "Script for recording no. 12, calm evening": its only number is which of a series it is. */
 function isNumbered(line: string, untimed: boolean): boolean {
-  const which = /\b(?:no\.?|number|nr\.?|episode|part|week|wk|session|class|lesson|recording|take|video|script|term)(?: no\.?| number)? ?#?\d{1,3}\b/i; // prettier-ignore
+  const which = /\b(?:no\.?|number|nr\.?|episode|part|week|wk|session|class|lesson|recording|take|video|script|term|draft|version)(?: no\.?| number)? ?#?\d{1,3}\b/i; // prettier-ignore
   return untimed && which.test(line) && !/\d/.test(line.replace(which, '')) && wordCount(line) <= 10 && !/[.!?:]$/.test(line); // prettier-ignore
 }
 
