@@ -19,9 +19,11 @@ const BEFORE = '(?:[,;–-] )?\\(?(?:\\b(?:breath(?:e|ing|s)?|breath pattern|pat
 /** Not "out 8 times". */
 const AFTER = '(?:\\)|(?! ?(?:\\)|\\d|times|rounds|reps|x\\b|×|breaths|min|e/|each|\\.\\d)))';
 
+const BY_NOSE = '(?: (?:through|by|via) (?:the |your )?(?:nose|mouth))?';
+
 const FORMS: readonly RegExp[] = [
   new RegExp(
-    `${BEFORE}\\b(?:in|inhale|inhaling)(?: for| to| =|:)? ?${N}${UNIT}${JOINED}(?:out|exhale|exhaling)(?: for| to| =|:)? ?${N}(?![\\d:])${UNIT}${AFTER}`,
+    `${BEFORE}\\b(?:in|inhale|inhaling)${BY_NOSE}(?: for| to| =|:)? ?${N}${UNIT}(?:\\.{2,}|…)?${JOINED}(?:out|exhale|exhaling)${BY_NOSE}(?: for| to| =|:)? ?${N}(?![\\d:])${UNIT}${AFTER}`,
     'i',
   ),
   new RegExp(`${BEFORE}\\b${N}${UNIT} in${JOINED}${N}${UNIT} out\\b${AFTER}`, 'i'),

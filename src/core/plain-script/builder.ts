@@ -32,7 +32,7 @@ import { isDated, isGreeting, mayNameClass, titled } from './title';
 import { toldInLine } from './told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
-type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount' | 'uncounted'>;
+type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount' | 'uncounted' | 'spoken'>;
 
 interface LineAround extends Around {
   /** The line as it was pasted. */
@@ -42,7 +42,7 @@ interface LineAround extends Around {
 }
 
 /** A sentence of a line heads nothing. */
-const ALONE = { underlined: false, opens: false, heads: false, named: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
+const ALONE = { headsSpoken: false, underlined: false, opens: false, heads: false, named: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
 
 /** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
 const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);
@@ -111,6 +111,7 @@ export class ScriptBuilder {
       shouted: this.shouted,
       wantsAmount: this.parts.wantsAmount(),
       uncounted: this.parts.isUncounted(),
+      spoken: this.parts.isSpoken(),
     };
     const found = this.readingsOf(line, standing);
     // A row of a table may stand under the part that its first column names.
@@ -321,7 +322,7 @@ export class ScriptBuilder {
     }
   }
 
-  private takeNatural({ kind, words, counts, unsure, about, sets, said, label }: Reading, mayTitle: boolean): void {
+  private takeNatural({ kind, words, counts, unsure, about, sets, said, label, heads }: Reading, mayTitle: boolean): void {
     if (sets?.each) this.parts.countEach(sets.each, counts);
     else if (sets) this.parts.set(sets);
     else if (about) this.parts.plan = toldOfClass(this.parts.plan, about, words, counts);
@@ -340,6 +341,7 @@ export class ScriptBuilder {
       this.parts.add(
         counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.parts.plan.pace),
         counts,
+        heads,
       );
     else if (kind === 'talk') this.parts.add(talkOfLine(this.newId, words, counts, said));
     else if (kind === 'silence') this.parts.add(silenceOf(this.newId, words, counts), counts);

@@ -60,6 +60,8 @@ export class ClassParts {
   readonly blocks: SideBlocks;
   /** Movements and silences that no amount was written of yet. */
   private readonly uncounted = new Set<string>();
+  /** Movements that are named by themselves above what is spoken in them. */
+  private readonly spoken = new Set<string>();
   /** Whether the first steps stand above any part that is named. */
   private unnamedFirst = false;
   /** The movement that is taught in layers, in how many rounds so far, and whether these count its own. */
@@ -141,7 +143,8 @@ export class ClassParts {
   }
 
   /** @param counts Where it may have amounts and has none, it is as long as its part gives it. */
-  add(step: Step, counts?: Counts): void {
+  add(step: Step, counts?: Counts, heads = false): void {
+    if (heads) this.spoken.add(step.id);
     if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
     if (isMovement(step) && this.isWelcomed()) this.open(makeSection(this.newId, 'main'));
     if (this.sections.length === 0) {
@@ -168,6 +171,12 @@ export class ClassParts {
   isUncounted(): boolean {
     const step = this.current();
     return isMovement(step) && this.uncounted.has(step.id);
+  }
+
+  /** Whether what stands below the movement above is spoken in it. */
+  isSpoken(): boolean {
+    const step = this.current();
+    return step !== undefined && this.spoken.has(step.id);
   }
 
   replace(step: Step): void {
@@ -197,7 +206,8 @@ export class ClassParts {
       if (isSilence(this.current())) this.add(makeTalk(this.newId, 'Talk', []));
     }
     const step = this.current();
-    if (!isMovement(step) || step.pattern.length === 0 || text === '') return this.say(text, pauseSeconds);
+    const behind = isMovement(step) && (step.pattern.length > 0 || (this.spoken.has(step.id) && !this.uncounted.has(step.id))); // prettier-ignore
+    if (!behind || text === '') return this.say(text, pauseSeconds);
     const leaving = joined(step.moments.leaving, text);
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
   }

@@ -37,7 +37,7 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   if (after && under === 'movement') return [reading('said', itemAt(after, 1))];
   const numbered = nameOfNumbered(body);
   const [step, ...remarks] = numbered === null ? [] : readStep(numbered, true, 'nothing');
-  if (step?.kind === 'movement' || step?.kind === 'silence') return [step, ...remarks];
+  if (step?.kind === 'movement' || step?.kind === 'silence') return [asHead(step), ...remarks];
   const [, end, words] = FIRST_OR_LAST.exec(body) ?? [];
   if (end !== undefined && words !== undefined)
     return [{ ...reading('talk', /^(?:open|first)/i.test(end) ? 'Opening' : 'Closing'), said: words }];
@@ -122,7 +122,7 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   }
   if (kind === 'movement' && rest !== '') {
     const [step, ...remarks] = readStep(text, true, 'nothing');
-    if (step?.kind === 'movement') return [step, ...remarks];
+    if (step?.kind === 'movement') return [asHead(step), ...remarks];
   }
   if (kind === 'section')
     return [reading(kind, withoutItsTime(text), counts.seconds ? { seconds: counts.seconds } : {})];
@@ -131,6 +131,11 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   if (kind === 'level') return [{ ...reading(kind, text), label: capitalised(itemAt(match, 1)) }];
   if (kind !== 'movement' && kind !== 'silence' && kind !== 'transition') return [reading(kind, text)];
   return [reading(kind, nameOf(label, text, rest), counts)];
+}
+
+/** A name without amounts heads what is spoken below it. */
+function asHead(step: Reading): Reading {
+  return Object.keys(step.counts).length === 0 ? { ...step, heads: true } : step;
 }
 
 /** What a step is called behind its label; by the label where only an amount stands there. */

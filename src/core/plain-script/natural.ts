@@ -6,7 +6,7 @@ import { breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
 import { doneFor, lastingFor, LONGEST_PAUSE, SAT } from './lasting';
 import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
-import { spokenIn } from './spoken';
+import { isSpokenSentence, spokenIn } from './spoken';
 import type { Standing } from './standing';
 import { withoutFrame } from './frames';
 import { ITEM, namesPart } from './headings';
@@ -55,6 +55,8 @@ const SIGNS = Object.keys({
   listed: true,
   wantsAmount: true,
   uncounted: true,
+  headsSpoken: true,
+  spoken: true,
 } satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds'>, true>) as (keyof Standing)[];
 
 /** All that a line stands in, in one text. */
@@ -181,7 +183,8 @@ const STOPPED =
 
 /** The line without the stop behind its amount, where it is a step, a part or an amount then; else `null`. */
 function withoutStop(text: string, line: string, standing: Standing): readonly Reading[] | null {
-  if (text.length > GRAMMAR_UP_TO || !STOPPED.test(text)) return null;
+  // What is spoken in a movement keeps its stop.
+  if ((standing.spoken && isSpokenSentence(text)) || text.length > GRAMMAR_UP_TO || !STOPPED.test(text)) return null;
   const readings = readText(text.slice(0, -1), line.trimEnd().slice(0, -1), standing);
   return readings.some(({ kind }) => TOLD.has(kind)) ? null : readings;
 }
@@ -198,6 +201,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (boxed !== null) return readText(boxed, line, standing);
   const span = spanOf(text);
   const stamped = span?.behind ?? text.replace(STAMP, '');
+  if (standing.headsSpoken) return [{ ...reading('movement', stamped), heads: true }];
   const opened = headed(stamped, span?.seconds ?? null, standing);
   if (opened) return opened;
   const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
@@ -284,7 +288,9 @@ function amountBehindWords(body: string, { under, wantsAmount }: Standing): read
   const [, told = '', inner = ''] = WORDS_THEN_AMOUNT.exec(body) ?? [];
   if (told === '' || !MAY_COUNT.test(inner) || findCounts(told).counts.rounds !== undefined) return null;
   const { counts, rest } = findCounts(inner);
-  if (!hasAmount(counts) || rest !== '' || counts.breath) return null;
+  if (!hasAmount(counts) || !/^(?:repeat)?$/i.test(rest) || counts.breath) return null;
+  const led = findCounts(told);
+  if (led.counts.breath && isOnlyBreath(led.rest.replace(/\p{L}+ (?:the|your) (?:nose|mouth)/iu, ''))) return [reading('movement', 'Breathing', { ...counts, breath: led.counts.breath }), reading('said', told)]; // prettier-ignore
   const words = readRemark(told);
   const breathes = words.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
   return under === 'movement' || breathes ? [...words, reading('setting', '', counts, !wantsAmount && !breathes)] : null;

@@ -41,12 +41,18 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
     !found ||
     !/\p{L}{2}/u.test(found.words) ||
     ONLY_UNIT.test(found.words) ||
-    hasAmount(findCounts(found.words).counts)
+    isCountedMore(found.words)
   )
     return null;
   const { on, number } = found.place;
   if (on === 'time' && lasting !== null && number >= lasting) return null;
   return { line: makeDuring(newId, found.words, { on, number, layer: layerOf(found.words) }), unsure: found.unsure };
+}
+
+/** An amount, but for "one full breath" in a sentence. */
+function isCountedMore(words: string): boolean {
+  const { counts } = findCounts(words);
+  return hasAmount(counts) && !(counts.rounds === 1 && counts.seconds === undefined && /[.!]$/.test(words));
 }
 
 /** "each 1 min", "every 30 s": how long, and nothing said. */

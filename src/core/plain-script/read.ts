@@ -9,6 +9,7 @@ import { HEAD_AT_MOST, isItem, namesPart, opensItems, opensList, withStepsListed
 import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withAmountsOfAbove } from './as-above';
+import { spokenHeads, withoutSpeaker } from './spoken-scripts';
 import { withStretches } from './stretches';
 import { withoutBreaks } from './paragraphs';
 import { withoutRowMarks } from './rows';
@@ -48,7 +49,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const asSet = marked
     ? withStepsListed(spelled.map(withMarkApart))
     : withTimes(
-        withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(evened(withoutFileHead(spelled))))))),
+        withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled)))))))),
       );
   const bare = isTidy ? asSet : withAmountsOfAbove(withStretches(asSet));
   const lasting = lastingByClock(bare);
@@ -57,6 +58,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const named = amongNames(bare);
   const beside = besideClass(bare);
   const again = doneAgain(bare);
+  const spoken = spokenHeads(bare);
   bare.forEach((line, index) => {
     if (builder.passOver(itemAt(lines, index))) return;
     const below = itemAt(belows, index);
@@ -68,6 +70,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       heads: headsBelow(bare, index),
       named: named[index] === true,
       beside: beside[index] === true,
+      headsSpoken: spoken[index] === true,
       alone: (bare[index + 1] ?? '').trim() === '',
       timedBelow: TIMED.test(below),
       parts,

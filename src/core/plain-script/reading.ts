@@ -12,6 +12,8 @@ export interface StepSettings {
   readonly breathWay?: 'nose' | 'nose-mouth';
   readonly callBackSeconds?: number;
   readonly callBackWords?: string;
+  /** Said between its two sides, or its two ways. */
+  readonly changeWords?: string;
   /** Said before its rounds, though its breath is written already. */
   readonly before?: string;
   /** How often or how long each of a list above is done, where it has no amount; of one alone, its own. */
@@ -30,6 +32,8 @@ export interface Reading {
   readonly about?: 'focus' | 'audience' | 'length';
   /** How a breath is said, where its words are what is done. */
   readonly said?: string;
+  /** Whether it is a name by itself, and what stands below it is spoken. */
+  readonly heads?: true;
   /** What a version of a movement is called, where a label tells. */
   readonly label?: string;
   /** What it sets of the movement above, beside its counts. */
@@ -44,6 +48,7 @@ export function reading(kind: LineKind, words: string, counts: Counts = {}, unsu
 export function worded(one: Reading, as: (words: string) => string): Reading {
   const { words, said, label, sets } = one;
   const callBackWords = sets?.callBackWords;
+  const changeWords = sets?.changeWords;
   const before = sets?.before;
   const layers = sets?.layers?.map((part) => ({ ...part, words: as(part.words) }));
   return {
@@ -52,6 +57,7 @@ export function worded(one: Reading, as: (words: string) => string): Reading {
     ...(said === undefined ? {} : { said: as(said) }),
     ...(label === undefined ? {} : { label: as(label) }),
     ...(callBackWords === undefined ? {} : { sets: { ...sets, callBackWords: as(callBackWords) } }),
+    ...(changeWords === undefined ? {} : { sets: { ...sets, changeWords: as(changeWords) } }),
     ...(before === undefined ? {} : { sets: { ...sets, before: as(before) } }),
     ...(layers === undefined ? {} : { sets: { ...sets, layers } }),
   };

@@ -1,7 +1,9 @@
+import { breathsOf } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
 import { isStill } from './line-signs';
 import type { Counts } from './model';
 import { MAY_COUNT } from './name-lines';
+import { wordCount } from './line-words';
 import { reading, type Reading } from './reading';
 import { readRemark, readStep } from './step-lines';
 import type { Standing } from './standing';
@@ -20,11 +22,50 @@ export function spokenIn(body: string, standing: Standing): readonly Reading[] |
   if (body.length < LINE.min || body.length > LINE.max) return null;
   const named = namedIn(body);
   if (named) return named;
+  if (standing.under === 'movement' && (standing.spoken || LED_ON.test(body)) && CHANGE.test(body)) return onOtherSide();
   if (!MAY_COUNT.test(body)) return null;
   const stillness = standing.inset ? null : stillIn(body);
   if (stillness) return stillness;
   if (standing.under !== 'movement') return null;
-  return otherWay(body) ?? (standing.uncounted ? amountWithin(body) : null);
+  return (ON_THIS_SIDE.test(body) ? onOtherSide() : null) ?? otherWay(body) ?? (standing.uncounted ? amountWithin(body) : null) ?? (standing.spoken ? amountSpoken(body, standing) : null); // prettier-ignore
+}
+
+const LED_ON = /^(?:and|now|then|so) .*[.!]$/i;
+const CHANGE = /^(?:and |now |then |so |slowly )*(?:change|swap|switch)(?: over)? (?:the |your )?(?:legs|sides|feet|arms|hands)(?: over| now)?[.!]?$/i;
+const ON_THIS_SIDE = /^(?:and |now |then )*(?:for )?(?:another )?[\p{L}\d-]{1,12} (?:s|secs?|seconds?|minutes?|mins?|times|rounds) (?:on|for|to) (?:this|that|the other|the second) (?:side|leg|foot|arm|hand)(?: too| as well)?[.!]?$/iu;
+
+/** "And change legs.", "Twenty seconds on this side.": the other side of the step above. */
+function onOtherSide(): readonly Reading[] {
+  return [reading('setting', '', { sides: 'one-then-other' }, true)];
+}
+
+const SIDE_OR_WAY =
+  /\b(?:other|opposite|second) (side|leg|foot|arm|hand|way|direction)\b|\b(?:change|swap|switch)(?: the| over)? (sides?|legs?|feet|arms?|hands?|direction|ways?)\b|\bnow (?:to |on )?(?:the )?(left|right)\b/i;
+const ROUNDS = { min: 2, max: 36 } as const;
+const SECONDS_FROM = 10;
+
+/** Whether a line is a whole sentence, and no note: no label, no “x8”, no strokes. */
+export function isSpokenSentence(body: string): boolean {
+  if (!/[.!?…]["”)]?$/.test(body) || wordCount(body) < WORDS_OF_A_SENTENCE) return false;
+  return !/^[\p{L} -]{2,24}:\s|\d ?[x×]|[x×] ?\d| [–—-] |\//iu.test(body.replace(/(?<=direction|way|side):/i, ''));
+}
+
+const WORDS_OF_A_SENTENCE = 5;
+
+/** "Circle to the left, slowly, five times.": said, and how often; later the other way or side of it. */
+function amountSpoken(body: string, { uncounted }: Standing): readonly Reading[] | null {
+  if (!isSpokenSentence(body) || breathsOf(body).length > 0 || amountOf(body) !== null) return null;
+  const { rounds = 0, seconds, hold, sides, startSide, held } = findCounts(body).counts;
+  const [time = 0] = seconds ?? [];
+  const often = rounds >= ROUNDS.min && rounds <= ROUNDS.max;
+  if (hold !== undefined || (!often && time < SECONDS_FROM)) return null;
+  const told = reading('said', body);
+  const amount = often ? { rounds } : { seconds, ...(held ? { held } : {}) };
+  if (uncounted) return [told, reading('setting', '', { ...amount, ...(sides ? { sides, ...(startSide ? { startSide } : {}) } : {}) }, true)]; // prettier-ignore
+  const turned = SIDE_OR_WAY.exec(body)?.slice(1).find((one) => one !== undefined);
+  if (turned === undefined) return [{ ...told, unsure: true }];
+  const both = /way|direction/i.test(turned) ? 'both-directions' : 'one-then-other';
+  return [reading('setting', '', { ...amount, sides: both }, true), { ...reading('setting', body), sets: { changeWords: body } }]; // prettier-ignore
 }
 
 const NUMBER = '(?:one|two|three|four|five|six|seven|eight|nine|ten|\\d{1,2})';
@@ -35,28 +76,46 @@ const IS_CALLED = new RegExp(
   `^(?:(?:and |now )*(?:the |our |your )?${ORDINAL} ${THING}(?: today| for today)?|${THING} (?:number )?${NUMBER}|this (?:next )?${THING}|this)(?: is|['’]s)(?: called| named| known as|:)? (?:the )?["“]?(\\p{Lu}[\\p{L}'’]*(?: [\\p{L}'’-]+){1,6})["”]?[.!]?$`,
   'iu',
 );
+/** "Now we come to Sinking the Anchor." */
+const COMES_TO =
+  /^(?:(?:and|so|then|now|next|ok|okay),? )*(?:(?:we|I)(?:['’]ll| will)? (?:come|move|go|turn|move on|go on) (?:on |in)?to|(?:next|now)? ?(?:comes|is|up is)|here (?:comes|is)|let['’]?s (?:do|try|move (?:on )?(?:in)?to|begin with|start with))(?: the movement| the exercise)?,? (?:the )?["“]?(\p{Lu}[\p{L}'’]*(?: [\p{L}'’-]+){1,6})["”]?[.!]?$/iu;
+/** "Heron on the Rail, first the left leg." */
+const NAME_AND_SIDE =
+  /^(\p{Lu}[\p{L}'’]*(?: [\p{L}'’-]+){1,6}), (?:we )?(?:first|start(?:ing)?|begin(?:ning)?)(?: with| on| to)?(?: the)? (left|right)(?: (?:side|leg|arm|foot|hand))?(?: first)?[.!]?$/iu;
 const TITLE_CASE = /^\p{Lu}\S*(?: (?:\p{Lu}\S*|the|of|a|an|in|on|to|and|with|like|its|his|her|your))*$/u;
 
 function namedIn(body: string): readonly Reading[] | null {
-  const name = IS_CALLED.exec(body)?.[1] ?? '';
+  const called = CALLED.exec(body)?.[1];
+  if (called !== undefined) return [{ ...reading('movement', called, {}, true), heads: true }, { ...reading('said', body), sets: { before: body } }]; // prettier-ignore
+  const [, led, side] = NAME_AND_SIDE.exec(body) ?? [];
+  if (led !== undefined && side !== undefined && TITLE_CASE.test(led))
+    return [{ ...reading('movement', led, { startSide: /^r/i.test(side) ? 'right' : 'left' }), heads: true }, { ...reading('said', body), sets: { before: body } }]; // prettier-ignore
+  const name = (IS_CALLED.exec(body) ?? COMES_TO.exec(body))?.[1] ?? '';
   if (name === '' || !TITLE_CASE.test(name) || !/ \p{Lu}/u.test(name)) return null;
-  return [reading('movement', name), { ...reading('said', body), sets: { before: body } }];
+  return [{ ...reading('movement', name), heads: true }, { ...reading('said', body), sets: { before: body } }];
 }
+
+/** "now the first exercise is called scooping the tide", in small letters. */
+const CALLED =
+  /^(?:(?:so|and|now|ok|okay|then|next) )*(?:the |our |your )?(?:(?:first|second|third|fourth|fifth|next|last|final|new) )?(?:movement|exercise|form|posture|one|move)(?: today)? (?:is|was) (?:called|named) (?:the )?(\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,5})[.]?$/iu;
 
 /** "Now let everything settle. Stand in silence for one minute." */
 function stillIn(body: string): readonly Reading[] | null {
   const [first = '', second = '', ...more] = body.split(BETWEEN);
   if (second === '' || more.length > 0 || !/\p{Ll}{2}[.!]$/u.test(first) || MAY_COUNT.test(first)) return null;
   const { counts, rest } = findCounts(second.replace(/[.!]$/, ''));
-  if (counts.seconds === undefined || counts.rounds !== undefined || !isStill(rest)) return null;
+  if (counts.seconds === undefined || counts.rounds !== undefined) return null;
+  if (STAYS.test(rest)) return [reading('silence', rest, { seconds: counts.seconds }, true), reading('said', first)];
+  if (!isStill(rest)) return null;
   const [step] = readStep(second.replace(/[.!]$/, ''), true, 'nothing');
   return step?.kind === 'silence' ? [step, reading('said', first)] : null;
 }
 
+const STAYS = /^(?:and |then |now |just )*(?:stay|rest|wait|remain|stand|sit|lie|pause)(?: (?:here|there|like this|like that|with that|for a while|quietly|still))*$/i;
 const AGAIN = '(?:and |now |then |so )*';
 /** "and now forward, eight more.", "The other way, six times." */
 const OTHER_WAY = new RegExp(
-  `^${AGAIN}(?:(?:go |turn |roll |circle )?(?:(?:in )?(?:the )?(?:other|opposite) (?:way|direction)|for?wards?|back(?:wards?)?|in reverse|reverse(?: it)?)|((?:on |with |to )?(?:the |your )?(?:other|left|right|second) (?:side|leg|arm|hand|foot)))[,:]? (?:for )?(.{1,24})$`,
+  `^${AGAIN}(?:(?:go |turn |roll |circle )?(?:(?:in )?(?:the )?(?:other|opposite) (?:way|direction)|for?wards?|back(?:wards?)?|in reverse|reverse(?: it)?)|((?:on |with |to )?(?:the |your )?(?:other|left|right|second)(?: (?:side|leg|arm|hand|foot))?))[,:]? (?:for )?(.{1,24})$`,
   'iu',
 );
 

@@ -33,4 +33,8 @@ export interface Standing {
   readonly wantsAmount: boolean;
   /** Whether the movement above has no amount yet, whatever is told of it. */
   readonly uncounted: boolean;
+  /** Whether it is a name by itself above what is said in it. */
+  readonly headsSpoken: boolean;
+  /** Whether the movement above is named so: what stands below it is spoken. */
+  readonly spoken: boolean;
 }

@@ -73,7 +73,7 @@ export function withSettings(
   sets: StepSettings,
   pace: ClassPlan['pace'],
 ): MovementStep {
-  const { breath, breathWay, callBackSeconds, callBackWords } = sets;
+  const { breath, breathWay, callBackSeconds, callBackWords, changeWords } = sets;
   const free = breath === 'free' && step.pattern.length === 0;
   return {
     ...step,
@@ -82,6 +82,7 @@ export function withSettings(
     ...(callBackSeconds === undefined
       ? {}
       : { callBackLeadSeconds: Math.min(LIMITS.callBackLeadSeconds.max, callBackSeconds) }),
+    ...(changeWords === undefined ? {} : { sideChangeLine: cut(changeWords, LIMITS.lineCharacters) }),
     ...(callBackWords === undefined ? {} : { lastRoundLine: cut(callBackWords, LIMITS.lineCharacters) }),
   };
 }
