@@ -16,7 +16,7 @@ const PARTS_AT_MOST = 8;
 const WORDS_OF_A_NAME = 6;
 const BODY =
   'ankles?|knees?|hips?|waist|spine|trunk|torso|core|shoulders?|elbows?|wrists?|hands?|fingers?|thumbs?|arms?|legs?|feet|foot|toes?|heels?|neck|head|face|jaw|eyes|chest|(?:upper |lower )?back|belly|upper body|lower body|sides?';
-const LABELLED = new RegExp(`^((?:${BODY})(?:(?: and | ?& ?| ?\\+ ?| ?/ ?)(?:${BODY}))?): (\\S.*)$`, 'iu');
+const LABELLED = new RegExp(`^(?:then |next )?((?:${BODY})(?:(?: and | ?& ?| ?\\+ ?| ?/ ?)(?:${BODY}))?): (\\S.*)$`, 'iu');
 const FIRST = /,? ?\(?(?:starting )?(r|l|right|left)(?: side| foot| leg| hand| arm)? first\)?$/i;
 const NUMBER_FIRST =
   /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;
@@ -36,7 +36,7 @@ export function stepsOfBody(body: string): readonly Reading[] | null {
   const [, label = '', text = ''] = body.length > LINE_AT_MOST ? [] : (LABELLED.exec(body) ?? []);
   if (label === '') return null;
   const first = FIRST.exec(text)?.[1];
-  const written = text.replace(FIRST, '').replace(/\.$/, '').split(/[;,] (?:and |then )*/).map((one) => one.trim()); // prettier-ignore
+  const written = text.replace(FIRST, '').replace(/\.$/, '').split(text.includes(';') ? /; (?:and |then )*/ : /, (?:and |then )*/).map((one) => one.trim()); // prettier-ignore
   // "hip: 10 circles" counts its rounds.
   const alone = written.length === 1;
   if (written.length > PARTS_AT_MOST || (alone && (!NUMBER_FIRST.test(text) || COUNTS_ROUNDS.test(text)))) return null;

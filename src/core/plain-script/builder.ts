@@ -32,7 +32,7 @@ import { isDated, isGreeting, mayNameClass, titled } from './title';
 import { toldInLine } from './told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
-type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount' | 'uncounted' | 'spoken'>;
+type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount' | 'uncounted' | 'spoken' | 'partName'>;
 
 interface LineAround extends Around {
   /** The line as it was pasted. */
@@ -112,6 +112,7 @@ export class ScriptBuilder {
       wantsAmount: this.parts.wantsAmount(),
       uncounted: this.parts.isUncounted(),
       spoken: this.parts.isSpoken(),
+      partName: this.parts.nameOfOpen(),
     };
     const found = this.readingsOf(line, standing);
     // A row of a table may stand under the part that its first column names.

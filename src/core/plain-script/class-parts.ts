@@ -24,6 +24,7 @@ import { USUAL_SECONDS } from './class-told';
 import { secondsFrom } from './counts';
 import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence } from './first-words';
+import { namesPart } from './headings';
 import { guidanceIn, guidedAs, type Guided } from './guidance';
 import { cut, joined, unquoted } from './line-words';
 import { POSTURE_FROM, type Counts, type LineKind } from './model';
@@ -171,6 +172,14 @@ export class ClassParts {
   isUncounted(): boolean {
     const step = this.current();
     return isMovement(step) && this.uncounted.has(step.id);
+  }
+
+  /** The name of the part that is open, where it has no step and no time, and is no usual part of a class. */
+  nameOfOpen(): string | null {
+    const part = this.sections.at(-1);
+    if (!part || part.steps.length > 0 || Object.keys(part.counts).length > 0) return null;
+    const { title } = part.section;
+    return title === '' || namesPart(title) || kindOfPart(title) !== 'movement' ? null : title;
   }
 
   /** Whether what stands below the movement above is spoken in it. */

@@ -37,7 +37,7 @@ const LEADS = [
   /(?:and |then |finally,? |last of all,? |at the end,? )*there(?:['’]s| is| are) (?=\p{L}|\d)/u,
   /(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] /u,
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
-  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?:(?:comes?|came) (?:the |some )?(?=\p{L}+(?: \p{L}+)* (?:for|\d)|\p{L}+ing\b|\p{L}+ \p{L}+s\b))?(?=\p{L})/u,
+  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?:(?:comes?|came) (?:the |some )?(?=\p{L}+(?: \p{L}+)* (?:for|\d)|\p{L}+ing\b|\p{L}+ \p{L}+s\b))?(?=["“]?\p{L})/u,
   /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: (?=\p{L}[\p{L}'’-]*(?: \p{L}|$|[ ,:;–—-]*[\dx×(]))(?!(?:very|slow|only|once|twice|about|maybe|half|an?|as) )/u,
   /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
   /(?:\d{1,2}(?:st|nd|rd|th) (?:form|exercise|movement|move|part|set|piece|section|posture)|(?:form|exercise|movement|move|part|set|piece|section|posture) (?:no\.? ?)?\d{1,2} ?=)(?::| [–-])? (?=[\p{L}"“])/u,

@@ -57,12 +57,12 @@ const SIGNS = Object.keys({
   uncounted: true,
   headsSpoken: true,
   spoken: true,
-} satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds'>, true>) as (keyof Standing)[];
+} satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds' | 'partName'>, true>) as (keyof Standing)[];
 
 /** All that a line stands in, in one text. */
 function keyOf(standing: Standing): string {
   const signs = SIGNS.map((sign) => (standing[sign] === true ? '1' : '0')).join('');
-  return `${standing.under} ${standing.lastsSeconds ?? '-'} ${signs} `;
+  return `${standing.under} ${standing.lastsSeconds ?? '-'} ${signs} ${standing.partName ?? ''}\n`;
 }
 
 /**

@@ -40,11 +40,15 @@ function isOfText(line: string): boolean {
 /** "cue: …", "“Soft knees” …": a line of its own, and none that the page broke. */
 const BEGINS = /^\s*(?:\p{L}{2,12}:\s|["“])/u;
 
+const NOTED = /\d ?[x×](?![\p{L}])|(?<!\p{L})[x×] ?\d|\d ?mins?\b/iu;
+
 function isBroken(block: readonly string[]): boolean {
   const breaks = block.slice(0, -1);
   // What stands further in than the line above it tells of that.
   if (block.some((line, at) => at > 0 && (indentOf(line) > indentOf(itemAt(block, at - 1)) || BEGINS.test(line))))
     return false;
+  // Lines with amounts are notes, and no text.
+  if (block.filter((line) => NOTED.test(line)).length >= block.length / 2) return false;
   const within = breaks.filter((line, at) => {
     const next = itemAt(block, at + 1).trim();
     return line.trim().length >= LINE_FROM && !/[.!?:;)\d"”]$/.test(line.trim()) && /^\p{Ll}/u.test(next);

@@ -53,7 +53,7 @@ function stepsIn(body: string): readonly Reading[] | null {
     const steps = stepsIn(rested.text);
     return steps && steps.map((one, at) => (at === steps.length - 1 ? { ...one, counts: { ...one.counts, rests } } : one)); // prettier-ignore
   }
-  return setsWithRests(body) ?? sidesThenBoth(body) ?? stepsOfBody(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+  return setsWithRests(body) ?? sidesThenBoth(body) ?? stepsOfBody(body) ?? runOn(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
 }
 
 const OFTEN = '(?:(\\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)?|(twice|thrice))';
@@ -206,6 +206,17 @@ export const ON_ROUNDS =
 
 /** "then hips the same", behind another. */
 const ALIKE = /^(\p{L}[\p{L} '’-]{2,30}?),? (?:the same|same(?: again)?|likewise|ditto|as many|just as (?:many|long))$/iu;
+
+/** "lifting water 8x pushing mountain 8x separating clouds 8x each side": names and amounts, and nothing between. */
+const RUN_ON = /(\p{L}[\p{L}'’ &-]{2,40}?) ((?:\d{1,2} ?(?:[x×]|times|mins?|minutes?|secs?|s)|[x×] ?\d{1,2})(?![\p{L}\d])(?: (?:each (?:side|way|leg)|per side|ea|each|e\/[sw]))?)(?: |$)/giu;
+
+function runOn(body: string): readonly Reading[] | null {
+  if (/[.,;:()/–—+]|\b(?:and|own)\b/i.test(body)) return null;
+  const found = [...body.matchAll(RUN_ON)];
+  if (found.length < (/\bthen\b/i.test(body) ? LISTED : LISTED - 1) || found.reduce((sum, [all]) => sum + all.length, 0) !== body.length) return null;
+  const parts = found.map(([, one = '', amount = '']) => `${one.replace(/^(?:then|and) /i, '')}, ${amount}`);
+  return stepsOf(parts);
+}
 
 const NUMBER_FIRST =
   /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;

@@ -1,5 +1,5 @@
 import { breathsOf } from './breath-lines';
-import { findCounts, hasAmount } from './counts';
+import { findCounts, hasAmount, secondsFrom } from './counts';
 import { isStill } from './line-signs';
 import type { Counts } from './model';
 import { MAY_COUNT } from './name-lines';
@@ -26,6 +26,10 @@ export function spokenIn(body: string, standing: Standing): readonly Reading[] |
   if (!MAY_COUNT.test(body)) return null;
   const stillness = standing.inset ? null : stillIn(body);
   if (stillness) return stillness;
+  if (standing.partName !== null) {
+    const told = amountWithin(body);
+    return told && [{ ...reading('movement', standing.partName, {}, true), heads: true }, ...told];
+  }
   if (standing.under !== 'movement') return null;
   return (ON_THIS_SIDE.test(body) ? onOtherSide() : null) ?? otherWay(body) ?? (standing.uncounted ? amountWithin(body) : null) ?? (standing.spoken ? amountSpoken(body, standing) : null); // prettier-ignore
 }
@@ -106,6 +110,7 @@ function stillIn(body: string): readonly Reading[] | null {
   const { counts, rest } = findCounts(second.replace(/[.!]$/, ''));
   if (counts.seconds === undefined || counts.rounds !== undefined) return null;
   if (STAYS.test(rest)) return [reading('silence', rest, { seconds: counts.seconds }, true), reading('said', first)];
+  if (/^of (?:silence|quiet|stillness)$/i.test(rest)) return [reading('silence', 'Silence', { seconds: counts.seconds }), reading('said', first)]; // prettier-ignore
   if (!isStill(rest)) return null;
   const [step] = readStep(second.replace(/[.!]$/, ''), true, 'nothing');
   return step?.kind === 'silence' ? [step, reading('said', first)] : null;
@@ -130,7 +135,7 @@ function otherWay(body: string): readonly Reading[] | null {
 
 /** What is left of a sentence that only says how often or how long. */
 const ONLY_AMOUNT =
-  /^(?:(?:let['’]?s|let us|we(?:['’]ll)?|you|I|do|make|take|repeat|this|that|it|now|and|then|slow(?:ly)?|ones?|of|them|these|those|with me|together|all|gently|easily|please|for|a|few|good|big|in|on|each|both|again|more|here|x)[\s,.;:–-]*)*$/i;
+  /^(?:(?:let['’]?s|let us|we(?:['’]ll)?|you|I|do|make|take|repeat|this|that|it|now|and|then|slow(?:ly)?|ones?|of|them|these|those|with me|together|all|gently|easily|please|for|a|few|good|big|in|on|each|both|again|more|here|continue|keep going|carry on|go on|another|x)[\s,.;:–-]*)*$/i;
 const SWAP_AND_MORE =
   /[,;.]? (?:and |then )*(?:change|swap|switch)(?: over)?(?: (?:feet|sides|legs|arms|hands|foot|side|leg))?,? (?:and |then )*(?:do )?(?:the same|another (?:\S+)|(?:\S+) more|(?:\S+) (?:times )?again)(?= |[.!]|$)/i;
 
@@ -142,8 +147,22 @@ function amountWithin(body: string): readonly Reading[] | null {
   const counted = amounts.filter((one) => one !== null);
   const [counts] = counted;
   const others = sentences.filter((_, at) => amounts[at] === null);
+  const sides = counts === undefined || counted.length === 1 ? null : bothIn(counted, others);
+  if (sides) return [...readRemark(others.filter((one) => !THEN_CHANGE.test(one)).join(' ')), reading('setting', '', sides, true)]; // prettier-ignore
   if (counts === undefined || counted.length > 1 || others.some((one) => hasAmount(findCounts(one).counts))) return null;
   return [...readRemark(others.join(' ')), reading('setting', '', counts)];
+}
+
+const THEN_CHANGE = /^(?:and |now |then )*(?:change|swap|switch)(?: over)?(?: (?:the |your )?(?:legs|sides|feet|arms|hands))?(?: now)?[.!]?$/i;
+
+/** "Twenty seconds. Then change. Another twenty seconds.": of both sides; `null` for anything else. */
+function bothIn(counted: readonly Counts[], others: readonly string[]): Counts | null {
+  const [first, second, ...more] = counted;
+  if (!first || !second || more.length > 0 || !others.some((one) => THEN_CHANGE.test(one))) return null;
+  const [time = 0] = first.seconds ?? [];
+  if (first.rounds !== second.rounds || time !== (second.seconds?.[0] ?? 0)) return null;
+  if (first.rounds !== undefined) return { rounds: first.rounds, sides: 'one-then-other' };
+  return { seconds: secondsFrom([time, time], 2), sides: 'one-then-other' };
 }
 
 function amountOf(sentence: string): Counts | null {

@@ -37,4 +37,6 @@ export interface Standing {
   readonly headsSpoken: boolean;
   /** Whether the movement above is named so: what stands below it is spoken. */
   readonly spoken: boolean;
+  /** The name of the part that is open, where nothing stands in it yet and it may be that of a movement; else `null`. */
+  readonly partName: string | null;
 }

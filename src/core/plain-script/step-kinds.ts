@@ -226,7 +226,7 @@ function namedOrSaid(look: Look): Reading {
       /\p{L}(?:\.{3}|…)|^\(.*\)$/u.test(body) ||
       TWO_NAMES.test(body) ||
       isOnlyOwnPace(counts);
-    return reading('movement', rest === '' ? body : unquoted(rest), counts, guessed);
+    return reading('movement', rest === '' ? body : rest.replace(/^["“]([^"“”]+)["”]$/, '$1'), counts, guessed);
   }
   if (item && (isTold(name) || (under === 'movement' && isCue(name)))) return reading('said', body, {}, true);
   const prose = /[.!?]$/.test(rest) && words > 8;

@@ -109,6 +109,8 @@ function behindName(step: Reading): readonly Reading[] | null {
   const amount = rounds ?? seconds;
   if (amount !== undefined && parts.length > 0 && parts.every((one) => OF_BODY.test(one)) && !OF_BODY.test(named))
     return [{ ...step, words: named }, ...readRemark(parts.join(', '))];
+  const quoted = QUOTED_NAME.exec(step.words);
+  if (quoted) return [{ ...step, words: itemAt(quoted, 1) }, ...readRemark(itemAt(quoted, 2))];
   const gloss = GLOSS.exec(step.words);
   if (gloss) return [{ ...step, words: itemAt(gloss, 1) }, ...readRemark(itemAt(gloss, 2))];
   const told = TOLD_BEHIND_NAME.exec(step.words);
@@ -120,6 +122,9 @@ function behindName(step: Reading): readonly Reading[] | null {
 /** "both hands", "left right left right", "big circles": no name, but how one that stands before it is done. */
 const OF_BODY =
   /^(?:(?:both|left|right|one|each|big|small|slow|slowly|large|wide|low|high|soft|easy|gentle|follow[- ]me|arms?|hands?|palms?|knees?|feet|eyes?|elbows?|shoulders?|with|(?<=(?:big|small|slow|wide|large) )circles?|and|the|loose|relaxed|heavy|light|open|closed)(?: |$)){1,5}$/i;
+
+/** "“Gull Looks Back” – turning with the arms". */
+const QUOTED_NAME = /^["“]([^"“”]+)["”](?:[,:]| [–-]) (.{3,})$/u;
 
 /** "Wind in the Branches (sway)". */
 const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;

@@ -24,7 +24,7 @@ const MEANING: readonly (readonly [Column, RegExp])[] = [
   ['side', /^(?:sides?|direction|directions|which side|left ?\/ ?right|l ?\/ ?r)$/],
   ['part', /^(?:sections?|parts?|phases?|blocks?|stages?|segments?)$/],
   ['aside', /^(?:easier|harder|seated|chair|caution|cautions|careful|safety|watch (?:for|out)|level ?[12]?|gentler|stronger|beginners?|advanced)$/],
-  ['note', /^(?:notes?|cues?|comments?|remarks?|details?|instructions?|teaching points?|say|said|what (?:I|to) say|script|breath(?:ing)?|music|focus|adaptations?|options?|variations?|reminders?|tips?|equipment|why|purpose|voice|words|teacher)$/],
+  ['note', /^(?:notes?|cues?|comments?|remarks?|details?|instructions?|teaching points?|say|said|what (?:I|to) say|script|breath(?:ing)?|music|focus|adaptations?|options?|variations?|reminders?|tips?|equipment|why|purpose|voice|words|teacher|how|how to)$/],
 ]; // prettier-ignore
 
 const ROWS_AT_LEAST = 2;
