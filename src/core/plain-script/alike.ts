@@ -16,12 +16,15 @@ const PAIR = 2;
 
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 export const OF_ONE =
-  /^(?:(?:the|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps)[ .]*)*$/i;
+  /^(?:(?:the|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps|per|every|a|go|time|round)[ .]*)*$/i;
 
 const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|once|twice|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
 const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';
 /** "…, 8 each", "… (1 min each)", "… x8 each", "…: both 8 times". */
-const BEHIND = new RegExp(`^(.{5,120}?)(?:,|:|\\.| [-–—])? \\(?(?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}\\)?[.!]?$`, 'iu');
+const BEHIND = new RegExp(
+  `^(.{5,120}?)(?:,|:|\\.| [-–—])? \\(?(?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}\\)?[.!]?$`,
+  'iu',
+);
 const BOTH = new RegExp(`^(.{5,80}?)(?:,|:| [-–—])? \\(?(?:both|all) (?:[x×] ?)?${AMOUNT}\\)?[.!]?$`, 'iu');
 /** "8 of each: …", "30 s each of …", "1 min each - …". */
 const BEFORE = new RegExp(

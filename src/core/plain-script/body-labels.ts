@@ -16,7 +16,10 @@ const PARTS_AT_MOST = 8;
 const WORDS_OF_A_NAME = 6;
 const BODY =
   'ankles?|knees?|hips?|waist|spine|trunk|torso|core|shoulders?|elbows?|wrists?|hands?|fingers?|thumbs?|arms?|legs?|feet|foot|toes?|heels?|neck|head|face|jaw|eyes|chest|(?:upper |lower )?back|belly|upper body|lower body|sides?';
-const LABELLED = new RegExp(`^(?:then |next )?((?:${BODY})(?:(?: and | ?& ?| ?\\+ ?| ?/ ?)(?:${BODY}))?): (\\S.*)$`, 'iu');
+const LABELLED = new RegExp(
+  `^(?:then |next )?((?:${BODY})(?:(?: and | ?& ?| ?\\+ ?| ?/ ?)(?:${BODY}))?): (\\S.*)$`,
+  'iu',
+);
 const FIRST = /,? ?\(?(?:starting )?(r|l|right|left)(?: side| foot| leg| hand| arm)? first\)?$/i;
 const NUMBER_FIRST =
   /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;

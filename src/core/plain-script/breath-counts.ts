@@ -33,7 +33,8 @@ const FORMS: readonly RegExp[] = [
   ),
 ];
 /** "4 sec down, 4 sec up": up is the way in. Common practice, no published source. */
-const UP_DOWN = /(?:[,;:–-] ?)?\(?(\d{1,2}) ?(?:s|secs?|seconds?|counts?)\b\.?(?: going)? (up|down)(?: ?[,;/+&–-])?(?: and| then)? ?(\d{1,2}) ?(?:s|secs?|seconds?|counts?)\b\.?(?: going)? (up|down)\b\)?/i;
+const UP_DOWN =
+  /(?:[,;:–-] ?)?\(?(\d{1,2}) ?(?:s|secs?|seconds?|counts?)\b\.?(?: going)? (up|down)(?: ?[,;/+&–-])?(?: and| then)? ?(\d{1,2}) ?(?:s|secs?|seconds?|counts?)\b\.?(?: going)? (up|down)\b\)?/i;
 
 function withoutUpAndDown(text: string): BreathFound | null {
   const [all = '', first, way = '', second, other = ''] = UP_DOWN.exec(text) ?? [];
@@ -84,7 +85,8 @@ function withoutRests(text: string): BreathFound | null {
 
 /** What rests a breath, and where it is full or empty, as people write them. */
 export const RESTS_BREATH = '(?:hold|pause|rest|wait|stay|suspend)';
-const RESTS_IN_LINE = '(?:hold(?:ing)?|paus(?:e|ing)|rest(?:ing)?|wait(?:ing)?|stay(?:ing)?|suspend|stop(?:ping)?|linger(?:ing)?)';
+const RESTS_IN_LINE =
+  '(?:hold(?:ing)?|paus(?:e|ing)|rest(?:ing)?|wait(?:ing)?|stay(?:ing)?|suspend|stop(?:ping)?|linger(?:ing)?)';
 export const AT_FULL =
   '(?:at|on) (?:the )?(?:top|full(?:ness)?)|(?:after|at the end of|behind) (?:the |each |every )?(?:in-?breath|inhale|inhalation|breathing in)|full|when full|on the inhale';
 export const AT_EMPTY =
@@ -180,7 +182,7 @@ export function isManner(rest: string): boolean {
 }
 
 const MANNER =
-  /^(?:(?:very|really|nice(?:ly)?|quite|a bit|a little|much|still|now|then|here|and|but|with|this one|this time|keep|go|do|it|all|even|more|less|slow(?:ly|er)?|gent(?:le|ly|ler)|eas(?:y|ily|ier)|soft(?:ly|er)?|calm(?:ly|er)?|smooth(?:ly|er)?|quiet(?:ly|er)?|deep(?:ly|er)?|long(?:er)?|relaxed|light(?:ly|er)?|steady|steadily|full|unhurried|no hurry|no rush|take (?:your|our) time|breath(?:e|ing)?|breaths)(?:[\s,.;:–-]+|$))+$/i;
+  /^\(?(?:(?:very|really|nice(?:ly)?|quite|a bit|a little|much|still|now|then|here|and|but|with|this one|this time|keep|go|do|it|all|even|more|less|slow(?:ly|er)?|gent(?:le|ly|ler)|eas(?:y|ily|ier)|soft(?:ly|er)?|calm(?:ly|er)?|smooth(?:ly|er)?|quiet(?:ly|er)?|deep(?:ly|er)?|long(?:er)?|relaxed|light(?:ly|er)?|steady|steadily|full|unhurried|no hurry|no rush|take (?:your|our) time|breath(?:e|ing)?|breaths)(?:[\s,.;:–-]+|$))+$/i;
 
 /** The class's breath as it is written above its first step. */
 export function breathOfClass(breath: BreathCounts, pace: PlanPace): PlanPace {

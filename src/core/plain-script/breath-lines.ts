@@ -48,7 +48,8 @@ const BOTH_WAYS = new RegExp(
 /** "in rise out sink": a few words each, with nothing between. */
 const BARE_PAIR = /^()(in|out)() (\p{L}+(?: \p{L}+){0,2}) (in|out)() (\p{L}+(?: \p{L}+){0,2})$/iu;
 /** "Breathe in... and out...". */
-const ONLY_WAYS = /^(?:and |now |so )*(?:breathe )?in ?(?:\.{2,}|…|,|\.)? ?(?:and |then )*(?:breathe )?out ?(?:\.{2,}|…|[.!])?$/i;
+const ONLY_WAYS =
+  /^(?:and |now |so )*(?:breathe )?in ?(?:\.{2,}|…|,|\.)? ?(?:and |then )*(?:breathe )?out ?(?:\.{2,}|…|[.!])?$/i;
 const PAIR_AT_MOST = 160;
 
 /** A way in and a way out that are told in one line by the bare words; `null` where they are not. */

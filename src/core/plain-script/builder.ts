@@ -32,7 +32,10 @@ import { isDated, isGreeting, mayNameClass, titled } from './title';
 import { toldInLine } from './told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
-type Around = Omit<Standing, 'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount' | 'uncounted' | 'spoken' | 'partName'>;
+type Around = Omit<
+  Standing,
+  'under' | 'inset' | 'listed' | 'otherMark' | 'shouted' | 'wantsAmount' | 'uncounted' | 'spoken' | 'partName'
+>;
 
 interface LineAround extends Around {
   /** The line as it was pasted. */
@@ -323,7 +326,10 @@ export class ScriptBuilder {
     }
   }
 
-  private takeNatural({ kind, words, counts, unsure, about, sets, said, label, heads }: Reading, mayTitle: boolean): void {
+  private takeNatural(
+    { kind, words, counts, unsure, about, sets, said, label, heads }: Reading,
+    mayTitle: boolean,
+  ): void {
     if (sets?.each) this.parts.countEach(sets.each, counts);
     else if (sets) this.parts.set(sets);
     else if (about) this.parts.plan = toldOfClass(this.parts.plan, about, words, counts);
@@ -345,7 +351,7 @@ export class ScriptBuilder {
         heads,
       );
     else if (kind === 'talk') this.parts.add(talkOfLine(this.newId, words, counts, said));
-    else if (kind === 'silence') this.parts.add(silenceOf(this.newId, words, counts), counts);
+    else if (kind === 'silence') this.parts.add(silenceOf(this.newId, words, counts, said), counts);
     else if (kind === 'transition') this.parts.add(transitionOf(this.newId, words, counts, said));
     else if (kind === 'said') this.parts.sayOrLeave(words, counts.seconds?.[0] ?? null);
     else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.parts.breathe(kind, words, counts, said);

@@ -23,7 +23,7 @@ import { changeAs, changesByRound, layerOf, type ByRounds } from './by-rounds';
 import { USUAL_SECONDS } from './class-told';
 import { secondsFrom } from './counts';
 import type { DoneAgain, StepsMeant } from './done-again';
-import { endsSilence } from './first-words';
+import { endsSilence, isFarewell } from './first-words';
 import { namesPart } from './headings';
 import { guidanceIn, guidedAs, type Guided } from './guidance';
 import { cut, joined, unquoted } from './line-words';
@@ -215,10 +215,17 @@ export class ClassParts {
       if (isSilence(this.current())) this.add(makeTalk(this.newId, 'Talk', []));
     }
     const step = this.current();
+    if (isMovement(step) && !this.uncounted.has(step.id) && isFarewell(text)) return this.farewell(text, pauseSeconds);
     const behind = isMovement(step) && (step.pattern.length > 0 || (this.spoken.has(step.id) && !this.uncounted.has(step.id))); // prettier-ignore
     if (!behind || text === '') return this.say(text, pauseSeconds);
     const leaving = joined(step.moments.leaving, text);
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
+  }
+
+  /** What takes leave is said behind all, and in no movement. */
+  private farewell(text: string, pauseSeconds: number): void {
+    this.add(makeTalk(this.newId, 'Talk', []));
+    this.say(text, pauseSeconds);
   }
 
   phase(phase: Phase): void {

@@ -1,3 +1,4 @@
+import { withSlipsMended } from './slips';
 import { wordAmong } from './tokens';
 
 const BREATH_WORDS = ['inhale', 'exhale', 'inhaling', 'exhaling'] as const;
@@ -15,6 +16,14 @@ export function isBreathWord(word: string): boolean {
 /** What is written below a silence is said into it, but for what ends it. */
 const ENDS_SILENCE =
   /^(?:and |then |now |slowly |gently )*(?:thank|thanks|many thanks|thx|ty|cheers|love|warmly|(?:kind |warm |best )(?:regards|wishes)|bring|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
+
+const FAREWELL =
+  /^(?:(?:and|so|ok|okay|that['’]?s (?:it|all)|well)[,.]? )*(?:thank(?! (?:the|your|yourself)\b)|thanks|many thanks|bye|goodbye|good ?night|see you|farewell|take care|have a (?:good|lovely|nice|calm|great)|until (?:next|tomorrow))\b/i;
+
+/** Whether words take leave: they end a class. */
+export function isFarewell(text: string): boolean {
+  return FAREWELL.test(withSlipsMended(text));
+}
 
 /** What brings people back out of a silence, at its end. */
 export const CALLS_BACK =

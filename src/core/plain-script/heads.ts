@@ -53,7 +53,12 @@ export function headIn(line: string): Head | null {
     .replace(/^[\s,:;=|/–—-]+|[\s,:;=|/–—-]+$/g, '')
     .replace(/,? (?:each|all)(?: one| of (?:them|these))?$/i, '');
   if (name === '' || Object.keys(others).length > 0) return null;
-  const as = namesPart(name) || CALLED_PART.test(line.replace(/^\s*(?:[-*•#]+ )?/, '')) ? 'part' : LIKE_PART.test(name) ? 'like-part' : 'any';
+  const as =
+    namesPart(name) || CALLED_PART.test(line.replace(/^\s*(?:[-*•#]+ )?/, ''))
+      ? 'part'
+      : LIKE_PART.test(name)
+        ? 'like-part'
+        : 'any';
   const called = name.replace(WORKED_ON, '').replace(/["“”]/g, '');
   const named = as === 'part' || (/^\p{Lu}[^.!?,;:()\d]*$/u.test(called) && wordCount(called) <= WORDS_OF_A_NAME);
   if (seconds !== undefined && rounds === undefined && sides === undefined)

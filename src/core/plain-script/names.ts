@@ -28,6 +28,7 @@ const LEADS = [
   /(?:today['’]s (?:new |main |big )?(?:one|thing|exercise|form|movement|part)? ?is|today we (?:learn|do|practi[sc]e|try|start)|new(?: today| this week)?:) (?=\p{L}{2})/u,
   /(?:take|recording|clip|video|scene|shot)\.? (?:no\.? ?)?\d{1,2} ?(?::|[–—-]) (?=\p{L}{2})/u,
   /(?:(?:ok|okay|good|very good|well|lovely|great|right|so|and|then|now),? )*let['’]?s (?:all |just |now |also )?(?!(?:do|take|try|have|see|go|say|not)\b)(?=\p{L}{3})/u,
+  /(?:otherwise|usually|normally|mostly),? (?=\p{L}{3})/u,
   /(?:ok|okay|good|very good|lovely|great|well done),? (?:and |then |now )+(?=\p{L}{3})/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) (?!(?:them|everyone|everybody|people|us|the (?:class|group))\b)/u,

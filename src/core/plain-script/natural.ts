@@ -10,6 +10,7 @@ import { isSpokenSentence, spokenIn } from './spoken';
 import type { Standing } from './standing';
 import { withoutFrame } from './frames';
 import { ITEM, namesPart } from './headings';
+import { amountBehindWords, guidedWords } from './amount-behind';
 import { aboveClass, labelledAs } from './labelled';
 import { layered, withLayersBehind } from './layers-counted';
 import { isOfLetter } from './letters';
@@ -233,21 +234,9 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const asked = pauseIn(withoutFrame(body) ?? '');
   if (asked !== null && (asked <= LONGEST_PAUSE || isRest(withoutFrame(body) ?? '', asked)))
     return [pauseOf(withoutFrame(body) ?? '', asked, under, true)];
-  const { counts, rest } = findCounts(body);
-  const { breath, rests: _, ...others } = counts;
-  if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
-  // "very slowly, in 5, out 5", below a step.
-  if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
-    return [reading('setting', '', counts), reading('said', rest.replace(/[\s,;:–-]+$/, ''))];
-  const told = under === 'movement' && Object.keys(counts).length === 0 ? tellsOfStep(body) : null;
-  if (told) return told;
-  // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
-  const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
-  // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
-  const amountBehind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
-  const rounds = amountBehind === undefined ? undefined : findCounts(`x ${amountBehind}`).counts.rounds;
-  const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
-  if (breaths.length > 0) return [...breaths, ...often];
+  const breathed = breathIn(body, under);
+  if (breathed) return breathed;
+  const { counts } = findCounts(body);
   if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
   const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
@@ -266,6 +255,25 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   return [span === null ? done : lastingFor(done, lasts), ...beside];
 }
 
+/** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
+function breathIn(body: string, under: LineKind): readonly Reading[] | null {
+  const { counts, rest } = findCounts(body);
+  const { breath, rests: _, ...others } = counts;
+  if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
+  // "very slowly, in 5, out 5", below a step.
+  if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
+    return [reading('setting', '', counts), reading('said', rest.replace(/^\(|[\s,;:–-]+$/g, ''))];
+  const told = under === 'movement' && Object.keys(counts).length === 0 ? tellsOfStep(body) : null;
+  if (told) return told;
+  // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
+  const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
+  // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
+  const amountBehind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
+  const rounds = amountBehind === undefined ? undefined : findCounts(`x ${amountBehind}`).counts.rounds;
+  const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
+  return breaths.length > 0 ? [...breaths, ...often] : null;
+}
+
 /** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
 function namedOr(head: string, readings: readonly Reading[]): readonly Reading[] {
   if (readings[0]?.kind === 'movement') return readings;
@@ -282,32 +290,6 @@ const SIDE_FIRST =
 
 /** "(2 min)", right below a name: how long, and no pause behind it. */
 const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
-
-/** "Raise the arms as you breathe in. (8 times)", "Breathe in… and out… (x3)": what is told, and the amount of the step. */
-function amountBehindWords(body: string, { under, wantsAmount }: Standing): readonly Reading[] | null {
-  const [, told = '', inner = ''] = WORDS_THEN_AMOUNT.exec(body) ?? [];
-  if (told === '' || !MAY_COUNT.test(inner) || findCounts(told).counts.rounds !== undefined) return null;
-  const { counts, rest } = findCounts(inner);
-  if (!hasAmount(counts) || !/^(?:repeat)?$/i.test(rest) || counts.breath) return null;
-  const led = findCounts(told);
-  if (led.counts.breath && isOnlyBreath(led.rest.replace(/\p{L}+ (?:the|your) (?:nose|mouth)/iu, ''))) return [reading('movement', 'Breathing', { ...counts, breath: led.counts.breath }), reading('said', told)]; // prettier-ignore
-  const words = readRemark(told);
-  const breathes = words.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
-  return under === 'movement' || breathes ? [...words, reading('setting', '', counts, !wantsAmount && !breathes)] : null;
-}
-
-/** "legs heavy… arms heavy… (2 min)": guided for some time, and nobody moves. */
-const GUIDED = /^(\p{L}[^.…\d]{2,30})(?:\.{2,}|…) ?(\p{L}[^\d()]{2,160}?(?:\.{2,}|…)) ?[([](\d[^()[\]]{1,12})[)\]]$/u;
-
-function guidedWords(body: string): readonly Reading[] | null {
-  const [, first = '', , time = ''] = GUIDED.exec(body) ?? [];
-  const { counts, rest } = findCounts(time);
-  if (first === '' || counts.seconds === undefined || rest !== '') return null;
-  const said = body.slice(0, body.length - time.length - 2).trim();
-  return [reading('silence', first, { seconds: counts.seconds }, true), reading('said', said)];
-}
-
-const WORDS_THEN_AMOUNT = /^(\p{Lu}.{5,300}?(?:[.!?]|…|\.{3}))\s*[([]([^()[\]]{1,40})[)\]]\.?$/u;
 
 /** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */
 function withoutBoxedTime(text: string): string | null {

@@ -37,12 +37,7 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   const text = outOfBrackets(body);
   const found = placeFirst(text, lasting) ?? placeLast(text.replace(LABELLED, ''), lasting, inset);
   // "Last one: closing the gate, three times" is the last movement.
-  if (
-    !found ||
-    !/\p{L}{2}/u.test(found.words) ||
-    ONLY_UNIT.test(found.words) ||
-    isCountedMore(found.words)
-  )
+  if (!found || !/\p{L}{2}/u.test(found.words) || ONLY_UNIT.test(found.words) || isCountedMore(found.words))
     return null;
   const { on, number } = found.place;
   if (on === 'time' && lasting !== null && number >= lasting) return null;

@@ -95,7 +95,8 @@ function aMinuteAt(tokens: readonly Token[], at: number, take: Take): Taken | nu
   if (first === 'or' && second === 'two') return take({ what: 'seconds', range: [60, 120] }, unit + 3);
   if (first === 'or' && second === 'so') return take({ what: 'seconds', range: [60, 60] }, unit + 3);
   const [more, next] = secondsBehind(tokens, unit + 1);
-  const led = good || more > 0 || /^(?:for|about|around|roughly|like|maybe|perhaps|almost|nearly)$/.test(word(tokens, at - 1));
+  const led =
+    good || more > 0 || /^(?:for|about|around|roughly|like|maybe|perhaps|almost|nearly)$/.test(word(tokens, at - 1));
   const whole = first === 'in' && /^(?:all|total)$/.test(second);
   const its = /['’]s$/.test(word(tokens, unit)) || word(tokens, at) === 'another';
   if (!led && !whole && !its && !/^(?:|[.)]|of|altogether)$/.test(first)) return null;

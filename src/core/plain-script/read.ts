@@ -49,7 +49,9 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const asSet = marked
     ? withStepsListed(spelled.map(withMarkApart))
     : withTimes(
-        withAmountsJoined(withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled)))))))),
+        withAmountsJoined(
+          withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled))))))),
+        ),
       );
   const bare = isTidy ? asSet : withAmountsOfAbove(withStretches(asSet));
   const lasting = lastingByClock(bare);

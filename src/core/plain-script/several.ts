@@ -53,7 +53,16 @@ function stepsIn(body: string): readonly Reading[] | null {
     const steps = stepsIn(rested.text);
     return steps && steps.map((one, at) => (at === steps.length - 1 ? { ...one, counts: { ...one.counts, rests } } : one)); // prettier-ignore
   }
-  return setsWithRests(body) ?? sidesThenBoth(body) ?? stepsOfBody(body) ?? runOn(body) ?? repeatedSteps(body) ?? eachAlike(body) ?? stepsBetween(body) ?? stepsApart(body);
+  return (
+    setsWithRests(body) ??
+    sidesThenBoth(body) ??
+    stepsOfBody(body) ??
+    runOn(body) ??
+    repeatedSteps(body) ??
+    eachAlike(body) ??
+    stepsBetween(body) ??
+    stepsApart(body)
+  );
 }
 
 const OFTEN = '(?:(\\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)?|(twice|thrice))';
@@ -193,7 +202,10 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
     const rested = steps.length > 0 ? restOf(part) : null;
     const [, named = part, remark] = /^([^()]+?)\s*\(([^()\d]{3,60})\)$/.exec(part) ?? [];
     const alike = steps.length > 0 ? ALIKE.exec(named)?.[1] : undefined;
-    const step = alike !== undefined ? { ...itemAt(steps, steps.length - 1), words: alike } : rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named);
+    const step =
+      alike !== undefined
+        ? { ...itemAt(steps, steps.length - 1), words: alike }
+        : (rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named));
     if (step === null) return null;
     steps.push(step, ...(remark === undefined ? [] : [reading('said', remark)]));
   }
@@ -205,15 +217,21 @@ export const ON_ROUNDS =
   /^(?:the )?(?:(?:last|first|final) (?:\d|one|two|three|four|few|couple)(?: of)? ?(?:rounds?|reps?|ones?|times|goes)?|(?:second|third|fourth|2nd|3rd|last|first|final) (?:time|round|one|go|set))[:,]? ?(?:are |is |done |all )?(?:in |with |without |on |at )?(?:silen|quiet|slow|small|big|soft|low|deep|no |me\b|words|cues|eyes|(?:their|your|half|own)\b|unled|alone|easy|full)/i;
 
 /** "then hips the same", behind another. */
-const ALIKE = /^(\p{L}[\p{L} '’-]{2,30}?),? (?:the same|same(?: again)?|likewise|ditto|as many|just as (?:many|long))$/iu;
+const ALIKE =
+  /^(\p{L}[\p{L} '’-]{2,30}?),? (?:the same|same(?: again)?|likewise|ditto|as many|just as (?:many|long))$/iu;
 
 /** "lifting water 8x pushing mountain 8x separating clouds 8x each side": names and amounts, and nothing between. */
-const RUN_ON = /(\p{L}[\p{L}'’ &-]{2,40}?) ((?:\d{1,2} ?(?:[x×]|times|mins?|minutes?|secs?|s)|[x×] ?\d{1,2})(?![\p{L}\d])(?: (?:each (?:side|way|leg)|per side|ea|each|e\/[sw]))?)(?: |$)/giu;
+const RUN_ON =
+  /(\p{L}[\p{L}'’ &-]{2,40}?) ((?:\d{1,2} ?(?:[x×]|times|mins?|minutes?|secs?|s)|[x×] ?\d{1,2})(?![\p{L}\d])(?: (?:each (?:side|way|leg)|per side|ea|each|e\/[sw]))?)(?: |$)/giu;
 
 function runOn(body: string): readonly Reading[] | null {
   if (/[.,;:()/–—+]|\b(?:and|own)\b/i.test(body)) return null;
   const found = [...body.matchAll(RUN_ON)];
-  if (found.length < (/\bthen\b/i.test(body) ? LISTED : LISTED - 1) || found.reduce((sum, [all]) => sum + all.length, 0) !== body.length) return null;
+  if (
+    found.length < (/\bthen\b/i.test(body) ? LISTED : LISTED - 1) ||
+    found.reduce((sum, [all]) => sum + all.length, 0) !== body.length
+  )
+    return null;
   const parts = found.map(([, one = '', amount = '']) => `${one.replace(/^(?:then|and) /i, '')}, ${amount}`);
   return stepsOf(parts);
 }

@@ -187,12 +187,13 @@ const BOTH_ARE_ONE =
   /[,;]? ?\(?(?:(?:l|left|r|right) ?(?:then|and|&|\+|\/) ?(?:r|right|l|left)|both (?:sides|legs|arms)|one (?:on )?each side) ?(?:together )?(?:=|is|are|makes?|counts? (?:as|for)) ?(?:1|one)(?: (?:round|rep|time))?\)?(?=[\s.,;)]|$)/iu;
 
 function withEachFoot(text: string): string {
-  return text.replace(BOTH_ARE_ONE, ' each side').replace(EACH_FOOT, (all, often: string, what: string, first: string, of: string, second: string) => {
-    const [one, other] = [first, second].map((side) => side.charAt(0).toLowerCase());
-    return one === other ? all : `${often} ${what} each ${of}${one === 'r' ? ', starting right' : ''}`;
-  });
+  return text
+    .replace(BOTH_ARE_ONE, ' each side')
+    .replace(EACH_FOOT, (all, often: string, what: string, first: string, of: string, second: string) => {
+      const [one, other] = [first, second].map((side) => side.charAt(0).toLowerCase());
+      return one === other ? all : `${often} ${what} each ${of}${one === 'r' ? ', starting right' : ''}`;
+    });
 }
-
 
 /** "Bow [6x]" as "Bow (6x)". */
 export function inRoundBrackets(text: string): string {

@@ -27,7 +27,9 @@ export function withoutSpeaker(lines: readonly string[]): readonly string[] {
   const known = speaker.toLowerCase();
   if (LABELS.has(known) || SETTINGS.has(known) || namesPart(known) || isBreathWord(known)) return lines;
   // What stands behind it is spoken, and no name with an amount in a list of them.
-  const spoken = lines.filter((line, at) => labels[at] === speaker && /[.!?…][)"”\]]?$|[)\]]$/.test(line.trim())).length;
+  const spoken = lines.filter(
+    (line, at) => labels[at] === speaker && /[.!?…][)"”\]]?$|[)\]]$/.test(line.trim()),
+  ).length;
   if (spoken < times / 2) return lines;
   return lines.map((line, at) => (labels[at] === speaker ? line.replace(SPEAKER, '$1') : line));
 }

@@ -22,8 +22,11 @@ export function spokenIn(body: string, standing: Standing): readonly Reading[] |
   if (body.length < LINE.min || body.length > LINE.max) return null;
   const named = namedIn(body);
   if (named) return named;
-  if (standing.under === 'movement' && (standing.spoken || LED_ON.test(body)) && CHANGE.test(body)) return onOtherSide();
+  if (standing.under === 'movement' && (standing.spoken || LED_ON.test(body)) && CHANGE.test(body))
+    return onOtherSide();
   if (!MAY_COUNT.test(body)) return null;
+  const breaths = standing.uncounted ? null : breathsTaken(body);
+  if (breaths) return breaths;
   const stillness = standing.inset ? null : stillIn(body);
   if (stillness) return stillness;
   if (standing.partName !== null) {
@@ -35,8 +38,10 @@ export function spokenIn(body: string, standing: Standing): readonly Reading[] |
 }
 
 const LED_ON = /^(?:and|now|then|so) .*[.!]$/i;
-const CHANGE = /^(?:and |now |then |so |slowly )*(?:change|swap|switch)(?: over)? (?:the |your )?(?:legs|sides|feet|arms|hands)(?: over| now)?[.!]?$/i;
-const ON_THIS_SIDE = /^(?:and |now |then )*(?:for )?(?:another )?[\p{L}\d-]{1,12} (?:s|secs?|seconds?|minutes?|mins?|times|rounds) (?:on|for|to) (?:this|that|the other|the second) (?:side|leg|foot|arm|hand)(?: too| as well)?[.!]?$/iu;
+const CHANGE =
+  /^(?:and |now |then |so |slowly )*(?:change|swap|switch)(?: over)? (?:the |your )?(?:legs|sides|feet|arms|hands)(?: over| now)?[.!]?$/i;
+const ON_THIS_SIDE =
+  /^(?:and |now |then )*(?:for )?(?:another )?[\p{L}\d-]{1,12} (?:s|secs?|seconds?|minutes?|mins?|times|rounds) (?:on|for|to) (?:this|that|the other|the second) (?:side|leg|foot|arm|hand)(?: too| as well)?[.!]?$/iu;
 
 /** "And change legs.", "Twenty seconds on this side.": the other side of the step above. */
 function onOtherSide(): readonly Reading[] {
@@ -66,8 +71,10 @@ function amountSpoken(body: string, { uncounted }: Standing): readonly Reading[]
   const told = reading('said', body);
   const amount = often ? { rounds } : { seconds, ...(held ? { held } : {}) };
   if (uncounted) return [told, reading('setting', '', { ...amount, ...(sides ? { sides, ...(startSide ? { startSide } : {}) } : {}) }, true)]; // prettier-ignore
-  const turned = SIDE_OR_WAY.exec(body)?.slice(1).find((one) => one !== undefined);
-  if (turned === undefined) return [{ ...told, unsure: true }];
+  const turned = SIDE_OR_WAY.exec(body)
+    ?.slice(1)
+    .find((one) => one !== undefined);
+  if (turned === undefined) return null;
   const both = /way|direction/i.test(turned) ? 'both-directions' : 'one-then-other';
   return [reading('setting', '', { ...amount, sides: both }, true), { ...reading('setting', body), sets: { changeWords: body } }]; // prettier-ignore
 }
@@ -96,12 +103,28 @@ function namedIn(body: string): readonly Reading[] | null {
     return [{ ...reading('movement', led, { startSide: /^r/i.test(side) ? 'right' : 'left' }), heads: true }, { ...reading('said', body), sets: { before: body } }]; // prettier-ignore
   const name = (IS_CALLED.exec(body) ?? COMES_TO.exec(body))?.[1] ?? '';
   if (name === '' || !TITLE_CASE.test(name) || !/ \p{Lu}/u.test(name)) return null;
-  return [{ ...reading('movement', name), heads: true }, { ...reading('said', body), sets: { before: body } }];
+  return [
+    { ...reading('movement', name), heads: true },
+    { ...reading('said', body), sets: { before: body } },
+  ];
 }
 
 /** "now the first exercise is called scooping the tide", in small letters. */
 const CALLED =
   /^(?:(?:so|and|now|ok|okay|then|next) )*(?:the |our |your )?(?:(?:first|second|third|fourth|fifth|next|last|final|new) )?(?:movement|exercise|form|posture|one|move)(?: today)? (?:is|was) (?:called|named) (?:the )?(\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,5})[.]?$/iu;
+
+const BREATHS =
+  /^(?:and |now |then )*(?:(?:let['’]?s|let us|we(?:['’]ll)?|you(?:['’]ll)?) )?(?:just )?(?:take|have) (\S+) (?:(?:slow|deep|full|long|easy|quiet|natural|big|gentle),? (?:and )?)*breaths(?: (?:here|together|like this|with me|in (?:your|our) own time))*[.!]?$/i;
+
+/** "Let your shoulders soften. We'll take three slow breaths here." */
+function breathsTaken(body: string): readonly Reading[] | null {
+  const sentences = body.split(BETWEEN);
+  const written = BREATHS.exec(sentences.at(-1) ?? '')?.[1];
+  const others = sentences.slice(0, -1);
+  if (written === undefined || others.length === 0 || others.some((one) => MAY_COUNT.test(one))) return null;
+  const { rounds } = findCounts(`x, ${written} times`).counts;
+  return rounds === undefined ? null : [reading('movement', 'Breathing', { rounds }, true), reading('said', others.join(' '))]; // prettier-ignore
+}
 
 /** "Now let everything settle. Stand in silence for one minute." */
 function stillIn(body: string): readonly Reading[] | null {
@@ -109,14 +132,16 @@ function stillIn(body: string): readonly Reading[] | null {
   if (second === '' || more.length > 0 || !/\p{Ll}{2}[.!]$/u.test(first) || MAY_COUNT.test(first)) return null;
   const { counts, rest } = findCounts(second.replace(/[.!]$/, ''));
   if (counts.seconds === undefined || counts.rounds !== undefined) return null;
-  if (STAYS.test(rest)) return [reading('silence', rest, { seconds: counts.seconds }, true), reading('said', first)];
-  if (/^of (?:silence|quiet|stillness)$/i.test(rest)) return [reading('silence', 'Silence', { seconds: counts.seconds }), reading('said', first)]; // prettier-ignore
+  const still = (words: string, unsure = false): readonly Reading[] => [{ ...reading('silence', words, { seconds: counts.seconds }, unsure), said: first }]; // prettier-ignore
+  if (STAYS.test(rest)) return still(rest, true);
+  if (/^of (?:silence|quiet|stillness)$/i.test(rest)) return still('Silence');
   if (!isStill(rest)) return null;
   const [step] = readStep(second.replace(/[.!]$/, ''), true, 'nothing');
-  return step?.kind === 'silence' ? [step, reading('said', first)] : null;
+  return step?.kind === 'silence' ? [{ ...step, said: first }] : null;
 }
 
-const STAYS = /^(?:and |then |now |just )*(?:stay|rest|wait|remain|stand|sit|lie|pause)(?: (?:here|there|like this|like that|with that|for a while|quietly|still))*$/i;
+const STAYS =
+  /^(?:and |then |now |just )*(?:stay|rest|wait|remain|stand|sit|lie|pause)(?: (?:here|there|like this|like that|with that|for a while|quietly|still))*$/i;
 const AGAIN = '(?:and |now |then |so )*';
 /** "and now forward, eight more.", "The other way, six times." */
 const OTHER_WAY = new RegExp(
@@ -127,7 +152,9 @@ const OTHER_WAY = new RegExp(
 function otherWay(body: string): readonly Reading[] | null {
   const [, side, amount = ''] = OTHER_WAY.exec(body) ?? [];
   if (amount === '') return null;
-  const { counts, rest } = findCounts(`x, ${amount.replace(/[.!]$/, '').replace(/ (?:more|again|as well)(?= |$)/gi, ' times')}`);
+  const { counts, rest } = findCounts(
+    `x, ${amount.replace(/[.!]$/, '').replace(/ (?:more|again|as well)(?= |$)/gi, ' times')}`,
+  );
   if (counts.rounds === undefined || counts.sides !== undefined || !/^x?,?$/.test(rest)) return null;
   const sides = side === undefined ? 'both-directions' : 'one-then-other';
   return [reading('setting', '', { rounds: counts.rounds, sides }, true)];
@@ -149,11 +176,13 @@ function amountWithin(body: string): readonly Reading[] | null {
   const others = sentences.filter((_, at) => amounts[at] === null);
   const sides = counts === undefined || counted.length === 1 ? null : bothIn(counted, others);
   if (sides) return [...readRemark(others.filter((one) => !THEN_CHANGE.test(one)).join(' ')), reading('setting', '', sides, true)]; // prettier-ignore
-  if (counts === undefined || counted.length > 1 || others.some((one) => hasAmount(findCounts(one).counts))) return null;
+  if (counts === undefined || counted.length > 1 || others.some((one) => hasAmount(findCounts(one).counts)))
+    return null;
   return [...readRemark(others.join(' ')), reading('setting', '', counts)];
 }
 
-const THEN_CHANGE = /^(?:and |now |then )*(?:change|swap|switch)(?: over)?(?: (?:the |your )?(?:legs|sides|feet|arms|hands))?(?: now)?[.!]?$/i;
+const THEN_CHANGE =
+  /^(?:and |now |then )*(?:change|swap|switch)(?: over)?(?: (?:the |your )?(?:legs|sides|feet|arms|hands))?(?: now)?[.!]?$/i;
 
 /** "Twenty seconds. Then change. Another twenty seconds.": of both sides; `null` for anything else. */
 function bothIn(counted: readonly Counts[], others: readonly string[]): Counts | null {

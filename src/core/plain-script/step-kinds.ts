@@ -76,7 +76,7 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
     return reading('setting', '', counts);
   if (rest === '' && counts.ownPace) return reading('movement', counted ? OWN_PACE : body, counts, true);
   if (rest === '' && isOfBreaths(body, under))
-    return reading('movement', sentenceCase(body.replace(/\.$/, '')), counts, true);
+    return reading('movement', sentenceCase(body.replace(ASKS, '').replace(/\.$/, '')), counts, true);
   // "Inhale 4, hold 4, exhale 4, 5 rounds".
   if (rest === '' && counts.breath && counts.rounds !== undefined && (item || under !== 'movement'))
     return reading('movement', 'Breathing', counts, true);
@@ -100,6 +100,8 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
 };
 
+/** "Let's take three breaths together.": the breaths alone name it. */
+const ASKS = /^(?:and |now |then )*(?:let['’]?s|let us|we(?:['’]ll)?) (?:all )?(?:just )?(?:take|have|do) /i;
 /** "lying down, 5 min of silence". */
 const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness)$/iu;
 const MINUTE_OF_QUIET =
@@ -192,7 +194,8 @@ const spoken: Reader = (look) => {
 };
 
 /** "Floor: none this week": what is left out. */
-const NOT_NOW = /\b(?:none|nothing|not|no \p{L}+|skip(?:ped|ping)?|left out|leave out) (?:this (?:week|time)|today|tonight|for now|yet)\b/iu;
+const NOT_NOW =
+  /\b(?:none|nothing|not|no \p{L}+|skip(?:ped|ping)?|left out|leave out) (?:this (?:week|time)|today|tonight|for now|yet)\b/iu;
 
 /** "end 12:20", "Finish by 8.30": when the class is over. */
 const ENDS_AT =

@@ -95,7 +95,7 @@ function restedBreath(newId: NewId, [full, empty]: BreathRests): Phase[] {
 }
 
 /** A silence by its words, as long as is written. */
-export function silenceOf(newId: NewId, words: string, { seconds }: Counts): SilenceStep {
+export function silenceOf(newId: NewId, words: string, { seconds }: Counts, said?: string): SilenceStep {
   const eyesClosed = /eyes (?:closed|shut)|(?:clos(?:e|ing)|shut(?:ting)?) (?:your|the|our|their) eyes/i.test(words);
   const [preferredSeconds, minSeconds, maxSeconds] = seconds ?? [40, 20, 80];
   return makeSilence(newId, name(words), {
@@ -104,6 +104,7 @@ export function silenceOf(newId: NewId, words: string, { seconds }: Counts): Sil
     minSeconds,
     maxSeconds,
     eyesClosed,
+    ...(said === undefined ? {} : { openingLine: cut(said, LIMITS.lineCharacters) }),
   });
 }
 

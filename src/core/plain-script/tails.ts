@@ -58,7 +58,9 @@ export function headAndTail(text: string): Tailed | null {
     if (!/\p{L}{2}/u.test(tail) || /^\W*\d/.test(tail) || GOES_ON.test(tail) || isHeld(tail)) return null;
     if (Object.keys(counted).length === 0) return { head, tail };
     // A sentence of its own, with an amount in it.
-    return /^[.!]/.test(mark[0].trim()) && wordCount(tail) >= WORDS_OF_A_SENTENCE ? { head, tail, counted: true } : null;
+    return /^[.!]/.test(mark[0].trim()) && wordCount(tail) >= WORDS_OF_A_SENTENCE
+      ? { head, tail, counted: true }
+      : null;
   }
   return null;
 }

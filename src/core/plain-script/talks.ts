@@ -66,8 +66,9 @@ const WHY = /(?: (?:there|here))?,? (?:because|as|since|so) (?:last|they|we|peop
 
 /** A talk with the time that is written beside it; `null` for anything else. */
 export function talkOf(written: string): Reading | null {
-  const [why] = written.length > SELF_AT_MOST ? [] : (WHY.exec(written) ?? []);
-  const bare = written.length > SELF_AT_MOST ? written : written.replace(WHY, '').replace(SELF_TELLS, '');
+  const told = written.length > SELF_AT_MOST ? written : written.replace(SELF_TELLS, '');
+  const [why] = told === written ? [] : (WHY.exec(told) ?? []);
+  const bare = told.replace(why ?? '', '');
   const self = bare !== written && SELF_TELLS.test(written);
   const found = talkIn(self ? sentenceCase(bare) : written);
   return found && self && why !== undefined ? { ...found, said: sentenceCase(why.replace(/^[\s,]+|there |here /g, '')), unsure: true } : found; // prettier-ignore
@@ -83,7 +84,9 @@ function talkIn(body: string): Reading | null {
     !/\d|\b(?:minutes?|seconds?|mins?)\b/i.test(body)
   )
     return null;
-  const { counts, rest, crowded } = findCounts(body.replace(MINUTES_BOXED, (_, boxed?: string, bare?: string) => ` ${boxed ?? bare ?? ''} min`));
+  const { counts, rest, crowded } = findCounts(
+    body.replace(MINUTES_BOXED, (_, boxed?: string, bare?: string) => ` ${boxed ?? bare ?? ''} min`),
+  );
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
   const named = bareName(rest) || rest.trim();

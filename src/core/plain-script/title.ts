@@ -122,7 +122,10 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
   const least = tells ? CLASS_MINUTES.min * 60 : 1;
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
-  const around = rest.replace(/\s[-–—|](?=,)/g, '').replace(/(?: +[|/–-])+ *$/, '').replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
+  const around = rest
+    .replace(/\s[-–—|](?=,)/g, '')
+    .replace(/(?: +[|/–-])+ *$/, '')
+    .replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
   const words = tells || /\b(?:of|for|in|to|with)$|^(?:of|for|in|to|with)\b/i.test(around) ? line.trim() : around;
   if (isLength) return [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }];
   if (isNumbered(line, counts.seconds === undefined) || OF_DAY.test(line))

@@ -1,0 +1,195 @@
+import { describe, expect, it } from 'vitest';
+import { otherThan } from '../support/told-plan';
+
+/*
+ * One thing in the forms that people have for it, each in a class of its own; `\n` is a new line. Common practice, no
+ * published source.
+ */
+
+const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]])[] = [
+  [
+    'a breath told with how it goes',
+    'Rowing x8; “*”',
+    'Rowing x8\nvery slowly, inhale 5 seconds exhale 5 seconds',
+    'Rowing x8\ngently, in for 4 out for 6',
+    'Rowing: 8 times\nslower now, breathing in 5 out 5',
+    'Rowing 8x\n  softly: in 4, out 6',
+    'Rowing, eight rounds\n  slow and easy - in 4 s, out 6 s',
+    'Rowing x8\n(nice and calm, in 5 out 7)',
+  ],
+  [
+    'so long each time',
+    'Rowing clock 180 s',
+    'Rowing 3 times, 1 min each',
+    'Rowing x3, one minute each time',
+    'Rowing x 3 (1 min each)',
+    'Rowing, three times for a minute each',
+    'Rowing 3x, 60 s per go',
+    'Rowing, 3 rounds of 1 minute',
+  ],
+  [
+    'a rest where a movement has come to',
+    'Bow x4 (inhale hold 2 exhale)',
+    'Bow x4, stop 2 seconds in the end position',
+    'Bow x4, stay 2 seconds at the end',
+    'Bow x4, pausing 2 s in the stretch',
+    'Bow 4 times, holding two seconds in the final position',
+    'Bow x4 (stay 2 s at the furthest point)',
+  ],
+  [
+    'a list of ways',
+    '* x4; “*”',
+    'Neck: left, right, forward, back, x4',
+    'Neck tilts (left/right/front/back) x 4',
+    'Steps: front, back, left, right – 4 times',
+  ],
+  [
+    'a list done again',
+    'Lifting x3; Parting x3; Lifting x3; Parting x3',
+    'Lifting x3, Parting x3, then round again',
+    'Lifting x3, Parting x3 – and all again',
+    'Lifting x3, Parting x3, then the whole lot again',
+    'Lifting x3, Parting x3, once more through',
+  ],
+  [
+    'one side, the other, then both',
+    'Brush Knee x4 one-then-other; Brush Knee x8 alternating',
+    'Brush Knee: L x4, R x4, alternate x8',
+    'Brush Knee – left 4, right 4, then alternating 8',
+    'Brush Knee, left 4 times, right 4 times, finally alternating 8 times',
+  ],
+  [
+    'as often as above',
+    'Tide In x6; Tide Out x6',
+    'Tide In x6\nTide Out, mirror of above',
+    'Tide In x6\nTide Out – same as above',
+    'Tide In 6 times\nTide Out (mirror image of the one above)',
+    '- Tide In x6\n- Tide Out: as many as the last one',
+  ],
+  [
+    'a class by its stretches',
+    'neck x4; Rowing x8; still stand 300 s',
+    'First 5 mins: warm up\nneck x4\nNext 10 mins: form\nRowing x8\nLast 5 mins: stand',
+    'First 5 min - warm up\nneck x4\nNext 10 - form\nRowing x8\nFinal 5 - stand',
+  ],
+  [
+    'from one length to another',
+    'Hold the ball held 120 s',
+    'Hold the ball 1 min, 3 if time',
+    'Hold the ball, start with 1 min, if they look ok 3',
+    'Hold the ball 1 min (up to 3 if they like)',
+  ],
+  [
+    'layers by their numbers',
+    'Rowing x9; round 1 “*”; round 4 “*”; round 7 “*”',
+    'Rowing x9 (3 arms only, 3 with knees, 3 full)',
+    'Rowing: 3 arms, 3 arms+knees, 3 full',
+    'Rowing x9 – 3 just arms, 3 arms + steps, 3 everything',
+  ],
+  [
+    'the last one held',
+    'Rowing x4 (inhale hold 5 exhale)',
+    'Rowing x4, last one hold 5',
+    'Rowing x4, hold the last one for five seconds',
+    'Rowing x4, last round held 5 s',
+    'Rowing x4\n  last one: hold 5 s',
+    'Rowing x4\n  hold the last one 5 seconds',
+  ],
+  [
+    'what one part of the body does',
+    'Ankles: pumps x8; Ankles: circles x6 both-directions',
+    'Ankles: 8 pumps, 6 circles each way',
+    'Ankles: pumps x8, circles x6 each way',
+    'Ankles: 8 pumps; 6 circles each direction',
+  ],
+  ['what one part of the body counts', 'Knees: extensions x6 alternating', 'Knees: 6 extensions per leg'],
+  [
+    'names and amounts run on',
+    'lifting water x8; pushing mountain x8; parting clouds x6 alternating',
+    'lifting water 8x pushing mountain 8x parting clouds 6x each side',
+    'lifting water x8 pushing mountain x8 parting clouds x6 each side',
+  ],
+  [
+    'both sides as one',
+    'Drawing the Bow x6 alternating',
+    'Drawing the Bow x6 (L then R = 1)',
+    'Drawing the Bow x6, both sides count as one',
+    'Drawing the Bow x6 (left and right is one)',
+    'Drawing the Bow x6, L+R = 1',
+  ],
+  [
+    'a name behind its number',
+    'Rowing the Boat x8',
+    'FIRST MOVEMENT: Rowing the Boat\n(8 times)',
+    'Movement 1: Rowing the Boat\nx8',
+    'The first exercise: Rowing the Boat, 8 times',
+    'Exercise two - Rowing the Boat\n8 times',
+    '2nd movement: Rowing the Boat x8',
+  ],
+  [
+    'an amount behind what is told',
+    'Rowing the Boat x8; “*”',
+    'Movement 1: Rowing the Boat\nReach and draw back to the ribs. (8 times)',
+    'Movement 1: Rowing the Boat\nReach and draw back to the ribs. [8x]',
+    'Movement 1: Rowing the Boat\nReach forward. Draw back to the ribs. Repeat 8 times.',
+    'Movement 1: Rowing the Boat\nReach forward and draw back. Let’s do eight.',
+  ],
+  [
+    'rounds at one’s own pace',
+    'Rowing own-pace 40 s; “4 times, at your own pace.”',
+    'Rowing x4, own pace',
+    'Rowing 4 times at your own pace',
+  ],
+  [
+    'the ways of one movement in a list',
+    'Rowing x4; Together x4; Left only x3; Right only x3',
+    '- Rowing x4\n- together x4\n- left only x3\n- right only x3',
+    '* Rowing x4\n* Together 4 times\n* Left only, 3 times\n* Right only, 3 times',
+  ],
+  [
+    'what the teacher tells, told of',
+    'Rowing x8; talk * 60 s; Hips x4',
+    'Rowing eight times. I want to talk about the knees for a minute. Then hips four times.',
+    'Rowing eight times. Here I stop and explain the knees for a minute. Then hips four times.',
+    'Rowing eight times. We pause so I can talk about the knees for a minute. Then hips four times.',
+  ],
+  [
+    'the first words and the last',
+    'talk Opening; Rowing x8; talk Closing',
+    'Opening line: “Good evening.”\nRowing x8\nClosing line: “Rest well.”',
+    'First words: Good evening to you all.\nRowing x8\nLast words: "Rest well."',
+  ],
+  [
+    'a place, and silence there',
+    'still * 180 s',
+    'Seated or lying. 3 mins silence.',
+    'Sit or lie. Silence 3 min.',
+    'Lying down, 3 min of silence',
+  ],
+  [
+    'a sentence before a silence',
+    'still * 180 s; “*”',
+    'Let everything settle. Stand in silence for three minutes.',
+    'Bring the hands to the belly. Rest here for three minutes.',
+  ],
+  [
+    'which of a set, and how often',
+    'whole set 1-7 x2',
+    'whole set 1-7 x 2',
+    'whole set 1-7 x2',
+    'whole set 1-7, twice',
+  ],
+  [
+    'another as the one before it',
+    'shoulders x10; hips x10',
+    'shoulders x10, hips the same',
+    'shoulders, about ten, then hips the same',
+    'shoulders x10, then hips likewise',
+  ],
+];
+
+describe('in more forms', () => {
+  it.each(FORMS)('%s', (_, plan, ...forms) => {
+    expect(forms.flatMap((form) => otherThan(plan, form, `Class\n\nMain\n${form}`))).toEqual([]);
+  });
+});
