@@ -180,6 +180,18 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'whole set 1-7, twice',
   ],
   [
+    'a breath behind its name',
+    'Pushing Waves x8',
+    'Pushing Waves: breathe in as you draw back, breathe out as you push, 8 times',
+    'Pushing Waves: inhale as you draw back, exhale as you push, 8 times',
+  ],
+  [
+    'a list with its name before it',
+    'deer x6; crane x6; bear x8',
+    '5 animals - deer 6x, crane 6x, bear 8x',
+    '5 animals: deer 6x, crane 6x, bear 8x',
+  ],
+  [
     'another as the one before it',
     'shoulders x10; hips x10',
     'shoulders x10, hips the same',

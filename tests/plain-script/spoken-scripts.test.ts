@@ -203,6 +203,35 @@ Simply stand. (2 minutes)
      Standing clock 120 s; “Simply stand.”
      talk Talk`,
   ],
+  'with rounds at their own pace, and steps in all': [
+    `Ten Quiet Minutes
+
+Good morning. Take your time to arrive.
+Let the feet be heavy and the head be light. We'll stand like this for a minute.
+
+Floating the Lanterns
+Let your arms rise in front of you on the in-breath.
+And let them float down on the out-breath.
+Six times, at your own speed.
+
+Parting the Fog
+Bring your palms together. As you inhale, draw the hands apart. As you exhale, close them.
+Let's do eight of these. For the last three, close your eyes.
+
+Walking the Pier
+Take a small step with the left foot, then the right. Ten steps in all.
+Turn around and walk back.
+
+Coming Home
+Rest your hands wherever they like to be. One minute.
+I wish you a calm day.`,
+    `talk Talk
+     still stand like this 60 s; “Let the feet be heavy and the head be light.”
+     Floating the Lanterns own-pace 55 s; “6 times, at your own pace.”
+     Parting the Fog x8; “Bring your palms together.”; after “For the last three, close your eyes.”
+     Walking the Pier x10; “Take a small step with the left foot, then the right.”; after “Turn around and walk back.”
+     Coming Home clock 60 s; “Rest your hands wherever they like to be.”; after “I wish you a calm day.”`,
+  ],
   'in a letter': [
     `Dear Pat, thanks for taking my Monday lot. They know the routine so don't worry. Usually I start with shoulder circles, about ten, then hips the same. Next is the tree, two minutes, they like a bit of chat here. Then we do the three lifting ones: Lifting the Sail, Lifting the Net and Lifting the Anchor, six each. If Joan is there skip the twisting. Otherwise twisting ten times. Then the slow walk round the hall for three or four minutes. We always end with everybody holding hands and three big sighs. Keys are with Tom. Love, R`,
     `talk Talk

@@ -1,11 +1,20 @@
 import { isOnlyBreath } from './breath-counts';
-import { findCounts, hasAmount } from './counts';
+import { findCounts, hasAmount, secondsFrom } from './counts';
+import { wordCount } from './line-words';
 import { MAY_COUNT } from './name-lines';
 import { reading, type Reading } from './reading';
 import { readRemark } from './step-lines';
 import type { Standing } from './standing';
 
 /* What is told, with an amount in brackets behind it: of the step above, of a breath, of a guided silence. */
+
+const WORDS_OF_A_NAME = 6;
+const OTHER_WAY = /^(?:and |now |then )*(?:the )?(?:other|opposite) (?:way|direction)(?: round)?[.!]?$/i;
+/** What is done, by its first word: "Roll them back." */
+const isDone = (sentence: string): boolean =>
+  /^(?:roll|circle|swing|shake|turn|lift|raise|push|pull|sway|bounce|tap|rub|stretch|reach|open|close|twist|rock|step|walk|march|float|gather|press|draw|row|pat|shrug|drop|bend|hold|squeeze|massage|wave)\b/i.test(
+    sentence,
+  );
 
 /** "Raise the arms as you breathe in. (8 times)", "Breathe in… and out… (x3)": what is told, and the amount of the step. */
 export function amountBehindWords(body: string, { under, wantsAmount }: Standing): readonly Reading[] | null {
@@ -15,6 +24,13 @@ export function amountBehindWords(body: string, { under, wantsAmount }: Standing
   if (!hasAmount(counts) || !/^(?:repeat)?$/i.test(rest) || counts.breath) return null;
   const led = findCounts(told);
   if (led.counts.breath && isOnlyBreath(led.rest.replace(/\p{L}+ (?:the|your) (?:nose|mouth)/iu, ''))) return [reading('movement', 'Breathing', { ...counts, breath: led.counts.breath }), reading('said', told)]; // prettier-ignore
+  if (OTHER_WAY.test(told) && under === 'movement') {
+    const [time = 0] = counts.seconds ?? [];
+    return [reading('setting', '', { ...counts, ...(time > 0 ? { seconds: secondsFrom([time, time], 2) } : {}), sides: 'both-directions' }, true)]; // prettier-ignore
+  }
+  const [first = '', ...more] = told.split(/(?<=[.!?…])\s+/);
+  const named = under !== 'movement' && /^\p{Lu}/u.test(first) && wordCount(first) <= WORDS_OF_A_NAME && isDone(first);
+  if (named) return [reading('movement', first.replace(/[.!]$/, ''), counts, true), ...(more.length > 0 ? [reading('said', more.join(' '))] : [])]; // prettier-ignore
   const words = readRemark(told);
   const breathes = words.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
   return under === 'movement' || breathes

@@ -39,10 +39,18 @@ const ONE_WAY =
 
 /** The steps of a line that names more than one with its amount; `null` where it is one step. */
 export function severalSteps(body: string): readonly Reading[] | null {
-  const steps = stepsIn(body);
+  const steps = stepsOfList(body) ?? stepsIn(body);
   // With a capital at the start of the line its other names begin with one, too.
   if (steps === null || !/^\p{Lu}/u.test(body)) return steps;
   return steps.map((one) => ({ ...one, words: capitalised(one.words) }));
+}
+
+/** "5 animals - deer 6x, crane 6x, bear 8x": a list with its name before it. */
+function stepsOfList(body: string): readonly Reading[] | null {
+  const list =
+    body.length > LINE_AT_MOST ? undefined : /^\d{1,2} \p{L}[\p{L} ]{2,24}(?::| [–-]) (\p{L}.+)$/u.exec(body)?.[1];
+  const steps = list === undefined ? null : stepsBetween(list);
+  return steps && steps.length >= LISTED ? steps : null;
 }
 
 function stepsIn(body: string): readonly Reading[] | null {

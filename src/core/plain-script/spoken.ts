@@ -1,5 +1,6 @@
 import { breathsOf } from './breath-lines';
 import { findCounts, hasAmount, secondsFrom } from './counts';
+import { withoutFrame } from './frames';
 import { isStill } from './line-signs';
 import type { Counts } from './model';
 import { MAY_COUNT } from './name-lines';
@@ -20,10 +21,12 @@ const BETWEEN = /(?<=[.!?…])\s+(?=["“(]?\p{Lu}|\d)/u;
 /** What a spoken line tells of the step above, or which it names; `null` for any other line. */
 export function spokenIn(body: string, standing: Standing): readonly Reading[] | null {
   if (body.length < LINE.min || body.length > LINE.max) return null;
-  const named = namedIn(body);
+  const named = namedIn(body) ?? namedFirst(body);
   if (named) return named;
   if (standing.under === 'movement' && (standing.spoken || LED_ON.test(body)) && CHANGE.test(body))
     return onOtherSide();
+  const phases = standing.under === 'movement' && standing.spoken ? breathsWithin(body) : null;
+  if (phases) return phases;
   if (!MAY_COUNT.test(body)) return null;
   const breaths = standing.uncounted ? null : breathsTaken(body);
   if (breaths) return breaths;
@@ -34,10 +37,18 @@ export function spokenIn(body: string, standing: Standing): readonly Reading[] |
     return told && [{ ...reading('movement', standing.partName, {}, true), heads: true }, ...told];
   }
   if (standing.under !== 'movement') return null;
-  return (ON_THIS_SIDE.test(body) ? onOtherSide() : null) ?? otherWay(body) ?? (standing.uncounted ? amountWithin(body) : null) ?? (standing.spoken ? amountSpoken(body, standing) : null); // prettier-ignore
+  return (ON_THIS_SIDE.test(body) ? onOtherSide() : null) ?? otherWay(body) ?? (standing.uncounted ? amountWithin(body) : null) ?? (standing.spoken ? amountSpoken(body, standing.uncounted) : null); // prettier-ignore
 }
 
 const LED_ON = /^(?:and|now|then|so) .*[.!]$/i;
+/** "Next one is Hugging the Barrel. Arms round. We're staying for 45 seconds.": the name first, then what is told. */
+function namedFirst(body: string): readonly Reading[] | null {
+  const [first = '', ...others] = body.split(BETWEEN);
+  const named = others.length === 0 ? null : namedIn(first);
+  const told = others.join(' ');
+  return named && [...named, ...(amountWithin(told) ?? amountSpoken(told, true) ?? readRemark(told))];
+}
+
 const CHANGE =
   /^(?:and |now |then |so |slowly )*(?:change|swap|switch)(?: over)? (?:the |your )?(?:legs|sides|feet|arms|hands)(?: over| now)?[.!]?$/i;
 const ON_THIS_SIDE =
@@ -62,7 +73,7 @@ export function isSpokenSentence(body: string): boolean {
 const WORDS_OF_A_SENTENCE = 5;
 
 /** "Circle to the left, slowly, five times.": said, and how often; later the other way or side of it. */
-function amountSpoken(body: string, { uncounted }: Standing): readonly Reading[] | null {
+function amountSpoken(body: string, uncounted: boolean): readonly Reading[] | null {
   if (!isSpokenSentence(body) || breathsOf(body).length > 0 || amountOf(body) !== null) return null;
   const { rounds = 0, seconds, hold, sides, startSide, held } = findCounts(body).counts;
   const [time = 0] = seconds ?? [];
@@ -84,7 +95,7 @@ const ORDINAL = '(?:first|second|third|fourth|fifth|sixth|seventh|eighth|next|la
 const THING = '(?:movement|exercise|form|posture|piece|one|move|practice)';
 /** "Movement one is called Lifting the Lantern.", "Our next movement is Turning the Wheel." */
 const IS_CALLED = new RegExp(
-  `^(?:(?:and |now )*(?:the |our |your )?${ORDINAL} ${THING}(?: today| for today)?|${THING} (?:number )?${NUMBER}|this (?:next )?${THING}|this)(?: is|['’]s)(?: called| named| known as|:)? (?:the )?["“]?(\\p{Lu}[\\p{L}'’]*(?: [\\p{L}'’-]+){1,6})["”]?[.!]?$`,
+  `^(?:(?:(?:and|now|so|ok|okay|right),? )*(?:the |our |your )?${ORDINAL} ${THING}(?: today| for today)?|${THING} (?:number )?${NUMBER}|this (?:next )?${THING}|this)(?: is|['’]s)(?: called| named| known as|:)? (?:the )?["“]?(\\p{Lu}[\\p{L}'’]*(?: [\\p{L}'’-]+){1,6})["”]?[.!]?$`,
   'iu',
 );
 /** "Now we come to Sinking the Anchor." */
@@ -116,6 +127,20 @@ const CALLED =
 const BREATHS =
   /^(?:and |now |then )*(?:(?:let['’]?s|let us|we(?:['’]ll)?|you(?:['’]ll)?) )?(?:just )?(?:take|have) (\S+) (?:(?:slow|deep|full|long|easy|quiet|natural|big|gentle),? (?:and )?)*breaths(?: (?:here|together|like this|with me|in (?:your|our) own time))*[.!]?$/i;
 
+/** "Bring the palms together. As you inhale, draw apart. As you exhale, close.": what is told, then its breath. */
+function breathsWithin(body: string): readonly Reading[] | null {
+  const sentences = body.split(BETWEEN);
+  if (sentences.length < 3) return null;
+  const read = sentences.map((one) => readRemark(one));
+  const way = (kind: string): readonly Reading[] =>
+    read.flatMap((one) => (one.length === 1 && one[0]?.kind === kind ? one : []));
+  const [inhales, exhales] = [way('inhale'), way('exhale')];
+  if (inhales.length !== 1 || exhales.length !== 1) return null;
+  const others = sentences.filter((_, at) => read[at]?.[0]?.kind === 'said');
+  if (others.some((one) => hasAmount(findCounts(one).counts))) return null;
+  return [...(others.length > 0 ? [reading('said', others.join(' '))] : []), ...inhales, ...exhales];
+}
+
 /** "Let your shoulders soften. We'll take three slow breaths here." */
 function breathsTaken(body: string): readonly Reading[] | null {
   const sentences = body.split(BETWEEN);
@@ -130,7 +155,7 @@ function breathsTaken(body: string): readonly Reading[] | null {
 function stillIn(body: string): readonly Reading[] | null {
   const [first = '', second = '', ...more] = body.split(BETWEEN);
   if (second === '' || more.length > 0 || !/\p{Ll}{2}[.!]$/u.test(first) || MAY_COUNT.test(first)) return null;
-  const { counts, rest } = findCounts(second.replace(/[.!]$/, ''));
+  const { counts, rest } = findCounts((withoutFrame(second) ?? second).replace(/[.!]$/, ''));
   if (counts.seconds === undefined || counts.rounds !== undefined) return null;
   const still = (words: string, unsure = false): readonly Reading[] => [{ ...reading('silence', words, { seconds: counts.seconds }, unsure), said: first }]; // prettier-ignore
   if (STAYS.test(rest)) return still(rest, true);
@@ -162,7 +187,7 @@ function otherWay(body: string): readonly Reading[] | null {
 
 /** What is left of a sentence that only says how often or how long. */
 const ONLY_AMOUNT =
-  /^(?:(?:let['’]?s|let us|we(?:['’]ll)?|you|I|do|make|take|repeat|this|that|it|now|and|then|slow(?:ly)?|ones?|of|them|these|those|with me|together|all|gently|easily|please|for|a|few|good|big|in|on|each|both|again|more|here|continue|keep going|carry on|go on|another|x)[\s,.;:–-]*)*$/i;
+  /^(?:(?:let['’]?s|let us|we(?:['’]ll)?|you|I|do|make|take|repeat|this|that|it|now|and|then|slow(?:ly)?|ones?|of|them|these|those|with me|together|all|gently|easily|please|for|a|few|good|big|in|on|each|both|again|more|here|total|altogether|steps|circles|waves|swings|rounds|breaths|bows|continue|keep going|carry on|go on|another|x)[\s,.;:–-]*)*$/i;
 const SWAP_AND_MORE =
   /[,;.]? (?:and |then )*(?:change|swap|switch)(?: over)?(?: (?:feet|sides|legs|arms|hands|foot|side|leg))?,? (?:and |then )*(?:do )?(?:the same|another (?:\S+)|(?:\S+) more|(?:\S+) (?:times )?again)(?= |[.!]|$)/i;
 
@@ -178,7 +203,8 @@ function amountWithin(body: string): readonly Reading[] | null {
   if (sides) return [...readRemark(others.filter((one) => !THEN_CHANGE.test(one)).join(' ')), reading('setting', '', sides, true)]; // prettier-ignore
   if (counts === undefined || counted.length > 1 || others.some((one) => hasAmount(findCounts(one).counts)))
     return null;
-  return [...readRemark(others.join(' ')), reading('setting', '', counts)];
+  const told = others.join(' ');
+  return [...(breathsWithin(told) ?? readRemark(told)), reading('setting', '', counts)];
 }
 
 const THEN_CHANGE =

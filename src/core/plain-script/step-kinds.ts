@@ -74,6 +74,14 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
   if (rest === '' && counts.ownPace && under === 'movement' && IN_BRACKETS.test(body))
     return reading('setting', '', counts);
+  if (
+    rest === '' &&
+    counts.ownPace &&
+    under === 'movement' &&
+    counts.rounds !== undefined &&
+    counts.seconds === undefined
+  )
+    return reading('setting', '', counts, true);
   if (rest === '' && counts.ownPace) return reading('movement', counted ? OWN_PACE : body, counts, true);
   if (rest === '' && isOfBreaths(body, under))
     return reading('movement', sentenceCase(body.replace(ASKS, '').replace(/\.$/, '')), counts, true);

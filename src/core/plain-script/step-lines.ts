@@ -39,7 +39,20 @@ const WHEN =
 /** "Stay here for thirty seconds and listen.": no name is left. */
 const GOES_ON = /^(?:and|then|with|in|or|but|while|to)\b/i;
 
+/** "Pushing Waves: breathe out as you push, breathe in as you draw back, 8 times": the name, its amount and its breath. */
+function withItsBreath(body: string): readonly Reading[] | null {
+  if (!/: .*\b(?:in|inhal|breath)/i.test(body)) return null;
+  const { counts, rest } = findCounts(body);
+  const [, name = '', told = ''] = /^(\p{L}[^:.,()\d]{2,40}): (\p{L}.{10,160}?)[\s,.;(–-]*$/u.exec(rest) ?? [];
+  if (name === '' || !hasAmount(counts) || wordCount(name) > 6) return null;
+  const breaths = readRemark(told);
+  const both = breaths.length === 2 && breaths.every(({ kind }) => kind === 'inhale' || kind === 'exhale');
+  return both ? [reading('movement', bareName(name), counts, true), ...breaths] : null;
+}
+
 function readAsWritten(body: string, item: boolean, under: LineKind): readonly Reading[] {
+  const breathed = withItsBreath(body);
+  if (breathed) return breathed;
   const { step, told, text } = stepOrSaid(body.replace(/\s[–—-]\s*$/, ''), item, under);
   if (step.kind === 'said' && TELLS_LENGTH.test(text)) return [step];
   if (step.kind !== 'movement') return inSentence(step, text, under) ?? [step];
@@ -137,7 +150,8 @@ const TOLD_BEHIND_NAME =
 const ONLY_SIDES = /^(?:l|r|left|right)(?:[ ,/&+-]+(?:l|r|left|right))+\.?$/i;
 
 /** What stands beside a movement in its row is its breath, or said. */
-export function readRemark(remark: string): readonly Reading[] {
+export function readRemark(written: string): readonly Reading[] {
+  const remark = written.replace(/^[)\]]\s*/, '');
   if (ONLY_SIDES.test(remark)) return [];
   const breaths = breathsOf(withBreathSpelled(remark));
   if (breaths.length > 0) return breaths;

@@ -104,6 +104,10 @@ export function titled(found: readonly Reading[], written: string, alone = false
     line.length > LIMITS.titleCharacters
   )
     return found;
+  // "Ten Quiet Minutes": its length is its name.
+  const [of] = found;
+  if (of?.kind === 'setting' && (of.counts.seconds?.[0] ?? 0) >= CLASS_MINUTES.min * 60 && alone && isTitleCase(line))
+    return [{ kind: 'title', words: line.trim(), counts: { seconds: of.counts.seconds }, unsure: true }];
   const day = spanTitle(line);
   if (day) return [day];
   if (isDated(line)) return found;
