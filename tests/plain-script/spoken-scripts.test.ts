@@ -232,6 +232,37 @@ I wish you a calm day.`,
      Walking the Pier x10; “Take a small step with the left foot, then the right.”; after “Turn around and walk back.”
      Coming Home clock 60 s; “Rest your hands wherever they like to be.”; after “I wish you a calm day.”`,
   ],
+  'with numbers before its movements': [
+    `Harbour Morning, episode 14
+
+Hi and welcome. I'm standing by the water today, so you may hear some gulls.
+
+1. Arriving
+Stand easy. Feel both feet. I'll be quiet for thirty seconds.
+
+2. Shaking like a wet dog
+Start with the hands. Then the arms. Then everything! One minute.
+
+3. Scooping the Tide
+On the in-breath, scoop up. On the out-breath, let it pour away. We'll do ten.
+You can sit for this one.
+
+4. Gate of the Harbour
+Step your left foot to the side. Open the arms, close the arms. Four times.
+Step back in. Now the right foot, four times.
+
+5. Folding the Sails
+Hands come to rest on the belly. Stay with your breath for two minutes.
+
+Thanks for watching!`,
+    `talk Talk
+     still Silence 30 s; “Stand easy. Feel both feet.”
+     Shaking like a wet dog clock 60 s; “Start with the hands. Then the arms. Then everything!”
+     Scooping the Tide x10; after “You can sit for this one.”
+     Gate of the Harbour x4 one-then-other; “Step your left foot to the side. Open the arms, close the arms.”
+     Folding the Sails clock 120 s; “Hands come to rest on the belly. Stay with your breath for two minutes.”
+     talk Talk`,
+  ],
   'in a letter': [
     `Dear Pat, thanks for taking my Monday lot. They know the routine so don't worry. Usually I start with shoulder circles, about ten, then hips the same. Next is the tree, two minutes, they like a bit of chat here. Then we do the three lifting ones: Lifting the Sail, Lifting the Net and Lifting the Anchor, six each. If Joan is there skip the twisting. Otherwise twisting ten times. Then the slow walk round the hall for three or four minutes. We always end with everybody holding hands and three big sighs. Keys are with Tom. Love, R`,
     `talk Talk

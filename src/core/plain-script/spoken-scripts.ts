@@ -35,6 +35,8 @@ export function withoutSpeaker(lines: readonly string[]): readonly string[] {
 }
 
 const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+/;
+/** "2. Scooping the Tide". */
+const NUMBER = /^\d{1,2}[.)] +(?=\p{Lu})/u;
 const NAME = /^\p{Lu}[\p{L}'’-]*(?: [\p{L}'’-]+){1,6}$/u;
 const SENTENCE = /^["“(]?\p{L}.{10,}[.!?…]["”)\]]?$|^["“(]?\p{L}.{8,}[)\]]\.?$/u;
 const BREATH = /\b(?:inhal|exhal|breath(?:e|ing)? (?:in|out))|^(?:in|out)\b/i;
@@ -48,9 +50,11 @@ export function spokenHeads(lines: readonly string[]): readonly boolean[] {
 
 function isSpokenHead(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at).trim();
-  const name = line.replace(STAMP, '');
+  const stamped = line.replace(STAMP, '');
+  const name = stamped.replace(NUMBER, '');
+  const numbered = name !== stamped;
   const above = (lines[at - 1] ?? '').trim();
-  if (name.length > 60 || !NAME.test(name) || wordCount(name) > 7 || !hasCapitals(name)) return false;
+  if (name.length > 60 || !NAME.test(name) || wordCount(name) > 7 || !(numbered || hasCapitals(name))) return false;
   if ((above !== '' && name === line) || namesPart(plainHead(name)) || isBreathWord(firstWord(name))) return false;
   const below: string[] = [];
   for (const next of lines.slice(at + 1, at + 1 + LINES_BELOW)) {
@@ -58,6 +62,8 @@ function isSpokenHead(lines: readonly string[], at: number): boolean {
     below.push(next.trim().replace(STAMP, ''));
   }
   const [next = ''] = below;
+  // In a numbered list one sentence may be an amount by itself.
+  if (numbered && !/\p{L}[.!?…] ["“]?\p{Lu}/u.test(next)) return false;
   return SENTENCE.test(next) && below.some((one) => BREATH.test(one) || (MAY_COUNT.test(one) && SENTENCE.test(one)));
 }
 
