@@ -1,5 +1,6 @@
 import { isOnlyBreath } from './breath-counts';
-import { findCounts, hasAmount, secondsFrom } from './counts';
+import { secondsFrom } from './model';
+import { findCounts, hasAmount } from './counts';
 import { wordCount } from './line-words';
 import { MAY_COUNT } from './name-lines';
 import { reading, type Reading } from './reading';

@@ -1,7 +1,7 @@
 import { breathsOf } from './breath-lines';
-import { findCounts, hasAmount, secondsFrom } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { wordCount } from './line-words';
-import type { Counts } from './model';
+import { secondsFrom, type Counts } from './model';
 import { MAY_COUNT } from './name-lines';
 import { reading, type Reading } from './reading';
 import { readRemark } from './step-lines';
@@ -87,20 +87,21 @@ export function amountWithin(body: string): readonly Reading[] | null {
   const [counts] = counted;
   const others = sentences.filter((_, at) => amounts[at] === null);
   const sides = counts === undefined || counted.length === 1 ? null : bothIn(counted, others);
-  if (sides) return [...readRemark(others.filter((one) => !THEN_CHANGE.test(one)).join(' ')), reading('setting', '', sides, true)]; // prettier-ignore
+  if (sides) return [...readRemark(others.filter((one) => !CHANGES_SIDE.test(one)).join(' ')), reading('setting', '', sides, true)]; // prettier-ignore
   if (counts === undefined || counted.length > 1 || others.some((one) => hasAmount(findCounts(one).counts)))
     return null;
   const told = others.join(' ');
   return [...(breathsWithin(told) ?? readRemark(told)), reading('setting', '', counts)];
 }
 
-const THEN_CHANGE =
-  /^(?:and |now |then )*(?:change|swap|switch)(?: over)?(?: (?:the |your )?(?:legs|sides|feet|arms|hands))?(?: now)?[.!]?$/i;
+/** "Then change.", "And now change legs." */
+export const CHANGES_SIDE =
+  /^(?:and |now |then |so |slowly )*(?:change|swap|switch)(?: over)?(?: (?:the |your )?(?:legs|sides|feet|arms|hands))?(?: over| now)?[.!]?$/i;
 
 /** "Twenty seconds. Then change. Another twenty seconds.": of both sides; `null` for anything else. */
 function bothIn(counted: readonly Counts[], others: readonly string[]): Counts | null {
   const [first, second, ...more] = counted;
-  if (!first || !second || more.length > 0 || !others.some((one) => THEN_CHANGE.test(one))) return null;
+  if (!first || !second || more.length > 0 || !others.some((one) => CHANGES_SIDE.test(one))) return null;
   const [time = 0] = first.seconds ?? [];
   if (first.rounds !== second.rounds || time !== (second.seconds?.[0] ?? 0)) return null;
   if (first.rounds !== undefined) return { rounds: first.rounds, sides: 'one-then-other' };

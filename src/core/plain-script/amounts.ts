@@ -135,3 +135,7 @@ export function secondsBehind(tokens: readonly Token[], at: number): readonly [s
   // "1 min 30" ends there; "1 min 4 each side" does not.
   return from === at && from + 1 >= tokens.length ? [more.value, from + 1] : [0, at];
 }
+
+/** "6 extensions": what is counted stands behind its number, and is no unit. */
+export const NUMBER_FIRST =
+  /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;

@@ -1,5 +1,5 @@
 import { OF_ONE } from './alike';
-import { COUNTED_WORDS, ROUND_WORDS } from './amounts';
+import { COUNTED_WORDS, NUMBER_FIRST, ROUND_WORDS } from './amounts';
 import { findCounts } from './counts';
 import { wordCount } from './line-words';
 import type { Counts } from './model';
@@ -21,9 +21,6 @@ const LABELLED = new RegExp(
   'iu',
 );
 const FIRST = /,? ?\(?(?:starting )?(r|l|right|left)(?: side| foot| leg| hand| arm)? first\)?$/i;
-const NUMBER_FIRST =
-  /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;
-
 const COUNTS_ROUNDS = new RegExp(`^\\d{1,2} (?:${[...ROUND_WORDS, ...COUNTED_WORDS].join('|')})\\b`, 'i');
 /** Of one step: "8 circles back, 8 circles forward". */
 const WAYS = /\b(?:back|backwards?|forwards?|left|right|in|out|inwards?|outwards?|clockwise|anticlockwise)\b/i;

@@ -21,15 +21,14 @@ import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from './breath-counts';
 import { changeAs, changesByRound, layerOf, type ByRounds } from './by-rounds';
 import { USUAL_SECONDS } from './class-told';
-import { secondsFrom } from './counts';
 import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence, isFarewell } from './first-words';
-import { namesPart } from './headings';
 import { guidanceIn, guidedAs, type Guided } from './guidance';
 import { cut, joined, unquoted } from './line-words';
-import { POSTURE_FROM, type Counts, type LineKind } from './model';
+import { secondsFrom, POSTURE_FROM, type Counts, type LineKind } from './model';
 import { readOver, type Over } from './over-words';
 import { partsAsLong } from './part-lengths';
+import { isWelcomed, nameOfEmpty, type OpenPart } from './open-part';
 import { isRest } from './pauses';
 import { breathPhase, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
@@ -57,7 +56,7 @@ const CLASS_AT_LEAST = 300;
 /** The parts of a class and their steps while they are put together; lives for one reading. */
 export class ClassParts {
   plan: ClassPlan;
-  readonly sections: { section: Section; steps: Step[]; counts: Counts }[] = [];
+  readonly sections: OpenPart[] = [];
   readonly blocks: SideBlocks;
   /** Movements and silences that no amount was written of yet. */
   private readonly uncounted = new Set<string>();
@@ -147,7 +146,7 @@ export class ClassParts {
   add(step: Step, counts?: Counts, heads = false): void {
     if (heads) this.spoken.add(step.id);
     if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
-    if (isMovement(step) && this.isWelcomed()) this.open(makeSection(this.newId, 'main'));
+    if (isMovement(step) && isWelcomed(this.sections.at(-1))) this.open(makeSection(this.newId, 'main'));
     if (this.sections.length === 0) {
       this.unnamedFirst = true;
       this.open(makeSection(this.newId, 'main'));
@@ -161,13 +160,6 @@ export class ClassParts {
     return isMovement(step) && this.uncounted.has(step.id) && step.teach.length + step.pattern.length === 0;
   }
 
-  /** Whether the part that is open is told by its name, and something is said in it already. */
-  private isWelcomed(): boolean {
-    const part = this.sections.at(-1);
-    if (part?.section.role !== 'welcome' || part.steps.length === 0) return false;
-    return kindOfPart(part.section.title) === 'talk' && part.steps.every(({ kind }) => kind === 'talk');
-  }
-
   /** Whether no amount is written of the movement above. */
   isUncounted(): boolean {
     const step = this.current();
@@ -176,10 +168,7 @@ export class ClassParts {
 
   /** The name of the part that is open, where it has no step and no time, and is no usual part of a class. */
   nameOfOpen(): string | null {
-    const part = this.sections.at(-1);
-    if (!part || part.steps.length > 0 || Object.keys(part.counts).length > 0) return null;
-    const { title } = part.section;
-    return title === '' || namesPart(title) || kindOfPart(title) !== 'movement' ? null : title;
+    return nameOfEmpty(this.sections.at(-1));
   }
 
   /** Whether what stands below the movement above is spoken in it. */
@@ -214,18 +203,14 @@ export class ClassParts {
       if (longer) return this.replaceSilence(longer);
       if (isSilence(this.current())) this.add(makeTalk(this.newId, 'Talk', []));
     }
+    // What takes leave is said behind all, and in no movement.
+    const counts = isMovement(this.current()) && !this.isUncounted();
+    if (counts && isFarewell(text)) this.add(makeTalk(this.newId, 'Talk', []));
     const step = this.current();
-    if (isMovement(step) && !this.uncounted.has(step.id) && isFarewell(text)) return this.farewell(text, pauseSeconds);
-    const behind = isMovement(step) && (step.pattern.length > 0 || (this.spoken.has(step.id) && !this.uncounted.has(step.id))); // prettier-ignore
+    const behind = isMovement(step) && (step.pattern.length > 0 || (counts && this.isSpoken()));
     if (!behind || text === '') return this.say(text, pauseSeconds);
     const leaving = joined(step.moments.leaving, text);
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
-  }
-
-  /** What takes leave is said behind all, and in no movement. */
-  private farewell(text: string, pauseSeconds: number): void {
-    this.add(makeTalk(this.newId, 'Talk', []));
-    this.say(text, pauseSeconds);
   }
 
   phase(phase: Phase): void {

@@ -1,10 +1,10 @@
 import { itemAt } from '@/core/units';
 import { isCounted, isNameLike, MAY_COUNT } from './name-lines';
-import { findCounts, secondsFrom } from './counts';
+import { findCounts } from './counts';
 import { namesPart, speaksOfPart, withoutMark } from './headings';
 import { indentOf, wordCount } from './line-words';
 import { isStill } from './line-signs';
-import type { Counts } from './model';
+import { secondsFrom, type Counts } from './model';
 import { trailingPause } from './pauses';
 import { inRoundBrackets, withoutMarkup } from './spelled-out';
 import { callBackIn } from './step-settings';

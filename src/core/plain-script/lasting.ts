@@ -1,4 +1,4 @@
-import { secondsFrom } from './counts';
+import { secondsFrom } from './model';
 import { isStill } from './line-signs';
 import { sentenceCase, wordCount } from './line-words';
 import { isNameLike } from './name-lines';

@@ -74,3 +74,13 @@ export const SCRIPT_LIMITS = { characters: 400_000, lines: 6_000 } as const;
 
 /** Longest time that a line may name. */
 export const MOST_SECONDS = 3_600;
+
+/** Asked, and how far a fit may go from it; a range says that itself. */
+export function secondsFrom(
+  [min, max]: readonly [min: number, max: number],
+  times: number,
+): readonly [number, number, number] {
+  const [low, high] = [min * times, max * times];
+  if (low !== high) return [Math.round((low + high) / 2), Math.max(1, low), Math.min(MOST_SECONDS, high)];
+  return [low, Math.max(1, Math.round(low * 0.75)), Math.min(MOST_SECONDS, Math.round(low * 1.5))];
+}

@@ -11,8 +11,7 @@ import {
   type Step,
 } from '@/core/plan';
 import { toSeconds, type Seconds } from '@/core/units';
-import { secondsFrom } from './counts';
-import type { Counts } from './model';
+import { secondsFrom, type Counts } from './model';
 import { counted, finished, silenceOf, talkOfLine } from './steps-of-lines';
 import { isTold, kindOfPart } from './talks';
 

@@ -1,10 +1,10 @@
-import { findCounts, secondsFrom } from './counts';
+import { findCounts } from './counts';
 import { headingOf, headOfList, isOutlineHead, ITEM, namesPart } from './headings';
 import { headIn } from './heads';
 import { nameOfNumbered } from './labels';
 import { isTransition } from './line-signs';
 import { sentenceCase } from './line-words';
-import type { Counts } from './model';
+import { secondsFrom, type Counts } from './model';
 import { reading, type Reading } from './reading';
 import type { Standing } from './standing';
 import { isOfAll } from './step-kinds';

@@ -6,7 +6,7 @@ import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
 import { capitalised, wordCount } from './line-words';
 import { isStill } from './line-signs';
-import { ROUND_WORDS, timesOver } from './amounts';
+import { NUMBER_FIRST, ROUND_WORDS, timesOver } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
 import { restNamed } from './pauses';
 import { reading, type Reading } from './reading';
@@ -243,9 +243,6 @@ function runOn(body: string): readonly Reading[] | null {
   const parts = found.map(([, one = '', amount = '']) => `${one.replace(/^(?:then|and) /i, '')}, ${amount}`);
   return stepsOf(parts);
 }
-
-const NUMBER_FIRST =
-  /^(\d{1,2}) (?=\p{L}{3})(?!(?:mins?|minutes?|secs?|seconds?|times|rounds|reps|breaths?|sets|each|slow|deep|long|hours?)\b)/iu;
 
 /** "rest 30 s", "2 min rest" among steps. */
 function restOf(part: string): Reading | null {

@@ -163,7 +163,7 @@ export function spelledOut(text: string): string {
   const dashed = withDashes(plain === '' ? text : plain);
   const forms = HAS_NUMBER.test(dashed) ? SHORT_FORMS : WITHOUT_NUMBER;
   const spelled = inRoundBrackets(inFigures(replaced(dashed, forms)));
-  return HAS_NUMBER.test(spelled) ? withEachFoot(withMoreIf(spelled)) : spelled;
+  return HAS_NUMBER.test(spelled) ? withBothSides(withMoreIf(spelled)) : spelled;
 }
 
 /** "start with 1 min, if they look ok 3", "2 min, 3 if time": from one to the other. */
@@ -186,7 +186,7 @@ const EACH_FOOT =
 const BOTH_ARE_ONE =
   /[,;]? ?\(?(?:(?:l|left|r|right) ?(?:then|and|&|\+|\/) ?(?:r|right|l|left)|both (?:sides|legs|arms)|one (?:on )?each side) ?(?:together )?(?:=|is|are|makes?|counts? (?:as|for)) ?(?:1|one)(?: (?:round|rep|time))?\)?(?=[\s.,;)]|$)/iu;
 
-function withEachFoot(text: string): string {
+function withBothSides(text: string): string {
   return text
     .replace(BOTH_ARE_ONE, ' each side')
     .replace(EACH_FOOT, (all, often: string, what: string, first: string, of: string, second: string) => {

@@ -1,4 +1,4 @@
-import { amountSpoken, amountWithin, breathsTaken, breathsWithin, SENTENCE_END } from './amounts-spoken';
+import { amountSpoken, amountWithin, breathsTaken, breathsWithin, CHANGES_SIDE, SENTENCE_END } from './amounts-spoken';
 import { findCounts } from './counts';
 import { withoutFrame } from './frames';
 import { isStill } from './line-signs';
@@ -21,7 +21,7 @@ export function spokenIn(body: string, standing: Standing): readonly Reading[] |
   if (body.length < LINE.min || body.length > LINE.max) return null;
   const named = namedIn(body) ?? namedFirst(body);
   if (named) return named;
-  if (standing.under === 'movement' && (standing.spoken || LED_ON.test(body)) && CHANGE.test(body))
+  if (standing.under === 'movement' && (standing.spoken || LED_ON.test(body)) && CHANGES_SIDE.test(body))
     return onOtherSide();
   const phases = standing.under === 'movement' && standing.spoken ? breathsWithin(body) : null;
   if (phases) return phases;
@@ -49,8 +49,6 @@ function namedFirst(body: string): readonly Reading[] | null {
   return named && [...named, ...(amountWithin(told) ?? amountSpoken(told, true) ?? readRemark(told))];
 }
 
-const CHANGE =
-  /^(?:and |now |then |so |slowly )*(?:change|swap|switch)(?: over)? (?:the |your )?(?:legs|sides|feet|arms|hands)(?: over| now)?[.!]?$/i;
 const ON_THIS_SIDE =
   /^(?:and |now |then )*(?:for )?(?:another )?[\p{L}\d-]{1,12} (?:s|secs?|seconds?|minutes?|mins?|times|rounds) (?:on|for|to) (?:this|that|the other|the second) (?:side|leg|foot|arm|hand)(?: too| as well)?[.!]?$/iu;
 

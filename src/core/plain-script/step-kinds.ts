@@ -1,9 +1,9 @@
 import type { Range } from './amounts';
 import { isCue } from './name-lines';
-import { findCounts, hasAmount, secondsFrom } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
 import { asSentence, sentenceCase, wordCount } from './line-words';
-import { POSTURE_FROM, type Counts, type LineKind } from './model';
+import { secondsFrom, POSTURE_FROM, type Counts, type LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
 import { reading, type Reading } from './reading';

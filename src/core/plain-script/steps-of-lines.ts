@@ -15,9 +15,8 @@ import {
 import type { NewId } from '@/core/document';
 import { ROUND_LINES } from '@/core/words';
 import { breathOfStep, type BreathRests } from './breath-counts';
-import { secondsFrom } from './counts';
 import { cut, name } from './line-words';
-import type { Counts } from './model';
+import { secondsFrom, type Counts } from './model';
 import type { StepSettings } from './reading';
 
 /* The steps that lines of ordinary writing make, with their amounts. */

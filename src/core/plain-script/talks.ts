@@ -67,11 +67,11 @@ const WHY = /(?: (?:there|here))?,? (?:because|as|since|so) (?:last|they|we|peop
 /** A talk with the time that is written beside it; `null` for anything else. */
 export function talkOf(written: string): Reading | null {
   const told = written.length > SELF_AT_MOST ? written : written.replace(SELF_TELLS, '');
-  const [why] = told === written ? [] : (WHY.exec(told) ?? []);
-  const bare = told.replace(why ?? '', '');
-  const self = bare !== written && SELF_TELLS.test(written);
-  const found = talkIn(self ? sentenceCase(bare) : written);
-  return found && self && why !== undefined ? { ...found, said: sentenceCase(why.replace(/^[\s,]+|there |here /g, '')), unsure: true } : found; // prettier-ignore
+  if (told === written) return talkIn(written);
+  const [why = ''] = WHY.exec(told) ?? [];
+  const found = talkIn(sentenceCase(told.replace(why, '')));
+  const said = sentenceCase(why.replace(/^[\s,]+|there |here /g, ''));
+  return found && why !== '' ? { ...found, said, unsure: true } : found;
 }
 
 const SELF_AT_MOST = 240;
