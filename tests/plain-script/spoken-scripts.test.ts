@@ -80,9 +80,9 @@ and thats it thank you see you tomorrow`,
 05:40 Both feet down. Close your eyes.
 06:40 Open your eyes. Thank you, bye bye.`,
     `talk Talk
-     Hip circles x10 one-then-other
+     Hip circles x10 one-then-other; “Hip circles. Let's go to the right, ten times.”
      Sinking the Anchor clock 60 s; “Now we come to Sinking the Anchor.”; after “Again. In… and out… Let it go and shake your legs.”
-     Heron on the Rail clock 40 s one-then-other; “Heron on the Rail, first the left leg.”; “Hold it there for twenty seconds.”; after “Both feet down. Close your eyes. Open your eyes. Thank you, bye bye.”`,
+     Heron on the Rail held 40 s one-then-other; “Heron on the Rail, first the left leg.”; after “Both feet down. Close your eyes. Open your eyes. Thank you, bye bye.”`,
   ],
   'with who speaks before each line': [
     `TITLE: Calm before sleep
@@ -123,7 +123,8 @@ Three minutes of quiet standing. I'll ring the bell at the end.
     `talk INTRO 40 s
      SHOULDER ROLLS x8 both-directions; “Lift up, back and down.”
      OPEN THE FAN x10; after “If your shoulder is sore, stay lower.”
-     REEL THE LINE x6; “Right arm first, six circles. Then the left, six circles. Then both together, six.”
+     REEL THE LINE x6 one-then-other; “Right arm first, six circles.”
+     Both together x6
      Shake it out clock 30 s
      still quiet standing 180 s; “I'll ring the bell at the end.”
      talk Talk`,
@@ -228,7 +229,7 @@ I wish you a calm day.`,
     `talk Talk
      still stand like this 60 s; “Let the feet be heavy and the head be light.”
      Floating the Lanterns own-pace 55 s; “6 times, at your own pace.”
-     Parting the Fog x8; “Bring your palms together.”; after “For the last three, close your eyes.”
+     Parting the Fog x8; “Bring your palms together.”; last 3 “close your eyes.”
      Walking the Pier x10; “Take a small step with the left foot, then the right.”; after “Turn around and walk back.”
      Coming Home clock 60 s; “Rest your hands wherever they like to be.”; after “I wish you a calm day.”`,
   ],

@@ -23,7 +23,7 @@ import type { Counts, LineKind, ReadLine, ReadScript } from './model';
 import { readNatural } from './natural';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
-import { worded, type Reading } from './reading';
+import { reading, worded, type Reading } from './reading';
 import type { Standing } from './standing';
 import { counted, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from './slips';
@@ -42,6 +42,8 @@ interface LineAround extends Around {
   readonly written: string;
   /** What it tells of steps that are done on both sides. */
   readonly again?: DoneAgain | undefined;
+  /** What it tells in a class that is spoken word for word; `null` where it is read like any other. */
+  readonly speech?: readonly Reading[] | null;
 }
 
 /** A sentence of a line heads nothing. */
@@ -79,6 +81,7 @@ export class ScriptBuilder {
   }
 
   take(line: string, put: LineKind | null, around: LineAround): void {
+    if (put === null && around.speech) return this.takeSpeech(around.written, around.speech);
     if (this.parts.blocks.isBelow(this.read.length)) this.parts.closeBlock('opened');
     const apart = put === null && !this.isTidy && around.again === undefined ? toldInLine(line) : null;
     const step = this.parts.current();
@@ -93,6 +96,25 @@ export class ScriptBuilder {
       else this.parts.sayOrLeave(one, null);
     const [first, ...others] = this.read.splice(noted);
     if (first) this.read.push({ ...first, unsure: first.unsure || others.some(({ unsure }) => unsure) });
+  }
+
+  /** Takes what a line tells that is spoken; what is said is said over the rounds where it tells so. */
+  private takeSpeech(written: string, readings: readonly Reading[]): void {
+    const spelled = asWritten(written);
+    const noted = this.read.length;
+    for (const one of readings.map((found) => worded(found, spelled))) {
+      const said = one.kind === 'said' && one.sets === undefined;
+      if (!(said && this.isOfStepAbove(one.words, one.words, true, spelled))) this.takeNatural(one, false);
+    }
+    const [over] = this.read.splice(noted);
+    const main = readings.find(({ kind }) => kind !== 'said') ?? readings[0] ?? reading('nothing', '');
+    const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
+    const unsure = readings.some((one) => one.unsure);
+    const alone = readings.length === 1 && over ? { over: over.over } : {};
+    this.note(written, main.kind, main.words, main.counts, unsure, {
+      ...(steps > 1 ? { steps } : {}),
+      ...(alone.over ? { over: alone.over } : {}),
+    });
   }
 
   private takeLine(line: string, put: LineKind | null, { written, again, ...below }: LineAround): void {

@@ -9,6 +9,7 @@ import { HEAD_AT_MOST, isItem, namesPart, opensItems, opensList, withStepsListed
 import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withAmountsOfAbove } from './as-above';
+import { readSpeech } from './speech';
 import { spokenHeads, withoutSpeaker } from './spoken-scripts';
 import { withStretches } from './stretches';
 import { withoutBreaks } from './paragraphs';
@@ -61,12 +62,14 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const beside = besideClass(bare);
   const again = doneAgain(bare);
   const spoken = spokenHeads(bare);
+  const speech = isTidy ? [] : readSpeech(bare);
   bare.forEach((line, index) => {
     if (builder.passOver(itemAt(lines, index))) return;
     const below = itemAt(belows, index);
     builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
       written: itemAt(lines, index),
       again: again.get(index),
+      speech: speech[index] ?? null,
       underlined: UNDERLINE.test(bare[index + 1] ?? ''),
       opens: (opensList(line, below) && !isRemarkOn(bare[index - 1] ?? '', line)) || opensItems(bare, index),
       heads: headsBelow(bare, index),

@@ -1,0 +1,105 @@
+import { itemAt } from '@/core/units';
+import { SENTENCE_END } from './amounts-spoken';
+import { breathsOf } from './breath-lines';
+import { findCounts } from './counts';
+import { namesPart } from './headings';
+import { plainHead } from './heads';
+import { isStill } from './line-signs';
+import { wordCount } from './line-words';
+import { reading, type Reading } from './reading';
+import { amountInSpeech, turnedInSpeech } from './speech-amounts';
+import { namedInSpeech } from './speech-names';
+import { kindOfPart } from './talks';
+import { isGreeting } from './title';
+import { withoutStamp } from './word-for-word';
+
+/* The lines of a class that is spoken word for word: its title, its length, what heads a part or a movement, its sentences. */
+
+/** "[pause 10s]", by itself. */
+export const BRACKETED = /^[([]([^()[\]]{1,80})[)\]][.]?$/;
+const BRACKETS = /(\s*[([][^()[\]]{1,60}[)\]]\.?\s*)/;
+
+/** The sentences and the brackets of a line. */
+export function partsOf(body: string): readonly string[] {
+  return body
+    .split(BRACKETS)
+    .flatMap((part) => (BRACKETED.test(part.trim()) ? [part.trim()] : part.split(SENTENCE_END)))
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+}
+
+const OPENS = /^(?:welcome|thank|today|so|ok|okay|please|let)\b/i;
+
+/** Whether a line may be the title of the class. */
+export function isTitle(lines: readonly string[], at: number): boolean {
+  const line = itemAt(lines, at).trim();
+  if (lines.findIndex((one) => one.trim() !== '') !== at || withoutStamp(line) !== line || isGreeting(line)) return false; // prettier-ignore
+  return !/[.!?…]$/.test(line) || ((lines[at + 1] ?? '').trim() === '' && !OPENS.test(line));
+}
+
+/** "(Duration: approx. 18 minutes. Music low.)", above any step. */
+export function lengthIn(body: string): Reading | null {
+  const inner = /^[([](.{3,80})[)\]]\.?$/.exec(body)?.[1] ?? '';
+  if (!/\b(?:duration|length|total|approx|runtime|running time)\b/i.test(inner)) return null;
+  const { seconds, rounds } = findCounts(inner).counts;
+  const is = seconds !== undefined && rounds === undefined;
+  return is ? { ...reading('setting', inner, { seconds }), about: 'length' } : null;
+}
+
+/** "Part 2", "SCENE 1", with no name. */
+const PART = /^(?:part|section|scene|act|chapter|block) (?:\d{1,2}|one|two|three|four|five|six|seven|eight)[.:]?$/i;
+
+/** The number of a part by itself; `null` for any other line. */
+export function partOf(body: string): string | null {
+  return PART.test(body) ? body.replace(/[.:]$/, '') : null;
+}
+
+const ORDINAL = 'first|second|third|fourth|fifth|sixth|next|last|final';
+const THING = 'part|section|exercise|movement|step|chapter|block';
+/** "Part Two: Swaying", "EXERCISE 1: SHOULDER ROLLS", "2. Lifting", "Section two. Waking the hands." */
+const HEAD = new RegExp(
+  `^(?:(?:${THING}|${ORDINAL})(?: (?:movement|exercise|part|section|one|two|three|four|five|six|seven|eight|nine|ten|\\d{1,2}))?[.:]? |\\d{1,2}[.)] )?(\\p{L}[\\p{L}'’,& -]{2,50})[.:]?$`,
+  'iu',
+);
+const LABELLED = new RegExp(
+  `^(?:(?:${THING}) (?:\\w+)[.:]|(?:${ORDINAL}) (?:movement|exercise|part|section):|(?:movement|exercise|silence):|\\d{1,2}[.)]) `,
+  'i',
+);
+const HEAD_WORDS = 7;
+
+/** The name by itself that a line is above what is said; `null` for any other line. */
+export function headOf(lines: readonly string[], at: number): string | null {
+  const body = withoutStamp(itemAt(lines, at));
+  const [, name = ''] = HEAD.exec(body) ?? [];
+  const labelled = LABELLED.test(body);
+  if (name === '' || wordCount(name) > HEAD_WORDS || (!labelled && body.endsWith('.'))) return null;
+  const above = (lines[at - 1] ?? '').trim();
+  const apart = labelled || above === '' || BRACKETED.test(above) || body !== itemAt(lines, at).trim();
+  const below = (lines[at + 1] ?? '').trim();
+  if (!apart || below === '' || findCounts(name).counts.seconds !== undefined) return null;
+  return name.replace(/[:.]$/, '').trim();
+}
+
+/** So many amounts stand below the name of one movement at most. */
+const COUNTED_AT_MOST = 2;
+const NAMES_MOVEMENT = /^(?:\w+ )?(?:movement|exercise)\b/i;
+
+/**
+ * Whether what stands below a name by itself is a movement of that name or a part with steps of its own; `other` where it
+ * is the usual name of a part.
+ */
+export function stepsBelow(lines: readonly string[], at: number, name: string): 'part' | 'movement' | 'other' {
+  const line = withoutStamp(itemAt(lines, at));
+  if (namesPart(plainHead(line)) || namesPart(name) || /^silence/i.test(line)) return 'other';
+  if (kindOfPart(name) === 'silence' || (!NAMES_MOVEMENT.test(line) && isStill(name.toLowerCase()))) return 'part';
+  const below: string[] = [];
+  for (let next = at + 1; next < lines.length; next++) {
+    const one = withoutStamp(itemAt(lines, next));
+    if (one !== '' && headOf(lines, next) !== null) break;
+    if (one !== '') below.push(...partsOf(one));
+  }
+  const counted = below.filter((one) => amountInSpeech(one) !== null && turnedInSpeech(one) === null).length;
+  const named = below.some((one) => namedInSpeech(one)?.unsure === false);
+  const moves = counted > 0 || below.some((one) => breathsOf(one).length > 0);
+  return named || counted > COUNTED_AT_MOST || !moves ? 'part' : 'movement';
+}

@@ -1,0 +1,420 @@
+import { CALLS_BACK, isFarewell } from './first-words';
+import { findCounts, hasAmount } from './counts';
+import { secondsFrom, type Counts } from './model';
+import { isUnder } from './over-words';
+import { pauseIn } from './pauses';
+import { reading, type Reading } from './reading';
+import { amountInSpeech, amountOf, isAsMuch, turnedInSpeech, type SpokenAmount, type Turned } from './speech-amounts';
+import { breathsIn } from './speech-breaths';
+import { BRACKETED, headOf, isTitle, lengthIn, partOf, partsOf, stepsBelow } from './speech-lines';
+import { isNamedThing, isPlacing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
+import { bestOf, isSame, rests, stepNamed, stillOf } from './speech-steps';
+import { isWordForWord, withoutStamp } from './word-for-word';
+
+/*
+ * A class that is spoken word for word, read sentence by sentence: each names a movement, counts it, goes to its other
+ * side, rests, or is said. What is not plainly one of the first is said.
+ */
+
+/** What each line of a script tells that is spoken word for word; `null` for a line that is read like any other. */
+export function readSpeech(written: readonly string[]): readonly (readonly Reading[] | null)[] {
+  const lines = written.map((line) => line.replace(/<(\/?[\p{L}\d :.]{1,40})>/gu, '[$1]'));
+  if (!isWordForWord(lines)) return lines.map(() => null);
+  const reader = new SpeechReader(lines);
+  lines.forEach((_, at) => {
+    reader.take(at);
+  });
+  return reader.out;
+}
+
+/** The movement that is spoken of. */
+interface Spoken {
+  readonly name: string;
+  /** Whether a line by itself names it. */
+  readonly headed: boolean;
+  /** The paragraph in which it is named. */
+  readonly paragraph: number;
+  /** `null` where nothing has counted it yet. */
+  amount: Counts | null;
+  /** The ways of its breath that are told. */
+  readonly ways: Set<string>;
+  /** Whether it went to its other side; `now` where no amount was told of that. */
+  turned: 'no' | 'now' | 'yes';
+  /** Whether something else was told since it was counted. */
+  over: boolean;
+}
+
+interface Silence {
+  readonly seconds: number;
+  /** Seconds that no pause takes; where it is too short to be guided, none. */
+  left: number;
+  /** Whether nothing was said since it began. */
+  fresh: boolean;
+}
+
+const SILENTLY = /\b(?:silen(?:ce|t)|quiet|stillness|stand still)\b/i;
+/** So little beside a time tells of nothing else. */
+const BARE = 8;
+const LONGEST_PAUSE = 30;
+/** What is heard or seen behind what is spoken. */
+const NOT_SPOKEN =
+  /^(?:[\p{L} ]{0,14}\b)?(?:music|sound|fade|camera|cut to|title card|show|screen|waves? sound|intro|outro|logo|b-roll)\b/iu;
+const GOES_ON = /^(?:continue|keep going|carry on|repeat|go on)\b/i;
+/** "Two more like that.": one was done as it was told. */
+const MORE_AT_MOST = 6;
+/** So many lines above may tell what an amount by itself counts. */
+const HELD_LINES = 2;
+/** A shorter silence is not guided. Common practice, no published source. */
+const GUIDED_FROM = 120;
+const LINES_AHEAD = 5;
+/** "We have about twelve minutes together." */
+const CLASS_LASTS =
+  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b/i;
+const ENDS_CLASS =
+  /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
+/** "Keep swinging for two minutes.": of what is told before. */
+const KEEPS = /\b(?:keep|carry on|continue|go on) \p{L}+ing\b/iu;
+const SIDE_TOLD = /\b(?:left|right) (?:foot|leg|arm|hand|side|knee|heel|elbow|shoulder)\b/i;
+/** "We'll do that twice more on each side." */
+const DONE_SO_OFTEN =
+  /^(?:(?:and|so|now|then),? )*(?:we(?:['’]ll)?|let['’]s)? ?(?:do|repeat) (?:that|this|it)(?: all)?\b.*\b(?:each side|both sides|each leg)\b/i;
+
+class SpeechReader {
+  readonly out: (readonly Reading[] | null)[];
+  private movement: Spoken | null = null;
+  /** Whether there is any step. */
+  private stepped = false;
+  /** The last step, where it is a silence. */
+  private silence: Silence | null = null;
+  /** Whether the pauses in it have filled it. */
+  private ended = false;
+  /** Lines above in the same paragraph that are only said. */
+  private held: number[] = [];
+  private paragraph = 0;
+  /** The line that is read: where it stands, what it told, and what waits to be said. */
+  private at = 0;
+  private readings: Reading[] = [];
+  private pending: string[] = [];
+  /** What was said last between both sides. */
+  private change: { readonly within: Reading[]; readonly at: number } = { within: [], at: 0 };
+
+  constructor(private readonly lines: readonly string[]) {
+    this.out = lines.map(() => null);
+  }
+
+  take(at: number): void {
+    const body = withoutStamp(this.lines[at] ?? '');
+    if (body === '') {
+      this.held = [];
+      this.paragraph++;
+      return;
+    }
+    if (isTitle(this.lines, at)) return;
+    const about = this.stepped ? null : lengthIn(body);
+    const part = partOf(body);
+    const head = about || part ? null : headOf(this.lines, at);
+    if (about) this.out[at] = [about];
+    else if (part) this.open(at, part, 'part');
+    else if (head !== null) this.open(at, head, stepsBelow(this.lines, at, head));
+    else if (/^[-*•#>|]/.test(body)) this.close();
+    else this.speak(at, body);
+  }
+
+  private speak(at: number, body: string): void {
+    [this.readings, this.pending, this.at] = [[], [], at];
+    for (const part of partsOf(body)) {
+      const direction = BRACKETED.exec(part)?.[1];
+      if (direction === undefined) this.sentence(part);
+      else this.direction(direction, part);
+    }
+    this.flush();
+    this.out[at] = this.readings;
+    const onlySaid = this.readings.every(({ kind, sets }) => kind === 'said' && sets === undefined);
+    this.held = onlySaid ? [...this.held, at].slice(-HELD_LINES) : [];
+  }
+
+  /** What stands below belongs to no movement above. */
+  private close(): void {
+    this.movement = null;
+    this.held = [];
+  }
+
+  /** A line by itself opens a part or a movement, or is read like any other. */
+  private open(at: number, name: string, as: 'part' | 'movement' | 'other'): void {
+    this.close();
+    if (as === 'part') this.out[at] = [reading('section', name)];
+    if (as !== 'movement') return;
+    this.begin(name, null, true);
+    this.out[at] = [{ ...reading('movement', name), heads: true }];
+  }
+
+  private begin(name: string, amount: Counts | null, headed = false): Spoken {
+    this.movement = { name, headed, paragraph: this.paragraph, amount, ways: new Set(), turned: 'no', over: false };
+    [this.silence, this.stepped] = [null, true];
+    return this.movement;
+  }
+
+  private sentence(text: string): void {
+    if (isFarewell(text) || isUnder(text) || this.tellsLength(text)) this.pending.push(text);
+    else if (!this.isNamed(text)) this.told(text, amountInSpeech(text));
+  }
+
+  private told(text: string, amount: SpokenAmount | null): void {
+    const { movement } = this;
+    if (movement?.amount && this.isOnOther(text, amount, movement, movement.amount)) return;
+    if (movement?.amount && amount && DONE_SO_OFTEN.test(text)) return this.soOften(movement.amount, amount, text);
+    if (!amount) this.pending.push(text);
+    else if (movement?.amount === null && !this.isStillApart(movement, text)) this.count(movement, amount, text);
+    else this.step(amount, text);
+  }
+
+  /** "We have about twelve minutes together.", above any step. */
+  private tellsLength(text: string): boolean {
+    const lasts = this.stepped ? undefined : CLASS_LASTS.exec(text)?.[1];
+    if (lasts === undefined) return false;
+    const { seconds } = findCounts(`x, ${lasts}`).counts;
+    if (seconds) this.readings.push({ ...reading('setting', text, { seconds }), about: 'length' });
+    return true;
+  }
+
+  /** Takes the movement that a sentence names; one in small letters only where its amount follows. Whether it did. */
+  private isNamed(text: string): boolean {
+    const named = namedInSpeech(text);
+    const waits = this.movement?.headed === true && this.movement.amount === null;
+    if (!named || (named.unsure && (waits || !this.isCountedAhead(text)))) return false;
+    const before = [...this.pending, text].join(' ');
+    this.pending = [];
+    this.readings.push({ ...reading('movement', named.name, {}, named.unsure), heads: true }, said(before, true));
+    const amount = amountInSpeech(text);
+    this.begin(named.name, amount?.counts ?? null);
+    if (amount) this.readings.push(reading('setting', '', amount.counts, true));
+    return true;
+  }
+
+  /** Whether what is said next, before another name, has an amount. */
+  private isCountedAhead(text: string): boolean {
+    const line = partsOf(withoutStamp(this.lines[this.at] ?? ''));
+    const ahead = line.slice(line.indexOf(text) + 1);
+    for (const next of this.lines.slice(this.at + 1, this.at + 1 + LINES_AHEAD).map(withoutStamp)) {
+      if (next === '') break;
+      ahead.push(...partsOf(next));
+    }
+    const named = ahead.findIndex((one) => namedInSpeech(one)?.unsure === false);
+    const before = named < 0 ? ahead : ahead.slice(0, named);
+    return before.some(
+      (one) => amountInSpeech(one) !== null || (BRACKETED.test(one) && hasAmount(findCounts(one).counts)),
+    );
+  }
+
+  /** Takes what goes to the other side, or the other way, of a movement that is counted. Whether it did. */
+  private isOnOther(text: string, amount: SpokenAmount | null, movement: Spoken, counts: Counts): boolean {
+    const asMuch = amount !== null && (amount.more || isAsMuch(amount.counts, counts));
+    const turned = turnedInSpeech(text) ?? (asMuch ? this.turnedAbove() : null);
+    if (turned && movement.turned === 'no' && (amount !== null || !(movement.over || this.isBegun()))) {
+      this.turn(turned, amount, text, movement);
+      return true;
+    }
+    if (movement.turned !== 'now' || !(asMuch || turned)) return false;
+    if (asMuch) movement.turned = 'yes';
+    this.alsoOnOther(text, asMuch);
+    return true;
+  }
+
+  /** "We do this three times each side.", of a hold on each: as long as all of them. */
+  private soOften({ seconds }: Counts, { counts, more }: SpokenAmount, text: string): void {
+    this.pending.push(text);
+    const [one = 0] = seconds ?? [];
+    const times = (counts.rounds ?? 1) + (more ? 1 : 0);
+    if (one > 0 && times > 1)
+      this.readings.push(reading('setting', '', { seconds: secondsFrom([one, one], 2 * times), held: true }, true));
+  }
+
+  /** Whether something else is told already that is done. */
+  private isBegun(): boolean {
+    return this.pending.some(isDone);
+  }
+
+  /** Whether a sentence that is waiting goes to the other side. */
+  private turnedAbove(): Turned | null {
+    if (this.pending.some((one) => SIDE_TOLD.test(one))) return 'one-then-other';
+    return this.pending.map((one) => turnedInSpeech(one)).find((one) => one !== null) ?? null;
+  }
+
+  private turn(sides: Turned, amount: SpokenAmount | null, text: string, movement: Spoken): void {
+    const words = [...this.pending, text].join(' ');
+    this.pending = [];
+    const { rounds } = amount?.counts ?? {};
+    this.readings.push(reading('setting', '', { sides, ...(rounds === undefined ? {} : { rounds }) }, true));
+    this.readings.push({ ...reading('setting', words), sets: { changeWords: words } });
+    this.change = { within: this.readings, at: this.readings.length - 1 };
+    movement.turned = amount ? 'yes' : 'now';
+  }
+
+  /** "And reverse! Another twenty seconds.": how long the other side takes is said with it. */
+  private alsoOnOther(text: string, asMuch: boolean): void {
+    const { within, at } = this.change;
+    const change = within[at];
+    if (!asMuch || !change || this.pending.length > 0) this.pending.push(text);
+    else within[at] = { ...change, sets: { changeWords: `${change.sets?.changeWords ?? ''} ${text}` } };
+  }
+
+  private count(movement: Spoken, amount: SpokenAmount, text: string): void {
+    if (!amount.pure) this.pending.push(text);
+    this.flush();
+    movement.amount = amount.counts;
+    this.readings.push(reading('setting', '', amount.counts));
+  }
+
+  /** "Now let everything settle. Stand in silence for one minute.", further down: of no movement above. */
+  private isStillApart({ paragraph }: Spoken, text: string): boolean {
+    return paragraph !== this.paragraph && SILENTLY.test(text) && isStillClause(text);
+  }
+
+  /** An amount where no movement waits for one: of what is told beside it. */
+  private step(amount: SpokenAmount, text: string): void {
+    const above = this.pending.length > 0 ? this.pending : this.saidAbove();
+    const bracketed = BRACKETED.test(text);
+    const within = amount.pure || bracketed || KEEPS.test(text) || nameOfClause(text) === null;
+    const clause = within ? (bestOf(above) ?? (bracketed ? null : text)) : (this.pending.find(isNamedThing) ?? text);
+    if (rests(amount, text, clause)) return this.still(amount, text, clause);
+    const again = this.isAgain(amount);
+    const name = again ?? stepNamed(amount, text, clause, this.movement?.name ?? null);
+    if (name === null) {
+      this.pending.push(text);
+      return;
+    }
+    const { rounds = 0 } = amount.counts;
+    const once = amount.more && again === null && rounds > 0 && rounds <= MORE_AT_MOST ? { rounds: rounds + 1 } : {};
+    const lent = this.pending.length === 0 && amount.pure ? this.lendAbove(clause) : [];
+    const words = [...lent, ...this.pending, ...(amount.pure ? [] : [text])];
+    this.pending = [];
+    this.readings.push({ ...reading('movement', name, { ...amount.counts, ...once }, true), heads: true });
+    this.begin(name, amount.counts);
+    if (words.length > 0 && !isSame(words.join(' '), name)) this.tell(words, true);
+  }
+
+  /** "One more time! Another forty seconds.": the movement above; `null` for anything else. */
+  private isAgain({ more, pure }: SpokenAmount): string | null {
+    const only = this.pending.every((one) => nameOfClause(one) === null || /\b(?:again|more)\b/i.test(one));
+    return more && pure && only ? (this.movement?.name ?? null) : null;
+  }
+
+  private still({ counts, pure }: SpokenAmount, text: string, clause: string | null): void {
+    const { words, told, unsure } = stillOf(text, pure, clause, this.pending);
+    this.readings.push({ ...reading('silence', words, counts, unsure), ...(told === '' ? {} : { said: told }) });
+    this.pending = [];
+    const seconds = counts.seconds?.[0] ?? 0;
+    [this.movement, this.stepped] = [null, true];
+    this.silence = { seconds, left: seconds >= GUIDED_FROM ? seconds : 0, fresh: true };
+  }
+
+  /** What the lines above say that are only said, in this paragraph. */
+  private saidAbove(): readonly string[] {
+    return this.held.flatMap((at) => partsOf(withoutStamp(this.lines[at] ?? '')));
+  }
+
+  /** Takes what the lines above say into the step that begins here. */
+  private lendAbove(clause: string | null): readonly string[] {
+    const told = this.held.map((at) => ({ at, parts: partsOf(withoutStamp(this.lines[at] ?? '')) }));
+    const from = told.findIndex(({ parts }) => clause !== null && parts.includes(clause));
+    const lent = told.slice(Math.max(0, from));
+    for (const { at } of lent) this.out[at] = [reading('nothing', '')];
+    this.held = [];
+    return lent.flatMap(({ parts }) => parts);
+  }
+
+  /** "[pause 10s]", "[8 reps, alternating]", "(2 minutes)". */
+  private direction(text: string, whole: string): void {
+    const { rest, counts: found } = findCounts(
+      text.replace(/\breps?\b/i, 'times').replace(/^repeat (?:x ?)?(?=\S)/i, ''),
+    );
+    const counts = hasAmount(found) ? found : (amountInSpeech(text.replace(/^repeat /i, ''))?.counts ?? {});
+    const paused = /^(?:pause|wait|silence)\b/i.test(text) && !/breath/i.test(text) ? pauseIn(`(${text})`) : null;
+    const [time = paused ?? 0] = counts.seconds ?? [];
+    if (NOT_SPOKEN.test(text) && time === 0) {
+      this.flush();
+      this.readings.push(reading('nothing', whole, {}, true));
+    } else if (counts.rounds !== undefined && paused === null) this.often(counts, text, whole);
+    else if (time > 0)
+      this.lasting({ seconds: counts.seconds ?? secondsFrom([time, time], 1) }, time, text, whole, rest); // prettier-ignore
+    else this.pending.push(whole);
+  }
+
+  /** "[8 reps]", "(x3)", "[pause 5 breaths]". */
+  private often(counts: Counts, text: string, whole: string): void {
+    const { movement } = this;
+    if (movement?.amount && movement.amount.rounds === counts.rounds) return this.flush();
+    if (movement?.amount === null) return this.count(movement, amountOf(counts), whole);
+    const told = this.pending.length > 0 || this.held.length > 0;
+    this.step(amountOf(counts, /breath/i.test(text) || !told), whole);
+  }
+
+  /** "[30 s]", "(continue for one minute)", "[silence 90 s]". */
+  private lasting(counts: Counts, time: number, text: string, whole: string, rest: string): void {
+    const { movement, silence } = this;
+    const waits = movement?.amount === null ? movement : null;
+    if (GOES_ON.test(text) && !waits) return this.step(amountOf(counts), whole);
+    if (silence?.fresh && silence.seconds === time) return this.flush();
+    if (movement?.amount?.ownPace && time >= LONGEST_PAUSE) {
+      this.flush();
+      this.readings.push(reading('setting', '', { ...counts, ownPace: true }));
+      return;
+    }
+    if (silence && silence.left >= time) return this.pauseWithin(silence, time);
+    const quiet = /silen|quiet|still/i.test(rest) || (!GOES_ON.test(text) && !waits && rest.length < BARE);
+    if (waits && !quiet) return this.count(waits, amountOf(counts), whole);
+    if (quiet && time >= LONGEST_PAUSE) return this.still(amountOf(counts), text, bestOf(this.pending));
+    this.flush();
+    this.readings.push(reading('pause', '', { seconds: secondsFrom([time, time], 1) }));
+  }
+
+  /** A pause between what is said into a silence is of it; where they fill it, what is said next is no more. */
+  private pauseWithin(silence: Silence, time: number): void {
+    this.flush();
+    silence.left -= time;
+    this.ended = silence.left === 0;
+    this.readings.push(reading('pause', '', { seconds: [time, time, time] }));
+  }
+
+  /** What waits is said. */
+  private flush(): void {
+    const waiting = this.pending;
+    this.pending = [];
+    if (waiting.length === 0) return;
+    if (this.movement?.amount && waiting.some((one) => isDone(one))) this.movement.over = true;
+    const over = ENDS_CLASS.test(waiting.join(' ')) || waiting.slice(1).some((one) => CALLS_BACK.test(one));
+    if (this.silence) this.silence.fresh = false;
+    if (this.ended || (this.silence && over)) {
+      [this.silence, this.ended] = [null, false];
+      this.readings.push({ ...reading('talk', 'Talk'), said: waiting.join(' ') });
+    } else this.tell(waiting, this.movement?.amount === null && this.movement.ways.size === 0);
+  }
+
+  /** Sentences are said, or lead the breath of the movement. */
+  private tell(sentences: readonly string[], before: boolean): void {
+    if (!this.movement && this.breathesAhead(sentences)) {
+      this.readings.push(reading('movement', 'Breathing', {}, true));
+      this.begin('Breathing', null);
+    }
+    const breathed = this.movement ? breathsIn(sentences, this.movement.ways) : null;
+    const words = breathed ? breathed.others : sentences.join(' ');
+    if (words !== '') this.readings.push(said(words, before));
+    this.readings.push(...(breathed?.breaths ?? []));
+  }
+
+  /** Whether sentences lead a breath that is counted below: "Inhale: float up." */
+  private breathesAhead(sentences: readonly string[]): boolean {
+    const only = sentences.every((one) => breathsIn([one], new Set())?.breaths.length);
+    return only && this.isCountedAhead(sentences.at(-1) ?? '');
+  }
+}
+
+/** Whether a sentence tells something that is done, and no other side of it. */
+function isDone(sentence: string): boolean {
+  return nameOfClause(sentence) !== null && !isPlacing(sentence) && turnedInSpeech(sentence) === null;
+}
+
+/** Said; before the rounds of a movement that has no amount yet. */
+function said(words: string, before: boolean): Reading {
+  return { ...reading('said', words), ...(before ? { sets: { before: words } } : {}) };
+}

