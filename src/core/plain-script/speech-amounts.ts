@@ -1,3 +1,4 @@
+import { rememberedLately } from '@/core/units';
 import { findCounts } from './counts';
 import { wordCount } from './line-words';
 import { POSTURE_FROM, secondsFrom, type Counts } from './model';
@@ -34,9 +35,11 @@ const BESIDE =
 const MORE = /\b(?:more|another|again)\b/i;
 /** Said of some rounds, of those who want, or of what is no amount of the movement. */
 const NO_AMOUNT =
-  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
+  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
 /** "Ten more times." */
 const MORE_TIMES = new RegExp(`\\b(${NUMBER}) more (times|rounds|breaths|circles)\\b`, 'giu');
+/** "Out... two, three, four." */
+const COUNTING = /\b(?:two|2),? (?:three|3)\b/i;
 const ROUNDS_AT_MOST = 60;
 /** Less is how long a breath takes. */
 const SECONDS_FROM = 8;
@@ -45,8 +48,10 @@ const OF_THESE = new RegExp(`^${LEAD}(${NUMBER})(?: more)? of (?:these|those|the
 const LONGEST = 240;
 
 /** The amount that a sentence tells; `null` where it tells none. */
-export function amountInSpeech(sentence: string): SpokenAmount | null {
-  if (sentence.length > LONGEST || !MAY_COUNT.test(sentence) || NO_AMOUNT.test(sentence)) return null;
+export const amountInSpeech = rememberedLately(lookForAmount);
+
+function lookForAmount(sentence: string): SpokenAmount | null {
+  if (sentence.length > LONGEST || !MAY_COUNT.test(sentence) || NO_AMOUNT.test(sentence) || COUNTING.test(sentence)) return null; // prettier-ignore
   const more = MORE.test(sentence);
   const said = sentence
     .replace(MORE_TIMES, '$1 $2')
@@ -117,7 +122,7 @@ export type Turned = 'one-then-other' | 'both-directions';
 const OTHER =
   /\b(?:other|opposite|second) (side|leg|foot|arm|hand|way|direction|one)\b|\b(?:change|swap|switch)(?: the| over| your)? ?(sides?|legs?|feet|foot|arms?|hands?|directions?|ways?)\b|^(?:and |now |then |so )*(?:change|switch|swap|reverse)(?: over| it)?[.!]?$/i;
 const NOW_SIDE =
-  /^(?:and |now |then |so |ok |okay |good,? |feet together,? )*(?:now |then |and )*(?:shift )?(?:(?:to|on|with|for|into|onto) )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b(?! (?:and|or|then|palm))/i;
+  /^(?:and |now |then |so |ok |okay |good,? |feet together,? )*(?:now |then |and )*(?:shift )?(?:(?:to|on|with|for|into|onto) )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b(?!,? (?:and|or|then|palm|left|right))/i;
 const BACKWARD = new RegExp(`^(?:and |now |then |so )*(?:${NUMBER} (?:circles? |rolls? |times |more )?)?(?:(?:to the )?back(?:wards?)?|for?wards?|in reverse|reverse)(?:[,:]? (?:for )?${NUMBER}(?: times| more)?(?: (?:more|again))?)?(?: too| as well| again)?[.!]?$|\\b(?:circles?|rolls?|times) back(?:wards?)?[.!]?$`, 'iu'); // prettier-ignore
 const BOTH = /\bboth\b|\btogether\b(?! (?:and|,))/i;
 

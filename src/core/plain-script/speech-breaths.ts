@@ -12,10 +12,14 @@ export interface Breathed {
   readonly others: string;
 }
 
+/** No grammar looks through more. */
+const LONGEST = 500;
+
 const isBreath = ({ kind }: Reading): boolean => kind === 'inhale' || kind === 'exhale';
 
 /** The breaths that some sentences lead, of which none is in `ways` already, which keeps them; `null` where they lead none. */
 export function breathsIn(sentences: readonly string[], ways: Set<string>): Breathed | null {
+  if (sentences.reduce((sum, one) => sum + one.length, 0) > LONGEST) return null;
   const found = sentenceEach(sentences) ?? inOne(sentences);
   if (!found || found.breaths.some(({ kind }) => ways.has(kind))) return null;
   for (const { kind } of found.breaths) ways.add(kind);
@@ -41,7 +45,7 @@ function sentenceEach(sentences: readonly string[]): Breathed | null {
 
 /** "When you push, breathe out." */
 const WHEN_DOING =
-  /^(?:and |then )*(?:when|as|while|whenever) (?:you|we) [^,.]{3,60}, (?:you |we )?(?:breathe|breathing) (in|out)\b/i;
+  /^(?:and |then )*(?:when|as|while|whenever) (?:you|we|it|they|the \p{L}+) [^,.]{3,60}, (?:you |we )?(?:breathe|breathing) (in|out)\b/iu;
 
 /** "Raise the arms as you breathe in, lower as you breathe out.": all that is said. */
 function inOne(sentences: readonly string[]): Breathed | null {

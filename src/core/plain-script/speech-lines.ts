@@ -37,10 +37,20 @@ export function isTitle(lines: readonly string[], at: number): boolean {
   return !/[.!?…]$/.test(line) || ((lines[at + 1] ?? '').trim() === '' && !OPENS.test(line));
 }
 
-/** "(Duration: approx. 18 minutes. Music low.)", above any step. */
-export function lengthIn(body: string): Reading | null {
-  const inner = /^[([](.{3,80})[)\]]\.?$/.exec(body)?.[1] ?? '';
-  if (!/\b(?:duration|length|total|approx|runtime|running time)\b/i.test(inner)) return null;
+/** Below the title and a blank line or two. */
+const SECOND_AT_MOST = 3;
+
+/** "(Duration: approx. 18 minutes. Music low.)", above any step; "A guided practice, 14 minutes", right below the title. */
+export function lengthIn(lines: readonly string[], at: number): Reading | null {
+  const body = withoutStamp(itemAt(lines, at));
+  const boxed = /^[([](.{3,80})[)\]]\.?$/.exec(body)?.[1] ?? '';
+  const second =
+    at <= SECOND_AT_MOST &&
+    lines.slice(0, at).filter((one) => one.trim() !== '').length === 1 &&
+    /^[^.!?]{3,60}$/.test(body);
+  const inner = second && boxed === '' ? body : boxed;
+  const told = /\b(?:duration|length|total|approx|runtime|running time)\b/i.test(inner);
+  if (!told && !(second && /minutes?|mins?\b/i.test(inner))) return null;
   const { seconds, rounds } = findCounts(inner).counts;
   const is = seconds !== undefined && rounds === undefined;
   return is ? { ...reading('setting', inner, { seconds }), about: 'length' } : null;
@@ -49,9 +59,11 @@ export function lengthIn(body: string): Reading | null {
 /** "Part 2", "SCENE 1", with no name. */
 const PART = /^(?:part|section|scene|act|chapter|block) (?:\d{1,2}|one|two|three|four|five|six|seven|eight)[.:]?$/i;
 
-/** The number of a part by itself; `null` for any other line. */
+/** The number of a part by itself, or its usual name in brackets; `null` for any other line. */
 export function partOf(body: string): string | null {
-  return PART.test(body) ? body.replace(/[.:]$/, '') : null;
+  if (PART.test(body)) return body.replace(/[.:]$/, '');
+  const inner = /^\[([^[\]\d]{3,30})\]:?$/.exec(body)?.[1] ?? '';
+  return namesPart(inner) || /^(?:main|intro|outro)\b[^,:]{0,12}$/i.test(inner) ? inner : null;
 }
 
 const ORDINAL = 'first|second|third|fourth|fifth|sixth|next|last|final';

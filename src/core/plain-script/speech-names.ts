@@ -1,3 +1,4 @@
+import { rememberedLately } from '@/core/units';
 import { capitalised, wordCount } from './line-words';
 import { NUMBER_IN_WORDS } from './tokens';
 
@@ -17,7 +18,7 @@ const CALLED = '(?:called|named|known as)';
 const WE = "(?:(?:we|I|you)(?:['’](?:ll|re|ve|d))?(?: are| have| will| can| may| want to| got| going to| gonna| always| usually| just| now)*|let['’]?s|let us)"; // prettier-ignore
 /** Behind these a name may be written in small letters. */
 const FRAMES = [
-  `(?:the |our |your |my )?${ORDINAL} ${THING}${TODAY}(?:(?: is|['’]s| will be| comes| was)(?: ${CALLED})?:?|[,:])`,
+  `(?:the |our |your |my |today['’]s )?${ORDINAL} ${THING}${TODAY}(?:(?: is|['’]s| will be| comes| was)(?: ${CALLED})?:?|[,:])`,
   `(?:the |our |your )?${ORDINAL}(?: ${THING})?${TODAY}(?: is)? ${CALLED}`,
   `(?:${THING} (?:number )?(?:${NUMBER_IN_WORDS}|\\d{1,2}))(?: is|['’]s|:|,|\\.)(?: ${CALLED})?`,
   `(?:this|that|it|this (?:next )?(?:one|${THING}))(?: is|['’]s) ${CALLED}`,
@@ -26,9 +27,11 @@ const FRAMES = [
   `${WE} (?:do|try|practi[sc]e|add|learn|hold|play with)`,
   `(?:here|next|now|then) (?:comes|come|is)`,
   `(?:${WE} )?(?:.{0,20} )?what (?:I|we) call`,
-].map((frame) => new RegExp(`^${LEAD}${frame},? (?:(?:a|an|the|some|our|my|one called|something called) )?(.{3,160}?)[.!:]?$`, 'iu')); // prettier-ignore
+].map((frame) => new RegExp(`^${LEAD}${frame},? (?:(?:a|an|the|some|our|my|your|to|one called|something called) )?(.{3,160}?)[.!:]?$`, 'iu')); // prettier-ignore
 /** Behind these only a name with capitals is one. */
 const CAPITAL_FRAMES = [
+  new RegExp(`^.{0,80}\\b(?:${CALLED}) (?:the )?(.{3,60}?)[.!:]?$`, 'iu'),
+  new RegExp(`^${LEAD}(?:the |our )?${ORDINAL}(?: ${THING})? is (?:the )?(.{3,60}?)[.!:]?$`, 'iu'),
   new RegExp(`^${LEAD}(?:this is |it is |it['’]s |${WE} (?:have |do |hold )?|into |on to |onto |to )?(?:the )?(.{3,60}?)[.!:]?$`, 'iu'), // prettier-ignore
 ];
 /** "Next, holding the lantern.", "Now big waves: breathe in …": a few words behind what joins. */
@@ -52,7 +55,9 @@ export interface SpokenName {
 }
 
 /** The name of a movement that a sentence gives; `null` where it gives none. */
-export function namedInSpeech(sentence: string): SpokenName | null {
+export const namedInSpeech = rememberedLately(lookForName);
+
+function lookForName(sentence: string): SpokenName | null {
   const behind = LATER.exec(sentence)?.[1];
   const later = behind === undefined ? null : namedIn(behind);
   return later?.unsure === false ? later : namedIn(sentence);
@@ -63,13 +68,15 @@ const LATER = /, (?:because|so|and) (we(?: |['’]).{8,60}\p{Lu}.*)$/u;
 
 function namedIn(sentence: string): SpokenName | null {
   const [head = '', behind = ''] = beforeColon(sentence);
+  const told = nameFrom(behind);
+  if (told !== null && isTitled(told) && / \p{Lu}/u.test(told)) return { name: told, unsure: false };
   for (const frame of FRAMES) {
     const name = nameFrom(frame.exec(head)?.[1] ?? (behind === '' ? undefined : frame.exec(`${head}: ${behind}`)?.[1]));
     if (name !== null) return { name: capitalised(name), unsure: !isTitled(name) };
   }
-  for (const frame of CAPITAL_FRAMES) {
+  for (const [index, frame] of CAPITAL_FRAMES.entries()) {
     const name = nameFrom(frame.exec(head)?.[1]);
-    const led = LEADS.exec(head)?.[0] !== '';
+    const led = index < 2 || LEADS.exec(head)?.[0] !== '';
     const whole =
       name !== null &&
       head
@@ -93,7 +100,9 @@ function beforeColon(sentence: string): readonly string[] {
 /** "Drawing the Rope, on the left": without what is told behind it. */
 function nameFrom(found: string | undefined): string | null {
   const name = (found ?? '').replace(/["“”]/g, '').replace(/(?:,| which | that | and then | as (?:you|we) | so that ).*$/i, '').replace(/ (?:together|today|now|again|next|slowly|please)$/i, '').trim(); // prettier-ignore
-  if (name.length < 3 || NO_NAME.test(name) || WITH_AMOUNT.test(name) || wordCount(name) > LONGEST_NAME) return null;
+  const titled = isTitled(name) && / \p{Lu}/u.test(name);
+  if (name.length < 3 || (NO_NAME.test(name) && !titled) || WITH_AMOUNT.test(name) || wordCount(name) > LONGEST_NAME)
+    return null;
   return /[.!?…:;()]/.test(name) ? null : name;
 }
 
@@ -110,13 +119,15 @@ const TO_CLAUSE = new RegExp(
 const BEHIND_CLAUSE =
   /(?:[,;:…]|\.{2,}| (?:two|three|four|five|six|eight|nine|ten|twelve|\d+) times\b| (?:until|till|as you|as we|as if|as though|while|when|so that|so|in order|and then|on the (?:inhale|exhale|in-breath|out-breath)|for (?:about |around |a )?|with your eyes|like this|like that|and (?:let|keep|feel|come|back|down|out|in))\b).*$/i;
 const NO_CLAUSE =
-  /^(?:(?:moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: .*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|very|last|almost|only|because|this|who|what|how|where|which|does|did)\b/i;
+  /^(?:(?:lower|release|let go|come back|moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: .*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|(?:give|stop|tell|show|count) (?:you|with|for)|(?:the )?(?:first|second|third|next|last) thing|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|very|last|almost|only|because|this|when|while|who|what|how|where|which|does|did)\b/i;
 const CLAUSE_WORDS_AT_MOST = 8;
 /** "Place the hands on the hips and make big circles": what is done first. */
 const FIRST_OF_TWO = /^(.{10,50}?) and (?:\p{L}+ ){2,}/u;
 
 /** What is done in a sentence, as a name: "Now rub the palms together until they are warm." */
-export function nameOfClause(sentence: string): string | null {
+export const nameOfClause = rememberedLately(lookForClause);
+
+function lookForClause(sentence: string): string | null {
   const whole = sentence.replace(/[.!?…]+["”)]?$/, '').replace(TO_CLAUSE, '');
   const [, second] = NO_CLAUSE.test(whole) ? (/, (?:and|then|and then) (\p{L}.+)$/u.exec(whole) ?? []) : [];
   const name = (second ?? whole)
@@ -143,7 +154,7 @@ const isMovedFirst = (sentence: string): boolean =>
   !/(?:circle|roll|swing|stretch|twist|raise|turn|lift|press|push|pull|bend)s[.!]?$/i.test(sentence);
 
 const PLACED =
-  /^(?:both (?:feet|hands)|(?:hands|palms) (?:on|over)|sit|stand|put|place|bring|come|feet|find|step|weight|lean|lie|face|start with your feet|bend (?:the|your) knees|turn out)\b/i;
+  /^(?:stay|both (?:feet|hands)|(?:hands|palms) (?:on|over)|sit|stand|put|place|bring|come|feet|find|step|weight|lean|lie|face|start with your feet|bend (?:the|your) knees|turn out)\b/i;
 
 /** Whether a sentence only tells how to stand or sit. */
 export function isPlacing(sentence: string): boolean {

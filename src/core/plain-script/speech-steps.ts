@@ -17,10 +17,14 @@ export function bestOf(sentences: readonly string[]): string | null {
 /** Whether nobody moves in what an amount is told of. */
 export function rests({ counts, pure }: SpokenAmount, text: string, clause: string | null): boolean {
   if (counts.seconds === undefined || counts.rounds !== undefined || counts.ownPace) return false;
-  if (clause !== null && isStillClause(nameOfClause(clause) ?? clause)) return true;
+  if (LEFT.test(text) || (clause !== null && isStillClause(nameOfClause(clause) ?? clause))) return true;
   return isStillClause(text) && !(pure && clause !== null && isMovedIn(clause));
 }
 
+/** "I'm going to leave you with that for five minutes, and then the recording will end." */
+const LEFT = /\bleave you (?:with|to|in|for|here)\b/i;
+/** "Again, eight times, and this time softly." */
+const AGAIN = /^(?:and |now )*(?:again|once more|one more time)\b/i;
 /** "Now with the arms." */
 const WITH = /^(?:and |now |then |again )*(with (?:the|your|both|your eyes) [^.!?,]{3,24})[.!]?$/i;
 
@@ -37,6 +41,7 @@ export function stepNamed(
   const way = clause === null || above === null ? undefined : WITH.exec(clause)?.[1];
   const own =
     way !== undefined ? `${above ?? ''}, ${way.toLowerCase()}` : clause === null ? null : nameOfClause(clause);
+  if (above !== null && AGAIN.test(clause ?? '')) return above;
   const still = own === null || isStillClause(own) || isPlacing(own) || /\bbreaths\b/i.test(own);
   if (amount.breaths && (still || /\b(?:take|have) .*breaths/i.test(text))) return breathing(text);
   const { of, counts } = amount;
@@ -70,7 +75,7 @@ export function stillOf(text: string, pure: boolean, clause: string | null, pend
   const own = findCounts((withoutFrame(text) ?? text).replace(/[.!?…]+$/, ''))
     .rest.replace(/^for the next,? /i, '')
     .replace(/^(?:and |then |now |just |of |a |more |full )+|[\s,;:–-]+$/gi, '');
-  const silent = SILENT.test(own) || own.length < 4;
+  const silent = SILENT.test(own) || LEFT.test(text) || own.length < 4;
   const [, first = '', last = ''] = pure ? [] : (FIRST.exec(own) ?? []);
   const split = last !== '' && isStillClause(last);
   const before = split ? [...pending, asSentence(capitalised(first))] : pending;

@@ -55,6 +55,8 @@ interface Silence {
 const SILENTLY = /\b(?:silen(?:ce|t)|quiet|stillness|stand still)\b/i;
 /** So little beside a time tells of nothing else. */
 const BARE = 8;
+/** A longer sentence is said, whatever it tells. */
+const LONGEST = 300;
 const LONGEST_PAUSE = 30;
 /** What is heard or seen behind what is spoken. */
 const NOT_SPOKEN =
@@ -69,7 +71,7 @@ const GUIDED_FROM = 120;
 const LINES_AHEAD = 5;
 /** "We have about twelve minutes together." */
 const CLASS_LASTS =
-  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b/i;
+  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b/i;
 const ENDS_CLASS =
   /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
 /** "Keep swinging for two minutes.": of what is told before. */
@@ -110,9 +112,9 @@ class SpeechReader {
       return;
     }
     if (isTitle(this.lines, at)) return;
-    const about = this.stepped ? null : lengthIn(body);
+    const about = this.stepped ? null : lengthIn(this.lines, at);
     const part = partOf(body);
-    const head = about || part ? null : headOf(this.lines, at);
+    const head = about !== null || part !== null ? null : headOf(this.lines, at);
     if (about) this.out[at] = [about];
     else if (part) this.open(at, part, 'part');
     else if (head !== null) this.open(at, head, stepsBelow(this.lines, at, head));
@@ -155,8 +157,10 @@ class SpeechReader {
   }
 
   private sentence(text: string): void {
-    if (isFarewell(text) || isUnder(text) || this.tellsLength(text)) this.pending.push(text);
-    else if (!this.isNamed(text)) this.told(text, amountInSpeech(text));
+    if (text.length > LONGEST || isFarewell(text) || this.tellsLength(text)) this.pending.push(text);
+    else if (this.isNamed(text)) return;
+    else if (isUnder(text)) this.pending.push(text);
+    else this.told(text, amountInSpeech(text));
   }
 
   private told(text: string, amount: SpokenAmount | null): void {
@@ -170,7 +174,8 @@ class SpeechReader {
 
   /** "We have about twelve minutes together.", above any step. */
   private tellsLength(text: string): boolean {
-    const lasts = this.stepped ? undefined : CLASS_LASTS.exec(text)?.[1];
+    const [, first, next] = this.stepped ? [] : (CLASS_LASTS.exec(text) ?? []);
+    const lasts = first ?? next;
     if (lasts === undefined) return false;
     const { seconds } = findCounts(`x, ${lasts}`).counts;
     if (seconds) this.readings.push({ ...reading('setting', text, { seconds }), about: 'length' });
@@ -236,6 +241,7 @@ class SpeechReader {
 
   /** Whether a sentence that is waiting goes to the other side. */
   private turnedAbove(): Turned | null {
+    if (this.pending.some((one) => isDone(one) && !SIDE_TOLD.test(one))) return null;
     if (this.pending.some((one) => SIDE_TOLD.test(one))) return 'one-then-other';
     return this.pending.map((one) => turnedInSpeech(one)).find((one) => one !== null) ?? null;
   }
@@ -278,13 +284,17 @@ class SpeechReader {
     const clause = within ? (bestOf(above) ?? (bracketed ? null : text)) : (this.pending.find(isNamedThing) ?? text);
     if (rests(amount, text, clause)) return this.still(amount, text, clause);
     const again = this.isAgain(amount);
-    const name = again ?? stepNamed(amount, text, clause, this.movement?.name ?? null);
+    const led = (): string | null => (breathsIn(this.pending, new Set()) ? 'Breathing' : null);
+    const name = again ?? stepNamed(amount, text, clause, this.movement?.name ?? null) ?? led();
     if (name === null) {
       this.pending.push(text);
       return;
     }
     const { rounds = 0 } = amount.counts;
-    const once = amount.more && again === null && rounds > 0 && rounds <= MORE_AT_MOST ? { rounds: rounds + 1 } : {};
+    const once =
+      /\b(?:more|another)\b/i.test(text) && again === null && rounds > 0 && rounds <= MORE_AT_MOST
+        ? { rounds: rounds + 1 }
+        : {};
     const lent = this.pending.length === 0 && amount.pure ? this.lendAbove(clause) : [];
     const words = [...lent, ...this.pending, ...(amount.pure ? [] : [text])];
     this.pending = [];
