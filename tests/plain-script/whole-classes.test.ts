@@ -33,6 +33,25 @@ Shake 1 min`,
      still Quiet standing 180 s back 15 s before; “feel the soles”; anywhere 0 “let the shoulders hang.”
      Shake clock 60 s`,
   ],
+  'with cues at times of the class': [
+    `Recording
+
+00:00 Welcome
+01:30 Wave breathing (8 rounds, 4 in 6 out)
+03:30 talk: why we slow down the out breath
+04:15 Wave breathing again with arms, 6 rounds
+09:30 Standing like a mooring post - guided
+   10:00 cue: shoulders
+   10:45 say: jaw and tongue
+12:00 Close
+12:30 end`,
+    `talk Welcome 90 s
+     Wave breathing x8
+     talk Why we slow down the out breath 45 s
+     Wave breathing again with arms x6
+     Standing like a mooring post - guided clock 150 s; time 30 “shoulders”; time 75 “jaw and tongue”
+     talk Close 30 s`,
+  ],
   'in numbered parts with their times': [
     `QIGONG FOR BACKS (45')
 
@@ -260,6 +279,8 @@ const FORMS: readonly (readonly [what: string, forms: string, plan: string])[] =
     '* held 300 s',
   ],
   ['a quiet minute', 'Quiet minute with hands on belly | A minute of silence, sitting', 'still * 60 s'],
+  ['rounds without words', 'Rowing x6/  no talking last 2 | Rowing x6/  silent, the last two', 'Rowing x6; last 2 “*”'],
+  ['each side as ea', '6 x ea crane steps | 6x ea crane steps', 'crane steps x6 alternating'],
   ['a talk in minutes', 'Chat (5) | Notices [5]', 'talk * 300 s'],
   ['steps with ways as their names', 'open/close x 9, rise/fall x 9', 'open/close x9; rise/fall x9'],
 ];

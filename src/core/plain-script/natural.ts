@@ -29,7 +29,7 @@ import { settingIn } from './step-settings';
 import { headAndTail, type Tailed } from './tails';
 import { isTold } from './talks';
 import { nameInSentence } from './title-names';
-import { singleSpaced, wordCount } from './line-words';
+import { capitalised, singleSpaced, wordCount } from './line-words';
 import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
@@ -216,7 +216,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const mark = stamped.slice(0, stamped.length - body.length);
   const [taught] = behind ? namedOr(behind.head, readText(mark + behind.head, line, standing)) : [];
   if (behind && taught?.kind === 'movement') return [taught, layered(body, behind.layers)];
-  const labelled = labelledAs(body, under);
+  const labelled = talkLasting(body, lastsSeconds) ?? labelledAs(body, under);
   if (labelled) return labelled;
   const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
   if (side)
@@ -284,6 +284,16 @@ function namedOr(head: string, readings: readonly Reading[]): readonly Reading[]
 }
 
 const PLAIN_NAME = /^\p{L}[\p{L} '’-]{2,40}$/u;
+
+/** A talk by its label, as long as the column of times leaves it; `null` for any other line. */
+function talkLasting(body: string, lasts: number | null): readonly Reading[] | null {
+  const told = lasts === null ? undefined : TALK_LABEL.exec(body)?.[1];
+  if (told === undefined || lasts === null) return null;
+  return [reading('talk', capitalised(told), { seconds: secondsFrom([lasts, lasts], 1) }, true)];
+}
+
+/** "03:30 talk: why we breathe out slowly", in a column of times. */
+const TALK_LABEL = /^(?:talk|explain|explanation|story|chat|q ?& ?a): ?(\S.{2,120})$/i;
 
 /** "Right: x4", "L 45 s", below a name: of that side, where the other has a line of its own. */
 const SIDE_FIRST =

@@ -34,7 +34,7 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   if (callBackIn(body)) return null;
   const told = lasting === null ? null : toldInMovement(body, lasting, inset);
   if (told) return { line: makeDuring(newId, told.words, { on: 'time', number: told.at }), unsure: told.unsure };
-  const text = outOfBrackets(body);
+  const text = outOfBrackets(body).replace(QUIET_LAST, '$1 on the $2');
   const found = placeFirst(text, lasting) ?? placeLast(text.replace(LABELLED, ''), lasting, inset);
   // "Last one: closing the gate, three times" is the last movement.
   if (!found || !/\p{L}{2}/u.test(found.words) || ONLY_UNIT.test(found.words) || isCountedMore(found.words))
@@ -43,6 +43,9 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
   if (on === 'time' && lasting !== null && number >= lasting) return null;
   return { line: makeDuring(newId, found.words, { on, number, layer: layerOf(found.words) }), unsure: found.unsure };
 }
+
+/** "no talking last 2". */
+const QUIET_LAST = /^((?:no talking|no words|without words|silent(?:ly)?|in silence|quiet(?:ly)?|slower|smaller|softer)),? (?:the )?((?:last|first) (?:\d|two|three|four)(?: (?:rounds|reps|times))?)$/i; // prettier-ignore
 
 /** An amount, but for "one full breath" in a sentence. */
 function isCountedMore(words: string): boolean {

@@ -154,7 +154,7 @@ const isMovedFirst = (sentence: string): boolean =>
   !/(?:circle|roll|swing|stretch|twist|raise|turn|lift|press|push|pull|bend)s[.!]?$/i.test(sentence);
 
 const PLACED =
-  /^(?:stay|both (?:feet|hands)|(?:hands|palms) (?:on|over)|sit|stand|put|place|bring|come|feet|find|step|weight|lean|lie|face|start with your feet|bend (?:the|your) knees|turn out)\b/i;
+  /^(?:stay|(?:close|open|shut) (?:your|the) eyes|both (?:feet|hands)|(?:hands|palms) (?:on|over)|sit|stand|put|place|bring|come|feet|find|step|weight|lean|lie|face|start with your feet|bend (?:the|your) knees|turn out)\b/i;
 
 /** Whether a sentence only tells how to stand or sit. */
 export function isPlacing(sentence: string): boolean {

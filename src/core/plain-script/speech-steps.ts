@@ -10,7 +10,8 @@ import { BRACKETED } from './speech-lines';
 /** Of some sentences the one that tells what is done; `null` where none does. */
 export function bestOf(sentences: readonly string[]): string | null {
   const named = sentences.filter((one) => nameOfClause(one) !== null && !BRACKETED.test(one));
-  const moved = named.filter((one) => !isPlacing(one));
+  const placed = named.filter((one) => !isPlacing(one));
+  const moved = [...placed.filter((one) => !isStillClause(one)), ...placed.filter((one) => isStillClause(one))];
   return named.find(isNamedThing) ?? moved.find(goesOn) ?? moved[0] ?? named.at(-1) ?? null;
 }
 
@@ -70,6 +71,9 @@ export interface Still {
   readonly unsure: boolean;
 }
 
+/** "Nothing to do for one minute." */
+const NOTHING = /^(?:there(?:['’]s| is) )?nothing(?: to)?$/i;
+
 /** What a silence is called, and what is said as it begins. */
 export function stillOf(text: string, pure: boolean, clause: string | null, pending: readonly string[]): Still {
   const own = findCounts((withoutFrame(text) ?? text).replace(/[.!?…]+$/, ''))
@@ -79,7 +83,7 @@ export function stillOf(text: string, pure: boolean, clause: string | null, pend
   const [, first = '', last = ''] = pure ? [] : (FIRST.exec(own) ?? []);
   const split = last !== '' && isStillClause(last);
   const before = split ? [...pending, asSentence(capitalised(first))] : pending;
-  const name = silent ? (pure ? silenceBy(text, clause) : 'Silence') : split ? (SILENT.test(last) ? 'Silence' : last) : nameOfStill(own, pending); // prettier-ignore
+  const name = silent ? (pure ? silenceBy(text, clause) : 'Silence') : split ? (SILENT.test(last) ? 'Silence' : last) : NOTHING.test(own) ? 'Nothing to do' : nameOfStill(own, pending); // prettier-ignore
   const opening = before.join(' ');
   const closed = /eyes/i.test(opening) && /clos|shut/i.test(opening) && !/eyes/i.test(name) && !/\bif you\b/i.test(opening); // prettier-ignore
   return { words: closed ? `${name}, eyes closed` : name, told: isSame(opening, name) ? '' : opening, unsure: !silent };

@@ -40,6 +40,8 @@ interface Spoken {
   readonly ways: Set<string>;
   /** Whether it went to its other side; `now` where no amount was told of that. */
   turned: 'no' | 'now' | 'yes';
+  /** To which other side or way it went. */
+  to: Turned | null;
   /** Whether something else was told since it was counted. */
   over: boolean;
 }
@@ -151,7 +153,16 @@ class SpeechReader {
   }
 
   private begin(name: string, amount: Counts | null, headed = false): Spoken {
-    this.movement = { name, headed, paragraph: this.paragraph, amount, ways: new Set(), turned: 'no', over: false };
+    this.movement = {
+      name,
+      headed,
+      paragraph: this.paragraph,
+      amount,
+      ways: new Set(),
+      turned: 'no',
+      to: null,
+      over: false,
+    };
     [this.silence, this.stepped] = [null, true];
     return this.movement;
   }
@@ -219,6 +230,12 @@ class SpeechReader {
       this.turn(turned, amount, text, movement);
       return true;
     }
+    if (movement.to === 'both-directions' && turned === 'one-then-other' && !this.isBegun()) {
+      movement.to = turned;
+      this.pending.push(text);
+      this.readings.push(reading('setting', '', { sides: 'both-directions-each-side' }, true));
+      return true;
+    }
     if (movement.turned !== 'now' || !(asMuch || turned)) return false;
     if (asMuch) movement.turned = 'yes';
     this.alsoOnOther(text, asMuch);
@@ -254,6 +271,7 @@ class SpeechReader {
     this.readings.push({ ...reading('setting', words), sets: { changeWords: words } });
     this.change = { within: this.readings, at: this.readings.length - 1 };
     movement.turned = amount ? 'yes' : 'now';
+    movement.to = sides;
   }
 
   /** "And reverse! Another twenty seconds.": how long the other side takes is said with it. */

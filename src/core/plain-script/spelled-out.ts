@@ -55,6 +55,7 @@ const SHORT_FORMS = withNeeds([
     /(?<=\p{L}{3},? )(?:uncounted|individually|alone|freely)(?=,? (?:for )?(?:\d{1,3} ?(?:s|m|secs?|seconds|mins?|minutes|['′’])|(?:two|three|four|five|an?) minutes?)(?=$|[ ,.)]))/giu,
     'own pace',
   ],
+  ['x ea', /(?<=^|\s)(\d{1,2}) ?x ea\.? (?=\p{L})/giu, '$1 x each side, '],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],

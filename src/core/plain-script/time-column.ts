@@ -81,7 +81,8 @@ const INSET_FROM = 2;
 
 /**
  * Under "3:00 Wave hands", "  0:30 soft elbows": times that begin anew further in than a climbing column tell when in
- * its step a line is said. They are spelled out; what stands at 0:00 is said first.
+ * its step a line is said; so do times that go on, before what is called a cue. They are spelled out; what stands at 0:00
+ * is said first.
  */
 function withTimesInSteps(lines: readonly string[]): readonly string[] {
   const clocks = lines.map((line) => {
@@ -96,18 +97,30 @@ function withTimesInSteps(lines: readonly string[]): readonly string[] {
   const climbs = column.every(({ at }, index) => index === 0 || at > (column[index - 1]?.at ?? 0));
   if (column.length === known.length || column.length < 2 || !climbs) return lines;
   let above = 0;
-  const anew = clocks.map((one) => {
-    if (one && !isInside(one)) above = one.at;
-    return one !== null && isInside(one) && one.at < above;
+  const within = clocks.map((one, at): number | null => {
+    if (one === null) return null;
+    if (!isInside(one)) {
+      above = one.at;
+      return null;
+    }
+    // Times of the class go on in a step only before what is said in it.
+    return one.at < above ? one.at : SAID_AT.test(lines[at] ?? '') ? one.at - above : -1;
   });
-  if (clocks.some((one, at) => one !== null && isInside(one) && !anew[at])) return lines;
+  const outer = clocks.map((one) => one !== null && !isInside(one));
+  const next = (at: number): number => clocks[outer.indexOf(true, at)]?.at ?? Infinity;
+  if (within.some((time, at) => time !== null && (time < 0 || (clocks[at]?.at ?? 0) >= next(at)))) return lines;
   return lines.map((line, at) => {
-    const [all = '', indent = '', minutes = '', seconds = ''] = (anew[at] ? CLOCKED.exec(line) : null) ?? [];
-    if (all === '') return line;
-    const first = Number(minutes) * 60 + Number(seconds) === 0;
-    return `${indent}${first ? 'say' : `at ${Number(minutes)}:${seconds}`}: ${line.slice(all.length)}`;
+    const time = within[at] ?? null;
+    const [all = '', indent = ''] = (time === null ? null : CLOCKED.exec(line)) ?? [];
+    if (all === '' || time === null) return line;
+    const when = time === 0 ? 'say' : `at ${Math.floor(time / 60)}:${String(time % 60).padStart(2, '0')}`;
+    return `${indent}${when}: ${line.slice(all.length).replace(CUE, '')}`;
   });
 }
+
+/** "  10:00 cue: shoulders", under "9:30 Standing". */
+const SAID_AT = /\d\]?(?::| ?[–—-])?\s+(?:(?:cue|say|guide|prompt|remind(?:er)?|line):|["“])/i;
+const CUE = /^(?:cue|say|guide|prompt|remind(?:er)?|line): */i;
 
 const MINUTE_SPAN = /^(\s*(?:[-*•] )?)(\d{1,3}) ?[-–—] ?(\d{1,3})(?!\s*(?:min|['′]))(?=[:\s]\s*[\p{L}\d"“(])/u;
 

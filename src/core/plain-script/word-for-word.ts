@@ -62,7 +62,8 @@ export function isWordForWord(lines: readonly string[]): boolean {
     NOTED.test(withoutStamp(line).slice(0, LINE_AT_MOST).replace(BRACKETS, ' ')),
   ).length;
   if (spoken.length < SHARE.spoken * written.length || noted > SHARE.noted * written.length) return false;
-  if (written.some((line) => OF_LETTER.test(line)) || plainSteps(lines) > Math.max(1, SHARE.plain * written.length)) return false;
+  if (written.some((line) => OF_LETTER.test(line)) || plainSteps(lines) > Math.max(1, SHARE.plain * written.length))
+    return false;
   const sentences = spoken.flatMap((line) => withoutStamp(line).replace(BRACKETS, ' ').split(SENTENCE_END));
   const share = (is: (sentence: string) => boolean): number => sentences.filter(is).length / sentences.length;
   const ofThem = spoken.filter((line) => OF_THEM.test(line)).length / spoken.length;
