@@ -39,6 +39,22 @@ describe('a class that is spoken word for word', () => {
     expect(lost.slice(script.startsWith('Five quiet') ? 1 : 0)).toEqual([]);
   });
 
+  it('shows where a movement is told, and what counts it', () => {
+    const [, script = ''] = SCRIPTS.find(([name]) => name === 'sunset') ?? [];
+    const { lines } = readScript(countingIds('w'), script);
+    const shown = (start: string): string => {
+      const { kind, counts, unsure } = lines.find(({ text }) => text.startsWith(start)) ?? {};
+      return `${unsure ? '? ' : ''}${kind ?? ''} ${String(counts?.rounds ?? counts?.seconds?.[0] ?? '')}`.trim();
+    };
+    expect(shown('Take a moment')).toBe('said');
+    expect(shown('Let the arms drift')).toBe('? movement 120');
+    expect(shown('Continue at your own pace')).toBe('? setting 120');
+    expect(shown('Pouring Water')).toBe('movement');
+    expect(shown('Now shift into')).toBe('said');
+    expect(shown('We repeat this')).toBe('setting 10');
+    expect(shown('Stay here')).toBe('? silence 180');
+  });
+
   it('is no class that is written down, in any hand', () => {
     const taken = hands().filter(({ lines }) => isWordForWord(lines.map(({ text }) => text)));
     expect(taken.map(({ name }) => name)).toEqual([]);

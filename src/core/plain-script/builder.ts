@@ -107,7 +107,11 @@ export class ScriptBuilder {
       if (!(said && this.isOfStepAbove(one.words, one.words, true, spelled))) this.takeNatural(one, false);
     }
     const [over] = this.read.splice(noted);
-    const main = readings.find(({ kind }) => kind !== 'said') ?? readings[0] ?? reading('nothing', '');
+    const main =
+      readings.find(({ kind }) => kind !== 'said' && kind !== 'pause') ??
+      readings.find(({ kind }) => kind === 'said') ??
+      readings[0] ??
+      reading('setting', '');
     const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
     const unsure = readings.some((one) => one.unsure);
     const alone = readings.length === 1 && over ? { over: over.over } : {};

@@ -313,12 +313,39 @@ class SpeechReader {
       /\b(?:more|another)\b/i.test(text) && again === null && rounds > 0 && rounds <= MORE_AT_MOST
         ? { rounds: rounds + 1 }
         : {};
-    const lent = this.pending.length === 0 && amount.pure ? this.lendAbove(clause) : [];
-    const words = [...lent, ...this.pending, ...(amount.pure ? [] : [text])];
+    const counts = { ...amount.counts, ...once };
+    if (this.pending.length === 0 && amount.pure && this.isToldAbove(name, counts, clause)) return;
+    const words = [...this.pending, ...(amount.pure ? [] : [text])];
     this.pending = [];
-    this.readings.push({ ...reading('movement', name, { ...amount.counts, ...once }, true), heads: true });
-    this.begin(name, amount.counts);
+    this.doneSo(name, counts, words);
+  }
+
+  /** A movement that nothing names, and what is told of it. */
+  private doneSo(name: string, counts: Counts, words: readonly string[]): void {
+    this.readings.push({ ...reading('movement', name, counts, true), heads: true });
+    this.begin(name, counts);
     if (words.length > 0 && !isSame(words.join(' '), name)) this.tell(words, true);
+  }
+
+  /** An amount by itself, of what the lines above tell: the movement begins there. Whether there are such lines. */
+  private isToldAbove(name: string, counts: Counts, clause: string | null): boolean {
+    const told = this.held.map((at) => ({ at, parts: partsOf(withoutStamp(this.lines[at] ?? '')) }));
+    const from = told.findIndex(({ parts }) => clause !== null && parts.includes(clause));
+    const [first, ...others] = told.slice(Math.max(0, from));
+    if (!first) return false;
+    const own = this.readings;
+    this.readings = [];
+    this.doneSo(name, counts, first.parts);
+    this.out[first.at] = this.readings;
+    for (const { at, parts } of others) {
+      this.readings = [];
+      this.tell(parts, true);
+      this.out[at] = this.readings;
+    }
+    // The movement has it already; this line tells it.
+    this.readings = [...own, { ...reading('setting', '', counts, true), sets: {} }];
+    this.held = [];
+    return true;
   }
 
   /** "One more time! Another forty seconds.": the movement above; `null` for anything else. */
@@ -339,16 +366,6 @@ class SpeechReader {
   /** What the lines above say that are only said, in this paragraph. */
   private saidAbove(): readonly string[] {
     return this.held.flatMap((at) => partsOf(withoutStamp(this.lines[at] ?? '')));
-  }
-
-  /** Takes what the lines above say into the step that begins here. */
-  private lendAbove(clause: string | null): readonly string[] {
-    const told = this.held.map((at) => ({ at, parts: partsOf(withoutStamp(this.lines[at] ?? '')) }));
-    const from = told.findIndex(({ parts }) => clause !== null && parts.includes(clause));
-    const lent = told.slice(Math.max(0, from));
-    for (const { at } of lent) this.out[at] = [reading('nothing', '')];
-    this.held = [];
-    return lent.flatMap(({ parts }) => parts);
   }
 
   /** "[pause 10s]", "[8 reps, alternating]", "(2 minutes)". */
