@@ -35,7 +35,7 @@ const BESIDE =
 const MORE = /\b(?:more|another|again)\b/i;
 /** Said of some rounds, of those who want, or of what is no amount of the movement. */
 const NO_AMOUNT =
-  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
+  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b(?! of all|,)|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
 /** "Ten more times." */
 const MORE_TIMES = new RegExp(`\\b(${NUMBER}) more (times|rounds|breaths|circles)\\b`, 'giu');
 /** "Out... two, three, four." */
@@ -124,6 +124,7 @@ const OTHER =
 const NOW_SIDE =
   /^(?:and |now |then |so |ok |okay |good,? |feet together,? )*(?:now |then |and )*(?:shift )?(?:(?:to|on|with|for|into|onto) )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b(?!,? (?:and|or|then|palm|left|right))/i;
 const BACKWARD = new RegExp(`^(?:and |now |then |so )*(?:${NUMBER} (?:circles? |rolls? |times |more )?)?(?:(?:to the )?back(?:wards?)?|for?wards?|in reverse|reverse)(?:[,:]? (?:for )?${NUMBER}(?: times| more)?(?: (?:more|again))?)?(?: too| as well| again)?[.!]?$|\\b(?:circles?|rolls?|times) back(?:wards?)?[.!]?$`, 'iu'); // prettier-ignore
+const NUMBER_TO_SIDE = new RegExp(`^(?:and |now |then )*${NUMBER}(?: times| more)? (?:to|on|with) (?:the |your )?(?:left|right)(?: (?:side|leg|foot|arm|hand))?(?: (?:too|as well|again))?[.!]?$`, 'iu'); // prettier-ignore
 const BOTH = /\bboth\b|\btogether\b(?! (?:and|,))/i;
 
 /** Whether a sentence goes to the other side or the other way of a movement that was counted. */
@@ -132,6 +133,7 @@ export function turnedInSpeech(sentence: string): Turned | null {
   const other = OTHER.exec(sentence);
   if (other) return /way|direction|reverse/i.test(other[0]) ? 'both-directions' : 'one-then-other';
   if (BACKWARD.test(sentence) && !/^(?:and |now |then |so )*(?:to the )?back[.!]?$/i.test(sentence)) return 'both-directions'; // prettier-ignore
+  if (NUMBER_TO_SIDE.test(sentence)) return 'one-then-other';
   return NOW_SIDE.test(sentence) && !BOTH.test(sentence.replace(/^feet together/i, '')) ? 'one-then-other' : null;
 }
 

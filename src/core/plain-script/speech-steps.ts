@@ -7,12 +7,13 @@ import { BRACKETED } from './speech-lines';
 
 /* What a step is called that nothing names, in a class that is spoken word for word. */
 
-/** Of some sentences the one that tells what is done; `null` where none does. */
-export function bestOf(sentences: readonly string[]): string | null {
+/** Of some sentences the one that tells what is done, or of which is `counted`; `null` where none does. */
+export function bestOf(sentences: readonly string[], counted?: string): string | null {
   const named = sentences.filter((one) => nameOfClause(one) !== null && !BRACKETED.test(one));
   const placed = named.filter((one) => !isPlacing(one));
   const moved = [...placed.filter((one) => !isStillClause(one)), ...placed.filter((one) => isStillClause(one))];
-  return named.find(isNamedThing) ?? moved.find(goesOn) ?? moved[0] ?? named.at(-1) ?? null;
+  const told = counted === undefined ? undefined : moved.find((one) => new RegExp(`\\b${counted}`, 'i').test(one));
+  return told ?? named.find(isNamedThing) ?? moved.find(goesOn) ?? moved[0] ?? named.at(-1) ?? null;
 }
 
 /** Whether nobody moves in what an amount is told of. */

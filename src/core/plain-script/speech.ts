@@ -78,6 +78,9 @@ const ENDS_CLASS =
   /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
 /** "Keep swinging for two minutes.": of what is told before. */
 const KEEPS = /\b(?:keep|carry on|continue|go on) \p{L}+ing\b/iu;
+/** What is counted by its name: "Ten circles". */
+const COUNTED =
+  /\b(circle|turn|swing|bounce|stamp|pull|push|lift|roll|wave|kick|step|tap|squat|nod|bow|twist)(?:e?s)\b/i;
 const SIDE_TOLD = /\b(?:left|right) (?:foot|leg|arm|hand|side|knee|heel|elbow|shoulder)\b/i;
 /** "We'll do that twice more on each side." */
 const DONE_SO_OFTEN =
@@ -299,7 +302,9 @@ class SpeechReader {
     const above = this.pending.length > 0 ? this.pending : this.saidAbove();
     const bracketed = BRACKETED.test(text);
     const within = amount.pure || bracketed || KEEPS.test(text) || nameOfClause(text) === null;
-    const clause = within ? (bestOf(above) ?? (bracketed ? null : text)) : (this.pending.find(isNamedThing) ?? text);
+    const clause = within
+      ? (bestOf(above, COUNTED.exec(text)?.[1]) ?? (bracketed ? null : text))
+      : (this.pending.find(isNamedThing) ?? text);
     if (rests(amount, text, clause)) return this.still(amount, text, clause);
     const again = this.isAgain(amount);
     const led = (): string | null => (breathsIn(this.pending, new Set()) ? 'Breathing' : null);
