@@ -35,7 +35,7 @@ Thank you for being here.`,
     `talk Talk
      still Stay here 30 s; “Let your breath come and go.”
      Opening the Shutters x8; “We start with the palms together in front of the chest.”; last 1 “stay open and take one full breath there.”
-     Turning the Capstan x5 both-directions; “Hands on the hips. Circle to the left, slowly, five times.”; after “Don't force the range.”
+     Turning the Capstan x5 both-directions; “Hands on the hips. Circle to the left, slowly, five times.”; anywhere 0 “Don't force the range.”
      still Rest here 60 s; “Bring your hands to your belly.”
      talk Talk`,
   ],
@@ -122,7 +122,7 @@ Three minutes of quiet standing. I'll ring the bell at the end.
 [10:00] Thank you.`,
     `talk INTRO 40 s
      SHOULDER ROLLS x8 both-directions; “Lift up, back and down.”
-     OPEN THE FAN x10; after “If your shoulder is sore, stay lower.”
+     OPEN THE FAN x10; anywhere 0 “If your shoulder is sore, stay lower.”
      REEL THE LINE x6 one-then-other; “Right arm first, six circles.”
      Both together x6
      Shake it out clock 30 s
@@ -177,7 +177,7 @@ Close your eyes if you like. Two minutes of silence.
 Thank you so much.`,
     `talk Talk
      Breathing x3; “Stand with your feet hip-width apart. Let your shoulders soften. Take a moment to notice your feet.”
-     Swaying like Seaweed clock 60 s; “Shift your weight to the right foot, and then to the left. Keep it small at first.”; after “If you feel unsteady, hold on to a chair.”
+     Swaying like Seaweed clock 60 s; “Shift your weight to the right foot, and then to the left. Keep it small at first.”; anywhere 0 “If you feel unsteady, hold on to a chair.”
      Lifting the Moon x8; round 5 “see if you can soften your jaw.”
      Standing on One Leg clock 40 s one-then-other; “Shift onto your left leg and let the right heel lift.”
      still Silence 120 s; “Close your eyes if you like.”
@@ -199,7 +199,7 @@ Simply stand. (2 minutes)
 [6:20] Thank you for practising with me.`,
     `talk Talk
      Breathing x3
-     Waking the Arms x8; after “Keep the shoulders down. Last two.”
+     Waking the Arms x8; anywhere 0 “Keep the shoulders down.”; after “Last two.”
      Turning to Look x4 alternating; “Turn right, breathe out. Back to centre, breathe in. Turn left.”
      Standing clock 120 s; “Simply stand.”
      talk Talk`,
@@ -259,7 +259,7 @@ Thanks for watching!`,
     `talk Talk
      still Silence 30 s; “Stand easy. Feel both feet.”
      Shaking like a wet dog clock 60 s; “Start with the hands. Then the arms. Then everything!”
-     Scooping the Tide x10; after “You can sit for this one.”
+     Scooping the Tide x10; anywhere 0 “You can sit for this one.”
      Gate of the Harbour x4 one-then-other; “Step your left foot to the side. Open the arms, close the arms.”
      Folding the Sails clock 120 s; “Hands come to rest on the belly. Stay with your breath for two minutes.”
      talk Talk`,

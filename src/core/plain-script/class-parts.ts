@@ -1,7 +1,7 @@
 import { itemAt } from '@/core/units';
 import type { PhaseKind } from '@/core/breath';
 import type { NewId } from '@/core/document';
-import { makePhase, type DuringLine, type Level, type Phase, type SpokenLine } from '@/core/movement';
+import { makeDuring, makePhase, type DuringLine, type Level, type Phase, type SpokenLine } from '@/core/movement';
 import {
   contractOf,
   emptyPlan,
@@ -100,6 +100,10 @@ export class ClassParts {
     if (sets.before !== undefined) {
       const line: SpokenLine = { id: this.newId(), text: cut(sets.before, LIMITS.lineCharacters), pauseSeconds: PAUSE_SECONDS, layer: null }; // prettier-ignore
       return this.replace({ ...step, teach: [...step.teach, line].slice(0, LIMITS.spokenLines) });
+    }
+    if (sets.during !== undefined) {
+      if (step.during.length >= LIMITS.spokenLines) return this.sayOrLeave(sets.during, null);
+      return this.over(makeDuring(this.newId, cut(sets.during, LIMITS.lineCharacters), { on: 'anywhere' }));
     }
     this.replace(withSettings(this.newId, sets.layers ? this.layered(step, sets.layers) : step, sets, this.plan.pace));
   }

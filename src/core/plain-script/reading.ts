@@ -16,6 +16,8 @@ export interface StepSettings {
   readonly changeWords?: string;
   /** Said before its rounds, though its breath is written already. */
   readonly before?: string;
+  /** Said somewhere in its rounds. */
+  readonly during?: string;
   /** How often or how long each of a list above is done, where it has no amount; of one alone, its own. */
   readonly each?: Counts;
   /** What joins round by round, in order. */
@@ -50,6 +52,7 @@ export function worded(one: Reading, as: (words: string) => string): Reading {
   const callBackWords = sets?.callBackWords;
   const changeWords = sets?.changeWords;
   const before = sets?.before;
+  const during = sets?.during;
   const layers = sets?.layers?.map((part) => ({ ...part, words: as(part.words) }));
   return {
     ...one,
@@ -59,6 +62,7 @@ export function worded(one: Reading, as: (words: string) => string): Reading {
     ...(callBackWords === undefined ? {} : { sets: { ...sets, callBackWords: as(callBackWords) } }),
     ...(changeWords === undefined ? {} : { sets: { ...sets, changeWords: as(changeWords) } }),
     ...(before === undefined ? {} : { sets: { ...sets, before: as(before) } }),
+    ...(during === undefined ? {} : { sets: { ...sets, during: as(during) } }),
     ...(layers === undefined ? {} : { sets: { ...sets, layers } }),
   };
 }

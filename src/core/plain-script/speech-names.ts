@@ -180,3 +180,15 @@ export function isStillClause(sentence: string): boolean {
 export function isMovedIn(sentence: string): boolean {
   return MOVES.test(sentence);
 }
+
+/** How it is done, told to those who do it. */
+const CORRECTS =
+  /^(?:(?:and|but|just|try to|please|remember)[,:]? )*(?:keep|don['’]t|do not|never|no (?:rush|hurry|need)|let (?:the|your)|if |notice|feel|soften|relax|make sure|watch|remember|breathe(?! (?:in|out))|slow(?:ly)?\b|gently|easy|imagine|think of|it (?:should|does)|your|the|every|like|as if|nice and|soft|small|tiny|see if|stay (?:low|soft|tall)|you (?:may|might|can)|as (?:low|high|wide|far|slow)|use (?:the|your)|there['’]s no)\b/i;
+/** What ends it. */
+const ENDS =
+  /\b(?:come back|let (?:that|it|them|this) go|rest|release|stop|be still|shake it|hands down|arms down|to (?:the )?(?:middle|cent(?:er|re))|open your eyes|finish|other|again|last|done)\b/i;
+
+/** Whether a sentence corrects what is being done, and does not end it: "Don't lift your shoulders." */
+export function isCorrection(sentence: string): boolean {
+  return CORRECTS.test(sentence) && !ENDS.test(sentence);
+}

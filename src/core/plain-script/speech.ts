@@ -7,7 +7,7 @@ import { reading, type Reading } from './reading';
 import { amountInSpeech, amountOf, isAsMuch, turnedInSpeech, type SpokenAmount, type Turned } from './speech-amounts';
 import { breathsIn } from './speech-breaths';
 import { BRACKETED, headOf, isTitle, lengthIn, partOf, partsOf, stepsBelow } from './speech-lines';
-import { isNamedThing, isPlacing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
+import { isCorrection, isNamedThing, isPlacing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
 import { bestOf, isSame, rests, stepNamed, stillOf } from './speech-steps';
 import { isWordForWord, withoutStamp } from './word-for-word';
 
@@ -44,6 +44,9 @@ interface Spoken {
   to: Turned | null;
   /** Whether something else was told since it was counted. */
   over: boolean;
+  /** The paragraph in which it was counted, and whether it was ended since. */
+  counted: number;
+  ended: boolean;
 }
 
 interface Silence {
@@ -165,6 +168,8 @@ class SpeechReader {
       turned: 'no',
       to: null,
       over: false,
+      counted: this.paragraph,
+      ended: false,
     };
     [this.silence, this.stepped] = [null, true];
     return this.movement;
@@ -289,6 +294,7 @@ class SpeechReader {
     if (!amount.pure) this.pending.push(text);
     this.flush();
     movement.amount = amount.counts;
+    movement.counted = this.paragraph;
     this.readings.push(reading('setting', '', amount.counts));
   }
 
@@ -446,10 +452,25 @@ class SpeechReader {
       this.readings.push(reading('movement', 'Breathing', {}, true));
       this.begin('Breathing', null);
     }
+    if (this.movement?.amount && !before) return this.correct(sentences, this.movement);
     const breathed = this.movement ? breathsIn(sentences, this.movement.ways) : null;
     const words = breathed ? breathed.others : sentences.join(' ');
     if (words !== '') this.readings.push(said(words, before));
     this.readings.push(...(breathed?.breaths ?? []));
+  }
+
+  /** What is told behind an amount is said in its rounds, up to what ends them. */
+  private correct(sentences: readonly string[], movement: Spoken): void {
+    const breathed = breathsIn(sentences, movement.ways);
+    if (breathed) return void this.readings.push(...(breathed.others === '' ? [] : [said(breathed.others, false)]), ...breathed.breaths); // prettier-ignore
+    const end = sentences.findIndex((one) => !isCorrection(one));
+    const open = !movement.ended && movement.counted === this.paragraph;
+    const within = open ? sentences.slice(0, end < 0 ? undefined : end) : [];
+    const after = sentences.slice(within.length);
+    this.readings.push(...within.map((one): Reading => ({ ...reading('said', one), sets: { during: one } })));
+    if (after.length === 0) return;
+    movement.ended = true;
+    this.readings.push(said(after.join(' '), false));
   }
 
   /** Whether sentences lead a breath that is counted below: "Inhale: float up." */
