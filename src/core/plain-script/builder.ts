@@ -115,7 +115,9 @@ export class ScriptBuilder {
     const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
     const unsure = readings.some((one) => one.unsure);
     const alone = readings.length === 1 && over ? { over: over.over } : {};
-    this.note(written, main.kind, main.words, main.counts, unsure, {
+    const own =
+      Object.keys(main.counts).length > 0 ? undefined : readings.find(({ kind }) => kind === 'setting')?.counts;
+    this.note(written, main.kind, main.words, own ?? main.counts, unsure, {
       ...(steps > 1 ? { steps } : {}),
       ...(alone.over ? { over: alone.over } : {}),
     });

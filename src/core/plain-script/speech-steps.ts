@@ -44,7 +44,11 @@ export function stepNamed(
   const own =
     way !== undefined ? `${above ?? ''}, ${way.toLowerCase()}` : clause === null ? null : nameOfClause(clause);
   if (above !== null && AGAIN.test(clause ?? '')) return above;
-  const still = own === null || isStillClause(own) || isPlacing(own) || /\bbreaths\b/i.test(own);
+  const still =
+    own === null ||
+    isStillClause(own) ||
+    (isPlacing(own) && !/\b(?:left|right)\b/i.test(own)) ||
+    /\bbreaths\b/i.test(own);
   if (amount.breaths && (still || /\b(?:take|have) .*breaths/i.test(text))) return breathing(text);
   const { of, counts } = amount;
   const thing = of !== null && (own === null || of.includes(' ') || counts.seconds !== undefined) ? of : own;

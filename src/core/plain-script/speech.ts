@@ -275,7 +275,10 @@ class SpeechReader {
     const words = [...this.pending, text].join(' ');
     this.pending = [];
     const { rounds } = amount?.counts ?? {};
-    this.readings.push(reading('setting', '', { sides, ...(rounds === undefined ? {} : { rounds }) }, true));
+    // Of two ways by time each takes as long; of two sides the step itself has twice its time.
+    const [one = 0] = (movement.amount?.rounds === undefined && sides === 'both-directions' && movement.amount?.seconds) || []; // prettier-ignore
+    const twice = one > 0 ? { seconds: secondsFrom([one, one], 2) } : {};
+    this.readings.push(reading('setting', '', { sides, ...(rounds === undefined ? twice : { rounds }) }, true));
     this.readings.push({ ...reading('setting', words), sets: { changeWords: words } });
     this.change = { within: this.readings, at: this.readings.length - 1 };
     movement.turned = amount ? 'yes' : 'now';
