@@ -11,7 +11,7 @@ import {
   type Step,
 } from '@/core/plan';
 import { aboveSteps } from './above-steps';
-import { ClassParts, PAUSE_SECONDS } from './class-parts';
+import { ClassParts } from './class-parts';
 import { toldOfClass } from './class-told';
 import type { DoneAgain } from './done-again';
 import type { ByRounds } from './by-rounds';
@@ -25,7 +25,7 @@ import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { reading, worded, type Reading } from './reading';
 import type { Standing } from './standing';
-import { counted, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
+import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from './slips';
 import { readTidy, type Tidy } from './tidy';
 import { isDated, isGreeting, mayNameClass, titled } from './title';

@@ -38,6 +38,8 @@ import {
   bothSides,
   counted,
   finished,
+  lineOf,
+  PAUSE_SECONDS,
   roundsOf,
   sidesInWords,
   withBothWays,
@@ -48,8 +50,6 @@ import {
 } from './steps-of-lines';
 import { kindOfPart } from './talks';
 
-/** Between two lines that are said, in seconds. */
-export const PAUSE_SECONDS = 1.5;
 /** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
 const CLASS_AT_LEAST = 300;
 
@@ -68,7 +68,6 @@ export class ClassParts {
   private layers: { readonly stepId: string; readonly rounds: number; readonly counts: boolean } | null = null;
   /** The last silence that was written as a rest or a pause. */
   private restId: string | null = null;
-
   private readonly silent: SilenceWords;
 
   constructor(private readonly newId: NewId) {
@@ -98,8 +97,8 @@ export class ClassParts {
     const step = this.current();
     if (!isMovement(step)) return;
     if (sets.before !== undefined) {
-      const line: SpokenLine = { id: this.newId(), text: cut(sets.before, LIMITS.lineCharacters), pauseSeconds: PAUSE_SECONDS, layer: null }; // prettier-ignore
-      return this.replace({ ...step, teach: [...step.teach, line].slice(0, LIMITS.spokenLines) });
+      const teach = [...step.teach, lineOf(this.newId, sets.before)];
+      return this.replace({ ...step, teach: teach.slice(0, LIMITS.spokenLines) });
     }
     if (sets.during !== undefined) {
       if (step.during.length >= LIMITS.spokenLines) return this.sayOrLeave(sets.during, null);
@@ -188,7 +187,7 @@ export class ClassParts {
 
   /** A line that is said: in a talk or, taught, in a movement that has no breath yet; else in a new talk. */
   say(text: string, pauseSeconds: number, layer: SpokenLine['layer'] = null): void {
-    const line: SpokenLine = { id: this.newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds, layer };
+    const line = lineOf(this.newId, text, pauseSeconds, layer);
     const step = this.current();
     const longer = step && contractOf(step).withLine(step, line);
     if (longer) this.replace(longer);

@@ -1,6 +1,5 @@
 import { rememberedLately } from '@/core/units';
 import { findCounts } from './counts';
-import { wordCount } from './line-words';
 import { POSTURE_FROM, secondsFrom, type Counts } from './model';
 import { NUMBER_IN_WORDS } from './tokens';
 import { MAY_COUNT } from './name-lines';
@@ -19,7 +18,8 @@ export interface SpokenAmount {
   readonly breaths: boolean;
 }
 
-const NUMBER = `(?:\\d{1,2}|${NUMBER_IN_WORDS}|a dozen|twice|three times)`;
+/** A number as it is said. */
+export const NUMBER = `(?:\\d{1,2}|${NUMBER_IN_WORDS}|a dozen|twice|three times)`;
 const LEAD = '(?:(?:and|so|now|then|ok|okay|again|just|let|let['+"'’"+']?s|let us|we|we['+"'’"+']ll|you|you['+"'’"+']ll|I want|I['+"'’"+']d like|give me|do|make|take|have|about|maybe|another|only|all)[,:]? )*'; // prettier-ignore
 const ADJECTIVE = '(?:slow|deep|full|long|easy|quiet|natural|big|small|gentle|more|good|soft|tiny|little|smooth|lovely|whole|calm|large)'; // prettier-ignore
 /** "Nine breaths like this", "Sixteen turns altogether", "Twelve pulls", "We do five big waves". */
@@ -114,27 +114,6 @@ const MINUTES: ReadonlyMap<string, string> = new Map([['a', '1:30'], ['an', '1:3
 /** "One minute and a half" in figures. */
 function withHalf(text: string): string {
   return text.replace(HALF, (all, number: string) => MINUTES.get(number.toLowerCase()) ?? all);
-}
-
-/** To which other side or way. */
-export type Turned = 'one-then-other' | 'both-directions';
-
-const OTHER =
-  /\b(?:other|opposite|second) (side|leg|foot|arm|hand|way|direction|one)\b|\b(?:change|swap|switch)(?: the| over| your)? ?(sides?|legs?|feet|foot|arms?|hands?|directions?|ways?)\b|^(?:and |now |then |so )*(?:change|switch|swap|reverse)(?: over| it)?[.!]?$/i;
-const NOW_SIDE =
-  /^(?:and |now |then |so |ok |okay |good,? |feet together,? )*(?:now |then |and )*(?:shift )?(?:(?:to|on|with|for|into|onto) )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b(?!,? (?:and|or|then|palm|left|right))/i;
-const BACKWARD = new RegExp(`^(?:and |now |then |so )*(?:${NUMBER} (?:circles? |rolls? |times |more )?)?(?:(?:to the )?back(?:wards?)?|for?wards?|in reverse|reverse)(?:[,:]? (?:for )?${NUMBER}(?: times| more)?(?: (?:more|again))?)?(?: too| as well| again)?[.!]?$|\\b(?:circles?|rolls?|times) back(?:wards?)?[.!]?$`, 'iu'); // prettier-ignore
-const NUMBER_TO_SIDE = new RegExp(`^(?:and |now |then )*${NUMBER}(?: times| more)? (?:to|on|with) (?:the |your )?(?:left|right)(?: (?:side|leg|foot|arm|hand))?(?: (?:too|as well|again))?[.!]?$`, 'iu'); // prettier-ignore
-const BOTH = /\bboth\b|\btogether\b(?! (?:and|,))/i;
-
-/** Whether a sentence goes to the other side or the other way of a movement that was counted. */
-export function turnedInSpeech(sentence: string): Turned | null {
-  if (wordCount(sentence) > 16) return null;
-  const other = OTHER.exec(sentence);
-  if (other) return /way|direction|reverse/i.test(other[0]) ? 'both-directions' : 'one-then-other';
-  if (BACKWARD.test(sentence) && !/^(?:and |now |then |so )*(?:to the )?back[.!]?$/i.test(sentence)) return 'both-directions'; // prettier-ignore
-  if (NUMBER_TO_SIDE.test(sentence)) return 'one-then-other';
-  return NOW_SIDE.test(sentence) && !BOTH.test(sentence.replace(/^feet together/i, '')) ? 'one-then-other' : null;
 }
 
 /** An amount by itself. */

@@ -1,14 +1,15 @@
 import { itemAt } from '@/core/units';
 import { SENTENCE_END } from './amounts-spoken';
 import { breathsOf } from './breath-lines';
-import { findCounts } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { namesPart } from './headings';
 import { plainHead } from './heads';
 import { isStill } from './line-signs';
 import { wordCount } from './line-words';
 import { reading, type Reading } from './reading';
-import { amountInSpeech, turnedInSpeech } from './speech-amounts';
+import { amountInSpeech } from './speech-amounts';
 import { namedInSpeech } from './speech-names';
+import { turnedInSpeech } from './speech-sides';
 import { kindOfPart } from './talks';
 import { isGreeting } from './title';
 import { withoutStamp } from './word-for-word';
@@ -54,6 +55,34 @@ export function lengthIn(lines: readonly string[], at: number): Reading | null {
   const { seconds, rounds } = findCounts(inner).counts;
   const is = seconds !== undefined && rounds === undefined;
   return is ? { ...reading('setting', inner, { seconds }), about: 'length' } : null;
+}
+
+/** "We have about twelve minutes together." */
+const CLASS_LASTS =
+  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b/i;
+
+/** The length of the class that a sentence tells, above any step; `null` for any other. */
+export function lengthSpoken(text: string): Reading | null {
+  const [, first, next] = CLASS_LASTS.exec(text) ?? [];
+  const { seconds } = findCounts(`x, ${first ?? next ?? ''}`).counts;
+  return seconds ? { ...reading('setting', text, { seconds }), about: 'length' } : null;
+}
+
+const LINES_AHEAD = 5;
+
+/** Whether what is said next, behind a sentence of a line and before another name, has an amount. */
+export function isCountedAhead(lines: readonly string[], at: number, text: string): boolean {
+  const line = partsOf(withoutStamp(itemAt(lines, at)));
+  const ahead = line.slice(line.indexOf(text) + 1);
+  for (const next of lines.slice(at + 1, at + 1 + LINES_AHEAD).map(withoutStamp)) {
+    if (next === '') break;
+    ahead.push(...partsOf(next));
+  }
+  const named = ahead.findIndex((one) => namedInSpeech(one)?.unsure === false);
+  const before = named < 0 ? ahead : ahead.slice(0, named);
+  return before.some(
+    (one) => amountInSpeech(one) !== null || (BRACKETED.test(one) && hasAmount(findCounts(one).counts)),
+  );
 }
 
 /** "Part 2", "SCENE 1", with no name. */

@@ -1,13 +1,24 @@
 import { CALLS_BACK, isFarewell } from './first-words';
-import { findCounts, hasAmount } from './counts';
-import { secondsFrom, type Counts } from './model';
+import type { Counts } from './model';
 import { isUnder } from './over-words';
-import { pauseIn } from './pauses';
 import { reading, type Reading } from './reading';
-import { amountInSpeech, amountOf, isAsMuch, turnedInSpeech, type SpokenAmount, type Turned } from './speech-amounts';
+import { amountInSpeech, amountOf, isAsMuch, type SpokenAmount } from './speech-amounts';
 import { breathsIn } from './speech-breaths';
-import { BRACKETED, headOf, isTitle, lengthIn, partOf, partsOf, stepsBelow } from './speech-lines';
-import { isCorrection, isNamedThing, isPlacing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
+import { directionIn, type Lasting } from './speech-directions';
+import {
+  BRACKETED,
+  headOf,
+  isCountedAhead,
+  isTitle,
+  lengthIn,
+  lengthSpoken,
+  partOf,
+  partsOf,
+  stepsBelow,
+} from './speech-lines';
+import { isCorrection, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
+import { isDone, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './speech-sides';
+import { silenceFor, spokenOf, type Silence, type Spoken } from './speech-state';
 import { bestOf, isSame, rests, stepNamed, stillOf } from './speech-steps';
 import { isWordForWord, withoutStamp } from './word-for-word';
 
@@ -27,56 +38,15 @@ export function readSpeech(written: readonly string[]): readonly (readonly Readi
   return reader.out;
 }
 
-/** The movement that is spoken of. */
-interface Spoken {
-  readonly name: string;
-  /** Whether a line by itself names it. */
-  readonly headed: boolean;
-  /** The paragraph in which it is named. */
-  readonly paragraph: number;
-  /** `null` where nothing has counted it yet. */
-  amount: Counts | null;
-  /** The ways of its breath that are told. */
-  readonly ways: Set<string>;
-  /** Whether it went to its other side; `now` where no amount was told of that. */
-  turned: 'no' | 'now' | 'yes';
-  /** To which other side or way it went. */
-  to: Turned | null;
-  /** Whether something else was told since it was counted. */
-  over: boolean;
-  /** The paragraph in which it was counted, and whether it was ended since. */
-  counted: number;
-  ended: boolean;
-}
-
-interface Silence {
-  readonly seconds: number;
-  /** Seconds that no pause takes; where it is too short to be guided, none. */
-  left: number;
-  /** Whether nothing was said since it began. */
-  fresh: boolean;
-}
-
 const SILENTLY = /\b(?:silen(?:ce|t)|quiet|stillness|stand still)\b/i;
-/** So little beside a time tells of nothing else. */
-const BARE = 8;
 /** A longer sentence is said, whatever it tells. */
 const LONGEST = 300;
-const LONGEST_PAUSE = 30;
-/** What is heard or seen behind what is spoken. */
-const NOT_SPOKEN =
-  /^(?:[\p{L} ]{0,14}\b)?(?:music|sound|fade|camera|cut to|title card|show|screen|waves? sound|intro|outro|logo|b-roll)\b/iu;
-const GOES_ON = /^(?:continue|keep going|carry on|repeat|go on)\b/i;
 /** "Two more like that.": one was done as it was told. */
 const MORE_AT_MOST = 6;
 /** So many lines above may tell what an amount by itself counts. */
 const HELD_LINES = 2;
-/** A shorter silence is not guided. Common practice, no published source. */
-const GUIDED_FROM = 120;
-const LINES_AHEAD = 5;
-/** "We have about twelve minutes together." */
-const CLASS_LASTS =
-  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b/i;
+/** So long nobody pauses between two lines. Common practice, no published source. */
+const SILENCE_FROM = 30;
 const ENDS_CLASS =
   /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
 /** "Keep swinging for two minutes.": of what is told before. */
@@ -84,11 +54,6 @@ const KEEPS = /\b(?:keep|carry on|continue|go on) \p{L}+ing\b/iu;
 /** What is counted by its name: "Ten circles". */
 const COUNTED =
   /\b(circle|turn|swing|bounce|stamp|pull|push|lift|roll|wave|kick|step|tap|squat|nod|bow|twist)(?:e?s)\b/i;
-const SIDE_TOLD = /\b(?:left|right) (?:foot|leg|arm|hand|side|knee|heel|elbow|shoulder)\b/i;
-/** "We'll do that twice more on each side." */
-const DONE_SO_OFTEN =
-  /^(?:(?:and|so|now|then),? )*(?:we(?:['’]ll)?|let['’]s)? ?(?:do|repeat) (?:that|this|it)(?: all)?\b.*\b(?:each side|both sides|each leg)\b/i;
-
 class SpeechReader {
   readonly out: (readonly Reading[] | null)[];
   private movement: Spoken | null = null;
@@ -158,25 +123,15 @@ class SpeechReader {
     this.out[at] = [{ ...reading('movement', name), heads: true }];
   }
 
-  private begin(name: string, amount: Counts | null, headed = false): Spoken {
-    this.movement = {
-      name,
-      headed,
-      paragraph: this.paragraph,
-      amount,
-      ways: new Set(),
-      turned: 'no',
-      to: null,
-      over: false,
-      counted: this.paragraph,
-      ended: false,
-    };
+  private begin(name: string, amount: Counts | null, headed = false): void {
+    this.movement = spokenOf(name, amount, this.paragraph, headed);
     [this.silence, this.stepped] = [null, true];
-    return this.movement;
   }
 
   private sentence(text: string): void {
-    if (text.length > LONGEST || isFarewell(text) || this.tellsLength(text)) this.pending.push(text);
+    const lasts = this.stepped ? null : lengthSpoken(text);
+    if (lasts) this.readings.push(lasts);
+    if (lasts || text.length > LONGEST || isFarewell(text)) this.pending.push(text);
     else if (this.isNamed(text)) return;
     else if (isUnder(text)) this.pending.push(text);
     else this.told(text, amountInSpeech(text));
@@ -185,27 +140,18 @@ class SpeechReader {
   private told(text: string, amount: SpokenAmount | null): void {
     const { movement } = this;
     if (movement?.amount && this.isOnOther(text, amount, movement, movement.amount)) return;
-    if (movement?.amount && amount && DONE_SO_OFTEN.test(text)) return this.soOften(movement.amount, amount, text);
-    if (!amount) this.pending.push(text);
+    const often = movement?.amount && amount ? soOften(text, movement.amount, amount) : null;
+    if (often) this.readings.push(...often);
+    if (often || !amount) this.pending.push(text);
     else if (movement?.amount === null && !this.isStillApart(movement, text)) this.count(movement, amount, text);
     else this.step(amount, text);
-  }
-
-  /** "We have about twelve minutes together.", above any step. */
-  private tellsLength(text: string): boolean {
-    const [, first, next] = this.stepped ? [] : (CLASS_LASTS.exec(text) ?? []);
-    const lasts = first ?? next;
-    if (lasts === undefined) return false;
-    const { seconds } = findCounts(`x, ${lasts}`).counts;
-    if (seconds) this.readings.push({ ...reading('setting', text, { seconds }), about: 'length' });
-    return true;
   }
 
   /** Takes the movement that a sentence names; one in small letters only where its amount follows. Whether it did. */
   private isNamed(text: string): boolean {
     const named = namedInSpeech(text);
     const waits = this.movement?.headed === true && this.movement.amount === null;
-    if (!named || (named.unsure && (waits || !this.isCountedAhead(text)))) return false;
+    if (!named || (named.unsure && (waits || !isCountedAhead(this.lines, this.at, text)))) return false;
     const before = [...this.pending, text].join(' ');
     this.pending = [];
     this.readings.push({ ...reading('movement', named.name, {}, named.unsure), heads: true }, said(before, true));
@@ -215,26 +161,11 @@ class SpeechReader {
     return true;
   }
 
-  /** Whether what is said next, before another name, has an amount. */
-  private isCountedAhead(text: string): boolean {
-    const line = partsOf(withoutStamp(this.lines[this.at] ?? ''));
-    const ahead = line.slice(line.indexOf(text) + 1);
-    for (const next of this.lines.slice(this.at + 1, this.at + 1 + LINES_AHEAD).map(withoutStamp)) {
-      if (next === '') break;
-      ahead.push(...partsOf(next));
-    }
-    const named = ahead.findIndex((one) => namedInSpeech(one)?.unsure === false);
-    const before = named < 0 ? ahead : ahead.slice(0, named);
-    return before.some(
-      (one) => amountInSpeech(one) !== null || (BRACKETED.test(one) && hasAmount(findCounts(one).counts)),
-    );
-  }
-
   /** Takes what goes to the other side, or the other way, of a movement that is counted. Whether it did. */
   private isOnOther(text: string, amount: SpokenAmount | null, movement: Spoken, counts: Counts): boolean {
     const asMuch = amount !== null && (amount.more || isAsMuch(amount.counts, counts));
-    const turned = turnedInSpeech(text) ?? (asMuch ? this.turnedAbove() : null);
-    if (turned && movement.turned === 'no' && (amount !== null || !(movement.over || this.isBegun()))) {
+    const turned = turnedInSpeech(text) ?? (asMuch ? turnedAbove(this.pending) : null);
+    if (turned && movement.to === null && (amount !== null || !(movement.over || this.isBegun()))) {
       this.turn(turned, amount, text, movement);
       return true;
     }
@@ -244,19 +175,10 @@ class SpeechReader {
       this.readings.push(reading('setting', '', { sides: 'both-directions-each-side' }, true));
       return true;
     }
-    if (movement.turned !== 'now' || !(asMuch || turned)) return false;
-    if (asMuch) movement.turned = 'yes';
+    if (!movement.awaits || !(asMuch || turned)) return false;
+    if (asMuch) movement.awaits = false;
     this.alsoOnOther(text, asMuch);
     return true;
-  }
-
-  /** "We do this three times each side.", of a hold on each: as long as all of them. */
-  private soOften({ seconds }: Counts, { counts, more }: SpokenAmount, text: string): void {
-    this.pending.push(text);
-    const [one = 0] = seconds ?? [];
-    const times = (counts.rounds ?? 1) + (more ? 1 : 0);
-    if (one > 0 && times > 1)
-      this.readings.push(reading('setting', '', { seconds: secondsFrom([one, one], 2 * times), held: true }, true));
   }
 
   /** Whether something else is told already that is done. */
@@ -264,25 +186,12 @@ class SpeechReader {
     return this.pending.some(isDone);
   }
 
-  /** Whether a sentence that is waiting goes to the other side. */
-  private turnedAbove(): Turned | null {
-    if (this.pending.some((one) => isDone(one) && !SIDE_TOLD.test(one))) return null;
-    if (this.pending.some((one) => SIDE_TOLD.test(one))) return 'one-then-other';
-    return this.pending.map((one) => turnedInSpeech(one)).find((one) => one !== null) ?? null;
-  }
-
   private turn(sides: Turned, amount: SpokenAmount | null, text: string, movement: Spoken): void {
     const words = [...this.pending, text].join(' ');
     this.pending = [];
-    const { rounds } = amount?.counts ?? {};
-    // Of two ways by time each takes as long; of two sides the step itself has twice its time.
-    const [one = 0] = (movement.amount?.rounds === undefined && sides === 'both-directions' && movement.amount?.seconds) || []; // prettier-ignore
-    const twice = one > 0 ? { seconds: secondsFrom([one, one], 2) } : {};
-    this.readings.push(reading('setting', '', { sides, ...(rounds === undefined ? twice : { rounds }) }, true));
-    this.readings.push({ ...reading('setting', words), sets: { changeWords: words } });
+    this.readings.push(...onOther(sides, words, movement.amount ?? {}, amount));
     this.change = { within: this.readings, at: this.readings.length - 1 };
-    movement.turned = amount ? 'yes' : 'now';
-    movement.to = sides;
+    [movement.to, movement.awaits] = [sides, amount === null];
   }
 
   /** "And reverse! Another twenty seconds.": how long the other side takes is said with it. */
@@ -372,9 +281,8 @@ class SpeechReader {
     const { words, told, unsure } = stillOf(text, pure, clause, this.pending);
     this.readings.push({ ...reading('silence', words, counts, unsure), ...(told === '' ? {} : { said: told }) });
     this.pending = [];
-    const seconds = counts.seconds?.[0] ?? 0;
     [this.movement, this.stepped] = [null, true];
-    this.silence = { seconds, left: seconds >= GUIDED_FROM ? seconds : 0, fresh: true };
+    this.silence = silenceFor(counts.seconds?.[0] ?? 0);
   }
 
   /** What the lines above say that are only said, in this paragraph. */
@@ -384,18 +292,12 @@ class SpeechReader {
 
   /** "[pause 10s]", "[8 reps, alternating]", "(2 minutes)". */
   private direction(text: string, whole: string): void {
-    const { rest, counts: found } = findCounts(
-      text.replace(/\breps?\b/i, 'times').replace(/^repeat (?:x ?)?(?=\S)/i, ''),
-    );
-    const counts = hasAmount(found) ? found : (amountInSpeech(text.replace(/^repeat /i, ''))?.counts ?? {});
-    const paused = /^(?:pause|wait|silence)\b/i.test(text) && !/breath/i.test(text) ? pauseIn(`(${text})`) : null;
-    const [time = paused ?? 0] = counts.seconds ?? [];
-    if (NOT_SPOKEN.test(text) && time === 0) {
+    const told = directionIn(text);
+    if (told.what === 'heard') {
       this.flush();
       this.readings.push(reading('nothing', whole, {}, true));
-    } else if (counts.rounds !== undefined && paused === null) this.often(counts, text, whole);
-    else if (time > 0)
-      this.lasting({ seconds: counts.seconds ?? secondsFrom([time, time], 1) }, time, text, whole, rest); // prettier-ignore
+    } else if (told.what === 'rounds') this.often(told.counts, text, whole);
+    else if (told.what === 'time') this.lasting(told, text, whole);
     else this.pending.push(whole);
   }
 
@@ -409,22 +311,22 @@ class SpeechReader {
   }
 
   /** "[30 s]", "(continue for one minute)", "[silence 90 s]". */
-  private lasting(counts: Counts, time: number, text: string, whole: string, rest: string): void {
+  private lasting({ counts, seconds, quiet, bare, goesOn }: Lasting, text: string, whole: string): void {
     const { movement, silence } = this;
     const waits = movement?.amount === null ? movement : null;
-    if (GOES_ON.test(text) && !waits) return this.step(amountOf(counts), whole);
-    if (silence?.fresh && silence.seconds === time) return this.flush();
-    if (movement?.amount?.ownPace && time >= LONGEST_PAUSE) {
+    if (goesOn && !waits) return this.step(amountOf(counts), whole);
+    if (silence?.fresh && silence.seconds === seconds) return this.flush();
+    if (movement?.amount?.ownPace && seconds >= SILENCE_FROM) {
       this.flush();
       this.readings.push(reading('setting', '', { ...counts, ownPace: true }));
       return;
     }
-    if (silence && silence.left >= time) return this.pauseWithin(silence, time);
-    const quiet = /silen|quiet|still/i.test(rest) || (!GOES_ON.test(text) && !waits && rest.length < BARE);
-    if (waits && !quiet) return this.count(waits, amountOf(counts), whole);
-    if (quiet && time >= LONGEST_PAUSE) return this.still(amountOf(counts), text, bestOf(this.pending));
+    if (silence && silence.left >= seconds) return this.pauseWithin(silence, seconds);
+    const still = quiet || (bare && !waits);
+    if (waits && !still) return this.count(waits, amountOf(counts), whole);
+    if (still && seconds >= SILENCE_FROM) return this.still(amountOf(counts), text, bestOf(this.pending));
     this.flush();
-    this.readings.push(reading('pause', '', { seconds: secondsFrom([time, time], 1) }));
+    this.readings.push(reading('pause', '', counts));
   }
 
   /** A pause between what is said into a silence is of it; where they fill it, what is said next is no more. */
@@ -479,13 +381,8 @@ class SpeechReader {
   /** Whether sentences lead a breath that is counted below: "Inhale: float up." */
   private breathesAhead(sentences: readonly string[]): boolean {
     const only = sentences.every((one) => breathsIn([one], new Set())?.breaths.length);
-    return only && this.isCountedAhead(sentences.at(-1) ?? '');
+    return only && isCountedAhead(this.lines, this.at, sentences.at(-1) ?? '');
   }
-}
-
-/** Whether a sentence tells something that is done, and no other side of it. */
-function isDone(sentence: string): boolean {
-  return nameOfClause(sentence) !== null && !isPlacing(sentence) && turnedInSpeech(sentence) === null;
 }
 
 /** Said; before the rounds of a movement that has no amount yet. */

@@ -1,4 +1,4 @@
-import { makePhase, type Phase } from '@/core/movement';
+import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
 import {
   isMovement,
   isSilence,
@@ -20,6 +20,19 @@ import { secondsFrom, type Counts } from './model';
 import type { StepSettings } from './reading';
 
 /* The steps that lines of ordinary writing make, with their amounts. */
+
+/** Between two lines that are said, in seconds. */
+export const PAUSE_SECONDS = 1.5;
+
+/** A line that is said. */
+export function lineOf(
+  newId: NewId,
+  text: string,
+  pauseSeconds = PAUSE_SECONDS,
+  layer: SpokenLine['layer'] = null,
+): SpokenLine {
+  return { id: newId(), text: cut(text, LIMITS.lineCharacters), pauseSeconds, layer };
+}
 
 /** A movement with the amounts that are written of it. */
 export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: ClassPlan['pace']): MovementStep {
@@ -52,8 +65,7 @@ function ownRounds(newId: NewId, step: MovementStep, rounds: number, pace: Class
   const sides = step.sides === 'together' || step.sides === 'one-side' || step.sides === 'turn-by-turn' ? 1 : 2;
   const all = Math.ceil((rounds * sides * step.paceMultiplier * pace.breathSeconds) / 5) * 5;
   const [preferredSeconds, minSeconds, maxSeconds] = secondsFrom([all, all], 1);
-  const text = `${rounds} times${sides === 2 ? ' each' : ''}, at your own pace.`;
-  const often = { id: newId(), text, pauseSeconds: 1.5, layer: null };
+  const often = lineOf(newId, `${rounds} times${sides === 2 ? ' each' : ''}, at your own pace.`);
   // What is shown is done by nobody else.
   const teach = SHOWN.test(step.name) ? step.teach : [...step.teach, often].slice(0, LIMITS.spokenLines);
   return { ...step, pacedBy: 'own-pace', seconds: preferredSeconds, preferredSeconds, minSeconds, maxSeconds, teach };
