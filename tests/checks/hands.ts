@@ -27,7 +27,7 @@ export interface HandLine {
 }
 
 /** Of which letters: the first four, three that were written when the rules for those stood, or one of the last. */
-type Writing = 'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh' | 'twelfth' | 'thirteenth';
+type Writing = 'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh' | 'twelfth' | 'thirteenth' | 'fourteenth';
 
 /** No line of it was looked at by anybody who made a rule. */
 const ONLY_READ = 'twelfth-letter.txt';
@@ -43,6 +43,7 @@ const WRITINGS: Readonly<Record<string, Writing>> = {
   'eleventh-letter.txt': 'eleventh',
   'twelfth-letter.txt': 'twelfth',
   'thirteenth-letter.txt': 'thirteenth',
+  'fourteenth-letter.txt': 'fourteenth',
 };
 
 const FOLDER = join(import.meta.dirname, 'hands');

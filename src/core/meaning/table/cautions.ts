@@ -119,6 +119,7 @@ export const CAUTIONS = {
     'half|only ..2 low|deep',
     'head|chin ..1 last',
     'come|roll|rise ..1 =up ..1 slow|slowly',
+    'mind|spare|guard|protect ..2 =back|spine',
   ],
   'caution:head-low': [
     'room|world ..1 turns|spins|spinning',
@@ -156,6 +157,7 @@ export const CAUTIONS = {
     '=shoulder =height',
     'below ..2 eyes|shoulders|head|ears',
     'as high ..2 comfortable',
+    'mind|spare|guard|protect|after ..2 shoulders|shoulder',
   ],
   'caution:neck': [
     '=no ..1 full|whole|complete circles',
@@ -167,6 +169,7 @@ export const CAUTIONS = {
     'pinch|pinches|pinching',
     'slow|slowly ~8 sore|small|leave',
     'front|forward half',
+    'mind|spare|guard|protect|after ..2 =neck',
   ],
   'caution:twist': [
     '=back|disc|knee|hip ..1 problem|problems|trouble|issue|issues|=pain',
@@ -178,6 +181,7 @@ export const CAUTIONS = {
     'waist ..3 turn|turns|turning',
     'turn ..1 only',
     'only ..2 far',
+    'replacement|replacements ..6 turn|pivot|less|small',
   ],
   'caution:breath-held': [
     'when|whenever|moment|doubt ~4 =breathe|=air',

@@ -1,3 +1,4 @@
+import { BREATH } from './breath';
 import { CAUTIONS, HINTS } from './cautions';
 import { DONE } from './done';
 import { OFFERED } from './offered';
@@ -8,5 +9,5 @@ import { OFFERED } from './offered';
  */
 
 /** Everything the checks ask a line for. */
-export const MEANINGS = { ...DONE, ...OFFERED, ...HINTS, ...CAUTIONS };
+export const MEANINGS = { ...BREATH, ...DONE, ...OFFERED, ...HINTS, ...CAUTIONS };
 export type Meaning = keyof typeof MEANINGS;
