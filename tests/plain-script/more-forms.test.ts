@@ -198,7 +198,87 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'shoulders, about ten, then hips the same',
     'shoulders x10, then hips likewise',
   ],
+  [
+    'work, a rest, and the work again',
+    'Marching feet clock 60 s; still Rest 30 s; Marching feet clock 60 s',
+    'Marching feet 1 min, rest 30s, again',
+    'Marching feet 1:00 / rest :30 / 1:00',
+    'Marching feet 1 min, 30 s rest, 1 min',
+  ],
+  [
+    'work and a pause without its time',
+    'Row the boat x8; still Rest 15 s; Row the boat x8',
+    'Row the boat: 8 strokes, pause, 8 strokes',
+    'Row the boat x8, rest, x8',
+  ],
+  [
+    'each side by its name',
+    'Lantern x4 one-then-other',
+    'Lantern left – 4, lantern right – 4',
+    'Lantern left 4, lantern right 4',
+    'Lantern on the left x4, lantern on the right x4',
+  ],
+  ['a time for each side', 'Gull clock 60 s one-then-other', 'Gull 30s / 30s', 'Gull 30 sec/30 sec'],
+  [
+    'what is gone over again',
+    'Push the boat x2',
+    'review: Push the boat x2',
+    'Recap last week: Push the boat x2',
+    'revision: Push the boat 2x',
+  ],
+  [
+    'the step above in another way',
+    'Casting the Net x12; Casting the Net x6',
+    'Casting the Net x12\nas above but eyes closed, 6',
+    'Casting the Net x12\nsame, smaller x6',
+    'Casting the Net x12\nSame again but slower, x6',
+  ],
+  [
+    'an amount under a condition',
+    'Swimming frog x8; “*”',
+    'Swimming frog x8 (x10 if lively)',
+    'Swimming frog 8 times (10 times if it is quiet)',
+  ],
+  [
+    'two names and an amount for each',
+    'wrists clock 60 s; ankles clock 60 s',
+    'wrists + ankles 1 min each',
+    'wrists & ankles, 1 min each',
+  ],
+  [
+    'manner behind an amount for each side',
+    'Turn the head x5 alternating',
+    'Turn the head left and right 5 each slowly',
+    'Turn the head, left and right, 5 each side, gently',
+  ],
+  [
+    'what comes after another',
+    'The Anchor x8',
+    'After the Wave comes the Anchor, 8 times',
+    'After that we do the Anchor x8',
+  ],
+  ['laps', 'Lantern walk x2 both-directions', 'Lantern walk, 2 laps each direction', 'Lantern walk 2 laps each way'],
 ];
+
+/** Lists whose numbers stand without a mark, and parts with their steps in one line. */
+const LISTS: readonly (readonly [string, ...(readonly string[])])[] = [
+  [
+    'shoulders x10; neck x5 alternating; Rowing Home x12',
+    '1 shoulders x10\n2 neck left and right, 5 each\n3 Rowing Home x12',
+    '1   shoulders x10\n2   neck left and right, 5 each\n3   Rowing Home x12',
+  ],
+  [
+    'swings clock 100 s; twists clock 100 s; knee circles clock 100 s',
+    "WU 5': swings, twists, knee circles",
+    'Warm-up (5 min): swings, twists and knee circles',
+  ],
+];
+
+describe('lists without marks', () => {
+  it.each(LISTS)('%s', (plan, ...forms) => {
+    expect(forms.flatMap((form) => otherThan(plan, form, `Class\n\n${form}`))).toEqual([]);
+  });
+});
 
 describe('in more forms', () => {
   it.each(FORMS)('%s', (_, plan, ...forms) => {

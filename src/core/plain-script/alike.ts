@@ -16,7 +16,7 @@ const PAIR = 2;
 
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 export const OF_ONE =
-  /^(?:(?:the|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps|per|every|a|go|time|round)[ .]*)*$/i;
+  /^(?:(?:the|with|without|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps|per|every|a|go|time|round)[ .]*)*$/i;
 
 const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|once|twice|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
 const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';
@@ -42,7 +42,7 @@ const BOXED = new RegExp(
   'iu',
 );
 const LABEL = /^(\p{L}[\p{L} -]{1,30}?(?:(?<= )\d of)?): (?=\p{L})/u;
-const BETWEEN = /, (?:and )?| and | & | \+ | \/ |\//i;
+const BETWEEN = /, (?:and )?| and | & | \+ | \/ |(?<! w)\//i;
 const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,4}$/u;
 /** What begins a line that tells of them: "It is always". */
 const TELLS = /^[^,.;:]{0,40}?\b(?:is|are|was|were|do|did)(?: always| usually)? (?=\p{Lu})/u;
@@ -58,7 +58,8 @@ export function eachAlike(body: string): readonly Reading[] | null {
   if (before) return named(itemAt(before, 2), itemAt(before, 1), LISTED);
   const ofEach = /\bof each\b|[x×] ?\d{1,2} each/i.test(body);
   const behind = BEHIND.exec(body);
-  if (behind) return inList(itemAt(behind, 1), itemAt(behind, 2), ofEach ? PAIR : LISTED);
+  if (behind)
+    return inList(itemAt(behind, 1), itemAt(behind, 2), ofEach || / [+&] /.test(itemAt(behind, 1)) ? PAIR : LISTED);
   const both = BOTH.exec(body);
   return both ? inList(itemAt(both, 1), itemAt(both, 2), /\bboth\b/i.test(body) ? PAIR : LISTED) : null;
 }
@@ -77,7 +78,13 @@ function inList(list: string, amount: string, least: number): readonly Reading[]
 function named(list: string, written: string, least: number, label?: string): readonly Reading[] | null {
   const names = list.replace(/[.!,]$/, '').split(BETWEEN).map((one) => one.trim()); // prettier-ignore
   const all = names.length >= least && names.length <= NAMES_AT_MOST && names.every((one) => NAME.test(one));
-  if (!all || names.some((one) => OF_ONE.test(one) || SIDED.test(one) || findCounts(one).rest !== one)) return null;
+  if (
+    !all ||
+    names.some(
+      (one) => OF_ONE.test(one) || /^with(?:out)? /i.test(one) || SIDED.test(one) || findCounts(one).rest !== one,
+    )
+  )
+    return null;
   const bare = new RegExp(`^(?:\\d{1,2}|${NUMBER_IN_WORDS})$`, 'i').test(written.trim());
   const { seconds, rounds, sides } = findCounts(bare ? `x, ${written.trim()} times` : `x, ${written.trim()}`).counts;
   if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;

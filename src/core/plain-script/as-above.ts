@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { findCounts, hasAmount } from './counts';
 import { ITEM } from './headings';
 import type { Counts } from './model';
+import { bareName, isDoubtful } from './names';
 
 /*
  * What is written with a look at the line above: "Tide going out, mirror of the one above", "Hips: same as above". A step
@@ -16,8 +17,42 @@ const AS_ABOVE =
 /** Of a side or a way: the step above itself. */
 const ITSELF = /\b(?:left|right|other|sides?|legs?|l|r)\b/i;
 
+/** "as above but eyes closed, 6", "same, silent x8", "same w/ step x4 each": the step above, done in another way. */
+const AGAIN_AS =
+  /^(?:as above|same(?: as (?:above|before))?(?: again| thing)?|ditto|(?:again|repeat)(?=[,:]| (?:but|with|w\/|[–-]))|repeat (?:that|it|above))(?:[,:]| [–-])?((?: (?:but|with|w\/|only|and|this time|now|in))*) ?((?!(?:the|all|last|whole|both|these|those|everything|from|each|every|one|more)\b)\p{L}[\p{L} '’-]{2,30}?)[,:]? ((?:[x×] ?)?\d[^,]{0,24})$/iu;
+
 /** The lines with what "as above" stands for written out. */
 export function withAmountsOfAbove(lines: readonly string[]): readonly string[] {
+  const told: string[] = [];
+  for (const line of lines) told.push(asAbove(line, told));
+  return withAmounts(told);
+}
+
+function asAbove(line: string, above: readonly string[]): string {
+  if (line.length > LINE_AT_MOST || !/same|above|again|ditto|repeat/i.test(line)) return line;
+  const mark = ITEM.exec(line)?.[0] ?? /^\s*/.exec(line)?.[0] ?? '';
+  const [, how = '', manner = '', amount = ''] = AGAIN_AS.exec(line.slice(mark.length).trimEnd()) ?? [];
+  if (manner === '' || ITSELF.test(manner) || ITSELF.test(amount.replace(/\b(?:each|per|a|both) (?:side|leg)s?/i, '')))
+    return line;
+  const name = hasAmount(findCounts(`x, ${amount}`).counts) ? nameAbove(above) : null;
+  const joined = / (?:with|w\/|in)$/i.test(how) ? `${/w/i.test(how) ? 'with' : 'in'} ${manner}` : manner;
+  return name === null ? line : `${mark}${name}, ${joined}, ${amount}`;
+}
+
+/** The name of the nearest step above that has an amount. */
+function nameAbove(above: readonly string[]): string | null {
+  for (let up = above.length - 1; up >= 0 && up >= above.length - LINES_UP; up--) {
+    const line = itemAt(above, up);
+    if (line.length > LINE_AT_MOST) return null;
+    const { counts, rest } = findCounts(line.replace(ITEM, ''));
+    if (!hasAmount(counts) || rest === '') continue;
+    const name = bareName(rest.replace(/,.*$/, ''));
+    return name === '' || isDoubtful(name) ? null : name;
+  }
+  return null;
+}
+
+function withAmounts(lines: readonly string[]): readonly string[] {
   return lines.map((line, at) => {
     if (line.length > LINE_AT_MOST || !/above|last|before|previous/i.test(line)) return line;
     const mark = ITEM.exec(line)?.[0] ?? /^\s*/.exec(line)?.[0] ?? '';

@@ -16,6 +16,8 @@ const LEADS = [
   /(?:(?:we|I|they) )?(?:tried|did|practi[sc]ed|added|repeated|taught|showed) (?!not\b|it\b|this\b|that\b|what\b)(?=\p{L}{2})/u,
   /(?:start|begin|open|finish|end|close|continue|carry on|go on|move on|warm up|started|began|opened|finished|ended|closed|went on|moved on)(?:ing)? (?:off )?(?:with|w|on to|to|by) (?:the |some )?(?=\p{L}{2})/u,
   /(?:ex|exercise|drill)\.? ?\d{1,2}[.)]? (?!(?:with|to|of|and|in|on|for|again|each|times|rounds|reps|mins?|minutes?|x|slow|more)\b)(?=\p{L}{3})/u,
+  /(?:review|recap|revise|revision|recall|drill|practi[sc]e)(?: (?:of |from )?last (?:week|wk|time|lesson|class))?: (?!(?:all|both|everything|the (?:whole|last))\b)(?=\p{L}{2})/u,
+  /after (?:the |that )?(?:\p{L}[\p{L}'’-]* ?){1,4}?,? (?:comes?|we (?:do|have)|there['’]?s|follows) (?!an? )(?=\p{L}{2})/u,
   /there follows? (?=\p{L}|\d)/u,
   /(?:for|in) the (?:middle|main part|start|end|beginning|warm[- ]?up)(?: of (?:the |this )?(?:class|lesson|session|hour))?,? (?:(?:I|we|you) (?:like|do|use|have|take|want)|there is|comes?) (?=\p{L}{2})/u,
   /(?:practi[sc]e|perform|run through|work on|revise|review|(?:to )?see|learn|(?:it is |it['’]s )?time for|go(?:ing)? (?:through|into)|mov(?:e|ing) (?:on to|into)|follow(?:ed)? (?:this |that )?(?:by|with)|repeat) (?=(?:the |some )?(?:\p{L}+ )?\p{L}+ing\b|(?:the |some )?(?:\p{L}+ ){1,3}\p{L}{2,}s\b)/u,
@@ -113,6 +115,7 @@ export function isDoubtful(name: string): boolean {
       name,
     ) ||
     /^\p{Ll}+$/u.test(name) ||
+    /\b(?:the|an?|the only|your|and|first|w|as above)$/i.test(name) ||
     LEFT_OVER.test(name) ||
     TELLS.test(name) ||
     wordCount(name) > 5

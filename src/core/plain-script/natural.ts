@@ -1,3 +1,5 @@
+import { withDoubts } from './accounted';
+import { partInLine } from './part-in-line';
 import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { MAY_COUNT } from './name-lines';
@@ -92,7 +94,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
-  const readings = readWhole(text, line, stands);
+  const readings = withDoubts(text, readWhole(text, line, stands));
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
   if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];
@@ -124,6 +126,8 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
 
 /** A sentence or a row, with what is told behind its step. */
 function readWhole(text: string, line: string, standing: Standing): readonly Reading[] {
+  const part = partInLine(text.replace(ITEM, ''));
+  if (part) return part;
   const whole = withoutStop(text, line, standing) ?? readText(text, line, standing);
   return withTail(whole, text, line, standing) ?? whole;
 }

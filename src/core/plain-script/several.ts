@@ -12,6 +12,7 @@ import { restNamed } from './pauses';
 import { reading, type Reading } from './reading';
 import { sidesThenBoth } from './sides-then-both';
 import { NUMBER_IN_WORDS } from './tokens';
+import { workAndRest } from './work-and-rest';
 
 /*
  * Several steps in one line, each with an amount of its own: "wrists 10, elbows 10, shoulders 10", "arms 30 s, legs 30 s",
@@ -63,6 +64,7 @@ function stepsIn(body: string): readonly Reading[] | null {
   }
   return (
     setsWithRests(body) ??
+    workAndRest(body, stepOf) ??
     sidesThenBoth(body) ??
     stepsOfBody(body) ??
     runOn(body) ??

@@ -9,7 +9,7 @@ import { NUMBER_IN_WORDS } from './tokens';
 /** A longer line tells more than a step. */
 const TOLD_UP_TO = 160;
 const WORTH =
-  /\b(?:other|opposite|second|swap|switch|chang|revers|then|now|repeat|same|left|right|[lr](?:\b|[lr])|one (?:after|at))| \/ /i;
+  /\b(?:other|opposite|second|swap|switch|chang|revers|then|now|repeat|same|left|right|[lr](?:\b|[lr])|one (?:after|at))| \/ |\/ ?\d/i;
 
 const LIMB = '(?:sides?|legs?|foot|feet|arms?|hands?)';
 const AGAIN =
@@ -48,6 +48,11 @@ const EACH_NAMED =
   /\b(?:left|right) (leg|side|foot|arm|hand):? ([^,;]{1,16} (?:each|both) (?:ways?|directions?))[,;]? (?:and |then )*(?:left|right) \1:? \2[.!]?$/iu;
 /** "left side x4, right side x4". */
 const NAMED_SIDE = /\b(left|right) (?:side|leg|foot|arm|hand):? (?=(?:[x×] ?)?\d)/giu;
+/** "Gull 30 s / 30 s". */
+const TIME_TWICE = /(\d{1,3} ?(?:s|secs?|seconds?|m|mins?|minutes?|["'″′])) ?\/ ?\1[.]?$/iu;
+/** "Lantern left – 4, lantern right – 4". */
+const NAMED_TWICE =
+  /^(\p{L}[\p{L} '’-]{1,40}?) (?:on )?(?:the )?(left|right|[lr])[\s:–-]+((?:[x×] ?)?\d[^,;]{0,14})[,;]? (?:and |then )*\1 (?:on )?(?:the )?(left|right|[lr])[\s:–-]+\3[.!]?$/iu;
 const sideOf = (noun: string): string =>
   `(?:first,? )?(?:on |to |with )?(?:the |your )?(left|right|[lr])(?: (?:${noun}))?`;
 /** A side right before the amount or behind it, where the other follows by its name. */
@@ -61,7 +66,13 @@ const STROKE = / \/ ?(?=(?:side|leg|foot|arm|hand)s?\b)/giu;
 /** A text with the other side or way in the words that the counts know; `hasAmount` tells whether a text has an amount. */
 export function withSidesTold(text: string, hasAmount: (text: string) => boolean): string {
   if (text.length > TOLD_UP_TO || !WORTH.test(text)) return text;
-  const written = inTurns(bothNamed(text.replace(STROKE, '/').replace(IN_TURN, ' in turn')), hasAmount);
+  const [, twice, first = '', amount = '', second = ''] = NAMED_TWICE.exec(text) ?? [];
+  if (twice !== undefined && first.charAt(0).toLowerCase() !== second.charAt(0).toLowerCase())
+    return `${twice}, ${amount}, ${/^r/i.test(first) ? 'right then left' : 'left then right'}`;
+  const written = inTurns(
+    bothNamed(text.replace(TIME_TWICE, '$1 per side').replace(STROKE, '/').replace(IN_TURN, ' in turn')),
+    hasAmount,
+  );
   const named = THEN_NAMED.exec(written);
   if (named) return withNamed(named[1] ?? '', (named[2] ?? '').toLowerCase(), hasAmount) ?? written;
   const one = oneNamed(written, hasAmount);

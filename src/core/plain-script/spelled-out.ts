@@ -56,6 +56,11 @@ const SHORT_FORMS = withNeeds([
     'own pace',
   ],
   ['x ea', /(?<=^|\s)(\d{1,2}) ?x ea\.? (?=\p{L})/giu, '$1 x each side, '],
+  [
+    'ly|slow',
+    /(?<=\d.*)\b(each|ea|times|sides?|ways?) (slowly|slow|gently|softly|quickly|loosely)(?=[.!]?$)/giu,
+    '$1, $2',
+  ],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],

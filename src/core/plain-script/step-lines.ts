@@ -151,7 +151,7 @@ const ONLY_SIDES = /^(?:l|r|left|right)(?:[ ,/&+-]+(?:l|r|left|right))+\.?$/i;
 
 /** What stands beside a movement in its row is its breath, or said. */
 export function readRemark(written: string): readonly Reading[] {
-  const remark = written.replace(/^[)\]]\s*/, '');
+  const remark = written.replace(/^(?:[)\]]\s*|[.,;] +)/, '');
   if (ONLY_SIDES.test(remark)) return [];
   const breaths = breathsOf(withBreathSpelled(remark));
   if (breaths.length > 0) return breaths;

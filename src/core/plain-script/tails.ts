@@ -29,6 +29,10 @@ const APART =
 const GOES_ON =
   /^(?:or|and|&|then|if (?:there|time|we|needed)|max|min|about|approx|roughly|maybe|each|per|both|either|left|right|l\b|r\b|alternat|other|opposite|same|repeat|again|swap|switch|chang|revers|one (?:after|at a)|the (?:other|opposite)|back (?:the|to)|(?:for |with )both (?:legs|feet|sides)|(?:sides?|legs?|foot|arms?|hands?)[.)]*$|more|less|total|in (?:all|total)|altogether|optional|own pace|only |just (?:on )?(?:the |one )|on (?:the|one|your) |free\b|unguided|everyone|(?:very |really |nice and |quite )?(?:slow(?:ly)?|eas(?:y|ily)|gentl[ey]|soft(?:ly)?|relaxed|calm(?:ly)?|quick(?:ly)?|small|big|low|high)[.!)]*$)/i;
 
+/** Another amount, under a condition. */
+const OTHERWISE =
+  /^(?:(?:or|but|only) )?(?:[x×] ?)?\d{1,3}[^()]{0,14} (?:if|when|for (?:the|those|beginners))\b[^()]*$/i;
+
 /** A step with its amounts, and what is told behind it. */
 export interface Tailed {
   readonly head: string;
@@ -54,6 +58,8 @@ export function headAndTail(text: string): Tailed | null {
     const tail = untagged(text.slice(mark.index + mark[0].length));
     if (ON_ROUNDS.test(tail)) return { head, tail };
     if (withoutRestBehind(`, ${tail}`)) return null;
+    // "x8 (x10 if lively)".
+    if (/^\s*$/.test(mark[0]) && OTHERWISE.test(tail)) return { head, tail, counted: true };
     const counted = findCounts(tail).counts;
     if (!/\p{L}{2}/u.test(tail) || /^\W*\d/.test(tail) || GOES_ON.test(tail) || isHeld(tail)) return null;
     if (Object.keys(counted).length === 0) return { head, tail };

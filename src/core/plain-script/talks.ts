@@ -60,7 +60,7 @@ const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$|(?<=\p{L}) (?:[-–—] )?(\d|1\d)$
 
 /** "I want to stop and explain", "here I'd talk about": what the teacher tells, for some time. */
 const SELF_TELLS =
-  /^(?:(?:here|then|now|and|so|next|also|after that|at this point)[,]? )*(?:(?:I|we)(?:['’](?:ll|d|m|re|ve))? (?:(?:want|would|like|need|have|plan|am|are|going|will|might|usually|always|often|just|then|briefly|quickly|may|can|to) ){0,6})?(?:(?:stop|pause|break|take (?:a )?(?:minute|moment|break))(?: (?:it |things )?(?:here|there))? (?:and|to|so (?:that )?I can) )?(?=(?:talk|explain|describe|discuss|speak)\b)/iu;
+  /^(?:(?:most (?:weeks|times|days)|usually|normally|often|sometimes|here|then|now|and|so|next|also|after that|at this point)[,]? )*(?:(?:I|we)(?:['’](?:ll|d|m|re|ve))? (?:(?:want|would|like|need|have|plan|am|are|going|will|might|usually|always|often|just|then|sometimes|briefly|quickly|may|can|to) ){0,6})?(?:(?:stop|pause|break|take (?:a )?(?:minute|moment|break))(?: (?:it |things )?(?:here|there))? (?:and|to|so (?:that )?I can) )?(?=(?:talk|explain|describe|discuss|speak)\b)/iu;
 /** Why it is told, behind its time. */
 const WHY = /(?: (?:there|here))?,? (?:because|as|since|so) (?:last|they|we|people|some|many|everyone|I|it)\b.*$/iu;
 

@@ -1,0 +1,56 @@
+import { findCounts, hasAmount } from './counts';
+import { ITEM } from './headings';
+import type { LineKind } from './model';
+import type { Reading } from './reading';
+import { ON_ROUNDS } from './several';
+import { tokensOf } from './tokens';
+
+/*
+ * Whether a reading of a line accounts for the numbers that are written there. One that is nowhere in it, or an amount that
+ * is only said beside a step with one of its own, is a sign that something else was meant.
+ */
+
+const STEPS: ReadonlySet<LineKind> = new Set(['movement', 'silence']);
+/** A time, a number or a cell before a line, that counts nothing. */
+const STAMP =
+  /^\s*(?:\[?\d{1,2}[:.]\d{2}(?::\d{2})?\]?|\(\d{1,3}\)|\d{1,3}(?:st|nd|rd|th)?[:.)]|move \d{1,2}:|\|[^|]*\|)\s+/i;
+/** "Exercise 2: ", "Movement three – ". */
+const NUMBERED =
+  /^(?:exercise|ex|movement|move|form|part|step|number|no|piece|posture|drill|station)\.? (?:\d{1,2}|\p{L}{3,6})\b/iu;
+
+/** The readings of a line, marked as uncertain where they do not account for its numbers. */
+export function withDoubts(text: string, readings: readonly Reading[]): readonly Reading[] {
+  const [first] = readings;
+  if (!first || readings.some(({ unsure }) => unsure) || !readings.some(({ kind }) => STEPS.has(kind))) return readings;
+  if (!countsBeside(readings) && !losesNumber(text, readings)) return readings;
+  return [{ ...first, unsure: true }, ...readings.slice(1)];
+}
+
+function countsBeside(readings: readonly Reading[]): boolean {
+  return readings.some(
+    ({ kind, sets, words }) =>
+      kind === 'said' && sets === undefined && !ON_ROUNDS.test(words) && hasAmount(findCounts(words).counts),
+  );
+}
+
+/** Whether a number of a line, by itself or with another one of it, is nowhere in its readings. */
+function losesNumber(written: string, readings: readonly Reading[]): boolean {
+  const text = written.replace(STAMP, '').replace(ITEM, '').replace(NUMBERED, '');
+  const shown = JSON.stringify(readings).toLowerCase();
+  const there = new Set(
+    Array.from(shown.matchAll(/\d+(?:\.\d+)?/g), ([one]) => Number(one)).flatMap((one) => [
+      one,
+      one / 60,
+      one / 2,
+      one / 3,
+    ]),
+  );
+  const values = tokensOf(text).flatMap(({ kind, value, text: word }) =>
+    value === null || value < 2 || (kind === 'word' && shown.includes(word)) ? [] : [value],
+  );
+  const together = (one: number, other: number): boolean =>
+    [one * other, one + other, one * 60 + other, other * 60 + one].some((all) => there.has(all));
+  const sided = readings.some(({ counts }) => counts.sides !== undefined || counts.breath !== undefined);
+  if (!sided && readings.length === 1 && new Set(values).size < values.length) return true;
+  return values.some((one) => !there.has(one) && !values.some((other) => together(one, other)));
+}

@@ -1,0 +1,34 @@
+import { namesPart, roleOf } from './headings';
+import { secondsFrom } from './model';
+import { reading, type Reading } from './reading';
+import { TALK_STARTS } from './line-signs';
+
+/*
+ * A part of the class with its steps in one line: "WU 5': swings, twists, knee circles", "Warm-up (8 min): neck, shoulders,
+ * hips". Its steps share its time, as nothing tells how much each has.
+ */
+
+const LINE_AT_MOST = 200;
+const STEPS_AT_MOST = 10;
+const MINUTES_AT_MOST = 40;
+const LINE =
+  /^(\p{L}[\p{L}/ -]{1,24}?)(?:,| [–-])? ?\(?(?:about |approx\.? |ca\.? |~)?(\d{1,2}) ?(?:['′’]|m|mins?|minutes?)?\)? ?(?::| [–-]) (\p{L}.+)$/iu;
+const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,3}$/u;
+const BETWEEN = /, (?:and )?| and | & | \+ | \/ /;
+
+/** The part and its steps; `null` for any other line. */
+export function partInLine(body: string): readonly Reading[] | null {
+  if (body.length > LINE_AT_MOST) return null;
+  const [, part = '', minutes = '', list = ''] = LINE.exec(body) ?? [];
+  const total = Number(minutes) * 60;
+  if (part === '' || total === 0 || total > MINUTES_AT_MOST * 60 || !namesPart(part) || roleOf(part) !== 'loosening')
+    return null;
+  const names = list.replace(/[.!]$/, '').split(BETWEEN);
+  const listed = names.length > 1 && names.length <= STEPS_AT_MOST;
+  if (!listed || names.some((one) => !NAME.test(one) || TALK_STARTS.test(one))) return null;
+  const each = Math.round(total / names.length);
+  return [
+    reading('section', part),
+    ...names.map((name) => reading('movement', name, { seconds: secondsFrom([each, each], 1) }, true)),
+  ];
+}
