@@ -258,6 +258,44 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'After that we do the Anchor x8',
   ],
   ['laps', 'Lantern walk x2 both-directions', 'Lantern walk, 2 laps each direction', 'Lantern walk 2 laps each way'],
+  [
+    'a list, and below it an amount for each',
+    'neck x10; shoulders x10; hips x10',
+    'neck, shoulders, hips\n10 each',
+    '- neck, shoulders and hips\n(x10 each)',
+    'neck, shoulders, hips:\n10 times each',
+  ],
+  [
+    'steps between semicolons',
+    'arm circles x5 both-directions; waist turns x10; knee bends x10',
+    '5 arm circles fwd, 5 back; 10 waist turns; 10 knee bends',
+    '5 arm circles forward, 5 back; then 10 waist turns; then 10 knee bends.',
+  ],
+  [
+    'a number for each side, then in turn',
+    'Skiff x4 one-then-other; Skiff x4 alternating',
+    'Skiff - 4L 4R then 4 alternating',
+    'Skiff 4 left, 4 right, then 4 alternating',
+  ],
+  ['in turn, cut short', 'Twist x10 alternating', 'Twist: 10 alternating', 'Twist x10 alt.'],
+  [
+    'a breath that goes up and down',
+    'Harbour Breath x12',
+    'Harbour Breath x12\n  up 4 / down 6',
+    'Harbour Breath x12\n  breathe: up 4, down 6',
+  ],
+  [
+    'words at their times in a line',
+    'still Standing 180 s; time 60 “soft eyes”; time 120 “weight down”',
+    'Standing: 3 mins; cue at 1 min "soft eyes", at 2 min "weight down".',
+    'Standing 3 min, at 1:00 “soft eyes”, at 2:00 “weight down”',
+  ],
+  [
+    'all that stands above, so often',
+    'Reach x8; Twist x10; Shake clock 60 s; Reach x8; Twist x10; Shake clock 60 s',
+    'Reach x8\nTwist x10\nShake 1 min\nx2',
+    "Reach: 8\nTwist: 10\nShake: 1'\n2 times",
+  ],
 ];
 
 /** Lists whose numbers stand without a mark, and parts with their steps in one line. */

@@ -22,7 +22,8 @@ const NUMBERED =
 export function withDoubts(text: string, readings: readonly Reading[]): readonly Reading[] {
   const [first] = readings;
   if (!first || readings.some(({ unsure }) => unsure) || !readings.some(({ kind }) => STEPS.has(kind))) return readings;
-  if (!countsBeside(readings) && !losesNumber(text, readings)) return readings;
+  const twoOfOne = readings.some(({ counts, words }) => counts.rounds !== undefined && counts.seconds !== undefined && words.includes(', ')); // prettier-ignore
+  if (!twoOfOne && !countsBeside(readings) && !losesNumber(text, readings)) return readings;
   return [{ ...first, unsure: true }, ...readings.slice(1)];
 }
 
@@ -46,7 +47,7 @@ function losesNumber(written: string, readings: readonly Reading[]): boolean {
     ]),
   );
   const values = tokensOf(text).flatMap(({ kind, value, text: word }) =>
-    value === null || value < 2 || (kind === 'word' && shown.includes(word)) ? [] : [value],
+    value === null || value < (kind === 'word' ? 2 : 1) || (kind === 'word' && shown.includes(word)) ? [] : [value],
   );
   const together = (one: number, other: number): boolean =>
     [one * other, one + other, one * 60 + other, other * 60 + one].some((all) => there.has(all));

@@ -1,15 +1,6 @@
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
-import {
-  blankStep,
-  isMovement,
-  isSilence,
-  LIMITS,
-  makeMovement,
-  makeSection,
-  type Setting,
-  type Step,
-} from '@/core/plan';
+import { blankStep, isMovement, isSilence, LIMITS, makeMovement, makeSection, type Setting, type Step } from '@/core/plan'; // prettier-ignore
 import { aboveSteps } from './above-steps';
 import { ClassParts } from './class-parts';
 import { toldOfClass } from './class-told';
@@ -24,6 +15,7 @@ import { readNatural } from './natural';
 import { lengthOf } from './plan-fields';
 import { dismissedOf, themeOf } from './plan-lists';
 import { reading, worded, type Reading } from './reading';
+import { endPart } from './open-part';
 import type { Standing } from './standing';
 import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from './slips';
@@ -370,7 +362,8 @@ export class ScriptBuilder {
       };
       this.titled = true;
       this.titleKind = 'title';
-    } else if (kind === 'section')
+    } else if (kind === 'section' && words === '') endPart(this.parts.sections.at(-1));
+    else if (kind === 'section')
       this.parts.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts);
     else if (kind === 'movement')
       this.parts.add(

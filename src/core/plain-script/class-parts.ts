@@ -28,7 +28,7 @@ import { cut, joined, unquoted } from './line-words';
 import { secondsFrom, POSTURE_FROM, type Counts, type LineKind } from './model';
 import { readOver, type Over } from './over-words';
 import { partsAsLong } from './part-lengths';
-import { isWelcomed, nameOfEmpty, type OpenPart } from './open-part';
+import { isOver, nameOfEmpty, type OpenPart } from './open-part';
 import { isRest } from './pauses';
 import { breathPhase, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
@@ -149,7 +149,7 @@ export class ClassParts {
   add(step: Step, counts?: Counts, heads = false): void {
     if (heads) this.spoken.add(step.id);
     if (counts && counts.rounds === undefined && counts.seconds === undefined) this.uncounted.add(step.id);
-    if (isMovement(step) && isWelcomed(this.sections.at(-1))) this.open(makeSection(this.newId, 'main'));
+    if (isMovement(step) && isOver(this.sections.at(-1))) this.open(makeSection(this.newId, 'main'));
     if (this.sections.length === 0) {
       this.unnamedFirst = true;
       this.open(makeSection(this.newId, 'main'));

@@ -167,7 +167,7 @@ export function doneAgain(lines: readonly string[]): ReadonlyMap<number, DoneAga
   const found = new Map<number, DoneAgain>();
   let opened: number | null = null;
   lines.forEach((line, at) => {
-    if (line.length > 2 * LINE_AT_MOST || !MAY_TELL.test(line)) {
+    if (line.length > 2 * LINE_AT_MOST || !(MAY_TELL.test(line) || ONLY_TIMES.test(line))) {
       if (isHead(line)) opened = null;
       return;
     }
@@ -198,7 +198,7 @@ export function doneAgain(lines: readonly string[]): ReadonlyMap<number, DoneAga
       found.set(at, { what: 'again', of: 'opened' });
       opened = null;
     } else if (of !== null && of !== 'above') found.set(at, { what: 'again', of });
-    const repeats = of === null ? repeatOf(line) : null;
+    const repeats = of === null ? (timesBelow(lines, at) ?? repeatOf(line)) : null;
     if (repeats) found.set(at, repeats);
   });
   return found;
@@ -224,6 +224,23 @@ function closesBelow(lines: readonly string[], at: number, side: Leg): boolean {
     if (isCounted(line)) steps++;
   }
   return false;
+}
+
+/** "x2", "3 times", and nothing else. */
+const ONLY_TIMES = /^\s*\(?(?:[x×] ?([2-4])|([2-4]) ?(?:[x×]|times)|(twice|thrice))\)?[.]?$/i;
+const COUNTED_ABOVE = 3;
+
+/** How often the steps right above are done, where each has its amount already; `null` where one may lack it. */
+function timesBelow(lines: readonly string[], at: number): Extract<DoneAgain, { what: 'repeats' }> | null {
+  const [, before, behind, word] = ONLY_TIMES.exec(itemAt(lines, at)) ?? [];
+  const times = timesOver(before ?? behind ?? word ?? '');
+  let of = 0;
+  while (at - of > 0 && hasItsAmount(itemAt(lines, at - of - 1))) of++;
+  return times === null || of < COUNTED_ABOVE ? null : { what: 'repeats', of, times };
+}
+
+function hasItsAmount(line: string): boolean {
+  return line.length <= 2 * LINE_AT_MOST && /\d/.test(withoutMark(line)) && /\p{L}{3}/u.test(line) && !isHead(line);
 }
 
 /** The last line of the list under a line: of what stands further in, else up to an empty line; `null` where two steps do not. */

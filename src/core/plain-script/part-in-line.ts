@@ -1,6 +1,7 @@
 import { namesPart, roleOf } from './headings';
 import { secondsFrom } from './model';
 import { reading, type Reading } from './reading';
+import { severalSteps } from './several';
 import { TALK_STARTS } from './line-signs';
 
 /*
@@ -16,9 +17,19 @@ const LINE =
 const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,3}$/u;
 const BETWEEN = /, (?:and )?| and | & | \+ | \/ /;
 
+/** "Warm-up: 5 arm circles; 10 waist turns": a part, and its steps with their amounts. */
+const LABELLED = /^(\p{L}[\p{L}/ -]{1,24}?): (\S.+)$/u;
+
+/** Behind the steps, where the part is over. */
+const OVER = reading('section', '');
+
 /** The part and its steps; `null` for any other line. */
 export function partInLine(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST) return null;
+  const [, name = '', steps = ''] = LABELLED.exec(body) ?? [];
+  const several = name !== '' && roleOf(name) !== 'main' && namesPart(name) ? severalSteps(steps) : null;
+  if (several && several.length > 1)
+    return [reading('section', name), ...several.map((one) => ({ ...one, unsure: true })), OVER];
   const [, part = '', minutes = '', list = ''] = LINE.exec(body) ?? [];
   const total = Number(minutes) * 60;
   if (part === '' || total === 0 || total > MINUTES_AT_MOST * 60 || !namesPart(part) || roleOf(part) !== 'loosening')
@@ -30,5 +41,6 @@ export function partInLine(body: string): readonly Reading[] | null {
   return [
     reading('section', part),
     ...names.map((name) => reading('movement', name, { seconds: secondsFrom([each, each], 1) }, true)),
+    OVER,
   ];
 }

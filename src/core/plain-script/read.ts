@@ -9,6 +9,7 @@ import { HEAD_AT_MOST, isItem, namesPart, opensItems, opensList, withStepsListed
 import { isRemark } from './name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model';
 import { withAmountsOfAbove } from './as-above';
+import { withEachBelow } from './each-below';
 import { readSpeech } from './speech';
 import { spokenHeads, withoutSpeaker } from './spoken-scripts';
 import { withStretches } from './stretches';
@@ -54,7 +55,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
           withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled))))))),
         ),
       );
-  const bare = isTidy ? asSet : withAmountsOfAbove(withStretches(asSet));
+  const bare = isTidy ? asSet : withAmountsOfAbove(withEachBelow(withStretches(asSet)));
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const belows = belowEach(bare);

@@ -22,13 +22,14 @@ import { workAndRest } from './work-and-rest';
 const BETWEEN = /\s*(?:[,;]\s*(?:and\s+)?(?:then\s+)?|\s\+\s|\s(?:and\s+)?then\s)\s*/i;
 /** Marks and words that stand between steps only where each has its amount: "rowing x8 → hips 30 s", "Rowing x8. Then hips x6." */
 const MARKS = [
+  /\s*;\s*(?:(?:and|then) )*/u,
   /\s*(?:\.{2,}|…|→|[-=]>|[•·|])\s*|\s+(?:\/{1,2}|>)\s+/u,
   /[.!]\s+(?=\p{L}|\d)/u,
   /\s+[–—-]\s+/u,
   /\s*(?:\.{2,}|…|→|[-=]>|[•·|])\s*|\s+(?:\/{1,2}|[>&+–—-])\s+|[.!]\s+(?=\p{L}|\d)|\s+(?:and|then|and then)\s+(?=\S+ .*\s(?:and|then)\s|[^.!,;/|>&+]*$)/iu,
 ] as const;
 /** Without any of these none of them stands. */
-const ANY_MARK = /[.…→>•·|/–—&+!-]|\s(?:and|then)\s/i;
+const ANY_MARK = /[;.…→>•·|/–—&+!-]|\s(?:and|then)\s/i;
 const JOINING = /^(?:(?:and|then|next|after that|afterwards|finally|last)[,:]? )+/i;
 const LINE_AT_MOST = 400;
 const AT_MOST = 16;

@@ -8,6 +8,9 @@ const LINE_AT_MOST = 160;
 const SIDE = '(?:on |to )?(?:the )?(l|r|left|right)(?: (?:side|leg|foot|arm|hand))?(?: only)?';
 const OFTEN = '[x×:]? ?(\\d{1,2})(?: ?[x×]| times| rounds| reps)?';
 const BOTH = '(alternat\\p{L}+|both(?: sides| together)?|together|l ?/ ?r|changing(?: sides)?)';
+/** "4L 4R then 4 alternating": the numbers first. */
+const NUMBERS_FIRST =
+  /^(\p{L}.{2,60}?)(?:[,:]| [–-])? (\d{1,2}) ?(left|right|l|r)[,;]? (?:and |then )*(\d{1,2}) ?(left|right|l|r)[,;]? (?:and |then |finally )*(\d{1,2}) ?(alternat\p{L}+|both(?: sides| together)?|together|alt)[.)]?$/iu;
 const FORM = new RegExp(
   `^(\\p{L}.{2,60}?)(?:[,:]| [–-])? ${SIDE} ?${OFTEN}[,;]? (?:and |then )*${SIDE} ?${OFTEN}[,;]? (?:and |then |finally )*${BOTH} ?${OFTEN}[.)]?$`,
   'iu',
@@ -16,7 +19,7 @@ const FORM = new RegExp(
 /** The movement on one side and then the other, and once more on both; `null` for any other line. */
 export function sidesThenBoth(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST) return null;
-  const [, named = '', first = '', often, second = '', again, how = '', both] = FORM.exec(body) ?? [];
+  const [, named = '', first = '', often, second = '', again, how = '', both] = FORM.exec(body) ?? numbersFirst(body);
   if (named === '' || often !== again || first.charAt(0).toLowerCase() === second.charAt(0).toLowerCase()) return null;
   const name = bareName(named);
   const startSide = /^r/i.test(first) ? 'right' : 'left';
@@ -25,4 +28,10 @@ export function sidesThenBoth(body: string): readonly Reading[] | null {
     reading('movement', name, { rounds: Number(often), sides: 'one-then-other', startSide }, true),
     reading('movement', name, findCounts(`x, ${together}x${both}`).counts, true),
   ];
+}
+
+/** The same in the order of the other form. */
+function numbersFirst(body: string): readonly (string | undefined)[] {
+  const [all, name, often, first, again, second, both, how] = NUMBERS_FIRST.exec(body) ?? [];
+  return [all, name, first, often, second, again, how, both];
 }

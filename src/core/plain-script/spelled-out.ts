@@ -61,6 +61,8 @@ const SHORT_FORMS = withNeeds([
     /(?<=\d.*)\b(each|ea|times|sides?|ways?) (slowly|slow|gently|softly|quickly|loosely)(?=[.!]?$)/giu,
     '$1, $2',
   ],
+  ['up', /^((?:breath(?:e|ing)?:? )?)up (\d{1,2}) ?(?:[/,–-]|and|,) ?down (\d{1,2})(?=$|[ ,.;])/giu, '$1in $2, out $3'],
+  ['alt', /(?<=\d ?x?) alt\b\.?/giu, ' alternating'],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],

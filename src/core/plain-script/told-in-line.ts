@@ -28,12 +28,34 @@ function isCountedStep(head: string): boolean {
   return hasAmount(counts) && /\p{L}{2}/u.test(rest) && wordCount(head) <= WORDS_OF_A_HEAD && !TALK_STARTS.test(head.trim()); // prettier-ignore
 }
 
+/** "Standing: 3 mins; cue at 1 min “soft eyes”, at 2 min “weight down”": each at its time. */
+const CUES_AT =
+  /^(.{4,60}?)[,;.] ?(?:with )?(?:cues?:? )?((?:(?:,|;)? ?(?:and )?at \d{1,2}(?::\d\d)? ?(?:mins?|minutes?|s|secs?)?:? ?["“][^"“”]{2,80}["”])+)[.]?$/iu;
+const CUE_AT = /at (\d{1,2})(?::(\d\d))? ?(mins?|minutes?|s|secs?)?:? ?["“]([^"“”]+)["”]/giu;
+
+function cuesAt(text: string): { readonly head: string; readonly told: readonly string[] } | null {
+  const [, head = '', cues = ''] = CUES_AT.exec(text) ?? [];
+  if (head === '' || !isCountedStep(head)) return null;
+  const told = Array.from(cues.matchAll(CUE_AT), ([, first = '0', second, unit = '', words = '']) => {
+    const seconds =
+      second !== undefined
+        ? Number(first) * 60 + Number(second)
+        : /^s/i.test(unit)
+          ? Number(first)
+          : Number(first) * 60;
+    return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} ${words}`;
+  });
+  return { head, told };
+}
+
 /** Both, where what stands behind the first sentence is more than words that are said; else `null`. */
 export function toldInLine(line: string): { readonly head: string; readonly told: readonly string[] } | null {
   const text = line.trimEnd();
   const byRounds = text.length <= LINE.max ? BY_ROUNDS.exec(text) : null;
   if (byRounds && isCountedStep(text.slice(0, byRounds.index)))
     return { head: text.slice(0, byRounds.index), told: [text.slice(byRounds.index + byRounds[0].length)] };
+  const cued = text.length <= LINE.max && /\bat \d/i.test(text) ? cuesAt(text) : null;
+  if (cued) return cued;
   if (text.length < LINE.min || text.length > LINE.max || !/[.!?]["”)]? /.test(text) || !MAY_COUNT.test(text)) return null; // prettier-ignore
   const [head = '', ...told] = text.split(BETWEEN);
   if (told.length === 0 || told.length > SENTENCES_AT_MOST || /^["“]/.test(head.trim())) return null;
