@@ -199,7 +199,7 @@ Simply stand. (2 minutes)
 [6:20] Thank you for practising with me.`,
     `talk Talk
      Breathing x3
-     Waking the Arms x8; anywhere 0 “Keep the shoulders down.”; after “Last two.”
+     Waking the Arms x8; anywhere 0 “Keep the shoulders down.”; last 2 “Last two.”
      Turning to Look x4 alternating; “Turn right, breathe out. Back to centre, breathe in. Turn left.”
      Standing clock 120 s; “Simply stand.”
      talk Talk`,

@@ -111,7 +111,7 @@ function oftenIn(text: string): string | null {
 
 /** How it is done this time: "… again, but with eyes closed". */
 const MANNER =
-  /(?:,? (?:but|this time|now|and))* (?:(?:a (?:bit|little) )?(?:slower|slowly|softer|smaller|quicker|faster|bigger|lower)|without (?:words|talking|cues|me)|in silence|silently|(?:with )?eyes (?:closed|shut))[.!]?$/i;
+  /(?:,? (?:but|this time|now|and|(?:the )?second (?:time|round|go)))* (?:(?:a (?:bit|little) )?(?:slower|slowly|softer|smaller|quicker|faster|bigger|lower)|without (?:words|talking|cues|me)|in silence|silently|(?:with )?eyes (?:closed|shut))[.!]?$/i;
 
 /** "Repeat A-D". */
 const LETTERS = /\b([A-H]) ?(?:-|–|to|through) ?([A-H])\b/;

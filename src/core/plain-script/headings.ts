@@ -53,7 +53,7 @@ const ROLES: readonly (readonly [SectionRole, RegExp])[] = [
 
 /** "II. Preparatory exercises (8 min.)", "B. Form, part 2 (25)": the upper numbers of an outline. */
 const OUTLINE_HEAD =
-  /^\s*(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[^()]{1,50}?)(?: ?\((?:about |approx\.? |~)?\d[^()]{0,12}\))?\.?$/u;
+  /^\s*(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[^()]{1,50}?)(?: ?\((?:about |approx\.? |~)?\d[^()]{0,12}\)|(?<=\b(?:part|section|half|block|set)) ?\([^()\d]{2,40}\))?\.?$/u;
 
 export function isOutlineHead(line: string): boolean {
   return OUTLINE_HEAD.test(line);

@@ -4,7 +4,7 @@ import { stepsOfBody } from './body-labels';
 import { withoutRestBehind } from './breath-counts';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
-import { capitalised, wordCount } from './line-words';
+import { capitalised, wordCount, unquoted } from './line-words';
 import { isStill } from './line-signs';
 import { NUMBER_FIRST, ROUND_WORDS, timesOver } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
@@ -291,7 +291,7 @@ function stepOf(written: string): Reading | null {
   const part = (withoutFrame(written) ?? written).replace(BEFORE_NAME, '').replace(COMING_TO, '');
   const { counts, rest } = findCounts(part);
   const ways = rest === '' ? (/^\p{L}+ ?\/ ?\p{L}+(?= )/u.exec(part)?.[0] ?? '') : '';
-  const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : ways || bareName(rest);
+  const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : ways || unquoted(bareName(rest));
   const counted = (counts.rounds !== undefined) !== (counts.seconds !== undefined);
   if (!counted || counts.hold !== undefined || name === '' || OF_ONE.test(name)) return null;
   if (/[.!?“”"()]/.test(name) || wordCount(name) > 5) return null;

@@ -14,7 +14,7 @@ const ORDINAL = '(?:very )?(?:first|second|third|fourth|fifth|sixth|seventh|eigh
 const THING = '(?:movement|exercise|form|posture|piece|one|move|practice|thing|shape|stretch)';
 const TODAY =
   '(?: (?:of )?(?:today|tonight|for today|for tonight|this morning|this evening|we (?:do|practi[sc]e|have)))?';
-const CALLED = '(?:called|named|known as)';
+const CALLED = '(?:called|named|known as|(?:that |which )?(?:we|I) call)';
 const WE = "(?:(?:we|I|you)(?:['’](?:ll|re|ve|d))?(?: are| have| will| can| may| want to| got| going to| gonna| always| usually| just| now)*|let['’]?s|let us)"; // prettier-ignore
 /** Behind these a name may be written in small letters. */
 const FRAMES = [
@@ -188,7 +188,19 @@ const CORRECTS =
 const ENDS =
   /\b(?:come back|let (?:that|it|them|this) go|rest|release|stop|be still|shake it|hands down|arms down|to (?:the )?(?:middle|cent(?:er|re))|open your eyes|finish|other|again|last|done)\b/i;
 
+/** "And again.", "Last one.": heard while it is done. */
+const URGES =
+  /^(?:(?:and|good|nice|lovely|great|ok|okay|that['’]s it)[,!.]? )*(?:again|once more|one more(?: (?:time|like that))?|two more|three more|halfway(?: there)?|nearly there|that['’]s (?:it|right)|keep (?:it )?going|up|down|and up|and down)[.!…]*$/i;
+
 /** Whether a sentence corrects what is being done, and does not end it: "Don't lift your shoulders." */
 export function isCorrection(sentence: string): boolean {
-  return CORRECTS.test(sentence) && !ENDS.test(sentence);
+  return (CORRECTS.test(sentence) && !ENDS.test(sentence)) || URGES.test(sentence) || lastOnes(sentence) !== null;
+}
+
+const LAST = /^(?:(?:and|ok|okay|good)[,]? )*(?:the |your |our )?last (one|two|three|four|time|round|breath)[.!…]*$/i;
+
+/** How many are left, as "Last two." tells it: "two", "one"; `null` for anything else. */
+export function lastOnes(sentence: string): string | null {
+  const [, many] = LAST.exec(sentence) ?? [];
+  return many === undefined ? null : many.replace(/^(?:time|round|breath)$/i, 'one').toLowerCase();
 }

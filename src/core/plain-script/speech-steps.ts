@@ -19,7 +19,11 @@ export function bestOf(sentences: readonly string[], counted?: string): string |
 /** Whether nobody moves in what an amount is told of. */
 export function rests({ counts, pure }: SpokenAmount, text: string, clause: string | null): boolean {
   if (counts.seconds === undefined || counts.rounds !== undefined || counts.ownPace) return false;
-  if (LEFT.test(text) || (clause !== null && isStillClause(nameOfClause(clause) ?? clause))) return true;
+  if (
+    LEFT.test(text) ||
+    (clause !== null && isStillClause(nameOfClause(clause) ?? clause) && !(clause === text && isMovedIn(text)))
+  )
+    return true;
   return isStillClause(text) && !(pure && clause !== null && isMovedIn(clause));
 }
 

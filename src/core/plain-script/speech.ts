@@ -16,11 +16,11 @@ import {
   partsOf,
   stepsBelow,
 } from './speech-lines';
-import { isCorrection, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
+import { isCorrection, lastOnes, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
 import { isDone, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './speech-sides';
 import { silenceFor, spokenOf, type Silence, type Spoken } from './speech-state';
 import { bestOf, isSame, rests, stepNamed, stillOf } from './speech-steps';
-import { isWordForWord, withoutStamp } from './word-for-word';
+import { spokenLines, withoutStamp } from './word-for-word';
 
 /*
  * A class that is spoken word for word, read sentence by sentence: each names a movement, counts it, goes to its other
@@ -29,8 +29,8 @@ import { isWordForWord, withoutStamp } from './word-for-word';
 
 /** What each line of a script tells that is spoken word for word; `null` for a line that is read like any other. */
 export function readSpeech(written: readonly string[]): readonly (readonly Reading[] | null)[] {
-  const lines = written.map((line) => line.replace(/<(\/?[\p{L}\d :.]{1,40})>/gu, '[$1]'));
-  if (!isWordForWord(lines)) return lines.map(() => null);
+  const lines = spokenLines(written);
+  if (!lines) return written.map(() => null);
   const reader = new SpeechReader(lines);
   lines.forEach((_, at) => {
     reader.take(at);
@@ -38,7 +38,9 @@ export function readSpeech(written: readonly string[]): readonly (readonly Readi
   return reader.out;
 }
 
-const SILENTLY = /\b(?:silen(?:ce|t)|quiet|stillness|stand still)\b/i;
+const SILENTLY = /\b(?:silen(?:ce|t)|quiet(?:ly)?|stillness|stand still)\b/i;
+/** "The last thing is standing quietly for two minutes." */
+const NEXT_THING = /^(?:(?:and|so|now|ok|okay)[,]? )*(?:the|our) (?:last|next|final) (?:thing|one|part|exercise) is\b/i;
 /** A longer sentence is said, whatever it tells. */
 const LONGEST = 300;
 /** "Two more like that.": one was done as it was told. */
@@ -212,11 +214,12 @@ class SpeechReader {
 
   /** "Now let everything settle. Stand in silence for one minute.", further down: of no movement above. */
   private isStillApart({ paragraph }: Spoken, text: string): boolean {
-    return paragraph !== this.paragraph && SILENTLY.test(text) && isStillClause(text);
+    return (paragraph !== this.paragraph || NEXT_THING.test(text)) && SILENTLY.test(text) && isStillClause(text);
   }
 
   /** An amount where no movement waits for one: of what is told beside it. */
   private step(amount: SpokenAmount, text: string): void {
+    if (NEXT_THING.test(text) && rests(amount, text, text)) return this.still(amount, text, text);
     const above = this.pending.length > 0 ? this.pending : this.saidAbove();
     const bracketed = BRACKETED.test(text);
     const within = amount.pure || bracketed || KEEPS.test(text) || nameOfClause(text) === null;
@@ -372,7 +375,7 @@ class SpeechReader {
     const open = !movement.ended && movement.counted === this.paragraph;
     const within = open ? sentences.slice(0, end < 0 ? undefined : end) : [];
     const after = sentences.slice(within.length);
-    this.readings.push(...within.map((one): Reading => ({ ...reading('said', one), sets: { during: one } })));
+    this.readings.push(...within.map(inRounds));
     if (after.length === 0) return;
     movement.ended = true;
     this.readings.push(said(after.join(' '), false));
@@ -388,4 +391,11 @@ class SpeechReader {
 /** Said; before the rounds of a movement that has no amount yet. */
 function said(words: string, before: boolean): Reading {
   return { ...reading('said', words), ...(before ? { sets: { before: words } } : {}) };
+}
+
+/** What is said in the rounds: on the last ones where it tells of them, else somewhere. */
+function inRounds(sentence: string): Reading {
+  const last = lastOnes(sentence);
+  if (last !== null) return reading('said', `the last ${last}: “${sentence}”`);
+  return { ...reading('said', sentence), sets: { during: sentence } };
 }

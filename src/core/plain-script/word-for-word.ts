@@ -1,4 +1,5 @@
 import { SENTENCE_END } from './amounts-spoken';
+import { asSentencesHeard } from './heard';
 import { findCounts, hasAmount } from './counts';
 import { isItem } from './headings';
 import { wordCount } from './line-words';
@@ -52,8 +53,15 @@ export function isSpokenLine(line: string): boolean {
   return wordCount(spoken) >= SENTENCE_WORDS && /[.!?…]["”')\]]*$/.test(spoken) && !isItem(line);
 }
 
-/** Whether most lines of a script are spoken. */
-export function isWordForWord(lines: readonly string[]): boolean {
+/** The lines of a script that is spoken word for word, as sentences; `null` for any other script. */
+export function spokenLines(written: readonly string[]): readonly string[] | null {
+  const sentences = asSentencesHeard(written);
+  const lines = sentences.map((line) => line.replace(/<(\/?[\p{L}\d :.]{1,40})>/gu, '[$1]'));
+  return isWordForWord(lines, sentences !== written) ? lines : null;
+}
+
+/** Whether most lines of a script are spoken; `heard` where a machine wrote them, which never writes a list. */
+function isWordForWord(lines: readonly string[], heard = false): boolean {
   const written = lines.filter((line) => /\p{L}{2}/u.test(line) && !DIRECTION.test(line) && !isHead(line));
   if (lines.filter(isHead).length > written.length) return false;
   if (written.length < LINES_AT_LEAST || written.some((line) => line.length > 4 * LINE_AT_MOST)) return false;
@@ -72,7 +80,7 @@ export function isWordForWord(lines: readonly string[]): boolean {
   // Where each sentence has a line of its own it may as well be a list of what is done.
   const several = spoken.filter((line) => SENTENCE_END.test(line.replace(BRACKETS, ' ').trim())).length / spoken.length;
   const alone = share((one) => TO_THEM.test(one)) >= ALONE.toThem && counted <= ALONE.counted;
-  return counted <= SHARE.counted && (several >= SHARE.several || alone);
+  return counted <= SHARE.counted && (heard || several >= SHARE.several || alone);
 }
 
 /** "Subject: Tuesday", "Hello Signe,". */
