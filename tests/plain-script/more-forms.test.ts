@@ -296,6 +296,37 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'Reach x8\nTwist x10\nShake 1 min\nx2',
     "Reach: 8\nTwist: 10\nShake: 1'\n2 times",
   ],
+  [
+    'sets with a rest',
+    'Nets x6; still Rest 20 s; Nets x6; still Rest 20 s; Nets x6',
+    'Nets: 3 sets of 6, 20 sec rest',
+    'Nets, 3 sets of 6, rest 20 s',
+    'Nets 3 x 6 reps, 20 s rest between',
+  ],
+  [
+    'the other side, by its name again',
+    'Ropes x6 one-then-other',
+    'Ropes x6\nRopes, other side',
+    'Ropes x6\nRopes on the other side',
+  ],
+  [
+    'how the last ones are done',
+    'Gulls x10; last 3 “eyes closed”',
+    'Gulls: x10, last 3 eyes closed',
+    'Gulls x10, the last three eyes closed',
+  ],
+  [
+    'two steps, twice',
+    'Low stance held 45 s; Shake clock 15 s; Low stance held 45 s; Shake clock 15 s',
+    'Low stance 45s, shake 15s. Twice.',
+    'Low stance 45s, shake 15s. 2 times',
+  ],
+  [
+    'breathing by itself, for a time',
+    'Breathing clock 120 s',
+    'Breathing: in 4, out 6 for 2 mins',
+    'Breathing - in 4 out 6, 2 min',
+  ],
 ];
 
 /** Lists whose numbers stand without a mark, and parts with their steps in one line. */

@@ -3,6 +3,7 @@ import { findCounts, hasAmount } from './counts';
 import { ITEM } from './headings';
 import type { Counts } from './model';
 import { bareName, isDoubtful } from './names';
+import { spelledOut } from './spelled-out';
 
 /*
  * What is written with a look at the line above: "Tide going out, mirror of the one above", "Hips: same as above". A step
@@ -28,9 +29,15 @@ export function withAmountsOfAbove(lines: readonly string[]): readonly string[] 
   return withAmounts(told);
 }
 
+/** "Sorting the Ropes, other side", behind a step of that name. */
+const OTHER_SIDE =
+  /^(\p{L}[\p{L} '’-]{2,50}?)(?:,| [–-]| \(|:)? (?:(?:on|to) )?(?:the )?(?:other|opposite) (?:side|leg|foot|arm)\)?[.]?$/iu;
+
 function asAbove(line: string, above: readonly string[]): string {
-  if (line.length > LINE_AT_MOST || !/same|above|again|ditto|repeat/i.test(line)) return line;
+  if (line.length > LINE_AT_MOST || !/same|above|again|ditto|repeat|other|opposite/i.test(line)) return line;
   const mark = ITEM.exec(line)?.[0] ?? /^\s*/.exec(line)?.[0] ?? '';
+  const other = OTHER_SIDE.exec(line.slice(mark.length).trimEnd())?.[1];
+  if (other !== undefined) return other.toLowerCase() === nameAbove(above)?.toLowerCase() ? 'other side' : line;
   const [, how = '', manner = '', amount = ''] = AGAIN_AS.exec(line.slice(mark.length).trimEnd()) ?? [];
   if (manner === '' || ITSELF.test(manner) || ITSELF.test(amount.replace(/\b(?:each|per|a|both) (?:side|leg)s?/i, '')))
     return line;
@@ -44,7 +51,7 @@ function nameAbove(above: readonly string[]): string | null {
   for (let up = above.length - 1; up >= 0 && up >= above.length - LINES_UP; up--) {
     const line = itemAt(above, up);
     if (line.length > LINE_AT_MOST) return null;
-    const { counts, rest } = findCounts(line.replace(ITEM, ''));
+    const { counts, rest } = findCounts(spelledOut(line.replace(ITEM, '').replace(/ ?\([^()]*\)$/, '')));
     if (!hasAmount(counts) || rest === '') continue;
     const name = bareName(rest.replace(/,.*$/, ''));
     return name === '' || isDoubtful(name) ? null : name;

@@ -2,6 +2,7 @@ import { breathsLabelled } from './breath-labels';
 import { findCounts } from './counts';
 import { firstWord } from './first-words';
 import { asSentence } from './line-words';
+import type { LineKind } from './model';
 import { reading, type Reading } from './reading';
 import { wordAmong } from './tokens';
 
@@ -80,4 +81,15 @@ export function withBreathSpelled(text: string): string {
   const led = first !== 'breathe' && /^\p{L}+ (?:in|out)\b/iu.test(text) ? LED_BREATHS : BREATHS;
   const spelled = wordAmong(first, led);
   return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
+}
+
+/** "Breathing: in 4, out 6 for 2 mins", "Breathe in 4 out 6, 8 times", where no movement stands above: a step by itself. */
+const BREATHING =
+  /^(?:\p{L}[.)] |\d{1,2}[.)] |[-*•] )?(?:breath(?:ing|e|s)?|breath work)(?::| [–-]|,)? (?=(?:in|inhale|out) )/iu;
+
+export function breathingStep(text: string, under: LineKind): readonly Reading[] | null {
+  if (under === 'movement' || text.length > 120 || !BREATHING.test(text)) return null;
+  const { counts, rest } = findCounts(text.replace(BREATHING, ''));
+  const counted = (counts.rounds === undefined) !== (counts.seconds === undefined);
+  return counts.breath && counted && rest === '' ? [reading('movement', 'Breathing', counts, true)] : null;
 }

@@ -4,7 +4,7 @@ import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { MAY_COUNT } from './name-lines';
 import { isManner, isOnlyBreath } from './breath-counts';
-import { breathsOf, withBreathSpelled } from './breath-lines';
+import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
 import { doneFor, lastingFor, LONGEST_PAUSE, SAT } from './lasting';
 import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
@@ -126,7 +126,7 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
 
 /** A sentence or a row, with what is told behind its step. */
 function readWhole(text: string, line: string, standing: Standing): readonly Reading[] {
-  const part = partInLine(text.replace(ITEM, ''));
+  const part = partInLine(text.replace(ITEM, '')) ?? breathingStep(text, standing.under);
   if (part) return part;
   const whole = withoutStop(text, line, standing) ?? readText(text, line, standing);
   return withTail(whole, text, line, standing) ?? whole;

@@ -83,6 +83,7 @@ const OFTEN_FIRST = [
   /^(?:(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets|rds)|(twice|thrice))(?: through)?(?: of:?|:) ?([^()[\]]{8,})$/iu,
 ] as const;
 const OFTEN_LAST = [
+  /^([^()[\]]{8,}?)\. (?:(?:all )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)))[.]?$/iu,
   /^([^()[\]]{8,}? (?:each|ea)),? (?:[x×] ?(\d)|(\d) ?(?:[x×]|times)|(twice|thrice))[.]?$/iu,
   /^[([]([^()[\]]{8,})[)\]],? ?(?:[x×] ?(\d)|(\d|two|three|four|five|six) ?(?:[x×]|times|rounds|sets)|(twice|thrice))(?: through)?[.]?$/iu,
   /^([^()[\]]{8,}?)(?:,| [–-]) (?:(?:repeat(?:ed)?|all|the lot),? )?(?:[x×] ?(\d)|(\d|two|three|four|five|six) times|(twice|thrice)) (?:through|over|in all)[.]?$/iu,
@@ -96,11 +97,13 @@ const SETS = new RegExp(
   'iu',
 );
 const REST_BETWEEN =
-  /^(?:(?:rest|pause|break)(?: of| for)? (.{2,16}?)|(.{2,16}?) (?:rest|pause|break)) (?:in )?between(?: (?:sets|each|them|rounds|goes|times|holds|sides))?$/i;
+  /^(?:(?:rest|pause|break)(?: of| for)? (.{2,16}?)|(.{2,16}?) (?:rest|pause|break))(?: (?:in )?between(?: (?:sets|each|them|rounds|goes|times|holds|sides))?)?$/i;
 const SETS_AT_MOST = 6;
 
 function setsWithRests(body: string): readonly Reading[] | null {
-  const [, name = '', sets = '', amount = '', behind = ''] = /between/i.test(body) ? (SETS.exec(body) ?? []) : [];
+  const [, name = '', sets = '', amount = '', behind = ''] = /between|rest|pause|break/i.test(body)
+    ? (SETS.exec(body) ?? [])
+    : [];
   const [, first, second] = REST_BETWEEN.exec(behind) ?? [];
   const [rest] = findCounts(first ?? second ?? '').counts.seconds ?? [];
   const times = timesOver(sets);

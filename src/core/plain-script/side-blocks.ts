@@ -76,7 +76,7 @@ export class SideBlocks {
     const to = steps.length;
     // What was opened above the first part stands in it.
     if (of === 'opened') return opened && (opened.parts === parts || (opened.parts === 0 && parts === 1)) ? [opened.from, to] : [-1, to]; // prettier-ignore
-    if (of === 'all') return [behindLastBlock(steps), to];
+    if (of === 'all') return [fromFirst(steps), to];
     if (typeof of === 'number') return [fromLast(steps, of) ?? -1, to];
     const [first = -1, last = -1] = of.map((number) => steps.findIndex(({ id }) => id === this.numbered.get(number)));
     return [first, last + 1];
@@ -107,8 +107,11 @@ export class SideBlocks {
 /** What people do, and what they do not only hear. */
 const isDone = (step: Step): boolean => isMovement(step) || isSilence(step);
 
-function behindLastBlock(steps: readonly Step[]): number {
-  return steps.findLastIndex(({ blockId }) => blockId !== null) + 1;
+/** Where all of a part begins to be done, behind what is a block already: nobody is greeted twice. */
+function fromFirst(steps: readonly Step[]): number {
+  const from = steps.findLastIndex(({ blockId }) => blockId !== null) + 1;
+  const moved = steps.findIndex((step, at) => at >= from && isDone(step));
+  return moved < 0 ? from : moved;
 }
 
 /** Where the last so many steps begin that are done; `null` where there are not as many. */

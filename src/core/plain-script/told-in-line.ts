@@ -20,7 +20,7 @@ const BACK = /^(?:then )?(?:call|bring|get) (?:(?:them|everyone|everybody|people
 
 /** "…; rounds 1-3 arms, 4-6 legs", "… – from round 5 in 4, out 6", "…, every second round: low". */
 const BY_ROUNDS =
-  /(?:;|:|,| [–—-]) (?=(?:(?:on|in|for|from|during|after) )?(?:rounds? \d|r\d|every (?:second|third|other) (?:round|time|one)\b|(?:the )?(?:last|first|final) (?:\d|two|three|four)(?: rounds| reps| ones| times)?[:,] |(?:the )?(?:last|final) (?:one|round|rep|time)[:,]? (?:is |we )?(?:hold|held)\b|hold (?:the )?(?:last|final) (?:one|round|rep)\b))/i;
+  /(?:;|:|,| [–—-]) (?=(?:(?:on|in|for|from|during|after) )?(?:rounds? \d|r\d|every (?:second|third|other) (?:round|time|one)\b|(?:the )?(?:last|first|final) (?:\d|two|three|four)(?: rounds| reps| ones| times)?(?:[:,] | (?=(?:with |in |without )?(?:eyes|silen|quiet|no words|alone)))|(?:the )?(?:last|final) (?:one|round|rep|time)[:,]? (?:is |we )?(?:hold|held)\b|hold (?:the )?(?:last|final) (?:one|round|rep)\b))/i;
 
 /** Whether a line up to a mark is a step with an amount. */
 function isCountedStep(head: string): boolean {
