@@ -327,6 +327,19 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'Breathing: in 4, out 6 for 2 mins',
     'Breathing - in 4 out 6, 2 min',
   ],
+  [
+    'joints with blanks between',
+    'joint circles: neck x6; joint circles: hips x6; joint circles: knees x6',
+    'joint circles x6 each: neck hips knees',
+    'joint circles, 6 each: neck, hips and knees',
+    'joint circles 6 times each - neck hips knees.',
+  ],
+  [
+    'the same again, faster',
+    'Rowing x8; Rowing x8; “Faster”',
+    'Rowing x8 then x8 faster',
+    'Rowing x8, then 8 times faster',
+  ],
 ];
 
 /** Lists whose numbers stand without a mark, and parts with their steps in one line. */

@@ -34,17 +34,17 @@ function countsBeside(readings: readonly Reading[]): boolean {
   );
 }
 
+/** What is done several times, or on two sides, is kept in all, and times in seconds. */
+const PARTS = [1, 2, 3, 60] as const;
+
 /** Whether a number of a line, by itself or with another one of it, is nowhere in its readings. */
 function losesNumber(written: string, readings: readonly Reading[]): boolean {
   const text = written.replace(STAMP, '').replace(ITEM, '').replace(NUMBERED, '');
   const shown = JSON.stringify(readings).toLowerCase();
   const there = new Set(
-    Array.from(shown.matchAll(/\d+(?:\.\d+)?/g), ([one]) => Number(one)).flatMap((one) => [
-      one,
-      one / 60,
-      one / 2,
-      one / 3,
-    ]),
+    Array.from(shown.matchAll(/\d+(?:\.\d+)?/g), ([one]) => Number(one)).flatMap((one) =>
+      PARTS.map((part) => one / part),
+    ),
   );
   const values = tokensOf(text).flatMap(({ kind, value, text: word }) =>
     value === null || value < (kind === 'word' ? 2 : 1) || (kind === 'word' && shown.includes(word)) ? [] : [value],

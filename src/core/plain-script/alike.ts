@@ -36,6 +36,13 @@ const LABELLED = new RegExp(
   `^(\\p{L}[\\p{L} -]{2,30}?) \\((?:[x×] ?)?${AMOUNT}(?: of)? ?${EACH}\\): ?(.{5,120})$`,
   'iu',
 );
+/** "Joint circles x6 each: neck shoulders elbows": joints, with blanks between. */
+const OF_JOINTS = new RegExp(
+  `^(\\p{L}[\\p{L} -]{2,30}?),? (?:[x×] ?)?${AMOUNT}(?: of)? ?${EACH}(?::| [–-]) ?(\\p{L}+(?:,? (?:and )?\\p{L}+){2,11})\\.?$`,
+  'iu',
+);
+const JOINT =
+  /^(?:neck|head|jaw|shoulders?|elbows?|wrists?|hands?|fingers?|thumbs?|chest|ribs?|spine|back|waist|hips?|pelvis|knees?|ankles?|feet|foot|toes?)$/i;
 /** "Joint opening (neck, shoulders, elbows) 6x each". */
 const BOXED = new RegExp(
   `^(\\p{L}[\\p{L} -]{2,30}?)(?:, [\\p{Ll} ]{3,30})? \\(([^()\\d]{5,120})\\)(?:,|:| [-–—])? (?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}[.!]?$`,
@@ -54,6 +61,10 @@ export function eachAlike(body: string): readonly Reading[] | null {
   if (labelled) return named(itemAt(labelled, 3), itemAt(labelled, 2), LISTED - 1, itemAt(labelled, 1));
   const boxed = BOXED.exec(body);
   if (boxed) return named(itemAt(boxed, 2), itemAt(boxed, 3), LISTED, itemAt(boxed, 1));
+  const joints = OF_JOINTS.exec(body);
+  const list = joints ? itemAt(joints, 3).split(/,? (?:and )?/) : [];
+  if (joints && list.every((one) => JOINT.test(one)))
+    return named(list.join(', '), itemAt(joints, 2), LISTED, itemAt(joints, 1));
   const before = BEFORE.exec(body);
   if (before) return named(itemAt(before, 2), itemAt(before, 1), LISTED);
   const ofEach = /\bof each\b|[x×] ?\d{1,2} each/i.test(body);

@@ -1,5 +1,5 @@
 import { withDoubts } from './accounted';
-import { partInLine } from './part-in-line';
+import { minutesOfPart, partInLine } from './part-in-line';
 import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { MAY_COUNT } from './name-lines';
@@ -94,7 +94,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
-  const readings = withDoubts(text, readWhole(text, line, stands));
+  const readings = withDoubts(text, minutesOfPart(text, readWhole(text, line, stands)));
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
   if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];

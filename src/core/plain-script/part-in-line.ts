@@ -1,3 +1,4 @@
+import { findCounts } from './counts';
 import { namesPart, roleOf } from './headings';
 import { secondsFrom } from './model';
 import { reading, type Reading } from './reading';
@@ -43,4 +44,15 @@ export function partInLine(body: string): readonly Reading[] | null {
     ...names.map((name) => reading('movement', name, { seconds: secondsFrom([each, each], 1) }, true)),
     OVER,
   ];
+}
+
+/** "2. Loosen 8": of what is called as a part of a class a number alone is minutes. */
+export function minutesOfPart(text: string, readings: readonly Reading[]): readonly Reading[] {
+  const [step] = readings;
+  const { rounds, ...others } = step?.counts ?? {};
+  if (readings.length !== 1 || step?.kind !== 'movement' || rounds === undefined || Object.keys(others).length > 0)
+    return readings;
+  if (!namesPart(step.words) || !/\p{L} \d{1,2}$/u.test(text) || !findCounts(text).bare) return readings;
+  const seconds = rounds * 60;
+  return [{ ...step, counts: { seconds: secondsFrom([seconds, seconds], 1) }, unsure: true }];
 }

@@ -221,10 +221,16 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
         ? { ...itemAt(steps, steps.length - 1), words: alike }
         : (rested ?? stepOf(counted ? named.replace(NUMBER_FIRST, '$1x ') : named));
     if (step === null) return null;
-    steps.push(step, ...(remark === undefined ? [] : [reading('said', remark)]));
+    const before = steps.findLast(({ kind }) => kind === 'movement');
+    if (before && MANNER.test(step.words)) steps.push({ ...step, words: before.words }, reading('said', step.words));
+    else steps.push(step, ...(remark === undefined ? [] : [reading('said', remark)]));
   }
   return steps.some(({ kind }) => kind !== 'pause') ? steps : null;
 }
+
+/** "x8 faster", behind "rowing x8": the same in another way. */
+const MANNER =
+  /^(?:(?:a (?:bit|little) )?(?:faster|slower|smaller|bigger|lower|softer|quicker)|slowly|quickly|softly|silently|(?:with )?eyes (?:closed|shut))$/i;
 
 /** "last 2 rounds silent": how some of its rounds are done. */
 export const ON_ROUNDS =
@@ -297,7 +303,7 @@ function stepOf(written: string): Reading | null {
   const name = rest === '' && /\p{L} breaths$/iu.test(part) ? part : ways || unquoted(bareName(rest));
   const counted = (counts.rounds !== undefined) !== (counts.seconds !== undefined);
   if (!counted || counts.hold !== undefined || name === '' || OF_ONE.test(name)) return null;
-  if (/[.!?“”"()]/.test(name) || wordCount(name) > 5) return null;
+  if (/[.!?“”"()]|^hold (?:the )?last/i.test(name) || wordCount(name) > 5) return null;
   const still = counts.seconds !== undefined && isStill(name);
   return reading(still ? 'silence' : 'movement', name, counts, true);
 }
