@@ -1,6 +1,7 @@
 import { findCounts, hasAmount } from './counts';
 import { ITEM } from './headings';
 import type { LineKind } from './model';
+import { BEFORE_NAME } from './names';
 import type { Reading } from './reading';
 import { ON_ROUNDS } from './several';
 import { tokensOf } from './tokens';
@@ -14,10 +15,6 @@ const STEPS: ReadonlySet<LineKind> = new Set(['movement', 'silence']);
 /** A time, a number or a cell before a line, that counts nothing. */
 const STAMP =
   /^\s*(?:\[?\d{1,2}[:.]\d{2}(?::\d{2})?\]?|\(\d{1,3}\)|\d{1,3}(?:st|nd|rd|th)?[:.)]|move \d{1,2}:|\|[^|]*\|)\s+/i;
-/** "Exercise 2: ", "Movement three – ". */
-const NUMBERED =
-  /^(?:exercise|ex|movement|move|form|part|step|number|no|piece|posture|drill|station)\.? (?:\d{1,2}|\p{L}{3,6})\b/iu;
-
 /** The readings of a line, marked as uncertain where they do not account for its numbers. */
 export function withDoubts(text: string, readings: readonly Reading[]): readonly Reading[] {
   const [first] = readings;
@@ -39,7 +36,7 @@ const PARTS = [1, 2, 3, 60] as const;
 
 /** Whether a number of a line, by itself or with another one of it, is nowhere in its readings. */
 function losesNumber(written: string, readings: readonly Reading[]): boolean {
-  const text = written.replace(STAMP, '').replace(ITEM, '').replace(NUMBERED, '');
+  const text = written.replace(STAMP, '').replace(ITEM, '').replace(BEFORE_NAME, '');
   const shown = JSON.stringify(readings).toLowerCase();
   const there = new Set(
     Array.from(shown.matchAll(/\d+(?:\.\d+)?/g), ([one]) => Number(one)).flatMap((one) =>

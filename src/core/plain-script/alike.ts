@@ -16,7 +16,7 @@ const PAIR = 2;
 
 /** Words of a direction, a side or a breath alone: these are amounts of one step. */
 export const OF_ONE =
-  /^(?:(?:the|with|without|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps|per|every|a|go|time|round)[ .]*)*$/i;
+  /^(?:(?:the|so|and|then|or|on|to|in|out|up|down|left|right|l|r|forwards?|backwards?|back|fwd|bwd|front|inwards?|outwards?|clockwise|anticlockwise|one|other|each|both|same|again|more|way|side|leg|foot|arm|hand|hold|rest|pause|breath|breathe|inhale|exhale|slow|slowly|fast|quick|small|big|eyes|closed|open|total|times|rounds|reps|sets?|say|about|maybe|perhaps|per|every|a|go|time|round)[ .]*)*$/i;
 
 const AMOUNT = `((?:for )?(?:\\d|${NUMBER_IN_WORDS}|once|twice|half a|an? )[\\p{L}\\d½. -]{0,14}?)`;
 const EACH = '(?:each|ea\\.?|apiece)(?: of (?:them|these|those))?';
@@ -86,16 +86,20 @@ function inList(list: string, amount: string, least: number): readonly Reading[]
     : named(list.replace(TELLS, ''), amount, least);
 }
 
-function named(list: string, written: string, least: number, label?: string): readonly Reading[] | null {
+/** What a list names, a few words each; `null` where it is no list of names. */
+export function namesIn(list: string): readonly string[] | null {
   const names = list.replace(/[.!,]$/, '').split(BETWEEN).map((one) => one.trim()); // prettier-ignore
-  const all = names.length >= least && names.length <= NAMES_AT_MOST && names.every((one) => NAME.test(one));
-  if (
-    !all ||
-    names.some(
-      (one) => OF_ONE.test(one) || /^with(?:out)? /i.test(one) || SIDED.test(one) || findCounts(one).rest !== one,
-    )
-  )
-    return null;
+  return names.length > 1 && names.length <= NAMES_AT_MOST && names.every((one) => NAME.test(one)) ? names : null;
+}
+
+/** "with step": how the name before it is done. */
+const NO_NAME = /^with(?:out)? /i;
+
+function named(list: string, written: string, least: number, label?: string): readonly Reading[] | null {
+  const names = namesIn(list);
+  if (!names || names.length < least) return null;
+  const others = [OF_ONE, NO_NAME, SIDED];
+  if (names.some((one) => others.some((form) => form.test(one)) || findCounts(one).rest !== one)) return null;
   const bare = new RegExp(`^(?:\\d{1,2}|${NUMBER_IN_WORDS})$`, 'i').test(written.trim());
   const { seconds, rounds, sides } = findCounts(bare ? `x, ${written.trim()} times` : `x, ${written.trim()}`).counts;
   if ((seconds === undefined) === (rounds === undefined) || sides !== undefined) return null;

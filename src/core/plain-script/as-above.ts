@@ -1,4 +1,5 @@
 import { itemAt } from '@/core/units';
+import type { FoundCounts } from './amounts-found';
 import { findCounts, hasAmount } from './counts';
 import { ITEM } from './headings';
 import type { Counts } from './model';
@@ -11,6 +12,8 @@ import { spelledOut } from './spelled-out';
  */
 
 const LINE_AT_MOST = 100;
+/** A line without any of these looks at none above. */
+const LOOKS_UP = /same|above|again|ditto|repeat|other|opposite|last|before|previous/i;
 /** Further up nobody looks. */
 const LINES_UP = 6;
 const AS_ABOVE =
@@ -26,7 +29,7 @@ const AGAIN_AS =
 export function withAmountsOfAbove(lines: readonly string[]): readonly string[] {
   const told: string[] = [];
   for (const line of lines) told.push(asAbove(line, told));
-  return withAmounts(told);
+  return told;
 }
 
 /** "Sorting the Ropes, other side", behind a step of that name. */
@@ -34,11 +37,15 @@ const OTHER_SIDE =
   /^(\p{L}[\p{L} '’-]{2,50}?)(?:,| [–-]| \(|:)? (?:(?:on|to) )?(?:the )?(?:other|opposite) (?:side|leg|foot|arm)\)?[.]?$/iu;
 
 function asAbove(line: string, above: readonly string[]): string {
-  if (line.length > LINE_AT_MOST || !/same|above|again|ditto|repeat|other|opposite/i.test(line)) return line;
+  if (line.length > LINE_AT_MOST || !LOOKS_UP.test(line)) return line;
   const mark = ITEM.exec(line)?.[0] ?? /^\s*/.exec(line)?.[0] ?? '';
-  const other = OTHER_SIDE.exec(line.slice(mark.length).trimEnd())?.[1];
+  const body = line.slice(mark.length).trimEnd();
+  const likeAbove = AS_ABOVE.exec(body)?.[1];
+  const often = likeAbove === undefined || ITSELF.test(likeAbove) ? null : amountAbove(above);
+  if (likeAbove !== undefined && often !== null) return `${mark}${likeAbove}, ${often}`;
+  const other = OTHER_SIDE.exec(body)?.[1];
   if (other !== undefined) return other.toLowerCase() === nameAbove(above)?.toLowerCase() ? 'other side' : line;
-  const [, how = '', manner = '', amount = ''] = AGAIN_AS.exec(line.slice(mark.length).trimEnd()) ?? [];
+  const [, how = '', manner = '', amount = ''] = AGAIN_AS.exec(body) ?? [];
   if (manner === '' || ITSELF.test(manner) || ITSELF.test(amount.replace(/\b(?:each|per|a|both) (?:side|leg)s?/i, '')))
     return line;
   const name = hasAmount(findCounts(`x, ${amount}`).counts) ? nameAbove(above) : null;
@@ -46,37 +53,25 @@ function asAbove(line: string, above: readonly string[]): string {
   return name === null ? line : `${mark}${name}, ${joined}, ${amount}`;
 }
 
-/** The name of the nearest step above that has an amount. */
-function nameAbove(above: readonly string[]): string | null {
+/** The nearest step above that has an amount, as its line is written. */
+function stepAbove(above: readonly string[]): FoundCounts | null {
   for (let up = above.length - 1; up >= 0 && up >= above.length - LINES_UP; up--) {
     const line = itemAt(above, up);
     if (line.length > LINE_AT_MOST) return null;
-    const { counts, rest } = findCounts(spelledOut(line.replace(ITEM, '').replace(/ ?\([^()]*\)$/, '')));
-    if (!hasAmount(counts) || rest === '') continue;
-    const name = bareName(rest.replace(/,.*$/, ''));
-    return name === '' || isDoubtful(name) ? null : name;
+    const found = findCounts(spelledOut(line.replace(ITEM, '').replace(/ ?\([^()]*\)$/, '')));
+    if (hasAmount(found.counts) && found.rest !== '') return found;
   }
   return null;
 }
 
-function withAmounts(lines: readonly string[]): readonly string[] {
-  return lines.map((line, at) => {
-    if (line.length > LINE_AT_MOST || !/above|last|before|previous/i.test(line)) return line;
-    const mark = ITEM.exec(line)?.[0] ?? /^\s*/.exec(line)?.[0] ?? '';
-    const name = AS_ABOVE.exec(line.slice(mark.length))?.[1];
-    const amount = name === undefined || ITSELF.test(name) ? null : amountAbove(lines, at);
-    return name === undefined || amount === null ? line : `${mark}${name}, ${amount}`;
-  });
+function nameAbove(above: readonly string[]): string | null {
+  const name = bareName((stepAbove(above)?.rest ?? '').replace(/,.*$/, ''));
+  return name === '' || isDoubtful(name) ? null : name;
 }
 
-function amountAbove(lines: readonly string[], at: number): string | null {
-  for (let up = at - 1; up >= 0 && up >= at - LINES_UP; up--) {
-    const line = itemAt(lines, up);
-    if (line.length > LINE_AT_MOST) return null;
-    const { counts, rest } = findCounts(line.replace(ITEM, ''));
-    if (hasAmount(counts) && rest !== '') return inWords(counts);
-  }
-  return null;
+function amountAbove(above: readonly string[]): string | null {
+  const found = stepAbove(above);
+  return found && inWords(found.counts);
 }
 
 const SIDES: Readonly<Record<string, string>> = {

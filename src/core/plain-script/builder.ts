@@ -145,6 +145,7 @@ export class ScriptBuilder {
         ? found.map((one) => worded(one, spelled))
         : [{ ...main, kind: put, words: spelled(wordsFor(put, line, main)), unsure: false }];
     for (const reading of readings) if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line));
+    if (readings.some(({ inLine }) => inLine)) endPart(this.parts.sections.at(-1));
     if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
       this.stepIndent = indentOf(line);
       this.stepNumbered = isNumbered(line);
@@ -362,8 +363,7 @@ export class ScriptBuilder {
       };
       this.titled = true;
       this.titleKind = 'title';
-    } else if (kind === 'section' && words === '') endPart(this.parts.sections.at(-1));
-    else if (kind === 'section')
+    } else if (kind === 'section')
       this.parts.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts);
     else if (kind === 'movement')
       this.parts.add(

@@ -2,7 +2,7 @@ import type { Leg } from '@/core/words';
 import { itemAt } from '@/core/units';
 import { timesOver } from './amounts';
 import { namesPart, withoutMark } from './headings';
-import { indentOf, singleSpaced } from './line-words';
+import { IN_ANOTHER_WAY, indentOf, singleSpaced } from './line-words';
 import { isCounted } from './name-lines';
 import { NUMBER_WORDS } from './tokens';
 
@@ -110,8 +110,10 @@ function oftenIn(text: string): string | null {
 }
 
 /** How it is done this time: "… again, but with eyes closed". */
-const MANNER =
-  /(?:,? (?:but|this time|now|and|(?:the )?second (?:time|round|go)))* (?:(?:a (?:bit|little) )?(?:slower|slowly|softer|smaller|quicker|faster|bigger|lower)|without (?:words|talking|cues|me)|in silence|silently|(?:with )?eyes (?:closed|shut))[.!]?$/i;
+const MANNER = new RegExp(
+  `(?:,? (?:but|this time|now|and|(?:the )?second (?:time|round|go)))* (?:${IN_ANOTHER_WAY})[.!]?$`,
+  'i',
+);
 
 /** "Repeat A-D". */
 const LETTERS = /\b([A-H]) ?(?:-|–|to|through) ?([A-H])\b/;

@@ -19,6 +19,10 @@ export function cut(text: string, max: number): string {
   return [...text].slice(0, max).join('');
 }
 
+/** How something is done again, in a regular expression. */
+export const IN_ANOTHER_WAY =
+  '(?:a (?:bit|little) )?(?:slower|slowly|softer|softly|smaller|quicker|quickly|faster|bigger|lower)|without (?:words|talking|cues|me)|in silence|silently|(?:with )?eyes (?:closed|shut)';
+
 /** How far in a line stands. */
 export function indentOf(line: string): number {
   return line.search(/\S|$/);

@@ -1,3 +1,4 @@
+import { namesIn } from './alike';
 import { findCounts } from './counts';
 import { namesPart, roleOf } from './headings';
 import { secondsFrom } from './model';
@@ -11,38 +12,32 @@ import { TALK_STARTS } from './line-signs';
  */
 
 const LINE_AT_MOST = 200;
-const STEPS_AT_MOST = 10;
 const MINUTES_AT_MOST = 40;
 const LINE =
   /^(\p{L}[\p{L}/ -]{1,24}?)(?:,| [–-])? ?\(?(?:about |approx\.? |ca\.? |~)?(\d{1,2}) ?(?:['′’]|m|mins?|minutes?)?\)? ?(?::| [–-]) (\p{L}.+)$/iu;
-const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,3}$/u;
-const BETWEEN = /, (?:and )?| and | & | \+ | \/ /;
 
 /** "Warm-up: 5 arm circles; 10 waist turns": a part, and its steps with their amounts. */
 const LABELLED = /^(\p{L}[\p{L}/ -]{1,24}?): (\S.+)$/u;
 
-/** Behind the steps, where the part is over. */
-const OVER = reading('section', '');
+/** A part that is over with its line. */
+const partOf = (name: string): Reading => ({ ...reading('section', name), inLine: true });
 
 /** The part and its steps; `null` for any other line. */
 export function partInLine(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST) return null;
   const [, name = '', steps = ''] = LABELLED.exec(body) ?? [];
   const several = name !== '' && roleOf(name) !== 'main' && namesPart(name) ? severalSteps(steps) : null;
-  if (several && several.length > 1)
-    return [reading('section', name), ...several.map((one) => ({ ...one, unsure: true })), OVER];
+  if (several && several.length > 1) return [partOf(name), ...several.map((one) => ({ ...one, unsure: true }))];
   const [, part = '', minutes = '', list = ''] = LINE.exec(body) ?? [];
   const total = Number(minutes) * 60;
   if (part === '' || total === 0 || total > MINUTES_AT_MOST * 60 || !namesPart(part) || roleOf(part) !== 'loosening')
     return null;
-  const names = list.replace(/[.!]$/, '').split(BETWEEN);
-  const listed = names.length > 1 && names.length <= STEPS_AT_MOST;
-  if (!listed || names.some((one) => !NAME.test(one) || TALK_STARTS.test(one))) return null;
+  const names = namesIn(list);
+  if (!names || names.some((one) => TALK_STARTS.test(one))) return null;
   const each = Math.round(total / names.length);
   return [
-    reading('section', part),
+    partOf(part),
     ...names.map((name) => reading('movement', name, { seconds: secondsFrom([each, each], 1) }, true)),
-    OVER,
   ];
 }
 

@@ -18,6 +18,8 @@ export interface StepSettings {
   readonly before?: string;
   /** Said somewhere in its rounds. */
   readonly during?: string;
+  /** Of `during`: on the last so many rounds; `null` for anywhere. */
+  readonly last?: number | null;
   /** How often or how long each of a list above is done, where it has no amount; of one alone, its own. */
   readonly each?: Counts;
   /** What joins round by round, in order. */
@@ -36,6 +38,8 @@ export interface Reading {
   readonly said?: string;
   /** Whether it is a name by itself, and what stands below it is spoken. */
   readonly heads?: true;
+  /** Whether it is a part that stands in one line with its steps, and is over with it. */
+  readonly inLine?: true;
   /** What a version of a movement is called, where a label tells. */
   readonly label?: string;
   /** What it sets of the movement above, beside its counts. */

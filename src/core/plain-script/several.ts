@@ -4,7 +4,7 @@ import { stepsOfBody } from './body-labels';
 import { withoutRestBehind } from './breath-counts';
 import { findCounts, hasAmount } from './counts';
 import { withoutFrame } from './frames';
-import { capitalised, wordCount, unquoted } from './line-words';
+import { capitalised, IN_ANOTHER_WAY, wordCount, unquoted } from './line-words';
 import { isStill } from './line-signs';
 import { NUMBER_FIRST, ROUND_WORDS, timesOver } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
@@ -229,8 +229,7 @@ function stepsOf(parts: readonly string[]): readonly Reading[] | null {
 }
 
 /** "x8 faster", behind "rowing x8": the same in another way. */
-const MANNER =
-  /^(?:(?:a (?:bit|little) )?(?:faster|slower|smaller|bigger|lower|softer|quicker)|slowly|quickly|softly|silently|(?:with )?eyes (?:closed|shut))$/i;
+const MANNER = new RegExp(`^(?:${IN_ANOTHER_WAY})$`, 'i');
 
 /** "last 2 rounds silent": how some of its rounds are done. */
 export const ON_ROUNDS =

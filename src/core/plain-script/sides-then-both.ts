@@ -8,11 +8,14 @@ const LINE_AT_MOST = 160;
 const SIDE = '(?:on |to )?(?:the )?(l|r|left|right)(?: (?:side|leg|foot|arm|hand))?(?: only)?';
 const OFTEN = '[x×:]? ?(\\d{1,2})(?: ?[x×]| times| rounds| reps)?';
 const BOTH = '(alternat\\p{L}+|both(?: sides| together)?|together|l ?/ ?r|changing(?: sides)?)';
-/** "4L 4R then 4 alternating": the numbers first. */
-const NUMBERS_FIRST =
-  /^(\p{L}.{2,60}?)(?:[,:]| [–-])? (\d{1,2}) ?(left|right|l|r)[,;]? (?:and |then )*(\d{1,2}) ?(left|right|l|r)[,;]? (?:and |then |finally )*(\d{1,2}) ?(alternat\p{L}+|both(?: sides| together)?|together|alt)[.)]?$/iu;
 const FORM = new RegExp(
   `^(\\p{L}.{2,60}?)(?:[,:]| [–-])? ${SIDE} ?${OFTEN}[,;]? (?:and |then )*${SIDE} ?${OFTEN}[,;]? (?:and |then |finally )*${BOTH} ?${OFTEN}[.)]?$`,
+  'iu',
+);
+
+/** "4L 4R then 4 alternating": the numbers first. */
+const NUMBERS_FIRST = new RegExp(
+  `^(\\p{L}.{2,60}?)(?:[,:]| [–-])? ${OFTEN} ?${SIDE}[,;]? (?:and |then )*${OFTEN} ?${SIDE}[,;]? (?:and |then |finally )*${OFTEN} ?${BOTH}[.)]?$`,
   'iu',
 );
 

@@ -1,6 +1,6 @@
 import { rememberedLately } from '@/core/units';
 import { capitalised, wordCount } from './line-words';
-import { NUMBER_IN_WORDS } from './tokens';
+import { NUMBER_IN_WORDS, NUMBER_WORDS } from './tokens';
 
 /*
  * Sentences of a class that is spoken word for word which name a movement: "The first movement is Lifting the Net.",
@@ -199,8 +199,8 @@ export function isCorrection(sentence: string): boolean {
 
 const LAST = /^(?:(?:and|ok|okay|good)[,]? )*(?:the |your |our )?last (one|two|three|four|time|round|breath)[.!…]*$/i;
 
-/** How many are left, as "Last two." tells it: "two", "one"; `null` for anything else. */
-export function lastOnes(sentence: string): string | null {
-  const [, many] = LAST.exec(sentence) ?? [];
-  return many === undefined ? null : many.replace(/^(?:time|round|breath)$/i, 'one').toLowerCase();
+/** How many are left, as "Last two." tells it; `null` for anything else. */
+export function lastOnes(sentence: string): number | null {
+  const many = LAST.exec(sentence)?.[1]?.toLowerCase();
+  return many === undefined ? null : (NUMBER_WORDS.get(many) ?? 1);
 }

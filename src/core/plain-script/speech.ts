@@ -141,6 +141,7 @@ class SpeechReader {
 
   private told(text: string, amount: SpokenAmount | null): void {
     const { movement } = this;
+    if (amount && NEXT_THING.test(text) && rests(amount, text, text)) return this.still(amount, text, text);
     if (movement?.amount && this.isOnOther(text, amount, movement, movement.amount)) return;
     const often = movement?.amount && amount ? soOften(text, movement.amount, amount) : null;
     if (often) this.readings.push(...often);
@@ -214,12 +215,11 @@ class SpeechReader {
 
   /** "Now let everything settle. Stand in silence for one minute.", further down: of no movement above. */
   private isStillApart({ paragraph }: Spoken, text: string): boolean {
-    return (paragraph !== this.paragraph || NEXT_THING.test(text)) && SILENTLY.test(text) && isStillClause(text);
+    return paragraph !== this.paragraph && SILENTLY.test(text) && isStillClause(text);
   }
 
   /** An amount where no movement waits for one: of what is told beside it. */
   private step(amount: SpokenAmount, text: string): void {
-    if (NEXT_THING.test(text) && rests(amount, text, text)) return this.still(amount, text, text);
     const above = this.pending.length > 0 ? this.pending : this.saidAbove();
     const bracketed = BRACKETED.test(text);
     const within = amount.pure || bracketed || KEEPS.test(text) || nameOfClause(text) === null;
@@ -375,7 +375,9 @@ class SpeechReader {
     const open = !movement.ended && movement.counted === this.paragraph;
     const within = open ? sentences.slice(0, end < 0 ? undefined : end) : [];
     const after = sentences.slice(within.length);
-    this.readings.push(...within.map(inRounds));
+    this.readings.push(
+      ...within.map((one): Reading => ({ ...reading('said', one), sets: { during: one, last: lastOnes(one) } })),
+    );
     if (after.length === 0) return;
     movement.ended = true;
     this.readings.push(said(after.join(' '), false));
@@ -391,11 +393,4 @@ class SpeechReader {
 /** Said; before the rounds of a movement that has no amount yet. */
 function said(words: string, before: boolean): Reading {
   return { ...reading('said', words), ...(before ? { sets: { before: words } } : {}) };
-}
-
-/** What is said in the rounds: on the last ones where it tells of them, else somewhere. */
-function inRounds(sentence: string): Reading {
-  const last = lastOnes(sentence);
-  if (last !== null) return reading('said', `the last ${last}: “${sentence}”`);
-  return { ...reading('said', sentence), sets: { during: sentence } };
 }

@@ -1,3 +1,4 @@
+import { formatClock, parseClock } from '@/core/units';
 import { findCounts, hasAmount } from './counts';
 import { TALK_STARTS } from './line-signs';
 import { MAY_COUNT } from './name-lines';
@@ -31,19 +32,14 @@ function isCountedStep(head: string): boolean {
 /** "Standing: 3 mins; cue at 1 min “soft eyes”, at 2 min “weight down”": each at its time. */
 const CUES_AT =
   /^(.{4,60}?)[,;.] ?(?:with )?(?:cues?:? )?((?:(?:,|;)? ?(?:and )?at \d{1,2}(?::\d\d)? ?(?:mins?|minutes?|s|secs?)?:? ?["“][^"“”]{2,80}["”])+)[.]?$/iu;
-const CUE_AT = /at (\d{1,2})(?::(\d\d))? ?(mins?|minutes?|s|secs?)?:? ?["“]([^"“”]+)["”]/giu;
+const CUE_AT = /at (\d{1,2}(?::\d\d)?(?: ?(?:mins?|minutes?|s|secs?)\b)?):? ?["“]([^"“”]+)["”]/giu;
 
 function cuesAt(text: string): { readonly head: string; readonly told: readonly string[] } | null {
   const [, head = '', cues = ''] = CUES_AT.exec(text) ?? [];
   if (head === '' || !isCountedStep(head)) return null;
-  const told = Array.from(cues.matchAll(CUE_AT), ([, first = '0', second, unit = '', words = '']) => {
-    const seconds =
-      second !== undefined
-        ? Number(first) * 60 + Number(second)
-        : /^s/i.test(unit)
-          ? Number(first)
-          : Number(first) * 60;
-    return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} ${words}`;
+  const told = Array.from(cues.matchAll(CUE_AT), ([, at = '', words = '']) => {
+    const seconds = parseClock(at, 'minutes') ?? 0;
+    return `${formatClock(seconds)} ${words}`;
   });
   return { head, told };
 }

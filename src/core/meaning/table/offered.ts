@@ -31,7 +31,7 @@ export const OFFERED = {
     '=foot|=toes ..1 =down ..3 when|moment|whenever|wobble',
     'hold|holding ..1 =hands ..2 =with',
     'foot ~1 low ~6 =off|@ground',
-    '=by|beside|near|=hold ..2 =door|doorframe',
+    '=stand|=hold ..3 =doorframe|=frame',
     'nobody minds|cares ..4 foot|=down',
   ],
   seat: [
