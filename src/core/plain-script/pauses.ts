@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
 import { sentenceCase } from './line-words';
 import type { Counts } from './model';
+import { reading, type Reading } from './reading';
 import { isSwapped, wordAmong } from './tokens';
 
 /* Silence as people write it, by itself and behind what is said. */
@@ -80,4 +81,12 @@ export function trailingPause(body: string): { readonly words: string; readonly 
   return pause === null || !spoken || counts.rounds !== undefined
     ? null
     : { words: said, counts: { seconds: [pause, pause, pause] } };
+}
+
+/** "rest 30 s", "2 min rest" among steps. */
+export function restOf(part: string): Reading | null {
+  const { counts, rest } = findCounts(part);
+  const [seconds] = counts.seconds ?? [];
+  if (seconds === undefined || counts.rounds !== undefined || !/^(?:a |short |quick |brief )*(?:rest|pause|break|breather|wait)$/i.test(rest)) return null; // prettier-ignore
+  return reading('pause', restNamed(rest), { seconds: [seconds, seconds, seconds] }, true);
 }

@@ -8,7 +8,7 @@ import { capitalised, IN_ANOTHER_WAY, wordCount, unquoted } from './line-words';
 import { isStill } from './line-signs';
 import { NUMBER_FIRST, ROUND_WORDS, timesOver } from './amounts';
 import { bareName, BEFORE_NAME } from './names';
-import { restNamed } from './pauses';
+import { restOf } from './pauses';
 import { reading, type Reading } from './reading';
 import { sidesThenBoth } from './sides-then-both';
 import { NUMBER_IN_WORDS } from './tokens';
@@ -253,14 +253,6 @@ function runOn(body: string): readonly Reading[] | null {
     return null;
   const parts = found.map(([, one = '', amount = '']) => `${one.replace(/^(?:then|and) /i, '')}, ${amount}`);
   return stepsOf(parts);
-}
-
-/** "rest 30 s", "2 min rest" among steps. */
-function restOf(part: string): Reading | null {
-  const { counts, rest } = findCounts(part);
-  const [seconds] = counts.seconds ?? [];
-  if (seconds === undefined || counts.rounds !== undefined || !/^(?:a |short |quick |brief )*(?:rest|pause|break|breather|wait)$/i.test(rest)) return null; // prettier-ignore
-  return reading('pause', restNamed(rest), { seconds: [seconds, seconds, seconds] }, true);
 }
 
 /** Parts without any of this have no amount, and need not be looked through. */

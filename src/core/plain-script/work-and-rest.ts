@@ -1,4 +1,5 @@
 import { findCounts } from './counts';
+import { restOf } from './pauses';
 import { reading, type Reading } from './reading';
 import { itemAt } from '@/core/units';
 
@@ -10,8 +11,8 @@ import { itemAt } from '@/core/units';
 const LINE_AT_MOST = 160;
 const PARTS_AT_MOST = 11;
 const BETWEEN = /\s*[,;/|]\s*(?:(?:and|then) )*|\s+[–-]\s+|,? then /;
-const REST =
-  /^(?:rest|pause|break|breather|relax|wait|off|shake(?: (?:it )?(?:out|off))?)\b(?:,? (?:of|for))?|\b(?:rest|pause|break|off)$/i;
+/** A rest whose time is not told. */
+const UNTIMED_REST = /^(?:a )?(?:rest|pause|break|breather|relax|off|shake(?: (?:it )?(?:out|off))?)$/i;
 const AGAIN = /^(?:(?:and )?again|repeat(?: it)?|once more|same(?: again)?)[.!]?$/i;
 /** A rest without its time, in seconds; common practice, no published source. */
 const UNTIMED = 15;
@@ -20,7 +21,11 @@ const REST_AT_MOST = 300;
 /** The steps with the rests between them; `null` for any other line. */
 export function workAndRest(body: string, stepOf: (part: string) => Reading | null): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST || !/rest|pause|break|breather|relax|wait|off|shake/i.test(body)) return null;
-  const parts = body.replace(/[.!]$/, '').split(BETWEEN);
+  // ":30" is half a minute.
+  const parts = body
+    .replace(/[.!]$/, '')
+    .replace(/(?<=^|\s):(?=\d\d\b)/g, '0:')
+    .split(BETWEEN);
   if (parts.length < 3 || parts.length > PARTS_AT_MOST || parts.length % 2 === 0) return null;
   const first = stepOf(itemAt(parts, 0).replace(/ \((?!\d)[^()]*\)/, ''));
   if (!first) return null;
@@ -36,22 +41,19 @@ export function workAndRest(body: string, stepOf: (part: string) => Reading | nu
 
 /** How long a rest is, in seconds; `null` where it is none. */
 function restIn(part: string): number | null {
-  if (!REST.test(part)) return null;
-  const time = part
-    .replace(REST, '')
-    .trim()
-    .replace(/^:(?=\d\d$)/, '0:');
-  if (time === '') return UNTIMED;
-  const { counts, rest } = findCounts(time);
-  const [seconds] = counts.seconds ?? [];
-  return seconds !== undefined && seconds <= REST_AT_MOST && rest === '' ? seconds : null;
+  if (UNTIMED_REST.test(part)) return UNTIMED;
+  const [seconds] = restOf(part.replace(SHAKEN, 'rest'))?.counts.seconds ?? [];
+  return seconds !== undefined && seconds <= REST_AT_MOST ? seconds : null;
 }
+
+/** "shake 15 s": what people do while they rest. */
+const SHAKEN = /^(?:shake(?: (?:it )?(?:out|off))?|relax|off)(?= )/i;
 
 /** The same work again, or as long as is said there. */
 function workIn(part: string, first: Reading): Reading | null {
   const again: Reading = { ...first, unsure: true };
   if (AGAIN.test(part)) return again;
-  const { counts, rest } = findCounts(part.replace(/^:(?=\d\d$)/, '0:'));
+  const { counts, rest } = findCounts(part);
   const { rounds, seconds } = counts;
   if ((rounds === undefined) === (seconds === undefined)) return null;
   const named = rest === '' || /^(?:hold|again)$/i.test(rest) || first.words.toLowerCase().includes(rest.toLowerCase());
