@@ -12,6 +12,8 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
     `It was written by a newer version (${f.version}); this one knows up to ${f.known}. Update first.`,
   'too-large': (f) => `The file is larger than ${f.megabytes} MB. A class plan is far smaller.`,
   'empty-file': () => 'The file is empty.',
+  'not-script-file': () => 'This is not a text file. Choose a plan (JSON), or a script saved as plain text.',
+  'script-not-read': () => 'The script could not be read here. Reload the page and try again.',
   'script-too-long': (f) => `A script may have at most ${f.max} characters.`,
   'not-json': () => 'The file is not readable JSON. It may have been cut short.',
   'too-many-steps': (f) => `The plan has ${f.found} steps; at most ${f.max} fit in one class.`,

@@ -33,6 +33,11 @@ test('a plan file that is none is refused in words, and no class is made', async
     ['list.json', '[1, 2, 3]', 'not a class plan'],
     ['newer.json', '{"format": "calm-count/class-plan", "version": 99}', 'newer version'],
     ['picture.json', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0]), 'not readable JSON'],
+    [
+      'letter.doc',
+      Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 0, 0, 0]),
+      'Choose a plan (JSON), or a script saved as plain text',
+    ],
     ['large.json', Buffer.alloc(3 * 1024 * 1024, 32), 'larger than 2 MB'],
   ];
   await page.goto(`${origin()}/new#file`);

@@ -236,9 +236,10 @@ const COUNTED_ABOVE = 3;
 function timesBelow(lines: readonly string[], at: number): Extract<DoneAgain, { what: 'repeats' }> | null {
   const [, before, behind, word] = ONLY_TIMES.exec(itemAt(lines, at)) ?? [];
   const times = timesOver(before ?? behind ?? word ?? '');
+  if (times === null) return null;
   let of = 0;
-  while (at - of > 0 && hasItsAmount(itemAt(lines, at - of - 1))) of++;
-  return times === null || of < COUNTED_ABOVE ? null : { what: 'repeats', of, times };
+  while (at - of > 0 && of < STEPS_AT_MOST && hasItsAmount(itemAt(lines, at - of - 1))) of++;
+  return of < COUNTED_ABOVE ? null : { what: 'repeats', of, times };
 }
 
 function hasItsAmount(line: string): boolean {

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { LIMITS, readPlan, readPlanText } from '@/core/plan';
-import { readScript, SCRIPT_LIMITS } from '@/core/plain-script';
+import { SCRIPT_LIMITS } from '@/core/plain-script';
 import type { Issue } from '@/core/units';
 import { decodeText } from '@/files/decode-text';
 import { IssueList } from '@/ui/parts/IssueList';
+import { readScriptOnce } from '@/workers/script-reader/client';
 import type { Begin } from './begin';
 
 /** A plan file (JSON) or a plain script (text) from this computer. */
@@ -20,12 +21,14 @@ export function FromFile({ begin, busy }: { readonly begin: Begin; readonly busy
       const read = readPlanText(text);
       return read.ok ? begin({ from: 'plan', plan: read.value }) : refuse(read.problem);
     }
-    if (text.includes('\u0000')) return refuse([{ code: 'not-text-file', at: '', facts: {} }]);
+    if (text.includes('\u0000')) return refuse([{ code: 'not-script-file', at: '', facts: {} }]);
     if (text.trim() === '') return refuse([{ code: 'empty-file', at: '', facts: {} }]);
     if (text.length > SCRIPT_LIMITS.characters) {
       return refuse([{ code: 'script-too-long', at: '', facts: { max: SCRIPT_LIMITS.characters } }]);
     }
-    const { plan, unreadFrom: line } = readScript(() => crypto.randomUUID(), text);
+    const read = await readScriptOnce(text).catch(() => null);
+    if (!read) return refuse([{ code: 'script-not-read', at: '', facts: {} }]);
+    const { plan, unreadFrom: line } = read;
     if (line !== null) {
       return refuse([{ code: 'script-too-many-steps', at: '', facts: { max: LIMITS.stepsInPlan, line } }]);
     }

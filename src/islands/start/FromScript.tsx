@@ -1,7 +1,7 @@
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
 import { LIMITS, planMilliseconds, readPlan, stepsInOrder } from '@/core/plan';
-import { readScript, SCRIPT_LIMITS, type LineKind, type ReadScript } from '@/core/plain-script';
+import { SCRIPT_LIMITS, type LineKind, type ReadScript } from '@/core/plain-script';
 import { formatClock, toSeconds, type Issue } from '@/core/units';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { issueSentence } from '@/messages/issues';
@@ -9,6 +9,7 @@ import { IssueList } from '@/ui/parts/IssueList';
 import type { Begin } from './begin';
 import { knownMovements, withLibrary } from './from-library';
 import { ScriptLines } from './ScriptLines';
+import { useScriptRead } from './use-script-read';
 
 const KEPT_AS = 'calm-count pasted script';
 const EXAMPLE = `Harbour morning
@@ -39,14 +40,14 @@ export function FromScript({
   const [put, setPut] = useState<ReadonlyMap<number, LineKind>>(new Map());
   const [useLibrary, setUseLibrary] = useState(true);
   const [trouble, setTrouble] = useState<readonly Issue[]>([]);
-  const shown = useDeferredValue(text);
-  const read = useMemo(() => readScript(() => crypto.randomUUID(), shown, put), [shown, put]);
+  const { read, state, newest } = useScriptRead(text, put);
   useEffect(() => keep(text), [text]);
-  const known = useMemo(() => knownMovements(read, library), [read, library]);
+  const known = useMemo(() => (read ? knownMovements(read, library) : NONE_KNOWN), [read, library]);
   const tooLong = text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines;
-  const unsure = read.lines.filter((line) => line.unsure).length;
   const make = async (): Promise<void> => {
-    const plan = useLibrary ? await withLibrary(read, known) : read.plan;
+    const whole = await newest();
+    if (!whole) return;
+    const plan = useLibrary ? await withLibrary(whole, knownMovements(whole, library)) : whole.plan;
     const judged = readPlan(plan);
     if (!judged.ok) return setTrouble(judged.problem);
     setTrouble([]);
@@ -81,19 +82,11 @@ export function FromScript({
         className="min-w-0 lg:flex lg:h-[calc(100dvh-5.5rem)] lg:flex-col"
       >
         <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-          <p role="status">
-            {stepsSaid(read)}, {formatClock(toSeconds(planMilliseconds(read.plan)))} long
-            {unsure > 0 && (
-              <span className="text-warning">
-                {' '}
-                · {unsure === 1 ? '1 line is uncertain (?)' : `${unsure} lines are uncertain (?)`}
-              </span>
-            )}
-          </p>
+          <ReadingSaid read={read} slow={state === 'slow'} />
           <button
             type="button"
             className="btn btn-primary btn-sm ml-auto"
-            disabled={busy || stepsInOrder(read.plan).length === 0 || tooLong || read.unreadFrom !== null}
+            disabled={busy || tooLong || read?.unreadFrom !== null || stepsInOrder(read.plan).length === 0}
             onClick={() => void make()}
           >
             Create class
@@ -112,7 +105,12 @@ export function FromScript({
             {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
           </p>
         )}
-        {read.unreadFrom !== null && (
+        {state === 'failed' && (
+          <p role="alert" className="text-error mb-2">
+            {issueSentence({ code: 'script-not-read', at: '', facts: {} })} Your text is still here.
+          </p>
+        )}
+        {read && read.unreadFrom !== null && (
           <p role="alert" className="text-error mb-2">
             {issueSentence({
               code: 'script-too-many-steps',
@@ -127,9 +125,31 @@ export function FromScript({
             <IssueList issues={trouble} />
           </div>
         )}
-        <ScriptLines lines={read.lines} put={put} onPut={(number, kind) => setPut(new Map([...put, [number, kind]]))} />
+        <ScriptLines
+          lines={read?.lines ?? []}
+          put={put}
+          onPut={(number, kind) => setPut(new Map([...put, [number, kind]]))}
+        />
       </section>
     </div>
+  );
+}
+
+const NONE_KNOWN: ReadonlyMap<string, LibraryEntry> = new Map();
+
+function ReadingSaid({ read, slow }: { readonly read: ReadScript | null; readonly slow: boolean }) {
+  const unsure = read?.lines.filter((line) => line.unsure).length ?? 0;
+  return (
+    <p role="status">
+      {slow && 'Reading … '}
+      {read && `${stepsSaid(read)}, ${formatClock(toSeconds(planMilliseconds(read.plan)))} long`}
+      {unsure > 0 && (
+        <span className="text-warning">
+          {' '}
+          · {unsure === 1 ? '1 line is uncertain (?)' : `${unsure} lines are uncertain (?)`}
+        </span>
+      )}
+    </p>
   );
 }
 
