@@ -19,6 +19,7 @@ const sums = {
   last: none(),
   newest: none(),
   final: none(),
+  'after-all': none(),
 };
 for (const { name, half, lines } of hands()) {
   const { lines: read } = readScript(countingIds('w'), lines.map(({ text }) => text).join('\n'));

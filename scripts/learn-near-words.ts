@@ -12,8 +12,11 @@ const near = Object.keys(dictionary)
   .sort();
 const text = `// Made by scripts/learn-near-words.ts; do not edit.
 /** Words that are one slip away from a key word, and are none. */
-export const NEAR_WORDS =
-  '${near.join(' ')}';
+export const NEAR_WORDS: ReadonlySet<string> = new Set(
+  '${near.join(' ')}'.split(
+    ' ',
+  ),
+);
 `;
 writeFileSync(new URL('../src/core/plain-script/near-words.ts', import.meta.url), text);
 console.log(`${near.length} words, ${text.length} bytes`);

@@ -228,7 +228,7 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
   ],
   [
     'the step above in another way',
-    'Casting the Net x12; Casting the Net x6',
+    'Casting the Net x12; Casting the Net x6; “*”',
     'Casting the Net x12\nas above but eyes closed, 6',
     'Casting the Net x12\nsame, smaller x6',
     'Casting the Net x12\nSame again but slower, x6',

@@ -18,7 +18,7 @@ const BESIDE: Readonly<Record<string, string>> = {
   s: 'a', t: 'r', u: 'i', v: 'b', w: 'e', y: 'u',
 }; // prettier-ignore
 /** Words of their own, and slips that may be of two words: “pase” of pause and pace. */
-const english = new Set([...NEAR_WORDS.split(' '), ...KEY_WORDS, 'pase', 'paue', 'ight']);
+const english = new Set([...NEAR_WORDS, ...KEY_WORDS, 'pase', 'paue', 'ight']);
 /** In shorter words only letters that have changed places, or stand twice, are a slip. */
 const LETTERS = 4;
 

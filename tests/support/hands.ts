@@ -91,10 +91,10 @@ const UNREAD: ReadonlySet<string> = new Set([
 /**
  * Usual forms in four rows of hands: those at the dock taught rules; those at the quay were only read meanwhile; those at
  * the pier were written after both, those at the jetty later still, and are only read. Those at the
- * mole came last, were read once (128 of 140 lines as meant), and taught rules then.
+ * mole and the wharf came last, were read once (128 of 140 and 142 of 154 lines as meant), and taught rules then.
  */
 const TAUGHT =
-  /^(?:dock|mole|reef)-|^(?:sand|moor)-(?:terse|bulleted|times|labels|email)$|^slip-(?:wordy|numbered|ranges|capitals|typos)$/;
+  /^(?:dock|mole|reef|wharf)-|^(?:sand|moor)-(?:terse|bulleted|times|labels|email)$|^slip-(?:wordy|numbered|ranges|capitals|typos)$/;
 const USUAL = /^pier-/;
 const LATER = /^jetty-/;
 /** Half of the last row, written after all rules of its time, and only read; the other half was read once. */
@@ -103,7 +103,10 @@ const LAST = /^sand-(?:wordy|numbered|ranges|capitals|typos)$/;
 const NEWEST = /^moor-(?:wordy|numbered|ranges|capitals|typos)$/;
 /** Half of the row that came last; its other half was read once (60 of 71 lines as meant), and taught rules then. */
 const FINAL = /^slip-(?:terse|bulleted|times|labels|email)$/;
-export type Half = 'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later' | 'last' | 'newest' | 'final';
+/** Ten hands of the usual forms that came after all of those, and are only read. */
+const AFTER_ALL = /^stern-/;
+export type Half =
+  'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later' | 'last' | 'newest' | 'final' | 'after-all';
 
 /** One way to mean a line: what it is, the name it gives, and its amounts. */
 export interface Meaning {
@@ -180,6 +183,7 @@ function halfOf(name: string): Half {
   if (LAST.test(name)) return 'last';
   if (NEWEST.test(name)) return 'newest';
   if (FINAL.test(name)) return 'final';
+  if (AFTER_ALL.test(name)) return 'after-all';
   return KEPT.has(name) ? 'kept' : UNREAD.has(name) ? 'unread' : 'known';
 }
 

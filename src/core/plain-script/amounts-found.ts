@@ -251,6 +251,9 @@ function without(text: string, tokens: readonly Token[], taken: readonly Taken[]
       !(word(tokens, first - 1) === 'a' && word(tokens, first - 2) === '&')
     )
       first--;
+    // "For the last 3 minutes".
+    if (one.what === 'seconds' && /^(?:last|final)$/.test(word(tokens, first - 1)) && word(tokens, first - 2) === 'the')
+      first -= /^(?:for|in|during)$/.test(word(tokens, first - 3)) ? 3 : 2;
     rest += `${text.slice(from, itemAt(tokens, first).from)} `;
     from = itemAt(tokens, one.to - 1).to;
   }

@@ -50,7 +50,7 @@ function asAbove(line: string, above: readonly string[]): string {
     return line;
   const name = hasAmount(findCounts(`x, ${amount}`).counts) ? nameAbove(above) : null;
   const joined = / (?:with|w\/|in)$/i.test(how) ? `${/w/i.test(how) ? 'with' : 'in'} ${manner}` : manner;
-  return name === null ? line : `${mark}${name}, ${joined}, ${amount}`;
+  return name === null ? line : `${mark}${name}, ${amount}. Now ${joined}.`;
 }
 
 /** The nearest step above that has an amount, as its line is written. */

@@ -85,6 +85,8 @@ const TELLING = new RegExp(
   `[,;:]? ?\\b(?:which |that |and )?(?:(?:we|you|they|i|everyone|everybody|people)(?:['’]ll|['’]d| will| would| can| all)? (?:do|did|lead|led|count|repeat|repeated|practi[sc]e[ds]?|perform|performed|make|made|go|went|play|played|take|took)|do|done|goes|took|takes|lasts|lasted|gets|is done|are done|wants|needs|has|is repeated|is performed|was done|were done|to be done|going on|went on)(?: (?:it|this|that|them|these|those|us|me|each of them|on|again|up|next|through))*[:,]? (?=${AMOUNT})`,
   'iu',
 );
+/** "hold Embracing the Tree for a minute". */
+const HOLD_NAMED = new RegExp(`^hold (\\p{Lu}\\p{Ll}+ing\\b[^,.\\d]{3,50}?)(?:,? for|,) (?=${AMOUNT})`, 'u');
 const CAME_NEXT =
   /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b[,:]?(?= )|,?(?<!\b(?:arms?|hands?|eyes?|gaze|head|hips?|waist|weight|body|rest|elbows?|knees?|feet|shoulders?)) follows?(?=,)/iu;
 /** Why, when and if, behind all. */
@@ -101,7 +103,7 @@ function lookForFrame(sentence: string): string | null {
     .replace(TELLING, ', ')
     .replace(CAME_NEXT, ',');
   if (told === sentence) return null;
-  const step = singleSpaced(told.replace(CLAUSE_BEHIND, '')).trim();
+  const step = singleSpaced(told.replace(CLAUSE_BEHIND, '')).trim().replace(HOLD_NAMED, '$1, hold ');
   return step === '' ? null : step;
 }
 
@@ -110,7 +112,7 @@ const FIGURE = new RegExp(`\\d|\\b(?:an?|another|${NUMBER_IN_WORDS}|once|twice|t
 
 /** What asks, quotes, forbids or says what the teacher does tells of no step. */
 const NO_STEP =
-  /[?"“”]|^(?:if(?! (?:there(?:['’]s| is)(?: still)? time|time|(?:we|i|you) have time)\b)|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I\b/i;
+  /[?"“”]|^(?:if(?! (?:there(?:['’]s| is)(?: still)? time|time|(?:we|i|you) have time)\b)|when|don['’]?t|do not|never)\b|\b(?:what|how|why|where|so (?:the|that|we|you|they))\b|\band I (?!(?:count|do|repeat)\b)/i;
 
 /** Without who does it and how they come to it. */
 function withoutOpening(sentence: string): string {

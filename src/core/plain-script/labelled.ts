@@ -1,4 +1,5 @@
 import { itemAt } from '@/core/units';
+import { isManner } from './breath-counts';
 import { breathsOf } from './breath-lines';
 import { findCounts } from './counts';
 import { heldTold } from './held-postures';
@@ -7,6 +8,7 @@ import { LABELS, nameOfNumbered, SETTINGS, withUsualLabel } from './labels';
 import type { Counts, LineKind } from './model';
 import { reading, type Reading } from './reading';
 import { capitalised, sentenceCase, wordCount } from './line-words';
+import { MAY_COUNT } from './name-lines';
 import { severalSteps } from './several';
 import { readStep } from './step-lines';
 
@@ -55,8 +57,11 @@ function aboutClass(body: string): Reading | null {
 }
 
 /** "Date: 4 March   Duration: 60 minutes   Level: mixed": several labels of a class in one line above it, with its length. */
-export function aboveClass(line: string): Reading | null {
+export function aboveClass(line: string): readonly Reading[] | null {
   if (line.length > 300) return null;
+  const [, told = '', lasts = ''] = TOLD_THEN_LENGTH.exec(line) ?? [];
+  const long = told === '' || MAY_COUNT.test(told) ? undefined : findCounts(lasts).counts.seconds;
+  if (long && long[0] >= CLASS_FROM) return [reading('setting', '', { seconds: long }, true), reading('said', told)];
   const labels = new Set([...line.matchAll(ABOVE)].map(([, label = '']) => label.toLowerCase()));
   if (labels.size < 2) return null;
   const [, length = ''] =
@@ -64,8 +69,13 @@ export function aboveClass(line: string): Reading | null {
       line,
     ) ?? [];
   const { seconds } = findCounts(length).counts;
-  return reading('setting', '', seconds ? { seconds } : {}, true);
+  return [reading('setting', '', seconds ? { seconds } : {}, true)];
 }
+
+/** "Please start on time. 30 mins." */
+const TOLD_THEN_LENGTH =
+  /^([^.!?\d]{8,80}[.!]) (?:about |around |roughly )?(\S{1,8} ?min(?:ute)?s?|half an hour|an hour)[.]?$/iu;
+const CLASS_FROM = 480;
 
 const ABOVE =
   /(?:^|[\s,;|(])(date|time|when|where|day|duration|length|total|total time|running time|level|venue|place|room|teacher|instructor|group|participants|class|theme|focus) ?:(?= )/gi;
@@ -90,6 +100,8 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
     return /^\d{1,3}$/.test(text) ? [reading('said', body, {}, true)] : null;
   if (SETTINGS.has(label)) return settingOf(label, text, counts, under);
   if (label === 'breath' || label === 'breathing') return breathLabelled(label, text, counts);
+  // "Walking practice - free, 8 min": how it is done is no name.
+  if (isManner(rest) || /^(?:free(?:ly)?|alone|together|optional)$/i.test(rest)) return null;
   // "Warm-up: shake, 60 s": the part of the class stands before the step.
   if (namesPart(itemAt(match, 1)) && rest !== '' && (counts.rounds !== undefined || counts.seconds !== undefined)) {
     const several = severalSteps(text);

@@ -42,6 +42,10 @@ export function doneFor(one: Reading, body: string, seconds: number): Reading {
     return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
   if (one.kind === 'said' && one.unsure && isNameLike(body))
     return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);
+  // "Bamboo in the Wind (free flow)".
+  const [, named = ''] = /^([^()]{3,60}) \([^()\d]{3,60}\)$/u.exec(body) ?? [];
+  if (one.kind === 'said' && one.unsure && named !== '' && isNameLike(named))
+    return lastingFor({ ...one, kind: isStill(named) ? 'silence' : 'movement', words: named }, seconds);
   if (one.kind === 'said' && REFRESHED.test(body)) return lastingFor({ ...one, kind: 'pause', words: sentenceCase(body), counts: { seconds: [seconds, seconds, seconds] } }, seconds); // prettier-ignore
   // What nobody says for so long may be a step.
   if (one.kind === 'said' && !one.unsure && seconds >= LONGEST_PAUSE && !DONE.test(body))

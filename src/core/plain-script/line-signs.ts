@@ -31,7 +31,7 @@ export function isStill(written: string): boolean {
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (
-    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|stillness|(?:seated|sitting|lying|quiet|silent) (?:meditation|stillness|rest)|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|(?:keep|stay|remain)(?:ing)? (?:silent|quiet|still)|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|clos(?:e|ing) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|arriv(?:e|ing)(?:,| and) (?:stand|sit)(?:t?ing)?|stillness|(?:seated|sitting|lying|quiet|silent) (?:meditation|stillness|rest)|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|(?:keep|stay|remain)(?:ing)? (?:silent|quiet|still)|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|(?:clos(?:e|ing)|shut(?:ting)?) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
       text,
     ) &&
     !STANDING_NAME.test(text) &&
@@ -53,7 +53,7 @@ export const BESIDE_CLASS =
 export function isQuiet(text: string): boolean {
   if (/, (?:quiet|silence|stillness)$/i.test(text)) return true;
   const silent =
-    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be still|(?:keep|stay|remain)(?:ing)? (?:still|silent|quiet)|nothing else|just (?:sit|stand|breathe|be)(?:ting|ing)?)\b/i;
+    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be still|(?:keep|stay|remain)(?:ing)? (?:still|silent|quiet)|nothing else|just (?:sit|stand|breathe|be|listen)(?:ting|ing)?)\b/i;
   const placed =
     /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|keep|stay|remain|breather|break|minute)\b/i;
   return silent.test(text) && placed.test(text);

@@ -20,7 +20,8 @@ import { isOfLetter } from './letters';
 import { isStill, isTransition, TALK_STARTS } from './line-signs';
 import { secondsFrom, type LineKind } from './model';
 import { sentencesOf } from './paragraphs';
-import { isRest, pauseIn, restNamed } from './pauses';
+import { drinkIn, isRest, pauseIn, restNamed } from './pauses';
+import { lostClauses } from './lost-clauses';
 import { reading, type Reading } from './reading';
 import { ofStepAbove } from './of-step-above';
 import { rowOf, type Row } from './rows';
@@ -35,6 +36,7 @@ import { capitalised, singleSpaced, wordCount } from './line-words';
 import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
+const UNTIL_STAMP = /,? (?:un)?(?:till?|to) (?:[01]?\d|2[0-3])[:.][0-5]\d$/i;
 const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 /** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
 const SPAN =
@@ -88,7 +90,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   if (isOfLetter(short, standing.under)) return [reading('nothing', '')];
   if (standing.beside) return [reading('said', short.replace(ITEM, ''), {}, true)];
   const heading = standing.under === 'nothing' ? aboveClass(short) : null;
-  if (heading) return [heading];
+  if (heading) return heading;
   const told = paragraphOf(short, line, standing);
   if (told) return told;
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
@@ -97,8 +99,8 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const readings = withDoubts(text, minutesOfPart(text, readWhole(text, line, stands)));
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
-  if (!first || !HAS_REMARKS.has(first.kind)) return [...opened, ...readings];
-  return [...opened, ...readings, ...remarks.flatMap(remarkOf)];
+  const beside = first && HAS_REMARKS.has(first.kind) ? [...readings, ...remarks.flatMap(remarkOf)] : readings;
+  return [...opened, ...beside, ...lostClauses(text, beside).flatMap(remarkOf)];
 }
 
 const PARAGRAPH_FROM = 60;
@@ -206,7 +208,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const boxed = withoutBoxedTime(text);
   if (boxed !== null) return readText(boxed, line, standing);
   const span = spanOf(text);
-  const stamped = span?.behind ?? text.replace(STAMP, '');
+  const behindStamp = text.replace(STAMP, '');
+  const stamped = span?.behind ?? (behindStamp === text ? text : behindStamp.replace(UNTIL_STAMP, ''));
   if (standing.headsSpoken) return [{ ...reading('movement', stamped.replace(ITEM, '')), heads: true }];
   const opened = headed(stamped, span?.seconds ?? null, standing);
   if (opened) return opened;
@@ -230,6 +233,11 @@ function readText(text: string, line: string, standing: Standing): readonly Read
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
   }
+  const [, before = '', still = ''] = item ? [] : (THEN_STILL.exec(body) ?? []);
+  if (before !== '' && !MAY_COUNT.test(before)) {
+    const found = readText(still, line, standing);
+    if (found[0]?.kind === 'silence') return [...found, reading('said', before)];
+  }
   const guided = guidedWords(body);
   if (guided) return guided;
   const led = item ? null : (spokenIn(body, standing) ?? amountBehindWords(body, standing));
@@ -239,6 +247,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const asked = pauseIn(withoutFrame(body) ?? '');
   if (asked !== null && (asked <= LONGEST_PAUSE || isRest(withoutFrame(body) ?? '', asked)))
     return [pauseOf(withoutFrame(body) ?? '', asked, under, true)];
+  const drunk = under === 'nothing' ? null : drinkIn(body, span?.seconds ?? lastsSeconds);
+  if (drunk) return [drunk];
   const breathed = breathIn(body, under);
   if (breathed) return breathed;
   const { counts } = findCounts(body);
@@ -259,6 +269,10 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const done = doneFor(step, body, lasts);
   return [span === null ? done : lastingFor(done, lasts), ...beside];
 }
+
+/** "Everybody finds a place and we stand for two minutes.": the last clause is what is done. */
+const THEN_STILL =
+  /^(.{8,90}?),? and (?:then )?((?:we|they|you|all|everyone|everybody) (?:(?:all|just|then|simply) )*(?:stand|sit|lie|rest|wait)s?\b.*)$/iu;
 
 /** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
 function breathIn(body: string, under: LineKind): readonly Reading[] | null {

@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { findCounts } from './counts';
-import { sentenceCase } from './line-words';
+import { sentenceCase, wordCount } from './line-words';
 import type { Counts } from './model';
 import { reading, type Reading } from './reading';
 import { isSwapped, wordAmong } from './tokens';
@@ -9,13 +9,13 @@ import { isSwapped, wordAmong } from './tokens';
 
 /** A pause that is written without its time, in seconds; common practice, no published source. */
 const UNTIMED = 5;
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap'] as const;
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap', 'rst'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|leave|water|drink|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|stop|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
       text,
     )
   )
@@ -43,8 +43,27 @@ export function pauseIn(text: string): number | null {
   )
     return asked;
   if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
+  if (PAUSE_FOR.test(rest)) return asked;
   return words.length === 0 && /\b(?:nothing|them|water|drink|tea)\b/i.test(rest) ? asked : null;
 }
+
+/** People drink for about a minute; common practice, no published source. */
+const DRINK_SECONDS = 60;
+/** "water break", "sip of water", "drink", "a pause where they can drink": among steps. */
+const DRINK =
+  /^(?:(?:an?|the|short|quick|little|quickly|time for|then|have|take|get) )*(?:(?:sips?|drinks?|glass|mouthful) of (?:water|tea)|drinks?|water|(?:water|tea|drinks?) (?:break|stop|pause)|(?:break|stop|pause) (?:for|to (?:have|get)) (?:an? |some |the )?(?:water|drinks?|tea)|(?:break|stop|pause) (?:where|when|so) (?:they|you|we|people|everyone) (?:can|could|may) (?:drink|have (?:water|a drink|some water)))[.,]?$/i;
+
+/** A rest to drink in, which is written without its time; `null` for anything else. "Water" by itself may be a name. */
+export function drinkIn(written: string, lastsSeconds: number | null): Reading | null {
+  const text = /^[([](.*)[)\]][.]?$/.exec(written)?.[1] ?? written;
+  if (text.length > 50 || !DRINK.test(text) || (lastsSeconds === null && /^Water[.]?$/.test(text))) return null;
+  const name = sentenceCase(text.replace(/^(?:(?:an?|the|then|have|take|get) )+|[.,!]+$/gi, ''));
+  const seconds = lastsSeconds ?? DRINK_SECONDS;
+  return reading('pause', wordCount(name) > 4 ? 'Water break' : name, { seconds: [seconds, seconds, seconds] }, true);
+}
+
+/** "1 min pause for photos". */
+const PAUSE_FOR = /^(?:an? |short |quick |little )*(?:pause|stop|break) for (?:an? |the |some )?\p{L}{4,}$/iu;
 
 /** A shorter one is taken where people stand, between two lines. */
 const REST_FROM = 20;

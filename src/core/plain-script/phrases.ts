@@ -21,10 +21,10 @@ const lookOf = remembered((text) => ({
     BEFORE_COUNT.test(text) ||
     wordAmong(text, EACH) !== null ||
     wayOf(text) !== undefined ||
-    /^(?:start|begin|commenc)/.test(text),
+    /^(?:start|begin|commenc|always$)/.test(text),
   holds: /^hold(?:ing)?$/.test(text),
   sided:
-    /^(?:(?:start|begin|commenc).*|only|just|alone|on|to|with|for|the|your)$/.test(text) ||
+    /^(?:(?:start|begin|commenc).*|always|only|just|alone|on|to|with|for|the|your)$/.test(text) ||
     wayOf(text) === 'left' ||
     wayOf(text) === 'right',
   counts: /^(?:an?|another|half|the|once|twice|thrice|[x×])$/.test(text) || BEFORE_COUNT.test(text),

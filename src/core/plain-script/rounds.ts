@@ -2,6 +2,7 @@ import { amountAt, COUNTED_WORDS, isOneOf, ROUND_WORDS, unitAt, word, type Amoun
 import type { Take, Taken } from './found';
 import { MOST_SECONDS } from './model';
 import { sidesAt, wayBehind, wayOf } from './sides';
+import { NEAR_WORDS } from './near-words';
 import type { Token } from './tokens';
 
 /* How often something is done, as people write it. */
@@ -46,7 +47,9 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   if (sets?.inFigures) return timesOver(amount, sets, tokens, take, rounds);
   if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));
   const setsOf = /^(?:rounds|times)$/.test(word(tokens, next)) && word(tokens, next + 1) === 'of';
-  if (isOneOf(tokens, next, ROUND_WORDS) && !(setsOf && amountAt(tokens, next + 2)?.inFigures))
+  // "Five Tides" are no times.
+  const isOther = at === 0 && !amount.inFigures && NEAR_WORDS.has(word(tokens, next));
+  if (!isOther && isOneOf(tokens, next, ROUND_WORDS) && !(setsOf && amountAt(tokens, next + 2)?.inFigures))
     return rounds(amount, next + 1);
   // Behind a name: "Arm swings, 40 swings", "seven or so", "eight of them", "6 b."
   const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');

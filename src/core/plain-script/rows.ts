@@ -28,7 +28,7 @@ export function withoutRowMarks(line: string): string {
 }
 
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated']);
-const WITH_TIME = /^(?:\d{1,3} ?[-–] ?\d{1,3} min:|\d{1,2}:\d{2}(?::\d{2})?) \p{L}/iu;
+const WITH_TIME = /^(?:\d{1,3} ?[-–] ?\d{1,3}(?: min:)?|\d{1,2}:\d{2}(?::\d{2})?(?: ?[-–] ?\d{1,2}:\d{2})?) \p{L}/iu;
 /** A cell with nothing in it, or a dash. */
 export const NOTHING = /^[-–—/.\s]*$/;
 

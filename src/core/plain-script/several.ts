@@ -269,6 +269,10 @@ function mayHaveAmount(part: string): boolean {
 function pairJoined(body: string): readonly Reading[] | null {
   const parts = body.replace(/[.!]$/, '').split(JOINT);
   if (parts.length !== 2 || !parts.every(mayHaveAmount)) return null;
+  const [breaths = '', then = ''] = parts;
+  const [, once] = ONCE.exec(then) ?? [];
+  const counted = once !== undefined && / breaths?$/i.test(breaths) ? stepOf(breaths) : null;
+  if (once !== undefined && counted) return [counted, reading('movement', once, { rounds: 1 }, true)];
   // "eight shoulder rolls and six hip circles".
   const inFront = parts.every((part) => AMOUNT_FIRST.test(part));
   if (!inFront && parts.some((part) => findCounts(part).bare)) return null;
@@ -277,6 +281,10 @@ function pairJoined(body: string): readonly Reading[] | null {
   const [one, other] = [first, second].map(({ counts }) => JSON.stringify(counts));
   return one === other ? null : [first, second];
 }
+
+/** "three big breaths and a bow". */
+const ONCE =
+  /^(?:an?|one) (?:(?:final|last|closing|small|deep|short|little) )*((?:bow|shake|stretch|sigh|yawn|salute|clap|twist|shrug)(?: \p{L}+){0,3})$/iu;
 
 const AMOUNT_FIRST = new RegExp(`^(?:\\d{1,2}|${NUMBER_IN_WORDS}) \\p{L}{3}`, 'iu');
 

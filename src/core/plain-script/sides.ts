@@ -8,6 +8,7 @@ import { isSwapped, wordAmong, type Token } from './tokens';
 const SIDE_WORDS = [
   'side',
   'sides',
+  'sid',
   'leg',
   'legs',
   'foot',
@@ -89,8 +90,9 @@ export function startAt(tokens: readonly Token[], at: number, take: Take): Taken
     const way = wayOf(word(tokens, index));
     return way === 'left' || way === 'right' ? way : null;
   };
-  if (/^(?:start|begin|commenc)/.test(word(tokens, at))) {
-    let next = at + 1;
+  const led = word(tokens, at) === 'always' ? at + 1 : at;
+  if (/^(?:start|begin|commenc)/.test(word(tokens, led))) {
+    let next = led + 1;
     while (/^(?:on|with|from|w|\/|to|the|your)$/.test(word(tokens, next))) next++;
     const found = side(next);
     if (found === null) return null;
@@ -208,9 +210,13 @@ function isCounted(tokens: readonly Token[], at: number): boolean {
   return [tokens[at], tokens[at - 1]].some((token) => (token?.value ?? null) !== null);
 }
 
+/** What may stand behind the limb that is counted for: "each leg forward". */
+const AHEAD = /^(?:forwards?|leading|lead)$/;
+
 function eachSide(tokens: readonly Token[], noun: number, take: Take): Taken {
   const turn = word(tokens, noun + 1) === 'in' && word(tokens, noun + 2) === 'turn';
-  return turn ? take({ what: 'in-turn' }, noun + 3) : take({ what: 'each-side' }, noun + 1);
+  if (turn) return take({ what: 'in-turn' }, noun + 3);
+  return take({ what: 'each-side' }, AHEAD.test(word(tokens, noun + 1)) ? noun + 2 : noun + 1);
 }
 
 function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken | null {

@@ -19,7 +19,6 @@ const LINE_AT_MOST = 100;
 const LETTERS = 4;
 
 const keys: ReadonlySet<string> = new Set(KEY_WORDS);
-const near: ReadonlySet<string> = new Set(NEAR_WORDS.split(' '));
 
 /** A line of ordinary writing with the slips in its key words put right; others are left as they are. */
 export function withSlipsMended(line: string): string {
@@ -45,7 +44,7 @@ export function asWritten(written: string): (words: string) => string {
 const WORDS = /\p{L}+/gu;
 
 const meantBy = remembered((word: string): string => {
-  if (keys.has(word) || near.has(word) || !/^[a-z]+$/.test(word)) return word;
+  if (keys.has(word) || NEAR_WORDS.has(word) || !/^[a-z]+$/.test(word)) return word;
   const found = KEY_WORDS.filter((key) => isSlipOf(word, key));
   // Letters that have changed places are told from one that is missing.
   const swapped = found.find((key) => isSwapped(word, key));

@@ -41,6 +41,14 @@ export function isDone(sentence: string): boolean {
   return nameOfClause(sentence) !== null && !isPlacing(sentence) && turnedInSpeech(sentence) === null;
 }
 
+const AT_REST =
+  /\b(?:seated|sit|sitting|stand|standing|lie|lying|rest|resting|still|quiet|quietly|settle|arrive|notice|feel|listen|pause)\b/i;
+
+/** Whether sentences tell what is moved, and nothing of rest: "Sway like bamboo." */
+export function isMoved(sentences: readonly string[]): boolean {
+  return sentences.some(isDone) && !sentences.some((one) => AT_REST.test(one));
+}
+
 /** What the other side or way sets, and the words that are said between both. */
 export function onOther(sides: Turned, words: string, first: Counts, amount: SpokenAmount | null): readonly Reading[] {
   const { rounds } = amount?.counts ?? {};

@@ -17,7 +17,7 @@ import {
   stepsBelow,
 } from './speech-lines';
 import { isCorrection, lastOnes, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './speech-names';
-import { isDone, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './speech-sides';
+import { isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './speech-sides';
 import { silenceFor, spokenOf, type Silence, type Spoken } from './speech-state';
 import { bestOf, isSame, rests, stepNamed, stillOf } from './speech-steps';
 import { spokenLines, withoutStamp } from './word-for-word';
@@ -325,6 +325,7 @@ class SpeechReader {
       return;
     }
     if (silence && silence.left >= seconds) return this.pauseWithin(silence, seconds);
+    if (bare && !quiet && !waits && seconds >= SILENCE_FROM && isMoved(this.pending)) return this.step(amountOf(counts), whole); // prettier-ignore
     const still = quiet || (bare && !waits);
     if (waits && !still) return this.count(waits, amountOf(counts), whole);
     if (still && seconds >= SILENCE_FROM) return this.still(amountOf(counts), text, bestOf(this.pending));

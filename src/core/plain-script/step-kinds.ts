@@ -18,6 +18,8 @@ import { isTold, talkOf } from './talks';
 const OWN_PACE = 'Own pace';
 /** What is left of "Take four quiet breaths together". */
 const ONLY_MANNER = /^(?:let['’]?s |let us |we(?:['’]ll)? )?(?:take )?(?:all )?together$/i;
+/** "Everybody by themselves, 2 minutes". */
+const EVERYBODY = /^(?:everyone|everybody|all|each|people|the class|they)$/i;
 /** A longer line names nothing. */
 const NAME_AT_MOST = 90;
 
@@ -44,7 +46,7 @@ interface Look {
 export function lookAt(body: string, item: boolean, under: LineKind, told: boolean): Look {
   const { counts: found, rest: left, bare, crowded, holds } = findCounts(body);
   const named = bareName(left);
-  const rest = isOfStepAbove(named, under) || ONLY_MANNER.test(named) ? '' : named;
+  const rest = isOfStepAbove(named, under) || ONLY_MANNER.test(named) || (found.ownPace && EVERYBODY.test(named)) ? '' : named; // prettier-ignore
   const counts = heldStill(found, holds);
   const counted =
     counts.rounds !== undefined ||
@@ -113,7 +115,7 @@ const ASKS = /^(?:and |now |then )*(?:let['’]?s|let us|we(?:['’]ll)?) (?:all
 /** "lying down, 5 min of silence". */
 const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness)$/iu;
 const MINUTE_OF_QUIET =
-  /^(?:an? |one )?(?:(?:quiet|silent) minute|minute (?:of )?(?:silence|quiet|stillness))(?: (?:with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
+  /^(?:an? |one )?(?:(?:quiet|silent) minute|(?:(?:last|final|full|whole|long) )?minute (?:of )?(?:silence|quiet|stillness))(?: (?:and (?:then )?(?:I|we)|with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
 /** So many minutes, at most, are written as a number alone. */
 const STILL_MINUTES = 15;
@@ -294,11 +296,11 @@ function unquoted(name: string): string {
 
 /** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
 const OF_CLASS =
-  /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|class|session|lesson|altogether|in total)\b/i;
+  /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|(?:has|needs|is|supposed|meant) to (?:fit|last|be over|be done|finish)|(?:must|should) (?:fit|last|be over|be done|finish)|class|session|lesson|altogether|in total)\b/i;
 const CLASS_FROM = 480;
 /** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
 const OF_ALL =
-  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
+  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|^(?:(?:that|this|which|it|all)(?: (?:all|should|will|would))? (?:makes?|comes? to|adds? up to|is))(?: about| around| roughly)?(?= \d| [a-z-]+ min)|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
 
 /** Below a step it may as well be the step's. */
 const OF_STEP_TOO = /^(?:duration|length)\b|\b(?:in all|all told)[.!]?$/i;
@@ -324,7 +326,7 @@ function hasFigure(text: string): boolean {
 }
 
 const EYES_CLOSED =
-  /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listen)\b.*)\b(?:clos(?:e|ing) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
+  /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listen)\b.*)\b(?:(?:clos(?:e|ing)|shut(?:ting)?) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
 
 /** An amount behind a comma, or at the end of an order. */
 const AMOUNT_APART =
@@ -341,7 +343,14 @@ const DOING =
 /** The name of what is told to be done: up to what comes after it. */
 function firstDone(text: string): string {
   const told = text.replace(/^(?:have|get|let|ask|tell) (?:them|everyone|everybody|people) (?:to |all )?/i, '');
-  return told.replace(/(?:,| then | and (?!\S+[.]?$)|\.).*$/i, '').trim() || text;
+  return (
+    told
+      .replace(
+        /(?:,| then | and (?!\S+[.]?$|(?:arms?|legs?|hands?|feet|shoulders|knees|hips|elbows|wrists|ankles|fingers|toes|head|neck|back|belly|chest)\b)|\.).*$/i,
+        '',
+      )
+      .trim() || text
+  );
 }
 
 /** "3 deep breaths" is a step of its own; "5 breaths" under a movement says how often. */

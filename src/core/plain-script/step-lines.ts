@@ -6,6 +6,7 @@ import { withoutFrame } from './frames';
 import { heldTold } from './held-postures';
 import { capitalised, wordCount } from './line-words';
 import { isStill, TALK_STARTS } from './line-signs';
+import { MAY_COUNT } from './name-lines';
 import type { LineKind } from './model';
 import { bareName, BEFORE_NAME, isDoubtful } from './names';
 import { reading, type Reading } from './reading';
@@ -30,10 +31,12 @@ export function readStep(body: string, item: boolean, under: LineKind): readonly
     return [reading('setting', '', step.counts, true)];
   const isOwn = step?.kind === 'setting' && item && under !== 'said';
   return step?.counts.held && !isOwn && !GOES_ON.test(step.words)
-    ? [step, ...remarks]
+    ? [{ ...step, words: step.words.replace(HOLDS, '') }, ...remarks]
     : readAsWritten(body, item, under);
 }
 
+/** "Then hold Embracing the Tree": what is held has a name of its own. */
+const HOLDS = /^hold (?=\p{Lu}\p{Ll}+ing\b)/u;
 const WHEN =
   /^(?:at|on|with|after|for) (?:the )?(?:very )?(?:end|finish|last|final)(?: (?:one|round|rep|time|of them))?[.]?$/i;
 /** "Stay here for thirty seconds and listen.": no name is left. */
@@ -144,7 +147,7 @@ const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;
 
 /** "Birds: arms open and close like wings": behind the name, at least three words of how. */
 const TOLD_BEHIND_NAME =
-  /^(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
+  /^(?!(?:in )?(?:pairs?|partners?|twos|solo|groups?|teams?)\b)(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
 
 /** "L R" behind an amount: both sides, and nothing that is said. */
 const ONLY_SIDES = /^(?:l|r|left|right)(?:[ ,/&+-]+(?:l|r|left|right))+\.?$/i;
@@ -167,7 +170,7 @@ function stepOrSaid(
 ): { readonly step: Reading; readonly told: boolean; readonly text: string } {
   const body = withoutLead(written)
     .replace(/[,;] tempo [\d-]+$/i, '')
-    .replace(TEACHERS_PART, '');
+    .replace(TEACHERS_PART, (told) => (MAY_COUNT.test(told) || !MAY_COUNT.test(written) ? told : ''));
   if (under !== 'nothing' && TELLS_LENGTH.test(body)) return { step: reading('said', body, {}, true), told: false, text: body }; // prettier-ignore
   const talk = talkOf(body);
   if (talk) return { step: talk, told: false, text: body };
@@ -190,7 +193,7 @@ const ASKED_WITHIN =
   /^(?!(?:is|are|do|does|did|can|could|should|what|how|why|who|where|when|would|shall|may|any|have|has|will|which|whose|and you|ready|ok(?:ay)?)\b)[^?]*\?$/i;
 
 /** "…, and I count aloud." */
-const TEACHERS_PART = /, (?:and|while) I \p{Ll}+(?: \p{L}+){0,4}\.?$/u;
+const TEACHERS_PART = /, (?:(?:and|while) )?I (?!do\b)\p{Ll}+(?: \p{L}+){0,4}\.?$/u;
 
 /** The step that a sentence tells of, where it has an amount. */
 function toldStep(body: string): string | null {

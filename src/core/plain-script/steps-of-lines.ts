@@ -107,7 +107,9 @@ function restedBreath(newId: NewId, [full, empty]: BreathRests): Phase[] {
 
 /** A silence by its words, as long as is written. */
 export function silenceOf(newId: NewId, words: string, { seconds }: Counts, said?: string): SilenceStep {
-  const eyesClosed = /eyes (?:closed|shut)|(?:clos(?:e|ing)|shut(?:ting)?) (?:your|the|our|their) eyes/i.test(words);
+  const eyesClosed = /eyes (?:closed|shut)|(?:clos(?:e|ing)|shut(?:ting)?) (?:(?:your|the|our|their) )?eyes/i.test(
+    words,
+  );
   const [preferredSeconds, minSeconds, maxSeconds] = seconds ?? [40, 20, 80];
   return makeSilence(newId, name(words), {
     seconds: preferredSeconds,

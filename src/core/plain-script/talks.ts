@@ -33,7 +33,7 @@ function isNamed(text: string): boolean {
 }
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
-  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map))|demo|demonstrate)\b/iu;
+  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map))|demo|demonstrate)\b/iu;
 /** Of these the words tell how long they themselves go on: "Explain the breathing for two minutes". */
 const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
 /** What others are to do for a time is not how long it is told: "Tell them to hold it for ten seconds". */
@@ -52,8 +52,11 @@ const TWO_SENTENCES = /[.!?] \p{Lu}/u;
 export function isTold(words: string): boolean {
   if (words.length > 90 || wordCount(words) > WORDS_AT_MOST) return false;
   const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
-  return text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || TO_TELL.test(text);
+  return text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || OUTRO.test(text) || TO_TELL.test(text);
 }
+
+/** "outro, subscribe, next week". */
+const OUTRO = /^(?:intro|outro|notices|announcements|admin|welcome|farewell)(?:, [^,]{3,30}){1,3}$/i;
 
 /** "Chat (5)", "Welcome [3]": of what is told a number alone is minutes. */
 const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$|(?<=\p{L}) (?:[-–—] )?(\d|1\d)$/u;

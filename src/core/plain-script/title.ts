@@ -65,7 +65,7 @@ function withoutStars(line: string): string {
 
 /** "Subject: Thursday's class (30 min)". */
 const TITLE_LABEL =
-  /^(?:title|subject|re|class|class name|class plan|lesson plan|session plan|plan|session|lesson|name of (?:the )?class): +(?:re: +)?["“]?(?=.*\p{L})(.+?)["”]?$/iu;
+  /^(?:title|name|subject|re|class|class name|class plan|lesson plan|session plan|plan|session|lesson|name of (?:the )?class): +(?:re: +)?["“]?(?=.*\p{L})(.+?)["”]?$/iu;
 
 /** What a label says is the title, with the length of the class where it has one. */
 function titleFrom(text: string): readonly Reading[] {
@@ -94,6 +94,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const inTable = /^\||\t/.test(line.trim());
   if (
     inTable ||
+    line.endsWith(',') ||
     (isItem(line) && !DATE.test(line)) ||
     beginsTelling(whole) ||
     found[0]?.kind === 'nothing' ||

@@ -1,0 +1,204 @@
+import { describe, expect, it } from 'vitest';
+import { readScript } from '@/core/plain-script';
+import { countingIds } from '../support/chance';
+import { otherThan, plannedFrom } from '../support/told-plan';
+
+/*
+ * Lines as people write them, several ways for each, behind a step of their class; `\n` is a new line. Common practice,
+ * no published source.
+ */
+
+const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]])[] = [
+  [
+    'what is told behind a step and its amount, in sentences',
+    'Heron clock 40 s one-then-other; “*”',
+    'Heron. 20 seconds each leg. Touch the wall if needed.',
+    'Heron. 20 seconds on each leg. Your fingertips may touch the wall.',
+    '1) Heron. 20 seconds each leg. Look at one spot ahead.',
+  ],
+  [
+    'a rest to drink in, without its time',
+    'Rowing x8; still * 60 s; Bow x3',
+    'Rowing x8\ndrink\nBow x3',
+    'Rowing x8\nwater\nBow x3',
+    'Rowing x8\n(water break)\nBow x3',
+    '- Rowing x8\n- sip of water\n- Bow x3',
+    'Rowing x8\na pause where they can drink,\nBow x3',
+    'Rowing x8\nHave a drink\nBow x3',
+  ],
+  [
+    'a pause for something',
+    'Rowing x8; still * 60 s; Bow x3',
+    'Rowing x8\n1 min pause for photos\nBow x3',
+    'Rowing x8\npause for photos 1 min\nBow x3',
+    'Rowing x8\nBreak for questions, 1 minute\nBow x3',
+  ],
+  [
+    'closed eyes',
+    'Rowing x8; still * 120 s eyes closed',
+    'Rowing x8\nshut eyes 2 min',
+    'Rowing x8\nshut your eyes for two minutes',
+    'Rowing x8\nclosing the eyes, 2 min',
+  ],
+  [
+    'the last clause of a sentence, where nobody moves',
+    'Rowing x8; still Stand 120 s; “*”',
+    'Rowing x8\nThen everybody finds a place and we stand for two minutes.',
+    'Rowing x8\nEverybody comes back to the middle, and then we all stand for 2 minutes.',
+  ],
+  [
+    'a talk, a little of it',
+    'Rowing x8; talk * 60 s',
+    'Rowing x8\nI talk a little about the knees here, maybe one minute.',
+    'Rowing x8\nHere I briefly talk about the knees, 1 min',
+    'Rowing x8\n1 min: Ingrid says hello',
+    'Rowing x8\nMarit explains the next form - 1 min',
+  ],
+  [
+    'the side it begins with, always',
+    'Opening the Gate x5 alternating',
+    'Opening the Gate, five times to each side, always starting on the left.',
+    'Opening the Gate 5 each side, always start with the left',
+    'Opening the Gate, 5 per side (always beginning on the left)',
+  ],
+  [
+    'how it feels, and no name',
+    'Shaking everything out clock 30 s',
+    'Shaking everything out for half a minute feels good after that.',
+    'Shaking everything out for 30 seconds feels nice here.',
+    'Shaking everything out, half a minute works well for everyone',
+  ],
+  [
+    'breaths and a bow',
+    '* breaths x3; * x1',
+    'three big breaths and a bow',
+    'We close with three big breaths and a bow.',
+    'Finish with 3 deep breaths and a bow',
+    '3 slow breaths and one last stretch',
+  ],
+  [
+    'a number that is of the name',
+    'Five Tides clock 240 s',
+    'Five Tides form, 4 min',
+    'Five Tides, four minutes',
+    'Five Tides for 4 min',
+  ],
+  [
+    'what the teacher does meanwhile',
+    'Lifting the Sail x6; “*”',
+    'Lifting the Sail (6 times), I explain while we do it',
+    'Lifting the Sail x6, I watch the knees',
+  ],
+  [
+    'what the teacher counts',
+    'Drawing the Bow x4 alternating',
+    'The next one is Drawing the Bow, and I count four on each side.',
+    'Then comes Drawing the Bow and I count 4 each side',
+  ],
+  [
+    'each leg, forward',
+    'Pushing the wave x6 alternating',
+    'Pushing the wave 6 each leg forward',
+    'Pushing the wave x6, each foot forward',
+    'Pushing the wave 6 times each leg leading',
+  ],
+  [
+    'back and forward, a letter each',
+    'shoulder rolls x8 both-directions',
+    'shoulder rolls 8 b/8 f',
+    'shoulder rolls 8f + 8b',
+    'shoulder rolls, 8 b, 8 f',
+  ],
+  [
+    'the last minutes',
+    'Rowing x8; still * 180 s',
+    'Rowing x8\nsit down for the last 3 minutes and just listen',
+    'Rowing x8\nsit quietly for the last three minutes',
+    'Rowing x8\nin the last 3 minutes lie down',
+  ],
+  [
+    'a last minute of silence',
+    'Rowing x8; still * 60 s',
+    'Rowing x8\nA last minute of silence and then I thank everyone.',
+    'Rowing x8\nOne final minute of stillness.',
+    'Rowing x8\na full minute of quiet',
+  ],
+  [
+    'what is held, by its name',
+    'Embracing the Tree held 90 s',
+    'We then hold Embracing the Tree for one to two minutes.',
+    'Then hold Embracing the Tree for a minute and a half.',
+    'Finally we hold Embracing the Tree for 90 seconds',
+  ],
+  [
+    'how a practice is done',
+    'Walking practice own-pace 480 s',
+    'Walking practice - free, about 8 min',
+    'Walking practice, free, 8 min',
+    'Walking practice: free, 8 minutes',
+  ],
+  [
+    'arms and legs',
+    'Shake arms and legs clock 20 s',
+    'Shake arms and legs, 20 s',
+    'Shake arms and legs for 20 seconds',
+  ],
+  [
+    'out, with slips of the fingers',
+    'Rowing x8',
+    'Rowing x8\nbreathe ot as they sink',
+    'Rowing x8\nbreathe uot as they sink',
+  ],
+];
+
+describe('as people write', () => {
+  it.each(FORMS)('%s', (_, plan, ...forms) => {
+    expect(forms.flatMap((form) => otherThan(plan, form, `Class\n\nMain\n${form}`))).toEqual([]);
+  });
+
+  it('a breath in the belly is no breath in', () => {
+    expect(plannedFrom('Class\n\nMain\nBreath in the belly - 10 breaths')).toEqual(['Breath in the belly x10']);
+  });
+
+  it.each([
+    ['Plan\nPlease start on time. 30 mins.\nRowing x8', 1_800],
+    ['Plan\nHere is what we do on the stage, it has to fit in 15 minutes.\nRowing x8', 900],
+    ['Plan\nRowing x8\nThat makes about 35 minutes with the talking.', 2_100],
+    ['Plan\nRowing x8\nWhich comes to 35 min.', 2_100],
+  ])('the length of the class: %j', (script, seconds) => {
+    expect(readScript(countingIds('l'), script).plan.targetSeconds).toBe(seconds);
+  });
+
+  it('a label names the class', () => {
+    expect(readScript(countingIds('l'), 'Name: Evening unwind\nTotal: 18 minutes\nRowing x8').plan.title).toBe('Evening unwind'); // prettier-ignore
+  });
+
+  it('a letter whose lines end with commas has no title of them', () => {
+    const { plan } = readScript(countingIds('l'), 'Dear Klaas, this is what I would do:\nfive minutes of joint circles,\nthen rowing six times'); // prettier-ignore
+    expect(plan.title).toBe('New class');
+  });
+
+  it('columns may be set apart by blanks', () => {
+    const table = [
+      'Time    What                Notes',
+      '0-3     Arrive, stand       eyes soft',
+      '3-6     Shake, bounce       music on',
+      '6-10    Lifting the Lamp    6-8x',
+      '10-11   rest',
+    ];
+    expect(plannedFrom(table.join('\n'))).toEqual([
+      'still Arrive, stand 180 s; “eyes soft”',
+      'Shake, bounce clock 180 s; “music on”',
+      'Lifting the Lamp x7',
+      'still rest 60 s',
+    ]);
+  });
+
+  it('names in a column of times may have how they are done in brackets', () => {
+    expect(plannedFrom('0:00 intro\n1:00 Bamboo in the Wind (free flow)\n4:00 Parting the Bamboo x4\n6:00 outro, see you next week')).toEqual([
+      'talk intro 60 s',
+      'Bamboo in the Wind clock 180 s; “free flow”',
+      'Parting the Bamboo x4; “outro, see you next week”',
+    ]); // prettier-ignore
+  });
+});
