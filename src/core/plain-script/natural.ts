@@ -6,7 +6,7 @@ import { MAY_COUNT } from './name-lines';
 import { isManner, isOnlyBreath } from './breath-counts';
 import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
-import { doneFor, lastingFor, LONGEST_PAUSE, SAT } from './lasting';
+import { doneFor, lastingFor, SAT } from './lasting';
 import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
 import { isSpokenSentence } from './amounts-spoken';
 import { spokenIn } from './spoken';
@@ -20,10 +20,10 @@ import { isOfLetter } from './letters';
 import { isStill, isTransition, TALK_STARTS } from './line-signs';
 import { secondsFrom, type LineKind } from './model';
 import { sentencesOf } from './paragraphs';
-import { drinkIn, isRest, pauseIn, restNamed } from './pauses';
 import { lostClauses } from './lost-clauses';
 import { reading, type Reading } from './reading';
 import { ofStepAbove } from './of-step-above';
+import { restLine } from './rest-lines';
 import { rowOf, type Row } from './rows';
 import { spelledOut } from './spelled-out';
 import { severalSteps } from './several';
@@ -41,8 +41,6 @@ const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 /** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
 const SPAN =
   /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*(?:[:,.–—-]?\s+(?=\p{L})|:\s+(?=\d))/iu;
-/** So long nobody pauses before a class has begun. */
-const SILENCE_FROM = 20;
 /** A longer line is a paragraph that somebody says; no grammar looks through it. */
 const GRAMMAR_UP_TO = 500;
 const SIGNS = Object.keys({
@@ -233,22 +231,14 @@ function readText(text: string, line: string, standing: Standing): readonly Read
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
   }
-  const [, before = '', still = ''] = item ? [] : (THEN_STILL.exec(body) ?? []);
-  if (before !== '' && !MAY_COUNT.test(before)) {
-    const found = readText(still, line, standing);
-    if (found[0]?.kind === 'silence') return [...found, reading('said', before)];
-  }
+  const stilled = item ? null : thenStill(body, line, standing);
+  if (stilled) return stilled;
   const guided = guidedWords(body);
   if (guided) return guided;
   const led = item ? null : (spokenIn(body, standing) ?? amountBehindWords(body, standing));
   if (led) return led;
-  const pause = pauseIn(body);
-  if (pause !== null && !(item && /^(?:rest|silence)\b/i.test(body))) return [pauseOf(body, pause, under, false)];
-  const asked = pauseIn(withoutFrame(body) ?? '');
-  if (asked !== null && (asked <= LONGEST_PAUSE || isRest(withoutFrame(body) ?? '', asked)))
-    return [pauseOf(withoutFrame(body) ?? '', asked, under, true)];
-  const drunk = under === 'nothing' ? null : drinkIn(body, span?.seconds ?? lastsSeconds);
-  if (drunk) return [drunk];
+  const rested = restLine(body, { under, item, lastsSeconds: span?.seconds ?? lastsSeconds });
+  if (rested) return [rested];
   const breathed = breathIn(body, under);
   if (breathed) return breathed;
   const { counts } = findCounts(body);
@@ -273,6 +263,13 @@ function readText(text: string, line: string, standing: Standing): readonly Read
 /** "Everybody finds a place and we stand for two minutes.": the last clause is what is done. */
 const THEN_STILL =
   /^(.{8,90}?),? and (?:then )?((?:we|they|you|all|everyone|everybody) (?:(?:all|just|then|simply) )*(?:stand|sit|lie|rest|wait)s?\b.*)$/iu;
+
+function thenStill(body: string, line: string, standing: Standing): readonly Reading[] | null {
+  const [, before = '', still = ''] = THEN_STILL.exec(body) ?? [];
+  if (before === '' || MAY_COUNT.test(before)) return null;
+  const found = readText(still, line, standing);
+  return found[0]?.kind === 'silence' ? [...found, reading('said', before)] : null;
+}
 
 /** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
 function breathIn(body: string, under: LineKind): readonly Reading[] | null {
@@ -368,18 +365,6 @@ function opensSilence(text: string): boolean {
 
 /** An amount in brackets or behind a comma, at the end. */
 const APART_BEHIND = /(?:[([]|[,;] |[–—-] )(?:x|×)? ?[\p{L}\d]{1,8} ?(?:x|×|times|rounds|reps|breaths)?[)\]]?[.!]?$/iu;
-
-/** A pause of the step above; before any step, or where a minute of silence is written, it is a silence. */
-function pauseOf(body: string, seconds: number, under: LineKind, unsure: boolean): Reading {
-  const { counts, rest } = findCounts(body);
-  const silence =
-    /^silence\b/i.test(body) || (/^(?:of )?(?:silence|quiet|stillness)[.]?$/i.test(rest) && seconds >= LONGEST_PAUSE);
-  const before = seconds >= SILENCE_FROM && (under === 'nothing' || (seconds >= LONGEST_PAUSE && silence));
-  if (before)
-    return reading('silence', 'Silence', { seconds: (silence ? counts.seconds : undefined) ?? secondsFrom([seconds, seconds], 1) }, unsure); // prettier-ignore
-  const named = restNamed(rest);
-  return reading('pause', named, { seconds: [seconds, seconds, seconds] }, unsure);
-}
 
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {
