@@ -144,6 +144,51 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'Shake arms and legs for 20 seconds',
   ],
   [
+    'a cue behind the amount, without a mark',
+    'toe stands x8; “hold the wall”',
+    'toe stands x8 hold the wall',
+    'toe stands 8x hold the wall',
+    'toe stands 8 times hold the wall',
+  ],
+  [
+    'alternating, in short',
+    'repulse monkey x4 alternating',
+    'repulse monkey 4 ea (alt)',
+    'repulse monkey 4 times alt.',
+    'repulse monkey 4x alt',
+  ],
+  [
+    'a sentence, and its time in brackets',
+    'Rowing x8; Trees sway in the wind clock 60 s',
+    'Rowing x8\nTrees sway in the wind. (1 minute)',
+    'Rowing x8\nTrees sway in the wind. (60 s)',
+  ],
+  [
+    'a step of several sentences, the amount in the second',
+    'The Crane Dries Her Wings x6; “*”',
+    'After that The Crane Dries Her Wings. Six times, slowly. Let them watch me once first.',
+    'The Crane Dries Her Wings. Six times, softly. Let them watch me once first.',
+  ],
+  [
+    'sitting at the end',
+    'Rowing x8; still * 120 s',
+    'Rowing x8\nFinish sitting down, hands on the belly, two minutes of quiet breathing.',
+    'Rowing x8\nsit down, palms on the knees, 2 minutes of natural breathing',
+  ],
+  [
+    'a name again, in another way',
+    'Swimming Carp x4; “Now *.”',
+    'Swimming Carp again 4x but w/ eyes closed',
+    'Swimming Carp again but lower, x4',
+    'Swimming Carp again, 4 times, only smaller',
+  ],
+  [
+    'how, behind a name in small letters',
+    'ankle circles x15; “open and close the toes”',
+    'ankle circles: open and close the toes, 15 times',
+    'ankle circles: open and close the toes x15',
+  ],
+  [
     'out, with slips of the fingers',
     'Rowing x8',
     'Rowing x8\nbreathe ot as they sink',
@@ -164,6 +209,7 @@ describe('as people write', () => {
     ['Plan\nPlease start on time. 30 mins.\nRowing x8', 1_800],
     ['Plan\nHere is what we do on the stage, it has to fit in 15 minutes.\nRowing x8', 900],
     ['Plan\nRowing x8\nThat makes about 35 minutes with the talking.', 2_100],
+    ['Plan\nIt should not be longer than twenty minutes because the choir comes at three.\nRowing x8', 1_200],
     ['Plan\nRowing x8\nWhich comes to 35 min.', 2_100],
   ])('the length of the class: %j', (script, seconds) => {
     expect(readScript(countingIds('l'), script).plan.targetSeconds).toBe(seconds);
@@ -178,6 +224,35 @@ describe('as people write', () => {
     expect(plan.title).toBe('New class');
   });
 
+  it('minutes by a number alone, where what is counted has an x', () => {
+    const lines = ['loosen 10 - shoulders hips spine', 'shaking 3', 'falling leaf x9', 'rolling hill x6 per side', 'bench rest 2', 'standing 6', 'sit 5']; // prettier-ignore
+    expect(plannedFrom(`Garden class\n\n${lines.join('\n')}`)).toEqual([
+      'loosen clock 600 s; “shoulders hips spine”',
+      'shaking clock 180 s',
+      'falling leaf x9',
+      'rolling hill x6 alternating',
+      'still bench rest 120 s',
+      'still standing 360 s',
+      'still sit 300 s',
+    ]);
+    // Counts alone stay counts.
+    expect(plannedFrom('Garden class\n\nshaking 3\nfalling leaf 9\nrolling hill 6')).toEqual(['shaking x3', 'falling leaf x9', 'rolling hill x6']); // prettier-ignore
+  });
+
+  it('a stop behind every line makes no sentences of names', () => {
+    const lines = ['Flow.', 'Rowing a boat.', 'Parting the clouds, 8 times.', 'Turning, 4 each side.', 'Land.', 'Sit, 2 minutes.', 'Bow x3.']; // prettier-ignore
+    const without = lines.map((line) => line.slice(0, -1));
+    expect(plannedFrom(`Class\n\n${lines.join('\n')}`)).toEqual(plannedFrom(`Class\n\n${without.join('\n')}`));
+  });
+
+  it('what is told in brackets of an order is a talk', () => {
+    expect(plannedFrom('Class\n\nStart standing behind a chair. Say a few words about falling. (2 minutes)\nRowing x8')[0]).toBe('talk Talk 120 s'); // prettier-ignore
+  });
+
+  it('where the class is names no class', () => {
+    expect(readScript(countingIds('l'), 'Theme: letting go\nPlace: garden, if dry\nRowing x8').plan.title).toBe('New class'); // prettier-ignore
+  });
+
   it('columns may be set apart by blanks', () => {
     const table = [
       'Time    What                Notes',
@@ -190,7 +265,7 @@ describe('as people write', () => {
       'still Arrive, stand 180 s; “eyes soft”',
       'Shake, bounce clock 180 s; “music on”',
       'Lifting the Lamp x7',
-      'still rest 60 s',
+      'still Rest 60 s',
     ]);
   });
 

@@ -4,12 +4,17 @@ import { findCounts, hasAmount } from './counts';
 import { wordCount } from './line-words';
 import { MAY_COUNT } from './name-lines';
 import { reading, type Reading } from './reading';
-import { readRemark } from './step-lines';
+import { readRemark, readStep } from './step-lines';
+import { isToTell } from './talks';
+import { breathsOf } from './breath-lines';
 import type { Standing } from './standing';
 
 /* What is told, with an amount in brackets behind it: of the step above, of a breath, of a guided silence. */
 
 const WORDS_OF_A_NAME = 6;
+const WORDS_OF_A_STEP = 8;
+/** Seconds; less is a pause behind what is said. */
+const STEP_FROM = 30;
 const OTHER_WAY = /^(?:and |now |then )*(?:the )?(?:other|opposite) (?:way|direction)(?: round)?[.!]?$/i;
 /** What is done, by its first word: "Roll them back." */
 const isDone = (sentence: string): boolean =>
@@ -32,6 +37,19 @@ export function amountBehindWords(body: string, { under, wantsAmount }: Standing
   const [first = '', ...more] = told.split(/(?<=[.!?…])\s+/);
   const named = under !== 'movement' && /^\p{Lu}/u.test(first) && wordCount(first) <= WORDS_OF_A_NAME && isDone(first);
   if (named) return [reading('movement', first.replace(/[.!]$/, ''), counts, true), ...(more.length > 0 ? [reading('said', more.join(' '))] : [])]; // prettier-ignore
+  const timed = counts.seconds !== undefined && counts.seconds[0] >= STEP_FROM && counts.rounds === undefined;
+  if (timed && [first, ...more].some(isToTell)) return [{ ...reading('talk', 'Talk', { seconds: counts.seconds }, true), said: told }]; // prettier-ignore
+  // "Stand like a tree. (30 seconds)", where the step above has its amount.
+  if (
+    timed &&
+    !wantsAmount &&
+    more.length === 0 &&
+    wordCount(first) <= WORDS_OF_A_STEP &&
+    breathsOf(first).length === 0
+  ) {
+    const [step, ...others] = readStep(`${first.replace(/[.!?…]+$/, '')}, ${inner}`, true, 'nothing');
+    if (step && (step.kind === 'movement' || step.kind === 'silence')) return [{ ...step, unsure: true }, ...others];
+  }
   const words = readRemark(told);
   const breathes = words.some(({ kind }) => kind === 'inhale' || kind === 'exhale');
   return under === 'movement' || breathes

@@ -93,6 +93,10 @@ function withoutWhole(said: readonly Taken[]): readonly Taken[] {
 const SET_APART =
   /^\)?[.!]?\s*(?:[,;:–—-]\s|\(|[-=]>|→|\/\/|#(?=\p{L})|n\.?b\.?:? |\*|(?=["“]))\s*(["“]?\p{L}[^()]*?)[)\s.]*$/iu;
 
+/** "toe stands x8 hold wall": a cue, without a mark before it. */
+const CUE_BEHIND =
+  /^\s+((?:hold(?!ing)|keep(?:ing)?|use|using|touch(?:ing)?|lean(?:ing)?|watch(?:ing)?|feel(?:ing)?|soft|look(?:ing)?|eyes|knees|elbows|mind|no|not|without)\s+\p{L}[^()\d]*)$/iu;
+
 function asideOf(
   text: string,
   tokens: readonly Token[],
@@ -101,7 +105,7 @@ function asideOf(
   const amounts = removed.filter((one) => one.to > one.from);
   const last = amounts.reduce((end, one) => Math.max(end, one.to), 0);
   const behind = text.slice(tokens[last - 1]?.to ?? text.length);
-  const set = SET_APART.exec(behind);
+  const set = SET_APART.exec(behind) ?? CUE_BEHIND.exec(behind);
   if (!set) return apart(text, tokens, amounts);
   const before = without(text.slice(0, tokens[last - 1]?.to ?? 0), tokens.slice(0, last), amounts);
   return before === '' ? null : { before, behind: itemAt(set, 1) };

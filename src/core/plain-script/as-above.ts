@@ -45,12 +45,26 @@ function asAbove(line: string, above: readonly string[]): string {
   if (likeAbove !== undefined && often !== null) return `${mark}${likeAbove}, ${often}`;
   const other = OTHER_SIDE.exec(body)?.[1];
   if (other !== undefined) return other.toLowerCase() === nameAbove(above)?.toLowerCase() ? 'other side' : line;
+  const again = againOtherwise(body);
+  if (again !== null) return mark + again;
   const [, how = '', manner = '', amount = ''] = AGAIN_AS.exec(body) ?? [];
   if (manner === '' || ITSELF.test(manner) || ITSELF.test(amount.replace(/\b(?:each|per|a|both) (?:side|leg)s?/i, '')))
     return line;
   const name = hasAmount(findCounts(`x, ${amount}`).counts) ? nameAbove(above) : null;
   const joined = / (?:with|w\/|in)$/i.test(how) ? `${/w/i.test(how) ? 'with' : 'in'} ${manner}` : manner;
   return name === null ? line : `${mark}${name}, ${amount}. Now ${joined}.`;
+}
+
+/** "Swimming Carp again 4x but w/ eyes closed", "Swimming Carp again but lower, 2L 2R": a name, its amount, and how it is done now. */
+const AMOUNT = '(?:[x×] ?)?\\d{1,2} ?(?:[x×]|times|[LR] \\d{1,2} ?[LR])?(?: (?:each (?:side|way)|per side|ea))?';
+const AGAIN_NAMED = new RegExp(`^(?!(?:the )?(?:same|all|that|this|it|everything)\\b)(\\p{L}[\\p{L} '’-]{2,40}?),? again,? (${AMOUNT}),? (?:but|only|this time)(?: (?:with|w\\/))? (\\p{L}[\\p{L} ]{2,40})[.]?$`, 'iu'); // prettier-ignore
+const AGAIN_BUT = new RegExp(`^(?!(?:the )?(?:same|all|that|this|it|everything)\\b)(\\p{L}[\\p{L} '’-]{2,40}?),? again,? (?:but|only|this time)(?: (?:with|w\\/))? (\\p{L}[\\p{L} ]{2,40}?),? (${AMOUNT})[.]?$`, 'iu'); // prettier-ignore
+
+function againOtherwise(body: string): string | null {
+  const [, name = '', amount = '', manner = ''] = AGAIN_NAMED.exec(body) ?? [];
+  if (name !== '') return `${name}, ${amount}. Now ${manner}.`;
+  const [, named = '', how = '', often = ''] = AGAIN_BUT.exec(body) ?? [];
+  return named === '' ? null : `${named}, ${often}. Now ${how}.`;
 }
 
 /** The nearest step above that has an amount, as its line is written. */

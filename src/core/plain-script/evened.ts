@@ -23,8 +23,32 @@ export function evened(lines: readonly string[]): readonly string[] {
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
   const set = withColumns(withNumbersMarked(withLettersMarked(plain.map((line) => line.slice(common)))));
-  const even = set.map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line))));
+  const even = withoutStops(set).map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line))));
   return withoutTabInTitle(even);
+}
+
+/** Of a script whose lines all end with a stop so many have a figure, or it is told. */
+const NOTED_SHARE = 0.4;
+const STOPPED_SHARE = 0.85;
+/** Of lines with more than one sentence. */
+const TOLD_SHARE = 0.1;
+const WORDS_OF_A_NAME = 4;
+const SPOKEN = /\b(?:you|your|we|let|and|is|are|thanks?|thank)\b/i;
+
+/** "Flow.", "Rowing a boat." where every line of a plan ends with a stop: it is no sentence for that. */
+function withoutStops(lines: readonly string[]): readonly string[] {
+  const written = lines.filter((line) => /\p{L}{2}/u.test(line));
+  const stopped = written.filter((line) => /[.!?:;)]$/.test(line));
+  const noted = written.filter((line) => /\d/.test(line.replace(/\d{1,2}:\d{2}/g, '')));
+  const told = written.filter((line) => /[.!?] \p{Lu}/u.test(line));
+  if (told.length > TOLD_SHARE * written.length) return lines;
+  if (written.length < LINES_AT_LEAST || stopped.length < STOPPED_SHARE * written.length) return lines;
+  if (noted.length < NOTED_SHARE * written.length) return lines;
+  const isShort = (line: string): boolean =>
+    /\p{L}\.$/u.test(line) &&
+    line.trim().split(/\s+/).length <= WORDS_OF_A_NAME + 1 &&
+    !/[.!?] /.test(line.replace(/^\s*\d{1,2}\. /, ''));
+  return lines.map((line) => (isShort(line) && !SPOKEN.test(line) ? line.slice(0, -1) : line));
 }
 
 const LETTERED = /^(\s*)([A-Z])[ \t]+(?=\p{Lu}\p{Ll})/u;

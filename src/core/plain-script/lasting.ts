@@ -22,7 +22,8 @@ export function lastingFor(one: Reading, seconds: number): Reading {
 const DONE =
   /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)|^(?!(?:say|talk|explain|introduc|welcom|greet|ask|tell|remind|show|bring|remember|follow|finish|end|start|begin|dur|morn|even|everyth|noth|anyth|someth)ing\b)\p{L}{3,}ing\b/iu;
 const DONE_AT_MOST = 8;
-const REFRESHED = /^(?:water|drinks?|tea|coffee|rest|pause|break|breather)(?: break| pause| stop)?[.!]?$/i;
+const REFRESHED =
+  /^(?:(?:short|little|quick|brief|mini) )*(?:water|drinks?|tea|coffee|rest|pause|break|breather)(?: break| pause| stop)?(?:,[^\d]{0,40})?[.!]?$/i;
 /** "sit, eyes shut". */
 export const SAT =
   /^(?:sit|stand|lie)(?:ting|ing)?(?: down)?,? (?:with )?(?:eyes (?:shut|closed)|quiet(?:ly)?|still|in silence)\b/i;
@@ -40,13 +41,13 @@ export function doneFor(one: Reading, body: string, seconds: number): Reading {
   const uncounted = one.kind === 'movement' && one.counts.rounds === undefined && one.counts.seconds === undefined;
   if ((one.kind === 'said' || uncounted) && isTold(body) && !isSpoken(body))
     return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
+  if ((one.kind === 'said' || uncounted) && REFRESHED.test(body)) return lastingFor({ ...one, kind: 'pause', words: sentenceCase(body.replace(/,.*$/, '')), counts: { seconds: [seconds, seconds, seconds] } }, seconds); // prettier-ignore
   if (one.kind === 'said' && one.unsure && isNameLike(body))
     return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);
   // "Bamboo in the Wind (free flow)".
   const [, named = ''] = /^([^()]{3,60}) \([^()\d]{3,60}\)$/u.exec(body) ?? [];
   if (one.kind === 'said' && one.unsure && named !== '' && isNameLike(named))
     return lastingFor({ ...one, kind: isStill(named) ? 'silence' : 'movement', words: named }, seconds);
-  if (one.kind === 'said' && REFRESHED.test(body)) return lastingFor({ ...one, kind: 'pause', words: sentenceCase(body), counts: { seconds: [seconds, seconds, seconds] } }, seconds); // prettier-ignore
   // What nobody says for so long may be a step.
   if (one.kind === 'said' && !one.unsure && seconds >= LONGEST_PAUSE && !DONE.test(body))
     return { ...one, unsure: true };

@@ -1,4 +1,5 @@
 import { withDoubts } from './accounted';
+import { minutesAlone } from './bare-minutes';
 import { minutesOfPart, partInLine } from './part-in-line';
 import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
@@ -56,6 +57,7 @@ const SIGNS = Object.keys({
   inset: true,
   otherMark: true,
   numbersOn: true,
+  inMinutes: true,
   listed: true,
   wantsAmount: true,
   uncounted: true,
@@ -94,7 +96,8 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
-  const readings = withDoubts(text, minutesOfPart(text, readWhole(text, line, stands)));
+  const found = minutesOfPart(text, readWhole(text, line, stands));
+  const readings = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
   const beside = first && HAS_REMARKS.has(first.kind) ? [...readings, ...remarks.flatMap(remarkOf)] : readings;
@@ -160,7 +163,9 @@ function withTail(
     return first.words.includes(eyes) ? null : [{ ...step, words: `${step.words}, ${eyes.toLowerCase()}` }];
   const kept = others.map(({ words }) => words).join(' ');
   if (step.words === first.words && kept.length >= apart.tail.length - 3) return null;
-  if (first.kind === 'said' && step.unsure) return null;
+  // "The Crane Dries Her Wings. Six times, slowly. Let them watch first."
+  const ofName = first.unsure && /[.!] \p{Lu}/u.test(apart.head);
+  if (first.kind === 'said' && step.unsure && !ofName) return null;
   return [...found, ...remarkOf(apart.tail)];
 }
 

@@ -15,7 +15,7 @@ const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'b
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|stop|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|stop|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
       text,
     )
   )
@@ -39,12 +39,12 @@ export function pauseIn(text: string): number | null {
   if (/^(?:leave|give|take|have|allow)\b/i.test(bare) && /^(?:after|before|between)$/.test(word)) return asked;
   if (
     (wordAmong(word, PAUSE_WORDS) !== null || isSwapped(word, 'rest')) &&
-    /^(?:$|after|before|between|arms|legs|while)/.test(others[0] ?? '')
+    /^(?:$|after|before|between|arms|legs|while|drink|water|tea)/.test(others[0] ?? '')
   )
     return asked;
   if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
   if (PAUSE_FOR.test(rest)) return asked;
-  return words.length === 0 && /\b(?:nothing|them|water|drink|tea)\b/i.test(rest) ? asked : null;
+  return words.length === 0 && /\b(?:nothing|them|water|drink|tea|coffee)\b/i.test(rest) ? asked : null;
 }
 
 /** People drink for about a minute; common practice, no published source. */
@@ -84,7 +84,7 @@ export function isRest(words: string, seconds: number): boolean {
   return seconds >= REST_FROM && RESTS.test(words);
 }
 
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {

@@ -1,3 +1,4 @@
+import { isInMinutes } from './bare-minutes';
 import { amongNames } from './blocks';
 import { findCounts } from './counts';
 import { doneAgain } from './done-again';
@@ -58,6 +59,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const bare = isTidy ? asSet : withAmountsOfAbove(withEachBelow(withStretches(asSet)));
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
+  const inMinutes = isInMinutes(bare);
   const belows = belowEach(bare);
   const named = amongNames(bare);
   const beside = besideClass(bare);
@@ -80,6 +82,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       alone: (bare[index + 1] ?? '').trim() === '',
       timedBelow: TIMED.test(below),
       parts,
+      inMinutes,
       numbersOn: numbersOn(line, below),
       lastsSeconds: lasting[index] ?? null,
     });

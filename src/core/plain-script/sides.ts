@@ -179,11 +179,15 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
     // "5 each": behind an amount alone.
     const last = taken.at(-1);
     const behind = last && /^(?:rounds|seconds|hold)$/.test(last.what) && last.to === at;
-    if (behind && /^(?:|[),.;#(–—-]|if|when|and|then|please|with|but|nb)$/.test(word(tokens, noun)) && each !== '/')
+    if (
+      behind &&
+      /^(?:|[),.;#(–—-]|if|when|and|then|please|with|but|nb|alternating)$/.test(word(tokens, noun)) &&
+      each !== '/'
+    )
       return take({ what: 'each' }, next + 1);
     const behindOf = word(tokens, at - 1) === 'of' && tokens[at - 2]?.value !== null;
     if (/^(?:|[),.;])$/.test(word(tokens, noun)) && behindOf) return take({ what: 'each' }, next + 1, at - 1);
-    if (/^(?:|[),.;])$/.test(word(tokens, noun)) && tokens[at - 1]?.kind === 'number' && each !== '/')
+    if (/^(?:|[),.;]|alternating)$/.test(word(tokens, noun)) && tokens[at - 1]?.kind === 'number' && each !== '/')
       return take({ what: 'each' }, next + 1);
   }
   if (word(tokens, next) === 'both' && isOneOf(tokens, next + 1, WAY_WORDS))

@@ -63,7 +63,7 @@ const SHORT_FORMS = withNeeds([
     '$1, $2',
   ],
   ['up', /^((?:breath(?:e|ing)?:? )?)up (\d{1,2}) ?(?:[/,–-]|and|,) ?down (\d{1,2})(?=$|[ ,.;])/giu, '$1in $2, out $3'],
-  ['alt', /(?<=\d ?x?) (?:alt\b\.?|\(alt\.?\))/giu, ' alternating'],
+  ['alt', /(?<=\d ?x?|\b(?:times|ea|each)) (?:alt\b\.?|\(alt\.?\))/giu, ' alternating'],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],

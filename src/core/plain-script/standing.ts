@@ -12,6 +12,8 @@ export interface Standing {
   readonly timedBelow: boolean;
   /** Whether the lines with times are parts of the class, each a section. */
   readonly parts: boolean;
+  /** Whether numbers alone are minutes in the script. */
+  readonly inMinutes: boolean;
   /** Whether it stands in a list of what is to bring or to know, and of nothing that is done. */
   readonly beside: boolean;
   /** Whether nothing stands right below it. */

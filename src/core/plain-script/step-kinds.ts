@@ -113,7 +113,10 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
 /** "Let's take three breaths together.": the breaths alone name it. */
 const ASKS = /^(?:and |now |then )*(?:let['’]?s|let us|we(?:['’]ll)?) (?:all )?(?:just )?(?:take|have|do) /i;
 /** "lying down, 5 min of silence". */
-const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness)$/iu;
+const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness|(?:quiet |silent |natural |easy |calm )?breathing)$/iu;
+/** "Finish sitting down, hands on the belly". */
+const SITS =
+  /^(?:(?:finish|end|close)(?:ing)? )?(?:sit|sitting|lie|lying)(?: down)?,? (?:with (?:the |your |their )?)?(?:hands|palms) on\b/i;
 const MINUTE_OF_QUIET =
   /^(?:an? |one )?(?:(?:quiet|silent) minute|(?:(?:last|final|full|whole|long) )?minute (?:of )?(?:silence|quiet|stillness))(?: (?:and (?:then )?(?:I|we)|with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
@@ -148,8 +151,8 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   // "Sit on your towel, 4 min": told to people, with its time apart.
   if (timedOnly && !counts.held && words <= 6 && /^(?:sit|lie)\b/i.test(rest) && TIME_APART.test(body))
     return reading('silence', rest, { seconds }, true);
-  if (timedOnly && !counts.held && words <= 12 && EYES_CLOSED.test(rest))
-    return reading('silence', rest, { seconds }, true);
+  if (timedOnly && !counts.held && words <= 12 && (EYES_CLOSED.test(rest) || SITS.test(rest)))
+    return reading('silence', rest.replace(OF_SILENCE, ''), { seconds }, true);
   return null;
 };
 
@@ -300,7 +303,7 @@ const OF_CLASS =
 const CLASS_FROM = 480;
 /** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
 const OF_ALL =
-  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|^(?:(?:that|this|which|it|all)(?: (?:all|should|will|would))? (?:makes?|comes? to|adds? up to|is))(?: about| around| roughly)?(?= \d| [a-z-]+ min)|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
+  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|^(?:it|this|the (?:class|session|lesson))\b.{0,12}\b(?:be|take|last|run) (?:no |any )?(?:longer|more) than\b|^(?:(?:that|this|which|it|all)(?: (?:all|should|will|would))? (?:makes?|comes? to|adds? up to|is))(?: about| around| roughly)?(?= \d| [a-z-]+ min)|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
 
 /** Below a step it may as well be the step's. */
 const OF_STEP_TOO = /^(?:duration|length)\b|\b(?:in all|all told)[.!]?$/i;

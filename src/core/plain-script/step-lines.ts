@@ -147,7 +147,7 @@ const GLOSS = /^(\p{L}[^()]{2,40}) \((\p{L}[^()\d]{2,60})\)$/u;
 
 /** "Birds: arms open and close like wings": behind the name, at least three words of how. */
 const TOLD_BEHIND_NAME =
-  /^(?!(?:in )?(?:pairs?|partners?|twos|solo|groups?|teams?)\b)(\p{Lu}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
+  /^(?!(?:in )?(?:pairs?|partners?|twos|solo|groups?|teams?)\b)(\p{L}[^:.,!?]{1,40}): (\p{Ll}\S*(?: [^\s:]+){2,})$|^(\p{L}[^\s:.,!?]*(?: [^\s:.,!?–—-]+){0,3}) [-–—] (\p{Ll}.*)$/u;
 
 /** "L R" behind an amount: both sides, and nothing that is said. */
 const ONLY_SIDES = /^(?:l|r|left|right)(?:[ ,/&+-]+(?:l|r|left|right))+\.?$/i;

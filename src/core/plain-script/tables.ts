@@ -30,9 +30,7 @@ const MEANING: readonly (readonly [Column, RegExp])[] = [
 const ROWS_AT_LEAST = 2;
 const CELLS_AT_MOST = 12;
 const LINE_AT_MOST = 500;
-/** Blanks set columns apart where there are several. */
-const BLANKS = '  ';
-const DELIMITERS = ['|', '\t', ';', ',', BLANKS] as const;
+const DELIMITERS = ['|', '\t', ';', ','] as const;
 const CLOCK = /^\d{1,2}[:.]\d{2}(?::\d{2})?(?: ?[ap]m)?$/i;
 const SPAN = /^(\d{1,2}(?:[:.]\d{2})?) ?(?:[-–—]|to) ?(\d{1,2}(?:[:.]\d{2})?)(?: ?(?:min|mins|minutes|['′]))?$/i;
 const NUMBER = /^\d{1,3}(?:[.,]\d)?$/;
@@ -65,7 +63,7 @@ export function withTables(lines: readonly string[]): readonly string[] {
 /** The table whose head is this line; `null` where it is none. */
 function tableAt(lines: readonly string[], at: number): Table | null {
   const head = itemAt(lines, at);
-  if (head.length > LINE_AT_MOST || !/[|\t;,]| {2}/.test(head)) return null;
+  if (head.length > LINE_AT_MOST || !/[|\t;,]/.test(head)) return null;
   for (const delimiter of DELIMITERS) {
     const names = cellsOf(head, delimiter);
     if (names.length < 2 || names.length > CELLS_AT_MOST) continue;
@@ -100,12 +98,7 @@ function columnOf(head: string): Column | null {
 function cellsOf(line: string, delimiter: string): readonly string[] {
   const bare = delimiter === '|' ? line.trim().replace(/^\|/, '').replace(/\|$/, '') : line;
   if (!bare.includes(delimiter)) return [];
-  const cells =
-    delimiter === BLANKS
-      ? bare.trim().split(/ {2,}/)
-      : delimiter === '|'
-        ? bare.split('|')
-        : (Papa.parse<string[]>(bare, { delimiter }).data[0] ?? []);
+  const cells = delimiter === '|' ? bare.split('|') : (Papa.parse<string[]>(bare, { delimiter }).data[0] ?? []);
   return cells.map((cell) => cell.replace(/\*\*|__/g, '').replace(/<br ?\/?>/gi, ', ').replace(/\s+/g, ' ').trim()); // prettier-ignore
 }
 

@@ -15,7 +15,8 @@ const LINE_AT_MOST = 300;
 const HEAD_AT_MOST = 90;
 const WORDS_OF_A_HEAD = 14;
 
-const WORDS_OF_A_SENTENCE = 7;
+const WORDS_OF_A_SENTENCE = 6;
+const MANNER_THEN_SENTENCE = /^(?:\p{L}+ ){0,2}\p{L}+[.!] \p{Lu}\p{L}+ /u;
 const BARE_FROM = 3;
 const NUMBERED =
   /^(?:exercise|ex|movement|move|form|part|step|number|no|set|section|drill|station|posture|piece)\.? ?\d{1,2}[a-z]?$/i;
@@ -63,6 +64,8 @@ export function headAndTail(text: string): Tailed | null {
     const counted = findCounts(tail).counts;
     if (!/\p{L}{2}/u.test(tail) || /^\W*\d/.test(tail) || GOES_ON.test(tail) || isHeld(tail)) return null;
     if (Object.keys(counted).length === 0) return { head, tail };
+    // "Six times, slowly. Let them watch once first."
+    if (mark[0].trim() === ',' && MANNER_THEN_SENTENCE.test(tail)) continue;
     // A sentence of its own, with an amount in it.
     return /^[.!]/.test(mark[0].trim()) && wordCount(tail) >= WORDS_OF_A_SENTENCE
       ? { head, tail, counted: true }

@@ -14,7 +14,7 @@ const SMALL =
   '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
 /** Things that are told or talked over. */
 const NAMED =
-  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|what we(?:['’]ll| will) do|plan for today|today['’]s plan";
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|what we(?:['’]ll| will) do|plan for today|today['’]s plan|titles?|title card|opening titles|credits";
 const ENDING =
   'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
 const JOINT = /,? and | ?& ?| ?\+ ?| ?\/ ?|, /;
@@ -56,7 +56,12 @@ export function isTold(words: string): boolean {
 }
 
 /** "outro, subscribe, next week". */
-const OUTRO = /^(?:intro|outro|notices|announcements|admin|welcome|farewell)(?:, [^,]{3,30}){1,3}$/i;
+const OUTRO = /^(?:hello|hi|intro|outro|notices|announcements|admin|welcome|farewell)(?:, [^,]{3,40}){1,3}$/i;
+
+/** Whether a sentence is an order to tell, greet, ask or show: "Say a few words about falling". */
+export function isToTell(sentence: string): boolean {
+  return TO_TELL.test(sentence);
+}
 
 /** "Chat (5)", "Welcome [3]": of what is told a number alone is minutes. */
 const MINUTES_BOXED = / ?[([](\d{1,2})[)\]]$|(?<=\p{L}) (?:[-–—] )?(\d|1\d)$/u;

@@ -76,6 +76,10 @@ function titleFrom(text: string): readonly Reading[] {
   return [{ kind: 'title', words: rest, counts: { seconds }, unsure: true }];
 }
 
+/** "Place: garden, if dry" names no class. */
+const OF_THE_DAY =
+  /^(?:date|when|where|place|room|venue|location|teacher|instructor|level|group|participants|bring|equipment|music|weather) ?: /i;
+
 /** "40-minute", "ten-minute". */
 const HYPHENED = /\b(\d{1,3}|\p{L}{3,7})-(?=(?:min|minute|hour)s?\b)/giu;
 /** "30.11. evening": a date, and no number of a list. */
@@ -94,6 +98,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const inTable = /^\||\t/.test(line.trim());
   if (
     inTable ||
+    OF_THE_DAY.test(line) ||
     line.endsWith(',') ||
     (isItem(line) && !DATE.test(line)) ||
     beginsTelling(whole) ||
@@ -206,7 +211,8 @@ const TITLE_WORDS = 16;
 
 /** The first heading, or a short line without a full stop at the very top, names the class. */
 export function mayNameClass(kind: LineKind, words: string, unsure: boolean): boolean {
-  if (words.length > LIMITS.titleCharacters || namesPart(words.replace(/[,:;].*$/, ''))) return false;
+  if (words.length > LIMITS.titleCharacters || OF_THE_DAY.test(words) || namesPart(words.replace(/[,:;].*$/, '')))
+    return false;
   const count = wordCount(words);
   const told = (/[.!]$/.test(words) && count > 6) || count > TITLE_WORDS;
   return kind === 'section' || (kind === 'said' && unsure && !told);

@@ -52,13 +52,16 @@ const SIGNED = /^(?:!{1,3}|\(!\)|⚠\uFE0F?)\s*(?=\S)/u;
 const BARE = /^(?:sit|sitting|seated|standing|half|full|more|less|or|soft|small|big|easy|gentle|hard|strong|simple)$/i;
 const MAY_TELL = /^[([>*]|level|easi|eas[ey]|gentl|soft|simpl|hard|advanc|strong|small|big|full|half|standing|more|less|\bor\b|challeng|varia|option|alt|mod|progress|regress|beginner|intermed|newcom|regular|improv|senior|make it|seated|sit|chair|too |\bl[1-4v]|caution|careful|take care|mind|warning|safety|watch|!|⚠/i; // prettier-ignore
 
+const ALTERNATING = /\d.*\(alt\.?\)$/i;
+
 /** Another way to do the movement above, or a caution; `null` where a line tells of none. */
 export function versionIn(written: string): readonly Reading[] | null {
   if (written.length > LONGEST || !MAY_TELL.test(written)) return null;
   const body = written.replace(/^[([]((?:[^()[\]]|\([^()]*\)){8,})[)\]][.]?$/, '$1').trim();
   for (const { kind, before, boxed, behind } of FORMS) {
     const first = before.exec(body) ?? boxed.exec(body);
-    const last = first ? null : behind?.exec(body);
+    // "x4 (alt)": by turns.
+    const last = first || ALTERNATING.test(body) ? null : behind?.exec(body);
     const label = (first?.[1] ?? last?.[2] ?? last?.[3] ?? '').trim();
     const text = (first?.[2] ?? last?.[1] ?? '').trim();
     if (label === '' || !/\p{L}{2}/u.test(text)) continue;
