@@ -189,6 +189,30 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'ankle circles: open and close the toes x15',
   ],
   [
+    'so many rounds, and how long they take in all',
+    'Commencing x6',
+    "Commencing 6x 1'",
+    'Commencing 6 x 1 min',
+    "Commencing 6x 1'30",
+  ],
+  ['a number before a name', 'Rowing x8; Cloud Hands x8', 'Rowing x8\nThen 8 Cloud Hands', 'Rowing x8\n8 Cloud Hands'],
+  [
+    'standing, and what is moved then',
+    'Rowing x8; to Stand; Shake clock 40 s one-then-other',
+    'Rowing x8\nStand. Shake one leg, then the other, 20 seconds each.',
+  ],
+  [
+    'what is done sitting, in one line',
+    'Rowing x8; to Seated; ankle pumps x20; knee lifts x10 alternating',
+    'Rowing x8\nSeated: ankle pumps x20, knee lifts x10 each',
+  ],
+  [
+    'what comes behind a list that is done again',
+    'Gathering x4; Parting x4; Gathering x4; Parting x4; still * 120 s',
+    '2 x through:\nGathering 4\nParting 4\nthen stand 2 min',
+    'Twice through:\nGathering x4\nParting x4\nThen stand 2 min',
+  ],
+  [
     'out, with slips of the fingers',
     'Rowing x8',
     'Rowing x8\nbreathe ot as they sink',
@@ -210,6 +234,7 @@ describe('as people write', () => {
     ['Plan\nHere is what we do on the stage, it has to fit in 15 minutes.\nRowing x8', 900],
     ['Plan\nRowing x8\nThat makes about 35 minutes with the talking.', 2_100],
     ['Plan\nIt should not be longer than twenty minutes because the choir comes at three.\nRowing x8', 1_200],
+    ['Library\nTuesday 10:30, 45 min, about 12 people\nRowing x8', 2_700],
     ['Plan\nRowing x8\nWhich comes to 35 min.', 2_100],
   ])('the length of the class: %j', (script, seconds) => {
     expect(readScript(countingIds('l'), script).plan.targetSeconds).toBe(seconds);
@@ -251,6 +276,25 @@ describe('as people write', () => {
 
   it('where the class is names no class', () => {
     expect(readScript(countingIds('l'), 'Theme: letting go\nPlace: garden, if dry\nRowing x8').plan.title).toBe('New class'); // prettier-ignore
+  });
+
+  it.each([
+    ['Stretch & sway for gardeners. 15 minutes. Outdoors.\nRowing x8', 'Stretch & sway for gardeners'],
+    ['Qigong 18 (first half), music track 3\nRowing x8', 'Qigong 18 (first half), music track 3'],
+    ['- speaker on\n- 2 min arrive\n- Rowing x8', 'New class'],
+    ['Hej Tove,\nthis is it:\nRowing x8', 'New class'],
+    ['Good evening. This is for tired legs.\n\nLegs against the wall, 3 minutes.\nRowing x8', 'New class'],
+  ])('the title of %j', (script, title) => {
+    expect(readScript(countingIds('l'), script).plan.title).toBe(title);
+  });
+
+  it('ordinals number a list', () => {
+    expect(plannedFrom('1st: standing, 2 min\n2nd: Old Tree, 5 each arm\n3rd: break, 1 min\n4th: River, 9 times')).toEqual([
+      'still standing 120 s',
+      'Old Tree x5 alternating',
+      'still Break 60 s',
+      'River x9',
+    ]); // prettier-ignore
   });
 
   it('columns may be set apart by blanks', () => {

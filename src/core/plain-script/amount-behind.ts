@@ -17,7 +17,7 @@ const WORDS_OF_A_STEP = 8;
 const STEP_FROM = 30;
 const OTHER_WAY = /^(?:and |now |then )*(?:the )?(?:other|opposite) (?:way|direction)(?: round)?[.!]?$/i;
 /** What is done, by its first word: "Roll them back." */
-const isDone = (sentence: string): boolean =>
+export const isDone = (sentence: string): boolean =>
   /^(?:roll|circle|swing|shake|turn|lift|raise|push|pull|sway|bounce|tap|rub|stretch|reach|open|close|twist|rock|step|walk|march|float|gather|press|draw|row|pat|shrug|drop|bend|hold|squeeze|massage|wave)\b/i.test(
     sentence,
   );

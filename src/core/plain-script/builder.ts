@@ -20,7 +20,7 @@ import type { Standing } from './standing';
 import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from './slips';
 import { readTidy, type Tidy } from './tidy';
-import { isDated, isGreeting, mayNameClass, titled } from './title';
+import { isDated, isGreeting, isListed, mayNameClass, titled } from './title';
 import { toldInLine } from './told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
@@ -144,7 +144,8 @@ export class ScriptBuilder {
       put === null
         ? found.map((one) => worded(one, spelled))
         : [{ ...main, kind: put, words: spelled(wordsFor(put, line, main)), unsure: false }];
-    for (const reading of readings) if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line));
+    for (const reading of readings)
+      if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line) && !isListed(line));
     if (readings.some(({ inLine }) => inLine)) endPart(this.parts.sections.at(-1));
     if (readings.some(({ kind }) => kind === 'movement' || kind === 'silence')) {
       this.stepIndent = indentOf(line);

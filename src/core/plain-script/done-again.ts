@@ -256,6 +256,8 @@ function endOfList(lines: readonly string[], at: number): number | null {
     if (line.trim() === '' && !furtherIn) break;
     if (line.trim() === '') continue;
     if (isHead(line) || (furtherIn && indentOf(line) <= indent)) break;
+    // "then stand 2 min", behind the list.
+    if (steps >= 2 && !furtherIn && /^\s*(?:and )?(?:then|after that|finally)\b/i.test(line)) break;
     if (isCounted(line)) steps++;
     to = next;
   }

@@ -62,6 +62,10 @@ export function aboveClass(line: string): readonly Reading[] | null {
   const [, told = '', lasts = ''] = TOLD_THEN_LENGTH.exec(line) ?? [];
   const long = told === '' || MAY_COUNT.test(told) ? undefined : findCounts(lasts).counts.seconds;
   if (long && long[0] >= CLASS_FROM) return [reading('setting', '', { seconds: long }, true), reading('said', told)];
+  const day = OF_DAY.exec(line)?.[1];
+  const lasting = day === undefined ? undefined : findCounts(`it, ${day}`).counts.seconds;
+  if (lasting && lasting[0] >= CLASS_FROM)
+    return [reading('setting', '', { seconds: lasting }, true), reading('said', line.trim())];
   const labels = new Set([...line.matchAll(ABOVE)].map(([, label = '']) => label.toLowerCase()));
   if (labels.size < 2) return null;
   const [, length = ''] =
@@ -76,6 +80,9 @@ export function aboveClass(line: string): readonly Reading[] | null {
 const TOLD_THEN_LENGTH =
   /^([^.!?\d]{8,80}[.!]) (?:about |around |roughly )?(\S{1,8} ?min(?:ute)?s?|half an hour|an hour)[.]?$/iu;
 const CLASS_FROM = 480;
+/** "Tuesday 10:30, 45 min, about 12 people". */
+const OF_DAY =
+  /^\s*(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?s?,? (?:at )?\d{1,2}[:.]\d{2}(?: ?[ap]m)?, (\d{2,3} ?min(?:ute)?s?)\b.*/i;
 
 const ABOVE =
   /(?:^|[\s,;|(])(date|time|when|where|day|duration|length|total|total time|running time|level|venue|place|room|teacher|instructor|group|participants|class|theme|focus) ?:(?= )/gi;
@@ -124,6 +131,9 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   }
   const kind = LABELS.get(label);
   if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
+  // "Seated: ankle pumps x20, knee lifts x10 each": what is done sitting, and no other way.
+  const done = kind === 'seated' ? severalSteps(text) : null;
+  if (done && done.length > 1) return [reading('transition', capitalised(itemAt(match, 1)), {}, true), ...done];
   // "Sitting - 5 min": what is done, and how long.
   if (kind === 'seated' && /^\d{1,2}$/.test(text)) return null;
   const timed = kind === 'seated' ? (counts.seconds?.[0] ?? 0) : 0;

@@ -33,6 +33,7 @@ const LEADS = [
   /(?:otherwise|usually|normally|mostly),? (?=\p{L}{3})/u,
   /(?:ok|okay|good|very good|lovely|great|well done),? (?:and |then |now )+(?=\p{L}{3})/u,
   /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
+  /(?:and )?(?:then|next|now|finally),? (?=\d{1,2} \p{Lu})/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) (?!(?:them|everyone|everybody|people|us|the (?:class|group))\b)/u,
   /(?:and |so |then )*(?:next|now|first|last) (?:is|was|were|up is|up was|came|comes?|there['’]?s|there is) /u,
   /after that,? (?:is |comes |there['’]?s )?(?=the |a )/u,

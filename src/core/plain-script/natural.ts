@@ -14,7 +14,7 @@ import { spokenIn } from './spoken';
 import type { Standing } from './standing';
 import { withoutFrame } from './frames';
 import { ITEM, namesPart } from './headings';
-import { amountBehindWords, guidedWords } from './amount-behind';
+import { amountBehindWords, guidedWords, isDone } from './amount-behind';
 import { aboveClass, labelledAs } from './labelled';
 import { layered, withLayersBehind } from './layers-counted';
 import { isOfLetter } from './letters';
@@ -351,10 +351,12 @@ function atPlace(body: string, line: string, standing: Standing): readonly Readi
 
 const OF_SILENCE = /^[^.!?]{0,24}\b(?:silence|quiet|stillness|in silence)\b[^.!?]{0,16}[.!]?$/i;
 
-/** Whether the first sentence counts rounds; with a time it is how long they stay there. */
+/** Whether the first sentence counts rounds, or moves for a time; else a time is how long they stay there. */
 function isCountedFirst(text: string): boolean {
-  const { counts } = findCounts(text.split(/[.!] /)[0] ?? '');
-  return counts.rounds !== undefined && counts.seconds === undefined;
+  const [first = ''] = text.split(/[.!] /);
+  const { counts } = findCounts(first);
+  if (counts.seconds !== undefined) return isDone(first);
+  return counts.rounds !== undefined;
 }
 
 function isPlace(text: string): boolean {

@@ -146,6 +146,10 @@ function looseAt(tokens: readonly Token[], at: number, amount: Amount, rounds: C
     : null;
 }
 
+/** So many rounds of a breath, and how long one may last, in seconds; common practice, no published source. */
+const BREATHED_FROM = 5;
+const BREATH_SECONDS = { min: 5, max: 20 } as const;
+
 /** "2 x 8" is sixteen, "2 x 20 s" forty seconds in all. */
 function timesOver(
   sets: Amount,
@@ -157,6 +161,9 @@ function timesOver(
   const times = sets.range[0];
   const unit = unitAt(tokens, { range: [min, max], next, inFigures });
   if (!unit) return rounds({ range: [min * times, max * times] }, behindRounds(tokens, next));
+  // "6x 1'": so many in all that time, and not each so long.
+  const [each] = [(min * unit.seconds) / times];
+  if (times >= BREATHED_FROM && each >= BREATH_SECONDS.min && each <= BREATH_SECONDS.max) return rounds({ range: sets.range }, sets.next + 1); // prettier-ignore
   const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
   return range[0] > 0 && range[1] <= MOST_SECONDS
     ? take({ what: 'seconds', range, ...(times % 2 === 0 ? { whole: true as const } : {}) }, unit.next)

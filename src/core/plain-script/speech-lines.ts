@@ -11,7 +11,7 @@ import { amountInSpeech } from './speech-amounts';
 import { namedInSpeech } from './speech-names';
 import { turnedInSpeech } from './speech-sides';
 import { kindOfPart } from './talks';
-import { isGreeting } from './title';
+import { isGreeting, titleInSentences } from './title';
 import { withoutStamp } from './word-for-word';
 
 /* The lines of a class that is spoken word for word: its title, its length, what heads a part or a movement, its sentences. */
@@ -35,7 +35,11 @@ const OPENS = /^(?:welcome|thank|today|so|ok|okay|please|let)\b/i;
 export function isTitle(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at).trim();
   if (lines.findIndex((one) => one.trim() !== '') !== at || withoutStamp(line) !== line || isGreeting(line)) return false; // prettier-ignore
-  return !/[.!?…]$/.test(line) || ((lines[at + 1] ?? '').trim() === '' && !OPENS.test(line));
+  return (
+    titleInSentences(line) !== null ||
+    !/[.!?…]$/.test(line) ||
+    ((lines[at + 1] ?? '').trim() === '' && !OPENS.test(line))
+  );
 }
 
 /** Below the title and a blank line or two. */

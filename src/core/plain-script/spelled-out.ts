@@ -10,6 +10,7 @@ type ShortForm = readonly [needs: string, written: RegExp, meant: string];
 
 const SHORT_FORMS = withNeeds([
   ['', /(?<!\d)(\d{1,2})['′’] ?(\d{2})(?:["″”]|''|’’)/g, '$1:$2'],
+  ['', /(?<![\d\p{L}])(\d{1,2})['′’](\d{2})(?![\d\p{L}'’′])/gu, '$1:$2'],
   ['', /\b([LR]) ?(\d{1,2}) ?[/,+&] ?([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['', /(?<![\p{L}\d])(\d{1,2}) ?(b|f) ?[/,+&] ?\1 ?(b|f)(?![\p{L}\d])/giu, '$1 each way'],
   ['', /(?<=\p{L} \d) \.(?=\d ?(?:min|h))/gu, '.'],

@@ -24,6 +24,8 @@ import { talkOf } from './talks';
  * arms wrap around, a minute".
  */
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
+  const [, often = '', named = ''] = OFTEN_FIRST.exec(body) ?? [];
+  if (named !== '') return [reading('movement', named, { rounds: Number(often) }, true)];
   const held = heldTold(body);
   const [step, ...remarks] = held === null ? [] : readAsWritten(held, item, under);
   // "hold 30 s at the end", below a step.
@@ -37,6 +39,9 @@ export function readStep(body: string, item: boolean, under: LineKind): readonly
 
 /** "Then hold Embracing the Tree": what is held has a name of its own. */
 const HOLDS = /^hold (?=\p{Lu}\p{Ll}+ing\b)/u;
+/** "Then 8 Cloud Hands"; "24 Step Form" is a name. */
+const OFTEN_FIRST =
+  /^(?=.*\p{Ll})(?!.*\b(?:Street|Road|Lane|Avenue|Square|Place|Drive|Court|Floor|St|Rd)\b)(?:(?:[Aa]nd|[Tt]hen|[Nn]ext|[Nn]ow),? )*([2-9]|[1-3]\d) (?!\p{Lu}\p{L}* ?(?:Form|Qi ?Gong|Tai ?Chi|Exercises|Class)\b)(?!(?:Step|Form|Pieces?|Animals?|Elements?|Brocades?|Movements?|Postures?|Moves?|Treasures?|Silk\p{L}*|Sections?|Minutes?|Mins?|Breaths?|Seconds?|Rounds?|Times)\b)(\p{Lu}[\p{L}'’-]+(?: (?:the|of|to|in|and|a|\p{Lu}[\p{L}'’-]*)){1,5})[.]?$/u;
 const WHEN =
   /^(?:at|on|with|after|for) (?:the )?(?:very )?(?:end|finish|last|final)(?: (?:one|round|rep|time|of them))?[.]?$/i;
 /** "Stay here for thirty seconds and listen.": no name is left. */

@@ -1,6 +1,6 @@
 import { LIMITS } from '@/core/plan';
 import { itemAt } from '@/core/units';
-import { findCounts } from './counts';
+import { findCounts, hasAmount } from './counts';
 import { isItem, namesPart } from './headings';
 import type { LineKind } from './model';
 import type { Reading } from './reading';
@@ -10,7 +10,8 @@ import { wordCount } from './line-words';
 /* The first lines of a script: what names the class, and how long it is. */
 
 /** A letter begins with it, and no title does. */
-const GREETING = /^\s*(?:hey|hi|hello|hiya|dear|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
+const GREETING =
+  /^\s*(?:hey|hi|hello|hiya|dear|hej|hallo|moin|salut|ciao|hola|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
 
 export function isGreeting(line: string): boolean {
   return GREETING.test(line);
@@ -114,6 +115,8 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const [of] = found;
   if (of?.kind === 'setting' && (of.counts.seconds?.[0] ?? 0) >= CLASS_MINUTES.min * 60 && alone && isTitleCase(line))
     return [{ kind: 'title', words: line.trim(), counts: { seconds: of.counts.seconds }, unsure: true }];
+  const sentenced = titleInSentences(whole);
+  if (sentenced) return [sentenced];
   const day = spanTitle(line);
   if (day) return [day];
   if (isDated(line)) return found;
@@ -130,7 +133,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
     return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
   // A sentence that tells how long the class is stays whole: "This is the plan for today, 30 minutes in total".
   const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
-  const least = tells ? CLASS_MINUTES.min * 60 : 1;
+  const least = tells || stopped ? CLASS_MINUTES.min * 60 : 1;
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
   const around = rest
     .replace(/\s[-–—|](?=,)/g, '')
@@ -143,12 +146,27 @@ export function titled(found: readonly Reading[], written: string, alone = false
   // "Yang 24, part 1", "Lunchtime reset!" by itself above everything.
   const onlyBare = first === 'movement' && bare && !/[x×]|\beach\b/i.test(line);
   const short = wordCount(line.trim()) <= WORDS_ALONE;
+  if (onlyBare && OF_PRACTICE.test(line)) return [{ kind: 'title', words: line.trim(), counts: {}, unsure: true }];
   return alone && short && (onlyBare || (first === 'said' && /!$/.test(line)))
     ? [{ kind: 'title', words: line.trim().replace(/!$/, ''), counts: {}, unsure: true }]
     : found;
 }
 
+/** The title of a line that says in sentences what the class is and how long it lasts; `null` for any other. */
+export function titleInSentences(line: string): Reading | null {
+  const [, named = '', lasts = ''] = SENTENCED.exec(line.trim()) ?? [];
+  const { seconds } = findCounts(`it, ${lasts}`).counts;
+  if (named === '' || !seconds || seconds[0] < CLASS_MINUTES.min * 60 || hasAmount(findCounts(named).counts))
+    return null;
+  return { kind: 'title', words: named, counts: { seconds }, unsure: true };
+}
+
 const WORDS_ALONE = 5;
+/** "Qigong 18 (first half)". */
+const OF_PRACTICE = /\b(?:qi ?gong|chi ?kung|tai ?(?:chi|ji))\b/i;
+/** "Stretch and sway for gardeners. 15 minutes. Outdoors." */
+const SENTENCED =
+  /^([^.!?]{4,60})\. (?:about |around )?([\p{L}\d-]{1,12} ?min(?:ute)?s?)\b(?:\.|$)(?: [^.]{2,40}\.?)?$/iu;
 
 /** "Script for recording no. 12, calm evening": its only number is which of a series it is. */
 function isNumbered(line: string, untimed: boolean): boolean {
@@ -209,9 +227,19 @@ function isTitleCase(line: string): boolean {
 /** What is longer is no title, but told. */
 const TITLE_WORDS = 16;
 
+/** One of a list, "- speaker on", names no class. */
+export function isListed(line: string): boolean {
+  return /^\s*(?:[-*•·] |\[[ x]?\] )/i.test(line) && !/\s[-*•·]\s*$/.test(line);
+}
+
 /** The first heading, or a short line without a full stop at the very top, names the class. */
 export function mayNameClass(kind: LineKind, words: string, unsure: boolean): boolean {
-  if (words.length > LIMITS.titleCharacters || OF_THE_DAY.test(words) || namesPart(words.replace(/[,:;].*$/, '')))
+  if (
+    words.length > LIMITS.titleCharacters ||
+    words.endsWith(',') ||
+    OF_THE_DAY.test(words) ||
+    namesPart(words.replace(/[,:;].*$/, ''))
+  )
     return false;
   const count = wordCount(words);
   const told = (/[.!]$/.test(words) && count > 6) || count > TITLE_WORDS;
