@@ -94,7 +94,7 @@ const UNREAD: ReadonlySet<string> = new Set([
  * mole and the wharf came last, were read once (128 of 140 and 142 of 154 lines as meant), and taught rules then.
  */
 const TAUGHT =
-  /^(?:dock|mole|reef|wharf)-|^(?:sand|moor)-(?:terse|bulleted|times|labels|email)$|^slip-(?:wordy|numbered|ranges|capitals|typos)$/;
+  /^(?:dock|mole|reef|wharf)-|^stern-(?:terse|bulleted|times|labels|email)$|^(?:sand|moor)-(?:terse|bulleted|times|labels|email)$|^slip-(?:wordy|numbered|ranges|capitals|typos)$/;
 const USUAL = /^pier-/;
 const LATER = /^jetty-/;
 /** Half of the last row, written after all rules of its time, and only read; the other half was read once. */
@@ -103,8 +103,8 @@ const LAST = /^sand-(?:wordy|numbered|ranges|capitals|typos)$/;
 const NEWEST = /^moor-(?:wordy|numbered|ranges|capitals|typos)$/;
 /** Half of the row that came last; its other half was read once (60 of 71 lines as meant), and taught rules then. */
 const FINAL = /^slip-(?:terse|bulleted|times|labels|email)$/;
-/** Ten hands of the usual forms that came after all of those, and are only read. */
-const AFTER_ALL = /^stern-/;
+/** Half of a row of the usual forms that came after all of those, and only read; its other half was read once, too. */
+const AFTER_ALL = /^stern-(?:wordy|numbered|ranges|capitals|typos)$/;
 export type Half =
   'tuned' | 'known' | 'kept' | 'unread' | 'usual' | 'later' | 'last' | 'newest' | 'final' | 'after-all';
 

@@ -102,7 +102,7 @@ function withoutTabInTitle(lines: readonly string[]): readonly string[] {
 /** "-Hold the rail", "1.Arrive", a mark and a tab: the mark of a list apart from its line by one blank. */
 export function withMarkApart(line: string): string {
   const tabbed = line.replace(TABBED_MARK, (_, indent: string, mark: string | undefined) => `${indent}${mark ?? '•'} `);
-  return tabbed.replace(/^(\s*)([-–—•·▪●]|\d{1,2}[.)])(?=["“]?\p{L}{2})/u, '$1$2 ');
+  return tabbed.replace(/^(\s*)([-–—•·▪●]|\d{1,2}[.)])(?=["“]?[*_]{0,2}\p{L}{2})/u, '$1$2 ');
 }
 
 /** The frame of a table, drawn with lines. */

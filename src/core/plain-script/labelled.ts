@@ -96,12 +96,7 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   // "Level: beginners. Length: half an hour."
   if (label === 'level' && /\b(?:length|duration|time|target):/i.test(text) && counts.seconds)
     return [reading('setting', '', counts)];
-  if (label === 'level')
-    return [
-      under === 'movement'
-        ? { ...reading('level', text), label: body.slice(0, body.indexOf(text)).replace(/[\s:;–-]+$/, '') }
-        : reading('said', text),
-    ];
+  if (label === 'level') return [under === 'movement' ? { ...reading('level', text), label: body.slice(0, body.indexOf(text)).replace(/[\s:;–-]+$/, '') } : reading('said', text)]; // prettier-ignore
   // Below a step it tells of the class so far.
   if (/^t(?:arget|otal)/.test(label) && under !== 'nothing' && under !== 'talk')
     return /^\d{1,3}$/.test(text) ? [reading('said', body, {}, true)] : null;
@@ -131,9 +126,8 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   }
   const kind = LABELS.get(label);
   if (kind === undefined || /^(?:in|out|inhale|exhale)$/.test(label)) return null;
-  // "Seated: ankle pumps x20, knee lifts x10 each": what is done sitting, and no other way.
-  const done = kind === 'seated' ? severalSteps(text) : null;
-  if (done && done.length > 1) return [reading('transition', capitalised(itemAt(match, 1)), {}, true), ...done];
+  const sitting = kind === 'seated' ? doneSitting(itemAt(match, 1), text) : null;
+  if (sitting) return sitting;
   // "Sitting - 5 min": what is done, and how long.
   if (kind === 'seated' && /^\d{1,2}$/.test(text)) return null;
   const timed = kind === 'seated' ? (counts.seconds?.[0] ?? 0) : 0;
@@ -153,6 +147,12 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   if (kind === 'level') return [{ ...reading(kind, text), label: capitalised(itemAt(match, 1)) }];
   if (kind !== 'movement' && kind !== 'silence' && kind !== 'transition') return [reading(kind, text)];
   return [reading(kind, nameOf(label, text, rest), counts)];
+}
+
+/** "Seated: ankle pumps x20, knee lifts x10 each": what is done sitting, and no other way. */
+function doneSitting(label: string, text: string): readonly Reading[] | null {
+  const done = severalSteps(text);
+  return done && done.length > 1 ? [reading('transition', capitalised(label), {}, true), ...done] : null;
 }
 
 /** A name without amounts heads what is spoken below it. */

@@ -5,6 +5,7 @@ import { itemAt, rememberedBy } from '@/core/units';
 import { tellsOfStep } from './asides';
 import { MAY_COUNT } from './name-lines';
 import { isManner, isOnlyBreath } from './breath-counts';
+import { clauseApart } from './clause-apart';
 import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from './counts';
 import { doneFor, lastingFor, SAT } from './lasting';
@@ -236,8 +237,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
   }
-  const stilled = item ? null : thenStill(body, line, standing);
-  if (stilled) return stilled;
+  const apart = clauseApart(body, item, (part) => readText(mark + part, line, standing));
+  if (apart) return apart;
   const guided = guidedWords(body);
   if (guided) return guided;
   const led = item ? null : (spokenIn(body, standing) ?? amountBehindWords(body, standing));
@@ -263,17 +264,6 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (!step || lasts === null) return found;
   const done = doneFor(step, body, lasts);
   return [span === null ? done : lastingFor(done, lasts), ...beside];
-}
-
-/** "Everybody finds a place and we stand for two minutes.": the last clause is what is done. */
-const THEN_STILL =
-  /^(.{8,90}?),? and (?:then )?((?:we|they|you|all|everyone|everybody) (?:(?:all|just|then|simply) )*(?:stand|sit|lie|rest|wait)s?\b.*)$/iu;
-
-function thenStill(body: string, line: string, standing: Standing): readonly Reading[] | null {
-  const [, before = '', still = ''] = THEN_STILL.exec(body) ?? [];
-  if (before === '' || MAY_COUNT.test(before)) return null;
-  const found = readText(still, line, standing);
-  return found[0]?.kind === 'silence' ? [...found, reading('said', before)] : null;
 }
 
 /** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */

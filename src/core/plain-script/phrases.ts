@@ -107,7 +107,7 @@ function aMinuteAt(tokens: readonly Token[], at: number, take: Take): Taken | nu
 function holdAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
   if (!/^hold(?:ing)?$/.test(word(tokens, at))) return null;
   let next = at + 1;
-  while (/^(?:it|for)$/.test(word(tokens, next))) next++;
+  while (/^(?:it|for|about|around|roughly)$/.test(word(tokens, next))) next++;
   const clock = tokens[next];
   if (clock?.kind === 'clock' && clock.value)
     return take({ what: 'hold', range: [clock.value, clock.value] }, next + 1);

@@ -104,7 +104,12 @@ const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under
   if (opening && OF_CLASS.test(rest) && (counts.seconds?.[0] ?? 0) >= CLASS_FROM)
     return reading('setting', '', { seconds: counts.seconds }, true);
   // "15 min, all seated" above the first step.
-  if (under === 'nothing' && words <= 3 && (counts.seconds?.[0] ?? 0) >= CLASS_FROM && /^\d{1,3} ?min\w*,/i.test(body))
+  if (
+    under === 'nothing' &&
+    words <= 7 &&
+    (counts.seconds?.[0] ?? 0) >= CLASS_FROM &&
+    /^(?:about |approx\.? |~ ?)?\d{1,3} ?min\w*(?:,| ?[/|·]| [–-] )/i.test(body)
+  )
     return reading('setting', '', { seconds: counts.seconds }, true);
   if (!opening && /^total\b/i.test(body) && counts.seconds) return reading('said', body, {}, true);
   return counts.startSide && !counted && words <= 3 ? reading('setting', '', counts) : null;
