@@ -297,6 +297,14 @@ describe('as people write', () => {
     ]); // prettier-ignore
   });
 
+  it.each([
+    ['a name of words before the amount and behind it', 'Class\n\nMain\nwaist turns x12 arms loose'],
+    ['an amount in another way to do a step', 'Class\n\nMain\nRowing x8\nSeated: arms only x6'],
+    ['a title as long as a step', 'Legs up the wall, 3 min\n\nRowing x8\nBow x3'],
+  ])('marks %s', (_, script) => {
+    expect(readScript(countingIds('l'), script).lines.filter(({ unsure }) => unsure)).toHaveLength(1);
+  });
+
   it('columns may be set apart by blanks', () => {
     const table = [
       'Time    What                Notes',

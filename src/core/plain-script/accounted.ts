@@ -1,5 +1,6 @@
 import { findCounts, hasAmount } from './counts';
 import { ITEM } from './headings';
+import { singleSpaced } from './line-words';
 import type { LineKind } from './model';
 import { BEFORE_NAME } from './names';
 import type { Reading } from './reading';
@@ -12,16 +13,28 @@ import { tokensOf } from './tokens';
  */
 
 const STEPS: ReadonlySet<LineKind> = new Set(['movement', 'silence']);
+/** Another way to do a step counts nothing of its own. */
+const VERSIONS: ReadonlySet<LineKind> = new Set(['level', 'seated']);
 /** A time, a number or a cell before a line, that counts nothing. */
 const STAMP =
   /^\s*(?:\[?\d{1,2}[:.]\d{2}(?::\d{2})?\]?|\(\d{1,3}\)|\d{1,3}(?:st|nd|rd|th)?[:.)]|move \d{1,2}:|\|[^|]*\|)\s+/i;
 /** The readings of a line, marked as uncertain where they do not account for its numbers. */
 export function withDoubts(text: string, readings: readonly Reading[]): readonly Reading[] {
   const [first] = readings;
-  if (!first || readings.some(({ unsure }) => unsure) || !readings.some(({ kind }) => STEPS.has(kind))) return readings;
+  if (!first || readings.some(({ unsure }) => unsure)) return readings;
+  const versioned = VERSIONS.has(first.kind) && hasAmount(findCounts(first.words).counts);
+  if (versioned || isPieced(text, first)) return [{ ...first, unsure: true }, ...readings.slice(1)];
+  if (!readings.some(({ kind }) => STEPS.has(kind))) return readings;
   const twoOfOne = readings.some(({ counts, words }) => counts.rounds !== undefined && counts.seconds !== undefined && words.includes(', ')); // prettier-ignore
   if (!twoOfOne && !countsBeside(readings) && !losesNumber(text, readings)) return readings;
   return [{ ...first, unsure: true }, ...readings.slice(1)];
+}
+
+/** "toe stands x8 hold wall": a name of words before the amount and behind it. */
+function isPieced(text: string, { kind, words, counts }: Reading): boolean {
+  if (kind !== 'movement' || !hasAmount(counts)) return false;
+  const [line, name] = [text, words].map((one) => singleSpaced(one.toLowerCase())) as [string, string];
+  return !line.includes(name) && name.split(' ').every((word) => line.includes(word));
 }
 
 function countsBeside(readings: readonly Reading[]): boolean {

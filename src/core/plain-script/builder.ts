@@ -44,6 +44,9 @@ const ALONE = { headsSpoken: false, underlined: false, opens: false, heads: fals
 /** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
 const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);
 
+/** In seconds; a class is longer. */
+const SHORT_CLASS = 300;
+
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
   private readonly parts: ClassParts;
@@ -157,7 +160,9 @@ export class ScriptBuilder {
     if (main.kind === 'section' && this.parts.isPart())
       [this.stepIndent, this.stepMark] = [indentOf(line), markOf(line)];
     const first = itemAt(readings, put === null ? found.indexOf(main) : 0);
-    const unsure = this.titleKind === null && readings.some((one) => one.unsure);
+    // A title is marked only where its length is rather that of a step.
+    const titled = this.titleKind !== null && (first.counts.seconds?.[0] ?? SHORT_CLASS) >= SHORT_CLASS;
+    const unsure = !titled && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
     const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
