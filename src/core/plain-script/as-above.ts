@@ -57,8 +57,9 @@ function asAbove(line: string, above: readonly string[]): string {
 
 /** "Swimming Carp again 4x but w/ eyes closed", "Swimming Carp again but lower, 2L 2R": a name, its amount, and how it is done now. */
 const AMOUNT = '(?:[x×] ?)?\\d{1,2} ?(?:[x×]|times|[LR] \\d{1,2} ?[LR])?(?: (?:each (?:side|way)|per side|ea))?';
-const AGAIN_NAMED = new RegExp(`^(?!(?:the )?(?:same|all|that|this|it|everything)\\b)(\\p{L}[\\p{L} '’-]{2,40}?),? again,? (${AMOUNT}),? (?:but|only|this time)(?: (?:with|w\\/))? (\\p{L}[\\p{L} ]{2,40})[.]?$`, 'iu'); // prettier-ignore
-const AGAIN_BUT = new RegExp(`^(?!(?:the )?(?:same|all|that|this|it|everything)\\b)(\\p{L}[\\p{L} '’-]{2,40}?),? again,? (?:but|only|this time)(?: (?:with|w\\/))? (\\p{L}[\\p{L} ]{2,40}?),? (${AMOUNT})[.]?$`, 'iu'); // prettier-ignore
+const AGAIN = "^(?!(?:the )?(?:same|all|that|this|it|everything)\\b)(\\p{L}[\\p{L} '’-]{2,40}?),? again,?";
+const AGAIN_NAMED = new RegExp(`${AGAIN} (${AMOUNT}),? (?:but|only|this time)(?: (?:with|w\\/))? (\\p{L}[\\p{L} ]{2,40})[.]?$`, 'iu'); // prettier-ignore
+const AGAIN_BUT = new RegExp(`${AGAIN} (?:but|only|this time)(?: (?:with|w\\/))? (\\p{L}[\\p{L} ]{2,40}?),? (${AMOUNT})[.]?$`, 'iu'); // prettier-ignore
 
 function againOtherwise(body: string): string | null {
   const [, name = '', amount = '', manner = ''] = AGAIN_NAMED.exec(body) ?? [];

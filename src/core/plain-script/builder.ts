@@ -20,7 +20,7 @@ import type { Standing } from './standing';
 import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from './slips';
 import { readTidy, type Tidy } from './tidy';
-import { isDated, isGreeting, isListed, mayNameClass, titled } from './title';
+import { isDated, isGreeting, isListed, mayNameClass, SHORTEST_CLASS, titled } from './title';
 import { toldInLine } from './told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
@@ -43,9 +43,6 @@ const ALONE = { headsSpoken: false, underlined: false, opens: false, heads: fals
 
 /** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
 const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);
-
-/** In seconds; a class is longer. */
-const SHORT_CLASS = 300;
 
 /** A class being put together from lines; lives for one reading. */
 export class ScriptBuilder {
@@ -161,7 +158,7 @@ export class ScriptBuilder {
       [this.stepIndent, this.stepMark] = [indentOf(line), markOf(line)];
     const first = itemAt(readings, put === null ? found.indexOf(main) : 0);
     // A title is marked only where its length is rather that of a step.
-    const titled = this.titleKind !== null && (first.counts.seconds?.[0] ?? SHORT_CLASS) >= SHORT_CLASS;
+    const titled = this.titleKind !== null && (first.counts.seconds?.[0] ?? SHORTEST_CLASS) >= SHORTEST_CLASS;
     const unsure = !titled && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);

@@ -5,7 +5,7 @@ import { findCounts } from './counts';
 import { heldTold } from './held-postures';
 import { namesPart, withoutItsTime } from './headings';
 import { LABELS, nameOfNumbered, SETTINGS, withUsualLabel } from './labels';
-import type { Counts, LineKind } from './model';
+import { CLASS_FROM, type Counts, type LineKind } from './model';
 import { reading, type Reading } from './reading';
 import { capitalised, sentenceCase, wordCount } from './line-words';
 import { MAY_COUNT } from './name-lines';
@@ -79,7 +79,6 @@ export function aboveClass(line: string): readonly Reading[] | null {
 /** "Please start on time. 30 mins." */
 const TOLD_THEN_LENGTH =
   /^([^.!?\d]{8,80}[.!]) (?:about |around |roughly )?(\S{1,8} ?min(?:ute)?s?|half an hour|an hour)[.]?$/iu;
-const CLASS_FROM = 480;
 /** "Tuesday 10:30, 45 min, about 12 people". */
 const OF_DAY =
   /^\s*(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?s?,? (?:at )?\d{1,2}[:.]\d{2}(?: ?[ap]m)?, (\d{2,3} ?min(?:ute)?s?)\b.*/i;

@@ -126,12 +126,12 @@ const IN_UNITS = [
 
 const AMOUNT = new RegExp(`^(?:about |approx\\.? |~ ?)?(?:[x×] ?)?(?:\\d|(?:${NUMBER_IN_WORDS}|half|an?)\\b)`, 'i');
 
-/** "Number of repetitions = 6" as "Reps: 6", "Duration (min): 2" as "Time: 2 min"; below a movement without a sign too. */
 /** "…. Time: 90 sec", behind what a step is. */
 const OF_TIME =
   /[.,;] (?:time|duration|length|for): (?=(?:about |around |approx\.? |~ ?)?(?:\d|an?\b|half\b|one\b|two\b|three\b|four\b|five\b))/gi;
 const OF_AMOUNT = /[.,;] (?:time|counts?|reps|rounds|duration|length|sets|times|for): /gi;
 
+/** "Number of repetitions = 6" as "Reps: 6", "Duration (min): 2" as "Time: 2 min"; below a movement without a sign too. */
 export function withUsualLabel(line: string, below: boolean): string {
   if (line.length > 200) return line;
   for (const [form, unit] of IN_UNITS) {

@@ -69,6 +69,9 @@ export interface ReadScript {
   readonly unreadFrom: number | null;
 }
 
+/** So long, in seconds, is a class rather than a step of one; common practice, no published source. */
+export const CLASS_FROM = 480;
+
 /** The door's limits on a pasted script. */
 export const SCRIPT_LIMITS = { characters: 400_000, lines: 6_000 } as const;
 

@@ -162,7 +162,7 @@ function timesOver(
   const unit = unitAt(tokens, { range: [min, max], next, inFigures });
   if (!unit) return rounds({ range: [min * times, max * times] }, behindRounds(tokens, next));
   // "6x 1'": so many in all that time, and not each so long.
-  const [each] = [(min * unit.seconds) / times];
+  const each = (min * unit.seconds) / times;
   if (times >= BREATHED_FROM && each >= BREATH_SECONDS.min && each <= BREATH_SECONDS.max) return rounds({ range: sets.range }, sets.next + 1); // prettier-ignore
   const range = [min * times * unit.seconds, max * times * unit.seconds] as const;
   return range[0] > 0 && range[1] <= MOST_SECONDS

@@ -3,7 +3,7 @@ import { isCue } from './name-lines';
 import { findCounts, hasAmount } from './counts';
 import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from './line-signs';
 import { asSentence, sentenceCase, wordCount } from './line-words';
-import { secondsFrom, POSTURE_FROM, type Counts, type LineKind } from './model';
+import { CLASS_FROM, POSTURE_FROM, secondsFrom, type Counts, type LineKind } from './model';
 import { bareName, isDoubtful } from './names';
 import { trailingPause } from './pauses';
 import { reading, type Reading } from './reading';
@@ -305,7 +305,6 @@ function unquoted(name: string): string {
 /** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
 const OF_CLASS =
   /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|(?:has|needs|is|supposed|meant) to (?:fit|last|be over|be done|finish)|(?:must|should) (?:fit|last|be over|be done|finish)|class|session|lesson|altogether|in total)\b/i;
-const CLASS_FROM = 480;
 /** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
 const OF_ALL =
   /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|^(?:it|this|the (?:class|session|lesson))\b.{0,12}\b(?:be|take|last|run) (?:no |any )?(?:longer|more) than\b|^(?:(?:that|this|which|it|all)(?: (?:all|should|will|would))? (?:makes?|comes? to|adds? up to|is))(?: about| around| roughly)?(?= \d| [a-z-]+ min)|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;

@@ -21,6 +21,8 @@ export function isGreeting(line: string): boolean {
 const DAY_SPAN =
   /[,;(–-]? ?\(?\b([01]?\d|2[0-3])(?:[:.]([0-5]\d))? ?(?:[ap]m)? ?(?:-|–|to|until) ?([01]?\d|2[0-3])(?:[:.]([0-5]\d)(?: ?[ap]\.?m\.?)?|(?= ?[ap]m) ?[ap]m)\)?/i;
 const CLASS_MINUTES = { min: 5, max: 180 } as const;
+/** In seconds; what is shorter is rather a step than a class. */
+export const SHORTEST_CLASS = 60 * CLASS_MINUTES.min;
 
 /** Before this hour it is a time in the class, where a line begins with it: "0:00-2:00 Shake". */
 const FIRST_HOUR = 5;
@@ -113,7 +115,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
     return found;
   // "Ten Quiet Minutes": its length is its name.
   const [of] = found;
-  if (of?.kind === 'setting' && (of.counts.seconds?.[0] ?? 0) >= CLASS_MINUTES.min * 60 && alone && isTitleCase(line))
+  if (of?.kind === 'setting' && (of.counts.seconds?.[0] ?? 0) >= SHORTEST_CLASS && alone && isTitleCase(line))
     return [{ kind: 'title', words: line.trim(), counts: { seconds: of.counts.seconds }, unsure: true }];
   const sentenced = titleInSentences(whole);
   if (sentenced) return [sentenced];
@@ -133,7 +135,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
     return [{ kind: 'title', words: rest, counts: {}, unsure: true }];
   // A sentence that tells how long the class is stays whole: "This is the plan for today, 30 minutes in total".
   const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
-  const least = tells || stopped ? CLASS_MINUTES.min * 60 : 1;
+  const least = tells || stopped ? SHORTEST_CLASS : 1;
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
   const around = rest
     .replace(/\s[-–—|](?=,)/g, '')
@@ -156,8 +158,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
 export function titleInSentences(line: string): Reading | null {
   const [, named = '', lasts = ''] = SENTENCED.exec(line.trim()) ?? [];
   const { seconds } = findCounts(`it, ${lasts}`).counts;
-  if (named === '' || !seconds || seconds[0] < CLASS_MINUTES.min * 60 || hasAmount(findCounts(named).counts))
-    return null;
+  if (named === '' || !seconds || seconds[0] < SHORTEST_CLASS || hasAmount(findCounts(named).counts)) return null;
   return { kind: 'title', words: named, counts: { seconds }, unsure: true };
 }
 

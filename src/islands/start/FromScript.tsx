@@ -141,9 +141,9 @@ function ReadingSaid({ read, slow }: { readonly read: ReadScript | null; readonl
   const unsure = read?.lines.filter((line) => line.unsure).length ?? 0;
   return (
     <p role="status">
-      {slow && 'Reading … '}
-      {read && `${stepsSaid(read)}, ${formatClock(toSeconds(planMilliseconds(read.plan)))} long`}
-      {unsure > 0 && (
+      {slow && 'Reading …'}
+      {!slow && read && `${stepsSaid(read)}, ${formatClock(toSeconds(planMilliseconds(read.plan)))} long`}
+      {!slow && unsure > 0 && (
         <span className="text-warning">
           {' '}
           · {unsure === 1 ? '1 line is uncertain (?)' : `${unsure} lines are uncertain (?)`}

@@ -2,7 +2,7 @@ import { SCRIPT_LIMITS, type LineKind, type ReadScript } from '@/core/plain-scri
 import { Hired } from '../hired';
 import type { ScriptWorker } from './protocol';
 
-/** Reads scripts in a worker of its own, which starts at once. A reading rejects with an `Error` when the worker fails. */
+/** Reads scripts in a worker of its own, which starts with the first text. A reading rejects with an `Error` when the worker fails. */
 export interface ScriptReader {
   /** `null` when a newer text came first: what is older is given up, and nothing waits behind it. */
   readonly read: (text: string, put: ReadonlyMap<number, LineKind>) => Promise<ReadScript | null>;
