@@ -40,7 +40,9 @@ export function FromScript({
   const [put, setPut] = useState<ReadonlyMap<number, LineKind>>(new Map());
   const [useLibrary, setUseLibrary] = useState(true);
   const [trouble, setTrouble] = useState<readonly Issue[]>([]);
-  const { read, state, newest } = useScriptRead(text, put);
+  const { read: last, state, newest } = useScriptRead(text, put);
+  // What was read before tells nothing of a text that could not be.
+  const read = state === 'failed' ? null : last;
   useEffect(() => keep(text), [text]);
   const known = useMemo(() => (read ? knownMovements(read, library) : NONE_KNOWN), [read, library]);
   const tooLong = text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines;
@@ -125,11 +127,13 @@ export function FromScript({
             <IssueList issues={trouble} />
           </div>
         )}
-        <ScriptLines
-          lines={read?.lines ?? []}
-          put={put}
-          onPut={(number, kind) => setPut(new Map([...put, [number, kind]]))}
-        />
+        {state !== 'failed' && (
+          <ScriptLines
+            lines={read?.lines ?? []}
+            put={put}
+            onPut={(number, kind) => setPut(new Map([...put, [number, kind]]))}
+          />
+        )}
       </section>
     </div>
   );
