@@ -29,6 +29,18 @@ const levelRules = LEVELS.flatMap((names, level) =>
   })),
 );
 
+/** Rooms of the plain script, from a word to a class; each may use only those before it. */
+const SCRIPT_ROOMS = ['model', 'tidy-form', 'tokens', 'phrases', 'line-kinds', 'layout', 'lines', 'speech', 'builder'];
+const scriptRules = SCRIPT_ROOMS.map((name, level) => ({
+  name: `plain-script-${name}-only-looks-down`,
+  severity: 'error',
+  from: { path: `^src/core/plain-script/${name}/`, pathNot: '\\.test\\.ts$' },
+  to: {
+    path: '^src/core/plain-script/',
+    pathNot: SCRIPT_ROOMS.slice(0, level + 1).map((room) => `^src/core/plain-script/${room}/`),
+  },
+}));
+
 /** Every arrow between the rooms beside the core, which each may ask; what is not listed here is forbidden. */
 const ARROWS = {
   api: [],
@@ -58,6 +70,7 @@ module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     ...levelRules,
+    ...scriptRules,
     {
       name: 'core-concepts-by-their-door',
       comment: 'Another concept is imported through its index.ts.',

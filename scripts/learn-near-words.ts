@@ -1,10 +1,10 @@
 /**
- * Writes `src/core/plain-script/near-words.ts`: the words of the CMU Pronouncing Dictionary that are one slip of the
+ * Writes `src/core/plain-script/tokens/near-words.ts`: the words of the CMU Pronouncing Dictionary that are one slip of the
  * fingers away from a word by which scripts are read, and so no slips. Run with `npx tsx scripts/learn-near-words.ts`.
  */
 import { writeFileSync } from 'node:fs';
 import { dictionary } from 'cmu-pronouncing-dictionary';
-import { isSlipOf, KEY_WORDS } from '../src/core/plain-script/slips';
+import { isSlipOf, KEY_WORDS } from '../src/core/plain-script/tokens/slips';
 
 const keys = new Set(KEY_WORDS);
 const near = Object.keys(dictionary)
@@ -18,5 +18,5 @@ export const NEAR_WORDS: ReadonlySet<string> = new Set(
   ),
 );
 `;
-writeFileSync(new URL('../src/core/plain-script/near-words.ts', import.meta.url), text);
+writeFileSync(new URL('../src/core/plain-script/tokens/near-words.ts', import.meta.url), text);
 console.log(`${near.length} words, ${text.length} bytes`);

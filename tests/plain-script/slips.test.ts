@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readScript } from '@/core/plain-script';
-import { NEAR_WORDS } from '@/core/plain-script/near-words';
-import { KEY_WORDS } from '@/core/plain-script/slips';
+import { NEAR_WORDS } from '@/core/plain-script/tokens/near-words';
+import { KEY_WORDS } from '@/core/plain-script/tokens/slips';
 import { countingIds } from '../support/chance';
 
 /*

@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { spokenLines } from '@/core/plain-script/word-for-word';
+import { spokenLines } from '@/core/plain-script/speech/word-for-word';
 import { readScript } from '@/core/plain-script';
-import { isUnder } from '@/core/plain-script/over-words';
-import { amountInSpeech } from '@/core/plain-script/speech-amounts';
+import { isUnder } from '@/core/plain-script/lines/over-words';
+import { amountInSpeech } from '@/core/plain-script/speech/amounts';
 import { countingIds } from '../support/chance';
 import { hands } from '../support/hands';
 import { plannedFrom } from '../support/told-plan';

@@ -1,4 +1,4 @@
-import { NUMBER_WORDS } from '../../src/core/plain-script/tokens';
+import { NUMBER_WORDS } from '../../src/core/plain-script/tokens/tokens';
 import type { HandLine } from './hands';
 
 /*

@@ -1,9 +1,9 @@
 import { countingIds } from '../../../tests/support/chance';
 import { describe, expect, it } from 'vitest';
-import { amongNames } from './blocks';
-import { headIn } from './heads';
+import { amongNames } from './layout/blocks';
+import { headIn } from './layout/heads';
 import { readScript } from './read';
-import { isTold, talkOf } from './talks';
+import { isTold, talkOf } from './line-kinds/talks';
 
 /** The steps of a script: part, kind, name, and its rounds or seconds. */
 function stepsOf(...lines: string[]): string[] {

@@ -2,7 +2,7 @@ import { itemAt } from '@/core/units';
 import { describe, expect, it } from 'vitest';
 import { stepsInOrder, type MovementStep, type Step } from '@/core/plan';
 import { readScript, type LineKind } from '.';
-import { findCounts } from './counts';
+import { findCounts } from './phrases/counts';
 
 let count = 0;
 const newId = (): string => `p${++count}`;

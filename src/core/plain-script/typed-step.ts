@@ -12,9 +12,9 @@ import {
   type StepKind,
 } from '@/core/plan';
 import type { SectionRole } from '@/core/movement';
-import type { Counts } from './model';
+import type { Counts } from './model/model';
 import { readScript } from './read';
-import { finished } from './steps-of-lines';
+import { finished } from './builder/steps-of-lines';
 
 /** One line typed where a step is added: its name, and the amounts that stood with it as in a pasted script. */
 export interface TypedStep {

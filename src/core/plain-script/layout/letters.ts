@@ -1,0 +1,108 @@
+import { itemAt } from '@/core/units';
+import { isItem, withoutMark } from '../line-kinds/headings';
+import { indentOf } from '../model/line-words';
+import type { LineKind } from '../model/model';
+import { isCounted } from '../line-kinds/name-lines';
+
+/*
+ * What comes along when a plan is copied out of a letter, a chat or a file: the lines above it and below its end, who
+ * wrote when, what to bring. None of that is done or said in the class.
+ */
+
+/** Lines above a letter, but for what it is about. */
+const HEAD = /^[^\p{L}]*(?:from|to|cc|bcc|date|sent|reply-to|sent by|written by|attachments?): \S/iu;
+/** Over a letter inside a letter: "---- Forwarded message ----", "On 3 March Wren wrote:". */
+const QUOTED_BELOW =
+  /^[-_*\s]*(?:begin )?(?:forwarded|original|quoted) message[-_*:\s]*$|^(?:on|am) .{3,90}\b(?:wrote|writes)\s?:$|^[-_]{2,} ?reply above this line.*$/iu;
+/** Below a letter, by a program. */
+const SENT_FROM =
+  /^(?:sent|posted) from (?:my|the|a) \p{L}|^(?:this (?:e-?mail|message)(?: and any (?:files|attachments).*)? (?:is|may be|was|contains?) (?:intended|confidential|meant|sent)|if you (?:have )?received this (?:e-?mail|message) in error|please consider the environment|to unsubscribe|unsubscribe\b|you (?:are )?receiv(?:e|ed|ing) this (?:e-?mail|message))|^(?:©|\(c\)|copyright) ?\d{4}|\ball rights reserved\.?$/iu;
+/** A page and its number. */
+const PAGE = /^[-–\s]*(?:page|p\.|sheet) ?\d{1,3}(?: ?(?:of|\/) ?\d{1,3})?[-–\s]*$/i;
+/** How to reach somebody, and nothing else. */
+const REACHED =
+  /^(?:(?:tel|phone|mobile|mob|cell|fax|e-?mail|mail|web|website|www)[.:]? ?)?(?:(?=(?:\D*\d){7})\+?\(?\d[\d\s()./-]{6,20}\d|\S+@\S+\.\p{L}{2,}|(?:https?:\/\/|www\.)\S+)$/iu;
+/** Who wrote, and at what time of day: "Marin 10:15 AM". */
+const WROTE_AT = /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’.-]*){0,2},? \(?\d{1,2}:\d{2} ?[AP]M\)?$/u;
+/** Settings of a file that a plan was kept in. */
+const OF_FILE = /^(?:tags?|categor(?:y|ies)|author|layout|draft|slug|permalink|status|created|updated|modified|id|lang|language|file(?:name)?|version): ?\S/i; // prettier-ignore
+
+const LINE_AT_MOST = 300;
+
+/** Whether a line is of the letter or the file that a plan stands in, and of no class. */
+export function isOfLetter(line: string, under: LineKind): boolean {
+  if (line.length > LINE_AT_MOST) return false;
+  const opening = under === 'nothing' || under === 'talk';
+  if (opening && (HEAD.test(line) || WROTE_AT.test(line) || OF_FILE.test(line))) return true;
+  return QUOTED_BELOW.test(line) || SENT_FROM.test(line) || PAGE.test(line) || REACHED.test(line);
+}
+
+/** "[03/03/2025, 10:15:22] Marin: ", "3.3.25, 10:15 - Marin: " before each message of a chat. */
+const CHAT =
+  /^\[?\d{1,4}[/.-]\d{1,2}[/.-]\d{2,4},? \d{1,2}[:.]\d{2}(?::\d{2})?(?: ?[ap]\.?m\.?)?\]?(?: ?[-–—])? [^:\n]{1,30}: /iu;
+
+export function withoutChatMark(line: string): string {
+  return line.replace(CHAT, '');
+}
+
+const ENTITIES: ReadonlyMap<string, string> = new Map([
+  ['amp', '&'], ['nbsp', ' '], ['bull', '•'], ['middot', '·'], ['ndash', '–'], ['mdash', '—'], ['quot', '"'],
+  ['apos', "'"], ['#39', "'"], ['rsquo', '’'], ['lsquo', '‘'], ['ldquo', '“'], ['rdquo', '”'], ['times', '×'],
+  ['hellip', '…'], ['frac12', '½'], ['frac14', '¼'], ['gt', '>'], ['lt', '<'],
+]); // prettier-ignore
+
+/** "&bull; Wrists &amp; elbows" as it is meant. */
+export function withoutEntities(line: string): string {
+  if (!line.includes('&')) return line;
+  return line.replace(/&(#?\w{2,6});/g, (all, name: string) => ENTITIES.get(name) ?? all);
+}
+
+const FENCE = /^-{3,}\s*$/;
+const FILE_HEAD_AT_MOST = 20;
+
+/** The settings at the top of a file, between two rows of dashes, as a person would write them: "duration: 30". */
+export function withoutFileHead(lines: readonly string[]): readonly string[] {
+  if (!FENCE.test(lines[0] ?? '')) return lines;
+  const end = lines.findIndex((line, at) => at > 0 && at < FILE_HEAD_AT_MOST && FENCE.test(line));
+  const within = lines.slice(1, Math.max(1, end));
+  if (end < 2 || !within.every((line) => /^\s*(?:-|[\w -]{1,30}:)/.test(line))) return lines;
+  const head = within.map((line) => line.replace(/^((?:duration|length|minutes|time):) ?["']?(\d{1,3})["']?$/i, 'Duration: $2 min')); // prettier-ignore
+  return ['', ...head, '', ...lines.slice(end + 1)];
+}
+
+/** Over a list of what a teacher has to bring, do or know, and nobody does in the class. */
+const BESIDE =
+  /^(?:please |also |to |things to |what to )?(?:bring|pack|remember|prepare|buy|print|do before(?:hand)?|check before(?:hand)?)(?: with you| along| beforehand)?$|^(?:(?:you|we|i)(?:['’]ll| will)? need|(?:what|all) (?:you|we|i) need|equipment|props|materials?|kit|gear|requirements|(?:my |some |other |extra |teacher['’]?s? |general |class |a few |after )*(?:notes?|reminders|remarks|observations|comments)(?: (?:to|for) (?:self|me|myself|next (?:time|week)|the teacher|teacher))?|to[- ]do(?: list)?|(?:class |learning |my |our |today['’]s )*(?:aims?|goals?|objectives?|outcomes?|intentions?)|homework|playlist|attendance|who came|participants|(?:for )?next (?:time|week|class|lesson)|before class|after class|follow[- ]?up|ideas|what went (?:well|wrong)|feedback|evaluation|reflection)$/iu;
+const BESIDE_AT_MOST = 15;
+
+/** For each line whether it stands in such a list, or over it. */
+export function besideClass(lines: readonly string[]): readonly boolean[] {
+  const beside = lines.map(() => false);
+  lines.forEach((line, at) => {
+    if (line.length > 60 || !BESIDE.test(withoutMarks(line))) return;
+    // "Class notes" over everything is what the class is called.
+    if (!/:\s*[*_]*$/.test(line) && lines.slice(0, at).every((above) => above.trim() === '')) return;
+    const listed = (lines[at + 1] ?? '').trim() === '' ? at + 2 : at + 1;
+    const first = lines[listed] ?? '';
+    const marked = isItem(first) && !isItem(line);
+    // Without a mark or a colon a word alone may be the name of a part.
+    if (first.trim() === '' || (!marked && !/:\s*[*_]*$/.test(line) && listed === at + 2)) return;
+    const items: number[] = [];
+    for (let next = listed; next < Math.min(lines.length, listed + BESIDE_AT_MOST); next++) {
+      const text = itemAt(lines, next);
+      if (text.trim() === '' || (marked && !isItem(text) && indentOf(text) <= indentOf(first))) break;
+      items.push(next);
+    }
+    // "Prepare" over what has amounts is a part of the class.
+    if (items.filter((item) => isCounted(withoutMark(itemAt(lines, item)))).length > items.length / 2) return;
+    for (const one of [at, ...items]) beside[one] = true;
+  });
+  return beside;
+}
+
+function withoutMarks(line: string): string {
+  return withoutMark(line.trim().replace(/^#{1,6} /, ''))
+    .replace(/[*_]/g, '')
+    .replace(/ ?:$/, '')
+    .trim();
+}

@@ -1,0 +1,69 @@
+import { itemAt } from '@/core/units';
+import { isItem } from '../line-kinds/headings';
+import { indentOf } from '../model/line-words';
+
+/*
+ * Classes that are told in whole paragraphs: their lines broken where the page was narrow, and the sentences of each.
+ */
+
+const LINE_FROM = 38;
+const LINE_TO = 120;
+/** Of the breaks in a block so many stand within a sentence. */
+const BROKEN_SHARE = 0.5;
+const BREAKS_AT_LEAST = 2;
+const SENTENCES = { min: 2, max: 60 } as const;
+const PARAGRAPH_AT_MOST = 3000;
+const SENTENCE_AT_MOST = 300;
+
+/** Lines that were broken where the page ended put together in the first of them; the others are empty. */
+export function withoutBreaks(lines: readonly string[]): readonly string[] {
+  const out = [...lines];
+  for (let from = 0; from < lines.length;) {
+    let to = from;
+    while (to < lines.length && isOfText(itemAt(lines, to))) to++;
+    if (to - from > BREAKS_AT_LEAST && isBroken(lines.slice(from, to))) {
+      out[from] = lines
+        .slice(from, to)
+        .map((line) => line.trim())
+        .join(' ');
+      for (let at = from + 1; at < to; at++) out[at] = '';
+    }
+    from = Math.max(to, from + 1);
+  }
+  return out;
+}
+
+function isOfText(line: string): boolean {
+  return line.trim() !== '' && line.length <= LINE_TO && !/[\t|]/.test(line) && !isItem(line) && !/^\s*#/.test(line);
+}
+
+/** "cue: …", "“Soft knees” …": a line of its own, and none that the page broke. */
+const BEGINS = /^\s*(?:\p{L}{2,12}:\s|["“])/u;
+
+const NOTED = /\d ?[x×](?![\p{L}])|(?<!\p{L})[x×] ?\d|\d ?mins?\b/iu;
+
+function isBroken(block: readonly string[]): boolean {
+  const breaks = block.slice(0, -1);
+  // What stands further in than the line above it tells of that.
+  if (block.some((line, at) => at > 0 && (indentOf(line) > indentOf(itemAt(block, at - 1)) || BEGINS.test(line))))
+    return false;
+  // Lines with amounts are notes, and no text.
+  if (block.filter((line) => NOTED.test(line)).length >= block.length / 2) return false;
+  const within = breaks.filter((line, at) => {
+    const next = itemAt(block, at + 1).trim();
+    return line.trim().length >= LINE_FROM && !/[.!?:;)\d"”]$/.test(line.trim()) && /^\p{Ll}/u.test(next);
+  });
+  const long = breaks.every((line) => line.trim().length >= LINE_FROM);
+  return long && within.length >= BREAKS_AT_LEAST && within.length >= BROKEN_SHARE * breaks.length;
+}
+
+const BETWEEN_SENTENCES = /(?<=[.!?]["”)]?)\s+(?=["“(]?\p{Lu}|\d)/u;
+
+/** The sentences of a paragraph; none where it is one sentence, or too long to be told apart. */
+export function sentencesOf(text: string): readonly string[] {
+  if (text.length > PARAGRAPH_AT_MOST || !/[.!?;] /.test(text)) return [];
+  if (!BETWEEN_SENTENCES.test(text)) return [];
+  const found = text.split(BETWEEN_SENTENCES);
+  const told = found.length >= SENTENCES.min && found.length <= SENTENCES.max;
+  return told && found.every((sentence) => sentence.length <= SENTENCE_AT_MOST) ? found : [];
+}

@@ -1,0 +1,101 @@
+import { firstWord } from '../tokens/first-words';
+import { isSwapped, wordAmong } from '../tokens/tokens';
+import { wordCount } from '../model/line-words';
+
+/* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
+
+/** "Standing pillar": a posture by its name, and no standing about. */
+const STANDING_NAME =
+  /^standing (?!still|quiet|silen|medit|easy|tall|calm|together|here|relaxed|rest|and|in|with|by|at|under|for|so|there|hands|eyes|breath)\p{L}+$/iu;
+
+const QUIET_WORDS = ['quietly', 'silence'];
+/** "Stnad", "silnce", "queitly" as they are meant; "strand" and "sand" are other words. */
+function spelledStill(word: string): string | null {
+  return (
+    wordAmong(word, QUIET_WORDS) ??
+    ['stand', 'still', 'standing', 'sitting', 'quiet'].find((one) => isSwapped(word, one)) ??
+    null
+  );
+}
+
+export function isStill(written: string): boolean {
+  const text = written.replace(/\b[qs]\p{L}{4,8}\b/giu, (word) => spelledStill(word.toLowerCase()) ?? word);
+  if (/^(?:both )?(?:hands|palms|one hand) on (?:the |your )?(?:knees|(?:lower )?belly|heart|chest|thighs|lap|navel|back|kidneys|(?:lower )?(?:dantian|dan tian|dan tien|abdomen))[.]?$/i.test(text)) return true; // prettier-ignore
+  if (
+    /^(?:(?:sit|stand|lie)(?:ting|ing|lying)?\b.{0,20} |(?:a |the |our |closing |final |guided |short |breath(?:ing)? |seated |standing )*)meditat(?:e|ion|ing)$/i.test(
+      text,
+    )
+  )
+    return true;
+  if (STILL_BY_NAME.test(text) || /^relax(?:ing|ation)? (?:lying|sitting|seated|in silence|quietly|on (?:the|your|their) (?:chair|mat|back)|with (?:my|the|a) (?:recording|music))\b/i.test(text)) return true; // prettier-ignore
+  if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
+  if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
+  return (
+    /^(?:(?:now|then|let us|we|just|quietly) )*(?:stand(?:ing)?(?: (?:still|quietly|and do nothing|here))?|arriv(?:e|ing)(?:,| and| ?\/) ?(?:stand|sit)(?:t?ing)?|stillness|(?:seated|sitting|lying|quiet|silent) (?:meditation|stillness|rest)|still(?=$)|silence|quiet|hush|sh{2,}|z{2,}|peace|(?:loose|easy|simple|plain|silent|still|relaxed|quiet) (?:standing|sitting)|be still|(?:keep|stay|remain)(?:ing)? (?:silent|quiet|still)|rest|seated(?=,? (?:eyes|quiet|still|in silence|hands|palms))|sit(?:ting)?(?: ?\/ ?| )(?:or standing|stand(?:ing)?|lie|still|quiet(?:ly)?|qtly|for|in silence|, hands|, palms|with (?:our |your |their |the )?(?:closed eyes|eyes (?:closed|shut)))|(?:lie|lying)(?: down)?|(?:with )?eyes (?:closed|shut)|(?:clos(?:e|ing)|shut(?:ting)?) (?:your |the |their )?eyes)(?:$|[ ,.;])/i.test(
+      text,
+    ) &&
+    !STANDING_NAME.test(text) &&
+    !/^stand(?:ing)? (?:on (?:one|the (?:left|right)|your (?:left|right)|each|either|tiptoe)|like|post|up)\b/i.test(
+      text,
+    )
+  );
+}
+
+/** Stillness by what it is called: "Relaxation", "Body scan", "a quiet minute", "watch the breath". */
+const STILL_BY_NAME =
+  /^(?:(?:a|the|final|closing|deep|short|guided|full|long|side[- ]lying|lying|seated|sitting|standing) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
+
+/** What is written down for the day and is no part of the class. */
+export const BESIDE_CLASS =
+  /\b(?:tea|coffee|cake|biscuits?|chat|natter|payments?|register|feedback|raffle|photos?|notices?|money|keys?|lights?|heaters?|speaker|playlist|projector)\b/i;
+
+/** Stillness said otherwise than by standing or sitting at the start: "palms on the eyes and be silent". */
+export function isQuiet(text: string): boolean {
+  if (/, (?:quiet|silence|stillness)$/i.test(text)) return true;
+  const silent =
+    /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be still|(?:keep|stay|remain)(?:ing)? (?:still|silent|quiet)|nothing else|just (?:sit|stand|breathe|be|listen)(?:ting|ing)?)\b/i;
+  const placed =
+    /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|keep|stay|remain|breather|break|minute)\b/i;
+  return silent.test(text) && placed.test(text);
+}
+
+/** What is left of a line about another: "no talking in that". */
+export const FRAGMENT = /^(?:in|on|at|for|here|there|with|during|please|this|that|it)\b/i;
+
+const PLACE_VERBS = ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move', 'switch'];
+const DOWN = ['down'];
+const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
+
+export function isTransition(text: string): boolean {
+  const first = wordAmong(firstWord(text), PLACE_VERBS);
+  if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
+  return (
+    /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
+    (/^stand(?:ing)? (?:up )?(?:behind|beside|from|in front|next|and face)\b/i.test(text) && wordCount(text) <= 6) ||
+    (/^feet \p{L}/iu.test(text) && wordAmong(firstWord(text.slice(5)), FEET) !== null) ||
+    /^(?:(?:down|up|back) to (?:sit(?:ting)?|stand(?:ing)?)|sit up|come (?:to|up to|back to) (?:sit|stand)(?:ing)?|lie down)\b/i.test(
+      text,
+    ) ||
+    /^sit(?:ting)?(?:[,.]| \(|$)/i.test(
+      text.replace(/^(sit(?:ting)?) (\p{L}+)/iu, (all, sit: string, next: string) =>
+        wordAmong(next.toLowerCase(), DOWN) ? sit : all,
+      ),
+    )
+  );
+}
+
+export const TALK_STARTS =
+  /^(?:(?:done|finished|out|home) by|(?:pause|stop|break) for (?:a )?(?:water|drinks?|questions|photos?)|whoever|whatever|anyone|anybody|those who|i|i'll|i’ll|i'd|if|you|your|they|it|this|that|there|thank|thanks|thx|ty|cheers|good|hello|hi|helo|bye|welcome|say|tell|warn|give|call|keep|don't|don’t|dont|do not|somebody|see you|nb|let the|listen|last(?! [a-z]+,? (?:[x×] ?)?(?:\d|one|two|three|four|five|six|eight|ten|half)\b)|between|must|should|need to|make sure|remember|remind|ask|check|introduce|explain|mention|point out|demonstrate|talk about|lock up|hand out|collect (?:the |your |their |all )*(?:money|fees?|mats?|chairs?|phones?|forms?|bands?|sticks?|cushions?|names|cards?)|set up|tidy|money|notices|bring (?:the |your |a |some |spare |extra )*(?:chairs?|mats?|water|bell|speaker|music|keys?)|turn (?:on|off)|put on|come back|and now|never|not|leave out|mind|(?:the )?(?:first|last|next) (?:\w+ )?rounds? (?:are|is))\b/i;
+
+const AS_LIKED = /,? \b(?:as|where|wherever|however) (?:you|they|we) (?:like|please|are|want|wish|prefer)\b/gi;
+
+/** Whether a line speaks to people, or of them, rather than names what is done. */
+export function isTalk(written: string, left: string): boolean {
+  const [body, rest] = [written, left].map((one) => one.replace(AS_LIKED, '')) as [string, string];
+  if (TALK_STARTS.test(body) && !/^let us\b/i.test(body)) return true;
+  return (
+    /[?]$/.test(body) ||
+    / I (?!do\b)\p{Ll}/u.test(rest) ||
+    /\b(?:you|your|(?<!\b(?:on|of|with|over) )them|somebody|people)\b/i.test(rest)
+  );
+}

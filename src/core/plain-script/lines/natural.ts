@@ -1,0 +1,380 @@
+import { withDoubts } from './accounted';
+import { minutesAlone } from '../layout/bare-minutes';
+import { minutesOfPart, partInLine } from './part-in-line';
+import { itemAt, rememberedBy } from '@/core/units';
+import { tellsOfStep } from './asides';
+import { MAY_COUNT } from '../line-kinds/name-lines';
+import { isManner, isOnlyBreath } from '../phrases/breath-counts';
+import { clauseApart } from './clause-apart';
+import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
+import { findCounts, hasAmount } from '../phrases/counts';
+import { doneFor, lastingFor, SAT } from './lasting';
+import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
+import { isSpokenSentence } from './amounts-spoken';
+import { spokenIn } from './spoken';
+import type { Standing } from '../model/standing';
+import { withoutFrame } from '../phrases/frames';
+import { ITEM, namesPart } from '../line-kinds/headings';
+import { amountBehindWords, guidedWords, isDone } from './amount-behind';
+import { aboveClass, labelledAs } from './labelled';
+import { layered, withLayersBehind } from '../line-kinds/layers-counted';
+import { isOfLetter } from '../layout/letters';
+import { isStill, isTransition, TALK_STARTS } from '../line-kinds/line-signs';
+import { secondsFrom, type LineKind } from '../model/model';
+import { sentencesOf } from '../layout/paragraphs';
+import { lostClauses } from './lost-clauses';
+import { reading, type Reading } from '../model/reading';
+import { ofStepAbove } from './of-step-above';
+import { restLine } from './rest-lines';
+import { rowOf, type Row } from '../layout/rows';
+import { spelledOut } from '../tokens/spelled-out';
+import { severalSteps } from './several';
+import { readRemark, readStep } from './step-lines';
+import { settingIn } from '../line-kinds/step-settings';
+import { headAndTail, type Tailed } from './tails';
+import { isTold } from '../line-kinds/talks';
+import { nameInSentence } from '../phrases/title-names';
+import { capitalised, singleSpaced, wordCount } from '../model/line-words';
+import { wayInList } from './ways-in-list';
+
+/** The time of day of the class at which a line stands: "12:40 Row" is no length. */
+const UNTIL_STAMP = /,? (?:un)?(?:till?|to) (?:[01]?\d|2[0-3])[:.][0-5]\d$/i;
+const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
+/** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
+const SPAN =
+  /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*(?:[:,.–—-]?\s+(?=\p{L})|:\s+(?=\d))/iu;
+/** A longer line is a paragraph that somebody says; no grammar looks through it. */
+const GRAMMAR_UP_TO = 500;
+const SIGNS = Object.keys({
+  underlined: true,
+  opens: true,
+  heads: true,
+  timedBelow: true,
+  parts: true,
+  beside: true,
+  alone: true,
+  named: true,
+  shouted: true,
+  inset: true,
+  otherMark: true,
+  numbersOn: true,
+  inMinutes: true,
+  listed: true,
+  wantsAmount: true,
+  uncounted: true,
+  headsSpoken: true,
+  spoken: true,
+} satisfies Record<Exclude<keyof Standing, 'under' | 'lastsSeconds' | 'partName'>, true>) as (keyof Standing)[];
+
+/** All that a line stands in, in one text. */
+function keyOf(standing: Standing): string {
+  const signs = SIGNS.map((sign) => (standing[sign] === true ? '1' : '0')).join('');
+  return `${standing.under} ${standing.lastsSeconds ?? '-'} ${signs} ${standing.partName ?? ''}\n`;
+}
+
+/**
+ * How a line of ordinary writing is understood, given what it stands under and whether the next line underlines it.
+ * One reading, or an in and an out. Remembered: after an edit nearly all lines are what they were.
+ */
+export function readNatural(line: string, standing: Standing): readonly Reading[] {
+  return line.length > REMEMBERED_UP_TO ? readLine(line, standing) : readBefore(line, standing);
+}
+
+const readBefore = rememberedBy((line: string, standing: Standing) => keyOf(standing) + line, readLine);
+/** Longer lines are not kept: they would fill the memory with each key that is pressed in them. */
+const REMEMBERED_UP_TO = 1_000;
+
+function readLine(line: string, standing: Standing): readonly Reading[] {
+  // A long line is looked through only where it is long by its blanks alone.
+  const written = line.trim();
+  const short = written.length > GRAMMAR_UP_TO ? singleSpaced(written) : written;
+  if (isOfLetter(short, standing.under)) return [reading('nothing', '')];
+  if (standing.beside) return [reading('said', short.replace(ITEM, ''), {}, true)];
+  const heading = standing.under === 'nothing' ? aboveClass(short) : null;
+  if (heading) return heading;
+  const told = paragraphOf(short, line, standing);
+  if (told) return told;
+  const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
+  const { text, remarks, part } = row;
+  const stands = row.named ? { ...standing, named: true } : standing;
+  const found = minutesOfPart(text, readWhole(text, line, stands));
+  const readings = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
+  const [first] = readings;
+  const opened = part === undefined ? [] : [reading('section', part)];
+  const beside = first && HAS_REMARKS.has(first.kind) ? [...readings, ...remarks.flatMap(remarkOf)] : readings;
+  return [...opened, ...beside, ...lostClauses(text, beside).flatMap(remarkOf)];
+}
+
+const PARAGRAPH_FROM = 60;
+/** Of the sentences of a paragraph that tells a class so many are steps. */
+const STEPS_AT_LEAST = 2;
+const STEPS_SHARE = 0.4;
+
+/** A paragraph as its sentences, where enough of them are steps with amounts; `null` for any other line. */
+function paragraphOf(text: string, line: string, standing: Standing): readonly Reading[] | null {
+  const sentences = text.length < PARAGRAPH_FROM ? [] : sentencesOf(text);
+  if (sentences.length === 0) return null;
+  let { under } = standing;
+  let steps = 0;
+  const found = sentences.map((sentence) => {
+    const { text: spelled } = rowOf(spelledOut(sentence.trim()));
+    const readings = readWhole(spelled, line, { ...standing, under });
+    const inLayers = readings.some(({ sets }) => sets?.layers !== undefined);
+    const step = readings.find(({ kind, counts }) => STEPS.has(kind) && (inLayers || hasAmount(counts)));
+    if (step) [under, steps] = [step.kind, steps + 1];
+    return readings;
+  });
+  if (steps < STEPS_AT_LEAST || steps < STEPS_SHARE * sentences.length) return null;
+  return found.flatMap((readings) => readings.map((one) => ({ ...one, unsure: true })));
+}
+
+/** A sentence or a row, with what is told behind its step. */
+function readWhole(text: string, line: string, standing: Standing): readonly Reading[] {
+  const part = partInLine(text.replace(ITEM, '')) ?? breathingStep(text, standing.under);
+  if (part) return part;
+  const whole = withoutStop(text, line, standing) ?? readText(text, line, standing);
+  return withTail(whole, text, line, standing) ?? whole;
+}
+
+const EYES = /^(?:with )?eyes (?:closed|shut|open|half (?:closed|open|shut))(?=[.!]?$)/i;
+
+/** What is done, and nothing else. */
+const STEPS: ReadonlySet<LineKind> = new Set(['movement', 'silence', 'talk', 'transition']);
+
+/** The step before a stop or another mark and what is told behind it, where the whole line kept less of it; else `null`. */
+function withTail(
+  whole: readonly Reading[],
+  text: string,
+  line: string,
+  standing: Standing,
+): readonly Reading[] | null {
+  const [first, ...others] = whole;
+  if (!first || !(STEPS.has(first.kind) || first.kind === 'said') || others.some(({ kind }) => STEPS.has(kind)))
+    return null;
+  const apart = headAndTail(text) ?? (first.kind === 'movement' ? nameAndSentences(text) : null);
+  if (!apart) return null;
+  const found = readText(apart.head, line, standing);
+  const [step] = found;
+  if (!step || !STEPS.has(step.kind) || found.length > 1) return null;
+  if (apart.counted && first.kind !== 'said' && JSON.stringify(step.counts) !== JSON.stringify(first.counts)) return null; // prettier-ignore
+  if (apart.counted) return [{ ...step, unsure: true }, reading('said', apart.tail)];
+  // How the eyes are is told of a silence by its name.
+  const eyes = EYES.exec(apart.tail)?.[0];
+  if (eyes !== undefined && step.kind === 'silence')
+    return first.words.includes(eyes) ? null : [{ ...step, words: `${step.words}, ${eyes.toLowerCase()}` }];
+  const kept = others.map(({ words }) => words).join(' ');
+  if (step.words === first.words && kept.length >= apart.tail.length - 3) return null;
+  // "The Crane Dries Her Wings. Six times, slowly. Let them watch first."
+  const ofName = first.unsure && /[.!] \p{Lu}/u.test(apart.head);
+  if (first.kind === 'said' && step.unsure && !ofName) return null;
+  return [...found, ...remarkOf(apart.tail)];
+}
+
+/** "Step wide. Look at the horizon.", "Sway … and let everything hang": a name without amounts, and what is told behind it. */
+function nameAndSentences(text: string): Tailed | null {
+  if (MAY_COUNT.test(text.replace(ITEM, ''))) return null;
+  const [, head = '', tail = ''] = NAME_THEN_TOLD.exec(text) ?? [];
+  return tail === '' ? null : { head, tail };
+}
+
+const NAME_THEN_TOLD = /^((?:\S{1,3}\s+)?\p{Lu}[^.!?…:]{2,50}?)(?:[.!] (?=\p{Lu})|\s?(?:\.{3}|…)\s?)(\S.{8,})$/u;
+
+/** What stands beside a step in its row: its breath, what a label says of it, or what is said. */
+function remarkOf(remark: string): readonly Reading[] {
+  const set = settingIn(remark);
+  if (set) return set;
+  const found = readRemark(remark);
+  return found[0]?.kind === 'said' ? (labelledAs(remark, 'movement') ?? found) : found;
+}
+
+const HAS_REMARKS: ReadonlySet<LineKind> = new Set(['movement', 'talk', 'silence', 'section']);
+
+/** A stop behind an amount, as all lines of a script may have one. */
+const STOPPED =
+  /(?:[\d)'"’′″”\]]|\b(?:x|s|m|mins?|minutes?|secs?|seconds?|sides?|legs?|arms?|ways?|each|ea|times|rounds|reps))\.$/iu;
+
+/** The line without the stop behind its amount, where it is a step, a part or an amount then; else `null`. */
+function withoutStop(text: string, line: string, standing: Standing): readonly Reading[] | null {
+  // What is spoken in a movement keeps its stop.
+  if ((standing.spoken && isSpokenSentence(text)) || text.length > GRAMMAR_UP_TO || !STOPPED.test(text)) return null;
+  const readings = readText(text.slice(0, -1), line.trimEnd().slice(0, -1), standing);
+  return readings.some(({ kind }) => TOLD.has(kind)) ? null : readings;
+}
+
+const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated', 'inhale', 'exhale', 'nothing']);
+
+function readText(text: string, line: string, standing: Standing): readonly Reading[] {
+  const { under, named, inset: further, listed: among, otherMark, lastsSeconds } = standing;
+  if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
+  if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
+  // "Sit with eyes closed, 2 min:" over what is said into it.
+  if (!standing.heads && opensSilence(text)) return readText(text.slice(0, -1), line, standing);
+  const boxed = withoutBoxedTime(text);
+  if (boxed !== null) return readText(boxed, line, standing);
+  const span = spanOf(text);
+  const behindStamp = text.replace(STAMP, '');
+  const stamped = span?.behind ?? (behindStamp === text ? text : behindStamp.replace(UNTIL_STAMP, ''));
+  if (standing.headsSpoken) return [{ ...reading('movement', stamped.replace(ITEM, '')), heads: true }];
+  const opened = headed(stamped, span?.seconds ?? null, standing);
+  if (opened) return opened;
+  const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
+  const body = stamped.replace(ITEM, '');
+  const placed = standing.spoken && isSpokenSentence(body) ? null : atPlace(body, line, standing);
+  if (placed) return placed;
+  const above = ofStepAbove(body, standing);
+  if (above) return above;
+  const behind = withLayersBehind(body);
+  const mark = stamped.slice(0, stamped.length - body.length);
+  const [taught] = behind ? namedOr(behind.head, readText(mark + behind.head, line, standing)) : [];
+  if (behind && taught?.kind === 'movement') return [taught, layered(body, behind.layers)];
+  const labelled = talkLasting(body, lastsSeconds) ?? labelledAs(body, under);
+  if (labelled) return labelled;
+  const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
+  if (side)
+    return readStep(`${itemAt(side, 2)}, ${/^r/i.test(itemAt(side, 1)) ? 'right' : 'left'} side only`, false, under);
+  const amount = standing.wantsAmount ? BRACKETED.exec(body)?.[1] : undefined;
+  if (amount !== undefined && MAY_COUNT.test(amount)) {
+    const found = readText(amount, amount, { ...standing, wantsAmount: false });
+    if (found.length === 1 && found[0]?.kind === 'setting') return found;
+  }
+  const apart = clauseApart(body, item, (part) => readText(mark + part, line, standing));
+  if (apart) return apart;
+  const guided = guidedWords(body);
+  if (guided) return guided;
+  const led = item ? null : (spokenIn(body, standing) ?? amountBehindWords(body, standing));
+  if (led) return led;
+  const rested = restLine(body, { under, item, lastsSeconds: span?.seconds ?? lastsSeconds });
+  if (rested) return [rested];
+  const breathed = breathIn(body, under);
+  if (breathed) return breathed;
+  const { counts } = findCounts(body);
+  if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
+  if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
+  const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
+  const way = item && !inset && under === 'movement' && !standing.wantsAmount ? wayInList(body) : null;
+  if (way) return [way];
+  const several = TALK_STARTS.test(body) ? null : (severalSteps(body) ?? severalSteps(withoutFrame(body) ?? ''));
+  if (several) return several;
+  if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];
+  if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
+  const found = readStep(body, item || span !== null, inset ? 'said' : under);
+  // What is told beside a step does not last as well.
+  const [step, ...beside] = found;
+  const lasts = span?.seconds ?? lastsSeconds;
+  if (!step || lasts === null) return found;
+  const done = doneFor(step, body, lasts);
+  return [span === null ? done : lastingFor(done, lasts), ...beside];
+}
+
+/** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
+function breathIn(body: string, under: LineKind): readonly Reading[] | null {
+  const { counts, rest } = findCounts(body);
+  const { breath, rests: _, ...others } = counts;
+  if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
+  // "very slowly, in 5, out 5", below a step.
+  if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
+    return [reading('setting', '', counts), reading('said', rest.replace(/^\(|[\s,;:–-]+$/g, ''))];
+  const told = under === 'movement' && Object.keys(counts).length === 0 ? tellsOfStep(body) : null;
+  if (told) return told;
+  // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
+  const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
+  // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
+  const amountBehind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
+  const rounds = amountBehind === undefined ? undefined : findCounts(`x ${amountBehind}`).counts.rounds;
+  const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
+  return breaths.length > 0 ? [...breaths, ...often] : null;
+}
+
+/** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
+function namedOr(head: string, readings: readonly Reading[]): readonly Reading[] {
+  if (readings[0]?.kind === 'movement') return readings;
+  const name = nameInSentence(head);
+  if (name === null && PLAIN_NAME.test(head) && wordCount(head) <= 5) return [reading('movement', head, {}, true)];
+  return name === null ? readings : [reading('movement', name.name, {}, true)];
+}
+
+const PLAIN_NAME = /^\p{L}[\p{L} '’-]{2,40}$/u;
+
+/** A talk by its label, as long as the column of times leaves it; `null` for any other line. */
+function talkLasting(body: string, lasts: number | null): readonly Reading[] | null {
+  const told = lasts === null ? undefined : TALK_LABEL.exec(body)?.[1];
+  if (told === undefined || lasts === null) return null;
+  return [reading('talk', capitalised(told), { seconds: secondsFrom([lasts, lasts], 1) }, true)];
+}
+
+/** "03:30 talk: why we breathe out slowly", in a column of times. */
+const TALK_LABEL = /^(?:talk|explain|explanation|story|chat|q ?& ?a): ?(\S.{2,120})$/i;
+
+/** "Right: x4", "L 45 s", below a name: of that side, where the other has a line of its own. */
+const SIDE_FIRST =
+  /^(?:on )?(?:the )?(left|right|l|r)(?: (?:side|leg|foot|arm|hand))?(?:[:,–-] ?| )((?:hold )?(?:[x×] ?)?\d{1,3}(?::\d\d)? ?(?:[x×]|times|rounds|reps|s|secs?|seconds|m|mins?|minutes?)?)[.!]?$/i;
+
+/** "(2 min)", right below a name: how long, and no pause behind it. */
+const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
+
+/** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */
+function withoutBoxedTime(text: string): string | null {
+  const [, name = '', time = '', rest = ''] = BOXED_TIME.exec(text) ?? [];
+  if (name === '' || isTold(name) || isTold(`${name}: ${rest}`)) return null;
+  const { counts } = findCounts(rest);
+  return hasAmount(counts) ? `${name}: ${rest}` : `${name}, ${time}. ${rest.charAt(0).toUpperCase()}${rest.slice(1)}`;
+}
+
+const BOXED_TIME = /^((?:\d{1,2}[.)] |[-*•] )?\p{L}[^():]{2,40}?) ?[([](\d{1,2}:\d{2}|\d{1,2} ?(?:min|mins|m|['′]))[)\]]: (?=\S)(.{3,160})$/u; // prettier-ignore
+
+/** "Sit. Turn the head x4", "Lie or sit. Three breaths.": a change of place before a step. */
+const PLACE_FIRST = /^([^.!?:\d]{3,30})[.!] (?=\p{Lu}|\d)(.{4,120})$/u;
+const AT_PLACE = /^(?:(?:start|begin)(?:ning|ing)? )?(?:seated|standing|sitting|lying|lie|sit|stand)(?: (?:or|and) (?:sit|stand|lie|standing|sitting|lying))?(?: down| up| tall)?$/i; // prettier-ignore
+
+/** A change of place, and the step behind it in the same line; `null` for any other. */
+function atPlace(body: string, line: string, standing: Standing): readonly Reading[] | null {
+  const [, place = '', next = ''] = PLACE_FIRST.exec(body) ?? [];
+  if (next !== '' && isPlace(place) && OF_SILENCE.test(next)) {
+    const { counts } = findCounts(next);
+    if (counts.seconds !== undefined && counts.rounds === undefined) return [reading('silence', place, { seconds: counts.seconds })]; // prettier-ignore
+  }
+  if (next === '' || !isPlace(place) || !isCountedFirst(next)) return null;
+  const [, counted = next, more] = /^(.{4,60}?)[.!] (?=\p{Lu})(.+)$/u.exec(next) ?? [];
+  const told = more === undefined ? [] : readRemark(more);
+  return [reading('transition', place, {}), ...readText(counted, line, standing), ...told];
+}
+
+const OF_SILENCE = /^[^.!?]{0,24}\b(?:silence|quiet|stillness|in silence)\b[^.!?]{0,16}[.!]?$/i;
+
+/** Whether the first sentence counts rounds, or moves for a time; else a time is how long they stay there. */
+function isCountedFirst(text: string): boolean {
+  const [first = ''] = text.split(/[.!] /);
+  const { counts } = findCounts(first);
+  if (counts.seconds !== undefined) return isDone(first);
+  return counts.rounds !== undefined;
+}
+
+function isPlace(text: string): boolean {
+  return isTransition(text) || AT_PLACE.test(text);
+}
+
+/** Whether a line with a colon at its end is a silence by its words and its time. */
+function opensSilence(text: string): boolean {
+  if (!/^[^:]{3,60}:$/.test(text) || !MAY_COUNT.test(text)) return false;
+  const { counts, rest } = findCounts(text.slice(0, -1).replace(ITEM, ''));
+  return counts.seconds !== undefined && counts.rounds === undefined && !namesPart(rest) && (isStill(rest) || SAT.test(rest)); // prettier-ignore
+}
+
+/** An amount in brackets or behind a comma, at the end. */
+const APART_BEHIND = /(?:[([]|[,;] |[–—-] )(?:x|×)? ?[\p{L}\d]{1,8} ?(?:x|×|times|rounds|reps|breaths)?[)\]]?[.!]?$/iu;
+
+/** Whether a line could be a name in a list. */
+function isShortName(text: string): boolean {
+  return wordCount(text) <= 7 && !/[.!?:”"]$/.test(text) && !TALK_STARTS.test(text);
+}
+
+/** How long a line lasts that says from when to when, and what stands behind that; `null` for any other. */
+function spanOf(text: string): { readonly seconds: number; readonly behind: string } | null {
+  const match = SPAN.exec(text);
+  if (!match) return null;
+  const [all, ...figures] = match;
+  const [fromMinute, fromSecond, toMinute, toSecond, from, to] = figures.map((one) => Number(one ?? 0));
+  const start = ((fromMinute ?? 0) + (from ?? 0)) * 60 + (fromSecond ?? 0);
+  const seconds = ((toMinute ?? 0) + (to ?? 0)) * 60 + (toSecond ?? 0) - start;
+  return seconds > 0 ? { seconds, behind: text.slice(all.length) } : null;
+}

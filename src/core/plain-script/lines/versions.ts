@@ -1,0 +1,76 @@
+import { capitalised } from '../model/line-words';
+import { reading, type Reading } from '../model/reading';
+
+/*
+ * What a line below a movement tells of another way to do it: a smaller or a larger version, one in a chair, or a caution,
+ * with a label before it, in brackets or behind it, or under a condition.
+ */
+
+const LONGEST = 160;
+const VERSION = '(?: (?:version|option|variation|form|way|level))?';
+const LEVEL_WORDS = `(?:l(?:v|vl|evel)?\\.? ?[1-4]|level (?:one|two|three)|(?:first|second|third) level|(?:more |less )?(?:easy|easier|gentle|gentler|soft|softer|simple|simpler|hard|harder|advanced|strong|stronger|small|smaller|big|bigger|full|half|standing)${VERSION}|more|less|or|challenge|variants?|options?(?: [1-4])?|alternatives?|alt|mods?|modif(?:y|ications?)|variations?|progressions?|regressions?|(?:for )?(?:the )?(?:beginners?|intermediates?|newcomers|regulars|improvers|seniors)|(?:to )?make it (?:easier|harder|smaller|bigger|gentler))`;
+const SEATED_WORDS = `(?:(?:seated|sitting|chair)${VERSION}|sit|(?:in|on|with|from) (?:a|the|your) chair|wheelchair(?: users)?|sitters|(?:for )?(?:those|people|anyone|anybody|everyone) (?:sitting|seated|in (?:a )?chairs?|on (?:a )?chairs?)|seated people|(?:if|when) (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|sit|in a chair|on a chair))`;
+const CAUTION_WORDS = '(?:cautions?|careful|take care|mind|warning|safety(?: note)?|watch out)';
+const MARK = '(?: ?:| [–—-]|,|\\?|\\))';
+
+interface Forms {
+  readonly kind: 'level' | 'seated' | 'caution';
+  readonly before: RegExp;
+  readonly boxed: RegExp;
+  readonly behind: RegExp | null;
+}
+
+function formsOf(kind: Forms['kind'], words: string, behind: string | null): Forms {
+  return {
+    kind,
+    before: new RegExp(`^(${words})${MARK} (\\S.+)$`, 'iu'),
+    boxed: new RegExp(`^[([](${words})[)\\]]:? (\\S.+)$`, 'iu'),
+    behind: behind === null ? null : new RegExp(`^(.{3,}?) (?:[([](${words})[)\\]]|${behind})[.!]?$`, 'iu'),
+  };
+}
+
+const FORMS: readonly Forms[] = [
+  formsOf('seated', SEATED_WORDS, "((?:if|when) (?:you(?:['’]re| are)? )?(?:seated|sitting)|in (?:a|the|your) chair)"),
+  formsOf(
+    'level',
+    LEVEL_WORDS,
+    "(for (?:the )?(?:beginners|newcomers|seniors)|if (?:that|this|it)(?:['’]s| is) too (?:much|hard|low|deep|easy)|(?:to make it|for an?) (?:easier|harder|gentler|smaller|bigger)(?: version)?)",
+  ),
+  formsOf('caution', CAUTION_WORDS, null),
+];
+/** Under a condition, or of some people, without a mark: what is said is the whole line. */
+const WHOLE: readonly (readonly [Forms['kind'], RegExp])[] = [
+  ['level', /^(?:if|when) (?:that|this|it)(?:['’]s| is)(?: too (?:much|hard|easy|low|deep)| easy| hard)[,:]? \S/i],
+  ['level', /^too (?:easy|hard|low|deep)\? \S/i],
+  ['level', /^(?:beginners|newcomers|seniors|regulars) \p{Ll}\S* \S/iu],
+  ['level', /^l[1-4] \p{Ll}/iu],
+  ['caution', /^(?:caution|careful|warning) \p{Ll}/iu],
+];
+/** Signs of a caution before it. */
+const SIGNED = /^(?:!{1,3}|\(!\)|⚠\uFE0F?)\s*(?=\S)/u;
+/** Behind it and a comma stands what is done: "sit, eyes shut". */
+const BARE = /^(?:sit|sitting|seated|standing|half|full|more|less|or|soft|small|big|easy|gentle|hard|strong|simple)$/i;
+const MAY_TELL = /^[([>*]|level|easi|eas[ey]|gentl|soft|simpl|hard|advanc|strong|small|big|full|half|standing|more|less|\bor\b|challeng|varia|option|alt|mod|progress|regress|beginner|intermed|newcom|regular|improv|senior|make it|seated|sit|chair|too |\bl[1-4v]|caution|careful|take care|mind|warning|safety|watch|!|⚠/i; // prettier-ignore
+
+const ALTERNATING = /\d.*\(alt\.?\)$/i;
+
+/** Another way to do the movement above, or a caution; `null` where a line tells of none. */
+export function versionIn(written: string): readonly Reading[] | null {
+  if (written.length > LONGEST || !MAY_TELL.test(written)) return null;
+  const body = written.replace(/^[([]((?:[^()[\]]|\([^()]*\)){8,})[)\]][.]?$/, '$1').trim();
+  for (const { kind, before, boxed, behind } of FORMS) {
+    const first = before.exec(body) ?? boxed.exec(body);
+    // "x4 (alt)": by turns.
+    const last = first || ALTERNATING.test(body) ? null : behind?.exec(body);
+    const label = (first?.[1] ?? last?.[2] ?? last?.[3] ?? '').trim();
+    const text = (first?.[2] ?? last?.[1] ?? '').trim();
+    if (label === '' || !/\p{L}{2}/u.test(text)) continue;
+    if (BARE.test(label) && body.charAt(label.length) === ',') continue;
+    const whole = last?.[3] !== undefined;
+    return [{ ...reading(kind, whole ? body : text, {}, true), label: capitalised(label) }];
+  }
+  const signed = SIGNED.exec(body)?.[0];
+  if (signed !== undefined) return [reading('caution', body.slice(signed.length), {}, true)];
+  const [kind] = WHOLE.find(([, form]) => form.test(body)) ?? [];
+  return kind === undefined ? null : [reading(kind, body, {}, true)];
+}
