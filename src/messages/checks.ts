@@ -47,17 +47,17 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   // time
   'line-too-long': {
     title: 'Line longer than its breath',
-    why: (f) => `${quoted(f.text)} is still being said ${s(f.over)} after the next thing is due.`,
+    why: (f) => `${quoted(f.text)} is still being said ${s(f.over)} after the next cue is due.`,
     fix: 'Fit the words of this movement',
   },
   'line-late': {
-    title: 'Line late for its motion',
+    title: 'Line too late for its motion',
     why: (f) =>
-      `${quoted(f.text)} starts ${Number(f.lead) < 0.05 ? 'with its motion' : `only ${s(f.lead)} before it`}; the lead is ${s(f.wanted)}. Leave a pause before it.`,
+      `${quoted(f.text)} starts ${Number(f.lead) < 0.05 ? 'with its motion' : `only ${s(f.lead)} before its motion`}; your lead is ${s(f.wanted)}. Leave a pause before the line.`,
   },
   'lines-close': {
     title: 'Lines too close',
-    why: (f) => `Only ${Number(f.gap).toFixed(2)} s lie before ${quoted(f.text)}: no room to breathe.`,
+    why: (f) => `Only ${Number(f.gap).toFixed(2)} s before ${quoted(f.text)}: no room to breathe.`,
   },
   'breath-range': {
     title: 'Breath outside the comfortable range',
@@ -74,7 +74,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     fix: 'Say it before the movement',
   },
   'off-target': {
-    title: 'Off its target',
+    title: 'Off target',
     why: (f) => `The class is ${formatDifference(Math.round(Number(f.off)))} off ${formatClock(Number(f.target))}.`,
     fix: 'Open the fit',
   },
@@ -114,7 +114,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'last-unannounced': {
     title: 'Last round not announced',
-    why: (f) => `The last of ${f.rounds} rounds comes and nothing says so.`,
+    why: (f) => `Nothing announces the last of ${f.rounds} rounds.`,
     fix: 'Add “Last one.”',
   },
   'last-twice': {
@@ -133,7 +133,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'odd-rounds': {
     title: 'Odd rounds, changing sides',
-    why: (f) => `By its words it changes sides each round, and ${f.rounds} rounds leave one side with one more.`,
+    why: (f) => `The words change sides each round, and ${f.rounds} rounds give one side one more than the other.`,
     fix: 'Set alternating sides',
   },
   'rounds-style': {
@@ -148,13 +148,13 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     fix: 'Use the plan’s side',
   },
   'side-mirrored': {
-    title: 'A side by name in what is mirrored',
-    why: (f) => `${quoted(f.text)} says ${f.said}, and all of it is done again on the other side.`,
+    title: 'A side named in a mirrored block',
+    why: (f) => `${quoted(f.text)} says ${f.said}, but the block is repeated on the other side.`,
     fix: 'Use the plan’s side',
   },
   'side-unsaid': {
-    title: 'Side never said at first',
-    why: (f) => `It begins on the side said as “${f.side}”, and nothing before or in the first round says so.`,
+    title: 'Starting side not said',
+    why: (f) => `This begins on the side called “${f.side}”, but no line says so before the first round ends.`,
   },
   'clockwise-view': {
     title: 'Clockwise, as seen from where',
@@ -170,7 +170,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'eyes-not-opened': {
     title: 'Eyes never opened',
-    why: () => 'Eyes are closed here, and nothing after it asks for them to be opened.',
+    why: () => 'Eyes are closed here, and no later line asks people to open them.',
     fix: 'Add it to the call back',
   },
   'eyes-balance': {
@@ -180,42 +180,43 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   // safety
   'caution-missing': {
     title: 'Caution missing',
-    why: (f) => `${cautionName(f)} is in it and its caution is said nowhere. ${cautionSays(f)}`,
+    why: (f) => `${cautionName(f)}: no line gives the caution. ${cautionSays(f)}`,
     fix: 'Say it before the movement',
   },
   'caution-late': {
     title: 'Caution comes late',
-    why: (f) => `The caution for ${cautionName(f).toLowerCase()} comes after the movement has begun.`,
+    why: (f) => `The caution for “${cautionName(f).toLowerCase()}” comes after the movement has begun.`,
     fix: 'Say it before the movement',
   },
   'caution-unclear': {
     title: 'Is the caution said?',
     why: (f) =>
-      `${cautionName(f)} is in it; the words before it leave something open, and its caution is not known in them. ${cautionSays(f)}`,
+      `${cautionName(f)}: it is not clear that the words before the movement give the caution. ${cautionSays(f)}`,
     fix: 'Say it before the movement',
   },
   'caution-untagged': {
-    title: 'A caution not marked',
-    why: (f) => `By its words there is this in it: ${cautionName(f).toLowerCase()}. It is not among its cautions.`,
+    title: 'Caution not marked',
+    why: (f) =>
+      `The words suggest “${cautionName(f).toLowerCase()}”, but this movement is not marked with that caution.`,
     fix: 'Add the caution',
   },
   'hold-long': {
     title: 'Long still hold without a way out',
-    why: (f) => `It is held for ${formatClock(Number(f.seconds))}, and nobody is told that they may come out of it.`,
+    why: (f) => `Held for ${formatClock(Number(f.seconds))}, and no line says that people may come out early.`,
     fix: 'Say it before the movement',
   },
   'no-easier-level': {
     title: 'No easier level first',
-    why: () => 'It asks much, and nothing smaller is offered before it begins.',
+    why: () => 'This is demanding, and no easier version is offered before it begins.',
   },
   'no-seated': {
     title: 'No seated option',
-    why: () => 'Nothing that is said offers a seat.',
+    why: () => 'No line offers a seat.',
   },
   'class-caution': {
     title: 'Caution for the whole class',
     why: (f) =>
-      `Once in every class is said: ${String(f.parts)
+      `Say once in every class: ${String(f.parts)
         .split(' ')
         .map((part) => PART_WORDS[part] ?? part)
         .join(', ')}.`,
@@ -229,20 +230,20 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'head-low': {
     title: 'Head low without its caution',
-    why: () => 'By its words the head is low, and the caution for that is not among its cautions.',
+    why: () => 'The words bring the head low, but this movement is not marked with that caution.',
     fix: 'Add the caution',
   },
   'breath-forced': {
     title: 'Breath held or forced',
     why: (f) =>
       Number(f.held) > 0
-        ? `The breath is held or forced (${s(f.held)} at most), and the caution for that is not among its cautions.`
-        : 'The breath is held, forced or fast, and the caution for that is not among its cautions.',
+        ? `The breath is held or forced (up to ${s(f.held)}), but this movement is not marked with that caution.`
+        : 'The breath is held, forced or fast, but this movement is not marked with that caution.',
     fix: 'Add the caution',
   },
   'balance-support': {
     title: 'Balance without support',
-    why: () => 'It stands on one leg, and no wall, chair or toes on the floor are offered.',
+    why: () => 'People stand on one leg, and no wall, chair or toe on the floor is offered.',
     fix: 'Say it before the movement',
   },
   // flow
@@ -251,12 +252,12 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     why: (f) => `The class stands ${stance(f.from)}, and this begins ${stance(f.to)}.`,
     fix: 'Add the transition',
   },
-  'no-arrival': { title: 'No arrival', why: () => 'The class moves before anybody has been told how to stand.' },
-  'no-closing': { title: 'No closing', why: () => 'No section closes the class.' },
+  'no-arrival': { title: 'No arrival', why: () => 'The class starts moving before anybody is told how to stand.' },
+  'no-closing': { title: 'No closing', why: () => 'The class has no closing section.' },
   'no-thanks': { title: 'No thanks', why: () => 'Nobody is thanked.' },
   'never-named': {
     title: 'Never named',
-    why: (f) => `“${f.name}” is never said in it, by any of its names.`,
+    why: (f) => `No line of this movement says “${f.name}” or any of its other names.`,
     fix: 'Name it as it begins',
   },
   'feet-together': {
@@ -273,11 +274,11 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'term-unexplained': {
     title: 'Term not explained',
-    why: (f) => `“${f.term}” is first said in ${quoted(f.text)}, which does not say what it is.`,
+    why: (f) => `“${f.term}” is first said in ${quoted(f.text)}, without an explanation.`,
   },
   'two-spellings': {
     title: 'Two spellings',
-    why: (f) => `Both “${f.one}” and “${f.other}” are written.`,
+    why: (f) => `Both “${f.one}” and “${f.other}” are used.`,
     fix: 'Use the first everywhere',
   },
   'line-repeated': {
@@ -289,23 +290,23 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     why: (f) => `${quoted(f.text)} says “${f.written}”; the class is set to “${f.style}”.`,
     fix: 'Use the class’s words',
   },
-  filler: { title: 'A filler', why: (f) => `${quoted(f.words)} says nothing.`, fix: 'Remove it' },
+  filler: { title: 'A filler', why: (f) => `${quoted(f.words)} adds nothing.`, fix: 'Remove it' },
   'sentence-long': {
     title: 'Sentence longer than a breath',
-    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; ${f.max} s are enough.`,
+    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; keep it under ${f.max} s.`,
   },
   'reading-level': {
     title: 'Hard to follow by ear',
     why: (f) =>
-      `The words read at school grade ${Number(f.grade).toFixed(1)} (Flesch and Kincaid); by ear up to ${f.max} is easy.`,
+      `The words read at school grade ${Number(f.grade).toFixed(1)} (Flesch and Kincaid); up to ${f.max} is easy to follow by ear.`,
   },
   'token-unknown': {
-    title: 'Nothing to fill in',
-    why: (f) => `{${f.token}} stands for nothing, and would be read out as it is.`,
+    title: 'Unknown placeholder',
+    why: (f) => `{${f.token}} is not a known placeholder, and would be read out as it is.`,
   },
   'token-empty': {
-    title: 'An empty place',
-    why: (f) => `{${f.token}} is empty in ${quoted(f.text)}: there is no such thing here.`,
+    title: 'Empty placeholder',
+    why: (f) => `{${f.token}} has no value in ${quoted(f.text)}.`,
   },
 };
 

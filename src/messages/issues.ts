@@ -38,7 +38,7 @@ const SENTENCES: Readonly<Record<string, (facts: Facts) => string>> = {
   'out-of-range': (f) => `This has to lie between ${f.f0} and ${f.f1}.`,
   'not-one-of': (f) => `This has to be one of: ${f.f0}.`,
   'unknown-field': (f) => `There is a field that is not known here: ${f.f0}.`,
-  'bounds-turned': (f) => `The least (${f.min}) is above the most (${f.max}).`,
+  'bounds-turned': (f) => `The minimum (${f.min}) is above the maximum (${f.max}).`,
   'id-twice': (f) => `The id “${f.id}” is used twice.`,
   'phase-without-length': (f) => `A ${f.kind} phase needs a share of the breath or seconds of its own.`,
   'round-empty': (f) => `No phase is part of round ${f.round}: let one of them go on, or begin earlier.`,

@@ -53,7 +53,7 @@ describe('what is said of a class that is late', () => {
 
   it('says so where nothing helps', () => {
     expect(landingWords(30, null, nameOf)).toMatchObject({
-      changes: 'Nothing that is left can change that.',
+      changes: 'No remaining step can make up for that.',
       ends: '',
     });
   });

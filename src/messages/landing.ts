@@ -12,7 +12,7 @@ export function landingWords(
   nameOf: (stepId: string) => string,
 ): { readonly late: string; readonly changes: string; readonly ends: string } {
   const late = `${offWords(lateSeconds)}.`;
-  if (!offered) return { late, changes: 'Nothing that is left can change that.', ends: '' };
+  if (!offered) return { late, changes: 'No remaining step can make up for that.', ends: '' };
   const breath = Math.round(100 * (offered.breathFactor - 1));
   const worth = offered.changes.filter(({ what, from, to }) => what !== 'time' || Math.abs(to - from) >= SLIGHT);
   const all = [

@@ -3,14 +3,14 @@ import type { Command } from '@/core/live';
 /** Whether news of a live class come in, for those who follow it. */
 export const FOLLOW_LINK_WORDS = {
   open: 'In step with the class',
-  away: 'No connection; this goes on by itself and catches up',
+  away: 'No connection; the page goes on and catches up later',
   over: 'Over',
 } as const;
 
 /** The same for a phone that moves the class on. */
 export const REMOTE_LINK_WORDS = {
   open: 'Connected',
-  away: 'No connection; a press waits and is too late after a few seconds',
+  away: 'No connection; a press waits for a few seconds, then is dropped',
   over: 'This live class is over.',
 } as const;
 
@@ -26,8 +26,8 @@ export const COMMAND_WORDS: Readonly<Record<Command, string>> = {
 
 /** How showing a class to others goes, for its instructor. */
 export const SHARE_STATE_WORDS = {
-  told: 'It is shown. Those who follow are in step with you.',
+  told: 'The class is shown. Those who follow are in step with you.',
   away: 'The server does not answer. The prompter goes on; those who follow are told as soon as it is back.',
-  another: 'Another prompter has taken this class over. It is no longer shown from here.',
-  over: 'It is no longer shown: its code has ended.',
+  another: 'Another prompter now leads this class. It is no longer shown from here.',
+  over: 'The class is no longer shown: its code has ended.',
 } as const;

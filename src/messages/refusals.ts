@@ -11,7 +11,7 @@ export const REFUSALS = {
   },
   busy: {
     title: 'Too much at once',
-    detail: 'The server has too much to do at the moment. Nothing was changed; it is tried again by itself.',
+    detail: 'The server is busy. Nothing was changed; the request is sent again automatically.',
   },
   'bad-plan': { title: 'The plan cannot be saved', detail: 'The plan has values out of bounds. Nothing was changed.' },
   'bad-reading': { title: 'The analysis cannot be saved', detail: 'The analysis is not valid. Nothing was changed.' },
@@ -26,7 +26,7 @@ export const REFUSALS = {
   'not-in-bin': { title: 'Not in the bin', detail: 'There is no such thing in the bin.' },
   'no-voice': { title: 'No such measurement', detail: 'There is no such measurement. It may have been removed.' },
   'too-many-voices': {
-    title: 'Enough measurements',
+    title: 'Too many measurements',
     detail: 'Fifty measurements are saved already. Remove one first; nothing was changed.',
   },
   'no-take': { title: 'No such take', detail: 'There is no such take. It may have been removed.' },
@@ -55,15 +55,15 @@ export const REFUSALS = {
   },
   'no-live': {
     title: 'No such live class',
-    detail: 'There is no live class of this code. Look at it again, or ask your instructor for it.',
+    detail: 'No live class has this code. Check the code, or ask your instructor.',
   },
   'live-over': {
     title: 'This live class is over',
-    detail: 'Its code opens nothing any more. Ask your instructor for the next one.',
+    detail: 'This code no longer works. Ask your instructor for a new one.',
   },
   'looks-on': {
-    title: 'This code only looks on',
-    detail: 'Moving the class on needs the code of the remote, which the prompter shows.',
+    title: 'This code is for watching only',
+    detail: 'To move the class on, use the code for the remote, which the prompter shows.',
   },
   'another-leads': {
     title: 'Another prompter leads this class',

@@ -105,7 +105,7 @@ test('a phone moves the class on, and a code that only looks on does not', async
   expect(boxes).toHaveLength(5);
   for (const one of boxes) expect((await one.boundingBox())?.height ?? 0).toBeGreaterThan(70);
   const curious = await device(browser, `/live/${codes.code}/remote`);
-  await expect(curious.getByRole('heading', { name: 'This code only looks on' })).toBeVisible();
+  await expect(curious.getByRole('heading', { name: 'This code is for watching only' })).toBeVisible();
   await phone.context().close();
   await curious.context().close();
 });

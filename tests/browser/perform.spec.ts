@@ -70,7 +70,7 @@ test('a computer that was asleep for ten minutes in mid-class finds it paused wh
 test('it changes what is left by itself where that is set, and adds and drops a round by hand', async ({ page }) => {
   await open(page, 'Before the First Ferry');
   await page.getByRole('button', { name: 'Settings of the prompter' }).click();
-  await page.getByRole('checkbox', { name: 'Change what is left by itself, to end on time' }).check();
+  await page.getByRole('checkbox', { name: 'Adjust the remaining steps automatically, to end on time' }).check();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Space');
   for (let step = 0; step < 3; step++) await page.keyboard.press('PageDown');

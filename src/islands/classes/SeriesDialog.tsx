@@ -27,7 +27,7 @@ export function SeriesDialog({ entry, series, onPut, onNew, onClose }: Props) {
               disabled={entry.seriesId === one.id}
               onClick={() => onPut(one.id)}
             >
-              {entry.seriesId === one.id ? 'It is in this one' : 'Add to the end'}
+              {entry.seriesId === one.id ? 'Already in this series' : 'Add to the end'}
             </button>
           </li>
         ))}

@@ -9,7 +9,7 @@ function told({ state, prepared, isFollowed, isAside, isSilent, isSpeaking, shar
   if (state === 'preparing') return `Getting ready to follow by ear: ${Math.round(100 * prepared)} %`;
   if (isSilent) return 'No sound from the microphone; the clock goes on';
   if (!isFollowed) return 'Uncertain which line it is; the clock goes on until it is known';
-  if (isAside) return isSpeaking ? 'Hears you; not a line of the class' : 'Waiting for the line';
+  if (isAside) return isSpeaking ? 'Hears you, but no line of the class' : 'Waiting for the line';
   return share < SURE ? 'Following by ear, uncertain' : 'Following by ear';
 }
 

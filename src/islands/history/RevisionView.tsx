@@ -50,7 +50,7 @@ export function RevisionView({ open, current, onNamed, onRestore }: Props) {
       {!now && (
         <section aria-label="Compared with now" className="my-3">
           <h3 className="font-semibold">Changed since then</h3>
-          {changes.length === 0 && <p className="quiet-ink">Nothing: it is the same as the class now.</p>}
+          {changes.length === 0 && <p className="quiet-ink">Nothing: this version is the same as the class now.</p>}
           <ul className="max-h-48 overflow-y-auto">
             {changes.map((change, index) => (
               <li key={index}>{planChangeWords(change)}</li>

@@ -86,7 +86,7 @@ export function Settings({ settings, onChange, endsAt, onEndsAt, classId, onClos
           </p>
         )}
         <CheckBox
-          label="Change what is left by itself, to end on time"
+          label="Adjust the remaining steps automatically, to end on time"
           checked={landsByItself}
           onChange={(on) => onChange({ landsByItself: on })}
         />

@@ -24,7 +24,7 @@ export function PedalStandIn({ classId }: { readonly classId: string }) {
   return (
     <main id="main" className="mx-auto flex max-w-xl flex-col gap-4 p-4">
       <h1 className="text-xl font-semibold">Stand-in for a pedal</h1>
-      <p>Opens the prompter in a window of its own; what is trodden here reaches it as a pedal’s keys do.</p>
+      <p>Opens the prompter in its own window. A pedal pressed here sends it the same keys as a real pedal.</p>
       <button
         type="button"
         className="btn self-start"

@@ -105,7 +105,7 @@ export function AppHead(props: Props) {
         </nav>
       ) : (
         <nav
-          aria-label="Way back"
+          aria-label="Breadcrumb"
           className={`flex items-center gap-1 ${trail.length > 0 ? 'min-w-0 max-md:flex-1' : 'shrink-0'}`}
         >
           {[{ href: '/', words: 'Classes' }, ...trail].map((one, at) => (

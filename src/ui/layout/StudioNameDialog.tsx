@@ -18,7 +18,7 @@ export function StudioNameDialog({ name, onNamed, onClose }: Props) {
     if (!answer.ok) {
       setTrouble(
         answer.status === 409
-          ? 'The studio was named otherwise in another window meanwhile. Reload the page to see it.'
+          ? 'The name of the studio was changed in another window. Reload the page to see it.'
           : answer.problem.detail,
       );
       return;

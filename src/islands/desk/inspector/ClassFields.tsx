@@ -49,7 +49,7 @@ export function ClassFields({ onWords }: { readonly onWords: () => void }) {
           onChange={(value) => set('targetSeconds', value)}
         />
         <NumberField
-          label="May end off it by"
+          label="Landing tolerance"
           unit="s"
           digits={1}
           step={0.5}

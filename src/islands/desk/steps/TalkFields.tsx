@@ -84,7 +84,7 @@ export function TalkFields({ step, timed, set }: Fields & { readonly timed: Time
       <SpokenLines title="Lines" lines={step.lines} onChange={(lines) => set('lines', lines)} />
       <Prose step={step} set={set} />
       <CheckBox
-        label="Has a time of its own"
+        label="Planned time"
         title="For words that are not all written down"
         checked={step.timed}
         onChange={(timed) => {

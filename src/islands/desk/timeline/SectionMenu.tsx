@@ -49,7 +49,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             }}
           />
           <CheckBox
-            label="Its own breath"
+            label="Own breath for this section"
             checked={section.paceMultiplier !== null}
             onChange={(own) => desk.edit(setSection(sectionId, 'paceMultiplier', own ? 1 : null))}
           />
@@ -65,7 +65,7 @@ export function SectionMenu({ section }: { readonly section: Section }) {
             />
           )}
           <CheckBox
-            label="Its own inhale share"
+            label="Own inhale share"
             checked={section.inhaleShare !== null}
             onChange={(own) => desk.edit(setSection(sectionId, 'inhaleShare', own ? plan.pace.inhaleShare : null))}
           />

@@ -152,7 +152,7 @@ function CueSheetIn({ onClose }: { readonly onClose: () => void }) {
           <p role="status" className="text-sm">
             {read.changes.length === 0
               ? 'The cue sheet has the same lines as the class. Nothing to change.'
-              : `The cue sheet words ${read.changes.length} ${read.changes.length === 1 ? 'line' : 'lines'} differently.`}
+              : `The cue sheet changes the words of ${read.changes.length} ${read.changes.length === 1 ? 'line' : 'lines'}.`}
           </p>
           {read.notes.length > 0 && <IssueList issues={read.notes} />}
           {read.changes.length > 0 && <Changes changes={read.changes} />}
