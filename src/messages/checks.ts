@@ -230,7 +230,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'head-low': {
     title: 'Head low without its caution',
-    why: () => 'The words bring the head low, but this movement is not marked with that caution.',
+    why: () => 'The words ask for a low head, but this movement is not marked with that caution.',
     fix: 'Add the caution',
   },
   'breath-forced': {
@@ -293,7 +293,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   filler: { title: 'A filler', why: (f) => `${quoted(f.words)} adds nothing.`, fix: 'Remove it' },
   'sentence-long': {
     title: 'Sentence longer than a breath',
-    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; keep it under ${f.max} s.`,
+    why: (f) => `${quoted(f.text)} runs for ${s(f.seconds)} with no place to breathe; stay under ${f.max} s.`,
   },
   'reading-level': {
     title: 'Hard to follow by ear',
