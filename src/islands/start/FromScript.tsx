@@ -1,17 +1,19 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { LibraryEntry } from '@/api/movements';
 import { LIMITS, planMilliseconds, readPlan, stepsInOrder } from '@/core/plan';
-import { SCRIPT_LIMITS, type LineKind, type ReadScript } from '@/core/plain-script';
+import { SCRIPT_LIMITS, type ReadScript } from '@/core/plain-script';
 import { formatClock, toSeconds, type Issue } from '@/core/units';
 import { CheckBox } from '@/ui/parts/CheckBox';
 import { issueSentence } from '@/messages/issues';
 import { IssueList } from '@/ui/parts/IssueList';
+import { useKey } from '@/ui/parts/use-keys';
+import { LINE_KIND_WORDS } from '@/messages/script';
 import type { Begin } from './begin';
+import { isOpen, type Corrections } from './corrections';
 import { knownMovements, withLibrary } from './from-library';
 import { ScriptLines } from './ScriptLines';
-import { useScriptRead } from './use-script-read';
+import { useScript, type Script } from './use-script';
 
-const KEPT_AS = 'calm-count pasted script';
 const EXAMPLE = `Harbour morning
 
 Welcome
@@ -36,14 +38,12 @@ export function FromScript({
   readonly begin: Begin;
   readonly busy: boolean;
 }) {
-  const [text, setText] = useState(() => kept());
-  const [put, setPut] = useState<ReadonlyMap<number, LineKind>>(new Map());
+  const create = useRef<HTMLButtonElement>(null);
+  const script = useScript(() => create.current?.focus());
+  const { text, read, state, newest } = script;
+  useKey('n', () => script.lookOn(script.looked?.number ?? 0));
   const [useLibrary, setUseLibrary] = useState(true);
   const [trouble, setTrouble] = useState<readonly Issue[]>([]);
-  const { read: last, state, newest } = useScriptRead(text, put);
-  // What was read before tells nothing of a text that could not be.
-  const read = state === 'failed' ? null : last;
-  useEffect(() => keep(text), [text]);
   const known = useMemo(() => (read ? knownMovements(read, library) : NONE_KNOWN), [read, library]);
   const tooLong = text.length > SCRIPT_LIMITS.characters || text.split('\n').length > SCRIPT_LIMITS.lines;
   const make = async (): Promise<void> => {
@@ -66,15 +66,11 @@ export function FromScript({
             placeholder={EXAMPLE}
             value={text}
             aria-invalid={tooLong}
-            onChange={(event) => {
-              setText(event.target.value);
-              // What was put right by hand belongs to the lines as they were numbered then.
-              if (event.target.value.split('\n').length !== text.split('\n').length) setPut(new Map());
-            }}
+            onChange={(event) => script.write(event.target.value)}
           />
         </label>
         {text === '' && (
-          <button type="button" className="btn btn-sm self-start" onClick={() => setText(EXAMPLE)}>
+          <button type="button" className="btn btn-sm self-start" onClick={() => script.write(EXAMPLE)}>
             Use an example
           </button>
         )}
@@ -84,8 +80,10 @@ export function FromScript({
         className="min-w-0 lg:flex lg:h-[calc(100dvh-5.5rem)] lg:flex-col"
       >
         <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-          <ReadingSaid read={read} slow={state === 'slow'} />
+          <ReadingSaid read={read} slow={state === 'slow'} corrections={script.corrections} />
+          <CheckGuesses script={script} />
           <button
+            ref={create}
             type="button"
             className="btn btn-primary btn-sm ml-auto"
             disabled={busy || tooLong || read?.unreadFrom !== null || stepsInOrder(read.plan).length === 0}
@@ -101,37 +99,14 @@ export function FromScript({
             onChange={setUseLibrary}
           />
         )}
-        {tooLong && (
-          <p role="alert" className="text-error mb-2">
-            At most {SCRIPT_LIMITS.characters.toLocaleString('en')} characters in{' '}
-            {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
-          </p>
-        )}
-        {state === 'failed' && (
-          <p role="alert" className="text-error mb-2">
-            {issueSentence({ code: 'script-not-read', at: '', facts: {} })} Your text is still here.
-          </p>
-        )}
-        {read && read.unreadFrom !== null && (
-          <p role="alert" className="text-error mb-2">
-            {issueSentence({
-              code: 'script-too-many-steps',
-              at: '',
-              facts: { max: LIMITS.stepsInPlan, line: read.unreadFrom },
-            })}
-          </p>
-        )}
-        {trouble.length > 0 && (
-          <div role="alert" className="mb-2">
-            <p className="text-error">The class cannot be created like this. Your text is still here.</p>
-            <IssueList issues={trouble} />
-          </div>
-        )}
+        <ScriptTroubles script={script} tooLong={tooLong} trouble={trouble} />
         {state !== 'failed' && (
           <ScriptLines
             lines={read?.lines ?? []}
-            put={put}
-            onPut={(number, kind) => setPut(new Map([...put, [number, kind]]))}
+            corrections={script.corrections}
+            looked={script.looked}
+            onPut={script.put}
+            onRight={script.confirm}
           />
         )}
       </section>
@@ -141,16 +116,88 @@ export function FromScript({
 
 const NONE_KNOWN: ReadonlyMap<string, LibraryEntry> = new Map();
 
-function ReadingSaid({ read, slow }: { readonly read: ReadScript | null; readonly slow: boolean }) {
-  const unsure = read?.lines.filter((line) => line.unsure).length ?? 0;
+/** What is wrong with a script as a whole, or with the class that would be made of it. */
+function ScriptTroubles({
+  script: { read, state },
+  tooLong,
+  trouble,
+}: {
+  readonly script: Script;
+  readonly tooLong: boolean;
+  readonly trouble: readonly Issue[];
+}) {
+  return (
+    <>
+      {tooLong && (
+        <p role="alert" className="text-error mb-2">
+          At most {SCRIPT_LIMITS.characters.toLocaleString('en')} characters in{' '}
+          {SCRIPT_LIMITS.lines.toLocaleString('en')} lines. The rest would be ignored.
+        </p>
+      )}
+      {state === 'failed' && (
+        <p role="alert" className="text-error mb-2">
+          {issueSentence({ code: 'script-not-read', at: '', facts: {} })} Your text is still here.
+        </p>
+      )}
+      {read && read.unreadFrom !== null && (
+        <p role="alert" className="text-error mb-2">
+          {issueSentence({
+            code: 'script-too-many-steps',
+            at: '',
+            facts: { max: LIMITS.stepsInPlan, line: read.unreadFrom },
+          })}
+        </p>
+      )}
+      {trouble.length > 0 && (
+        <div role="alert" className="mb-2">
+          <p className="text-error">The class cannot be created like this. Your text is still here.</p>
+          <IssueList issues={trouble} />
+        </div>
+      )}
+    </>
+  );
+}
+
+/** The way to the next guess, and lines like the one that was put right last. */
+function CheckGuesses({ script }: { readonly script: Script }) {
+  const { read, corrections, looked, alike } = script;
+  const open = read?.lines.some((line) => isOpen(line, corrections)) ?? false;
+  return (
+    <>
+      {open && (
+        <button type="button" className="btn btn-sm" onClick={() => script.lookOn(looked?.number ?? 0)}>
+          {looked ? 'Next uncertain line' : 'Check uncertain lines'}
+        </button>
+      )}
+      {alike && (
+        <button type="button" className="btn btn-sm" onClick={script.putAlike}>
+          {alike.numbers.length === 1
+            ? `Line ${alike.numbers[0]} looks like line ${alike.of}: ${LINE_KIND_WORDS[alike.kind]} too`
+            : `${alike.numbers.length} more lines look like line ${alike.of}: ${LINE_KIND_WORDS[alike.kind]} too`}
+        </button>
+      )}
+    </>
+  );
+}
+
+function ReadingSaid({
+  read,
+  slow,
+  corrections,
+}: {
+  readonly read: ReadScript | null;
+  readonly slow: boolean;
+  readonly corrections: Corrections;
+}) {
+  const open = read?.lines.filter((line) => isOpen(line, corrections)).length ?? 0;
   return (
     <p role="status">
       {slow && 'Reading …'}
       {!slow && read && `${stepsSaid(read)}, ${formatClock(toSeconds(planMilliseconds(read.plan)))} long`}
-      {!slow && unsure > 0 && (
+      {!slow && open > 0 && (
         <span className="text-warning">
           {' '}
-          · {unsure === 1 ? '1 line is uncertain (?)' : `${unsure} lines are uncertain (?)`}
+          · {open === 1 ? '1 line is uncertain (?)' : `${open} lines are uncertain (?)`}
         </span>
       )}
     </p>
@@ -161,21 +208,4 @@ function stepsSaid({ plan, unreadFrom }: ReadScript): string {
   if (unreadFrom !== null) return `More than ${LIMITS.stepsInPlan.toLocaleString('en')} steps`;
   const steps = stepsInOrder(plan).length;
   return steps === 1 ? '1 step' : `${steps} steps`;
-}
-
-/** What was pasted last stays in this browser, so that a reload loses nothing. */
-function keep(text: string): void {
-  try {
-    localStorage.setItem(KEPT_AS, text);
-  } catch {
-    // A browser that keeps nothing still reads scripts.
-  }
-}
-
-function kept(): string {
-  try {
-    return localStorage.getItem(KEPT_AS) ?? '';
-  } catch {
-    return '';
-  }
 }

@@ -1,23 +1,25 @@
 import { itemAt } from '@/core/units';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef } from 'react';
-import { LINE_KINDS, withoutMark, type LineKind, type ReadLine } from '@/core/plain-script';
-import { LINE_KIND_WORDS, lineCounts } from '@/messages/script';
+import { useEffect, useRef } from 'react';
+import type { LineKind, ReadLine } from '@/core/plain-script';
+import { isOpen, type Corrections } from './corrections';
+import { ScriptLine } from './ScriptLine';
 
 interface Props {
   readonly lines: readonly ReadLine[];
-  /** Kinds that were put right by hand, by the number of the line. */
-  readonly put: ReadonlyMap<number, LineKind>;
-  readonly onPut: (number: number, kind: LineKind) => void;
+  readonly corrections: Corrections;
+  /** The line whose guess is looked at now: it is scrolled to, and has the focus. */
+  readonly looked: { readonly number: number } | null;
+  readonly onPut: (line: ReadLine, kind: LineKind) => void;
+  /** The guess of a line is right as it is. */
+  readonly onRight: (line: ReadLine) => void;
 }
 
-/** Kinds a person can choose; a setting belongs to the tidy form. */
-const CHOOSABLE = LINE_KINDS.filter((kind) => kind !== 'setting');
 /** Of a row before it is measured: what is long takes more lines than one. */
 const ROW_HEIGHT = 40;
 
 /** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
-export function ScriptLines({ lines, put, onPut }: Props) {
+export function ScriptLines({ lines, corrections, looked, onPut, onRight }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const shown = lines.filter((line) => line.text.trim() !== '');
   // eslint-disable-next-line react-hooks/incompatible-library -- the list is drawn again by its own scrolling
@@ -27,6 +29,11 @@ export function ScriptLines({ lines, put, onPut }: Props) {
     estimateSize: () => ROW_HEIGHT,
     overscan: 10,
   });
+  useEffect(() => {
+    const at = looked ? shown.findIndex(({ number }) => number === looked.number) : -1;
+    if (at >= 0) rows.scrollToIndex(at, { align: 'center' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only when another line is looked at
+  }, [looked]);
   if (shown.length === 0) {
     return <p className="quiet-ink">Paste a script at the left; each of its lines shows here as it was understood.</p>;
   }
@@ -46,47 +53,17 @@ export function ScriptLines({ lines, put, onPut }: Props) {
               key={line.number}
               ref={rows.measureElement}
               data-index={index}
-              className="border-base-300 absolute inset-x-0 flex min-h-10 items-center gap-2 border-b px-2"
+              className="border-base-300 absolute inset-x-0 border-b px-2"
               style={{ top: start }}
             >
-              <span className="quiet-ink w-6 shrink-0 text-right text-xs">{line.number}</span>
-              <label className="shrink-0">
-                <span className="sr-only">Line {line.number} is</span>
-                <select
-                  className={`select select-xs w-31 ${line.unsure ? 'border-warning text-warning' : ''}`}
-                  value={line.kind}
-                  onChange={(event) => {
-                    const kind = CHOOSABLE.find((one) => one === event.target.value);
-                    if (kind) onPut(line.number, kind);
-                  }}
-                >
-                  {line.kind === 'setting' && <option value="setting">{LINE_KIND_WORDS.setting}</option>}
-                  {CHOOSABLE.map((kind) => (
-                    <option key={kind} value={kind}>
-                      {LINE_KIND_WORDS[kind]}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <span
-                className={`line-clamp-3 min-w-16 flex-1 py-1 leading-5 max-sm:text-sm sm:min-w-32 ${line.kind === 'nothing' ? 'quiet-ink' : ''}`}
-                title={line.text}
-              >
-                {line.words === '' ? withoutMark(line.text) : line.words}
-              </span>
-              <span
-                className="quiet-ink max-w-24 shrink-0 py-1 text-right text-sm leading-5 sm:max-w-40"
-                title={lineCounts(line)}
-              >
-                {lineCounts(line)}
-              </span>
-              {line.unsure && (
-                <span className="text-warning shrink-0 font-semibold" title="uncertain">
-                  <span aria-hidden>?</span>
-                  <span className="sr-only">uncertain</span>
-                </span>
-              )}
-              {put.has(line.number) && <span className="quiet-ink shrink-0 text-xs">by hand</span>}
+              <ScriptLine
+                line={line}
+                open={isOpen(line, corrections)}
+                byHand={corrections.put.has(line.number)}
+                looked={looked?.number === line.number ? looked : null}
+                onPut={(kind) => onPut(line, kind)}
+                onRight={() => onRight(line)}
+              />
             </li>
           );
         })}

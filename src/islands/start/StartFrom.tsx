@@ -5,6 +5,7 @@ import type { LibraryEntry } from '@/api/movements';
 import { LIMITS } from '@/core/plan';
 import { formatClock, type Issue } from '@/core/units';
 import { IssueList } from '@/ui/parts/IssueList';
+import type { KeyLine } from '@/ui/parts/KeyList';
 import { AppHead } from '@/ui/layout/AppHead';
 import { ClassShape } from '@/ui/parts/ClassShape';
 import type { Begin } from './begin';
@@ -29,6 +30,12 @@ interface Props {
   readonly library: readonly LibraryEntry[];
 }
 
+/** Of a pasted script; none of it while text is typed. */
+const SCRIPT_KEYS: readonly KeyLine[] = [
+  { keys: 'N', does: 'next uncertain line' },
+  { keys: '1', does: 'that line is understood correctly' },
+  { keys: '2, 3', does: 'that line is the other kind offered beside it' },
+];
 const WAYS = [
   { id: 'template', label: 'Template' },
   { id: 'nothing', label: 'Empty sections' },
@@ -61,7 +68,7 @@ export function StartFrom({ studio, classes, templates, library }: Props) {
   };
   return (
     <div className="mx-auto max-w-6xl px-5 py-3 max-sm:px-3">
-      <AppHead studio={studio} trail={[]} title="New class" />
+      <AppHead studio={studio} trail={[]} title="New class" keys={way === 'script' ? SCRIPT_KEYS : []} />
       <div className="grid gap-6 md:grid-cols-[230px_1fr]">
         <nav aria-label="Start from">
           <label className="mb-3 flex flex-col">

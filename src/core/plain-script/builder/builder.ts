@@ -9,9 +9,10 @@ import type { ByRounds } from '../lines/by-rounds';
 import type { Guided } from '../lines/guidance';
 import { isDashed, isNumbered, roleOf } from '../line-kinds/headings';
 import { markOf } from '../layout/heads';
-import { cut, indentOf, name, wordsFor } from '../model/line-words';
+import { cut, indentOf, name } from '../model/line-words';
 import type { Counts, LineKind, ReadLine, ReadScript } from '../model/model';
 import { readNatural } from '../lines/natural';
+import { otherKinds, putAs } from '../lines/put-right';
 import { lengthOf } from '../tidy-form/plan-fields';
 import { dismissedOf, themeOf } from '../tidy-form/plan-lists';
 import { reading, worded, type Reading } from '../model/reading';
@@ -141,9 +142,7 @@ export class ScriptBuilder {
     // A row of a table may stand under the part that its first column names.
     const main = found.find(({ kind }) => kind !== 'section') ?? itemAt(found, 0);
     const readings =
-      put === null
-        ? found.map((one) => worded(one, spelled))
-        : [{ ...main, kind: put, words: spelled(wordsFor(put, line, main)), unsure: false }];
+      put === null ? found.map((one) => worded(one, spelled)) : [worded(putAs(put, line, main), spelled)];
     for (const reading of readings)
       if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line) && !isListed(line));
     if (readings.some(({ inLine }) => inLine)) endPart(this.parts.sections.at(-1));
@@ -298,7 +297,8 @@ export class ScriptBuilder {
     unsure = false,
     more: Pick<ReadLine, 'steps' | 'over'> = {},
   ): void {
-    this.read.push({ number: this.read.length + 1, text, kind, words, counts, unsure, ...more });
+    const read = { number: this.read.length + 1, text, kind, words, counts, unsure, ...more };
+    this.read.push(unsure ? { ...read, others: otherKinds(read) } : read);
   }
 
   private takeTidy(line: string, tidy: Tidy): void {

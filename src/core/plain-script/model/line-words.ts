@@ -1,13 +1,4 @@
 import { LIMITS } from '@/core/plan';
-import type { LineKind } from './model';
-import type { Reading } from './reading';
-
-/** The words of a line when a person says what it is. */
-export function wordsFor(kind: LineKind, line: string, found: Reading): string {
-  if (kind === found.kind && found.words !== '') return found.words;
-  const bare = line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '');
-  return kind === 'movement' || kind === 'silence' ? found.words || bare : bare;
-}
 
 /** The name of a step or a section; never empty. */
 export function name(words: string): string {

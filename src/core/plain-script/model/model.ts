@@ -27,6 +27,8 @@ export interface ReadLine {
   readonly kind: LineKind;
   /** Whether that is more of a guess than a reading: it wants a look. */
   readonly unsure: boolean;
+  /** Where it is a guess: what it may be instead, the likeliest first. */
+  readonly others?: readonly LineKind[];
   readonly counts: Counts;
   /** The name, words or action that were taken from it. */
   readonly words: string;

@@ -1,0 +1,76 @@
+import { useEffect, useState } from 'react';
+import type { LineKind, ReadLine, ReadScript } from '@/core/plain-script';
+import { alike, carried, confirmLine, nextOpen, putLines, type Corrections } from './corrections';
+import { keep, kept } from './kept-script';
+import { useScriptRead } from './use-script-read';
+
+/** Lines that look like the one that was put right last, and what that one is. */
+export interface Alike {
+  readonly of: number;
+  readonly numbers: readonly number[];
+  readonly kind: LineKind;
+}
+
+export interface Script {
+  readonly text: string;
+  readonly corrections: Corrections;
+  /** `null` before the first reading, and where the text could not be read. */
+  readonly read: ReadScript | null;
+  readonly state: 'ready' | 'slow' | 'failed';
+  readonly newest: () => Promise<ReadScript | null>;
+  /** The guess that is looked at; another object each time it is asked for. */
+  readonly looked: { readonly number: number } | null;
+  readonly alike: Alike | null;
+  readonly write: (text: string) => void;
+  readonly put: (line: ReadLine, kind: LineKind) => void;
+  readonly putAlike: () => void;
+  readonly confirm: (line: ReadLine) => void;
+  /** Goes to the next guess behind a line. */
+  readonly lookOn: (after: number) => void;
+}
+
+/** A pasted script with what was put right in it; `onDone` once no guess is left to look at. */
+export function useScript(onDone: () => void): Script {
+  const [{ text, corrections }, setScript] = useState(kept);
+  const [looked, setLooked] = useState<Script['looked']>(null);
+  const [like, setLike] = useState<Alike | null>(null);
+  const { read: last, state, newest } = useScriptRead(text, corrections.put);
+  useEffect(() => keep({ text, corrections }), [text, corrections]);
+  // What was read before tells nothing of a text that could not be.
+  const read = state === 'failed' ? null : last;
+  const lines = read?.lines ?? [];
+  const goOn = (after: number, corrected: Corrections): void => {
+    const number = nextOpen(lines, corrected, after);
+    setLooked(number === null ? null : { number });
+    if (number === null) onDone();
+  };
+  const correct = (corrected: Corrections, after: number, alikeNow: Alike | null): void => {
+    setScript({ text, corrections: corrected });
+    setLike(alikeNow);
+    goOn(after, corrected);
+  };
+  return {
+    text,
+    corrections,
+    read,
+    state,
+    newest,
+    looked,
+    alike: like,
+    write: (next) => {
+      setScript({ text: next, corrections: carried(corrections, text, next) });
+      setLooked(null);
+      setLike(null);
+    },
+    put: (line, kind) => {
+      const corrected = putLines(confirmLine(corrections, line.number), [line.number], kind);
+      const numbers = line.unsure ? alike(lines, corrected, line) : [];
+      correct(corrected, line.number, numbers.length > 0 ? { of: line.number, numbers, kind } : null);
+    },
+    putAlike: () => {
+      if (like) correct(putLines(corrections, like.numbers, like.kind), like.of, null);
+    },
+    confirm: (line) => correct(confirmLine(corrections, line.number), line.number, null),
+    lookOn: (after) => goOn(after, corrections),
+  };
+}
