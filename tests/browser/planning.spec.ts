@@ -1,5 +1,6 @@
 import { itemAt } from '@/core/units';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
 import { copyOf, expectSaved, openDesk, origin, runtime, storedClass, test } from './desk-page';
 
 /* Planning as an instructor does it: the library, a pasted script, keeping on target, lengths, history, series. With
@@ -222,7 +223,8 @@ test('a pasted script shows line by line how it was understood, is put right, an
   await expect(page.getByRole('main').getByRole('status')).toContainText('4 steps');
   await page.reload();
   await expect(page.getByLabel('The script, as you write it')).toHaveValue(text);
-  await page.getByLabel('Line 6 is').selectOption('movement');
+  await expect(page.getByLabel('Line 6 is')).toHaveValue('movement');
+  await expect(page.getByRole('main').getByRole('status')).toContainText('4 steps');
   await page.getByLabel('Title', { exact: true }).fill('Slack tide, first');
   await page.getByRole('button', { name: 'Create class' }).click();
   await expect(page.getByRole('heading', { name: 'Slack tide, first' })).toBeVisible();
@@ -230,6 +232,42 @@ test('a pasted script shows line by line how it was understood, is put right, an
   await expect(articles).toHaveCount(4);
   await expect(articles.nth(0)).toContainText('Breathe in, and the wrists carry the lamp up.');
   await expect(articles.nth(0)).toContainText('5 rounds');
+});
+
+test('uncertain lines are gone through by key, what looks like one follows it, and an edit keeps what was said', async ({
+  page,
+}) => {
+  await page.goto(`${origin()}/new`);
+  await page.getByRole('button', { name: 'Pasted script' }).click();
+  const text = ['Slack tide', '', 'Arrive', 'Let the arms hang', 'Let the jaw hang', 'Feet under the hips', 'Main', 'Rowing x5', 'Stay there 40 seconds', 'Closing', 'Thank you all.'].join('\n'); // prettier-ignore
+  const written = page.getByLabel('The script, as you write it');
+  await written.fill(text);
+  const status = page.getByRole('main').getByRole('status');
+  await expect(status).toContainText('4 lines are uncertain');
+  await page.getByRole('button', { name: 'Check uncertain lines' }).click();
+  const guess = (number: number): Locator =>
+    page.getByRole('group', { name: `Uncertain: line ${number}`, exact: true });
+  await expect(guess(4).getByRole('button', { name: 'Yes, said' })).toBeFocused();
+  await expectAccessible(page, 'a pasted script with uncertain lines');
+  // It is the first of the others; the next guess is looked at, and two lines look like this one.
+  await page.keyboard.press('2');
+  await expect(page.getByLabel('Line 4 is')).toHaveValue('movement');
+  await expect(guess(5).getByRole('button', { name: 'Yes, said' })).toBeFocused();
+  await page.getByRole('button', { name: '2 more lines look like line 4: movement too' }).click();
+  await expect(page.getByLabel('Line 5 is')).toHaveValue('movement');
+  await expect(page.getByLabel('Line 6 is')).toHaveValue('movement');
+  await expect(status).toContainText('1 line is uncertain');
+  await expect(guess(9).getByRole('button', { name: 'Yes, count or setting' })).toBeFocused();
+  await page.keyboard.press('1');
+  await expect(status).not.toContainText('uncertain');
+  await expect(page.getByRole('button', { name: 'Create class' })).toBeFocused();
+  // A line more above all of it, and a reload: each line keeps what was said of it.
+  await written.fill(`For the harbour class\n${text}`);
+  await expect(page.getByLabel('Line 6 is')).toHaveValue('movement');
+  await expect(page.getByLabel('Line 10 is')).toHaveValue('setting');
+  await page.reload();
+  await expect(page.getByLabel('Line 7 is')).toHaveValue('movement');
+  await expect(guess(10)).toHaveCount(0);
 });
 
 test('a class is begun from a template; stances that do not meet are given a transition', async ({ page }) => {

@@ -74,7 +74,9 @@ type GuessProps = Pick<Props, 'looked' | 'onPut' | 'onRight'> & Pick<ReadLine, '
 function Guess({ number, kind, others, looked, onPut, onRight }: GuessProps) {
   const first = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    if (looked) first.current?.focus({ preventScroll: true });
+    if (!looked) return;
+    first.current?.focus({ preventScroll: true });
+    first.current?.scrollIntoView({ block: 'nearest' });
   }, [looked]);
   const answers = [onRight, ...others.map((one) => () => onPut(one))];
   const press = (event: KeyboardEvent): void => {
@@ -87,12 +89,12 @@ function Guess({ number, kind, others, looked, onPut, onRight }: GuessProps) {
   return (
     <div
       role="group"
-      aria-label={`Line ${number} is uncertain`}
+      aria-label={`Uncertain: line ${number}`}
       className="flex flex-wrap items-center gap-1 pb-2 pl-8"
       onKeyDown={press}
     >
       <button ref={first} type="button" className="btn btn-xs" aria-keyshortcuts="1" onClick={onRight}>
-        <Key of="1" /> Right: {LINE_KIND_WORDS[kind]}
+        <Key of="1" /> Yes, {LINE_KIND_WORDS[kind]}
       </button>
       {others.map((one, at) => (
         <button

@@ -45,8 +45,8 @@ export function carried(corrections: Corrections, before: string, after: string)
 }
 
 /** Whether a line is a guess that nobody has looked at yet. */
-export function isOpen(line: ReadLine, { right }: Corrections): boolean {
-  return line.unsure && !right.has(line.number);
+export function isOpen({ number, unsure }: ReadLine, { put, right }: Corrections): boolean {
+  return unsure && !put.has(number) && !right.has(number);
 }
 
 /** The next guess behind a line, or the first of all where there is none; `null` where none is left. */

@@ -63,7 +63,7 @@ export function useScript(onDone: () => void): Script {
       setLike(null);
     },
     put: (line, kind) => {
-      const corrected = putLines(confirmLine(corrections, line.number), [line.number], kind);
+      const corrected = putLines(corrections, [line.number], kind);
       const numbers = line.unsure ? alike(lines, corrected, line) : [];
       correct(corrected, line.number, numbers.length > 0 ? { of: line.number, numbers, kind } : null);
     },
