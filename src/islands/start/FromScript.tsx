@@ -158,7 +158,7 @@ function ScriptTroubles({
   );
 }
 
-/** The way to the next guess, and lines like the one that was put right last. */
+/** The way to the next guess, and lines like the one that was corrected last. */
 function CheckGuesses({ script }: { readonly script: Script }) {
   const { read, corrections, looked, alike } = script;
   const open = read?.lines.some((line) => isOpen(line, corrections)) ?? false;

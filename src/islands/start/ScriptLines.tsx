@@ -18,7 +18,7 @@ interface Props {
 /** Of a row before it is measured: what is long takes more lines than one. */
 const ROW_HEIGHT = 40;
 
-/** Line by line how a script was understood; each can be put right. Only what is in sight is drawn. */
+/** Line by line how a script was understood; each can be corrected. Only what is in sight is drawn. */
 export function ScriptLines({ lines, corrections, looked, onPut, onRight }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
   const shown = lines.filter((line) => line.text.trim() !== '');

@@ -22,7 +22,7 @@ export function confirmLine({ put, right }: Corrections, number: number): Correc
 
 /**
  * The same corrections after the text was edited: those of lines above and below the edit stay with their lines. What
- * was put right in the one line that is edited stays too; that a guess was right is asked anew.
+ * was corrected in the one line that is edited stays too; that a guess was right is asked anew.
  */
 export function carried(corrections: Corrections, before: string, after: string): Corrections {
   if (corrections.put.size + corrections.right.size === 0) return corrections;

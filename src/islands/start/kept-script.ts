@@ -1,15 +1,15 @@
 import { LINE_KINDS, type LineKind } from '@/core/plain-script';
 import { NO_CORRECTIONS, type Corrections } from './corrections';
 
-/** What was pasted last, and what was put right in it, stays in this browser, so that a reload loses nothing. */
+/** What was pasted last, and what was corrected in it, stays in this browser, so that a reload loses nothing. */
 export interface KeptScript {
   readonly text: string;
   readonly corrections: Corrections;
 }
 
-/** The text alone; what was put right stands beside it, with the text's length to know it again by. */
+/** The text alone; what was corrected stands beside it, with the text's length to know it again by. */
 const TEXT = 'calm-count pasted script';
-const CORRECTIONS = 'calm-count pasted script, put right';
+const CORRECTIONS = 'calm-count pasted script, corrections';
 
 export function keep({ text, corrections: { put, right } }: KeptScript): void {
   try {

@@ -4,7 +4,7 @@ import { alike, carried, confirmLine, nextOpen, putLines, type Corrections } fro
 import { keep, kept } from './kept-script';
 import { useScriptRead } from './use-script-read';
 
-/** Lines that look like the one that was put right last, and what that one is. */
+/** Lines that look like the one that was corrected last, and what that one is. */
 export interface Alike {
   readonly of: number;
   readonly numbers: readonly number[];
@@ -29,7 +29,7 @@ export interface Script {
   readonly lookOn: (after: number) => void;
 }
 
-/** A pasted script with what was put right in it; `onDone` once no guess is left to look at. */
+/** A pasted script with what was corrected in it; `onDone` once no guess is left to look at. */
 export function useScript(onDone: () => void): Script {
   const [{ text, corrections }, setScript] = useState(kept);
   const [looked, setLooked] = useState<Script['looked']>(null);

@@ -12,7 +12,7 @@ import { markOf } from '../layout/heads';
 import { cut, indentOf, name } from '../model/line-words';
 import type { Counts, LineKind, ReadLine, ReadScript } from '../model/model';
 import { readNatural } from '../lines/natural';
-import { otherKinds, putAs } from '../lines/put-right';
+import { otherKinds, correctedTo } from '../lines/corrected';
 import { lengthOf } from '../tidy-form/plan-fields';
 import { dismissedOf, themeOf } from '../tidy-form/plan-lists';
 import { reading, worded, type Reading } from '../model/reading';
@@ -142,7 +142,7 @@ export class ScriptBuilder {
     // A row of a table may stand under the part that its first column names.
     const main = found.find(({ kind }) => kind !== 'section') ?? itemAt(found, 0);
     const readings =
-      put === null ? found.map((one) => worded(one, spelled)) : [worded(putAs(put, line, main), spelled)];
+      put === null ? found.map((one) => worded(one, spelled)) : [worded(correctedTo(put, line, main), spelled)];
     for (const reading of readings)
       if (!this.isOpen(reading, readings)) this.takeNatural(reading, !isDated(line) && !isListed(line));
     if (readings.some(({ inLine }) => inLine)) endPart(this.parts.sections.at(-1));

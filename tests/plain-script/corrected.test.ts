@@ -29,7 +29,7 @@ describe('guesses of the wrong kind', () => {
     expect(found.filter(({ offered }) => offered).length / found.length).toBeGreaterThanOrEqual(0.88);
   });
 
-  it('are as meant with their name and amounts, once they are put right, two of three', () => {
+  it('are as meant with their name and amounts, once they are corrected, two of three', () => {
     expect(found.filter(({ right }) => right).length / found.length).toBeGreaterThanOrEqual(0.66);
   });
 });

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { readScript } from '../read';
 import { reading } from '../model/reading';
 import type { LineKind, ReadLine } from '../model/model';
-import { otherKinds, putAs } from './put-right';
+import { otherKinds, correctedTo } from './corrected';
 
 const putTo = (kind: LineKind, line: string): Pick<ReadLine, 'words' | 'counts' | 'kind'> => {
   let count = 0;
@@ -15,7 +15,7 @@ const putTo = (kind: LineKind, line: string): Pick<ReadLine, 'words' | 'counts' 
 describe('a line that a person says what it is', () => {
   it('stays as it was read, where it was read so', () => {
     const found = reading('movement', 'Swings', { rounds: 3 }, true);
-    expect(putAs('movement', '- Swings x3', found)).toEqual({ ...found, unsure: false });
+    expect(correctedTo('movement', '- Swings x3', found)).toEqual({ ...found, unsure: false });
   });
 
   it('gets the name and the amounts of a movement, though it was taken for words', () => {
@@ -63,7 +63,7 @@ describe('a line that a person says what it is', () => {
       '• Swings x3',
       '  * Swings x3 ',
     ])
-      expect(putAs('said', line, reading('movement', 'Swings', { rounds: 3 })).words).toBe('Swings x3');
+      expect(correctedTo('said', line, reading('movement', 'Swings', { rounds: 3 })).words).toBe('Swings x3');
   });
 });
 

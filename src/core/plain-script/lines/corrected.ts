@@ -19,7 +19,7 @@ import { readStep } from './step-lines';
  */
 
 /** A line as `kind`, which a person chose; `found` is what it was read as. Never uncertain. */
-export function putAs(kind: LineKind, line: string, found: Reading): Reading {
+export function correctedTo(kind: LineKind, line: string, found: Reading): Reading {
   if (kind === found.kind && found.words !== '') return { ...found, unsure: false };
   const bare = withoutSign(line);
   const { counts, words } = amountsOf(bare, found);
