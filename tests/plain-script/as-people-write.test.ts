@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { stepsInOrder } from '@/core/plan';
 import { readScript } from '@/core/plain-script';
 import { countingIds } from '../support/chance';
 import { otherThan, plannedFrom } from '../support/told-plan';
@@ -15,6 +16,44 @@ const FORMS: readonly (readonly [what: string, plan: string, ...forms: string[]]
     'Heron. 20 seconds each leg. Touch the wall if needed.',
     'Heron. 20 seconds on each leg. Your fingertips may touch the wall.',
     '1) Heron. 20 seconds each leg. Look at one spot ahead.',
+  ],
+  [
+    'a talk by what is talked through, behind a name',
+    'Rowing x8; talk * 120 s',
+    'Rowing x8\nStanding posture - talk through from feet to crown (2 min)',
+    'Rowing x8\nStanding posture (talk through) 2 min',
+    'Rowing x8\nThe stance – explain it briefly, 2 mins',
+    'Rowing x8\nClose + thanks 2 min',
+  ],
+  [
+    'the last one, which is held',
+    'Rowing x6; last 1 “Hold the last one for 3 breaths.”',
+    'Rowing - 6, hold the last one for 3 breaths',
+    'Rowing x6\nHold the last one for 3 breaths.',
+    'Rowing, six times; then hold the last one for 3 breaths',
+  ],
+  [
+    'an amount by itself is of the name before it, and no second time of the first step',
+    'Post clock 300 s; Shake out clock 30 s',
+    'Post 5 min, shake out, 30s',
+    '* Post 5 min, shake out, 30 s',
+  ],
+  [
+    'an amount in two pieces, with what is told behind it',
+    'Crane balance clock 60 s one-then-other; “Maria uses the chair”',
+    'Crane balance, 15 seconds per leg, x2 - Maria uses the chair',
+  ],
+  [
+    'minutes, what they are for, and its steps',
+    'rises x10; rocks x10',
+    "3' ankles + calves: rises x10, rocks x10",
+    '3 min ankles + calves: rises x10, rocks x10',
+  ],
+  [
+    'a part in one line, of names with and without amounts',
+    'walking on the spot clock * s; head turns x2 alternating; shoulder lifts x3; elbow bends x4',
+    'Warm up, 8 min: walking on the spot, head turns x2 each side, shoulder lifts x3, elbow bends x4',
+    'Warm up (8 min): walking on the spot; head turns x2 each side; shoulder lifts x3; elbow bends x4',
   ],
   [
     'a rest to drink in, without its time',
@@ -303,6 +342,16 @@ describe('as people write', () => {
     ['a title as long as a step', 'Legs up the wall, 3 min\n\nRowing x8\nBow x3'],
   ])('marks %s', (_, script) => {
     expect(readScript(countingIds('l'), script).lines.filter(({ unsure }) => unsure)).toHaveLength(1);
+  });
+
+  it.each([
+    'Water - own pace, 2 minutes, call back 15 sec before the end',
+    'Water, own pace for 2 min. Bell 15 s before the end.',
+    'Water own pace 2 min, call them back with 15 s to go',
+    'Water, 2 minutes in your own time, then call everyone back 15 seconds before the end',
+  ])('knows when people are called back in “%s”', (line) => {
+    const [first] = stepsInOrder(readScript(countingIds('c'), `Class\n\nMain\n${line}\nBow x3`).plan);
+    expect(first?.step).toMatchObject({ name: 'Water', pacedBy: 'own-pace', seconds: 120, callBackLeadSeconds: 15 });
   });
 
   it('columns may be set apart by blanks', () => {

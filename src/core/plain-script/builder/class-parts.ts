@@ -288,7 +288,7 @@ export class ClassParts {
   guidance(line: string, inset: boolean, listed: boolean, as: (words: string) => string): Guided | null {
     const step = this.silence();
     if (!step || step.id === this.restId) return null;
-    const found = guidanceIn(line, { lasting: step.seconds, inset, listed });
+    const found = guidanceIn(line, { lasting: step.seconds, inset, listed, ofPart: !this.current() });
     const guided = found && guidedAs(found, as);
     if (guided) this.replaceSilence(this.silent.guided(step, guided, this.plan.voice));
     return guided;

@@ -33,7 +33,7 @@ const NOSE: readonly RegExp[] = [
   new RegExp(`^${IN} and ${OUT}${BY} nose[.!]?$`, 'i'),
 ];
 
-const CALLED = '(?:(?:call|bring|get|fetch)(?: (?:them|everyone|everybody|people|all|the (?:group|class)))? back(?: (?:in|together|to me))?|call-?back|(?:ring|sound|strike)(?: the| a)? (?:bell|gong|bowl|chime))'; // prettier-ignore
+const CALLED = '(?:(?:call|bring|get|fetch)(?: (?:them|everyone|everybody|people|all|the (?:group|class)))? back(?: (?:in|together|to me))?|call-?back|(?:(?:ring|sound|strike)(?: the| a)? )?(?:bell|gong|bowl|chime))'; // prettier-ignore
 const CALL_BACK = new RegExp(`^(?:then )?${CALLED}\\b[:,]? ?(?:with |at |about )?(.{2,24}?)(?: (?:before(?:(?: the)? (?:end|finish))?|to go|from the end|left))?[.!]?$`, 'i'); // prettier-ignore
 const CALL_BACK_LATER = new RegExp(`^(?:with |at )?(.{2,24}?) (?:before (?:the )?(?:end|finish)|to go|from the end|left)[:,]? (?:then )?${CALLED}[.!]?$`, 'i'); // prettier-ignore
 const CALL_BACK_WORDS = /^(?:call(?: them)? ?-?back|bring (?:them )?back)(?: with| line| words?)?(?:: ?| [–—-] |,? (?=["“]))(.{3,200})$/i; // prettier-ignore

@@ -29,7 +29,10 @@ const BY_END = new RegExp(`^(?:\\p{L}[\\p{L}'’-]* ){1,3}(?:${ENDING})$`, 'iu')
 /** "hello and housekeeping", "thanks, names", "welcome + weather chat". */
 function isNamed(text: string): boolean {
   if (BY_NAME.test(text)) return true;
-  return text.split(JOINT).every((part) => BY_NAME.test(part) || BY_END.test(part));
+  const parts = text.split(JOINT);
+  const told = (part: string): boolean => BY_NAME.test(part) || BY_END.test(part);
+  // "Close + thanks".
+  return parts.every((part) => told(part) || CLOSING.test(part)) && parts.some(told);
 }
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
@@ -52,11 +55,17 @@ const TWO_SENTENCES = /[.!?] \p{Lu}/u;
 export function isTold(words: string): boolean {
   if (words.length > 90 || wordCount(words) > WORDS_AT_MOST) return false;
   const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
-  return text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || OUTRO.test(text) || TO_TELL.test(text);
+  if (text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || OUTRO.test(text) || TO_TELL.test(text)) return true; // prettier-ignore
+  return TALKED_THROUGH.test(words);
 }
 
+/** "Standing posture - talk through from feet to crown". */
+const TALKED_THROUGH =
+  /^\p{L}[\p{L} ]{2,30} (?:[–—-] |\()(?:talk(?:ed|ing)?|explain(?:ed|ing)?|describe|discuss)(?: (?:it|them|this|that|everyone|people))?(?: (?:briefly|shortly|quickly))?(?: through| about| over|,|\)|$)/iu;
+
 /** "outro, subscribe, next week". */
-const OUTRO = /^(?:hello|hi|intro|outro|notices|announcements|admin|welcome|farewell)(?:, [^,]{3,40}){1,3}$/i;
+const OUTRO =
+  /^(?:(?:hello|hi|intro|outro|notices|announcements|admin|welcome|farewell|thanks|thank you|bye)(?:(?:, | \/ | [–—-] |: )[^,]{3,40}){1,3}|(?:hello|hi|welcome) (?:and|&|[+]) settle(?: in| down)?)$/i;
 
 /** Whether a sentence is an order to tell, greet, ask or show: "Say a few words about falling". */
 export function isToTell(sentence: string): boolean {
@@ -100,7 +109,11 @@ function talkIn(body: string): Reading | null {
   const named = bareName(rest) || rest.trim();
   const head = ABOUT.exec(named)?.[1];
   if (head !== undefined && isNamed(head)) return reading('talk', sentenceCase(named), { seconds });
-  if (!isTold(named) || (TOLD_TO_DO.test(body) && !isNamed(named) && !GOES_ON.test(body))) return null;
+  if (
+    !isTold(named) ||
+    (TOLD_TO_DO.test(body) && !isNamed(named) && !GOES_ON.test(body) && !TALKED_THROUGH.test(named))
+  )
+    return null;
   return reading('talk', sentenceCase(named), { seconds });
 }
 

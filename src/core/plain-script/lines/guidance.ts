@@ -41,10 +41,14 @@ export interface BelowSilence {
   readonly lasting: number;
   /** Whether it stands further in than the line of the silence. */
   readonly inset: boolean;
+  /** Whether the silence is that of a part, in which nothing stands yet. */
+  readonly ofPart: boolean;
   /** Whether it stands behind the mark that the silence has, and so in one list with it. */
   readonly listed: boolean;
 }
 
+/** Seconds; a shorter pause stands between words. */
+const STEP_FROM = 60;
 const LABEL =
   /^(?:(?:and )?then|next|later|after that|afterwards|guide|guidance|guided(?: words)?|during(?: it| this)?|meanwhile|while it lasts|words|text|script|voice|cues?|say|tell them|teacher|lines?|prompts?|invite|whisper|speak|said|spoken|softly|quietly)(?: \([^()]{1,20}\))?: ?/i;
 const EVERY = '(?:every|each) (.{2,18}?)';
@@ -63,7 +67,7 @@ const ONLY_MARKS = /^[\s.…/|*_–—-]+$/u;
 const SENTENCE = /[.!?…]["”]?$/u;
 
 /** What a line tells of the silence above; `null` where it tells of something else. */
-export function guidanceIn(line: string, { lasting, inset, listed }: BelowSilence): Guided | null {
+export function guidanceIn(line: string, { lasting, inset, listed, ofPart }: BelowSilence): Guided | null {
   if (line.length > LONGEST || line.trim() === '') return null;
   const item = ITEM.test(line);
   const body = singleSpaced(withoutMark(line).trim());
@@ -71,6 +75,8 @@ export function guidanceIn(line: string, { lasting, inset, listed }: BelowSilenc
   if (!inset && (!item || listed || !(isCue(body) || SENTENCE.test(body)))) return null;
   if (ONLY_MARKS.test(body)) return inset ? { told: [], unsure: false } : null;
   const pause = pauseIn(body);
+  // "Rest - 3 min" over "Silence 2 min", which is a step of it.
+  if (pause !== null && ofPart && pause >= STEP_FROM) return null;
   if (pause !== null) return inset ? { told: [], pause, unsure: false } : null;
   const sets = callBackIn(body);
   if (sets) return { told: [], sets, unsure: false };

@@ -1,4 +1,4 @@
-import { secondsFrom } from '../model/model';
+import { secondsFrom, type LineKind } from '../model/model';
 import { isStill } from '../line-kinds/line-signs';
 import { sentenceCase, wordCount } from '../model/line-words';
 import { isNameLike } from '../line-kinds/name-lines';
@@ -54,4 +54,17 @@ export function doneFor(one: Reading, body: string, seconds: number): Reading {
   if (one.kind !== 'said' || wordCount(body) > DONE_AT_MOST || !(still || DONE.test(body))) return one;
   const kind = still ? 'silence' : 'movement';
   return lastingFor({ ...one, kind, words: body }, seconds);
+}
+
+/** Words; fewer may be what is said: "Hello all". */
+const NOTED_FROM = 4;
+/** Seconds; for less nobody plans what they tell. */
+const TOLD_FROM = 15;
+
+/** "0:25 Feet, knees, spine - find your stance", behind a talk or before any step: told, as long as the times leave it. */
+export function toldFor(one: Reading, body: string, seconds: number, under: LineKind): Reading {
+  const opens = under === 'talk' || under === 'nothing';
+  const noted = wordCount(body) >= NOTED_FROM && !/[.!?]["”]?$/.test(body);
+  if (one.kind !== 'said' || !one.unsure || !opens || seconds < TOLD_FROM || !noted) return one;
+  return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
 }

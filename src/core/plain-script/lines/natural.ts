@@ -8,7 +8,7 @@ import { isManner, isOnlyBreath } from '../phrases/breath-counts';
 import { clauseApart } from './clause-apart';
 import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from '../phrases/counts';
-import { doneFor, lastingFor, SAT } from './lasting';
+import { doneFor, lastingFor, SAT, toldFor } from './lasting';
 import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
 import { isSpokenSentence } from './amounts-spoken';
 import { spokenIn } from './spoken';
@@ -33,6 +33,7 @@ import { readRemark, readStep } from './step-lines';
 import { settingIn } from '../line-kinds/step-settings';
 import { headAndTail, type Tailed } from './tails';
 import { isTold } from '../line-kinds/talks';
+import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
 import { capitalised, singleSpaced, wordCount } from '../model/line-words';
 import { wayInList } from './ways-in-list';
@@ -132,8 +133,17 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
 function readWhole(text: string, line: string, standing: Standing): readonly Reading[] {
   const part = partInLine(text.replace(ITEM, '')) ?? breathingStep(text, standing.under);
   if (part) return part;
+  const behind = toldBehind(text);
+  const done = behind ? readWhole(behind.head, line, standing) : [];
+  if (behind && isOneStep(done)) return [...done, ...behind.told];
   const whole = withoutStop(text, line, standing) ?? readText(text, line, standing);
   return withTail(whole, text, line, standing) ?? whole;
+}
+
+/** Whether readings are of one movement or silence with its amount. */
+function isOneStep(found: readonly Reading[]): boolean {
+  const [step, ...others] = found.filter(({ kind }) => STEPS.has(kind));
+  return step !== undefined && others.length === 0 && step === found[0] && hasAmount(step.counts);
 }
 
 const EYES = /^(?:with )?eyes (?:closed|shut|open|half (?:closed|open|shut))(?=[.!]?$)/i;
@@ -163,7 +173,9 @@ function withTail(
   if (eyes !== undefined && step.kind === 'silence')
     return first.words.includes(eyes) ? null : [{ ...step, words: `${step.words}, ${eyes.toLowerCase()}` }];
   const kept = others.map(({ words }) => words).join(' ');
-  if (step.words === first.words && kept.length >= apart.tail.length - 3) return null;
+  // "Crane, 15 s per leg, x2 - Maria uses the chair": by itself the head is certain.
+  const surer = first.unsure && !step.unsure && step.kind === first.kind;
+  if (!surer && step.words === first.words && kept.length >= apart.tail.length - 3) return null;
   // "The Crane Dries Her Wings. Six times, slowly. Let them watch first."
   const ofName = first.unsure && /[.!] \p{Lu}/u.test(apart.head);
   if (first.kind === 'said' && step.unsure && !ofName) return null;
@@ -262,7 +274,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const [step, ...beside] = found;
   const lasts = span?.seconds ?? lastsSeconds;
   if (!step || lasts === null) return found;
-  const done = doneFor(step, body, lasts);
+  const done = toldFor(doneFor(step, body, lasts), body, lasts, under);
   return [span === null ? done : lastingFor(done, lasts), ...beside];
 }
 

@@ -4,6 +4,7 @@ import { layered, layersIn } from '../line-kinds/layers-counted';
 import { eachOfList } from './of-list';
 import { ownAfter } from './own-after';
 import { reading, type Reading } from '../model/reading';
+import { onLast } from './told-behind';
 import { settingIn } from '../line-kinds/step-settings';
 
 /*
@@ -31,6 +32,8 @@ export function ofStepAbove(body: string, { under, inset, wantsAmount }: BelowSt
   }
   const set = settingIn(body);
   if (set) return set;
+  const last = onLast(body);
+  if (last) return [last];
   const alone = wantsAmount ? null : ownAfter(body, inset);
   if (alone) return [alone];
   const layers = layersIn(body);

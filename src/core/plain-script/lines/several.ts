@@ -173,6 +173,18 @@ function inPairs(parts: readonly string[]): readonly string[] {
   return alternate ? pairs.map((pair) => pair.join(' ')) : parts;
 }
 
+/** "standing post 5 min, shake out, 30 s": an amount by itself is of the name before it, which has none. */
+function withTheirAmount(parts: readonly string[]): readonly string[] {
+  const joined: string[] = [];
+  for (const part of parts) {
+    const before = joined.at(-1);
+    const alone = before !== undefined && joined.length > 1 && !mayHaveAmount(before) && /^\d/.test(part) && findCounts(part).rest === ''; // prettier-ignore
+    if (alone) joined.push(`${joined.pop() ?? ''} ${part}`);
+    else joined.push(part);
+  }
+  return joined;
+}
+
 /** "heel and toe x10, circles x5, each foot": a side by itself is of the step before it. */
 function withSides(parts: readonly string[]): readonly string[] {
   const joined: string[] = [];
@@ -198,7 +210,7 @@ function stepsBetween(body: string): readonly Reading[] | null {
   const joined = JOINT.test(body) ? pairJoined(body) : null;
   if (joined) return joined;
   if (!listed) return null;
-  const parts = withAmounts(withSides(body.replace(/[.!]$/, '').split(BETWEEN)));
+  const parts = withTheirAmount(withAmounts(withSides(body.replace(/[.!]$/, '').split(BETWEEN))));
   if (parts.length < 2 || parts.length > AT_MOST || !parts.every((part) => mayHaveAmount(part) || ALIKE.test(part))) return null; // prettier-ignore
   const { sides } = findCounts(body).counts;
   const sided = sides !== undefined && sides !== 'alternating';

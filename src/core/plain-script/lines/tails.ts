@@ -55,12 +55,14 @@ export function headAndTail(text: string): Tailed | null {
     const { counts, rest, bare } = findCounts(head.replace(STAMP, ''));
     if (!hasAmount(counts) || rest === '' || (bare && (counts.rounds ?? 0) < BARE_FROM)) continue;
     // "10 min: gentle joints, feet up": behind its amount a name may go on.
-    if (/^\s*(?:[;:,]|[–—-])/.test(mark[0]) && endsWithName(head, rest)) continue;
+    if (/^\s*(?:[:,]|[–—-])/.test(mark[0]) && endsWithName(head, rest)) continue;
     const tail = untagged(text.slice(mark.index + mark[0].length));
     if (ON_ROUNDS.test(tail)) return { head, tail };
     if (withoutRestBehind(`, ${tail}`)) return null;
     // "x8 (x10 if lively)".
     if (/^\s*$/.test(mark[0]) && OTHERWISE.test(tail)) return { head, tail, counted: true };
+    // "15 s per leg, x2 - Maria uses the chair": the amounts go on.
+    if (/^\s*,/.test(mark[0]) && /^[x×] ?\d/i.test(tail)) continue;
     const counted = findCounts(tail).counts;
     if (!/\p{L}{2}/u.test(tail) || /^\W*\d/.test(tail) || GOES_ON.test(tail) || isHeld(tail)) return null;
     if (Object.keys(counted).length === 0) return { head, tail };

@@ -32,7 +32,8 @@ export function workAndRest(body: string, stepOf: (part: string) => Reading | nu
   const found: Reading[] = [{ ...first, unsure: true }];
   for (let at = 1; at < parts.length; at += 2) {
     const seconds = restIn(itemAt(parts, at));
-    const work = seconds === null ? null : workIn(itemAt(parts, at + 1), first);
+    const next = itemAt(parts, at + 1);
+    const work = seconds === null || isOfShake(itemAt(parts, at), next, first) ? null : workIn(next, first);
     if (seconds === null || work === null) return null;
     found.push(reading('pause', 'Rest', { seconds: [seconds, seconds, seconds] }, true), work);
   }
@@ -48,6 +49,15 @@ function restIn(part: string): number | null {
 
 /** "shake 15 s": what people do while they rest. */
 const SHAKEN = /^(?:shake(?: (?:it )?(?:out|off))?|relax|off)(?= )/i;
+
+/** "post 5 min, shake out, 30 s": how long they shake, and no second post. */
+function isOfShake(rest: string, next: string, first: Reading): boolean {
+  const { counts, rest: named } = findCounts(next);
+  const [seconds] = counts.seconds ?? [];
+  return (
+    /^(?:shake|relax)/i.test(rest) && named === '' && seconds !== undefined && seconds !== first.counts.seconds?.[0]
+  );
+}
 
 /** The same work again, or as long as is said there. */
 function workIn(part: string, first: Reading): Reading | null {
