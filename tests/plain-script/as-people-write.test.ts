@@ -354,6 +354,29 @@ describe('as people write', () => {
     expect(first?.step).toMatchObject({ name: 'Water', pacedBy: 'own-pace', seconds: 120, callBackLeadSeconds: 15 });
   });
 
+  it('a name over lines that stand further in, without a mark, is a part', () => {
+    const script = 'Chair class\n\nSettle in (1 min)\nArms\n  Open the curtains 6x\n  Pull the rope 6x\nLegs\n  Marching 1 min\n  Ankle pumps 20'; // prettier-ignore
+    const { plan } = readScript(countingIds('p'), script);
+    expect(plan.sections.map(({ title, steps }) => [title, steps.length]).slice(-2)).toEqual([
+      ['Arms', 2],
+      ['Legs', 2],
+    ]);
+    // What only says how a step is done names no part.
+    expect(plannedFrom('Class\n\nRowing\n  slowly x4\n  each side x2')).not.toContain('slowly x4');
+  });
+
+  it('an intro with its time is told, and what is moved below it is in another part', () => {
+    const { plan } = readScript(countingIds('i'), '5 Animals flow\n\nIntro 0:30\nTiger - 3 each side\nBear x6');
+    expect(plan.sections.map(({ role, steps }) => [role, steps.map(({ kind }) => kind)])).toEqual([
+      ['welcome', ['talk']],
+      ['main', ['movement', 'movement']],
+    ]);
+  });
+
+  it('nothing is said of what is left of an amount', () => {
+    expect(plannedFrom('Class\n\nMain\nBreathe: 5 rounds of in 4 / out 6')).toEqual(['Breathe x5']);
+  });
+
   it('columns may be set apart by blanks', () => {
     const table = [
       'Time    What                Notes',

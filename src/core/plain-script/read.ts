@@ -6,7 +6,15 @@ import { headsBelow } from './layout/heads';
 import { ScriptBuilder } from './builder/builder';
 import { belowEach, evened, withMarkApart } from './layout/normalise';
 import { besideClass, withoutFileHead } from './layout/letters';
-import { HEAD_AT_MOST, isItem, namesPart, opensItems, opensList, withStepsListed } from './line-kinds/headings';
+import {
+  HEAD_AT_MOST,
+  isItem,
+  namesPart,
+  opensInset,
+  opensItems,
+  opensList,
+  withStepsListed,
+} from './line-kinds/headings';
 import { isRemark } from './line-kinds/name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model/model';
 import { withAmountsOfAbove } from './layout/as-above';
@@ -74,7 +82,10 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       again: again.get(index),
       speech: speech[index] ?? null,
       underlined: UNDERLINE.test(bare[index + 1] ?? ''),
-      opens: (opensList(line, below) && !isRemarkOn(bare[index - 1] ?? '', line)) || opensItems(bare, index),
+      opens:
+        (opensList(line, below) && !isRemarkOn(bare[index - 1] ?? '', line)) ||
+        opensItems(bare, index) ||
+        opensInset(bare, index),
       heads: headsBelow(bare, index),
       named: named[index] === true,
       beside: beside[index] === true,

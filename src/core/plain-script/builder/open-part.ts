@@ -16,7 +16,7 @@ export interface OpenPart {
 /** Whether a part is over, or told by its name and something is said in it already: a movement below it is in none. */
 export function isOver(part: OpenPart | undefined): boolean {
   if (part?.over) return true;
-  if (part?.section.role !== 'welcome' || part.steps.length === 0) return false;
+  if (part?.section.role !== 'welcome' || (part.steps.length === 0 && !part.counts.seconds)) return false;
   return kindOfPart(part.section.title) === 'talk' && part.steps.every(({ kind }) => kind === 'talk');
 }
 

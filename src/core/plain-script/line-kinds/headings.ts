@@ -117,6 +117,28 @@ export function opensItems(lines: readonly string[], at: number): boolean {
   return steps.length > 0 && steps.length >= own.length / 2;
 }
 
+/** "Arms" over "  Open the curtains 6x" and "  Pull the rope 6x", which stand further in without a mark. */
+export function opensInset(lines: readonly string[], at: number): boolean {
+  const line = itemAt(lines, at);
+  if (!NAME_OVER.test(line)) return false;
+  const furtherIn: string[] = [];
+  for (const below of lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT)) {
+    if (below.trim() === '' || below.length > HEAD_AT_MOST || !/^\s{2,}\S/.test(below)) break;
+    furtherIn.push(below.trim());
+  }
+  if (furtherIn.length < 2 || furtherIn.some((below) => isItem(below) || layersIn(below) !== null)) return false;
+  const steps = furtherIn.filter((below) => {
+    const { counts, rest } = findCounts(below);
+    return hasAmount(counts) && STEP_NAME.test(rest.trim()) && !isCue(rest);
+  });
+  return steps.length >= 2 && steps.length > furtherIn.length / 2;
+}
+
+const NAME_OVER = /^\p{Lu}\p{L}+(?: (?:\p{L}+|[&+])){0,2}\s*$/u;
+/** What only says how it is done is no name of its own. */
+const STEP_NAME =
+  /^(?!(?:each|both|per|slow(?:ly)?|eas(?:y|ily)|left|right|in|out|then|with|on|for|rounds?|times|reps)\b)\p{L}{3}/iu;
+
 /** Whether a line of a list is one of those below another by its mark: "i." or "a)" or a dash under "2)". */
 function isLower(line: string, below: string): boolean {
   if (indentOf(below) !== indentOf(line) || !/^\s*(?:\d{1,2}|[A-H]|[IVX]{1,4})[.)] /.test(line)) return false;

@@ -99,12 +99,16 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
   const found = minutesOfPart(text, readWhole(text, line, stands));
-  const readings = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
+  const doubted = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
+  const readings = doubted.filter(({ kind, words }, at) => at === 0 || kind !== 'said' || !LEFT_OVER.test(words));
   const [first] = readings;
   const opened = part === undefined ? [] : [reading('section', part)];
   const beside = first && HAS_REMARKS.has(first.kind) ? [...readings, ...remarks.flatMap(remarkOf)] : readings;
   return [...opened, ...beside, ...lostClauses(text, beside).flatMap(remarkOf)];
 }
+
+/** What is left of "5 rounds of in 4 / out 6" says nothing. */
+const LEFT_OVER = /^(?:of|with|at|in|on|and|for|the|to|then)$/i;
 
 const PARAGRAPH_FROM = 60;
 /** Of the sentences of a paragraph that tells a class so many are steps. */
