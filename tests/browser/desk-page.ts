@@ -78,7 +78,7 @@ export async function copyOf(title: string, at = origin()): Promise<string> {
 export async function showToOthers(page: Page, id: string): Promise<LiveCodes> {
   await page.getByRole('button', { name: 'Show to others' }).click();
   await page.getByRole('button', { name: 'Show it' }).click();
-  await expect(page.getByText('It is shown.')).toBeVisible();
+  await expect(page.getByText('The class is shown.')).toBeVisible();
   const kept = await page.evaluate((of) => sessionStorage.getItem(`live/${of}`), id);
   return (JSON.parse(kept ?? '{}') as { codes: LiveCodes }).codes;
 }

@@ -174,7 +174,7 @@ test('two prompters do not lead one class, and one may take it over', async ({ p
   await other.keyboard.press('Escape');
   await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Shown to others' }).click();
-  await expect(page.getByText('Another prompter has taken this class over.')).toBeVisible();
+  await expect(page.getByText('Another prompter now leads this class.')).toBeVisible();
   await page.reload();
   await other.keyboard.press('Space');
   const home = await device(browser, `/live/${codes.code}`);

@@ -165,7 +165,7 @@ test('the studio is given another name', async ({ page, context }) => {
   await rename(page, 'Harbour Room');
   await expect(page.getByRole('banner')).toContainText('Harbour Room');
   await rename(other, 'Theirs');
-  await expect(other.getByRole('alert')).toContainText('named otherwise in another window');
+  await expect(other.getByRole('alert')).toContainText('changed in another window');
   await other.close();
   await page.reload();
   await expect(page.getByRole('banner')).toContainText('Harbour Room');

@@ -29,7 +29,7 @@ test('the checks name each fault with its place; a fix puts it right, and undo t
   await expect(must.getByRole('listitem')).toHaveCount(5);
   await shot(page, 'checks');
   const long = must.getByRole('listitem').filter({ hasText: 'Line longer than its breath' });
-  await expect(long).toContainText('5.3 s after the next thing is due');
+  await expect(long).toContainText('5.3 s after the next cue is due');
   await long.getByRole('button', { name: 'Raising the lamp' }).click();
   await expect(strip(page, 'Raising the lamp')).toBeInViewport();
   await long.getByRole('button', { name: 'Fit the words of this movement' }).click();
@@ -38,7 +38,7 @@ test('the checks name each fault with its place; a fix puts it right, and undo t
   await expect(must.getByRole('listitem')).toHaveCount(5);
   await must
     .getByRole('listitem')
-    .filter({ hasText: 'forward bend comes after' })
+    .filter({ hasText: 'forward bend” comes after' })
     .getByRole('button', { name: 'Say it before the movement' })
     .click();
   await expect(strip(page, 'Setting down the nets')).toContainText('stay upright if you have been told not to bend');
@@ -194,7 +194,7 @@ test('a cue sheet is saved, changed in a spreadsheet, and brought back after a l
   await bring(sheet);
   await expect(page.getByText('The cue sheet has the same lines as the class.')).toBeVisible();
   await bring(sheet.replaceAll('"In, lamp up."', '"In, up it goes."'));
-  await expect(page.getByText('The cue sheet words 1 line differently.')).toBeVisible();
+  await expect(page.getByText('The cue sheet changes the words of 1 line.')).toBeVisible();
   await page.getByRole('button', { name: 'Use this line' }).click();
   await expect(strip(page, 'Raising the lamp')).toContainText('In, up it goes.');
 });
