@@ -27,7 +27,7 @@ const quoted = (value: string | number): string => {
   return `“${text.length > 70 ? `${text.slice(0, 68).trimEnd()}…` : text}”`;
 };
 const PART_WORDS: Readonly<Record<string, string>> = {
-  effort: 'stay within about 70 %',
+  effort: 'stay within about 70\u00a0%',
   pain: 'nothing should hurt',
   rest: 'rest when you like',
   sit: 'sit if you like',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readScript } from '@/core/plain-script';
 import { itemAt } from '@/core/units';
+import { correctionsIn } from './kept-script';
 import { alike, carried, confirmLine, isOpen, nextOpen, NO_CORRECTIONS, putLines } from './corrections';
 
 const numbered = (): (() => string) => {
@@ -51,5 +52,20 @@ describe('what a person says of the lines of a script', () => {
     expect(alike(lines, NO_CORRECTIONS, itemAt(lines, 4))).toEqual([6]);
     expect(alike(lines, confirmLine(NO_CORRECTIONS, 6), itemAt(lines, 4))).toEqual([]);
     expect(alike(lines, NO_CORRECTIONS, itemAt(lines, 3))).toEqual([]);
+  });
+
+  it('is read back for its own text alone, and what cannot be read is none', () => {
+    const written = JSON.stringify({ length: 3, put: [[1, 'talk'], [2, 'nonsense'], 'x'], right: [3, '4'] }); // prettier-ignore
+    const back = correctionsIn(written, 'abc');
+    expect([[...back.put], [...back.right]]).toEqual([[[1, 'talk']], [3]]);
+    for (const [stored, text] of [
+      [written, 'abcd'],
+      ['{', 'abc'],
+      [null, 'abc'],
+      ['[]', ''],
+      ['{"length":0,"put":1}', ''],
+    ] as const)
+      // prettier-ignore
+      expect(correctionsIn(stored, text).put.size).toBe(0);
   });
 });

@@ -21,17 +21,22 @@ export function keep({ text, corrections: { put, right } }: KeptScript): void {
 }
 
 export function kept(): KeptScript {
+  const text = stored(TEXT) ?? '';
+  return { text, corrections: correctionsIn(stored(CORRECTIONS), text) };
+}
+
+/** `null` also in a browser that keeps nothing. */
+function stored(key: string): string | null {
   try {
-    const text = localStorage.getItem(TEXT) ?? '';
-    return { text, corrections: correctionsIn(localStorage.getItem(CORRECTIONS), text) };
+    return localStorage.getItem(key);
   } catch {
-    return { text: '', corrections: NO_CORRECTIONS };
+    return null;
   }
 }
 
 /** None where they are of another text, or are not what this page writes. */
-function correctionsIn(stored: string | null, text: string): Corrections {
-  const read: unknown = JSON.parse(stored ?? 'null');
+export function correctionsIn(written: string | null, text: string): Corrections {
+  const read = parsed(written ?? 'null');
   if (typeof read !== 'object' || read === null || !('length' in read) || read.length !== text.length)
     return NO_CORRECTIONS;
   const put = 'put' in read && Array.isArray(read.put) ? (read.put as unknown[]) : [];
@@ -46,4 +51,13 @@ function correctionsIn(stored: string | null, text: string): Corrections {
     ),
     right: new Set(right.filter((number) => typeof number === 'number')),
   };
+}
+
+/** `null` where it is no JSON. */
+function parsed(written: string): unknown {
+  try {
+    return JSON.parse(written);
+  } catch {
+    return null;
+  }
 }
