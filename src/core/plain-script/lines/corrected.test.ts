@@ -44,6 +44,15 @@ describe('a line that a person says what it is', () => {
     expect(putTo('talk', 'Why we do it, 2 min')).toMatchObject({ words: 'Why we do it, 2 min', counts: { seconds: expect.anything() as unknown } }); // prettier-ignore
   });
 
+  it('keeps the length of a class in its title, and the pause behind what is said', () => {
+    expect(putTo('title', 'Harbour evening, 25 min')).toMatchObject({ words: 'Harbour evening', counts: { seconds: [1500, 1125, 2250] } }); // prettier-ignore
+    const still = reading('silence', 'Feel the feet', { seconds: [20, 15, 30] });
+    expect(correctedTo('said', 'Feel the feet. (20 s)', still)).toEqual(
+      reading('said', 'Feel the feet.', { seconds: [20, 20, 20] }),
+    );
+    expect(putTo('said', 'Rowing x4')).toEqual({ kind: 'said', words: 'Rowing x4', counts: {} });
+  });
+
   it('is a pause of its time', () => {
     expect(putTo('pause', 'let it settle 12 s')).toMatchObject({ words: '', counts: { seconds: expect.anything() as unknown } }); // prettier-ignore
   });

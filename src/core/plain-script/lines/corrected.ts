@@ -2,7 +2,7 @@ import type { FoundCounts } from '../phrases/amounts-found';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { bareName } from '../phrases/names';
 import { withoutMark } from '../line-kinds/headings';
-import { pauseIn } from '../line-kinds/pauses';
+import { pauseIn, trailingPause } from '../line-kinds/pauses';
 import { capitalised, wordCount } from '../model/line-words';
 import type { Counts, LineKind, ReadLine } from '../model/model';
 import { reading, type Reading } from '../model/reading';
@@ -26,6 +26,7 @@ export function correctedTo(kind: LineKind, line: string, found: Reading): Readi
   switch (kind) {
     case 'movement':
       return (hasAmount(found.counts) ? null : stepIn(bare)) ?? reading(kind, words, counts);
+    case 'title':
     case 'silence':
     case 'transition':
     case 'section':
@@ -40,10 +41,12 @@ export function correctedTo(kind: LineKind, line: string, found: Reading): Readi
     case 'exhale':
       return reading(kind, breathIn(kind, bare));
     case 'talk':
-      return reading(kind, bare, timeOf(counts));
-    case 'title':
-    case 'said':
     case 'hold':
+      return reading(kind, bare, timeOf(counts));
+    case 'said': {
+      const paused = trailingPause(bare);
+      return paused ? reading(kind, paused.words, paused.counts) : reading(kind, bare);
+    }
     case 'caution':
     case 'level':
     case 'seated':
