@@ -13,14 +13,14 @@ const read = (): ReturnType<typeof readScript>['lines'] => readScript(numbered()
 
 describe('what a person says of the lines of a script', () => {
   it('stays with its lines when lines are added or removed above, between and below', () => {
-    const said = confirmLine(putLines(NO_CORRECTIONS, [4, 8], 'talk'), 6);
+    const said = confirmLine(putLines(NO_CORRECTIONS, [4, 8], 'talk'), { number: 6, kind: 'said' });
     const before = SCRIPT.join('\n');
     const below = carried(said, before, `${before}\nThanks.`);
-    expect([[...below.put], [...below.right]]).toEqual([[[4, 'talk'], [8, 'talk']], [6]]); // prettier-ignore
+    expect([[...below.put], [...below.right]]).toEqual([[[4, 'talk'], [8, 'talk']], [[6, 'said']]]); // prettier-ignore
     const above = carried(said, before, `Notes\n${before}`);
-    expect([[...above.put], [...above.right]]).toEqual([[[5, 'talk'], [9, 'talk']], [7]]); // prettier-ignore
+    expect([[...above.put], [...above.right]]).toEqual([[[5, 'talk'], [9, 'talk']], [[7, 'said']]]); // prettier-ignore
     const between = carried(said, before, [...SCRIPT.slice(0, 4), ...SCRIPT.slice(5)].join('\n'));
-    expect([[...between.put], [...between.right]]).toEqual([[[4, 'talk'], [7, 'talk']], [5]]); // prettier-ignore
+    expect([[...between.put], [...between.right]]).toEqual([[[4, 'talk'], [7, 'talk']], [[5, 'said']]]); // prettier-ignore
   });
 
   it('goes with a line that is removed, and with another script', () => {
@@ -31,7 +31,7 @@ describe('what a person says of the lines of a script', () => {
   });
 
   it('keeps what a line was put to while that line is edited, and asks anew whether a guess is right', () => {
-    const said = confirmLine(putLines(NO_CORRECTIONS, [5], 'movement'), 5);
+    const said = confirmLine(putLines(NO_CORRECTIONS, [5], 'movement'), { number: 5, kind: 'said' });
     const edited = SCRIPT.map((line, at) => (at === 4 ? `${line} down` : line)).join('\n');
     const after = carried(said, SCRIPT.join('\n'), edited);
     expect([[...after.put], [...after.right]]).toEqual([[[5, 'movement']], []]);
@@ -44,20 +44,27 @@ describe('what a person says of the lines of a script', () => {
     expect(nextOpen(lines, NO_CORRECTIONS, 0)).toBe(5);
     expect(nextOpen(lines, NO_CORRECTIONS, 5)).toBe(6);
     expect(nextOpen(lines, NO_CORRECTIONS, 6)).toBe(5);
-    expect(nextOpen(lines, confirmLine(NO_CORRECTIONS, 6), 5)).toBeNull();
+    expect(nextOpen(lines, confirmLine(NO_CORRECTIONS, { number: 6, kind: 'said' }), 5)).toBeNull();
+  });
+
+  it('asks again where a guess that was right is read as something else', () => {
+    const [line] = read().filter(({ number }) => number === 5);
+    const said = confirmLine(NO_CORRECTIONS, { number: 5, kind: 'said' });
+    expect(line && isOpen(line, said)).toBe(false);
+    expect(line && isOpen({ ...line, kind: 'section' }, said)).toBe(true);
   });
 
   it('knows the guesses that look like one, and no line that is certain', () => {
     const lines = read();
     expect(alike(lines, NO_CORRECTIONS, itemAt(lines, 4))).toEqual([6]);
-    expect(alike(lines, confirmLine(NO_CORRECTIONS, 6), itemAt(lines, 4))).toEqual([]);
+    expect(alike(lines, confirmLine(NO_CORRECTIONS, { number: 6, kind: 'said' }), itemAt(lines, 4))).toEqual([]);
     expect(alike(lines, NO_CORRECTIONS, itemAt(lines, 3))).toEqual([]);
   });
 
   it('is read back for its own text alone, and what cannot be read is none', () => {
-    const written = JSON.stringify({ length: 3, put: [[1, 'talk'], [2, 'nonsense'], 'x'], right: [3, '4'] }); // prettier-ignore
+    const written = JSON.stringify({ length: 3, put: [[1, 'talk'], [2, 'nonsense'], 'x'], right: [[3, 'said'], '4'] }); // prettier-ignore
     const back = correctionsIn(written, 'abc');
-    expect([[...back.put], [...back.right]]).toEqual([[[1, 'talk']], [3]]);
+    expect([[...back.put], [...back.right]]).toEqual([[[1, 'talk']], [[3, 'said']]]);
     for (const [stored, text] of [
       [written, 'abcd'],
       ['{', 'abc'],

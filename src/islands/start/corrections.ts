@@ -4,11 +4,11 @@ import type { LineKind, ReadLine } from '@/core/plain-script';
 export interface Corrections {
   /** What a line is, where it was read as something else. */
   readonly put: ReadonlyMap<number, LineKind>;
-  /** Guesses that are right as they are. */
-  readonly right: ReadonlySet<number>;
+  /** What a guess was when somebody said that it is right: read as something else, it is a guess again. */
+  readonly right: ReadonlyMap<number, LineKind>;
 }
 
-export const NO_CORRECTIONS: Corrections = { put: new Map(), right: new Set() };
+export const NO_CORRECTIONS: Corrections = { put: new Map(), right: new Map() };
 
 /** With lines that are `kind`. */
 export function putLines({ put, right }: Corrections, numbers: readonly number[], kind: LineKind): Corrections {
@@ -16,8 +16,11 @@ export function putLines({ put, right }: Corrections, numbers: readonly number[]
 }
 
 /** With a guess that is right as it is. */
-export function confirmLine({ put, right }: Corrections, number: number): Corrections {
-  return { put, right: new Set([...right, number]) };
+export function confirmLine(
+  { put, right }: Corrections,
+  { number, kind }: Pick<ReadLine, 'number' | 'kind'>,
+): Corrections {
+  return { put, right: new Map([...right, [number, kind]]) };
 }
 
 /**
@@ -38,15 +41,14 @@ export function carried(corrections: Corrections, before: string, after: string)
     if (number > old.length - below) return [number + edited.length - old.length];
     return isKept && changed === 1 && nowChanged === 1 ? [number] : [];
   };
-  return {
-    put: new Map([...corrections.put].flatMap(([number, kind]) => moved(number, true).map((one) => [one, kind] as const))), // prettier-ignore
-    right: new Set([...corrections.right].flatMap((number) => moved(number, false))),
-  };
+  const movedOf = (said: ReadonlyMap<number, LineKind>, isKept: boolean): ReadonlyMap<number, LineKind> =>
+    new Map([...said].flatMap(([number, kind]) => moved(number, isKept).map((one) => [one, kind] as const)));
+  return { put: movedOf(corrections.put, true), right: movedOf(corrections.right, false) };
 }
 
 /** Whether a line is a guess that nobody has looked at yet. */
-export function isOpen({ number, unsure }: ReadLine, { put, right }: Corrections): boolean {
-  return unsure && !put.has(number) && !right.has(number);
+export function isOpen({ number, kind, unsure }: ReadLine, { put, right }: Corrections): boolean {
+  return unsure && !put.has(number) && right.get(number) !== kind;
 }
 
 /** The next guess behind a line, or the first of all where there is none; `null` where none is left. */

@@ -39,18 +39,19 @@ export function correctionsIn(written: string | null, text: string): Corrections
   const read = parsed(written ?? 'null');
   if (typeof read !== 'object' || read === null || !('length' in read) || read.length !== text.length)
     return NO_CORRECTIONS;
-  const put = 'put' in read && Array.isArray(read.put) ? (read.put as unknown[]) : [];
-  const right = 'right' in read && Array.isArray(read.right) ? (read.right as unknown[]) : [];
-  return {
-    put: new Map(
-      put.flatMap((one): [number, LineKind][] => {
-        const [number, kind] = Array.isArray(one) ? (one as unknown[]) : [];
-        const known = LINE_KINDS.find((each) => each === kind);
-        return typeof number === 'number' && known ? [[number, known]] : [];
-      }),
-    ),
-    right: new Set(right.filter((number) => typeof number === 'number')),
-  };
+  return { put: kindsIn('put' in read && read.put), right: kindsIn('right' in read && read.right) };
+}
+
+/** Lines by their numbers with a kind each; what is none is passed over. */
+function kindsIn(listed: unknown): ReadonlyMap<number, LineKind> {
+  const pairs = Array.isArray(listed) ? (listed as unknown[]) : [];
+  return new Map(
+    pairs.flatMap((one): [number, LineKind][] => {
+      const [number, kind] = Array.isArray(one) ? (one as unknown[]) : [];
+      const known = LINE_KINDS.find((each) => each === kind);
+      return typeof number === 'number' && known ? [[number, known]] : [];
+    }),
+  );
 }
 
 /** `null` where it is no JSON. */

@@ -70,7 +70,7 @@ export function useScript(onDone: () => void): Script {
     putAlike: () => {
       if (like) correct(putLines(corrections, like.numbers, like.kind), like.of, null);
     },
-    confirm: (line) => correct(confirmLine(corrections, line.number), line.number, null),
+    confirm: (line) => correct(confirmLine(corrections, line), line.number, null),
     lookOn: (after) => goOn(after, corrections),
   };
 }

@@ -64,7 +64,7 @@ function countsIn(bare: string): Pick<FoundCounts, 'counts' | 'rest'> {
 
 /** Without what marks a heading, words that are said, or one of a list. */
 function withoutSign(line: string): string {
-  return withoutMark(line.trim().replace(/^(?:#{1,6}|>|\d{1,3}[.)]|[-*•–])\s+/, '')).trim();
+  return withoutMark(line.trim().replace(/^(?:#{1,6}|>)\s+/, '')).trim();
 }
 
 /** The amounts of a line and its name; what it was read as tells them where the line alone does not. */

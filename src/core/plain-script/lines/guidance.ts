@@ -1,3 +1,4 @@
+import { LONGEST_PAUSE } from './lasting';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { ITEM, withoutMark } from '../line-kinds/headings';
 import { singleSpaced, unquoted } from '../model/line-words';
@@ -47,8 +48,6 @@ export interface BelowSilence {
   readonly listed: boolean;
 }
 
-/** Seconds; a shorter pause stands between words. */
-const STEP_FROM = 60;
 const LABEL =
   /^(?:(?:and )?then|next|later|after that|afterwards|guide|guidance|guided(?: words)?|during(?: it| this)?|meanwhile|while it lasts|words|text|script|voice|cues?|say|tell them|teacher|lines?|prompts?|invite|whisper|speak|said|spoken|softly|quietly)(?: \([^()]{1,20}\))?: ?/i;
 const EVERY = '(?:every|each) (.{2,18}?)';
@@ -76,7 +75,7 @@ export function guidanceIn(line: string, { lasting, inset, listed, ofPart }: Bel
   if (ONLY_MARKS.test(body)) return inset ? { told: [], unsure: false } : null;
   const pause = pauseIn(body);
   // "Rest - 3 min" over "Silence 2 min", which is a step of it.
-  if (pause !== null && ofPart && pause >= STEP_FROM) return null;
+  if (pause !== null && ofPart && pause >= LONGEST_PAUSE) return null;
   if (pause !== null) return inset ? { told: [], pause, unsure: false } : null;
   const sets = callBackIn(body);
   if (sets) return { told: [], sets, unsure: false };

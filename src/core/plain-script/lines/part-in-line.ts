@@ -53,8 +53,8 @@ const TIMED_FIRST = /^(\d{1,2}) ?(?:['′’]|mins?|minutes?) (\p{L}[\p{L} +&/-]
 function timedFirst(body: string): readonly Reading[] | null {
   const [, minutes = '', name = '', list = ''] = TIMED_FIRST.exec(body) ?? [];
   const steps = name === '' ? null : severalSteps(list);
-  if (!steps || steps.length < 2) return null;
   const seconds = Number(minutes) * 60;
+  if (!steps || steps.length < 2 || seconds === 0 || seconds > MINUTES_AT_MOST * 60) return null;
   return [
     { ...partOf(capitalised(name)), counts: { seconds: secondsFrom([seconds, seconds], 1) }, unsure: true },
     ...steps.map((one) => ({ ...one, unsure: true })),
