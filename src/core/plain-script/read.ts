@@ -1,8 +1,9 @@
 import { isInMinutes } from './layout/bare-minutes';
 import { amongNames } from './layout/blocks';
+import { overDetails } from './layout/over-details';
 import { findCounts } from './phrases/counts';
 import { doneAgain } from './builder/done-again';
-import { headsBelow } from './layout/heads';
+import { headsBelow, plainHead } from './layout/heads';
 import { ScriptBuilder } from './builder/builder';
 import { belowEach, evened, withMarkApart } from './layout/normalise';
 import { besideClass, withoutFileHead } from './layout/letters';
@@ -70,6 +71,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const inMinutes = isInMinutes(bare);
   const belows = belowEach(bare);
   const named = amongNames(bare);
+  const detailed = isTidy ? null : overDetails(bare);
   const beside = besideClass(bare);
   const again = doneAgain(bare);
   const spoken = spokenHeads(bare);
@@ -77,28 +79,50 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   bare.forEach((line, index) => {
     if (builder.passOver(itemAt(lines, index))) return;
     const below = itemAt(belows, index);
-    builder.take(RULED.test(below) ? '' : line, put.get(index + 1) ?? null, {
-      written: itemAt(lines, index),
-      again: again.get(index),
-      speech: speech[index] ?? null,
-      underlined: UNDERLINE.test(bare[index + 1] ?? ''),
-      opens:
-        (opensList(line, below) && !isRemarkOn(bare[index - 1] ?? '', line)) ||
-        opensItems(bare, index) ||
-        opensInset(bare, index),
-      heads: headsBelow(bare, index),
-      named: named[index] === true,
-      beside: beside[index] === true,
-      headsSpoken: spoken[index] === true,
-      alone: (bare[index + 1] ?? '').trim() === '',
-      timedBelow: TIMED.test(below),
-      parts,
-      inMinutes,
-      numbersOn: numbersOn(line, below),
-      lastsSeconds: lasting[index] ?? null,
-    });
+    const names = detailed?.names[index] === true;
+    builder.take(
+      RULED.test(below) ? '' : names ? line.replace(/^#{2,6}\s+|\s*:\s*$/g, '') : line,
+      put.get(index + 1) ?? null,
+      {
+        written: itemAt(lines, index),
+        again: again.get(index),
+        speech: speech[index] ?? null,
+        underlined: UNDERLINE.test(bare[index + 1] ?? ''),
+        opens: !names && opensBelow(bare, index, below),
+        heads: !names && headsBelow(bare, index),
+        named: named[index] === true,
+        partAbove: namesPart(plainHead(writtenAbove(bare, index)).replace(/ ?\([^()]*\)$/, '')),
+        detailed: names,
+        ofDetails: detailed?.within[index] === true,
+        beside: beside[index] === true,
+        headsSpoken: spoken[index] === true,
+        alone: (bare[index + 1] ?? '').trim() === '',
+        timedBelow: TIMED.test(below),
+        parts,
+        inMinutes,
+        numbersOn: numbersOn(line, below),
+        lastsSeconds: detailed?.lasting[index] ?? lasting[index] ?? null,
+      },
+    );
   });
   return builder.done();
+}
+
+/** The line above that is not empty; underlines are passed over. */
+function writtenAbove(lines: readonly string[], at: number): string {
+  for (let above = at - 1; above >= Math.max(0, at - ABOVE_AT_MOST); above--) {
+    const line = itemAt(lines, above);
+    if (line.trim() !== '' && !UNDERLINE.test(line)) return line;
+  }
+  return '';
+}
+const ABOVE_AT_MOST = 3;
+
+/** Whether a list begins below a line, or steps that stand further in. */
+function opensBelow(lines: readonly string[], at: number, below: string): boolean {
+  const line = itemAt(lines, at);
+  if (opensList(line, below) && !isRemarkOn(lines[at - 1] ?? '', line)) return true;
+  return opensItems(lines, at) || opensInset(lines, at);
 }
 
 /** "Soft knees" right below one of a list is how that is done, and no part over the next. */

@@ -33,6 +33,8 @@ type Around = Omit<
 interface LineAround extends Around {
   /** The line as it was pasted. */
   readonly written: string;
+  /** Whether it is one of a list of how the step above is done. */
+  readonly ofDetails: boolean;
   /** What it tells of steps that are done on both sides. */
   readonly again?: DoneAgain | undefined;
   /** What it tells in a class that is spoken word for word; `null` where it is read like any other. */
@@ -40,7 +42,7 @@ interface LineAround extends Around {
 }
 
 /** A sentence of a line heads nothing. */
-const ALONE = { headsSpoken: false, underlined: false, opens: false, heads: false, named: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
+const ALONE = { headsSpoken: false, underlined: false, opens: false, heads: false, named: false, partAbove: false, detailed: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
 
 /** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
 const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);
@@ -116,7 +118,7 @@ export class ScriptBuilder {
     });
   }
 
-  private takeLine(line: string, put: LineKind | null, { written, again, ...below }: LineAround): void {
+  private takeLine(line: string, put: LineKind | null, { written, again, ofDetails, ...below }: LineAround): void {
     const tidy = put === null ? readTidy(line, this.parts.current() ?? null, this.parts.sections.length > 0) : null;
     if (tidy && !this.isWrittenOtherwise(tidy) && (tidy.what !== 'title' || this.isTidy)) {
       this.takeTidy(line, tidy);
@@ -131,7 +133,7 @@ export class ScriptBuilder {
       ...below,
       inset,
       listed: this.isListed(line),
-      otherMark: this.stepNumbered && isDashed(line),
+      otherMark: ofDetails || (this.stepNumbered && isDashed(line)),
       shouted: this.shouted,
       wantsAmount: this.parts.wantsAmount(),
       uncounted: this.parts.isUncounted(),

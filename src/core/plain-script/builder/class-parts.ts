@@ -25,7 +25,7 @@ import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence, isFarewell } from '../tokens/first-words';
 import { guidanceIn, guidedAs, type Guided } from '../lines/guidance';
 import { cut, joined, unquoted } from '../model/line-words';
-import { secondsFrom, POSTURE_FROM, type Counts, type LineKind } from '../model/model';
+import { secondsFrom, type Counts, type LineKind } from '../model/model';
 import { readOver, type Over } from '../lines/over-words';
 import { partsAsLong } from './part-lengths';
 import { isOver, nameOfEmpty, type OpenPart } from './open-part';
@@ -45,6 +45,8 @@ import {
   withBothWays,
   silenceOf,
   twice,
+  heldBelow,
+  timedBelow,
   withAmount,
   withSettings,
 } from './steps-of-lines';
@@ -358,35 +360,28 @@ export class ClassParts {
 
   count(counts: Counts): void {
     const step = this.current();
-    if (step === undefined && counts.breath) {
+    if (step === undefined && counts.breath)
       this.plan = { ...this.plan, pace: breathOfClass(counts.breath, this.plan.pace) };
-    }
     const opening = this.sections.every(({ steps }) => steps.every(({ kind }) => kind === 'talk'));
     const [seconds = 0] = counts.seconds ?? [];
-    if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST))) {
+    if (seconds > 0 && (step === undefined || (opening && seconds >= CLASS_AT_LEAST)))
       this.plan = { ...this.plan, targetSeconds: seconds };
+    const lasting = step && timedBelow(step, counts, this.uncounted.has(step.id));
+    if (lasting) {
+      this.uncounted.delete(lasting.id);
+      this.replace(lasting);
     }
     if (!isMovement(step)) return;
     const isLed = step.pacedBy === 'breath' && !this.uncounted.has(step.id);
-    if (isLed && counts.held && counts.rounds === undefined) return this.holdBelow(step, counts);
-    // What is led already goes on unled.
+    if (isLed && counts.held && counts.rounds === undefined) {
+      const { done, isNext } = heldBelow(this.newId, step, counts, this.plan.pace);
+      return isNext ? this.add(done) : this.replace(done);
+    }
     if (isLed && counts.ownPace && seconds > 0 && counts.rounds === undefined)
       return this.replace(counted(this.newId, step, { ...counts, ...roundsOf(step) }, this.plan.pace));
     if (counts.rounds !== undefined || seconds > 0) this.uncounted.delete(step.id);
     const told = bothSides(step, counts) ?? { ...twice(step, counts), ...counts };
     this.replace(counted(this.newId, sidesInWords(step, told), told, this.plan.pace));
-  }
-
-  /** A hold below rounds that are counted: in each of them where it is short, else a posture behind them. */
-  private holdBelow(step: MovementStep, counts: Counts): void {
-    const { held: _, seconds: [all = 0] = [], ...others } = counts;
-    // The time of a hold is that of both sides.
-    const hold = counts.sides === 'one-then-other' ? all / 2 : all;
-    const posture = makeMovement(this.newId, step.name, { pattern: [] });
-    if (hold >= POSTURE_FROM) return this.add(counted(this.newId, posture, counts, this.plan.pace));
-    if (step.pattern.length === 0) return this.replace(counted(this.newId, step, { ...others, hold }, this.plan.pace));
-    const rest = makePhase(this.newId, { kind: 'hold', share: null, seconds: hold });
-    this.replace({ ...counted(this.newId, step, others, this.plan.pace), pattern: [...step.pattern, rest] });
   }
 
   /** Whether steps that are meant are there, and done again now. */

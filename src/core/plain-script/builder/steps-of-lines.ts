@@ -1,5 +1,6 @@
 import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
 import {
+  makeMovement,
   isMovement,
   isSilence,
   LIMITS,
@@ -16,7 +17,7 @@ import type { NewId } from '@/core/document';
 import { ROUND_LINES } from '@/core/words';
 import { breathOfStep, type BreathRests } from '../phrases/breath-counts';
 import { cut, name } from '../model/line-words';
-import { secondsFrom, type Counts } from '../model/model';
+import { CLASS_FROM, POSTURE_FROM, secondsFrom, type Counts } from '../model/model';
 import type { StepSettings } from '../model/reading';
 
 /* The steps that lines of ordinary writing make, with their amounts. */
@@ -178,9 +179,32 @@ export function roundsOf({
 /** A step that no amount was written of, with the amount of each in its list. */
 export function withAmount(newId: NewId, step: Step, counts: Counts, pace: ClassPlan['pace']): Step {
   if (isMovement(step)) return counted(newId, step, counts, pace);
-  const [seconds, minSeconds, maxSeconds] = counts.seconds ?? [];
-  if (!isSilence(step) || seconds === undefined || minSeconds === undefined || maxSeconds === undefined) return step;
-  return { ...step, seconds, preferredSeconds: seconds, minSeconds, maxSeconds };
+  return (isSilence(step) ? timedBelow(step, counts.seconds ? { seconds: counts.seconds } : {}, true) : null) ?? step;
+}
+
+/** A hold below rounds that are counted: in each of them where it is short, else a posture behind them, which is a step of its own. */
+export function heldBelow(
+  newId: NewId,
+  step: MovementStep,
+  counts: Counts,
+  pace: ClassPlan['pace'],
+): { readonly done: MovementStep; readonly isNext: boolean } {
+  const { held: _, seconds: [all = 0] = [], ...others } = counts;
+  // The time of a hold is that of both sides.
+  const hold = counts.sides === 'one-then-other' ? all / 2 : all;
+  if (hold >= POSTURE_FROM) return { done: counted(newId, makeMovement(newId, step.name, { pattern: [] }), counts, pace), isNext: true }; // prettier-ignore
+  if (step.pattern.length === 0) return { done: counted(newId, step, { ...others, hold }, pace), isNext: false };
+  const rest = makePhase(newId, { kind: 'hold', share: null, seconds: hold });
+  return { done: { ...counted(newId, step, others, pace), pattern: [...step.pattern, rest] }, isNext: false };
+}
+
+/** A silence or a talk without a time, as long as a line below it tells; `null` for any other step, and where none does. */
+export function timedBelow(step: Step, { seconds, rounds }: Counts, isOpen: boolean): Step | null {
+  const [asked, minSeconds, maxSeconds] = seconds ?? [];
+  if (asked === undefined || minSeconds === undefined || maxSeconds === undefined || rounds !== undefined) return null;
+  const times = { seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
+  if (isSilence(step)) return isOpen ? { ...step, ...times } : null;
+  return step.kind === 'talk' && !step.timed && asked < CLASS_FROM ? { ...step, ...times, timed: true } : null;
 }
 
 /** A step by time that is done on the other side as well takes as long again; its time is that of both. */

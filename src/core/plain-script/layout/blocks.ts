@@ -1,6 +1,7 @@
 import { itemAt } from '@/core/units';
 import { headIn, LIKE_PART, plainHead } from './heads';
 import { namesPart, speaksOfPart } from '../line-kinds/headings';
+import { isLabelled } from '../phrases/labels';
 import { indentOf } from '../model/line-words';
 import { isCounted, isCue, isNameLike } from '../line-kinds/name-lines';
 import { isTold } from '../line-kinds/talks';
@@ -13,6 +14,7 @@ import { isTold } from '../line-kinds/talks';
 const PART_AT_MOST = 120;
 /** Where no part is named, so many lines with amounts tell that the others are steps as well. */
 const NAMES_TO_COUNTED = 1.5;
+const LABELLED_FROM = 2;
 /** Lines further down than this tell nothing of a heading. */
 const LINES_LOOKED_AT = 40;
 
@@ -27,7 +29,9 @@ export function amongNames(lines: readonly string[]): readonly boolean[] {
     }
     let to = from;
     while (to < lines.length && itemAt(lines, to).trim() !== '') to++;
-    for (const run of runsOf(lines, from, to)) markNames(lines, run, listed);
+    // Where steps have labels below them, names without one are none.
+    const labelled = lines.slice(from, to).filter((line) => isLabelled(line)).length;
+    if (labelled < LABELLED_FROM) for (const run of runsOf(lines, from, to)) markNames(lines, run, listed);
     from = to;
   }
   return listed;

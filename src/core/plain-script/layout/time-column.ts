@@ -16,7 +16,7 @@ const SHARE_AT_LEAST = 0.6;
 
 /** A time before a line, as people set it off: "10.05 – Arrive", "[0:30] Arrive", "• 9:05 am Arrive", "10h05 Arrive". */
 const STAMPED =
-  /^(\s*)(?:[-*•] )?(?:\*\*)?[[(]?(?:00:)?(\d{1,2})([:.h])(\d{2})(?: ?(?:[ap]\.?m\.?|hrs|h|uhr))?[\])]?(?:\*\*)?(?: ?[-–—|:]\s+| ?\t\s*|\s+)(?=[\p{L}"“(])/iu;
+  /^(\s*)(?:[-–—*•·] )?(?:\*\*)?[[(]?(?:00:)?(\d{1,2})([:.h])(\d{2})(?: ?(?:[ap]\.?m\.?|hrs|h|uhr))?[\])]?(?:\*\*)?(?: ?[-–—|:]\s+| ?\t\s*|\s+)(?=[\p{L}"“(])/iu;
 const STAMPS_AT_LEAST = 3;
 const STAMPED_SHARE = 0.4;
 const HALF_A_DAY = 720;
@@ -28,7 +28,8 @@ function follows(before: number, time: number): boolean {
 }
 
 /** "6.00-6.05 settle": from when to when of the day. */
-const SPANNED = /^(\s*(?:[-*•] )?)[[(]?(\d{1,2})[.:h](\d{2}) ?[-–—] ?(\d{1,2})[.:h](\d{2})[\])]?:?(?: [-–—])?(?=\s)/i;
+const SPANNED =
+  /^(\s*(?:[-–—*•·] )?)[[(]?(\d{1,2})[.:h](\d{2}) ?[-–—] ?(\d{1,2})[.:h](\d{2})[\])]?:?(?: [-–—])?(?=\s)/i;
 /** Spans of a day are so long, in minutes, and its first begins so late; those of a class from its start begin at 0:00. */
 const OF_DAY_FROM = 300;
 const SPAN_AT_MOST = 59;
@@ -76,7 +77,7 @@ export function withTimes(asWritten: readonly string[]): readonly string[] {
 }
 
 /** A line of a column of clocks, and how far in it stands. */
-const CLOCKED = /^(\s*)(?:[-*•] )?\[?(\d{1,2}):([0-5]\d)\]?(?::| ?[–—-])?\s+(?=["“(\p{L}])/u;
+const CLOCKED = /^(\s*)(?:[-–—*•·] )?\[?(\d{1,2}):([0-5]\d)\]?(?::| ?[–—-])?\s+(?=["“(\p{L}])/u;
 const INSET_FROM = 2;
 
 /**
@@ -122,7 +123,7 @@ function withTimesInSteps(lines: readonly string[]): readonly string[] {
 const SAID_AT = /\d\]?(?::| ?[–—-])?\s+(?:(?:cue|say|guide|prompt|remind(?:er)?|line):|["“])/i;
 const CUE = /^(?:cue|say|guide|prompt|remind(?:er)?|line): */i;
 
-const MINUTE_SPAN = /^(\s*(?:[-*•] )?)(\d{1,3}) ?[-–—] ?(\d{1,3})(?!\s*(?:min|['′]))(?=[:\s]\s*[\p{L}\d"“(])/u;
+const MINUTE_SPAN = /^(\s*(?:[-–—*•·] )?)(\d{1,3}) ?[-–—] ?(\d{1,3})(?!\s*(?:min|['′]))(?=[:\s]\s*[\p{L}\d"“(])/u;
 
 /** "0-5 Arrive", "5-15 Loosen": spans of minutes, each behind the one before, from the start of the class. */
 function byMinuteSpans(lines: readonly string[]): readonly string[] | null {

@@ -109,7 +109,7 @@ const BY_SPAN_OF_DAY: Mark = (line) => {
 export function withTimeMarks(asWritten: readonly string[]): readonly string[] {
   const lines = withTimesJoined(asWritten);
   for (const mark of [BY_SPAN_OF_DAY, BY_SPAN, BY_SPAN_BEHIND]) {
-    const found = marked(lines, mark, (times) => chained(times));
+    const found = marked(lines, mark, (times) => chained(times) && (mark !== BY_SPAN_OF_DAY || inHours(times)));
     if (found) return found;
   }
   for (const mark of [...BY_MINUTE, BY_CLOCK, BEFORE_STROKE, BEHIND]) {
@@ -141,6 +141,12 @@ function marked(
       : stamped({ ...one, from: one.from - start, to: one.to === null ? null : one.to - start });
   });
 }
+
+/** Whether "0:00-0:20" can be hours and minutes: no class is over in so few seconds, and none goes on for so many hours. */
+function inHours(times: readonly Marked[]): boolean {
+  return (times[0]?.from ?? 0) >= DAY_FROM || (times.at(-1)?.to ?? Infinity) <= HOURS_AT_MOST * HOUR;
+}
+const HOURS_AT_MOST = 2;
 
 /** One after the other, and no more than an hour apart. */
 function climbing(times: readonly Marked[]): boolean {

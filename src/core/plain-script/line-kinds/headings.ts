@@ -16,7 +16,7 @@ const ITEMS_LOOKED_AT = 12;
 export const HEAD_AT_MOST = 200;
 
 export const ITEM =
-  /^\s*(?:#\d{1,2}[.:)]?(?= )|(?:no\.? ?)?\(?(?:\d{1,3})[.):]\)?(?!\d)|\d{1,2}\/(?= +\p{L})|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} ?[-–—](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
+  /^\s*(?:#\d{1,2}[.:)]?(?= )|(?:no\.? ?)?\(?(?:\d{1,3}|\d{1,2}[a-f](?=[.)]))[.):]\)?(?!\d)|\d{1,2}\/(?= +\p{L})|[A-H]\d{1,2}[.):]?(?=\s+[\p{L}("“])|\d{1,3} ?[-–—](?= )|\(\d{1,3}\)|\d{1,2}(?:\.\d{1,2}){1,2}\.?(?=\s+(?!(?:mins?|minutes?|secs?|seconds?|m|s|h|hours?)\b)\p{L})|(?!c\. \d)[a-z][.)]|(?:i{1,3}|iv|vi{0,3}|ix)[.)]|[-*•–—→›»☐☑✓✔▪●◦·○■□➤►]|->|=>|\[[ xX✓]?\])\s+(?:\[.?\]\s*)?/iu;
 
 /** A line that is only the name of a part of a class. */
 const PART_WORDS =
@@ -66,7 +66,12 @@ export function opensList(line: string, below: string): boolean {
   const number = /^\s*(\d{1,2})[.)]? /.exec(line)?.[1];
   if (number !== undefined) return below.trimStart().startsWith(`${number}.1`);
   // "Standing behind the chair (15 min)" over lines that stand further in.
-  if (/^\p{Lu}[^()\d]{2,40}(?: \d{1,2})? \(\d[^()]{0,10}\)$/u.test(line.trimEnd()) && /^\s{2,}\S/.test(below))
+  if (
+    /^\p{Lu}[^()\d]{2,40}(?: \d{1,2})? \(\d(?![^()]*(?:x\b|×|times|rounds|reps|each|per\b))[^()]{0,10}\)$/u.test(
+      line.trimEnd(),
+    ) &&
+    /^\s{2,}\S/.test(below)
+  )
     return true;
   // "Rowing" over "- arms only x4, add the feet x4".
   if (isItem(below) && layersIn(withoutMark(below)) !== null) return false;

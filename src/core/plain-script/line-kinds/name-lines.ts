@@ -23,7 +23,7 @@ const BODY =
   '(?:knees?|necks?|shoulders?|jaw|elbows?|wrists?|hands?|fingers?|breath|back|spine|belly|hips?|feet|foot|toes?|heels?|chest|eyes?|face|palms?|arms?|legs?|chin|head|crown|weight|gaze|tailbone|tongue|thumbs?)';
 /** "soft knees", "elbows heavy", "eyes follow the hand", "feel the weight": how something is done, and nothing that is. */
 const CUE = new RegExp(
-  `^(?:very |nice and )?(?:soft|long|heavy|relaxed|light|tall|easy|quiet|still|warm) ${BODY}(?:$|, | and )|^(?:the )?${BODY} (?:(?:stays?|hangs?|remains?|rests?|stay) )?(?:very )?(?:heavy|soft|down|low|loose|relaxed|long|wide|straight|level|light|still|warm|easy|quiet|empty|full|tucked|follows?|leads?|melts?)\\b|^(?:feel|think|imagine|focus|notice|sense|soften|smile|breathe|relax|let|as if|as though|like|from the|through the|without|with|into|stay|smooth|slow(?:ly)?$|gently|softly|smaller|bigger|deeper|slower|unhurried|no\\b|not\\b)(?:\\b|$)(?! ?(?:of )?breath(?:ing|s))`,
+  `^(?:very |nice and )?(?:soft|long|heavy|relaxed|light|tall|easy|quiet|still|warm) ${BODY}(?:$|, | and )|^(?:the )?${BODY} (?:(?:stays?|hangs?|remains?|rests?|stay) )?(?:very )?(?:heavy|soft|down|low|loose|relaxed|long|wide|straight|level|light|still|warm|easy|quiet|empty|full|tucked|follows?|leads?|melts?)\\b|^look (?:far|ahead|straight|into the|to the horizon|at the (?:horizon|sea|floor|hands?|wall))\\b|^(?:feel|think|imagine|focus|notice|sense|soften|smile|breathe|relax|let|as if|as though|like|from the|through the|without|with|into|stay|smooth|slow(?:ly)?$|gently|softly|smaller|bigger|deeper|slower|unhurried|no\\b|not\\b)(?:\\b|$)(?! ?(?:of )?breath(?:ing|s))`,
   'iu',
 );
 

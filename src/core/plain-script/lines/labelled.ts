@@ -46,7 +46,7 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   const quoted = SAY_QUOTED.exec(body);
   if (quoted) return [reading('said', itemAt(quoted, 1))];
   const about = under === 'nothing' ? aboutClass(body) : null;
-  return about ? [about] : withLabel(body, under);
+  return about ? [about] : withLabel(body, under, /^step\b/i.test(written));
 }
 
 /** "Theme: letting go", "For: beginners", above the first step. */
@@ -86,7 +86,7 @@ const OF_DAY =
 const ABOVE =
   /(?:^|[\s,;|(])(date|time|when|where|day|duration|length|total|total time|running time|level|venue|place|room|teacher|instructor|group|participants|class|theme|focus) ?:(?= )/gi;
 
-function withLabel(body: string, under: LineKind): readonly Reading[] | null {
+function withLabel(body: string, under: LineKind, isStep: boolean): readonly Reading[] | null {
   const match = /^([\p{L} -]{2,20}?)(?: ?(\d))?(?::| -|;)\s+(.+)$/u.exec(body);
   if (!match) return null;
   const label = itemAt(match, 1).toLowerCase().replace('-', '');
@@ -138,6 +138,8 @@ function withLabel(body: string, under: LineKind): readonly Reading[] | null {
   if (kind === 'movement' && rest !== '') {
     const [step, ...remarks] = readStep(text, true, 'nothing');
     if (step?.kind === 'movement') return [asHead(step), ...remarks];
+    // "Step 7: Stand in silence, 2 min".
+    if (isStep && (step?.kind === 'silence' || step?.kind === 'talk')) return [step, ...remarks];
   }
   if (kind === 'section')
     return [reading(kind, withoutItsTime(text), counts.seconds ? { seconds: counts.seconds } : {})];

@@ -42,6 +42,7 @@ export function doneFor(one: Reading, body: string, seconds: number): Reading {
   if ((one.kind === 'said' || uncounted) && isTold(body) && !isSpoken(body))
     return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
   if ((one.kind === 'said' || uncounted) && REFRESHED.test(body)) return lastingFor({ ...one, kind: 'pause', words: sentenceCase(body.replace(/,.*$/, '')), counts: { seconds: [seconds, seconds, seconds] } }, seconds); // prettier-ignore
+  if (uncounted && isStill(one.words)) return lastingFor(one, seconds);
   if (one.kind === 'said' && one.unsure && isNameLike(body))
     return lastingFor({ ...one, kind: isStill(body) ? 'silence' : 'movement', words: body }, seconds);
   // "Bamboo in the Wind (free flow)".

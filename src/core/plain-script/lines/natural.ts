@@ -31,7 +31,7 @@ import { spelledOut } from '../tokens/spelled-out';
 import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
 import { settingIn } from '../line-kinds/step-settings';
-import { headAndTail, type Tailed } from './tails';
+import { amountThenTold, headAndTail, type Tailed } from './tails';
 import { isTold } from '../line-kinds/talks';
 import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
@@ -55,6 +55,8 @@ const SIGNS = Object.keys({
   beside: true,
   alone: true,
   named: true,
+  partAbove: true,
+  detailed: true,
   shouted: true,
   inset: true,
   otherMark: true,
@@ -199,9 +201,15 @@ const NAME_THEN_TOLD = /^((?:\S{1,3}\s+)?\p{Lu}[^.!?…:]{2,50}?)(?:[.!] (?=\p{L
 function remarkOf(remark: string): readonly Reading[] {
   const set = settingIn(remark);
   if (set) return set;
+  const sentences = LABEL_BEHIND.test(remark) ? remark.split(/(?<=[.!?;]) (?=\S)/) : [];
+  if (sentences.length > 1) return sentences.flatMap(remarkOf);
   const found = readRemark(remark);
   return found[0]?.kind === 'said' ? (labelledAs(remark, 'movement') ?? found) : found;
 }
+
+/** "Look far ahead. Caution: sore backs bend less." */
+const LABEL_BEHIND =
+  /[.!?;] (?:caution|careful|warning|safety|easier|harder|option|level \d|seated|contra\w*|cue|say|note): /i;
 
 const HAS_REMARKS: ReadonlySet<LineKind> = new Set(['movement', 'talk', 'silence', 'section']);
 
@@ -220,7 +228,7 @@ function withoutStop(text: string, line: string, standing: Standing): readonly R
 const TOLD: ReadonlySet<LineKind> = new Set(['said', 'caution', 'level', 'seated', 'inhale', 'exhale', 'nothing']);
 
 function readText(text: string, line: string, standing: Standing): readonly Reading[] {
-  const { under, named, inset: further, listed: among, otherMark, lastsSeconds } = standing;
+  const { under, named, detailed, inset: further, listed: among, otherMark, lastsSeconds } = standing;
   if (text === '' || /^[-=_*~\s]{2,}$/.test(text)) return [reading('nothing', '')];
   if (text.length > GRAMMAR_UP_TO) return [reading('said', text, {}, true)];
   // "Sit with eyes closed, 2 min:" over what is said into it.
@@ -233,11 +241,11 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (standing.headsSpoken) return [{ ...reading('movement', stamped.replace(ITEM, '')), heads: true }];
   const opened = headed(stamped, span?.seconds ?? null, standing);
   if (opened) return opened;
-  const item = ITEM.test(stamped) || ((among || named) && isShortName(stamped));
+  const item = ITEM.test(stamped) || ((among || named || detailed) && isShortName(stamped));
   const body = stamped.replace(ITEM, '');
   const placed = standing.spoken && isSpokenSentence(body) ? null : atPlace(body, line, standing);
   if (placed) return placed;
-  const above = ofStepAbove(body, standing);
+  const above = ofStepAbove(body, standing) ?? (standing.uncounted ? countedAbove(body) : null);
   if (above) return above;
   const behind = withLayersBehind(body);
   const mark = stamped.slice(0, stamped.length - body.length);
@@ -273,13 +281,19 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (several) return several;
   if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
-  const found = readStep(body, item || span !== null, inset ? 'said' : under);
+  const found = readStep(body, item || span !== null, inset ? 'said' : detailed ? 'section' : under);
   // What is told beside a step does not last as well.
   const [step, ...beside] = found;
   const lasts = span?.seconds ?? lastsSeconds;
   if (!step || lasts === null) return found;
   const done = toldFor(doneFor(step, body, lasts), body, lasts, under);
   return [span === null ? done : lastingFor(done, lasts), ...beside];
+}
+
+/** "6 times, soft knees": the amount of the step above, and what is told of it. */
+function countedAbove(body: string): readonly Reading[] | null {
+  const found = amountThenTold(body);
+  return found && [reading('setting', '', found.counts), ...remarkOf(found.tail)];
 }
 
 /** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */

@@ -21,6 +21,9 @@ const LINE =
 /** "Warm-up: 5 arm circles; 10 waist turns": a part, and its steps with their amounts. */
 const LABELLED = /^(\p{L}[\p{L}/ -]{1,24}?): (\S.+)$/u;
 
+/** "Form: rowing" is a label. */
+const MAIN = /^(?:the )?main\b|^the (?:form|set|sequence|exercises)$/i;
+
 /** A part that is over with its line. */
 const partOf = (name: string): Reading => ({ ...reading('section', name), inLine: true });
 
@@ -28,7 +31,8 @@ const partOf = (name: string): Reading => ({ ...reading('section', name), inLine
 export function partInLine(body: string): readonly Reading[] | null {
   if (body.length > LINE_AT_MOST) return null;
   const [, name = '', steps = ''] = LABELLED.exec(body) ?? [];
-  const several = name !== '' && roleOf(name) !== 'main' && namesPart(name) ? severalSteps(steps) : null;
+  const opens = name !== '' && namesPart(name) && (roleOf(name) !== 'main' || MAIN.test(name));
+  const several = opens ? severalSteps(steps) : null;
   if (several && several.length > 1) return [partOf(name), ...several.map((one) => ({ ...one, unsure: true }))];
   const [, part = '', minutes = '', list = ''] = LINE.exec(body) ?? [];
   const total = Number(minutes) * 60;

@@ -8,7 +8,7 @@ import { secondsFrom, type Counts } from '../model/model';
 import { reading, type Reading } from '../model/reading';
 import type { Standing } from '../model/standing';
 import { isOfAll } from './step-kinds';
-import { kindOfPart } from '../line-kinds/talks';
+import { isTold, kindOfPart } from '../line-kinds/talks';
 
 /* Parts of a class that a line opens: by its heading, by what stands below it, or by its time. */
 
@@ -17,15 +17,31 @@ const TIMED_NUMBER = /^\d{1,2}[.)] [^()]{2,40} \([^()]{0,12}(?:min|minutes?|secs
 export function headed(
   stamped: string,
   spanSeconds: number | null,
-  { under, underlined, opens, heads, numbersOn, timedBelow, parts, shouted, lastsSeconds }: Standing,
+  {
+    under,
+    underlined,
+    opens,
+    heads,
+    alone,
+    partAbove,
+    detailed,
+    numbersOn,
+    timedBelow,
+    parts,
+    shouted,
+    lastsSeconds,
+  }: Standing,
 ): readonly Reading[] | null {
   if ((under === 'movement' && ONLY_TURNS.test(stamped)) || nameOfNumbered(stamped) !== null) return null;
   if (under === 'movement' && (OTHER_SIDE.test(stamped) || BOTH_SIDES.test(stamped))) return null;
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
-  const done = numbersOn && TIMED_NUMBER.test(stamped);
+  const done = (numbersOn && TIMED_NUMBER.test(stamped)) || detailed;
   const head = heads ? headIn(stamped) : null;
   if (head) return [reading('section', head.name, head.counts, head.counts.rounds !== undefined)];
   const heading = underlined ? stamped : done || isOfAll(stamped) ? null : headingOf(stamped, shouted);
+  // "Welcome (1 min)" between the name of a part and its steps is told, and opens none.
+  const inPart = under !== 'nothing' || partAbove;
+  if (heading !== null && inPart && !opens && !alone && !timedBelow && isToldShortly(stamped)) return null;
   const ends = heading === null && !done ? closingIn(stamped) : null;
   if (ends) return ends;
   if (heading !== null) {
@@ -41,6 +57,15 @@ export function headed(
   if (opening === null || (below && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;
   return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
+
+/** Whether a line is something that is told for a short time. */
+function isToldShortly(line: string): boolean {
+  const { counts, rest } = findCounts(line.replace(ITEM, ''));
+  return counts.rounds === undefined && (counts.seconds?.[0] ?? Infinity) <= TOLD_AT_MOST && isTold(rest);
+}
+
+/** Seconds; what is longer is a part of the class. */
+const TOLD_AT_MOST = 180;
 
 /** "Closing 4 min", "5) CLOSE 4'": the last part and its talk, where no list stands below it; `null` for anything else. */
 function closingIn(stamped: string): readonly Reading[] | null {

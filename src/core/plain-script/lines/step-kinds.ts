@@ -291,11 +291,11 @@ function isShort({ body, words }: Look): boolean {
 function isOfStepAbove(name: string, under: LineKind): boolean {
   if (name !== '' && !/\p{L}/u.test(name)) return true;
   if (under === 'nothing') return /^(?:allow|takes?|lasts?|it takes|this takes|lasting)\.?$/i.test(name);
-  return under === 'movement' && REPEATED.test(name);
+  return (under === 'movement' || under === 'said') && REPEATED.test(name);
 }
 
 const REPEATED =
-  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|slowly)?\.?$/i;
+  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|(?:very |nice and )?(?:slow(?:ly)?|soft(?:ly)?|gentl[ey]|eas(?:y|ily)|smooth(?:ly)?)|in all|altogether)?\.?$/i;
 
 /** "“Brush the Water” - 5 left, 5 right": a name in quotation marks. */
 function unquoted(name: string): string {

@@ -5,8 +5,9 @@ import { findCounts, hasAmount } from '../phrases/counts';
 import { withoutFrame } from '../phrases/frames';
 import { heldTold } from '../phrases/held-postures';
 import { capitalised, wordCount } from '../model/line-words';
+import { namesPart } from '../line-kinds/headings';
 import { isStill, TALK_STARTS } from '../line-kinds/line-signs';
-import { MAY_COUNT } from '../line-kinds/name-lines';
+import { isCue, isRemark, MAY_COUNT } from '../line-kinds/name-lines';
 import type { LineKind } from '../model/model';
 import { bareName, BEFORE_NAME, isDoubtful } from '../phrases/names';
 import { reading, type Reading } from '../model/reading';
@@ -32,7 +33,7 @@ export function readStep(body: string, item: boolean, under: LineKind): readonly
   if (step?.counts.held && !item && under === 'movement' && WHEN.test(step.words))
     return [reading('setting', '', step.counts, true)];
   const isOwn = step?.kind === 'setting' && item && under !== 'said';
-  return step?.counts.held && !isOwn && !GOES_ON.test(step.words)
+  return step?.counts.held && !isOwn && !GOES_ON.test(step.words) && !/^and\b/i.test(findCounts(held ?? '').rest)
     ? [{ ...step, words: step.words.replace(HOLDS, '') }, ...remarks]
     : readAsWritten(body, item, under);
 }
@@ -130,19 +131,36 @@ function behindName(step: Reading): readonly Reading[] | null {
   const amount = rounds ?? seconds;
   if (amount !== undefined && parts.length > 0 && parts.every((one) => OF_BODY.test(one)) && !OF_BODY.test(named))
     return [{ ...step, words: named }, ...readRemark(parts.join(', '))];
+  const mannered = amount === undefined ? null : behindManner(step);
+  if (mannered) return mannered;
   const quoted = QUOTED_NAME.exec(step.words);
   if (quoted) return [{ ...step, words: itemAt(quoted, 1) }, ...readRemark(itemAt(quoted, 2))];
   const gloss = GLOSS.exec(step.words);
   if (gloss) return [{ ...step, words: itemAt(gloss, 1) }, ...readRemark(itemAt(gloss, 2))];
   const told = TOLD_BEHIND_NAME.exec(step.words);
   if (!told) return null;
-  const [, name, how, short, manner] = told;
-  return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? manner ?? '')];
+  const [, name, how, short, way] = told;
+  return [{ ...step, words: name ?? short ?? '', unsure: true }, ...readRemark(how ?? way ?? '')];
 }
 
 /** "both hands", "left right left right", "big circles": no name, but how one that stands before it is done. */
 const OF_BODY =
   /^(?:(?:both|left|right|one|each|big|small|slow|slowly|large|wide|low|high|soft|easy|gentle|follow[- ]me|arms?|hands?|palms?|knees?|feet|eyes?|elbows?|shoulders?|with|(?<=(?:big|small|slow|wide|large) )circles?|and|the|loose|relaxed|heavy|light|open|closed)(?: |$)){1,5}$/i;
+
+/** A step without how it is done behind its name; `null` where nothing is told so. */
+function behindManner(step: Reading): readonly Reading[] | null {
+  const [, done = '', mark = '', manner = ''] = WITH_MANNER.exec(step.words) ?? [];
+  if (done === '' || wordCount(done) > 5 || namesPart(done)) return null;
+  const told = MANNER.test(manner) || (/[–—-]/.test(mark) && isRemark(manner));
+  const cued = isCue(manner) && !isCue(done) && !/,|^let (?:it|them)\b|\b(?:in|out)$/i.test(manner);
+  return told || cued ? [{ ...step, words: done }, ...readRemark(manner)] : null;
+}
+
+/** "Pulling the rope, easy pace", "Arm swings - then shake out", "Side bends with the breath": behind an amount and a name, how. */
+const WITH_MANNER =
+  /^(\p{L}[^,:;()\d]{2,40}?)((?:[,;]| [–—-]) |,? (?=(?:in time )?with (?:the|your|their) breath(?:ing)?$))(\p{L}.{2,80})$/iu;
+const MANNER =
+  /^(?:then |and |it['’]s )*(?:(?:very |nice (?:and )?)?(?:easy|steady|gentle|slow) (?:pace|tempo|speed)|small (?:first|to start)|shake (?:it |them |everything )?out$|breathing (?:in|out)|no (?:rush|hurry|strain|force)|eyes (?:soft|open|closed|down)|feet (?:wide|together|apart|parallel)|knees (?:soft|bent)|(?:soft|loose|relaxed|wide|low|long|heavy) (?:knees|arms|shoulders|hands|wrists|stance|feet|elbows|breath|spine|neck|face|jaw|eyes)|(?:watch|mind|keep|mirror|follow|relax|soften) \p{L}|(?:in time )?with (?:the|your|their) breath)/iu;
 
 /** "“Gull Looks Back” – turning with the arms". */
 const QUOTED_NAME = /^["“]([^"“”]+)["”](?:[,:]| [–-]) (.{3,})$/u;

@@ -1,10 +1,12 @@
-import { withoutRestBehind } from '../phrases/breath-counts';
+import { isManner, withoutRestBehind } from '../phrases/breath-counts';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { isHeld } from '../phrases/held-postures';
-import { TALK_STARTS } from '../line-kinds/line-signs';
+import { isStill, TALK_STARTS } from '../line-kinds/line-signs';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 import { ON_ROUNDS } from './several';
 import { wordCount } from '../model/line-words';
+import type { Counts } from '../model/model';
+import { bareName } from '../phrases/names';
 
 /*
  * What is told behind a step in its line: "Rowing x8. Keep the elbows low.", "Stand for two minutes … soft jaw". The name
@@ -89,3 +91,20 @@ function untagged(tail: string): string {
     .replace(/^n\.?b\.?:? +/i, '')
     .replace(/^\(([^()]*)\)\.?$|^["“]([^"“”]*)["”]\.?$|^(\p{L}[^*]*)\*+$/u, (_, ...inside: (string | undefined)[]) => inside.slice(0, 3).find((one) => one !== undefined) ?? ''); // prettier-ignore
 }
+
+/** "5x each way, no rush", "2 min. Look far ahead.": the amount of the step above, and what is told of it; `null` for any other line. */
+export function amountThenTold(text: string): { readonly counts: Counts; readonly tail: string } | null {
+  if (text.length > AMOUNT_UP_TO || !MAY_COUNT.test(text)) return null;
+  const [, head = '', tail = ''] = AMOUNT_THEN_TOLD.exec(text) ?? [];
+  if (tail === '' || MAY_COUNT.test(tail) || isStill(tail) || GOES_ON.test(tail.replace(/^\((?:then |and )*/, '')))
+    return null;
+  const { counts, rest } = findCounts(head);
+  // What stands behind it may tell which sides.
+  if (JSON.stringify(counts) !== JSON.stringify(findCounts(text).counts)) return null;
+  const alone = bareName(rest);
+  const isOwn = /\bbreaths?\b/i.test(head);
+  return hasAmount(counts) && !isOwn && (alone === '' || isManner(alone)) ? { counts, tail } : null;
+}
+
+const AMOUNT_UP_TO = 200;
+const AMOUNT_THEN_TOLD = /^(\(?[\p{L}\d~½×][^,;–—-]{0,30}?)(?:[.,;]| [–—-]|(?= \()) ?(\(?\p{L}.{2,})$/u;

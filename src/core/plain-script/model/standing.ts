@@ -20,6 +20,10 @@ export interface Standing {
   readonly alone: boolean;
   /** Whether it is one of a list that has no marks, under the name of a part. */
   readonly named: boolean;
+  /** Whether the usual name of a part stands right above. */
+  readonly partAbove: boolean;
+  /** Whether it names a step over a list of how that is done. */
+  readonly detailed: boolean;
   readonly shouted: boolean;
   /** Whether it stands further in than the step above. */
   readonly inset: boolean;

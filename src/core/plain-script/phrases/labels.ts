@@ -100,6 +100,15 @@ export const LABELS: ReadonlyMap<string, LineKind> = new Map([
 /** Labels of amounts. */
 export const SETTINGS: ReadonlySet<string> = new Set(['rounds', 'reps', 'repetitions', 'times', 'count', 'side', 'sides', 'time', 'target', 'total', 'total time', 'duration', 'length', 'for', 'call back']); // prettier-ignore
 
+const LABEL = /^\s*(\p{L}[\p{L} -]{1,20}?)(?: ?\d)? ?(?::| [–-]) \S/u;
+const OF_STEP: ReadonlySet<LineKind | undefined> = new Set(['said', 'caution', 'level', 'seated', 'inhale', 'exhale', 'pause']); // prettier-ignore
+
+/** "Reps: 6", "Cue: soft knees": whether a line has a label of what is told of a step. */
+export function isLabelled(line: string): boolean {
+  const label = LABEL.exec(withUsualLabel(line.trim(), true))?.[1]?.toLowerCase() ?? '';
+  return SETTINGS.has(label) || /^breath(?:ing)?$/.test(label) || OF_STEP.has(LABELS.get(label));
+}
+
 /** Labels in other words, and what they mean; longest first where one begins another. */
 const SYNONYMS: readonly (readonly [RegExp, string])[] = [
   [
@@ -107,7 +116,7 @@ const SYNONYMS: readonly (readonly [RegExp, string])[] = [
     'Movement',
   ],
   [
-    /^(?:(?:no\.?|number|nr\.?|amount|count) of (?:reps|repetitions|rounds|times|sets|breaths)|number|sets?|dose|dosage|amount|breaths|volume|quantity|frequency|how many(?: times)?|how often|reps|repetitions|rounds)$/i,
+    /^(?:(?:no\.?|number|nr\.?|amount|count) of (?:reps|repetitions|rounds|times|sets|breaths)|number|sets?|dose|dosage|amount|breaths|volume|quantity|frequency|how many(?: times)?|how often|how much|reps|repetitions|rounds)$/i,
     'Reps',
   ],
   [/^(?:timing|dur|dur\.|time|duration|approx(?:\.|imate)? time|how long|lasts)$/i, 'Time'],
@@ -140,7 +149,7 @@ export function withUsualLabel(line: string, below: boolean): string {
   }
   const match =
     /^(\p{L}[\p{L}. -]{1,24}?(?: ?\d{1,2})?) ?(?::|=| [–-]) +(\S.*)$/u.exec(line) ??
-    (below ? /^(reps|time|rounds|duration) (\d[\p{L}\d .:-]{0,12})$/iu.exec(line) : null);
+    (below ? /^(reps|time|rounds|duration) (\d[\p{L}\d .,:-]{0,28})$/iu.exec(line) : null);
   if (!match) return line;
   const [, label = '', text = ''] = match;
   const usual = SYNONYMS.find(([form]) => form.test(label.trim()))?.[1];

@@ -21,6 +21,7 @@ const LEADS = [
   /there follows? (?=\p{L}|\d)/u,
   /(?:for|in) the (?:middle|main part|start|end|beginning|warm[- ]?up)(?: of (?:the |this )?(?:class|lesson|session|hour))?,? (?:(?:I|we|you) (?:like|do|use|have|take|want)|there is|comes?) (?=\p{L}{2})/u,
   /(?:practi[sc]e|perform|run through|work on|revise|review|(?:to )?see|learn|(?:it is |it['’]s )?time for|go(?:ing)? (?:through|into)|mov(?:e|ing) (?:on to|into)|follow(?:ed)? (?:this |that )?(?:by|with)|repeat) (?=(?:the |some )?(?:\p{L}+ )?\p{L}+ing\b|(?:the |some )?(?:\p{L}+ ){1,3}\p{L}{2,}s\b)/u,
+  /practi[sc]e (?:the |some )?(?!(?:with|in|on|at|time|alone|again|of|and|it|this|that|the)\b)(?=\p{L}{3,} \p{L}{3}|[x×~]? ?\d)/u,
   /for (?=(?:the |some )?(?:\p{L}+ )?\p{L}+(?:ings?|s)$)/u,
   /(?:to|as an?|for the) (?:warm[- ]?up|finish|start|begin|close|end|cool[- ]?down),? (?=\p{L}{2})/u,
   /(?:please(?: do)?|maybe|perhaps|very (?:gently|slowly|softly)|slowly,|gently,|softly,|all together,?|together,?(?: we (?:all )?do)?|once (?:more|again),?|(?:next|also)? ?with (?:the |your )?(?:feet|knees|hands|arms|eyes|legs) \p{L}+,) (?=\p{L}{2})/u,
@@ -32,7 +33,8 @@ const LEADS = [
   /(?:(?:ok|okay|good|very good|well|lovely|great|right|so|and|then|now),? )*let['’]?s (?:all |just |now |also )?(?!(?:do|take|try|have|see|go|say|not)\b)(?=\p{L}{3})/u,
   /(?:otherwise|usually|normally|mostly),? (?=\p{L}{3})/u,
   /(?:ok|okay|good|very good|lovely|great|well done),? (?:and |then |now )+(?=\p{L}{3})/u,
-  /and (?=(?:the|a|an) |\p{L}+ing\b)/u,
+  /and (?=(?:the|a|an) |\p{L}+ing\b|(?!(?:breathe|hold|rest|relax|release|pause|stay|again|repeat|let|feel|so|up|down|out|back|in)\b)\p{L}{3}|[x×~]? ?\d)/u,
+  /(?:(?:and|then|now|so|next),? )*(?:(?:back|over|straight|right|on) (?:in)?to|onto|into) (?:the |some )?(?!(?:back|wall|cent(?:re|er)|middle|start|beginning|front|side|floor|mat|chair|left|right|neutral|normal|standing|sitting|it|you|where)(?=$|[ ,.;]*(?:$|[,.;]))|your\b)(?=\p{L}{2}|[x×~]? ?\d)/u,
   /(?:and )?(?:then|next|now|finally),? (?=\d{1,2} \p{Lu})/u,
   /(?:and |so |then |next |now |after that )*(?:we(?:['’]re| are|['’]ll(?: be)?| will(?: be)?)?|i['’]ll) (?:do|doing|start(?:ing)? with|commence with|begin(?:ning)? with|go(?:ing)? into|move on to|have|come to|mov(?:e|ing) (?:in)?to) (?!(?:them|everyone|everybody|people|us|the (?:class|group))\b)/u,
   /(?:and |so |then )*(?:next|now|first|last) (?:is|was|were|up is|up was|came|comes?|there['’]?s|there is) /u,
@@ -41,7 +43,7 @@ const LEADS = [
   /(?:and |then |finally,? |last of all,? |at the end,? )*there(?:['’]s| is| are) (?=\p{L}|\d)/u,
   /(?:optional|time permitting|if (?:there(?:['’]s| is| are)|we have|I have) (?:still )?time)[:,] /u,
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
-  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?:(?:comes?|came) (?:the |some )?(?=\p{L}+(?: \p{L}+)* (?:for|\d)|\p{L}+ing\b|\p{L}+ \p{L}+s\b))?(?=["“]?\p{L})/u,
+  /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?:(?:comes?|came) (?:the |some )?(?=\p{L}+(?: \p{L}+)* (?:for|\d)|\p{L}+ing\b|\p{L}+ \p{L}+s\b))?(?=["“]?\p{L}|[x×~]? ?\d)/u,
   /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: (?=\p{L}[\p{L}'’-]*(?: \p{L}|$|[ ,:;–—-]*[\dx×(]))(?!(?:very|slow|only|once|twice|about|maybe|half|an?|as) )/u,
   /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
   /(?:\d{1,2}(?:st|nd|rd|th) (?:form|exercise|movement|move|part|set|piece|section|posture)|(?:form|exercise|movement|move|part|set|piece|section|posture) (?:no\.? ?)?\d{1,2} ?=)(?::| [–-])? (?=[\p{L}"“])/u,
@@ -72,6 +74,10 @@ const ENDS_WITHIN = 16;
 const ADDED_IN_BRACKETS =
   /\((?:very |nice and )?(?:slow(?:ly)?|easy|gentl[ey]|soft(?:ly)?|relaxed)[!.]*\)|\((?:in ?\/ ?out|inhale ?\/ ?exhale|(?:on|with) (?:the )?breath)\)|\(\s*[,;!.?]*\s*(?:please|pls|if time)?\s*[!.]*\)/gi;
 
+/** "Rowing – repeat", "Rowing, do it": how often is taken already. */
+const REPEATED_BEHIND =
+  /^(.*\p{L}.*?)(?:[,;:(]| [–—-])? ?\(?(?:and )?\b(?:repeat(?:ed|ing)?|do(?:ing)? (?:it|this|that|these|them)|perform(?:ed)?)(?: (?:it|this|that|all))?$/iu;
+
 const AROUND_AT_MOST = 6;
 const WORDS_OF_A_NAME = 5;
 
@@ -86,11 +92,11 @@ function lookForName(text: string): string {
   const first = stop < 0 ? '' : name.slice(0, stop);
   if (/\p{L}/u.test(first) && wordCount(first) <= WORDS_OF_A_NAME) name = first;
   for (let count = 0; count < AROUND_AT_MOST; count++) {
-    const led = name.replace(BEFORE_NAME, '');
+    const led = name.replace(BEFORE_NAME, '').replace(REPEATED_BEHIND, '$1');
     const ended = mayBeAdded(led) ? led.replace(BEHIND, '') : led;
     const shorter = (ended.includes('(') ? ended.replace(ADDED_IN_BRACKETS, '') : ended)
       .replace(/[\s,;:/…#=>+!–—-]+$|\.+$/, '')
-      .replace(/^[\s,;:.–—-]+|^(?:[Oo]f|to)(?: just)? (?=\p{L})/u, '')
+      .replace(/^[\s,;:.–—-]+|^(?:[Oo]f|OF|to)(?: just)? (?=\p{L})/u, '')
       .trim();
     // What is nothing but manner is the name: "Slowly".
     if (shorter === name || shorter.length < 2) break;

@@ -16,8 +16,11 @@ const SHORT_FORMS = withNeeds([
   ['', /(?<=\p{L} \d) \.(?=\d ?(?:min|h))/gu, '.'],
   [
     'between',
-    new RegExp(`^between (\\d{1,2}|${NUMBER_IN_WORDS}) and (\\d{1,2}|${NUMBER_IN_WORDS}) (?=\\p{Lu})`, 'giu'),
-    '$1 to $2 times ',
+    new RegExp(
+      `^between (\\d{1,2}|${NUMBER_IN_WORDS}) and (\\d{1,2}|${NUMBER_IN_WORDS})(?: times\\b| ?x\\b|(?= \\p{L})(?! ?(?:m|s|h|mins?|minutes?|secs?|seconds?|hours?|rounds|reps|breaths)\\b))`,
+      'giu',
+    ),
+    '$1 to $2 times',
   ],
   [
     'change|swap|switch|reverse',
@@ -57,10 +60,10 @@ const SHORT_FORMS = withNeeds([
     /(?<=\p{L}{3},? )(?:uncounted|individually|alone|freely)(?=,? (?:for )?(?:\d{1,3} ?(?:s|m|secs?|seconds|mins?|minutes|['′’])|(?:two|three|four|five|an?) minutes?)(?=$|[ ,.)]))/giu,
     'own pace',
   ],
-  ['x ea', /(?<=^|\s)(\d{1,2}) ?x ea\.? (?=\p{L})/giu, '$1 x each side, '],
+  ['x ea', /(?<=^|\s)(\d{1,2}) ?x ea\.? (?!(?:side|leg|arm|foot|hand|way)\b)(?=\p{L})/giu, '$1 x each side, '],
   [
-    'ly|slow',
-    /(?<=\d.*)\b(each|ea|times|sides?|ways?) (slowly|slow|gently|softly|quickly|loosely)(?=[.!]?$)/giu,
+    'ly|slow|breath|easy|soft|pace',
+    /(?<=\d.*)\b(each|ea\.?|times|rounds|reps|sides?|legs?|arms?|ways?|directions?|alternating|right|left|\d ?x|[x×] ?\d{1,2}) (slowly|slow|gently|softly|quickly|loosely|with the breath|nice and (?:easy|slow|soft)|at (?:your|their) own pace)(?=[.!]?$)/giu,
     '$1, $2',
   ],
   ['up', /^((?:breath(?:e|ing)?:? )?)up (\d{1,2}) ?(?:[/,–-]|and|,) ?down (\d{1,2})(?=$|[ ,.;])/giu, '$1in $2, out $3'],
@@ -100,6 +103,24 @@ const SHORT_FORMS = withNeeds([
   ['a side', /\b(on|to|for) a side\b/gi, 'each side'],
   ['set', /\b(\d{1,2}) ?(?:reps|times|rounds),? (?:[x×] ?|for |in )?(\d) ?sets?\b/gi, '$2 sets of $1'],
   ['set', /\b(\d) sets?,? [x×]? ?(\d{1,2}) ?(?:reps|times)\b/gi, '$1 sets of $2'],
+  [
+    'set of',
+    new RegExp(`\\b(?:an?|one) set of (\\d{1,2}|${NUMBER_IN_WORDS})(?! ?(?:reps|times|rounds|[x×]|breaths)\\b)`, 'gi'),
+    '$1 times',
+  ],
+  [
+    'half a dozen',
+    /\bhalf a dozen(?: times)?(?=$|[ ,.;)](?! ?\p{L}+s\b)|,? (?:each|per|on|either|left|right|both|alt))/giu,
+    '6 times',
+  ],
+  [
+    ' = | … | ... ',
+    new RegExp(
+      `(?<=\\p{L}|\\))(?<!(?:reps|repetitions|rounds|times?|sets?|counts?|number|duration|length|total|sides?|breaths|amount|dose)) (?:=(?! ?(?:1|one)\\b)|…|\\.{3}) (?=(?:(?:for|about|around|at least|up to|approx\\.?|repeat|do it|on|(?:each|ea\\.?|per|either|both) \\p{L}+,?|left|right|l/r|and|then|alternating(?: sides)?,?) )*(?:[x×~] ?)?(?:\\d|½|(?:an?|half|once|twice|${NUMBER_IN_WORDS})\\b))`,
+      'giu',
+    ),
+    ', ',
+  ],
   ['ish', /\b(\d{1,3}) ?-ish\b/gi, '$1'],
   ['-min|-sec|-hour', new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
   ['dir', /\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],

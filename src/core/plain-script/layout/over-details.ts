@@ -1,0 +1,155 @@
+import { itemAt, type Seconds } from '@/core/units';
+import { isManner } from '../phrases/breath-counts';
+import { findCounts, hasAmount } from '../phrases/counts';
+import { isLabelled } from '../phrases/labels';
+import { bareName } from '../phrases/names';
+import { namesPart, withoutMark } from '../line-kinds/headings';
+import { TALK_STARTS } from '../line-kinds/line-signs';
+import { isNameLike, isRemark } from '../line-kinds/name-lines';
+import { kindOfPart } from '../line-kinds/talks';
+import { indentOf } from '../model/line-words';
+import { LIKE_PART, markOf, plainHead } from './heads';
+
+/*
+ * "Tide steps" over "- inhale: arms rise", "- exhale: arms sink" and "- 6 times": the name of a step over a list of how
+ * it is done, and no part of the class over its steps. What stands below tells which of them it is.
+ */
+
+/** Which lines name such a step, and which stand in one. */
+export interface OverDetails {
+  readonly names: readonly boolean[];
+  readonly within: readonly boolean[];
+  /** How long what a line names is to last, where that is told below it and nobody moves; else `null`. */
+  readonly lasting: readonly (Seconds | null)[];
+}
+
+/** A step has hardly more lines of its own. */
+const LINES_LOOKED_AT = 16;
+const LONGEST_NAME = 60;
+/** So many of them with their amounts or their breath below tell that the others of their look are steps, too. */
+const SURE_AT_LEAST = 2;
+
+/** The last part of a class, and no talk by itself. */
+const CLOSING = /^(?:the )?(?:clos|end|finish|open|begin|start)/i;
+/** A heading of any level. */
+const HASHED = /^#{2,6}\s+\S/;
+
+interface Block {
+  readonly at: number;
+  readonly to: number;
+  /** What stands before it, and before what is below it. */
+  readonly look: string;
+  readonly sure: boolean;
+  readonly seconds: Seconds | null;
+}
+
+/** The names of steps over lists of how each is done. */
+export function overDetails(lines: readonly string[]): OverDetails {
+  const first = lines.findIndex((line) => line.trim() !== '');
+  const blocks = lines.flatMap((_, at) => (at > first ? (blockAt(lines, at) ?? []) : []));
+  const sure = blocks.filter((block) => block.sure);
+  const looks = new Set(sure.map(({ look }) => look).filter((look, at, all) => at >= SURE_AT_LEAST - 1 && all.indexOf(look) < at)); // prettier-ignore
+  const steps = blocks.filter((block) => block.sure || looks.has(block.look));
+  const names = lines.map(() => false);
+  const within = lines.map(() => false);
+  const lasting = lines.map((): Seconds | null => null);
+  for (const { at, to, seconds } of steps) {
+    names[at] = true;
+    within.fill(true, at + 1, to);
+    lasting[at] = seconds;
+  }
+  return { names, within, lasting };
+}
+
+/** A name with a list below it in which no other step stands; `null` where a line is none. */
+function blockAt(lines: readonly string[], at: number): Block | null {
+  const line = itemAt(lines, at);
+  const name = line.length > LONGEST_NAME ? '' : plainHead(line);
+  const kind = kindOfPart(name);
+  if (
+    !(isNameLike(name) || kind === 'talk') ||
+    (namesPart(name) && (kind === 'movement' || CLOSING.test(name))) ||
+    hasAmount(findCounts(name).counts)
+  )
+    return null;
+  const mark = markOf(line);
+  const isHead = HASHED.test(line);
+  const from = isHead && (lines[at + 1] ?? '').trim() === '' ? at + 2 : at + 1;
+  const to = endOf(lines, { at, from, mark, isHead });
+  const texts = lines.slice(from, to).map((one) => withoutMark(one).trim());
+  const below = texts.map(whatIs);
+  const markBelow = markOf(lines[from] ?? '');
+  // Numbers below a name are steps.
+  if (below.length === 0 || markBelow === '1' || below.includes('step')) return null;
+  const often = (told: Told): number => below.filter((one) => one === told).length;
+  const sure = often('setting') > 0 && often('setting') + often('remark') >= often('other');
+  // What sounds like a part of the class has to tell how often.
+  if (!sure && LIKE_PART.test(name)) return null;
+  const seconds = kind === 'movement' ? null : secondsIn(texts);
+  if (namesPart(name) && seconds === null) return null;
+  return {
+    at,
+    to,
+    look: `${isHead ? '#' : (mark ?? (indentOf(line) > 0 ? 'inset' : ''))} ${markBelow ?? ''}`,
+    sure,
+    seconds,
+  };
+}
+
+/** Where the lines end that stand in a name: below a heading, further in, behind marks or labels, or from an amount alone on. */
+function endOf(
+  lines: readonly string[],
+  { at, from, mark, isHead }: { at: number; from: number; mark: string | null; isHead: boolean },
+): number {
+  const indent = indentOf(itemAt(lines, at));
+  const next = lines[from] ?? '';
+  const isApart = (lines[at - 1] ?? '').trim() === '' || namesPart(plainHead(lines[at - 1] ?? ''));
+  const plain = isApart && mark === null && indentOf(next) === indent && markOf(next) === null && !isLabelled(next);
+  const counted = plain && isSetting(next);
+  const isBelow = (line: string, index: number): boolean => {
+    if (line.trim() === '' || /^#{1,6}\s/.test(line)) return false;
+    if (isHead || indentOf(line) > indent) return true;
+    if (indentOf(line) < indent) return false;
+    // "- 6 times" under "2. Rowing".
+    if (mark !== null) return mark === '1' && /^[^\p{L}\d]$/u.test(markOf(line) ?? '');
+    if (markOf(line) !== null || isLabelled(line)) return true;
+    // The next name has its amount below it as well.
+    return counted && !(index > from && isSetting(lines[index + 1] ?? ''));
+  };
+  let to = from;
+  while (to < lines.length && to <= at + LINES_LOOKED_AT && isBelow(itemAt(lines, to), to)) to++;
+  return to;
+}
+
+/** "6 times", "2 min. Soft knees.": whether a line begins with an amount that has no name. */
+function isSetting(line: string): boolean {
+  const [first = ''] = withoutMark(line)
+    .trim()
+    .split(/[.,;] /);
+  return /\d|\p{L}/u.test(first) && whatIs(first) === 'setting' && hasAmount(findCounts(first).counts);
+}
+
+/** The time that the lines below a name tell, where none tells how often; else `null`. */
+function secondsIn(texts: readonly string[]): Seconds | null {
+  const counts = texts.filter((text) => whatIs(text) === 'setting').map((text) => findCounts(text).counts);
+  const [first] = counts.flatMap(({ seconds }) => (seconds ? [seconds[0]] : []));
+  return counts.some(({ rounds }) => rounds !== undefined) ? null : (first ?? null);
+}
+
+/** What a line below a name is: a step with its amount; an amount, a breath or a label of the step above; a remark on it; anything else. */
+type Told = 'step' | 'setting' | 'remark' | 'other';
+
+const BREATH =
+  /^(?:inhal|exhal|breath(?:e|ing)? (?:in|out)\b|(?:in|out)(?::| [–-]|,) |(?:on|with) (?:the|an?|each|your) (?:in|out|inhale|exhale)\b|as you (?:in|ex)hale)|\b(?:in-?breath|out-?breath|inhal(?:e|ing)|exhal(?:e|ing)|breathing (?:in|out))[.]?$/i;
+const OFTEN = /^(?:repeat(?:ed)?|do|perform|practi[sc]e|hold|for|each|both|in all|altogether)\b.{0,12}$|^$/i;
+
+function whatIs(text: string): Told {
+  if (isLabelled(text) || BREATH.test(text)) return 'setting';
+  const [first = '', ...more] = text.split(/(?<=\p{L}|\d)[.,;] (?=\p{L})/u);
+  if (more.length > 0 && !hasAmount(findCounts(more.join('. ')).counts) && whatIs(first) === 'setting') return 'setting'; // prettier-ignore
+  const { counts, rest } = findCounts(text);
+  const left = bareName(rest).replace(/[.!]$/, '');
+  if (hasAmount(counts) || counts.breath || counts.sides || counts.ownPace)
+    return OFTEN.test(left) || isManner(left) ? 'setting' : hasAmount(counts) ? 'step' : 'other';
+  return isRemark(text) || /[.!?”"]$/.test(text) || TALK_STARTS.test(text) ? 'remark' : 'other';
+}
