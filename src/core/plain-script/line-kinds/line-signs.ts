@@ -66,7 +66,16 @@ const PLACE_VERBS = ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move'
 const DOWN = ['down'];
 const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
 
+/** "Turn to face the window", "Find a space", "Stand up slowly": where people are next, and nothing that is done for a while. */
+const CHANGES_PLACE =
+  /^(?:(?:and|now|then|slowly|gently|quietly|everyone|all),? )*(?:turn (?:around|round|to (?:face )?(?:the|each other|me)\b[^,;:]{0,24})|stand(?:ing)? up(?: again)?|sit (?:back )?down(?: again)?|sit on (?:the|your|a) [^,;:]{0,16}(?:chair|edge|floor|mat|stool|bench|cushion)[^,;:]{0,16}|(?:come|get|go|return|move|walk|shuffle) (?:(?:back|down|up|over|forward|away|slowly) )*(?:to|onto|on to|into|behind|beside|in front of) (?:the |a |your |their |our )?(?:floor|mats?|chairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|side|corner|edge|bench|line|standing|sitting|seated)(?: of the (?:mat|room|hall|chair|circle))?|(?:take|get|fetch|find|grab|pick up) (?:a|your|the|some) (?:chairs?|mats?|partner|space|spot|seat|stools?|places?|cushions?)|(?:widen|narrow|change) (?:the|your) stance|step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?|lie (?:down )?on (?:the|your) (?:back|side|front|belly)|kneel(?: down)?)(?: slowly| gently| again)?[.!]?$/i;
+
 export function isTransition(text: string): boolean {
+  return isPlainTransition(text) || CHANGES_PLACE.test(text);
+}
+
+/** Whether a change of place is one by its words alone; others may as well be said to people. */
+export function isPlainTransition(text: string): boolean {
   const first = wordAmong(firstWord(text), PLACE_VERBS);
   if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
   return (

@@ -1,7 +1,16 @@
 import type { Range } from '../phrases/amounts';
 import { isCue } from '../line-kinds/name-lines';
 import { findCounts, hasAmount } from '../phrases/counts';
-import { BESIDE_CLASS, FRAGMENT, isQuiet, isStill, isTalk, isTransition, TALK_STARTS } from '../line-kinds/line-signs';
+import {
+  BESIDE_CLASS,
+  FRAGMENT,
+  isQuiet,
+  isStill,
+  isTalk,
+  isPlainTransition,
+  isTransition,
+  TALK_STARTS,
+} from '../line-kinds/line-signs';
 import { asSentence, sentenceCase, wordCount } from '../model/line-words';
 import { CLASS_FROM, POSTURE_FROM, secondsFrom, type Counts, type LineKind } from '../model/model';
 import { bareName, isDoubtful } from '../phrases/names';
@@ -167,7 +176,7 @@ const changeOfPlace: Reader = ({ body, rest, words, counts, item, under }) => {
   if (/^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60) return reading('silence', rest, counts);
   const told = item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest);
   if (!told) return null;
-  const found = reading('transition', rest, counts);
+  const found = reading('transition', rest, counts, !isPlainTransition(rest));
   // What else it tells is said as well.
   return hasAmount(counts) || wordCount(body) <= words ? found : { ...found, said: asSentence(body) };
 };
