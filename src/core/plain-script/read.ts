@@ -3,7 +3,7 @@ import { amongNames } from './layout/blocks';
 import { overDetails } from './layout/over-details';
 import { findCounts } from './phrases/counts';
 import { doneAgain } from './builder/done-again';
-import { headsBelow, plainHead } from './layout/heads';
+import { headsBelow, isPartName } from './layout/heads';
 import { ScriptBuilder } from './builder/builder';
 import { belowEach, evened, withMarkApart } from './layout/normalise';
 import { besideClass, withoutFileHead } from './layout/letters';
@@ -91,7 +91,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
         opens: !names && opensBelow(bare, index, below),
         heads: !names && headsBelow(bare, index),
         named: named[index] === true,
-        partAbove: namesPart(plainHead(writtenAbove(bare, index)).replace(/ ?\([^()]*\)$/, '')),
+        partAbove: isPartName(writtenAbove(bare, index)),
         detailed: names,
         ofDetails: detailed?.within[index] === true,
         beside: beside[index] === true,

@@ -377,6 +377,7 @@ export class ClassParts {
       const { done, isNext } = heldBelow(this.newId, step, counts, this.plan.pace);
       return isNext ? this.add(done) : this.replace(done);
     }
+    // What is led already goes on unled.
     if (isLed && counts.ownPace && seconds > 0 && counts.rounds === undefined)
       return this.replace(counted(this.newId, step, { ...counts, ...roundsOf(step) }, this.plan.pace));
     if (counts.rounds !== undefined || seconds > 0) this.uncounted.delete(step.id);

@@ -179,7 +179,8 @@ export function roundsOf({
 /** A step that no amount was written of, with the amount of each in its list. */
 export function withAmount(newId: NewId, step: Step, counts: Counts, pace: ClassPlan['pace']): Step {
   if (isMovement(step)) return counted(newId, step, counts, pace);
-  return (isSilence(step) ? timedBelow(step, counts.seconds ? { seconds: counts.seconds } : {}, true) : null) ?? step;
+  if (!isSilence(step) || !counts.seconds) return step;
+  return timedBelow(step, { seconds: counts.seconds }, true) ?? step;
 }
 
 /** A hold below rounds that are counted: in each of them where it is short, else a posture behind them, which is a step of its own. */

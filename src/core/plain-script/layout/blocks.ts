@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
-import { headIn, LIKE_PART, plainHead } from './heads';
-import { namesPart, speaksOfPart } from '../line-kinds/headings';
+import { headIn, isPartName, LIKE_PART } from './heads';
+import { speaksOfPart } from '../line-kinds/headings';
 import { isLabelled } from '../phrases/labels';
 import { indentOf } from '../model/line-words';
 import { isCounted, isCue, isNameLike } from '../line-kinds/name-lines';
@@ -57,7 +57,7 @@ function isPart(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at);
   if (line.length > PART_AT_MOST) return false;
   const set = (lines[at - 1] ?? '').trim() === '';
-  if (namesPart(plainHead(line).replace(/ ?\([^()]*\)$/, ''))) return true;
+  if (isPartName(line)) return true;
   if (!speaksOfPart(line) && !(set && LIKE_PART.test(line))) return false;
   const head = headIn(line);
   if (head?.counts.seconds === undefined) return false;

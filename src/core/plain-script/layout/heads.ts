@@ -39,6 +39,11 @@ export function plainHead(line: string): string {
     .replace(/(?:[\s:–—=-]|(?<=\p{L}{2}|\))\.)+$/u, '');
 }
 
+/** Whether a line is the usual name of a part, with whatever marks it or stands in brackets behind it. */
+export function isPartName(line: string): boolean {
+  return namesPart(plainHead(line).replace(/ ?\([^()]*\)$/, ''));
+}
+
 /**
  * "Warm-up - 5 min", "MAIN SET 20 MINUTES", "wm up 5": the name of a part with its time apart; "Eight pieces (x6 each)",
  * "Joint circles, 8 of each:": what is done so often with each of a list. Else `null`.

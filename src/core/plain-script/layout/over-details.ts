@@ -6,9 +6,9 @@ import { bareName } from '../phrases/names';
 import { namesPart, withoutMark } from '../line-kinds/headings';
 import { TALK_STARTS } from '../line-kinds/line-signs';
 import { isNameLike, isRemark } from '../line-kinds/name-lines';
-import { kindOfPart } from '../line-kinds/talks';
+import { isTold, kindOfPart } from '../line-kinds/talks';
 import { indentOf } from '../model/line-words';
-import { LIKE_PART, markOf, plainHead } from './heads';
+import { isPartName, LIKE_PART, markOf, plainHead } from './heads';
 
 /*
  * "Tide steps" over "- inhale: arms rise", "- exhale: arms sink" and "- 6 times": the name of a step over a list of how
@@ -29,8 +29,6 @@ const LONGEST_NAME = 60;
 /** So many of them with their amounts or their breath below tell that the others of their look are steps, too. */
 const SURE_AT_LEAST = 2;
 
-/** The last part of a class, and no talk by itself. */
-const CLOSING = /^(?:the )?(?:clos|end|finish|open|begin|start)/i;
 /** A heading of any level. */
 const HASHED = /^#{2,6}\s+\S/;
 
@@ -47,9 +45,9 @@ interface Block {
 export function overDetails(lines: readonly string[]): OverDetails {
   const first = lines.findIndex((line) => line.trim() !== '');
   const blocks = lines.flatMap((_, at) => (at > first ? (blockAt(lines, at) ?? []) : []));
-  const sure = blocks.filter((block) => block.sure);
-  const looks = new Set(sure.map(({ look }) => look).filter((look, at, all) => at >= SURE_AT_LEAST - 1 && all.indexOf(look) < at)); // prettier-ignore
-  const steps = blocks.filter((block) => block.sure || looks.has(block.look));
+  const sure = new Map<string, number>();
+  for (const block of blocks) if (block.sure) sure.set(block.look, (sure.get(block.look) ?? 0) + 1);
+  const steps = blocks.filter((block) => block.sure || (sure.get(block.look) ?? 0) >= SURE_AT_LEAST);
   const names = lines.map(() => false);
   const within = lines.map(() => false);
   const lasting = lines.map((): Seconds | null => null);
@@ -68,7 +66,7 @@ function blockAt(lines: readonly string[], at: number): Block | null {
   const kind = kindOfPart(name);
   if (
     !(isNameLike(name) || kind === 'talk') ||
-    (namesPart(name) && (kind === 'movement' || CLOSING.test(name))) ||
+    (namesPart(name) && kind !== 'silence' && !isTold(name)) ||
     hasAmount(findCounts(name).counts)
   )
     return null;
@@ -103,7 +101,7 @@ function endOf(
 ): number {
   const indent = indentOf(itemAt(lines, at));
   const next = lines[from] ?? '';
-  const isApart = (lines[at - 1] ?? '').trim() === '' || namesPart(plainHead(lines[at - 1] ?? ''));
+  const isApart = (lines[at - 1] ?? '').trim() === '' || isPartName(lines[at - 1] ?? '');
   const plain = isApart && mark === null && indentOf(next) === indent && markOf(next) === null && !isLabelled(next);
   const counted = plain && isSetting(next);
   const isBelow = (line: string, index: number): boolean => {
@@ -136,6 +134,9 @@ function secondsIn(texts: readonly string[]): Seconds | null {
   return counts.some(({ rounds }) => rounds !== undefined) ? null : (first ?? null);
 }
 
+/** A longer line is said. */
+const COUNTED_UP_TO = 200;
+
 /** What a line below a name is: a step with its amount; an amount, a breath or a label of the step above; a remark on it; anything else. */
 type Told = 'step' | 'setting' | 'remark' | 'other';
 
@@ -144,6 +145,7 @@ const BREATH =
 const OFTEN = /^(?:repeat(?:ed)?|do|perform|practi[sc]e|hold|for|each|both|in all|altogether)\b.{0,12}$|^$/i;
 
 function whatIs(text: string): Told {
+  if (text.length > COUNTED_UP_TO) return 'remark';
   if (isLabelled(text) || BREATH.test(text)) return 'setting';
   const [first = '', ...more] = text.split(/(?<=\p{L}|\d)[.,;] (?=\p{L})/u);
   if (more.length > 0 && !hasAmount(findCounts(more.join('. ')).counts) && whatIs(first) === 'setting') return 'setting'; // prettier-ignore

@@ -30,8 +30,8 @@ import { rowOf, type Row } from '../layout/rows';
 import { spelledOut } from '../tokens/spelled-out';
 import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
-import { settingIn } from '../line-kinds/step-settings';
-import { amountThenTold, headAndTail, type Tailed } from './tails';
+import { countedAbove, remarkOf } from './remarks';
+import { headAndTail, type Tailed } from './tails';
 import { isTold } from '../line-kinds/talks';
 import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
@@ -197,20 +197,6 @@ function nameAndSentences(text: string): Tailed | null {
 
 const NAME_THEN_TOLD = /^((?:\S{1,3}\s+)?\p{Lu}[^.!?…:]{2,50}?)(?:[.!] (?=\p{Lu})|\s?(?:\.{3}|…)\s?)(\S.{8,})$/u;
 
-/** What stands beside a step in its row: its breath, what a label says of it, or what is said. */
-function remarkOf(remark: string): readonly Reading[] {
-  const set = settingIn(remark);
-  if (set) return set;
-  const sentences = LABEL_BEHIND.test(remark) ? remark.split(/(?<=[.!?;]) (?=\S)/) : [];
-  if (sentences.length > 1) return sentences.flatMap(remarkOf);
-  const found = readRemark(remark);
-  return found[0]?.kind === 'said' ? (labelledAs(remark, 'movement') ?? found) : found;
-}
-
-/** "Look far ahead. Caution: sore backs bend less." */
-const LABEL_BEHIND =
-  /[.!?;] (?:caution|careful|warning|safety|easier|harder|option|level \d|seated|contra\w*|cue|say|note): /i;
-
 const HAS_REMARKS: ReadonlySet<LineKind> = new Set(['movement', 'talk', 'silence', 'section']);
 
 /** A stop behind an amount, as all lines of a script may have one. */
@@ -288,12 +274,6 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (!step || lasts === null) return found;
   const done = toldFor(doneFor(step, body, lasts), body, lasts, under);
   return [span === null ? done : lastingFor(done, lasts), ...beside];
-}
-
-/** "6 times, soft knees": the amount of the step above, and what is told of it. */
-function countedAbove(body: string): readonly Reading[] | null {
-  const found = amountThenTold(body);
-  return found && [reading('setting', '', found.counts), ...remarkOf(found.tail)];
 }
 
 /** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
