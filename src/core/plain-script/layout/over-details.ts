@@ -141,7 +141,7 @@ const COUNTED_UP_TO = 200;
 type Told = 'step' | 'setting' | 'remark' | 'other';
 
 const BREATH =
-  /^(?:inhal|exhal|breath(?:e|ing)? (?:in|out)\b|(?:in|out)(?::| [–-]|,) |(?:on|with) (?:the|an?|each|your) (?:in|out|inhale|exhale)\b|as you (?:in|ex)hale)|\b(?:in-?breath|out-?breath|inhal(?:e|ing)|exhal(?:e|ing)|breathing (?:in|out))[.]?$/i;
+  /^(?:inhal|exhal|breath(?:e|ing)? (?:in|out)\b|(?:in|out)(?::| [–-]|,) |(?:on|with) (?:the|an?|each|your) (?:in|out|inhale|exhale)\b|(?:as you|while|when) (?:in|ex)hal(?:e|ing))|\band (?:then )?breathe (?:in|out)[.]?$|\b(?:in-?breath|out-?breath|inhal(?:e|ing)|exhal(?:e|ing)|breathing (?:in|out))[.]?$/i;
 const OFTEN = /^(?:repeat(?:ed)?|do|perform|practi[sc]e|hold|for|each|both|in all|altogether)\b.{0,12}$|^$/i;
 
 function whatIs(text: string): Told {

@@ -15,7 +15,7 @@ const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'b
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|stop|break|brk|breather|gap|nothing|them|of quiet|of still)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|stop|break|brk|breather|gap|nothing|them|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
       text,
     )
   )
@@ -43,7 +43,7 @@ export function pauseIn(text: string): number | null {
   )
     return asked;
   if (words.length === 1 && /^of (?:quiet|stillness|silence)$/i.test(rest) && asked <= 30) return asked;
-  if (PAUSE_FOR.test(rest)) return asked;
+  if (PAUSE_FOR.test(rest) || RECOVERS.test(rest)) return asked;
   return words.length === 0 && /\b(?:nothing|them|water|drink|tea|coffee)\b/i.test(rest) ? asked : null;
 }
 
@@ -61,6 +61,10 @@ export function drinkIn(written: string, lastsSeconds: number | null): Reading |
   const seconds = lastsSeconds ?? DRINK_SECONDS;
   return reading('pause', wordCount(name) > 4 ? 'Water break' : name, { seconds: [seconds, seconds, seconds] }, true);
 }
+
+/** "Catch your breath", "Rest/drink", "Stop and rest", "to recover". */
+const RECOVERS =
+  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake (?:it |everything )?(?:out|off)|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|rest|water|stretch|shake)|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|off|time out|breathing space)[.!]?$/iu;
 
 /** "1 min pause for photos". */
 const PAUSE_FOR = /^(?:an? |short |quick |little )*(?:pause|stop|break) for (?:an? |the |some )?\p{L}{4,}$/iu;

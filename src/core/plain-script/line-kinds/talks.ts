@@ -14,7 +14,7 @@ const SMALL =
   '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
 /** Things that are told or talked over. */
 const NAMED =
-  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|what we(?:['’]ll| will) do|plan for today|today['’]s plan|titles?|title card|opening titles|credits";
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|(?:feedback|names?|question|sharing) round|rounds? of (?:questions|feedback|sharing)|(?:opening|closing|last|final|first) words|(?:hi|hello|good (?:morning|evening|afternoon)),? (?:everyone|everybody)|what we(?:['’]ll| will) do|plan for today|today['’]s plan|titles?|title card|opening titles|credits";
 const ENDING =
   'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
 const JOINT = /,? and | ?& ?| ?\+ ?| ?\/ ?|, /;
@@ -36,7 +36,7 @@ function isNamed(text: string): boolean {
 }
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
-  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map))|demo|demonstrate)\b/iu;
+  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map|path|line|way|order|difference|stance))|warn (?:about|of|them|everyone)|demo|demonstrate)\b/iu;
 /** Of these the words tell how long they themselves go on: "Explain the breathing for two minutes". */
 const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
 /** What others are to do for a time is not how long it is told: "Tell them to hold it for ten seconds". */
@@ -91,6 +91,8 @@ export function talkOf(written: string): Reading | null {
   return found && why !== '' ? { ...found, said, unsure: true } : found;
 }
 
+const ASKED = /^(?:who|what|why|how|where|when|which|any|anyone|are|is|do|does|did|have|has|can)\b[^.!?]{3,60}\?$/i;
+
 const SELF_AT_MOST = 240;
 
 function talkIn(body: string): Reading | null {
@@ -107,6 +109,8 @@ function talkIn(body: string): Reading | null {
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
   const named = bareName(rest) || rest.trim();
+  // "Who is new? – 1 min".
+  if (ASKED.test(named)) return reading('talk', sentenceCase(named), { seconds }, true);
   const head = ABOUT.exec(named)?.[1];
   if (head !== undefined && isNamed(head)) return reading('talk', sentenceCase(named), { seconds });
   if (

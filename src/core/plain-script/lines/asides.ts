@@ -35,6 +35,7 @@ const BEHIND = [
   new RegExp(`^(\\p{L}.+?) [([](${WAY})[)\\]]$`, 'iu'),
   new RegExp(`^(\\p{L}.+?) (?:=|[–-]) (${WAY})$`, 'iu'),
   /^(\p{L}.+?),? (?:on|with) (?:an?|the|your|each|every) ((?:in|out)(?:[ -]?breath)?|inhale|exhale|inhalation|exhalation)$/iu,
+  /^(\p{L}.+?),? and (?:then )?(breathe (?:in|out)|inhale|exhale)$/iu,
   /^(\p{L}.+?),? (?:while )?(breathing (?:in|out)|inhaling|exhaling)$/iu,
   /^(\p{L}.+?),? (?:as|when|while) (?:you|we|they|everyone|everybody) (breathes? (?:in|out)|inhales?|exhales?)$/iu,
 ] as const;
@@ -53,7 +54,7 @@ function breathTold(part: string): Reading | null {
 export function breathsTold(body: string): readonly Reading[] | null {
   if (!/\b(?:in|out|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
     return null;
-  const text = body.replace(/[.!]$/, '');
+  const text = body.replace(/[.!]$|^(?:(?:and|then|now|so|next)[,:]? )+/gi, '');
   for (const parts of [text.split(/\.(?= )\s*/), text.split(/\s*(?:[,;/·]|\.(?= ))\s*/), text.split(BETWEEN)]) {
     if (parts.length !== 2) continue;
     const [first, second] = parts.map((part) => breathTold(part) ?? breathNamed(part));

@@ -9,9 +9,9 @@ import { wordAmong } from '../tokens/tokens';
 /* Breaths that a line leads. */
 
 const BREATH =
-  /^(?:so |and |then |now |long |slow |as you |on the )*(?:(in|out)(?::|;| [-–—]| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out|ot|uot|otu)\b(?! (?:the|your) (?:lower )?(?:belly|back|chest|ribs|abdomen|kidneys|dantian)\b)|(in|out)$)/iu;
+  /^(?:(?:so|and|then|now|next),? |next: |long |slow |as you |on the )*(?:(in|out)(?::|;| [-–—]| =|,| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out|ot|uot|otu)\b(?! (?:the|your) (?:lower )?(?:belly|back|chest|ribs|abdomen|kidneys|dantian)\b)|(in|out)$)/iu;
 const NEXT_BREATH =
-  /(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the |as you )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breath(?:e|ing)? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
+  /(?<!\bbreath(?:e|ing)?)(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the |as you )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breath(?:e|ing)? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
 /** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
 export function breathsOf(text: string): Reading[] {

@@ -113,6 +113,9 @@ const EXHALES = /^\P{L}*(?:breathe? out|exhal\w+|out)\b/iu;
 /** A longer line is hardly the name of a part. */
 const PART_WORDS = 5;
 
+/** What is told of a step, or where to stand next, may as well be said. */
+const TOLD_OF_STEP: ReadonlySet<LineKind> = new Set(['caution', 'level', 'seated', 'transition']);
+
 /**
  * What an uncertain line may be instead, the likeliest first; two kinds. Which is likelier stands in no source: it is
  * what most lines of that look turned out to be in the classes that the rules were made on.
@@ -121,6 +124,7 @@ export function otherKinds({ kind, text, counts }: Pick<ReadLine, 'kind' | 'text
   const found = hasAmount(counts) ? counts : countsIn(withoutSign(text)).counts;
   const isShort = wordCount(text.trim()) <= PART_WORDS;
   const likely: readonly (LineKind | false)[] = [
+    TOLD_OF_STEP.has(kind) && 'said',
     found.rounds !== undefined && 'movement',
     found.seconds !== undefined && 'silence',
     found.seconds !== undefined && 'movement',

@@ -41,6 +41,9 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   const [step, ...remarks] = numbered === null ? [] : readStep(numbered, true, 'nothing');
   if (step?.kind === 'movement' || step?.kind === 'silence') return [asHead(step), ...remarks];
   const [, end, words] = FIRST_OR_LAST.exec(body) ?? [];
+  const lasts = words === undefined ? null : findCounts(words);
+  if (end !== undefined && lasts?.counts.seconds && lasts.rest === '')
+    return [reading('talk', sentenceCase(body.replace(/:.*$/, '')), { seconds: lasts.counts.seconds })];
   if (end !== undefined && words !== undefined)
     return [{ ...reading('talk', /^(?:open|first)/i.test(end) ? 'Opening' : 'Closing'), said: words }];
   const quoted = SAY_QUOTED.exec(body);

@@ -242,7 +242,7 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
   if (side)
     return readStep(`${itemAt(side, 2)}, ${/^r/i.test(itemAt(side, 1)) ? 'right' : 'left'} side only`, false, under);
-  const amount = standing.wantsAmount ? BRACKETED.exec(body)?.[1] : undefined;
+  const amount = standing.wantsAmount ? boxedAmount(body) : undefined;
   if (amount !== undefined && MAY_COUNT.test(amount)) {
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
@@ -319,7 +319,12 @@ const TALK_LABEL = /^(?:talk|explain|explanation|story|chat|q ?& ?a): ?(\S.{2,12
 const SIDE_FIRST =
   /^(?:on )?(?:the )?(left|right|l|r)(?: (?:side|leg|foot|arm|hand))?(?:[:,–-] ?| )((?:hold )?(?:[x×] ?)?\d{1,3}(?::\d\d)? ?(?:[x×]|times|rounds|reps|s|secs?|seconds|m|mins?|minutes?)?)[.!]?$/i;
 
-/** "(2 min)", right below a name: how long, and no pause behind it. */
+/** "(2 min)", "[6]", right below a name: how long or how often, and no pause behind it. */
+function boxedAmount(body: string): string | undefined {
+  const amount = BRACKETED.exec(body)?.[1];
+  return amount !== undefined && /^\d{1,2}$/.test(amount) ? `x${amount}` : amount;
+}
+
 const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
 
 /** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */

@@ -58,11 +58,17 @@ export function headed(
   return [reading('section', opening, partLasting(stamped, spanSeconds), !namesPart(opening))];
 }
 
-/** Whether a line is something that is told for a short time. */
+/** Whether a line is something that is told, or a stillness, for a short time. */
 function isToldShortly(line: string): boolean {
   const { counts, rest } = findCounts(line.replace(ITEM, ''));
-  return counts.rounds === undefined && (counts.seconds?.[0] ?? Infinity) <= TOLD_AT_MOST && isTold(rest);
+  return (
+    counts.rounds === undefined &&
+    (counts.seconds?.[0] ?? Infinity) <= TOLD_AT_MOST &&
+    (isTold(rest) || QUIET.test(rest))
+  );
 }
+
+const QUIET = /^(?:stillness|silence|quiet)$/i;
 
 /** Seconds; what is longer is a part of the class. */
 const TOLD_AT_MOST = 180;

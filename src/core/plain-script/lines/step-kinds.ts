@@ -4,6 +4,7 @@ import { findCounts, hasAmount } from '../phrases/counts';
 import {
   BESIDE_CLASS,
   FRAGMENT,
+  isOnlyFelt,
   isQuiet,
   isStill,
   isTalk,
@@ -81,6 +82,7 @@ export function readLook(look: Look): Reading {
 
 /** Amounts without a name: of the step above, or of the class. */
 const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under }) => {
+  if (MINUTE_OF_QUIET.test(body)) return null;
   const trailing = trailingPause(body);
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
   if (rest === '' && counts.ownPace && under === 'movement' && IN_BRACKETS.test(body))
@@ -132,7 +134,7 @@ const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness|(?:quiet |silent 
 const SITS =
   /^(?:(?:finish|end|close)(?:ing)? )?(?:sit|sitting|lie|lying)(?: down)?,? (?:with (?:the |your |their )?)?(?:hands|palms) on\b/i;
 const MINUTE_OF_QUIET =
-  /^(?:an? |one )?(?:(?:quiet|silent) minute|(?:(?:last|final|full|whole|long) )?minute (?:of )?(?:silence|quiet|stillness))(?: (?:and (?:then )?(?:I|we)|with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
+  /^(?:(?:and|now|then|next)[,:]? )*(?:an? |one )?(?:(?:quiet|silent) minute|(?:(?:last|final|full|whole|long) )?minute (?:(?:of )?(?:silence|quiet|stillness)|to (?:settle|arrive|rest|be still|be quiet)))(?: (?:and (?:then )?(?:I|we)|with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
 /** So many minutes, at most, are written as a number alone. */
 const STILL_MINUTES = 15;
@@ -181,9 +183,13 @@ const changeOfPlace: Reader = ({ body, rest, words, counts, item, under }) => {
   return hasAmount(counts) || wordCount(body) <= words ? found : { ...found, said: asSentence(body) };
 };
 
+/** Seconds; what is felt for a shorter time is said, with a pause behind it. */
+const FELT_FROM = 40;
+
 const quietOrDone: Reader = ({ body, rest, counts, counted }) => {
   const timedOnly = counts.seconds !== undefined && counts.rounds === undefined;
-  const quiet = isQuiet(rest) || (/^(?:listen|stand|sit|lie|rest)/i.test(rest) && isQuiet(body));
+  const felt = (counts.seconds?.[0] ?? 0) >= FELT_FROM && isOnlyFelt(rest);
+  const quiet = felt || isQuiet(rest) || (/^(?:listen|stand|sit|lie|rest)/i.test(rest) && isQuiet(body));
   if (timedOnly && quiet) return reading('silence', rest, counts, true);
   const unled = counted && counts.ownPace && counts.rounds === undefined && counts.seconds === undefined;
   if (unled && FRAGMENT.test(rest)) return reading('said', body, {}, true);
@@ -304,7 +310,7 @@ function isOfStepAbove(name: string, under: LineKind): boolean {
 }
 
 const REPEATED =
-  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|(?:very |nice and )?(?:slow(?:ly)?|soft(?:ly)?|gentl[ey]|eas(?:y|ily)|smooth(?:ly)?)|in all|altogether)?\.?$/i;
+  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete|go round|round|run through)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|(?:very |nice and )?(?:slow(?:ly)?|soft(?:ly)?|gentl[ey]|eas(?:y|ily)|smooth(?:ly)?)|in all|altogether)?\.?$/i;
 
 /** "“Brush the Water” - 5 left, 5 right": a name in quotation marks. */
 function unquoted(name: string): string {

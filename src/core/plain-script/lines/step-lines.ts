@@ -6,7 +6,7 @@ import { withoutFrame } from '../phrases/frames';
 import { heldTold } from '../phrases/held-postures';
 import { capitalised, wordCount } from '../model/line-words';
 import { namesPart } from '../line-kinds/headings';
-import { isStill, TALK_STARTS } from '../line-kinds/line-signs';
+import { isStill, isTransition, STEPS_ASIDE, TALK_STARTS } from '../line-kinds/line-signs';
 import { isCue, isRemark, MAY_COUNT } from '../line-kinds/name-lines';
 import type { LineKind } from '../model/model';
 import { bareName, BEFORE_NAME, isDoubtful } from '../phrases/names';
@@ -25,6 +25,7 @@ import { talkOf } from '../line-kinds/talks';
  * arms wrap around, a minute".
  */
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
+  if (STEPS_ASIDE.test(body) && isTransition(body)) return [reading('transition', body.replace(/[.!]$/, ''), {}, true)];
   const [, often = '', named = ''] = OFTEN_FIRST.exec(body) ?? [];
   if (named !== '') return [reading('movement', named, { rounds: Number(often) }, true)];
   const held = heldTold(body);

@@ -1,3 +1,4 @@
+import { cautionTold, MAY_CAUTION } from './cautions-told';
 import { capitalised } from '../model/line-words';
 import { reading, type Reading } from '../model/reading';
 
@@ -7,9 +8,12 @@ import { reading, type Reading } from '../model/reading';
  */
 
 const LONGEST = 160;
-const VERSION = '(?: (?:version|option|variation|form|way|level))?';
-const LEVEL_WORDS = `(?:l(?:v|vl|evel)?\\.? ?[1-4]|level (?:one|two|three)|(?:first|second|third) level|(?:more |less )?(?:easy|easier|gentle|gentler|soft|softer|simple|simpler|hard|harder|advanced|strong|stronger|small|smaller|big|bigger|full|half|standing)${VERSION}|more|less|or|challenge|variants?|options?(?: [1-4])?|alternatives?|alt|mods?|modif(?:y|ications?)|variations?|progressions?|regressions?|(?:for )?(?:the )?(?:beginners?|intermediates?|newcomers|regulars|improvers|seniors)|(?:to )?make it (?:easier|harder|smaller|bigger|gentler))`;
-const SEATED_WORDS = `(?:(?:seated|sitting|chair)${VERSION}|sit|(?:in|on|with|from) (?:a|the|your) chair|wheelchair(?: users)?|sitters|(?:for )?(?:those|people|anyone|anybody|everyone) (?:sitting|seated|in (?:a )?chairs?|on (?:a )?chairs?)|seated people|(?:if|when) (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|sit|in a chair|on a chair))`;
+const VERSION = '(?: (?:version|option|variation|form|way|level|alternative))?';
+/** "If tired", "when stiff": how somebody is who does it another way. */
+const IF_SO =
+  "(?:if|when) (?:(?:you(?:[’']re| are| feel)?|they(?:[’']re| are| feel)?) )?(?:(?:very|too|a bit|a little|really) )?(?:tired|stiff|sore|weak|new|able|fresh|strong|cold|in doubt|it is(?: too)? (?:easy|hard|much)|balance is (?:poor|bad|hard))";
+const LEVEL_WORDS = `(?:l(?:v|vl|evel)?\\.? ?[1-4]|level (?:one|two|three)|(?:first|second|third) level|(?:more |less )?(?:easy|easier|gentle|gentler|soft|softer|simple|simpler|hard|harder|advanced|strong|stronger|small|smaller|big|bigger|full|half|standing)${VERSION}|(?:for |with |want )?(?:more|less)(?: (?:challenge|work|effort|strength|stretch|depth|range|balance|load|of a (?:challenge|stretch)))?\\??|or|(?:\\p{L}+[- ]){1,2}(?:version|option|variation|alternative)|light(?:er)?${VERSION}|(?:low|deep|high|short|long)er(?: (?:version|option|variation|form|way|level))|${IF_SO}|challenge|(?:level|step|scale|dial) (?:it )?(?:up|down)|(?:the )?(?:more )?(?:experienced|fit|strong|flexible|able)(?: (?:people|students|ones|group))?|optional|(?:for |on )?(?:bad|stiff|tired|good|strong) days|(?:those|people|anyone|whoever|if you|if they) (?:who )?(?:wants?|likes?|needs?) (?:more|less|it (?:easier|harder)|a challenge)|variants?|options?(?: [1-4])?|alternatives?|alt|mods?|modif(?:y|ications?)|variations?|progressions?|regressions?|(?:for )?(?:the )?(?:beginners?|intermediates?|newcomers|regulars|improvers|seniors)|(?:to )?make it (?:easier|harder|smaller|bigger|gentler))`;
+const SEATED_WORDS = `(?:(?:seated|sitting(?: down)?|chair)${VERSION}|sit|(?:in|on|with|from) (?:a|the|your) chair|wheelchair(?: users)?|sitters|(?:for )?(?:those|people|anyone|anybody|everyone) (?:sitting|seated|in (?:a )?chairs?|on (?:a )?chairs?)|(?:if|when) (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|sit|in a chair|on a chair)|(?:chair|seated|sitting) (?:users?|people|folks?|students?|group|ones))`;
 const CAUTION_WORDS = '(?:cautions?|careful|take care|mind|warning|safety(?: note)?|watch out)';
 const MARK = '(?: ?:| [–—-]|,|\\?|\\))';
 
@@ -45,18 +49,32 @@ const WHOLE: readonly (readonly [Forms['kind'], RegExp])[] = [
   ['level', /^(?:beginners|newcomers|seniors|regulars) \p{Ll}\S* \S/iu],
   ['level', /^l[1-4] \p{Ll}/iu],
   ['caution', /^(?:caution|careful|warning) \p{Ll}/iu],
+  [
+    'level',
+    /^or (?:just |simply |only |else |you (?:can|may) )?(?:keep|hold|stay|use|do|try|rest|leave|take|put|lift|stand|step|place|let|make|bend|turn|move|go|raise|lean|touch|without|with) \p{L}[^?]*$/iu,
+  ],
+  [
+    'level',
+    /^(?:(?:to )?make it (?:easier|harder|smaller|bigger|gentler)|(?:easier|harder)),? (?:by|with|on|without|if) \p{L}/iu,
+  ],
+  ['level', /^(?:you|they|people|beginners|everyone) (?:can|may|could) (?:also|always|instead) \p{Ll}/iu],
+  [
+    'seated',
+    /^(?:(?:this |it |also )*(?:can|may|could) (?:also )?be done|(?:also )?(?:works?|possible|fine|doable|good|goes)(?: as)?(?: well| too)?|same|do (?:it|this)) (?:also )?(?:seated|sitting(?: down)?|(?:in|on|from) (?:a|the|your) chair)(?: too| as well)?[.!]?$/iu,
+  ],
+  ['level', new RegExp(`^${IF_SO},? (?:then )?\\p{Ll}`, 'iu')],
 ];
 /** Signs of a caution before it. */
 const SIGNED = /^(?:!{1,3}|\(!\)|⚠\uFE0F?)\s*(?=\S)/u;
 /** Behind it and a comma stands what is done: "sit, eyes shut". */
 const BARE = /^(?:sit|sitting|seated|standing|half|full|more|less|or|soft|small|big|easy|gentle|hard|strong|simple)$/i;
-const MAY_TELL = /^[([>*]|level|easi|eas[ey]|gentl|soft|simpl|hard|advanc|strong|small|big|full|half|standing|more|less|\bor\b|challeng|varia|option|alt|mod|progress|regress|beginner|intermed|newcom|regular|improv|senior|make it|seated|sit|chair|too |\bl[1-4v]|caution|careful|take care|mind|warning|safety|watch|!|⚠/i; // prettier-ignore
+const MAY_TELL = /^[([>*]|level|easi|eas[ey]|gentl|soft|simpl|hard|advanc|strong|small|big|full|half|standing|more|less|\bor\b|challeng|varia|option|alt|mod|progress|regress|beginner|intermed|newcom|regular|improv|senior|make it|seated|sit|chair|too |\bl[1-4v]|light|fit|flexible|dial|scale|days|can |may |could |those|lower|deeper|higher|shorter|longer|if |when |caution|careful|take care|mind|warning|safety|watch|!|⚠/i; // prettier-ignore
 
 const ALTERNATING = /\d.*\(alt\.?\)$/i;
 
 /** Another way to do the movement above, or a caution; `null` where a line tells of none. */
 export function versionIn(written: string): readonly Reading[] | null {
-  if (written.length > LONGEST || !MAY_TELL.test(written)) return null;
+  if (written.length > LONGEST || !(MAY_TELL.test(written) || MAY_CAUTION.test(written))) return null;
   const body = written.replace(/^[([]((?:[^()[\]]|\([^()]*\)){8,})[)\]][.]?$/, '$1').trim();
   for (const { kind, before, boxed, behind } of FORMS) {
     const first = before.exec(body) ?? boxed.exec(body);
@@ -69,6 +87,8 @@ export function versionIn(written: string): readonly Reading[] | null {
     const whole = last?.[3] !== undefined;
     return [{ ...reading(kind, whole ? body : text, {}, true), label: capitalised(label) }];
   }
+  const caution = cautionTold(body);
+  if (caution) return [caution];
   const signed = SIGNED.exec(body)?.[0];
   if (signed !== undefined) return [reading('caution', body.slice(signed.length), {}, true)];
   const [kind] = WHOLE.find(([, form]) => form.test(body)) ?? [];

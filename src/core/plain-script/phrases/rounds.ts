@@ -51,6 +51,12 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   const isOther = at === 0 && !amount.inFigures && NEAR_WORDS.has(word(tokens, next));
   if (!isOther && isOneOf(tokens, next, ROUND_WORDS) && !(setsOf && amountAt(tokens, next + 2)?.inFigures))
     return rounds(amount, next + 1);
+  // "6 in all", "Six of these", below a name.
+  const whole =
+    at === 0 &&
+    next + 2 >= tokens.length - 1 &&
+    WHOLE_LINE.test(`${word(tokens, next)} ${word(tokens, next + 1)}`.trim());
+  if (whole) return rounds(amount, Math.min(tokens.length, next + 2));
   // Behind a name: "Arm swings, 40 swings", "seven or so", "eight of them", "6 b."
   const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');
   const loose = behindName ? looseAt(tokens, at, { ...amount, next }, rounds) : null;
@@ -107,6 +113,9 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
   if (behind?.inFigures && /^(?:|[),.;])$/.test(word(tokens, behind.next))) return rounds(behind, behind.next);
   return undefined;
 }
+
+const WHOLE_LINE =
+  /^(?:in (?:all|total)|of (?:these|those|them)|altogether|, (?:slow(?:ly)?|soft(?:ly)?|gently|easy))$/;
 
 /** Plural nouns that count people, things and times, and no rounds. */
 const NO_ROUNDS =

@@ -123,6 +123,7 @@ const SHORT_FORMS = withNeeds([
   ],
   ['ish', /\b(\d{1,3}) ?-ish\b/gi, '$1'],
   ['-min|-sec|-hour', new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
+  ['/', /^((?:[-–*•·] )?)(\d{1,2}) ?\/ ?\2[.]?$/gu, '$1$2 each side'],
   ['dir', /\b(each|per|both) dirs?\b\.?/gi, '$1 directions'],
   ['incl', /\bincl\. ?/gi, 'including '],
   ['w. ', /\bw\. (?=\p{Ll})/gu, 'with '],
@@ -231,8 +232,8 @@ export function inRoundBrackets(text: string): string {
   return text.includes('[') ? text.replace(SQUARE, '$1($2)') : text;
 }
 
-/** Square brackets in a line and around one; "[ ]" and "[x]" before it are boxes to tick. */
-const SQUARE = /(^|.)\[([^\][]{2,60}|(?<=.\[)\d|(?<=.\[)\d\d)\](?!\()/gu;
+/** Square brackets in a line and around one; "[ ]" and "[x]" before it are boxes to tick, "[04:30]" when it is. */
+const SQUARE = /(^|.)(?<!^\s*(?=\[\d{1,2}:\d{2}(?::\d{2})?\] ))\[([^\][]{2,60}|(?<=.\[)\d|(?<=.\[)\d\d)\](?!\()/gu;
 /** A long dash behind a breath, or in a line with an amount, as one between blanks. */
 function withDashes(text: string): string {
   if (!text.includes('—')) return text;

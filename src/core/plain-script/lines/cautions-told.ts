@@ -1,0 +1,52 @@
+import { reading, type Reading } from '../model/reading';
+
+/*
+ * A caution below a movement by what it tells, without a label: of whom it is no movement for, when to leave it, and what
+ * to do where somebody is unwell. What is told to everybody ("Soften the knees.") is said.
+ */
+
+const LONGEST = 160;
+
+/** What people have that a movement is changed or left for; the kinds of `docs/checks.md`, as people write them. */
+const CONDITION =
+  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
+/** How somebody is who should stop or sit down. */
+const UNWELL =
+  '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly)';
+const WHO = '(?:any(?:one|body)|people|those|somebody|someone|students?|whoever|everyone|if you|if they|who)';
+const HAS = '(?:with|who (?:has|have|is|are)|(?:have|has|are|is|had|were))';
+
+/** What each of them has; most lines have none of it. */
+export const MAY_CAUTION = new RegExp(`${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|unsteady|watch|mind|care`, 'i');
+
+const FORMS: readonly RegExp[] = [
+  // "Glaucoma: do not lower the head", "Bad knees – stay higher".
+  new RegExp(`^${CONDITION}(?:(?:,| and| or| ?/) ${CONDITION})*(?: ?[:=?]| ?->| [–—-]|,) (?=\\p{L})`, 'iu'),
+  // "With vertigo keep the eyes open".
+  new RegExp(`^(?:with|for|in case of) (?:an? |any |your )?${CONDITION},? \\p{L}`, 'iu'),
+  // "Not for people with a new hip", "Not suitable with glaucoma", "Not after surgery".
+  new RegExp(`^not\\b(?=.{0,50}\\b(?:for|with|if|when|after|in|during)\\b).{0,60}\\b${CONDITION}`, 'iu'),
+  // "Skip this if you are pregnant", "Avoid with high blood pressure".
+  /^(?:skip|omit|leave (?:this |it )?out|miss(?: out)?|avoid)(?: (?:this|it|these|that|the \p{L}+)(?: (?:one|movement|exercise|part|step))?)?,? (?:if|when|with|where|in case|during|for)\b(?!.*\b(?:time|late|long|short|over|running|needed|like|wish|want|know|weather|rain\p{L}*|cold|hot|early)\b)/iu,
+  new RegExp(`^avoid\\b.{0,50}\\b(?:if|with|when)\\b.{0,40}\\b(?:${CONDITION}|${UNWELL})`, 'iu'),
+  // "Anyone with bad knees stays higher".
+  new RegExp(`^${WHO} (?:${HAS} )?(?:an? |any |your |the )?(?:\\p{L}+ )?${CONDITION}\\b`, 'iu'),
+  // "NB: hold on to the chair if unsteady".
+  new RegExp(`^n\\.?b\\.?[:,!]? .*\\b(?:${CONDITION}|${UNWELL}|not|never|stop|avoid|careful)\\b`, 'iu'),
+  // "Watch out for dizziness", "Take care with the lower back".
+  new RegExp(
+    `^(?:watch(?: out)? for|beware of|look out for|mind|signs of) (?:any )?(?:${UNWELL}|${CONDITION})\\b`,
+    'iu',
+  ),
+  /^(?:take (?:special |extra |great )?care|(?:be )?(?:very )?careful|go (?:easy|gently)|easy) (?:with|on|of|if) (?:the |your |any )?(?:(?:lower|sore|bad|stiff|upper|weak) )?(?:knees?|backs?|necks?|hips?|shoulders?|wrists?|ankles?|spine|joints?|balance|dizz\p{L}+)\b/iu,
+  // "Dizzy? Sit down", "Dizzy = stop".
+  new RegExp(`^${UNWELL} ?(?:\\?|:|=|->|→| [–—-]|,) (?=\\p{L})`, 'iu'),
+];
+
+const OF_CONDITION = new RegExp(`\\b${CONDITION}`, 'iu');
+
+/** A caution without a label, in a line below a movement; uncertain where it names no condition. `null` for another line. */
+export function cautionTold(body: string): Reading | null {
+  if (body.length > LONGEST || !MAY_CAUTION.test(body) || !FORMS.some((form) => form.test(body))) return null;
+  return reading('caution', body, {}, !OF_CONDITION.test(body));
+}
