@@ -1,10 +1,12 @@
 import { isInMinutes } from './layout/bare-minutes';
 import { amongNames } from './layout/blocks';
+import { partsApart } from './layout/parts-apart';
 import { overDetails } from './layout/over-details';
 import { findCounts } from './phrases/counts';
 import { doneAgain } from './builder/done-again';
 import { headsBelow, isPartName } from './layout/heads';
 import { ScriptBuilder } from './builder/builder';
+import { loneStops } from './layout/lone-stops';
 import { belowEach, evened, withMarkApart } from './layout/normalise';
 import { besideClass, withoutFileHead } from './layout/letters';
 import {
@@ -55,23 +57,15 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .slice(0, SCRIPT_LIMITS.lines);
   const isTidy = lines.some((line) => TIDY.test(line));
   const builder = new ScriptBuilder(newId, isShouted(lines), isTidy);
-  const marked = lines.some((line) => /^#{1,6}\s/.test(line));
-  const plain = lines.map(withoutRowMarks);
-  const spelled = isTidy ? plain : plain.map(withSlipsMended);
-  const asSet = marked
-    ? withStepsListed(spelled.map(withMarkApart))
-    : withTimes(
-        withAmountsJoined(
-          withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled))))))),
-        ),
-      );
-  const bare = isTidy ? asSet : withAmountsOfAbove(withEachBelow(withStretches(asSet)));
+  const bare = asSet(lines, isTidy);
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const inMinutes = isInMinutes(bare);
   const belows = belowEach(bare);
   const named = amongNames(bare);
   const detailed = isTidy ? null : overDetails(bare);
+  const apart = isTidy ? [] : partsApart(bare);
+  const stops = isTidy ? [] : loneStops(bare);
   const beside = besideClass(bare);
   const again = doneAgain(bare);
   const spoken = spokenHeads(bare);
@@ -88,7 +82,9 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
         again: again.get(index),
         speech: speech[index] ?? null,
         underlined: UNDERLINE.test(bare[index + 1] ?? ''),
-        opens: !names && opensBelow(bare, index, below),
+        opens: !names && (apart[index] === true || opensBelow(bare, index, below)),
+        apart: apart[index] === true,
+        stopsAlone: stops[index] === true,
         heads: !names && headsBelow(bare, index),
         named: named[index] === true,
         partAbove: isPartName(writtenAbove(bare, index)),
@@ -106,6 +102,21 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     );
   });
   return builder.done();
+}
+
+/** The lines with what their layout tells written into each: tables, columns of times, amounts for several. */
+function asSet(lines: readonly string[], isTidy: boolean): readonly string[] {
+  const marked = lines.some((line) => /^#{1,6}\s/.test(line));
+  const plain = lines.map(withoutRowMarks);
+  const spelled = isTidy ? plain : plain.map(withSlipsMended);
+  const set = marked
+    ? withStepsListed(spelled.map(withMarkApart))
+    : withTimes(
+        withAmountsJoined(
+          withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled))))))),
+        ),
+      );
+  return isTidy ? set : withAmountsOfAbove(withEachBelow(withStretches(set)));
 }
 
 /** The line above that is not empty; underlines are passed over. */

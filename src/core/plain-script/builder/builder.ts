@@ -42,7 +42,7 @@ interface LineAround extends Around {
 }
 
 /** A sentence of a line heads nothing. */
-const ALONE = { headsSpoken: false, underlined: false, opens: false, heads: false, named: false, partAbove: false, detailed: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
+const ALONE = { headsSpoken: false, underlined: false, opens: false, apart: false, stopsAlone: false, heads: false, named: false, partAbove: false, detailed: false, timedBelow: false, numbersOn: false, lastsSeconds: null } as const; // prettier-ignore
 
 /** Labels that people write before what they say of a movement, and the tidy form before a name of it. */
 const NO_SETTING: ReadonlySet<string> = new Set(['also', 'also called', 'library']);

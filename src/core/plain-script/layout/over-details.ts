@@ -141,8 +141,9 @@ const COUNTED_UP_TO = 200;
 type Told = 'step' | 'setting' | 'remark' | 'other';
 
 const BREATH =
-  /^(?:inhal|exhal|breath(?:e|ing)? (?:in|out)\b|(?:in|out)(?::| [–-]|,) |(?:on|with) (?:the|an?|each|your) (?:in|out|inhale|exhale)\b|(?:as you|while|when) (?:in|ex)hal(?:e|ing))|\band (?:then )?breathe (?:in|out)[.]?$|\b(?:in-?breath|out-?breath|inhal(?:e|ing)|exhal(?:e|ing)|breathing (?:in|out))[.]?$/i;
-const OFTEN = /^(?:repeat(?:ed)?|do|perform|practi[sc]e|hold|for|each|both|in all|altogether)\b.{0,12}$|^$/i;
+  /^(?:inhal|exhal|breath(?:e|ing)? (?:in|out)\b|(?:in|out)(?::| [–-]|,) |(?:on|with) (?:the|an?|each|your) (?:in|out|inhale|exhale)\b|(?:as you|while|when) (?:in|ex)hal(?:e|ing))|\band (?:then )?breathe (?:in|out)[.]?$|\b(?:in[- ]?breath|out[- ]?breath|inhal(?:e|ing)|exhal(?:e|ing)|breathing (?:in|out))[.]?$/i;
+const OFTEN =
+  /^(?:repeat(?:ed)?|do|this|that|keep going|go round|round it|carry on|continue|perform|practi[sc]e|hold|for|each|both|in all|altogether)\b.{0,12}$|^$/i;
 
 function whatIs(text: string): Told {
   if (text.length > COUNTED_UP_TO) return 'remark';

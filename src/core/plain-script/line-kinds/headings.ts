@@ -221,6 +221,8 @@ function headingIn(text: string, shouted: boolean): string | null {
   if (block) return itemAt(block, 1);
   const numbered = /^\d{1,2}(?:[.:)]| ?[–-])? (\p{L}[\p{L} -]{2,30}?)(?: \(([^()]*)\))?\.?$/u.exec(text);
   if (numbered && PART.test(itemAt(numbered, 1))) return itemAt(numbered, 1);
+  const upper = /^(?:[IVX]{1,4}|[A-H])[.)] +(\p{L}[\p{L} -]{2,30})$/u.exec(text);
+  if (upper && PART.test(itemAt(upper, 1)) && !NO_PART.test(itemAt(upper, 1))) return itemAt(upper, 1);
   const roman =
     /^(?:[ivx]{1,4}|[a-z])[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text) ??
     /^[IVX]{1,4}[.)] +(\p{Lu}[\p{Lu} -]{2,30})$/u.exec(text);

@@ -1,6 +1,7 @@
 import { firstWord } from '../tokens/first-words';
 import { isSwapped, wordAmong } from '../tokens/tokens';
 import { wordCount } from '../model/line-words';
+import { changesPlace } from './changes-of-place';
 
 /* By what words a line is known to be still, a change of place, spoken to people, or beside the class. */
 
@@ -56,12 +57,18 @@ export function isQuiet(text: string): boolean {
     /\b(?:in silence|silent(?:ly)?|say(?:s|ing)? nothing|nothing said|no(?:body|[- ]one) talks|no(?:body|[- ]one) moves|(?:not|without) moving|motionless|no movement|a quiet (?:place|spot|corner)|no talking|be(?:ing)? (?:still|quiet|silent)|(?:keep|stay|remain)(?:ing)? (?:still|silent|quiet)|(?:stand|sit|lie|rest)(?:t?ing)? (?:very )?(?:still|quiet|silent)(?:ly)?|(?:in|into|of) (?:the )?(?:quiet|stillness|silence)(?=$|[ ,.:;])|[,;] (?:quiet|silent|still)(?=$|[,;])|nothing else|just (?:sit|stand|breathe|be|listen)(?:ting|ing)?)\b/i;
   const placed =
     /\b(?:st(?:and|ood)s?(?:ing)?|sit(?:ting)?|lie|lying|rest(?:ing)?|eyes|palms|hands on|belly|listen|be|keep|stay|remain|breather|break|minute|settl(?:e|ing)|arriv(?:e|ing)|let|come|here|wait|pause|finish|end|close|feel(?:ing)?|hands|heart|breath)\b/i;
-  return silent.test(text) && placed.test(text);
+  return (silent.test(text) && placed.test(text)) || (QUIETLY.test(text) && !MOVES.test(text));
 }
+
+/** Quiet as a manner or a thing, and not as a part of a name: "Quiet Crane". */
+const QUIETLY =
+  /\b(?:quietly|silently|(?:the|in|of) (?:stillness|silence)|quiet (?:pause|end|moment|time|rest|ending|breathing)|and wait|inner smile)\b/i;
+const MOVES =
+  /\b(?:walk|step|circl|swing|roll|shak|turn|push|pull|wav|stretch|tap|bounc|mov|sway|form\b|flow|swim|row|twist|bend|lift|rais|press|danc|march|rock|draw|open|clos(?:e|ing) the (?!eyes)|float|practi[sc])\p{L}*/iu;
 
 /** "Feel the feet", "Let the breath settle", "Just be here": nobody moves. */
 const ONLY_FELT =
-  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:feel|notice|sense|watch|hear|listen to|count|follow|stay with|be with|rest in) (?:the |your |our )?(?:feet|breath|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|be here)$/i;
+  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:feet|breath|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|be here)$/iu;
 
 /** Whether people only feel or hear something, and nobody moves. */
 export function isOnlyFelt(text: string): boolean {
@@ -75,42 +82,8 @@ const PLACE_VERBS = ['step', 'bring', 'place', 'change', 'turn', 'shift', 'move'
 const DOWN = ['down'];
 const FEET = ['apart', 'together', 'wide', 'wider', 'in', 'again', 'hip'] as const;
 
-const PLACE =
-  '(?:floor|ground|mats?|chairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|side|corner|edge|bench|line|start|standing|sitting|seated|neutral|(?:first|starting) (?:position|stance|place))';
-const THINGS = '(?:chairs?|mats?|stools?|cushions?|blankets?|sticks?|tables?|shoes|bands?|blocks?)';
-/** "Turn to face the window", "Find a space", "Chairs away": where people are next, and nothing that is done for a while. */
-const PLACES_CHANGED = [
-  'turn (?:around|round|to (?:face )?(?:the|each other|me)\\b[^,;:]{0,24})',
-  'turn (?:the |your )?(?:body|chairs?|mats?) (?:to|towards?) (?:the |your )?(?:(?:left|right|other|front|back) )?(?:corner|front|back|wall|window|door|side|room|middle)',
-  'face (?:the|each other|me|forwards?|your partner|one another)\\b[^,;:]{0,16}',
-  '(?:stand(?:ing)?|get)(?: back)? up(?: again)?(?: from (?:the|your) \\p{L}+)?',
-  'sit (?:back )?down(?: again)?',
-  'sit on (?:the|your|a) [^,;:]{0,16}(?:chair|edge|floor|mat|stool|bench|cushion)[^,;:]{0,16}',
-  `(?:come|get|go|return|move|walk|shuffle|everyone|everybody) (?:(?:back|down|up|over|forward|away|slowly) )*(?:to|onto|on to|into|behind|beside|in front of) (?:the |a |your |their |our )?${PLACE}(?: of the (?:mat|room|hall|chair|circle))?`,
-  '(?:(?:come|get|go|move|down) )?(?:on|onto|on to|to) all fours',
-  'roll (?:over )?(?:on|onto|on to|to) (?:the|your) (?:side|back|front|belly)',
-  '(?:take|get|fetch|find|grab|pick up) (?:a|your|the|some) (?:chairs?|mats?|partner|space|spot|seat|stools?|places?|cushions?)',
-  'take (?:a|one|two|three|half a) (?:(?:small|big|wide|little) )?steps? (?:back|forwards?|apart|out|in|away|sideways|to the (?:left|right|side|front|back))',
-  `(?:(?:put|push|move|set|stack|take|clear) (?:the |your )?)?${THINGS} (?:away|aside|back|out|to the (?:side|wall|back))`,
-  '(?:make|form|get into|stand in|move into) (?:a |one |two |the |three )?(?:(?:big|large|wide|small) )?(?:circles?|lines?|rows?|pairs?|half[- ]?circle|horseshoe)',
-  '(?:widen|narrow|change) (?:the|your) stance',
-  '(?:feet|legs) (?:back )?(?:together|(?:to )?(?:shoulder|hip)[- ]?width(?: apart)?)',
-  '(?:open|widen|spread|close|part) (?:the |your )?(?:feet|legs|stance)(?: to (?:shoulder|hip)[- ]?width(?: apart)?| (?:wide|wider|apart|again))?',
-  '(?:put|place|bring|set|take) (?:the |your )?(?:left|right|other|back|front) foot (?:forwards?|back|in front|behind|out|in|beside the other|to the side)',
-  'step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?',
-  'lie (?:down )?on (?:the|your) (?:back|side|front|belly)',
-  'kneel(?: down)?',
-].join('|');
-const CHANGES_PLACE = new RegExp(
-  `^(?:(?:and|now|then|next|slowly|gently|quietly|everyone|all)[,:]? )*(?:${PLACES_CHANGED})(?: slowly| gently| again)?[.!]?$`,
-  'iu',
-);
-/** What changes a place may count a step: "Take one step back". */
-export const STEPS_ASIDE =
-  /^(?:(?:and|now|then|next|all),? )*(?:take|make|form|get into|stand in) (?:a|one|two|three) /i;
-
 export function isTransition(text: string): boolean {
-  return isPlainTransition(text) || CHANGES_PLACE.test(text);
+  return isPlainTransition(text) || changesPlace(text);
 }
 
 /** Whether a change of place is one by its words alone; others may as well be said to people. */

@@ -23,7 +23,7 @@ export function pauseIn(text: string): number | null {
   if (/^[([]pause[)\]][.]?$/i.test(text)) return UNTIMED;
   const dotted = /^(?:\.{2,}|…) ?(\d{1,3}) ?s(?:ecs?|econds?)? ?(?:\.{2,}|…)?$/i.exec(text);
   if (dotted) return Number(dotted[1]);
-  const figure = /^\(?(?:pause:? (\d{1,3})|(?:breather|break|wait):? (\d0))\)?$/i.exec(text);
+  const figure = /^\(?(?:pause:? \(?(\d{1,3})\)?|(?:breather|break|wait):? (\d0))\)?$/i.exec(text);
   if (figure) return Number(figure[1] ?? figure[2]) <= 300 ? Number(figure[1] ?? figure[2]) : null;
   const bare = text
     .replace(/^\(|\)\.?$/g, '')
@@ -64,7 +64,7 @@ export function drinkIn(written: string, lastsSeconds: number | null): Reading |
 
 /** "Catch your breath", "Rest/drink", "Stop and rest", "to recover". */
 const RECOVERS =
-  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake (?:it |everything )?(?:out|off)|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|rest|water|stretch|shake)|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|off|time out|breathing space)[.!]?$/iu;
+  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake (?:it |everything )?(?:out|off)|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|rest|water|stretch|shake)|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|stop here|wait here|off|time out|breathing space)[.!]?$/iu;
 
 /** "1 min pause for photos". */
 const PAUSE_FOR = /^(?:an? |short |quick |little )*(?:pause|stop|break) for (?:an? |the |some )?\p{L}{4,}$/iu;

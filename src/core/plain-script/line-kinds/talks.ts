@@ -14,7 +14,7 @@ const SMALL =
   '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
 /** Things that are told or talked over. */
 const NAMED =
-  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|(?:feedback|names?|question|sharing) round|rounds? of (?:questions|feedback|sharing)|(?:opening|closing|last|final|first) words|(?:hi|hello|good (?:morning|evening|afternoon)),? (?:everyone|everybody)|what we(?:['’]ll| will) do|plan for today|today['’]s plan|titles?|title card|opening titles|credits";
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|(?:feedback|names?|question|sharing) round|rounds? of (?:questions|feedback|sharing)|(?:opening|closing|last|final|first) words|(?:hi|hello|good (?:morning|evening|afternoon)),? (?:everyone|everybody)|what we(?:['’]ll| will)? do(?: today| tonight)?|safety (?:first|rules|reminder)|plan for today|today['’]s plan|titles?|title card|opening titles|credits";
 const ENDING =
   'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
 const JOINT = /,? and | ?& ?| ?\+ ?| ?\/ ?|, /;
@@ -36,7 +36,7 @@ function isNamed(text: string): boolean {
 }
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
-  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map|path|line|way|order|difference|stance))|warn (?:about|of|them|everyone)|demo|demonstrate)\b/iu;
+  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a (?:little|bit)|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:them |everyone |people )?to (?:the|a|our|my|next)|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map|path|line|way|order|difference|stance))|warn (?:about|of|them|everyone)|point out|give (?:(?:the|out|some|a|them) )*(?:homework|notices?|dates|news|info\p{L}*|instructions?|thanks|feedback|handouts?|overview|introduction)|tell (?:why|how|what|who|when|where)|demo|demonstrate)\b/iu;
 /** Of these the words tell how long they themselves go on: "Explain the breathing for two minutes". */
 const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
 /** What others are to do for a time is not how long it is told: "Tell them to hold it for ten seconds". */
@@ -51,12 +51,16 @@ const ADMIN =
   /^(?:shoes?|doors?|coats?|phones?|toilets?|registration|sign(?:ing)?[- ]in|mats out|set(?:ting)?[- ]up|late ?comers|late arrivals|(?:share|drink|sip|get|fetch|hand out) (?:some |the )?(?:water|tea))(?: (?:off|open|in|out|on|down|away))?$/i;
 const TWO_SENTENCES = /[.!?] \p{Lu}/u;
 
+/** "A tip about shoes", "a word on breathing", "my story of the heron". */
+const ABOUT_SOMETHING =
+  /^(?:(?:an?|one|my|the|some|short|quick|little|few) )*(?:tips?|notes?|words?|thoughts?|hints?|messages?|requests?|questions?|stor(?:y|ies)|jokes?|facts?|ideas?) (?:about|on|for|from|of) \p{L}/iu;
+
 /** Whether a name or an order, without its amounts, is something that is told. */
 export function isTold(words: string): boolean {
   if (words.length > 90 || wordCount(words) > WORDS_AT_MOST) return false;
   const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
   if (text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || OUTRO.test(text) || TO_TELL.test(text)) return true; // prettier-ignore
-  return TALKED_THROUGH.test(words);
+  return ABOUT_SOMETHING.test(text) || TALKED_THROUGH.test(words);
 }
 
 /** "Standing posture - talk through from feet to crown". */

@@ -30,11 +30,15 @@ const BEFORE = [
   /^(?:on|with|during|by) (?:(?:an?|the|your|each|every) )?((?:in|out)[ -]?breath|inhale|exhale|inhalation|exhalation),? (\p{L}.+)$/iu,
   /^(?:when|while|as you(?: are)?) (breath(?:e|ing) (?:in|out)|inhal(?:e|ing)|exhal(?:e|ing)),? (\p{L}.+)$/iu,
   /^(in|out) ((?:with|as|on) the \p{L}.+)$/iu,
+  /^as (?:the|your) breath (?:comes|goes|flows|moves) (in|out),? (\p{L}.+)$/iu,
+  /^(in|out) (?:through|via|by) (?:the |your )?(?:nose|mouth),? (\p{L}.+)$/iu,
+  /^(?:take|draw|let) (?:(?:an?|the|your|one|deep|long|slow|easy) )*breath (in|out|go),? (?:and )?(?:then )?(\p{L}.+)$/iu,
 ] as const;
 const BEHIND = [
   new RegExp(`^(\\p{L}.+?) [([](${WAY})[)\\]]$`, 'iu'),
   new RegExp(`^(\\p{L}.+?) (?:=|[–-]) (${WAY})$`, 'iu'),
   /^(\p{L}.+?),? (?:on|with) (?:an?|the|your|each|every) ((?:in|out)(?:[ -]?breath)?|inhale|exhale|inhalation|exhalation)$/iu,
+  /^(\p{L}.+?), (breathe (?:in|out)|inhale|exhale)$/iu,
   /^(\p{L}.+?),? and (?:then )?(breathe (?:in|out)|inhale|exhale)$/iu,
   /^(\p{L}.+?),? (?:while )?(breathing (?:in|out)|inhaling|exhaling)$/iu,
   /^(\p{L}.+?),? (?:as|when|while) (?:you|we|they|everyone|everybody) (breathes? (?:in|out)|inhales?|exhales?)$/iu,
@@ -52,7 +56,7 @@ function breathTold(part: string): Reading | null {
 
 /** The breaths that a line tells: one, or a way in and a way out; `null` where it tells none. */
 export function breathsTold(body: string): readonly Reading[] | null {
-  if (!/\b(?:in|out|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
+  if (!/\b(?:in|out|go|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
     return null;
   const text = body.replace(/[.!]$|^(?:(?:and|then|now|so|next)[,:]? )+/gi, '');
   for (const parts of [text.split(/\.(?= )\s*/), text.split(/\s*(?:[,;/·]|\.(?= ))\s*/), text.split(BETWEEN)]) {

@@ -9,7 +9,7 @@ const LONGEST = 160;
 
 /** What people have that a movement is changed or left for; the kinds of `docs/checks.md`, as people write them. */
 const CONDITION =
-  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
+  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|strokes?|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|frozen|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |cataract |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
 /** How somebody is who should stop or sit down. */
 const UNWELL =
   '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly)';
@@ -31,8 +31,17 @@ const FORMS: readonly RegExp[] = [
   new RegExp(`^avoid\\b.{0,50}\\b(?:if|with|when)\\b.{0,40}\\b(?:${CONDITION}|${UNWELL})`, 'iu'),
   // "Anyone with bad knees stays higher".
   new RegExp(`^${WHO} (?:${HAS} )?(?:an? |any |your |the )?(?:\\p{L}+ )?${CONDITION}\\b`, 'iu'),
+  // "Stay upright if you have glaucoma", "Take it easy with frozen shoulders".
+  new RegExp(
+    `^(?!no\\b|.*\\b(?:good|great|helps?|heals?|eas(?:es|ing)|reliev|improv|benefit|lowers|better|cures?)).{4,60}\\b(?:if|with|for|when|after|in case of) (?:.{0,16} )?(?:an? |any |your |the )?${CONDITION}[.!]?$`,
+    'iu',
+  ),
   // "NB: hold on to the chair if unsteady".
   new RegExp(`^n\\.?b\\.?[:,!]? .*\\b(?:${CONDITION}|${UNWELL}|not|never|stop|avoid|careful)\\b`, 'iu'),
+  // "Pregnant women keep the feet wide".
+  /^pregnant (?:women|people|students|ones|mothers)\b/iu,
+  // "Painful wrists keep fists".
+  /^(?:bad|sore|painful|arthritic|weak) (?:knees|backs?|hips|necks?|shoulders|wrists|ankles|hands) \p{Ll}/iu,
   // "Watch out for dizziness", "Take care with the lower back".
   new RegExp(
     `^(?:watch(?: out)? for|beware of|look out for|mind|signs of) (?:any )?(?:${UNWELL}|${CONDITION})\\b`,

@@ -6,6 +6,7 @@ import { tellsOfStep } from './asides';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 import { isManner, isOnlyBreath } from '../phrases/breath-counts';
 import { clauseApart } from './clause-apart';
+import { boxedAmount, withoutBoxedTime } from './boxed';
 import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { doneFor, lastingFor, SAT, toldFor } from './lasting';
@@ -32,7 +33,6 @@ import { severalSteps } from './several';
 import { readRemark, readStep } from './step-lines';
 import { countedAbove, remarkOf } from './remarks';
 import { headAndTail, type Tailed } from './tails';
-import { isTold } from '../line-kinds/talks';
 import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
 import { capitalised, singleSpaced, wordCount } from '../model/line-words';
@@ -49,6 +49,8 @@ const GRAMMAR_UP_TO = 500;
 const SIGNS = Object.keys({
   underlined: true,
   opens: true,
+  apart: true,
+  stopsAlone: true,
   heads: true,
   timedBelow: true,
   parts: true,
@@ -268,12 +270,23 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   if (under === 'movement' && BOTH_SIDES.test(body)) return [reading('setting', '', { sides: 'alternating' })];
   if (under === 'movement' && OTHER_SIDE.test(body)) return [reading('setting', '', { sides: 'one-then-other' })];
   const found = readStep(body, item || span !== null, inset ? 'said' : detailed ? 'section' : under);
+  return lastingOrSaid(found, body, span?.seconds ?? null, standing);
+}
+
+/** What is read of a step, with how long it lasts by the times that lines begin with; said, where it is a sentence among names. */
+function lastingOrSaid(
+  found: readonly Reading[],
+  body: string,
+  spanSeconds: number | null,
+  { stopsAlone, lastsSeconds, under }: Standing,
+): readonly Reading[] {
   // What is told beside a step does not last as well.
   const [step, ...beside] = found;
-  const lasts = span?.seconds ?? lastsSeconds;
+  if (stopsAlone && step?.kind === 'movement' && !hasAmount(step.counts)) return [reading('said', body, {}, true)];
+  const lasts = spanSeconds ?? lastsSeconds;
   if (!step || lasts === null) return found;
   const done = toldFor(doneFor(step, body, lasts), body, lasts, under);
-  return [span === null ? done : lastingFor(done, lasts), ...beside];
+  return [spanSeconds === null ? done : lastingFor(done, lasts), ...beside];
 }
 
 /** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
@@ -284,7 +297,11 @@ function breathIn(body: string, under: LineKind): readonly Reading[] | null {
   // "very slowly, in 5, out 5", below a step.
   if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
     return [reading('setting', '', counts), reading('said', rest.replace(/^\(|[\s,;:–-]+$/g, ''))];
-  const told = under === 'movement' && Object.keys(counts).length === 0 ? tellsOfStep(body) : null;
+  // "When sitting: keep the back free": free is no pace there.
+  const isTold =
+    under === 'movement' &&
+    (Object.keys(counts).length === 0 || (counts.ownPace === true && !hasAmount(counts) && body.includes(': ')));
+  const told = isTold ? tellsOfStep(body) : null;
   if (told) return told;
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
   const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
@@ -292,8 +309,13 @@ function breathIn(body: string, under: LineKind): readonly Reading[] | null {
   const amountBehind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
   const rounds = amountBehind === undefined ? undefined : findCounts(`x ${amountBehind}`).counts.rounds;
   const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
-  return breaths.length > 0 ? [...breaths, ...often] : null;
+  // "Breathe out, rest 30 s" tells more than the breath.
+  const more = (counts.seconds?.[0] ?? 0) >= LONGER_THAN_A_BREATH;
+  return breaths.length > 0 ? [...breaths.map((one) => ({ ...one, unsure: one.unsure || more })), ...often] : null;
 }
+
+/** Seconds; no way of a breath lasts so long. */
+const LONGER_THAN_A_BREATH = 15;
 
 /** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
 function namedOr(head: string, readings: readonly Reading[]): readonly Reading[] {
@@ -318,24 +340,6 @@ const TALK_LABEL = /^(?:talk|explain|explanation|story|chat|q ?& ?a): ?(\S.{2,12
 /** "Right: x4", "L 45 s", below a name: of that side, where the other has a line of its own. */
 const SIDE_FIRST =
   /^(?:on )?(?:the )?(left|right|l|r)(?: (?:side|leg|foot|arm|hand))?(?:[:,–-] ?| )((?:hold )?(?:[x×] ?)?\d{1,3}(?::\d\d)? ?(?:[x×]|times|rounds|reps|s|secs?|seconds|m|mins?|minutes?)?)[.!]?$/i;
-
-/** "(2 min)", "[6]", right below a name: how long or how often, and no pause behind it. */
-function boxedAmount(body: string): string | undefined {
-  const amount = BRACKETED.exec(body)?.[1];
-  return amount !== undefined && /^\d{1,2}$/.test(amount) ? `x${amount}` : amount;
-}
-
-const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
-
-/** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */
-function withoutBoxedTime(text: string): string | null {
-  const [, name = '', time = '', rest = ''] = BOXED_TIME.exec(text) ?? [];
-  if (name === '' || isTold(name) || isTold(`${name}: ${rest}`)) return null;
-  const { counts } = findCounts(rest);
-  return hasAmount(counts) ? `${name}: ${rest}` : `${name}, ${time}. ${rest.charAt(0).toUpperCase()}${rest.slice(1)}`;
-}
-
-const BOXED_TIME = /^((?:\d{1,2}[.)] |[-*•] )?\p{L}[^():]{2,40}?) ?[([](\d{1,2}:\d{2}|\d{1,2} ?(?:min|mins|m|['′]))[)\]]: (?=\S)(.{3,160})$/u; // prettier-ignore
 
 /** "Sit. Turn the head x4", "Lie or sit. Three breaths.": a change of place before a step. */
 const PLACE_FIRST = /^([^.!?:\d]{3,30})[.!] (?=\p{Lu}|\d)(.{4,120})$/u;

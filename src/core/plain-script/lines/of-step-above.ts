@@ -6,6 +6,7 @@ import { ownAfter } from './own-after';
 import { reading, type Reading } from '../model/reading';
 import { onLast } from './told-behind';
 import { settingIn } from '../line-kinds/step-settings';
+import { NUMBER_IN_WORDS, NUMBER_WORDS } from '../tokens/tokens';
 
 /*
  * What a whole line tells of the movement above it: how people breathe in it, which layers join, its other side, how long
@@ -30,7 +31,7 @@ export function ofStepAbove(body: string, { under, inset, wantsAmount }: BelowSt
     const { counts, rest } = findCounts(body.replace(/^\p{L}+[:,]? (?:[–-] )?/u, ''));
     if (counts.breath && counts.rounds !== undefined && rest === '') return [reading('movement', 'Breathing', counts, true)]; // prettier-ignore
   }
-  const set = settingIn(body);
+  const set = settingIn(body) ?? (wantsAmount ? countAlone(body) : null);
   if (set) return set;
   const last = onLast(body);
   if (last) return [last];
@@ -43,6 +44,18 @@ export function ofStepAbove(body: string, { under, inset, wantsAmount }: BelowSt
   const [, second] = SAME_ON.exec(body) ?? [];
   return second === undefined ? null : [onBothSides(/^r/i.test(second) ? 'left' : 'right')];
 }
+
+/** "6", "six", "6 waves", right below a name: how often, by nothing but a number. */
+function countAlone(body: string): readonly Reading[] | null {
+  const [, number = ''] = COUNT_ALONE.exec(body) ?? [];
+  const rounds = NUMBER_WORDS.get(number.toLowerCase()) ?? Number(number);
+  return rounds > 1 ? [reading('setting', '', { rounds }, true)] : null;
+}
+
+const COUNT_ALONE = new RegExp(
+  `^(?:count to )?(\\d{1,2}|${NUMBER_IN_WORDS})(?: (?!(?:min|sec|hour|side|leg|arm|hand|way|foot|feet|people|chair|beginner|newcomer|student|level|breath)\\p{L}*\\b)\\p{Ll}{3,}s)?[.!]?$`,
+  'iu',
+);
 
 function onBothSides(first: string): Reading {
   return reading('setting', '', { sides: 'one-then-other', startSide: /^r/i.test(first) ? 'right' : 'left' });

@@ -7,7 +7,7 @@ import { sentenceCase } from '../model/line-words';
 import { secondsFrom, type Counts } from '../model/model';
 import { reading, type Reading } from '../model/reading';
 import type { Standing } from '../model/standing';
-import { isOfAll } from './step-kinds';
+import { isOfAll } from './of-class';
 import { isTold, kindOfPart } from '../line-kinds/talks';
 
 /* Parts of a class that a line opens: by its heading, by what stands below it, or by its time. */
@@ -21,6 +21,7 @@ export function headed(
     under,
     underlined,
     opens,
+    apart,
     heads,
     alone,
     partAbove,
@@ -51,7 +52,7 @@ export function headed(
   }
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
   const opening =
-    opens && !isTransition(stamped) ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed) : null;
+    opens && !isTransition(stamped) ? headOfList(listed ? stamped.replace(ITEM, '') : stamped, listed || apart) : null;
   // "Soft knees." between two of a list is said in the first.
   const below = under === 'movement' || under === 'silence';
   if (opening === null || (below && !namesPart(opening) && /\p{L}\.$/u.test(stamped))) return null;

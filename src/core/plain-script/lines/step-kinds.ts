@@ -18,6 +18,8 @@ import { bareName, isDoubtful } from '../phrases/names';
 import { trailingPause } from '../line-kinds/pauses';
 import { reading, type Reading } from '../model/reading';
 import { isTold, talkOf } from '../line-kinds/talks';
+import { isOfAll, OF_CLASS, OF_STEP_TOO } from './of-class';
+import { isMinuteOfQuiet, isSilentAlone, silentName } from './quiet-times';
 
 /*
  * What kind of step a line names, or whether it is said. Each reader looks for one kind and leaves the rest to the
@@ -82,7 +84,7 @@ export function readLook(look: Look): Reading {
 
 /** Amounts without a name: of the step above, or of the class. */
 const ofStepOrClass: Reader = ({ body, rest, words, counts, counted, item, under }) => {
-  if (MINUTE_OF_QUIET.test(body)) return null;
+  if (isMinuteOfQuiet(body) || (counts.seconds && isSilentAlone(body))) return null;
   const trailing = trailingPause(body);
   if (trailing && !item) return reading('said', trailing.words, trailing.counts);
   if (rest === '' && counts.ownPace && under === 'movement' && IN_BRACKETS.test(body))
@@ -133,8 +135,6 @@ const OF_SILENCE = /(?<=\p{L}),? of (?:silence|quiet|stillness|(?:quiet |silent 
 /** "Finish sitting down, hands on the belly". */
 const SITS =
   /^(?:(?:finish|end|close)(?:ing)? )?(?:sit|sitting|lie|lying)(?: down)?,? (?:with (?:the |your |their )?)?(?:hands|palms) on\b/i;
-const MINUTE_OF_QUIET =
-  /^(?:(?:and|now|then|next)[,:]? )*(?:an? |one )?(?:(?:quiet|silent) minute|(?:(?:last|final|full|whole|long) )?minute (?:(?:of )?(?:silence|quiet|stillness)|to (?:settle|arrive|rest|be still|be quiet)))(?: (?:and (?:then )?(?:I|we)|with|hands|eyes|standing|sitting|seated|together|at the end)\b[^.!?\d]{0,40})?[.!]?$/i;
 const TIME_APART = /, \d{1,2} ?min\w*[.!]?$/i;
 /** So many minutes, at most, are written as a number alone. */
 const STILL_MINUTES = 15;
@@ -144,7 +144,7 @@ const IN_BRACKETS = /^\([^()]*\)[.!]?$/;
 /** Nobody moves, or the eyes are closed, for some time. */
 const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   const { seconds, rounds } = counts;
-  if (MINUTE_OF_QUIET.test(body))
+  if (isMinuteOfQuiet(body))
     return reading('silence', sentenceCase(body.replace(/[.!]$/, '')), { seconds: secondsFrom([60, 60], 1) }, true);
   // "stand 1": where nobody moves, a number alone is minutes.
   if (
@@ -158,6 +158,7 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   )
     return reading('silence', rest, { seconds: secondsFrom([60 * rounds, 60 * rounds], 1) }, true);
   if (seconds === undefined) return null;
+  if (rounds === undefined && isSilentAlone(body)) return reading('silence', silentName(body), { seconds }, true);
   const timedOnly = counts.rounds === undefined;
   const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
   const silent = still && (timedOnly || bare) && !counts.held && (!talk || /^listen\b/i.test(rest));
@@ -172,10 +173,21 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   return null;
 };
 
+/** Seconds; a change of place takes less. */
+const STAYS_FROM = 60;
+
 /** From standing to sitting, feet together. */
 const changeOfPlace: Reader = ({ body, rest, words, counts, item, under }) => {
-  if (!isTransition(rest) || counts.rounds !== undefined || (!item && words > 8)) return null;
-  if (/^sit/i.test(rest) && (counts.seconds?.[0] ?? 0) >= 60) return reading('silence', rest, counts);
+  if (
+    !(isTransition(rest) || (!hasAmount(counts) && isTransition(body))) ||
+    counts.rounds !== undefined ||
+    (!item && words > 8)
+  )
+    return null;
+  const stays = (counts.seconds?.[0] ?? 0) >= STAYS_FROM;
+  if (stays && /^sit/i.test(rest)) return reading('silence', rest, counts);
+  // "then other foot in front, 90 secs" is what is done there.
+  if (stays && !isPlainTransition(rest)) return null;
   const told = item || under !== 'talk' || /^feet|^step|^sit|^stand/i.test(rest);
   if (!told) return null;
   const found = reading('transition', rest, counts, !isPlainTransition(rest));
@@ -310,28 +322,11 @@ function isOfStepAbove(name: string, under: LineKind): boolean {
 }
 
 const REPEATED =
-  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete|go round|round|run through)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|(?:very |nice and )?(?:slow(?:ly)?|soft(?:ly)?|gentl[ey]|eas(?:y|ily)|smooth(?:ly)?)|in all|altogether)?\.?$/i;
+  /^(?:(?:repeat(?:ed)?|perform(?:ed)?|do|done|practi[sc]ed?|continue|carry on|go on|keep going|complete|go round|round|run through)\b)?(?: ?(?:this|it|that|them|the (?:movement|exercise|whole thing|lot))\b)?,? ?(?:(?:with|on) (?:the|each|every|your) breath|(?:very |nice and )?(?:slow(?:ly)?|soft(?:ly)?|gentl[ey]|eas(?:y|ily)|smooth(?:ly)?)|in all|in total|altogether)?\.?$/i;
 
 /** "“Brush the Water” - 5 left, 5 right": a name in quotation marks. */
 function unquoted(name: string): string {
   return name.replace(/^["“]([^"“”]+)["”](?:$|(?:[,:]| [–-]) .*$)/, '$1');
-}
-
-/** "They expect about half an hour": what is said of the class, not of a step in it; in seconds. */
-const OF_CLASS =
-  /\b(?:expect|the (?:hall|room|studio|slot)|we have|you have|they have|lasts?|takes|(?:has|needs|is|supposed|meant) to (?:fit|last|be over|be done|finish)|(?:must|should) (?:fit|last|be over|be done|finish)|class|session|lesson|altogether|in total)\b/i;
-/** "Total 25 mins", "It lasts half an hour", "no more than 22 min in all": of the class by itself. */
-const OF_ALL =
-  /^(?:(?:in )?total(?: time)?|all in all|altogether|running time|duration|length)\b|^(?:it|this|the (?:class|session|lesson|hour|programme|whole (?:class|thing|lot)))(?: (?:all|should|will|would|can|may|usually|normally|only|just))* (?:lasts?|takes?|runs?|ran|took|lasted)\b|^(?:it|this|the (?:class|session|lesson))\b.{0,12}\b(?:be|take|last|run) (?:no |any )?(?:longer|more) than\b|^(?:(?:that|this|which|it|all)(?: (?:all|should|will|would))? (?:makes?|comes? to|adds? up to|is))(?: about| around| roughly)?(?= \d| [a-z-]+ min)|\b(?:in all|all told)[.!]?$|(?:^|[.!?] )it(?:['’]s| is) (?:about |only |just )?\d{1,3} (?:min|minutes)\b/i;
-
-/** Below a step it may as well be the step's. */
-const OF_STEP_TOO = /^(?:duration|length)\b|\b(?:in all|all told)[.!]?$/i;
-
-/** Whether a line tells how long the class is. */
-export function isOfAll(body: string): boolean {
-  if (!OF_ALL.test(body)) return false;
-  const { seconds, rounds } = findCounts(body).counts;
-  return rounds === undefined && (seconds?.[0] ?? 0) >= CLASS_FROM;
 }
 
 /** "Looking over the Wall, never forcing the neck": how it is done stands behind a comma. */

@@ -6,13 +6,16 @@ import { withoutFrame } from '../phrases/frames';
 import { heldTold } from '../phrases/held-postures';
 import { capitalised, wordCount } from '../model/line-words';
 import { namesPart } from '../line-kinds/headings';
-import { isStill, isTransition, STEPS_ASIDE, TALK_STARTS } from '../line-kinds/line-signs';
+import { stepsAside } from '../line-kinds/changes-of-place';
+import { isStill, TALK_STARTS } from '../line-kinds/line-signs';
 import { isCue, isRemark, MAY_COUNT } from '../line-kinds/name-lines';
 import type { LineKind } from '../model/model';
 import { bareName, BEFORE_NAME, isDoubtful } from '../phrases/names';
 import { reading, type Reading } from '../model/reading';
 import { nameInSentence } from '../phrases/title-names';
-import { isOfAll, readLook, lookAt } from './step-kinds';
+import { isSilentAlone } from './quiet-times';
+import { isOfAll } from './of-class';
+import { readLook, lookAt } from './step-kinds';
 import { talkOf } from '../line-kinds/talks';
 
 /*
@@ -25,10 +28,10 @@ import { talkOf } from '../line-kinds/talks';
  * arms wrap around, a minute".
  */
 export function readStep(body: string, item: boolean, under: LineKind): readonly Reading[] {
-  if (STEPS_ASIDE.test(body) && isTransition(body)) return [reading('transition', body.replace(/[.!]$/, ''), {}, true)];
+  if (stepsAside(body)) return [reading('transition', body.replace(/[.!]$/, ''), {}, true)];
   const [, often = '', named = ''] = OFTEN_FIRST.exec(body) ?? [];
   if (named !== '') return [reading('movement', named, { rounds: Number(often) }, true)];
-  const held = heldTold(body);
+  const held = isSilentAlone(body) ? null : heldTold(body);
   const [step, ...remarks] = held === null ? [] : readAsWritten(held, item, under);
   // "hold 30 s at the end", below a step.
   if (step?.counts.held && !item && under === 'movement' && WHEN.test(step.words))

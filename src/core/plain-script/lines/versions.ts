@@ -1,6 +1,7 @@
-import { cautionTold, MAY_CAUTION } from './cautions-told';
+import { cautionTold } from './cautions-told';
 import { capitalised } from '../model/line-words';
 import { reading, type Reading } from '../model/reading';
+import { versionGuessed } from './versions-told';
 
 /*
  * What a line below a movement tells of another way to do it: a smaller or a larger version, one in a chair, or a caution,
@@ -8,12 +9,12 @@ import { reading, type Reading } from '../model/reading';
  */
 
 const LONGEST = 160;
-const VERSION = '(?: (?:version|option|variation|form|way|level|alternative))?';
+const VERSION = '(?: (?:ones?|version|option|variation|form|way|level|alternative))?';
 /** "If tired", "when stiff": how somebody is who does it another way. */
 const IF_SO =
   "(?:if|when) (?:(?:you(?:[’']re| are| feel)?|they(?:[’']re| are| feel)?) )?(?:(?:very|too|a bit|a little|really) )?(?:tired|stiff|sore|weak|new|able|fresh|strong|cold|in doubt|it is(?: too)? (?:easy|hard|much)|balance is (?:poor|bad|hard))";
-const LEVEL_WORDS = `(?:l(?:v|vl|evel)?\\.? ?[1-4]|level (?:one|two|three)|(?:first|second|third) level|(?:more |less )?(?:easy|easier|gentle|gentler|soft|softer|simple|simpler|hard|harder|advanced|strong|stronger|small|smaller|big|bigger|full|half|standing)${VERSION}|(?:for |with |want )?(?:more|less)(?: (?:challenge|work|effort|strength|stretch|depth|range|balance|load|of a (?:challenge|stretch)))?\\??|or|(?:\\p{L}+[- ]){1,2}(?:version|option|variation|alternative)|light(?:er)?${VERSION}|(?:low|deep|high|short|long)er(?: (?:version|option|variation|form|way|level))|${IF_SO}|challenge|(?:level|step|scale|dial) (?:it )?(?:up|down)|(?:the )?(?:more )?(?:experienced|fit|strong|flexible|able)(?: (?:people|students|ones|group))?|optional|(?:for |on )?(?:bad|stiff|tired|good|strong) days|(?:those|people|anyone|whoever|if you|if they) (?:who )?(?:wants?|likes?|needs?) (?:more|less|it (?:easier|harder)|a challenge)|variants?|options?(?: [1-4])?|alternatives?|alt|mods?|modif(?:y|ications?)|variations?|progressions?|regressions?|(?:for )?(?:the )?(?:beginners?|intermediates?|newcomers|regulars|improvers|seniors)|(?:to )?make it (?:easier|harder|smaller|bigger|gentler))`;
-const SEATED_WORDS = `(?:(?:seated|sitting(?: down)?|chair)${VERSION}|sit|(?:in|on|with|from) (?:a|the|your) chair|wheelchair(?: users)?|sitters|(?:for )?(?:those|people|anyone|anybody|everyone) (?:sitting|seated|in (?:a )?chairs?|on (?:a )?chairs?)|(?:if|when) (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|sit|in a chair|on a chair)|(?:chair|seated|sitting) (?:users?|people|folks?|students?|group|ones))`;
+const LEVEL_WORDS = `(?:l(?:v|vl|evel)?\\.? ?[1-4]|level (?:one|two|three)|(?:first|second|third) level|(?:more |less )?(?:easy|easier|gentle|gentler|soft|softer|simple|simpler|hard|harder|advanced|strong|stronger|small|smaller|big|bigger|full|half|standing)${VERSION}|(?:for |with |want )?(?:more|less)(?: (?:challenge|work|effort|strength|stretch|depth|range|balance|load|of a (?:challenge|stretch)))?\\??|or|(?:\\p{L}+[- ]){1,2}(?:version|option|variation|alternative)|light(?:er)?${VERSION}|(?:low|deep|high|short|long)er(?: (?:version|option|variation|form|way|level))|${IF_SO}|challenge|adapt(?:ed|ations?)?|extra|(?:for )?(?:kids|children|teens|teenagers|elders|old people)|with (?:support|help|a (?:chair|wall|stick|partner))|(?:level|step|scale|dial) (?:it )?(?:up|down)|(?:the )?(?:more )?(?:experienced|fit|strong|flexible|able)(?: (?:people|students|ones|group))?|optional|(?:for |on )?(?:bad|stiff|tired|good|strong) days|(?:those|people|anyone|whoever|if you|if they) (?:who )?(?:wants?|likes?|needs?) (?:more|less|it (?:easier|harder)|a challenge)|variants?|options?(?: [1-4])?|alternatives?|alt|mods?|modif(?:y|ications?)|variations?|progressions?|regressions?|(?:for )?(?:the )?(?:beginners?|intermediates?|newcomers|regulars|improvers|seniors)|(?:to )?make it (?:easier|harder|smaller|bigger|gentler))`;
+const SEATED_WORDS = `(?:(?:seated|sitting(?: down)?|chair)${VERSION}|sit|(?:in|on|with|from) (?:a|the|your) chair|wheelchair(?: users)?|sitters|(?:for )?(?:those|people|anyone|anybody|everyone) (?:sitting|seated|in (?:a )?chairs?|on (?:a )?chairs?)|(?:if|when) (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|sit|in a chair|on a chair)|(?:chair|seated|sitting) (?:users?|people|folks?|students?|group))`;
 const CAUTION_WORDS = '(?:cautions?|careful|take care|mind|warning|safety(?: note)?|watch out)';
 const MARK = '(?: ?:| [–—-]|,|\\?|\\))';
 
@@ -57,6 +58,10 @@ const WHOLE: readonly (readonly [Forms['kind'], RegExp])[] = [
     'level',
     /^(?:(?:to )?make it (?:easier|harder|smaller|bigger|gentler)|(?:easier|harder)),? (?:by|with|on|without|if) \p{L}/iu,
   ],
+  [
+    'level',
+    /^(?:(?:this |it )?(?:can|may|could) (?:also )?be (?:done )?|do (?:it |this )|keep (?:it |this )|make (?:it |this ))(?:smaller|bigger|slower|lower|higher|easier|harder|gentler|with(?:out)? \p{L}+(?: \p{L}+)?)[.!]?$/iu,
+  ],
   ['level', /^(?:you|they|people|beginners|everyone) (?:can|may|could) (?:also|always|instead) \p{Ll}/iu],
   [
     'seated',
@@ -68,13 +73,11 @@ const WHOLE: readonly (readonly [Forms['kind'], RegExp])[] = [
 const SIGNED = /^(?:!{1,3}|\(!\)|⚠\uFE0F?)\s*(?=\S)/u;
 /** Behind it and a comma stands what is done: "sit, eyes shut". */
 const BARE = /^(?:sit|sitting|seated|standing|half|full|more|less|or|soft|small|big|easy|gentle|hard|strong|simple)$/i;
-const MAY_TELL = /^[([>*]|level|easi|eas[ey]|gentl|soft|simpl|hard|advanc|strong|small|big|full|half|standing|more|less|\bor\b|challeng|varia|option|alt|mod|progress|regress|beginner|intermed|newcom|regular|improv|senior|make it|seated|sit|chair|too |\bl[1-4v]|light|fit|flexible|dial|scale|days|can |may |could |those|lower|deeper|higher|shorter|longer|if |when |caution|careful|take care|mind|warning|safety|watch|!|⚠/i; // prettier-ignore
-
 const ALTERNATING = /\d.*\(alt\.?\)$/i;
 
 /** Another way to do the movement above, or a caution; `null` where a line tells of none. */
 export function versionIn(written: string): readonly Reading[] | null {
-  if (written.length > LONGEST || !(MAY_TELL.test(written) || MAY_CAUTION.test(written))) return null;
+  if (written.length > LONGEST) return null;
   const body = written.replace(/^[([]((?:[^()[\]]|\([^()]*\)){8,})[)\]][.]?$/, '$1').trim();
   for (const { kind, before, boxed, behind } of FORMS) {
     const first = before.exec(body) ?? boxed.exec(body);
@@ -87,10 +90,12 @@ export function versionIn(written: string): readonly Reading[] | null {
     const whole = last?.[3] !== undefined;
     return [{ ...reading(kind, whole ? body : text, {}, true), label: capitalised(label) }];
   }
-  const caution = cautionTold(body);
-  if (caution) return [caution];
   const signed = SIGNED.exec(body)?.[0];
   if (signed !== undefined) return [reading('caution', body.slice(signed.length), {}, true)];
+  const caution = cautionTold(body);
+  if (caution) return [caution];
   const [kind] = WHOLE.find(([, form]) => form.test(body)) ?? [];
-  return kind === undefined ? null : [reading(kind, body, {}, true)];
+  if (kind !== undefined) return [reading(kind, body, {}, true)];
+  const guess = versionGuessed(body);
+  return guess && [guess];
 }

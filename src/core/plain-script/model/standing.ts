@@ -6,6 +6,10 @@ export interface Standing {
   readonly underlined: boolean;
   /** Whether a list or its subheads begin below it. */
   readonly opens: boolean;
+  /** Whether it is set apart over steps, as the names of other parts are. */
+  readonly apart: boolean;
+  /** Whether it is one of a list and has a stop where the others have none. */
+  readonly stopsAlone: boolean;
   /** Whether it is the name of a part with its time, over what is in it. */
   readonly heads: boolean;
   /** Whether the line below begins with a time, as those of a column do. */

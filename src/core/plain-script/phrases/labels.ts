@@ -116,7 +116,7 @@ const SYNONYMS: readonly (readonly [RegExp, string])[] = [
     'Movement',
   ],
   [
-    /^(?:(?:no\.?|number|nr\.?|amount|count) of (?:reps|repetitions|rounds|times|sets|breaths)|number|sets?|dose|dosage|amount|breaths|volume|quantity|frequency|how many(?: times)?|how often|how much|reps|repetitions|rounds)$/i,
+    /^(?:(?:no\.?|number|nr\.?|amount|count) of (?:reps|repetitions|rounds|times|sets|breaths)|number|sets?|dose|dosage|amount|breaths|volume|quantity|frequency|how many(?: times)?|how often|how much|reps|repetitions|repeats|rounds)$/i,
     'Reps',
   ],
   [/^(?:timing|dur|dur\.|time|duration|approx(?:\.|imate)? time|how long|lasts)$/i, 'Time'],

@@ -56,7 +56,7 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
     at === 0 &&
     next + 2 >= tokens.length - 1 &&
     WHOLE_LINE.test(`${word(tokens, next)} ${word(tokens, next + 1)}`.trim());
-  if (whole) return rounds(amount, Math.min(tokens.length, next + 2));
+  if (whole) return rounds(amount, tokens.length);
   // Behind a name: "Arm swings, 40 swings", "seven or so", "eight of them", "6 b."
   const behindName = tokens.slice(0, at).some(({ kind }) => kind === 'word');
   const loose = behindName ? looseAt(tokens, at, { ...amount, next }, rounds) : null;
@@ -115,7 +115,7 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
 }
 
 const WHOLE_LINE =
-  /^(?:in (?:all|total)|of (?:these|those|them)|altogether|, (?:slow(?:ly)?|soft(?:ly)?|gently|easy))$/;
+  /^(?:in (?:all|total|a)|of (?:these|those|them)|altogether|, (?:slow(?:ly)?|soft(?:ly)?|gently|easy))$/;
 
 /** Plural nouns that count people, things and times, and no rounds. */
 const NO_ROUNDS =

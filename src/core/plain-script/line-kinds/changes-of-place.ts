@@ -1,0 +1,70 @@
+/*
+ * "Turn to face the window", "Find a space", "Chairs away": where people are next, and nothing that is done for a while.
+ * A verb of going or staying, how, and a place; or what is done with the feet and the chairs.
+ */
+
+const PLACE =
+  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|all fours|pairs|knees?|feet)';
+const AT =
+  '(?:to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
+const OF = `(?: of (?:the |your )?${PLACE})?`;
+const THERE = `(?: ${AT}${PLACE}${OF})`;
+const HOW =
+  '(?: (?:down|up|back|forwards?|over|out|in|away|tall|upright|again|slowly|still|close(?:r)?|together|apart|further|wide(?:r)?|outside|inside|round|around|sideways|off|cross-legged|facing))';
+const STAY = '(?:stand(?:ing)?|sit|lie|kneel)';
+const GO =
+  '(?:come|go|get|return|move|walk|shuffle|step|gather|spread|down|back|up|everyone|everybody|roll|slide|slip|scoot|turn)';
+const THINGS = '(?:chairs?|mats?|stools?|cushions?|blankets?|sticks?|tables?|shoes|bands?|blocks?)';
+const FOOT = '(?:left|right|other|back|front)(?: foot| leg)?';
+
+const CHANGES = [
+  `${STAY}${HOW}*${THERE}+`,
+  `${STAY}(?: facing (?:the |your |each )?\\p{L}+|,? (?:with )?(?:the |your )?feet (?:together|apart|wide|parallel))`,
+  `(?:everyone|everybody|all) (?:up|down|standing|sitting)`,
+  `(?:move|step|go|come)${HOW}* (?:one|two|three|a) (?:big |small )?steps?${HOW}?`,
+  `take hold of (?:the|your) ${PLACE}`,
+  `${GO}${HOW}*${THERE}+`,
+  '(?:(?:come|go|get|move|step|gather|spread|stand) )+(?:apart|close(?:r)?(?: together)?|together|further apart|outside|inside)',
+  `(?:let us |let[’']s |everyone |everybody |all |now |please )(?:${STAY})${HOW}*`,
+  `sit(?: back)? down(?: again)?`,
+  'lie down(?: again)?',
+  '(?:stand|get)(?: back)? up(?: again)?(?: from (?:the|your) \\p{L}+)?',
+  'kneel(?: down)?',
+  'turn (?:around|round|to (?:face )?(?:the|each other|me)\\b[^,;:]{0,24})',
+  `turn (?:the |your )?(?:body|chairs?|mats?) (?:to|towards?) (?:the |your )?${PLACE}`,
+  'face (?:the|each other|me|forwards?|your partner|one another)\\b[^,;:]{0,16}',
+  '(?:a )?(?:half|quarter)(?: a| of a)? turn(?: to the (?:left|right)| around)?',
+  'take (?:a|one|two|three|half a) (?:(?:small|big|wide|little) )?steps? (?:back|forwards?|apart|out|in|away|sideways|to the (?:left|right|side|front|back))',
+  `(?:take|get|fetch|find|grab|pick up) (?:a|your|the|some) (?:${THINGS}|partner|space|spot|seat|places?)${THERE}?`,
+  `(?:(?:put|push|move|set|stack|take|clear) (?:the |your )?)?${THINGS} (?:away|aside|back|out|to the (?:side|wall|back))`,
+  '(?:make|form|get into|stand in|move into) (?:a |one |two |the |three )?(?:(?:big|large|wide|small) )?(?:circles?|lines?|rows?|pairs?|half[- ]?circle|horseshoe)',
+  '(?:swap|change|switch) (?:the |your )?(?:places?|partners?|sides of the (?:room|hall)|stance|front foot|foot in front)',
+  '(?:widen|narrow|change) (?:the|your) stance',
+  '(?:feet|legs) (?:back )?(?:together|closer|narrower|parallel|further apart|(?:to )?(?:shoulder|hip)[- ]?width(?: apart)?)',
+  '(?:step|put|place|bring|set|move|take) (?:the |your )?feet (?:(?:a little|a bit|slightly|much) )?(?:apart|together|wider?|parallel|closer)',
+  '(?:open|widen|spread|close|part) (?:the |your )?(?:feet|legs|stance)(?: to (?:shoulder|hip)[- ]?width(?: apart)?| (?:wide|wider|apart|again))?',
+  `(?:put|place|bring|set|take) (?:the |your )?${FOOT} (?:forwards?|back|in front|behind|out|in|beside the other|to the side)`,
+  `${FOOT} (?:forwards?|back|in front|behind|out)(?: now)?`,
+  'step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?',
+  'roll (?:over )?(?:on|onto|on to|to) (?:the|your) (?:side|back|front|belly)',
+  'lie (?:down )?on (?:the|your) (?:back|side|front|belly)',
+].join('|');
+
+const CHANGES_PLACE = new RegExp(
+  `^(?:(?:and|now|then|next|slowly|gently|quietly|everyone|all)[,:]? )*(?:${CHANGES})(?: slowly| gently| again)?[.!]?$`,
+  'iu',
+);
+const LONGEST = 70;
+
+/** Whether a line tells where people are next, by what it says and not by the usual words alone. */
+export function changesPlace(text: string): boolean {
+  return text.length <= LONGEST && CHANGES_PLACE.test(text);
+}
+
+const COUNTS_NOTHING =
+  /^(?:(?:and|now|then|next|all)[,:]? )*(?:(?:take|make|form|get into|stand in) (?:a|one|two|three) |.{3,24} (?:a|one|two|three) (?:big |small )?steps?\b)/i;
+
+/** Whether a change of place counts a step or a line, and no rounds: "Take one step back". */
+export function stepsAside(text: string): boolean {
+  return COUNTS_NOTHING.test(text) && changesPlace(text);
+}

@@ -1,0 +1,22 @@
+import { findCounts, hasAmount } from '../phrases/counts';
+import { isTold } from '../line-kinds/talks';
+
+/* Amounts in brackets: alone below a name, and behind one before what is done in it. */
+
+/** "(2 min)", "[6]", right below a name: how long or how often, and no pause behind it. */
+export function boxedAmount(body: string): string | undefined {
+  const amount = BRACKETED.exec(body)?.[1];
+  return amount !== undefined && /^\d{1,2}$/.test(amount) ? `x${amount}` : amount;
+}
+
+const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;
+
+/** "HIP CIRCLES (1:30): 8 clockwise, 8 anti": rounds are led, whatever the time for them; else it is the step's. */
+export function withoutBoxedTime(text: string): string | null {
+  const [, name = '', time = '', rest = ''] = BOXED_TIME.exec(text) ?? [];
+  if (name === '' || isTold(name) || isTold(`${name}: ${rest}`)) return null;
+  const { counts } = findCounts(rest);
+  return hasAmount(counts) ? `${name}: ${rest}` : `${name}, ${time}. ${rest.charAt(0).toUpperCase()}${rest.slice(1)}`;
+}
+
+const BOXED_TIME = /^((?:\d{1,2}[.)] |[-*•] )?\p{L}[^():]{2,40}?) ?[([](\d{1,2}:\d{2}|\d{1,2} ?(?:min|mins|m|['′]))[)\]]: (?=\S)(.{3,160})$/u; // prettier-ignore

@@ -1,0 +1,49 @@
+import type { Reading } from '../model/reading';
+import { reading } from '../model/reading';
+import { isTransition } from '../line-kinds/line-signs';
+import { capitalised, wordCount } from '../model/line-words';
+
+/*
+ * Another way to do the movement above by any of the words that such lines have: who it is for, what it is against the
+ * usual way, or a condition. All are guesses; what is sure of them stands in `versions.ts`.
+ */
+
+const LABEL_WORDS = 6;
+const LABELLED = /^(\p{L}[^:?=–—.!\d]{0,40}?|\p{L})(?: ?[:?=]| [–—-]) (\S.+)$/u;
+
+const SITS = /\b(?:seated|sit(?:s|ting)?|sitters?|chairs?|wheelchairs?|stools?|seats?)\b/i;
+/** Smaller or larger than what stands above, for somebody, or instead of it. */
+const DIFFERS =
+  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|modif\p{L}*|progress\p{L}*|regress\p{L}*|for (?:the|those|people|anyone|some|all)|those who|whoever|others?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+)\b|^[a-c]$/iu;
+/** What a label says of all. */
+const OF_ALL =
+  /^(?:breath\p{L}*|inhale|exhale|note|cue|say|tip|key|focus|image|picture|think|feel|look|remember|music|theme|for all|for everyone|more of|no more|not too|nb|important|why|how|where|when|purpose|good for)\b/iu;
+
+const IF_LIKED =
+  /^(?:if (?:you|they) (?:like|want|wish|can|prefer|need(?: it| to)?|feel (?:strong|able|good))|alternatively|instead|otherwise),? \p{L}|^(?=.*\b(?:lower|higher|deeper|bigger|smaller|wider|slower|further|less|more|easier|harder)\b)[^.!?]{4,60} (?:if|when) (?:you|they) (?:like|want|wish|can|prefer|need(?: it| to)?)[.!]?$/iu;
+const SMALLER_IF = /^(?:smaller|bigger|higher|less|slower|half)\b[^.!?]{2,40} (?:if|when|for) \p{L}[^.!?]*$/iu;
+const FOR_SOME =
+  /^(?:for (?:an? )?(?:lighter|easier|gentler|harder|stronger|deeper|slower)|instead of|if too)\b|^(?:more )?(?:advanced|experienced|older|younger|new|tired|fit|stiff|strong) (?:students|people|ones|members|participants|folk) \p{L}/iu;
+const GROWS = /^(?:start|begin) (?:small|low|easy|slow|high)\b[^.]{0,12}\b(?:grow|go|get|then|bigger|deeper|lower)\b/i;
+const SITTING =
+  /^(?:(?:also|same|works|or|all) )+(?:seated|sitting)(?: down)?(?: too| as well)?[.!]?$|^(?:seated|sitting)(?: down)?(?: version| option)?(?: too| as well| as (?:before|above))[.!]?$|^sit down (?:for|if|instead)\b|^(?:if|when) (?:you(?:['’]re| are)?|they(?:['’]re| are)?|someone is|anyone is) (?:seated|sitting|on a chair|in a chair)\b,? \p{L}|^(?:those|people|anyone|everyone) (?:sitting|seated|(?:on|in) (?:a |the |their )?chairs?) \p{L}|^(?:seated|sitting|chair) (?:version|option|variation)s? ?[(]?\p{L}|^(?:on|in|from) (?:an? |the |your |their )?(?:chairs?|seats?|stools?|wheelchairs?),? (?!x?\d)\p{L}/iu;
+
+/** A guess at another way to do the movement above; `null` for a line that tells of none. */
+export function versionGuessed(body: string): Reading | null {
+  const [, label = '', text = ''] = LABELLED.exec(body) ?? [];
+  if (
+    text !== '' &&
+    wordCount(label) <= LABEL_WORDS &&
+    /\p{L}{2}/u.test(text) &&
+    !OF_ALL.test(label) &&
+    !isTransition(label)
+  ) {
+    const named = { label: capitalised(label.trim()) };
+    if (SITS.test(label) && !/^with\b/i.test(label)) return { ...reading('seated', text, {}, true), ...named };
+    if (DIFFERS.test(label)) return { ...reading('level', text, {}, true), ...named };
+  }
+  if (SITTING.test(body)) return reading('seated', body, {}, true);
+  return IF_LIKED.test(body) || GROWS.test(body) || SMALLER_IF.test(body) || FOR_SOME.test(body)
+    ? reading('level', body, {}, true)
+    : null;
+}
