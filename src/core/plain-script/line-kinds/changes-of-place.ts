@@ -20,7 +20,10 @@ const FOOT = '(?:left|right|other|back|front)(?: foot| leg)?';
 const CHANGES = [
   `${STAY}${HOW}*${THERE}+`,
   `${STAY}(?: facing (?:the |your |each )?\\p{L}+|,? (?:with )?(?:the |your )?feet (?:together|apart|wide|parallel))`,
-  `(?:everyone|everybody|all) (?:up|down|standing|sitting)`,
+  `(?:everyone|everybody|all) (?:up|down|standing|sitting|outside|inside)`,
+  `take (?:a|the|your) (?:wide|narrow|low|long|bow|horse|parallel)?(?: ?stance)`,
+  `let go of (?:the|your) ${PLACE}`,
+  `turn (?:the|your) backs? to (?:the |your )?${PLACE}`,
   `(?:move|step|go|come)${HOW}* (?:one|two|three|a) (?:big |small )?steps?${HOW}?`,
   `take hold of (?:the|your) ${PLACE}`,
   `${GO}${HOW}*${THERE}+`,

@@ -238,7 +238,9 @@ function headingIn(text: string, shouted: boolean): string | null {
   if (timed && PART.test(itemAt(timed, 1))) return itemAt(timed, 1);
   // "Closing (shou shi)".
   const glossed =
-    /^(.{2,40}?) ?\((?!(?:one|two|three|four|five|six|seven|eight|nine|ten)\b)(?:\p{L}{2,12} ?){1,3}\)$/iu.exec(text);
+    /^(.{2,40}?) ?\((?!(?:in|ex)hal|in\)|out\)|breath)(?!(?:one|two|three|four|five|six|seven|eight|nine|ten)\b)(?:\p{L}{2,12} ?){1,3}\)$/iu.exec(
+      text,
+    );
   if (glossed && PART.test(itemAt(glossed, 1)) && !NO_PART.test(itemAt(glossed, 1))) return text;
   const part = /^(?:first|second|third|next|last) (?:bit|part|block|half|section): (.{2,40})$/i.exec(text);
   if (part) return itemAt(part, 1);

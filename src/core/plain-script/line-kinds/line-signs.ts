@@ -68,7 +68,7 @@ const MOVES =
 
 /** "Feel the feet", "Let the breath settle", "Just be here": nobody moves. */
 const ONLY_FELT =
-  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:feet|breath|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|be here)$/iu;
+  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:hands|palms) on (?:the |your )?(?:heart|belly|chest), (?:listen|feel|notice)(?:ing)?(?: inside| inwards?)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:feet|breath|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|be here)$/iu;
 
 /** Whether people only feel or hear something, and nobody moves. */
 export function isOnlyFelt(text: string): boolean {

@@ -15,7 +15,7 @@ const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'b
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|stop|break|brk|breather|gap|nothing|them|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|small|tiny|brief|arms|hands|stop|break|brk|breather|gap|nothing|them|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
       text,
     )
   )
@@ -29,7 +29,10 @@ export function pauseIn(text: string): number | null {
     .replace(/^\(|\)\.?$/g, '')
     .replace(/^between [^:]{2,30}: /i, '')
     .replace(/^\(?(?:optional|if needed|maybe|perhaps)\)?,? /i, '')
-    .replace(/^[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)/i, '');
+    .replace(
+      /^(?:[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)|(?:arms|hands|breathe) [^,\d]{2,16}, (?=rest\b))/i,
+      '',
+    );
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
   const [asked] = counts.seconds ?? [];
   if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;
@@ -88,7 +91,7 @@ export function isRest(words: string, seconds: number): boolean {
   return seconds >= REST_FROM && RESTS.test(words);
 }
 
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'small', 'tiny', 'brief', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {

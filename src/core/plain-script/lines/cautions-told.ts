@@ -38,6 +38,8 @@ const FORMS: readonly RegExp[] = [
   ),
   // "NB: hold on to the chair if unsteady".
   new RegExp(`^n\\.?b\\.?[:,!]? .*\\b(?:${CONDITION}|${UNWELL}|not|never|stop|avoid|careful)\\b`, 'iu'),
+  // "Dizzy people sit".
+  /^(?:dizzy|unsteady|pregnant|unwell|breathless) (?:people|students|ones) \p{Ll}/iu,
   // "Pregnant women keep the feet wide".
   /^pregnant (?:women|people|students|ones|mothers)\b/iu,
   // "Painful wrists keep fists".

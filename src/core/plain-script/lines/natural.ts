@@ -297,10 +297,10 @@ function breathIn(body: string, under: LineKind): readonly Reading[] | null {
   // "very slowly, in 5, out 5", below a step.
   if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
     return [reading('setting', '', counts), reading('said', rest.replace(/^\(|[\s,;:–-]+$/g, ''))];
-  // "When sitting: keep the back free": free is no pace there.
+  // "When sitting: keep the back free", "On chairs: lean left and right": no pace and no sides are set there.
   const isTold =
     under === 'movement' &&
-    (Object.keys(counts).length === 0 || (counts.ownPace === true && !hasAmount(counts) && body.includes(': ')));
+    (Object.keys(counts).length === 0 || (!hasAmount(counts) && counts.breath === undefined && body.includes(': ')));
   const told = isTold ? tellsOfStep(body) : null;
   if (told) return told;
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.

@@ -53,7 +53,7 @@ function countAlone(body: string): readonly Reading[] | null {
 }
 
 const COUNT_ALONE = new RegExp(
-  `^(?:count to )?(\\d{1,2}|${NUMBER_IN_WORDS})(?: (?!(?:min|sec|hour|side|leg|arm|hand|way|foot|feet|people|chair|beginner|newcomer|student|level|breath)\\p{L}*\\b)\\p{Ll}{3,}s)?[.!]?$`,
+  `^(?:count to |total )?(\\d{1,2}|${NUMBER_IN_WORDS})(?: (?!(?:min|sec|hour|side|leg|arm|hand|way|foot|feet|people|chair|beginner|newcomer|student|level|breath)\\p{L}*\\b)\\p{Ll}{3,}s)?(?:,? (?:please|only|or so|then rest))*[.!]?$`,
   'iu',
 );
 

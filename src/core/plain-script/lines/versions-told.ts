@@ -14,19 +14,20 @@ const LABELLED = /^(\p{L}[^:?=–—.!\d]{0,40}?|\p{L})(?: ?[:?=]| [–—-]) (\
 const SITS = /\b(?:seated|sit(?:s|ting)?|sitters?|chairs?|wheelchairs?|stools?|seats?)\b/i;
 /** Smaller or larger than what stands above, for somebody, or instead of it. */
 const DIFFERS =
-  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|modif\p{L}*|progress\p{L}*|regress\p{L}*|for (?:the|those|people|anyone|some|all)|those who|whoever|others?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+)\b|^[a-c]$/iu;
+  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|modif\p{L}*|progress\p{L}*|regress\p{L}*|^for \p{L}+|level|those who|whoever|others?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+)\b|^[a-c]$/iu;
 /** What a label says of all. */
 const OF_ALL =
   /^(?:breath\p{L}*|inhale|exhale|note|cue|say|tip|key|focus|image|picture|think|feel|look|remember|music|theme|for all|for everyone|more of|no more|not too|nb|important|why|how|where|when|purpose|good for)\b/iu;
 
 const IF_LIKED =
   /^(?:if (?:you|they) (?:like|want|wish|can|prefer|need(?: it| to)?|feel (?:strong|able|good))|alternatively|instead|otherwise),? \p{L}|^(?=.*\b(?:lower|higher|deeper|bigger|smaller|wider|slower|further|less|more|easier|harder)\b)[^.!?]{4,60} (?:if|when) (?:you|they) (?:like|want|wish|can|prefer|need(?: it| to)?)[.!]?$/iu;
-const SMALLER_IF = /^(?:smaller|bigger|higher|less|slower|half)\b[^.!?]{2,40} (?:if|when|for) \p{L}[^.!?]*$/iu;
+const SMALLER_IF =
+  /^(?:keep|make|do|take) (?:it|this|the \p{L}+) (?:small|smaller|low|lower|high|higher|short|shorter|easy|easier|slow|slower)\b[^.!?]{0,10} (?:if|when|for) \p{L}[^.!?]*$|^(?:smaller|bigger|higher|less|slower|half)\b[^.!?]{2,40} (?:if|when|for) \p{L}[^.!?]*$/iu;
 const FOR_SOME =
-  /^(?:for (?:an? )?(?:lighter|easier|gentler|harder|stronger|deeper|slower)|instead of|if too)\b|^(?:more )?(?:advanced|experienced|older|younger|new|tired|fit|stiff|strong) (?:students|people|ones|members|participants|folk) \p{L}/iu;
+  /^(?:for (?:an? )?(?:lighter|easier|gentler|harder|stronger|deeper|slower)|instead of|if too)\b|^(?:those|people|anyone|students|everyone) with (?:more|less|a lot of|some|no) \p{L}+,? \p{L}|^(?:more )?(?:advanced|experienced|older|younger|new|tired|fit|stiff|strong) (?:students|people|ones|members|participants|folk) \p{L}/iu;
 const GROWS = /^(?:start|begin) (?:small|low|easy|slow|high)\b[^.]{0,12}\b(?:grow|go|get|then|bigger|deeper|lower)\b/i;
 const SITTING =
-  /^(?:(?:also|same|works|or|all) )+(?:seated|sitting)(?: down)?(?: too| as well)?[.!]?$|^(?:seated|sitting)(?: down)?(?: version| option)?(?: too| as well| as (?:before|above))[.!]?$|^sit down (?:for|if|instead)\b|^(?:if|when) (?:you(?:['’]re| are)?|they(?:['’]re| are)?|someone is|anyone is) (?:seated|sitting|on a chair|in a chair)\b,? \p{L}|^(?:those|people|anyone|everyone) (?:sitting|seated|(?:on|in) (?:a |the |their )?chairs?) \p{L}|^(?:seated|sitting|chair) (?:version|option|variation)s? ?[(]?\p{L}|^(?:on|in|from) (?:an? |the |your |their )?(?:chairs?|seats?|stools?|wheelchairs?),? (?!x?\d)\p{L}/iu;
+  /^(?:(?:also|same|works|or|all) )+(?:seated|sitting)(?: down)?(?: too| as well)?[.!]?$|^(?:seated|sitting)(?: down)?(?: version| option)?(?: too| as well| as (?:before|above))[.!]?$|^sit down (?:for|if|instead)\b|^(?:if|when) (?:you(?:['’]re| are)?|they(?:['’]re| are)?|someone is|anyone is) (?:seated|sitting|on a chair|in a chair)\b,? \p{L}|^(?:seated|sitting|chair) (?:people|folks?|students|ones|group) \p{L}|^(?:sitting|seated)(?: down)? (?:works?|is fine|goes)\b|^(?:those|people|anyone|everyone) (?:sitting|seated|(?:on|in) (?:a |the |their )?chairs?) \p{L}|^(?:seated|sitting|chair) (?:version|option|variation)s? ?[(]?\p{L}|^(?:on|in|from) (?:an? |the |your |their )?(?:chairs?|seats?|stools?|wheelchairs?),? (?!x?\d)\p{L}/iu;
 
 /** A guess at another way to do the movement above; `null` for a line that tells of none. */
 export function versionGuessed(body: string): Reading | null {

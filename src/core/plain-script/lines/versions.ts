@@ -12,7 +12,7 @@ const LONGEST = 160;
 const VERSION = '(?: (?:ones?|version|option|variation|form|way|level|alternative))?';
 /** "If tired", "when stiff": how somebody is who does it another way. */
 const IF_SO =
-  "(?:if|when) (?:(?:you(?:[’']re| are| feel)?|they(?:[’']re| are| feel)?) )?(?:(?:very|too|a bit|a little|really) )?(?:tired|stiff|sore|weak|new|able|fresh|strong|cold|in doubt|it is(?: too)? (?:easy|hard|much)|balance is (?:poor|bad|hard))";
+  "(?:if|when) (?:(?:you(?:[’']re| are| feel)?|they(?:[’']re| are| feel)?) )?(?:(?:very|too|a bit|a little|really) )?(?:tired|wobbly|unsteady|stiff|sore|weak|new|able|fresh|strong|cold|in doubt|it is(?: too)? (?:easy|hard|much)|balance is (?:poor|bad|hard))";
 const LEVEL_WORDS = `(?:l(?:v|vl|evel)?\\.? ?[1-4]|level (?:one|two|three)|(?:first|second|third) level|(?:more |less )?(?:easy|easier|gentle|gentler|soft|softer|simple|simpler|hard|harder|advanced|strong|stronger|small|smaller|big|bigger|full|half|standing)${VERSION}|(?:for |with |want )?(?:more|less)(?: (?:challenge|work|effort|strength|stretch|depth|range|balance|load|of a (?:challenge|stretch)))?\\??|or|(?:\\p{L}+[- ]){1,2}(?:version|option|variation|alternative)|light(?:er)?${VERSION}|(?:low|deep|high|short|long)er(?: (?:version|option|variation|form|way|level))|${IF_SO}|challenge|adapt(?:ed|ations?)?|extra|(?:for )?(?:kids|children|teens|teenagers|elders|old people)|with (?:support|help|a (?:chair|wall|stick|partner))|(?:level|step|scale|dial) (?:it )?(?:up|down)|(?:the )?(?:more )?(?:experienced|fit|strong|flexible|able)(?: (?:people|students|ones|group))?|optional|(?:for |on )?(?:bad|stiff|tired|good|strong) days|(?:those|people|anyone|whoever|if you|if they) (?:who )?(?:wants?|likes?|needs?) (?:more|less|it (?:easier|harder)|a challenge)|variants?|options?(?: [1-4])?|alternatives?|alt|mods?|modif(?:y|ications?)|variations?|progressions?|regressions?|(?:for )?(?:the )?(?:beginners?|intermediates?|newcomers|regulars|improvers|seniors)|(?:to )?make it (?:easier|harder|smaller|bigger|gentler))`;
 const SEATED_WORDS = `(?:(?:seated|sitting(?: down)?|chair)${VERSION}|sit|(?:in|on|with|from) (?:a|the|your) chair|wheelchair(?: users)?|sitters|(?:for )?(?:those|people|anyone|anybody|everyone) (?:sitting|seated|in (?:a )?chairs?|on (?:a )?chairs?)|(?:if|when) (?:you(?:['’]re| are)? |they(?:['’]re| are)? )?(?:seated|sitting|sit|in a chair|on a chair)|(?:chair|seated|sitting) (?:users?|people|folks?|students?|group))`;
 const CAUTION_WORDS = '(?:cautions?|careful|take care|mind|warning|safety(?: note)?|watch out)';
@@ -67,7 +67,7 @@ const WHOLE: readonly (readonly [Forms['kind'], RegExp])[] = [
     'seated',
     /^(?:(?:this |it |also )*(?:can|may|could) (?:also )?be done|(?:also )?(?:works?|possible|fine|doable|good|goes)(?: as)?(?: well| too)?|same|do (?:it|this)) (?:also )?(?:seated|sitting(?: down)?|(?:in|on|from) (?:a|the|your) chair)(?: too| as well)?[.!]?$/iu,
   ],
-  ['level', new RegExp(`^${IF_SO},? (?:then )?\\p{Ll}`, 'iu')],
+  ['level', new RegExp(`^${IF_SO}, (?:then )?\\p{Ll}`, 'iu')],
 ];
 /** Signs of a caution before it. */
 const SIGNED = /^(?:!{1,3}|\(!\)|⚠\uFE0F?)\s*(?=\S)/u;
