@@ -31,13 +31,17 @@ export interface Head {
 
 /** A line without what numbers it, marks it or calls it a part: "1. **Warm up** [5 min]:", "Part one - warm up". */
 export function plainHead(line: string): string {
-  return inRoundBrackets(withoutMarkup(line.slice(0, HEAD_AT_MOST)))
+  const plain = inRoundBrackets(withoutMarkup(line.slice(0, HEAD_AT_MOST)))
     .trim()
     .replace(/^(?:#{1,6} |[-*•·–▪◦○●■] )/, '')
     .replace(/^(?:\d{1,2}|[IVX]{1,4}|[A-H])[.)] +/, '')
     .replace(/^(?:part|section|block|phase) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) +/i, '')
-    .replace(/(?:[\s:–—=-]|(?<=\p{L}{2}|\))\.)+$/u, '');
+    .trimEnd();
+  return ENDS_IN_MARKS.test(plain) ? plain.replace(MARKS_AT_END, '') : plain;
 }
+
+const ENDS_IN_MARKS = /[\s:–—=.-]$/u;
+const MARKS_AT_END = /(?:[\s:–—=-]|(?<=\p{L}{2}|\))\.)+$/u;
 
 /** Whether a line is the usual name of a part, with whatever marks it or stands in brackets behind it. */
 export function isPartName(line: string): boolean {
