@@ -12,7 +12,7 @@ export function isMinuteOfQuiet(body: string): boolean {
 
 /** "Nobody moves for a minute", "No talking, 1 min", "Hold the quiet 1 min". */
 const SILENT_ALONE =
-  /^(?:(?:and|now|then|next)[,:]? )*(?:nobody (?:moves|speaks|talks)|no (?:talking|words|speaking)|(?:hold|keep) (?:the |this )?(?:quiet|silence|stillness)|let (?:the )?(?:silence|stillness) \p{L}+|(?:calm|quiet|silent|still) standing|(?:breathe|stand|sit|wait) and be (?:still|quiet|silent)|leave (?:them|everyone|everybody|people) in (?:silence|stillness|peace))(?:$|[ ,.;(])/iu;
+  /^(?:(?:and|now|then|next)[,:]? )*(?:nobody (?:moves|speaks|talks)|no (?:talking|words|speaking)|(?:hold|keep) (?:the |this )?(?:quiet|silence|stillness)|let (?:the )?(?:silence|stillness) \p{L}+|(?:breathe|stand|sit|wait) and be (?:still|quiet|silent)|leave (?:them|everyone|everybody|people) in (?:silence|stillness|peace))(?:$|[ ,.;(])/iu;
 
 /** Whether a line with a time says that nobody moves or speaks. */
 export function isSilentAlone(body: string): boolean {
