@@ -35,7 +35,7 @@ describe('ordinary writing in many hands', () => {
 
   it('is understood in new hands of the usual forms that nobody read', () => {
     expect(shareAsMeant('usual')).toBeGreaterThan(0.96);
-    expect(shareAsMeant('later')).toBeGreaterThan(0.92);
+    expect(shareAsMeant('later')).toBeGreaterThan(0.95);
     expect(shareAsMeant('last')).toBeGreaterThan(0.9);
     expect(shareAsMeant('newest')).toBeGreaterThan(0.9);
     expect(shareAsMeant('final')).toBeGreaterThan(0.9);
@@ -47,7 +47,7 @@ describe('ordinary writing in many hands', () => {
   });
 
   it('is understood in harder hands that nobody read who made a rule, as far as the rules carry', () => {
-    expect(shareAsMeant('unread')).toBeGreaterThan(0.8);
+    expect(shareAsMeant('unread')).toBeGreaterThan(0.84);
   });
 
   it('is marked where it is not understood, mostly also in hands that are only read', () => {

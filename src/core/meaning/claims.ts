@@ -204,13 +204,18 @@ const FAMILIES: readonly { readonly plainer: string; readonly written: readonly 
 const CLAIMS = FAMILIES.flatMap(({ written, plainer }) => written.map((one) => [one, plainer] as const));
 const find = patternsFor(CLAIMS);
 
+const LEAVES_OUT = /\bleav(?:e|es|ing) (?:(?:this|that|it|them|these|those|the|any|all)\b)[^.!?]{0,30}\bout\b/i;
+/** "No deep bends with back pain", "Stop at the first pain": who should leave what, and when. */
+const CAUTIONS =
+  /^\W*(?:no|not|stop|skip|avoid|omit|careful|caution|mind|watch)\b.*\b(?:with|if|when|at|after|during|as soon as)\b|^\W*(?:contra\w*|not for)\b|^\W*avoid\b/i;
+
 /** What only looks like a claim: an invitation to treat something kindly, a condition told in a caution. */
 const finds = (text: string): Found<string> | undefined =>
   find(text).find(({ negated, supposed }) => !negated && !supposed);
 
 /** Who is told what to leave out, what is asked, and what is denied is claimed by nobody. */
 const NO_CLAIM =
-  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|ask|doctor|nurse|care|sore|hurts?)\b/i;
+  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|grows? (?:long|tall|heavy|wide|light)|ask|doctor|nurse|care|sore|hurts?)\b/i;
 
 /** The first sentence whose words together speak for a claim. */
 function claimByWords(text: string): Pick<Found<string>, 'from' | 'to' | 'of'> | undefined {
@@ -223,6 +228,18 @@ function claimByWords(text: string): Pick<Found<string>, 'from' | 'to' | 'of'> |
   return undefined;
 }
 
+/** A claim in what stands behind so many characters. */
+function movedOn(claim: Claim | null, by: number): Claim | null {
+  if (!claim) return null;
+  const { from, to, sentence, ...others } = claim;
+  return { ...others, from: from + by, to: to + by, sentence: { from: sentence.from + by, to: sentence.to + by } };
+}
+
+/** Whether a sentence says who should leave something, or when. */
+function isCaution(sentence: string): boolean {
+  return CAUTIONS.test(sentence) || LEAVES_OUT.test(sentence);
+}
+
 /** The first claim of a text; `null` where it makes none. */
 export function claimIn(text: string): Claim | null {
   const found = finds(text) ?? claimByWords(text);
@@ -231,5 +248,6 @@ export function claimIn(text: string): Claim | null {
   const end = /[.!?\n]|$/.exec(text.slice(found.to))?.index ?? 0;
   const from = start + (/^\s*/.exec(text.slice(start))?.[0].length ?? 0);
   const to = Math.min(text.length, found.to + end + 1);
+  if (isCaution(text.slice(from, to))) return to < text.length ? movedOn(claimIn(text.slice(to)), to) : null;
   return { from: found.from, to: found.to, sentence: { from, to }, plainer: found.of };
 }

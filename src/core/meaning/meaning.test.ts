@@ -96,6 +96,13 @@ describe('what a line says', () => {
     expect(claim && text.slice(claim.from, claim.to)).toContain('heals');
     expect(claimIn('It does not heal the liver.')).toBeNull();
     expect(claimIn('If it heals the liver, good.')).toBeNull();
+    // Cautions, and no claims; what stands behind one is looked at as well.
+    for (const caution of ['No deep bends with back pain.', 'Stop at the first pain.', 'Contra: acute back pain'])
+      expect(claimIn(caution)).toBeNull();
+    const behind = 'Stop at the first pain. This heals the liver.';
+    expect(claimIn(behind)?.sentence).toEqual({ from: 24, to: behind.length });
+    expect(claimIn('People with back pain should leave this one out.')).toBeNull();
+    expect(claimIn('Let the back pain leave.')).not.toBeNull();
   });
 
   it('is remembered no longer than there is room, and found again', () => {

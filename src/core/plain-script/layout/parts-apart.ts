@@ -2,8 +2,10 @@ import { itemAt } from '@/core/units';
 import { isPartName, LIKE_PART } from './heads';
 import { isItem } from '../line-kinds/headings';
 import { indentOf, wordCount } from '../model/line-words';
-import { isCounted, isNameLike } from '../line-kinds/name-lines';
+import { isTransition } from '../line-kinds/line-signs';
+import { isCounted, isNameLike, isRemark } from '../line-kinds/name-lines';
 import { isLabelled } from '../phrases/labels';
+import { isTold } from '../line-kinds/talks';
 
 /*
  * Parts of a class by how they are set: a name without an amount behind an empty line, right over steps that have theirs,
@@ -39,11 +41,20 @@ function isOverSteps(lines: readonly string[], at: number): boolean {
   for (const below of lines.slice(at + 1, at + 1 + LINES_LOOKED_AT)) {
     if (below.trim() === '') break;
     if (indentOf(below) > 0) continue;
+    if (isBeside(below.trim())) continue;
     if (!isCounted(below) || isLabelled(below) || !NAMED.test(below)) return false;
     steps++;
   }
   return steps >= STEPS_AT_LEAST || (steps > 0 && LIKE_PART.test(name));
 }
+
+/** Whether a line by itself is where people stand, or what is told: between steps. */
+function isBeside(text: string): boolean {
+  if (text.length > LONGEST || isCounted(text)) return false;
+  return isTransition(text) || isTold(text) || isRemark(text) || /[.!?”"]$/.test(text);
+}
+
+const LONGEST = 200;
 
 /** Whether more stands in a line than an amount. */
 const NAMED = /\p{L}{3,} (?!(?:each|per|on|times|rounds|breaths|in|slow)\b)(?:\S+ )*\S|\p{L}{3,}[ ,:–-]+[x×]?\d/iu;

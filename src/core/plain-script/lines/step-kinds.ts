@@ -158,7 +158,8 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
   )
     return reading('silence', rest, { seconds: secondsFrom([60 * rounds, 60 * rounds], 1) }, true);
   if (seconds === undefined) return null;
-  if (rounds === undefined && isSilentAlone(body)) return reading('silence', rest === '' ? silentName(body) : rest, { seconds }, true);
+  if (rounds === undefined && isSilentAlone(body))
+    return reading('silence', rest === '' ? silentName(body) : rest, { seconds }, true);
   const timedOnly = counts.rounds === undefined;
   const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
   const silent = still && (timedOnly || bare) && !counts.held && (!talk || /^listen\b/i.test(rest));
