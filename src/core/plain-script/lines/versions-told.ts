@@ -14,7 +14,7 @@ const LABELLED = /^(\p{L}[^:?=–—.!\d]{0,40}?|\p{L})(?: ?[:?=]| [–—-]) (\
 const SITS = /\b(?:seated|sit(?:s|ting)?|sitters?|chairs?|wheelchairs?|stools?|seats?)\b/i;
 /** Smaller or larger than what stands above, for somebody, or instead of it. */
 const DIFFERS =
-  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|modif\p{L}*|progress\p{L}*|regress\p{L}*|^for \p{L}+|level|those who|whoever|others?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+)\b|^[a-c]$/iu;
+  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|modif\p{L}*|progress\p{L}*|regress\p{L}*|^for \p{L}+|level|those who|whoever|others?|optional(?:ly)?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+)\b|^[a-c]$/iu;
 /** What a label says of all. */
 const OF_ALL =
   /^(?:breath\p{L}*|inhale|exhale|note|cue|say|tip|key|focus|image|picture|think|feel|look|remember|music|theme|for all|for everyone|more of|no more|not too|nb|important|why|how|where|when|purpose|good for)\b/iu;
