@@ -56,7 +56,10 @@ function breathTold(part: string): Reading | null {
 
 /** The breaths that a line tells: one, or a way in and a way out; `null` where it tells none. */
 export function breathsTold(body: string): readonly Reading[] | null {
-  if (!/\b(?:in|out|go|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) || breathsOf(body).length > 0)
+  if (
+    !/\b(?:in|out|breath go|inbreath|outbreath|(?:in|ex)hal(?:e|ing|ation))\b/i.test(body) ||
+    breathsOf(body).length > 0
+  )
     return null;
   const text = body.replace(/[.!]$|^(?:(?:and|then|now|so|next)[,:]? )+/gi, '');
   for (const parts of [text.split(/\.(?= )\s*/), text.split(/\s*(?:[,;/·]|\.(?= ))\s*/), text.split(BETWEEN)]) {

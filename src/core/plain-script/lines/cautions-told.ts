@@ -17,7 +17,10 @@ const WHO = '(?:any(?:one|body)|people|those|somebody|someone|students?|whoever|
 const HAS = '(?:with|who (?:has|have|is|are)|(?:have|has|are|is|had|were))';
 
 /** What each of them has; most lines have none of it. */
-const MAY_CAUTION = new RegExp(`${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|unsteady|watch|mind|care`, 'i');
+const MAY_CAUTION = new RegExp(
+  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|unsteady|watch|mind|care|leave|miss|easy|beware|after|contra)`,
+  'i',
+);
 
 const FORMS: readonly RegExp[] = [
   // "Glaucoma: do not lower the head", "Bad knees – stay higher".

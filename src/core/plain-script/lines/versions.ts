@@ -73,13 +73,16 @@ const WHOLE: readonly (readonly [Forms['kind'], RegExp])[] = [
 const SIGNED = /^(?:!{1,3}|\(!\)|⚠\uFE0F?)\s*(?=\S)/u;
 /** Behind it and a comma stands what is done: "sit, eyes shut". */
 const BARE = /^(?:sit|sitting|seated|standing|half|full|more|less|or|soft|small|big|easy|gentle|hard|strong|simple)$/i;
+/** What each label has; most lines have none. */
+const MAY_TELL = /^[([>*]|level|easi|eas[ey]|gentl|soft|simpl|hard|advanc|strong|small|big|full|half|standing|more|less|\bor\b|challeng|varia|option|alt|mod|progress|regress|beginner|intermed|newcom|regular|improv|senior|make it|seated|sit|chair|too |if |when |extra|optional|adapt|with |\bl[1-4v]|caution|careful|take care|mind|warning|safety|watch|!|⚠/i; // prettier-ignore
+
 const ALTERNATING = /\d.*\(alt\.?\)$/i;
 
 /** Another way to do the movement above, or a caution; `null` where a line tells of none. */
 export function versionIn(written: string): readonly Reading[] | null {
   if (written.length > LONGEST) return null;
   const body = written.replace(/^[([]((?:[^()[\]]|\([^()]*\)){8,})[)\]][.]?$/, '$1').trim();
-  for (const { kind, before, boxed, behind } of FORMS) {
+  for (const { kind, before, boxed, behind } of MAY_TELL.test(written) ? FORMS : []) {
     const first = before.exec(body) ?? boxed.exec(body);
     // "x4 (alt)": by turns.
     const last = first || ALTERNATING.test(body) ? null : behind?.exec(body);
