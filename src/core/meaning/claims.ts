@@ -204,10 +204,20 @@ const FAMILIES: readonly { readonly plainer: string; readonly written: readonly 
 const CLAIMS = FAMILIES.flatMap(({ written, plainer }) => written.map((one) => [one, plainer] as const));
 const find = patternsFor(CLAIMS);
 
-const LEAVES_OUT = /\bleav(?:e|es|ing) (?:(?:this|that|it|them|these|those|the|any|all)\b)[^.!?]{0,30}\bout\b/i;
-/** "No deep bends with back pain", "Stop at the first pain": who should leave what, and when. */
-const CAUTIONS =
-  /^\W*(?:no|not|stop|skip|avoid|omit|careful|caution|mind|watch)\b.*\b(?:with|if|when|at|after|during|as soon as)\b|^\W*(?:contra\w*|not for)\b|^\W*avoid\b/i;
+/** "People with back pain should leave this one out.": it is not the pain that leaves. */
+const LEAVES_OUT = /\bleav(?:e|es|ing) (?:this|that|it|them|these|those)(?: \p{L}+)? out\b/iu;
+const TROUBLE =
+  '(?:pains?|aches?|trouble|problems?|sciatica|arthritis|injur(?:y|ies)|surgery|operations?|glaucoma|hernias?|vertigo|osteoporosis|asthma)';
+/**
+ * "No deep bends with back pain", "Stop at the first pain", "Contra: acute back pain": what somebody has is when to leave
+ * something. "Stop back pain with this one" and "No more pills for back pain" promise something.
+ */
+const CAUTIONS = new RegExp(
+  `^\\W*(?:(?:no|not|stop|skip|omit|careful|mind)\\b(?! more\\b)[^.!?]*?\\b(?:with|if|when|at|after|during)|contra\\p{L}*:?) (?:(?:the|any|your|an?|you have|first|acute|bad|sudden|sharp) )*(?:\\p{L}+ )?${TROUBLE}[.!]?$`,
+  'iu',
+);
+/** "Your spine grows long.": how somebody stands, and nothing that heals. */
+const STANDS = /^(?:the|your) (?:spine|neck|back|crown) grows? (?:long|tall|wide|light)[.!]?$/i;
 
 /** What only looks like a claim: an invitation to treat something kindly, a condition told in a caution. */
 const finds = (text: string): Found<string> | undefined =>
@@ -215,13 +225,13 @@ const finds = (text: string): Found<string> | undefined =>
 
 /** Who is told what to leave out, what is asked, and what is denied is claimed by nobody. */
 const NO_CLAIM =
-  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|grows? (?:long|tall|heavy|wide|light)|ask|doctor|nurse|care|sore|hurts?)\b/i;
+  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|ask|doctor|nurse|care|sore|hurts?)\b/i;
 
 /** The first sentence whose words together speak for a claim. */
 function claimByWords(text: string): Pick<Found<string>, 'from' | 'to' | 'of'> | undefined {
   for (const { 0: sentence, index } of text.matchAll(/[^.!?\n]+[.!?]*/g)) {
     const words = sentence.trim();
-    if (NO_CLAIM.test(words) || !speaksFor('claims', words)) continue;
+    if (NO_CLAIM.test(words) || STANDS.test(words) || !speaksFor('claims', words)) continue;
     const from = index + sentence.indexOf(words);
     return { of: itemAt(FAMILIES, 0).plainer, from, to: from + words.replace(/[.!?]+$/, '').length };
   }
@@ -237,7 +247,7 @@ function movedOn(claim: Claim | null, by: number): Claim | null {
 
 /** Whether a sentence says who should leave something, or when. */
 function isCaution(sentence: string): boolean {
-  return CAUTIONS.test(sentence) || LEAVES_OUT.test(sentence);
+  return CAUTIONS.test(sentence.trim()) || LEAVES_OUT.test(sentence);
 }
 
 /** The first claim of a text; `null` where it makes none. */

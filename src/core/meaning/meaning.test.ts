@@ -99,6 +99,16 @@ describe('what a line says', () => {
     // Cautions, and no claims; what stands behind one is looked at as well.
     for (const caution of ['No deep bends with back pain.', 'Stop at the first pain.', 'Contra: acute back pain'])
       expect(claimIn(caution)).toBeNull();
+    for (const promise of [
+      'Stop back pain with this one.',
+      'No more back pain after this.',
+      'Stop the pain at the root.',
+      'Avoid surgery with this movement.',
+      'No more medicine for back pain with this set.',
+      'Pain will leave the body with the breath going out.',
+      'Your bones grow long and strong again.',
+    ])
+      expect(claimIn(promise), promise).not.toBeNull();
     const behind = 'Stop at the first pain. This heals the liver.';
     expect(claimIn(behind)?.sentence).toEqual({ from: 24, to: behind.length });
     expect(claimIn('People with back pain should leave this one out.')).toBeNull();
