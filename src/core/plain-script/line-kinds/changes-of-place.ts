@@ -4,7 +4,7 @@
  */
 
 const PLACE =
-  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|all fours|pairs|knees?|feet)';
+  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|all fours|pairs|knees?|feet|belly)';
 const AT =
   '(?:to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
 const OF = `(?: of (?:the |your )?${PLACE})?`;
@@ -49,8 +49,6 @@ const CHANGES = [
   `(?:put|place|bring|set|take) (?:the |your )?${FOOT} (?:forwards?|back|in front|behind|out|in|beside the other|to the side)`,
   `${FOOT} (?:forwards?|back|in front|behind|out)(?: now)?`,
   'step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?',
-  'roll (?:over )?(?:on|onto|on to|to) (?:the|your) (?:side|back|front|belly)',
-  'lie (?:down )?on (?:the|your) (?:back|side|front|belly)',
 ].join('|');
 
 const CHANGES_PLACE = new RegExp(

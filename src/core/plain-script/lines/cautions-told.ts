@@ -18,7 +18,7 @@ const HAS = '(?:with|who (?:has|have|is|are)|(?:have|has|are|is|had|were))';
 
 /** What each of them has; most lines have none of it. */
 const MAY_CAUTION = new RegExp(
-  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|unsteady|watch|mind|care|leave|miss|easy|beware|after|contra)`,
+  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|watch|mind|care|leave|miss|easy|beware|after)`,
   'i',
 );
 
@@ -41,10 +41,8 @@ const FORMS: readonly RegExp[] = [
   ),
   // "NB: hold on to the chair if unsteady".
   new RegExp(`^n\\.?b\\.?[:,!]? .*\\b(?:${CONDITION}|${UNWELL}|not|never|stop|avoid|careful)\\b`, 'iu'),
-  // "Dizzy people sit".
-  /^(?:dizzy|unsteady|pregnant|unwell|breathless) (?:people|students|ones) \p{Ll}/iu,
-  // "Pregnant women keep the feet wide".
-  /^pregnant (?:women|people|students|ones|mothers)\b/iu,
+  // "Dizzy people sit", "Pregnant women keep the feet wide".
+  /^(?:dizzy|unsteady|pregnant|unwell|breathless) (?:people|students|ones|women|mothers) \p{Ll}/iu,
   // "Painful wrists keep fists".
   /^(?:bad|sore|painful|arthritic|weak) (?:knees|backs?|hips|necks?|shoulders|wrists|ankles|hands) \p{Ll}/iu,
   // "Watch out for dizziness", "Take care with the lower back".

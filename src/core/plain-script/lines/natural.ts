@@ -298,10 +298,10 @@ function breathIn(body: string, under: LineKind): readonly Reading[] | null {
   if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
     return [reading('setting', '', counts), reading('said', rest.replace(/^\(|[\s,;:–-]+$/g, ''))];
   // "When sitting: keep the back free", "On chairs: lean left and right": no pace and no sides are set there.
-  const isTold =
+  const mayTell =
     under === 'movement' &&
     (Object.keys(counts).length === 0 || (!hasAmount(counts) && counts.breath === undefined && body.includes(': ')));
-  const told = isTold ? tellsOfStep(body) : null;
+  const told = mayTell ? tellsOfStep(body) : null;
   if (told) return told;
   // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
   const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));

@@ -125,7 +125,6 @@ const SHORT_FORMS = withNeeds([
   ['-min|-sec|-hour', new RegExp(`\\b(\\d{1,3}|${NUMBER_IN_WORDS})-(min|minute|sec|second|hour)s?\\b`, 'gi'), '$1 $2'],
   ['/|+|:', /^((?:[-–*•·] )?)(\d{1,2}) ?[/+:] ?\2[.]?$/gu, '$1$2 each side'],
   ['(each|(per|(both', /\b(\d{1,2}) \((?:each|per|both) (side|leg|arm|hand|foot|way|direction)s?\)/gi, '$1 each $2'],
-  ['left', /\b(\d{1,2}) lefts(?:,| and|, and) \1 rights\b/gi, '$1 each side, starting left'],
   [
     'left|right',
     new RegExp(
