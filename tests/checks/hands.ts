@@ -27,7 +27,8 @@ export interface HandLine {
 }
 
 /** Of which letters: the first four, three that were written when the rules for those stood, or one of the last. */
-type Writing = 'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh' | 'twelfth' | 'thirteenth' | 'fourteenth';
+type Writing =
+  'early' | 'late' | 'last' | 'ninth' | 'tenth' | 'eleventh' | 'twelfth' | 'thirteenth' | 'fourteenth' | 'fifteenth';
 
 /** No line of it was looked at by anybody who made a rule. */
 const ONLY_READ = 'twelfth-letter.txt';
@@ -44,6 +45,7 @@ const WRITINGS: Readonly<Record<string, Writing>> = {
   'twelfth-letter.txt': 'twelfth',
   'thirteenth-letter.txt': 'thirteenth',
   'fourteenth-letter.txt': 'fourteenth',
+  'fifteenth-letter.txt': 'fifteenth',
 };
 
 const FOLDER = join(import.meta.dirname, 'hands');

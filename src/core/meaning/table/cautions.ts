@@ -17,6 +17,7 @@ export const HINTS = {
     '@small|@gently|@sore',
     'enough|plenty|comfort|comfortable|avoid|care|careful|stop|skip|omit|leave|complain|tire|tired|replaced|replacement|new',
     'not|never|dont|no ..2 far|low|deep|high|much|round|further|lower|deeper|higher',
+    '!=look|=see|=guess ..2 =who|=whoever',
   ],
   urged: [
     'harder|deeper|louder|faster|further|farther|bigger|more|most|everything|wake|everyone|all',
@@ -67,12 +68,14 @@ export const HINTS = {
     '=neck|=head|chin|nape|circle|circles|front|crunch|crunches|shoulder ~8 @mood',
     '@gently',
     '@small',
+    '!=look|=see|=guess|=and ..2 =who|=whoever',
   ],
   'hint:twist': [
     ...RANGE,
     'knees|knee ..2 peace|quiet|alone',
     '@mood ~8 knee|knees|feet|waist|hip|hips|leg|legs|twist|spine|middle|disc|=back|turn|turns',
     'knee|knees|feet|waist|hip|hips|leg|legs|twist|spine|middle|disc|=back|turn|turns ~8 @mood',
+    '!=look|=see|=guess|=and ..2 =who|=whoever',
   ],
   'hint:breath-held': [
     'contest|suggestion|invitation',
@@ -145,6 +148,7 @@ export const CAUTIONS = {
     'shallow ..1 bend|stance|squat|enough',
     '@small ..1 bend|squat',
     'no|not|only ..2 lower|deep|deeper|far',
+    '=knees|=knee ..2 say|says|tell|tells|decide|decides|know|knows',
   ],
   'caution:arms-high': [
     '@cond ..6 shoulder|shoulders|collarbone',
@@ -199,6 +203,8 @@ export const CAUTIONS = {
     'blood pressure',
     'breath ..1 run|flow|go on|free',
     'do|dont|never|not ..1 hold',
+    'leave|leaves|skip|omit|drop|miss ..2 hold|holding|pause|wait|stop|retention',
+    'hold|holding|pause|wait|stop ..1 =out ~4 =let|=breathe|flow',
   ],
   'caution:reversed-breath': [
     'who|if|unless|beginner|beginners ..4 know|knows|learned|taught|sure',
@@ -231,6 +237,7 @@ export const CAUTIONS = {
     'not|neednt|need|dont ..3 close|shut',
     'soft ..1 gaze',
     'leave|keep ..2 =eyes',
+    'open ..1 =them|=it ..4 any|whenever|when|if|need|time',
   ],
   'caution:standing-long': [
     'shift|change|sway|move|bend ..3 =weight|=legs|=leg|=feet|=knees ~4 if|when|whenever',

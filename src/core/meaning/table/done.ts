@@ -34,6 +34,7 @@ export const DONE = {
     'head|ears ..3 =by|=beside ..2 shins|knees|ankles',
     'down ..2 hang ~3 head|ears',
     'hang =there|=down ~6 head|ears ..3 shins|knees|=down',
+    '!over|above|past|beyond ..1 =head|=heads',
   ],
   'forward-bend': [
     '=forward fold|bend',
@@ -114,6 +115,9 @@ export const DONE = {
     'dive =down ..3 hands|fingers',
     'touch ..1 toes|@ground ..1 if',
     'bow ..1 =from ..2 hips|waist',
+    '!fingers|fingertips|hands|palms|arms|tailbone|toes|heels|elbows ..1 point|points|pointing|look|looks|face|facing|towards|toward ..2 @ground',
+    '!=hand|hands|finger|inch|span ..1 above|over|off ..2 @ground',
+    'fold|bend ..1 =in|=at ..1 middle|waist|hips ~6 hands|fingers|fingertips|palms ..3 feet|toes|@ground|ankles|shins',
   ],
   balance: [
     '=single|=one =leg|=legged ..1 stance|stand|balance|posture',
@@ -169,6 +173,11 @@ export const DONE = {
     '!put|place|step ..2 =foot =behind ..1 =other',
     '!draw|bring|pull ..2 =foot ..2 beside|next|together|=to',
     '=other =foot|=leg|=one? ..1 rises|lifts|floats ..2 behind|=up|=off',
+    '!=more|=bit|=little|=some|=most ..2 =weight',
+    '!weight ..1 =more|=a|=bit|=little|=slightly|=mostly',
+    'stretch|extend|reach|draw|send ..1 =one|=a|=the|=your|=left|=right =leg|=foot ..1 =out|=back|=behind ..3 =back|=behind|=and|lean|stand|stay|balance',
+    '=come|=go|=get|=stay|=stand ..1 =up? =on|=onto ..1 =toes|=tiptoe|=tiptoes',
+    '=foot|=leg|=toes hover|hovers|float|floats|hang|hangs ..4 above|over ..2 @ground',
   ],
   tapping: [
     'percuss|percussion ..3 =back|@belly|lumbar',
@@ -259,6 +268,9 @@ export const DONE = {
     'let ..2 light =in|=back',
     'light back in',
     'look =round|=around',
+    '=lids|eyelids ..1 lift|rise|part',
+    '=look ..1 =at|=round|=around ..2 room|hall|boats|window ..1 =again',
+    '=look ..1 =round|=around ..1 =again',
   ],
   watch: [
     'check|mirror|copy|study ..1 =my|=me',
@@ -278,5 +290,9 @@ export const DONE = {
     'follow ..1 =hand|=hands|=me',
     'follow|move|do =along ..2 =me|=my|=i|=what',
     '=as =i =do',
+    '=look =here|=over ..1 =here|=for|=at',
+    '^=look =here',
+    'check|look ..1 =in =the =mirror',
+    '=see ..2 =my',
   ],
 } as const satisfies Readonly<Record<string, readonly string[]>>;

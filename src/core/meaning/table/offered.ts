@@ -33,6 +33,8 @@ export const OFFERED = {
     'foot ~1 low ~6 =off|@ground',
     '=stand|=hold ..3 =doorframe|=frame',
     'nobody minds|cares ..4 foot|=down',
+    'take|have|hold|borrow ..2 neighbour|neighbours|partner|partners|friend|friends|somebody|somebodys|someone|someones ..3 hand|hands|arm|arms|=shoulder',
+    'hold ..1 somebodys|someones|partners|neighbours =hand|=arm',
   ],
   seat: [
     '!=sit|=sits =up ..1 straight|tall|proud',
@@ -82,6 +84,9 @@ export const OFFERED = {
     'if ~6 straighten ..2 legs|knees',
     'leave|leaves ..3 turn|bend|squat|kick|=legs ..1 =away|=out',
     'tone ..2 =down',
+    'legs|knees ..1 straight|straighter',
+    '=not|neednt|doesnt ..3 =be|=get|=go deep|low',
+    '=straight =legs',
   ],
   'hold-optional': [
     '=if ~6 breathe',
@@ -98,6 +103,9 @@ export const OFFERED = {
     'optional',
     'flow|carry|go|keep ..1 =straight|=on|breathing|going|flowing ..1 =through|=with|breathing|if',
     '=if ..2 pause|hold|rest|stop ..1 bother|bothers|bad|uncomfortable|=too|hard|unpleasant',
+    '=up =to =you',
+    '=your =choice|=decision',
+    '=you ..1 choose|decide',
   ],
   'come-out': [
     'come|get|step|let ..2 =out|=up|go ..3 when|whenever|any|if',
@@ -160,6 +168,7 @@ export const OFFERED = {
     '=panting|=puffing|=gasping|=puffed ..6 =hard|=much',
     '@no ..1 =need =to stretch|reach|go ..3 end|limit|far',
     '=manage ..1 easily|comfortably',
+    '@no|nobody ..3 =give ..1 everything|all',
   ],
   pain: [
     '=if|=when|=soon|=moment|=where|=whatever|=anything ..3 pinch|pinches|sting|stings|stabs|burns|nips',
