@@ -4,16 +4,16 @@
  */
 
 const PLACE =
-  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|all fours|pairs|knees?|feet|belly)';
+  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|all fours|pairs|knees?|feet|belly)';
 const AT =
-  '(?:to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
+  '(?:around|round|throughout|to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
 const OF = `(?: of (?:the |your )?${PLACE})?`;
 const THERE = `(?: ${AT}${PLACE}${OF})`;
 const HOW =
   '(?: (?:down|up|back|forwards?|over|out|in|away|tall|upright|again|slowly|still|close(?:r)?|together|apart|further|wide(?:r)?|outside|inside|round|around|sideways|off|cross-legged|facing))';
 const STAY = '(?:stand(?:ing)?|sit|lie|kneel)';
 const GO =
-  '(?:come|go|get|return|move|walk|shuffle|step|gather|spread|down|back|up|everyone|everybody|roll|slide|slip|scoot|turn)';
+  '(?:come|go|get|return|move|walk|shuffle|step|gather|spread|scatter|down|back|up|everyone|everybody|roll|slide|slip|scoot|turn|head|crawl|lower(?: yourselves| yourself)?|climb|settle|make (?:your|their|our) way|look|face)';
 const THINGS = '(?:chairs?|mats?|stools?|cushions?|blankets?|sticks?|tables?|shoes|bands?|blocks?)';
 const FOOT = '(?:left|right|other|back|front)(?: foot| leg)?';
 
@@ -48,6 +48,19 @@ const CHANGES = [
   '(?:open|widen|spread|close|part) (?:the |your )?(?:feet|legs|stance)(?: to (?:shoulder|hip)[- ]?width(?: apart)?| (?:wide|wider|apart|again))?',
   `(?:put|place|bring|set|take) (?:the |your )?${FOOT} (?:forwards?|back|in front|behind|out|in|beside the other|to the side)`,
   `${FOOT} (?:forwards?|back|in front|behind|out)(?: now)?`,
+  '(?:gather|spread|come|move|scatter) (?:round|around|in|here|out|closer)',
+  '(?:roll|turn) over(?: (?:on to|onto|to) (?:the|your|one) (?:left |right )?side)?(?: slowly)?,? (?:and|then) (?:slowly )?(?:stand|sit|come|get) up',
+  `(?:leave|get off|get up from|step off) (?:the|your) ${PLACE}`,
+  '(?:draw|pull|bring|take) (?:the |your )?(?:feet|legs|heels) (?:back )?(?:in|closer|together)',
+  `hands (?:on|behind) (?:the |your )?(?:back|seat|edge|sides?|arms) of (?:the|your|a) ${PLACE}`,
+  'stand(?: tall| up| straight| upright)+,? (?:with )?(?:the |your )?(?:feet|legs|heels) (?:together|apart|wide|parallel|closed)',
+  'step (?:out|in|back|forwards?)? ?(?:wide|wider|narrow)',
+  '(?:pair|line|team) up(?: (?:along|at|against|by|with|in|behind) [^,;:.\\d]{3,24})?',
+  'find (?:a|your) (?:partner|neighbour)',
+  'back to back(?: with (?:a|your) partner)?',
+  `(?:the |your )?weight (?:back )?(?:to|on|onto|on to|into|in|over) (?:both|the|your|two) (?:feet|heels|legs|middle|cent(?:re|er))`,
+  'turn (?:(?:a|one) )?(?:quarter|half|eighth)(?: turn)?(?: to the (?:left|right)| (?:left|right|round|around))?',
+  '(?:shake|let go|let it go|relax|wiggle|roll|stretch)(?: \\p{L}+){0,3},? and (?:come|go|get|return)(?: back)? (?:to|into) (?:standing|sitting|the (?:middle|start|cent(?:re|er)))',
   'step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?',
 ].join('|');
 

@@ -215,7 +215,7 @@ function headingIn(text: string, shouted: boolean): string | null {
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?)(?<!\d) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
   if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
   const block =
-    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (\p{L}[^:.!?\d]{1,40})\.?$/iu.exec(
+    /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (?!with(?:out)?\b|add\b|plus\b|the same\b|now\b)(\p{L}[^:.!?\d]{1,40})\.?$/iu.exec(
       text,
     );
   if (block) return itemAt(block, 1);

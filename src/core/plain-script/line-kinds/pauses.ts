@@ -9,7 +9,7 @@ import { isSwapped, wordAmong } from '../tokens/tokens';
 
 /** A pause that is written without its time, in seconds; common practice, no published source. */
 const UNTIMED = 5;
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap', 'rst'] as const;
+const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap', 'rst', 'recovery'] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 export function pauseIn(text: string): number | null {
@@ -30,7 +30,7 @@ export function pauseIn(text: string): number | null {
     .replace(/^between [^:]{2,30}: /i, '')
     .replace(/^\(?(?:optional|if needed|maybe|perhaps)\)?,? /i, '')
     .replace(
-      /^(?:[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)|(?:arms|hands|breathe) [^,\d]{2,16}, (?=rest\b))/i,
+      /^(?:[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)|[^\dx×]{2,40}? and (?=rest\b)|(?:arms|hands|breathe) [^,\d]{2,16}, (?=rest\b))/i,
       '',
     );
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
@@ -91,7 +91,7 @@ export function isRest(words: string, seconds: number): boolean {
   return seconds >= REST_FROM && RESTS.test(words);
 }
 
-const SMALL: ReadonlySet<string> = new Set(['a', 'an', 'the', 'of', 'for', 'long', 'little', 'small', 'tiny', 'brief', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['your', 'my', 'their', 'a', 'an', 'the', 'of', 'for', 'long', 'little', 'small', 'tiny', 'brief', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {

@@ -9,12 +9,13 @@ const LONGEST = 160;
 
 /** What people have that a movement is changed or left for; the kinds of `docs/checks.md`, as people write them. */
 const CONDITION =
-  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|strokes?|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|frozen|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |cataract |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
+  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|strokes?|migraines?|(?:tennis|golfer.?s) elbow|bunions?|fibromyalgia|parkinson.?s|osteoarthritis|rheumatism|gout|cataracts?|thrombosis|varicose veins|prolapse|carpal tunnel|whiplash|scoliosis|tinnitus|frozen shoulders?|diabetes|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|frozen|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |cataract |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
 /** How somebody is who should stop or sit down. */
 const UNWELL =
   '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly)';
 const WHO = '(?:any(?:one|body)|people|those|somebody|someone|students?|whoever|everyone|if you|if they|who)';
-const HAS = '(?:with|who (?:has|have|is|are)|(?:have|has|are|is|had|were))';
+const HAS =
+  '(?:with|who (?:has|have|is|are|gets?|feels?|becomes?|suffers? from)|(?:have|has|are|is|had|were|gets?|feels?|becomes?))';
 
 /** What each of them has; most lines have none of it. */
 const MAY_CAUTION = new RegExp(
@@ -24,16 +25,23 @@ const MAY_CAUTION = new RegExp(
 
 const FORMS: readonly RegExp[] = [
   // "Glaucoma: do not lower the head", "Bad knees – stay higher".
-  new RegExp(`^${CONDITION}(?:(?:,| and| or| ?/) ${CONDITION})*(?: ?[:=?]| ?->| [–—-]|,) (?=\\p{L})`, 'iu'),
+  new RegExp(
+    `^${CONDITION}(?: (?:sufferers|patients|people|group))?(?:(?:,| and| or| ?/) ${CONDITION})*(?: ?[:=?]| ?->| [–—-]|,) (?=\\p{L})`,
+    'iu',
+  ),
   // "With vertigo keep the eyes open".
   new RegExp(`^(?:with|for|in case of) (?:an? |any |your )?${CONDITION},? \\p{L}`, 'iu'),
   // "Not for people with a new hip", "Not suitable with glaucoma", "Not after surgery".
   new RegExp(`^not\\b(?=.{0,50}\\b(?:for|with|if|when|after|in|during)\\b).{0,60}\\b${CONDITION}`, 'iu'),
   // "Skip this if you are pregnant", "Avoid with high blood pressure".
-  /^(?:skip|omit|leave (?:this |it )?out|miss(?: out)?|avoid)(?: (?:this|it|these|that|the \p{L}+)(?: (?:one|movement|exercise|part|step))?)?,? (?:if|when|with|where|in case|during|for)\b(?!.*\b(?:time|late|long|short|over|running|needed|like|wish|want|know|weather|rain\p{L}*|cold|hot|early)\b)/iu,
+  /^(?:skip|omit|leave (?:this |it )?out|miss(?: out)?|avoid)(?: (?:this|it|these|that|the \p{L}+)(?: (?:one|movement|exercise|part|step))?)?,? (?:if|when|with|where|in case|during|for|after)\b(?!.*\b(?:time|late|long|short|over|running|needed|like|wish|want|know|weather|rain\p{L}*|cold|hot|early)\b)/iu,
   new RegExp(`^avoid\\b.{0,50}\\b(?:if|with|when)\\b.{0,40}\\b(?:${CONDITION}|${UNWELL})`, 'iu'),
   // "Anyone with bad knees stays higher".
   new RegExp(`^${WHO} (?:${HAS} )?(?:an? |any |your |the )?(?:\\p{L}+ )?${CONDITION}\\b`, 'iu'),
+  // "Those who get dizzy keep their eyes open", "If pregnant, no deep squat", "Injured? Watch this one".
+  new RegExp(`^${WHO} ${HAS} (?:${UNWELL}|pregnant|injured|recovering)\\b,? \\p{L}`, 'iu'),
+  /^(?:if|when) (?:you(?: are|['’]re)? |they(?: are|['’]re)? )?(?:pregnant|injured|recovering|in pain|not well)\b,? \p{L}/iu,
+  /^(?:pregnant|injured|recovering|operated|in pain|not well|unwell)\? ?\p{L}/iu,
   // "Stay upright if you have glaucoma", "Take it easy with frozen shoulders".
   new RegExp(
     `^(?!no\\b|.*\\b(?:good|great|helps?|heals?|eas(?:es|ing)|reliev|improv|benefit|lowers|better|cures?)).{4,60}\\b(?:if|with|for|when|after|in case of) (?:.{0,16} )?(?:an? |any |your |the )?${CONDITION}[.!]?$`,

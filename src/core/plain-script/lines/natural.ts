@@ -40,7 +40,7 @@ import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
 const UNTIL_STAMP = /,? (?:un)?(?:till?|to) (?:[01]?\d|2[0-3])[:.][0-5]\d$/i;
-const STAMP = /^\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
+const STAMP = /^(?:[-–•*] (?=\S{4,9}\s+\S*\d))?\[?\d{1,2}:\d{2}(?::\d{2})?\]?\s+(?=\S)/;
 /** From when to when in the class: "2:00-6:00 Loosening", "0–2 min: Welcome". */
 const SPAN =
   /^[[(]?(?:(\d{1,2}):(\d{2}) ?(?:[-–—]|to|until) ?(\d{1,2}):(\d{2})|(?:mins? |minutes? )?(\d{1,2}) ?[-–—] ?(\d{1,2})(?: ?(?:mins?|minutes|['′])(?=[\s:])| ?(?=:)))[\])]?\s*(?:[:,.–—-]?\s+(?=\p{L})|:\s+(?=\d))/iu;

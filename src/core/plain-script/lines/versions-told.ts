@@ -9,12 +9,13 @@ import { capitalised, wordCount } from '../model/line-words';
  */
 
 const LABEL_WORDS = 6;
-const LABELLED = /^(\p{L}[^:?=–—.!\d]{0,40}?|\p{L})(?: ?[:?=]| [–—-]) (\S.+)$/u;
+const LABELLED =
+  /^(\p{L}[^:?=–—.!\d]{0,40}?|\p{L}|(?:[Ss]tage|[Ll]evel|[Vv]ersion|[Oo]ption|[Vv]ariation|[Ll]) ?\d)(?: ?[:?=]| [–—-]) (\S.+)$/u;
 
-const SITS = /\b(?:seated|sit(?:s|ting)?|sitters?|chairs?|wheelchairs?|stools?|seats?)\b/i;
+const SITS = /\b(?:seated|sit(?:s|ting)?|sitters?|chairs?|wheelchairs?|armchairs?|stools?|seats?|bench(?:es)?)\b/i;
 /** Smaller or larger than what stands above, for somebody, or instead of it. */
 const DIFFERS =
-  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|modif\p{L}*|progress\p{L}*|regress\p{L}*|^for \p{L}+|level|those who|whoever|others?|optional(?:ly)?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+)\b|^[a-c]$/iu;
+  /\b(?:versions?|options?|variations?|variants?|alternativ\p{L}*|easi?er|harder|gentl\p{L}*|simpl\p{L}*|stronger|smaller|bigger|deeper|lower|higher|slower|lighter|less|more|reduc\p{L}*|advanced|experienced|newer|newcomers?|beginners?|new|tired|tiring|hard|easy|young\p{L}*|older|kids|children|seniors?|support|instead|extra|adapt\p{L}*|experience|practice|strength|stamina|modif\p{L}*|progress\p{L}*|regress\p{L}*|^for \p{L}+|level|those who|whoever|others?|optional(?:ly)?|with (?:an? |the )?(?:chair|wall|support|stick|help)|old hands|too \p{L}+|first[- ]timers?|novices|regulars|folks?|fit(?:ter)?|able|stages? \d|l(?:evel)? ?\d)\b|^[a-c]$/iu;
 /** What a label says of all. */
 const OF_ALL =
   /^(?:breath\p{L}*|inhale|exhale|note|cue|say|tip|key|focus|image|picture|think|feel|look|remember|music|theme|for all|for everyone|more of|no more|not too|nb|important|why|how|where|when|purpose|good for)\b/iu;
@@ -24,10 +25,12 @@ const IF_LIKED =
 const SMALLER_IF =
   /^(?:keep|make|do|take) (?:it|this|the \p{L}+) (?:small|smaller|low|lower|high|higher|short|shorter|easy|easier|slow|slower)\b[^.!?]{0,10} (?:if|when|for) \p{L}[^.!?]*$|^(?:smaller|bigger|higher|less|slower|half)\b[^.!?]{2,40} (?:if|when|for) \p{L}[^.!?]*$/iu;
 const FOR_SOME =
-  /^(?:for (?:an? )?(?:lighter|easier|gentler|harder|stronger|deeper|slower)|instead of|if too)\b|^(?:those|people|anyone|students|everyone) with (?:more|less|a lot of|some|no) \p{L}+,? \p{L}|^(?:more )?(?:advanced|experienced|older|younger|new|tired|fit|stiff|strong) (?:students|people|ones|members|participants|folk) \p{L}/iu;
+  /^(?:for (?:an? )?(?:more|extra|lighter|easier|gentler|harder|stronger|deeper|slower) (?!of\b)\p{L}+,? \p{L}+|for (?:an? )?(?:lighter|easier|gentler|harder|stronger|deeper|slower)|[^.!?\d]{3,40} for (?:the (?:experienced|advanced|keen|strong|brave|young|fit|others)|those who (?:can|have more|are (?:used|strong|fit|able))|experienced|advanced)\b[^.!?]*$|(?:light|easy|gentle|simple|soft|short|small|hard|strong|full|big|deep)(?:er)? (?:version|option|variation),? \p{L}+|instead of|if too)\b|^(?:those|people|anyone|students|everyone) with (?:more|less|a lot of|some|no) \p{L}+,? \p{L}|^(?:(?:more|less|very) )?(?:advanced|experienced|older|younger|new(?:er)?|tired|fit(?:ter)?|stiff(?:er)?|strong(?:er)?|weak(?:er)?|slow(?:er)?|keen|able|mobile|nervous|unsure) (?:students|people|ones|members|participants|folks?|bodies) \p{L}|^(?:first[- ]?timers?|beginners|newcomers|novices|regulars|old hands) \p{L}|^(?:the others|others|the rest|the young) (?:go|do|may|can|take|add|stay|keep)\b|^any(?:one|body) (?:tired|new|stiff|weak|strong|keen|fit|unsure|slower)\b \p{L}|^with (?:more |some |enough )?(?:experience|practice|strength),? \p{L}/iu;
+const LESS_OR_MORE =
+  /^(?:or|maybe|perhaps) (?:just|only|simply|without) (?:the |your |one )?\p{L}|^without (?:the |your |any )?\p{L}+ (?:if|when|for)\b|^to make (?:it|this|that) (?:a (?:bit|little) )?(?:harder|easier|stronger|simpler|gentler|more \p{L}+|less \p{L}+),? \p{L}|^make (?:it|this) (?:harder|easier|stronger|simpler|gentler|bigger|smaller) by\b|^(?:just |only )?(?:the )?(?:arms|hands|legs|feet|upper body)(?: only| alone) (?:if|when|for)\b|^(?:slow|tired|stiff|new|weak|strong|struggling|wobbly|unsure|bored)\? ?\p{L}/iu;
 const GROWS = /^(?:start|begin) (?:small|low|easy|slow|high)\b[^.]{0,12}\b(?:grow|go|get|then|bigger|deeper|lower)\b/i;
 const SITTING =
-  /^(?:(?:also|same|works|or|all) )+(?:seated|sitting)(?: down)?(?: too| as well)?[.!]?$|^(?:seated|sitting)(?: down)?(?: version| option)?(?: too| as well| as (?:before|above))[.!]?$|^sit down (?:for|if|instead)\b|^(?:if|when) (?:you(?:['’]re| are)?|they(?:['’]re| are)?|someone is|anyone is) (?:seated|sitting|on a chair|in a chair)\b,? \p{L}|^(?:seated|sitting|chair) (?:people|folks?|students|ones|group) \p{L}|^(?:sitting|seated)(?: down)? (?:works?|is fine|goes)\b|^(?:those|people|anyone|everyone) (?:sitting|seated|(?:on|in) (?:a |the |their )?chairs?) \p{L}|^(?:seated|sitting|chair) (?:version|option|variation)s? ?[(]?\p{L}|^(?:on|in|from) (?:an? |the |your |their )?(?:chairs?|seats?|stools?|wheelchairs?),? (?!x?\d)\p{L}/iu;
+  /^(?:(?:also|same|works|or|all) )+(?:seated|sitting)(?: down)?(?: too| as well)?[.!]?$|^(?:seated|sitting)(?: down)?(?: version| option)?(?: too| as well| as (?:before|above))[.!]?$|^sit down (?:for|if|instead)\b|^(?:if|when) (?:you(?:['’]re| are)?|they(?:['’]re| are)?|someone is|anyone is) (?:seated|sitting|on a chair|in a chair)\b,? \p{L}|^(?:seated|sitting|chair) (?:people|folks?|students|ones|group) \p{L}|^(?:sitting|seated)(?: down)? (?:works?|is fine|goes)\b|^(?:those|people|anyone|everyone) (?:sitting|seated|(?:on|in) (?:a |the |their )?chairs?) \p{L}|^(?:seated|sitting|chair) (?:version|option|variation)s? ?[(]?\p{L}|^(?:do|try|take|practi[sc]e) (?:it|this|the same|that)(?: one)? (?:sitting|seated|(?:on|in|from) (?:a|the|your) chair)\b|^sit(?: down)? (?:for|through|during) (?:this|it|that)(?: one)?\b|^(?:the )?same(?: thing| again| movement)? (?:sitting|seated|(?:on|in|from) (?:a|the|your) chair)\b|^(?:(?:it|this) )?(?:can|could|may) (?:also )?be done (?:sitting|seated|(?:on|in|from) (?:a|the) chair)\b|^sit and (?:do|move|use)\b|^(?:on|in|from) (?:an? |the |your |their )?(?:chairs?|seats?|stools?|wheelchairs?),? (?!x?\d)\p{L}/iu;
 
 /** A guess at another way to do the movement above; `null` for a line that tells of none. */
 export function versionGuessed(body: string): Reading | null {
@@ -44,7 +47,11 @@ export function versionGuessed(body: string): Reading | null {
     if (DIFFERS.test(label)) return { ...reading('level', text, {}, true), ...named };
   }
   if (SITTING.test(body)) return reading('seated', body, {}, true);
-  return IF_LIKED.test(body) || GROWS.test(body) || SMALLER_IF.test(body) || FOR_SOME.test(body)
+  return IF_LIKED.test(body) ||
+    GROWS.test(body) ||
+    SMALLER_IF.test(body) ||
+    FOR_SOME.test(body) ||
+    LESS_OR_MORE.test(body)
     ? reading('level', body, {}, true)
     : null;
 }

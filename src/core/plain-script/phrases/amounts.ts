@@ -2,7 +2,7 @@ import { NUMBER_WORDS, wordAmong, type Token } from '../tokens/tokens';
 
 /* Amounts as people write them: one number or from one to another, and the unit behind it. */
 
-export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'turns', 'ones', 'nos', 'br', 'brs', 'counts', 'cts', 'laps', 'lap'] as const; // prettier-ignore
+export const ROUND_WORDS = ['times', 'time', 'rounds', 'round', 'reps', 'rep', 'repetitions', 'circles', 'breaths', 'strokes', 'rnds', 'exhalations', 'inhalations', 'exhales', 'inhales', 'passes', 'repeats', 'sweeps', 'goes', 'gos', 'turns', 'ones', 'nos', 'br', 'brs', 'counts', 'cts', 'laps', 'lap'] as const; // prettier-ignore
 /** What is counted where a name stands before it: "Arm swings, 40 swings". */
 export const COUNTED_WORDS = ['swings', 'cycles', 'steps', 'bow', 'kicks', 'taps', 'lifts', 'rolls', 'waves', 'bows', 'squats', 'raises', 'bounces', 'presses', 'pushes', 'pulls', 'punches', 'sways', 'rotations', 'throws'] as const; // prettier-ignore
 const SECOND_WORDS = ['seconds', 'second', 'secs', 'sec'] as const;

@@ -103,7 +103,7 @@ function repeated(text: string): FoundCounts | null {
   return { ...found, counts: { ...others, rounds: rounds * times } };
 }
 
-const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,4}?)";
+const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,5}?)";
 /** "Eight away from you and eight towards you": a number twice, each with its own words. */
 const TWICE = new RegExp(
   `(?<=[\\p{L},:;(–-]) ?\\b(an? dozen|\\d{1,2}|${NUMBER_IN_WORDS})(?:${TAIL})?(?:,? and(?: then)?|[,;/](?: after that| afterwards)?|,? then|) (\\1)${TAIL}\\)?[.!]?$`,
@@ -122,11 +122,15 @@ function hasNumberTwice(text: string): boolean {
 /** "8 rolls, 8 shrugs": things of two kinds, and no ways. */
 const THINGS = /\p{L}{2}(?<!ward)(?<!s)s$/iu;
 
+const ALONE = new RegExp(`^(?!one\\b)(?:\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'i');
 const BODY_SIDE = /\b(?:left|right|l|r|legs?|foot|feet|arms?|hands?|sides?)\b/i;
 
 /** A line with one count for each of two ways or sides, in words of its own; `null` where the usual words say it or nothing does. */
 function eachOfTwo(text: string): FoundCounts | null {
-  const match = text.length <= 160 && hasNumberTwice(text) ? TWICE.exec(text) : null;
+  if (text.length > 160 || !hasNumberTwice(text)) return null;
+  // "6 with the left and 6 with the right", below a name.
+  const alone = ALONE.test(text) && BODY_SIDE.test(text);
+  const match = TWICE.exec(alone ? `it, ${text}` : text);
   if (!match) return null;
   const [all, number = '', first = '', , second = ''] = match;
   const known = findAmounts(text);
@@ -143,7 +147,9 @@ function eachOfTwo(text: string): FoundCounts | null {
   )
     return null;
   const ways = BODY_SIDE.test(first + second) ? `${number} left, ${number} right` : `${number} each way`;
-  return findAmounts(`${text.slice(0, text.length - all.length)}, ${ways}`.replace(/[,:;(–-]\s*, /, ', '));
+  return findAmounts(
+    alone ? ways : `${text.slice(0, text.length - all.length)}, ${ways}`.replace(/[,:;(–-]\s*, /, ', '),
+  );
 }
 
 /** Whether it is written how often, or how long. */

@@ -115,7 +115,7 @@ function wordedAt(tokens: readonly Token[], at: number, rounds: Count): Taken | 
 }
 
 const WHOLE_LINE =
-  /^(?:in (?:all|total|a)|of (?:these|those|them)|altogether|, (?:slow(?:ly)?|soft(?:ly)?|gently|easy))$/;
+  /^(?:in (?:all|total|a)|or so|of (?:these|those|them)|altogether|, (?:slow(?:ly)?|soft(?:ly)?|gently|easy))$/;
 
 /** Plural nouns that count people, things and times, and no rounds. */
 const NO_ROUNDS =
@@ -183,7 +183,14 @@ function timesOver(
 function throughBehind(tokens: readonly Token[], at: number): number {
   const pair = `${word(tokens, at)} ${word(tokens, at + 1)} ${word(tokens, at + 2)}`;
   const both = /^(?:up and down|back and forth|there and back|in and out)$/.test(pair);
-  const next = both ? at + 3 : /^(?:round|around|over|through)$/.test(word(tokens, at)) ? at + 1 : at;
+  const whole = /^(?:in (?:all|total)|or so)/.test(pair);
+  const next = both
+    ? at + 3
+    : whole
+      ? at + 2
+      : /^(?:altogether|round|around|over|through)$/.test(word(tokens, at))
+        ? at + 1
+        : at;
   return /^(?:|[),.;])$/.test(word(tokens, next)) ? next : at;
 }
 
