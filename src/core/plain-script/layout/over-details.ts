@@ -6,6 +6,7 @@ import { bareName } from '../phrases/names';
 import { namesPart, withoutMark } from '../line-kinds/headings';
 import { TALK_STARTS } from '../line-kinds/line-signs';
 import { isNameLike, isRemark } from '../line-kinds/name-lines';
+import { amountAlone } from '../line-kinds/amounts-alone';
 import { isTold, kindOfPart } from '../line-kinds/talks';
 import { indentOf } from '../model/line-words';
 import { isPartName, LIKE_PART, markOf, plainHead } from './heads';
@@ -124,7 +125,11 @@ function isSetting(line: string): boolean {
   const [first = ''] = withoutMark(line)
     .trim()
     .split(/[.,;] /);
-  return /\d|\p{L}/u.test(first) && whatIs(first) === 'setting' && hasAmount(findCounts(first).counts);
+  return (
+    /\d|\p{L}/u.test(first) &&
+    whatIs(first) === 'setting' &&
+    (hasAmount(findCounts(first).counts) || amountAlone(first) !== undefined)
+  );
 }
 
 /** The time that the lines below a name tell, where none tells how often; else `null`. */
@@ -147,7 +152,7 @@ const OFTEN =
 
 function whatIs(text: string): Told {
   if (text.length > COUNTED_UP_TO) return 'remark';
-  if (isLabelled(text) || BREATH.test(text)) return 'setting';
+  if (isLabelled(text) || BREATH.test(text) || amountAlone(text) !== undefined) return 'setting';
   const [first = '', ...more] = text.split(/(?<=\p{L}|\d)[.,;] (?=\p{L})/u);
   if (more.length > 0 && !hasAmount(findCounts(more.join('. ')).counts) && whatIs(first) === 'setting') return 'setting'; // prettier-ignore
   const { counts, rest } = findCounts(text);

@@ -4,7 +4,7 @@
  */
 
 const PLACE =
-  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|all fours|pairs|knees?|feet|belly)';
+  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|kneeling|ready position|all fours|pairs|knees?|feet|belly)';
 const AT =
   '(?:around|round|throughout|to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
 const OF = `(?: of (?:the |your )?${PLACE})?`;
@@ -48,6 +48,9 @@ const CHANGES = [
   '(?:open|widen|spread|close|part) (?:the |your )?(?:feet|legs|stance)(?: to (?:shoulder|hip)[- ]?width(?: apart)?| (?:wide|wider|apart|again))?',
   `(?:put|place|bring|set|take) (?:the |your )?${FOOT} (?:forwards?|back|in front|behind|out|in|beside the other|to the side)`,
   `${FOOT} (?:forwards?|back|in front|behind|out)(?: now)?`,
+  '(?:turn|swing|move) (?:the |your )?(?:chairs?|mats?|stools?) (?:round|around|over)',
+  'sit with (?:both |the |your )*feet (?:flat )?(?:on|in) the (?:floor|ground)',
+  '(?:put|place|set|stand with) (?:the |your )?feet (?:shoulder|hip)[- ]width(?: apart)?',
   '(?:gather|spread|come|move|scatter) (?:round|around|in|here|out|closer)',
   '(?:roll|turn) over(?: (?:on to|onto|to) (?:the|your|one) (?:left |right )?side)?(?: slowly)?,? (?:and|then) (?:slowly )?(?:stand|sit|come|get) up',
   `(?:leave|get off|get up from|step off) (?:the|your) ${PLACE}`,
@@ -58,14 +61,14 @@ const CHANGES = [
   '(?:pair|line|team) up(?: (?:along|at|against|by|with|in|behind) [^,;:.\\d]{3,24})?',
   'find (?:a|your) (?:partner|neighbour)',
   'back to back(?: with (?:a|your) partner)?',
-  `(?:the |your )?weight (?:back )?(?:to|on|onto|on to|into|in|over) (?:both|the|your|two) (?:feet|heels|legs|middle|cent(?:re|er))`,
+  '(?:the |your )?weight (?:back (?:to|on|onto|on to|into|in|over) (?:both|the|your)|(?:to|onto|over) (?:both|two)) (?:feet|heels|legs|middle|cent(?:re|er))',
   'turn (?:(?:a|one) )?(?:quarter|half|eighth)(?: turn)?(?: to the (?:left|right)| (?:left|right|round|around))?',
   '(?:shake|let go|let it go|relax|wiggle|roll|stretch)(?: \\p{L}+){0,3},? and (?:come|go|get|return)(?: back)? (?:to|into) (?:standing|sitting|the (?:middle|start|cent(?:re|er)))',
   'step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?',
 ].join('|');
 
 const CHANGES_PLACE = new RegExp(
-  `^(?:(?:and|now|then|next|slowly|gently|quietly|everyone|all)[,:]? )*(?:${CHANGES})(?: slowly| gently| again)?[.!]?$`,
+  `^(?:(?:and|now|then|next|slowly|gently|quietly|everyone|all)[,:]? )*(?:${CHANGES})(?: slowly| gently| again)?(?:,? (?:when(?:ever)? (?:you are|you['’]re|they are) ready|so that [^.,;:!?]{3,30}))?[.!]?$`,
   'iu',
 );
 const LONGEST = 70;

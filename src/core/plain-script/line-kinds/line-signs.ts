@@ -44,7 +44,7 @@ export function isStill(written: string): boolean {
 
 /** Stillness by what it is called: "Relaxation", "Body scan", "a quiet minute", "watch the breath". */
 const STILL_BY_NAME =
-  /^(?:(?:a|the|final|closing|deep|short|guided|full|long|side[- ]lying|lying|seated|sitting|standing) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|mindful (?:standing|sitting|breathing)|in (?:the )?(?:quiet|silence|stillness)|soften and (?:listen|feel|wait)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
+  /^(?:(?:a|the|final|closing|deep|short|guided|full|long|side[- ]lying|lying|seated|sitting|standing) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|mindful (?:standing|sitting|breathing)|quietness|zhan zhuang|(?:pole|tree|empty|still) (?:standing|sitting)|listen(?:ing)? (?:inside|inwards?|within)|in (?:the )?(?:quiet|silence|stillness)|soften and (?:listen|feel|wait)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
 
 /** What is written down for the day and is no part of the class. */
 export const BESIDE_CLASS =
@@ -68,7 +68,7 @@ const MOVES =
 
 /** "Feel the feet", "Let the breath settle", "Just be here": nobody moves. */
 const ONLY_FELT =
-  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:hands|palms) on (?:the |your )?(?:heart|belly|chest), (?:listen|feel|notice)(?:ing)?(?: inside| inwards?)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:own |whole )?(?:feet|breath(?: come and go| coming and going| move| moving| going in and out)?|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|be here)$/iu;
+  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:hands|palms) on (?:the |your )?(?:heart|belly|chest), (?:listen|feel|notice)(?:ing)?(?: inside| inwards?)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:own |whole )?(?:feet|breath(?: come and go| coming and going| move| moving| going in and out)?|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|let (?:the |your )?breath (?:breathe|come|be|flow|go|find)(?: [\p{L}’']+){0,4}|be here)$/iu;
 
 /** Whether people only feel or hear something, and nobody moves. */
 export function isOnlyFelt(text: string): boolean {

@@ -9,13 +9,26 @@ import { isSwapped, wordAmong } from '../tokens/tokens';
 
 /** A pause that is written without its time, in seconds; common practice, no published source. */
 const UNTIMED = 5;
-const PAUSE_WORDS = ['pause', 'silence', 'wait', 'rest', 'breather', 'break', 'brk', 'gap', 'rst', 'recovery'] as const;
+const PAUSE_WORDS = [
+  'pause',
+  'silence',
+  'wait',
+  'rest',
+  'breather',
+  'break',
+  'brk',
+  'gap',
+  'rst',
+  'recovery',
+  'recover',
+  'stop',
+] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|small|tiny|brief|arms|hands|stop|break|brk|breather|gap|nothing|them|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|small|tiny|brief|arms|hands|stop|break|brk|breather|gap|nothing|them|take|settle|breathe out|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
       text,
     )
   )
@@ -67,7 +80,7 @@ export function drinkIn(written: string, lastsSeconds: number | null): Reading |
 
 /** "Catch your breath", "Rest/drink", "Stop and rest", "to recover". */
 const RECOVERS =
-  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake (?:it |everything )?(?:out|off)|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|rest|water|stretch|shake)|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|stop here|wait here|off|time out|breathing space)[.!]?$/iu;
+  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake(?: (?:it |everything )?(?:out|off))?|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|sip|rest|water|stretch|shake)|(?:arms|hands) (?:down|loose)|take|let it settle|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|stop here|wait here|off|time out|breathing space)[.!]?$/iu;
 
 /** "1 min pause for photos". */
 const PAUSE_FOR = /^(?:an? |short |quick |little )*(?:pause|stop|break) for (?:an? |the |some )?\p{L}{4,}$/iu;
@@ -91,7 +104,7 @@ export function isRest(words: string, seconds: number): boolean {
   return seconds >= REST_FROM && RESTS.test(words);
 }
 
-const SMALL: ReadonlySet<string> = new Set(['your', 'my', 'their', 'a', 'an', 'the', 'of', 'for', 'long', 'little', 'small', 'tiny', 'brief', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
+const SMALL: ReadonlySet<string> = new Set(['please', 'your', 'my', 'their', 'a', 'an', 'the', 'of', 'for', 'long', 'little', 'small', 'tiny', 'brief', 'short', 'give', 'them', 'leave', 'here', 'nothing', 'then', 'take', 'have', 'now', 'and', 'comes', 'water', 'drink', 'tea', 'coffee', 'mini', 'quick', 'sip', 'perhaps', 'maybe', 'approx', 'seated', 'sitting', 'to', 'moment', 'we', 'follows', 'follow', 'usually', 'always', 'halfway', 'there', 'is', 's', '']); // prettier-ignore
 
 /** "Hands down (pause 5s)", "thank you (10 s)": said, with a pause behind it. */
 export function trailingPause(body: string): { readonly words: string; readonly counts: Counts } | null {

@@ -15,7 +15,7 @@ const SMALL =
   '(?:an?|the|my|our|your|some|any|short|brief|quick|little|opening|closing|final|first|last|few|bit of|words? of|time for|general|usual|new|open|group|class|personal|safety|health|parish|studio)';
 /** Things that are told or talked over. */
 const NAMED =
-  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|(?:feedback|names?|question|sharing) round|rounds? of (?:questions|feedback|sharing)|(?:opening|closing|last|final|first) words|(?:hi|hello|good (?:morning|evening|afternoon)),? (?:everyone|everybody)|what we(?:['’]ll| will)? do(?: today| tonight)?|safety (?:first|rules|reminder)|plan for today|today['’]s plan|titles?|title card|opening titles|credits|(?:the )?(?:house|safety|studio|class|ground) rules(?: and .{3,20})?|what (?:we|you|they) (?:did|learned|covered|practised|had|are going to|are doing)(?: .{3,24})?";
+  "welcome|hellos?|hi|greetings?|intro(?:duction)?s?|talk(?:ing)?|chat|words?|natter|announcements?|notices|news|questions?(?: and answers?)?|q ?(?:&|and|\\+|/) ?a|q ?a|qs|explanations?|reminders?|house[ -]?keeping|check[ -]?ins?(?: round| circle)?|lectures?|readings?|anecdotes?|jokes?|discussion|sharing|round of names|names|names round|feedback|goodbyes?|bye|outro|wrap[- ]?up|sign[- ]?off|farewells?|thanks|thank[ -]?yous?|story|poem|quotation|quote|theory|background|history|demo(?:nstration)?s?|briefing|brief|debrief|recap|summary|theme|thought for the day|admin|register|disclaimers?|safety|health and safety|instructions?|overview|outline|(?:opening|closing|sharing|talking) circle|(?:feedback|names?|question|sharing) round|rounds? of (?:questions|feedback|sharing|hellos|greetings|introductions)|(?:opening|closing|last|final|first|introductory) (?:words|remarks|thoughts|notes|comments)|camera(?: on| intro)?|to camera|(?:hi|hello|good (?:morning|evening|afternoon)),? (?:everyone|everybody)|what we(?:['’]ll| will)? do(?: today| tonight)?|safety (?:first|rules|reminder)|plan for today|today['’]s plan|titles?|title card|opening titles|credits|(?:the )?(?:house|safety|studio|class|ground) rules(?: and .{3,20})?|what (?:we|you|they) (?:did|learned|covered|practised|had|are going to|are doing)(?: .{3,24})?";
 const ENDING =
   'talk|chat|introduction|intro|reminder|reminders|notes?|announcements?|explanation|demo|demonstration|discussion|questions|story|recap|briefing|quotation|quote|poem|spiel|speech|welcome|greeting|message';
 const JOINT = /,? and | ?& ?| ?\+ ?| ?\/ ?|, /;
@@ -37,7 +37,7 @@ function isNamed(text: string): boolean {
 }
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
-  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a (?:little|bit)|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduce|explain|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:them |everyone |people )?to (?:the|a|our|my|next)|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map|path|line|way|order|difference|stance))|warn (?:about|of|them|everyone)|point out|give (?:(?:the|out|some|a|them) )*(?:homework|notices?|dates|news|info\p{L}*|instructions?|thanks|feedback|handouts?|overview|introduction)|tell (?:why|how|what|who|when|where)|demo|demonstrate|set the scene|present (?:the|a|our|my|today)|credit|acknowledge|advertise|promote|preview|set out|frame the)\b/iu;
+  /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a (?:little|bit)|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduc(?:e|ing)|explain(?:ing)?|instruct(?:ing)?|describing|telling|asking (?:how|who|about|if)|thanking|welcoming|announcing|reminding|check (?:how|who|if|that)|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:them |everyone |people )?to (?:the|a|our|my|next)|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map|path|line|way|order|difference|stance))|warn (?:about|of|them|everyone)|point out|give (?:(?:the|out|some|a|them) )*(?:homework|notices?|dates|news|info\p{L}*|instructions?|thanks|feedback|handouts?|overview|introduction)|tell (?:why|how|what|who|when|where)|demo|demonstrate|set the scene|present (?:the|a|our|my|today)|credit|acknowledge|advertise|promote|preview|set out|frame the)\b/iu;
 /** Of these the words tell how long they themselves go on: "Explain the breathing for two minutes". */
 const GOES_ON = /^(?:talk|speak|chat|discuss|explain|describe|introduce)\b/i;
 /** What others are to do for a time is not how long it is told: "Tell them to hold it for ten seconds". */
@@ -97,7 +97,7 @@ export function talkOf(written: string): Reading | null {
 }
 
 const ASKED =
-  /^(?:who|what|why|how|where|when|which|any|anyone|are|is|do|does|did|have|has|can)\b[^.!?]{3,60}\?$|^(?:about |on )?(?:why|what|how|where|who) (?:we|you|I|they|it|this|that|the|to|is|are|was|were|comes?|happens?|everyone|everybody)\b[^.!?]{0,50}$|^about \p{L}/iu;
+  /^(?:who|what|why|how|where|when|which|any|anyone|anything|anybody|something|are|is|do|does|did|have|has|can)\b[^.!?]{3,60}\?$|^(?:about |on )?(?:why|what|how|where|who) (?:we|you|I|they|it|this|that|the|to|is|are|was|were|comes?|happens?|everyone|everybody)\b[^.!?]{0,50}$|^about \p{L}/iu;
 
 /** "Recap: three things to remember, 1 min": numbers in what is told count nothing. */
 const LABELLED_TALK =
@@ -114,7 +114,7 @@ function talkIn(body: string): Reading | null {
   )
     return null;
   const labelled = LABELLED_TALK.exec(body);
-  if (labelled && isNamed(itemAt(labelled, 1))) {
+  if (labelled && isTold(itemAt(labelled, 1))) {
     const { seconds, rounds } = findCounts(`it, ${itemAt(labelled, 3)}`).counts;
     if (seconds !== undefined && rounds === undefined)
       return reading('talk', sentenceCase(`${itemAt(labelled, 1)}: ${itemAt(labelled, 2)}`), { seconds });
@@ -124,7 +124,8 @@ function talkIn(body: string): Reading | null {
   );
   const { seconds, ...others } = counts;
   if (seconds === undefined || Object.keys(others).length > 0 || crowded) return null;
-  const named = bareName(rest) || rest.trim();
+  const asked = rest.trim();
+  const named = ASKED.test(asked) ? asked : bareName(rest) || asked;
   // "Who is new? – 1 min".
   if (ASKED.test(named)) return reading('talk', sentenceCase(named), { seconds }, true);
   const head = ABOUT.exec(named)?.[1];

@@ -16,7 +16,8 @@ const UNIT = '(?: ?(?:s|secs?|seconds?|counts?|beats?))?';
 const COUNT = `(?: ?(?:\\((?:for )?|for )?(\\d{1,2}|two|three|four|five|six|seven|eight)${UNIT}\\)?)?`;
 const MARK = '(?: ?(?::|→|[-=]>|=|\\.{2,}|…)| [–—-](?= )|(?<=[)\\]])(?= )|\\))';
 const LED = '(?:(?:on|with|during) (?:the |an? |each )?)?';
-const LABEL = new RegExp(`^${LED}[([]?(${WORD})[)\\]]?${COUNT}${MARK}(?: (?=\\S)|(?=\\p{L}))`, 'iu');
+const BY = '(?: \\((?:through |by )?(?:the )?(?:nose|mouth)\\)| (?:through|by|via) (?:the )?(?:nose|mouth)(?=:))?';
+const LABEL = new RegExp(`^${LED}[([]?(${WORD})[)\\]]?${BY}${COUNT}${MARK}(?: (?=\\S)|(?=\\p{L}))`, 'iu');
 /** A count stands before the mark, or a blank is enough behind it. */
 const COUNTED = new RegExp(
   `^${LED}(${WORD})(?: \\((?:for )?| for | )(\\d{1,2}|two|three|four|five|six|seven|eight)${UNIT}\\)?(?:,|(?<=\\))) (?=\\p{L})`,

@@ -1,3 +1,4 @@
+import { withAirSpelled } from './air-spelled';
 import { breathsLabelled } from './breath-labels';
 import { findCounts } from '../phrases/counts';
 import { firstWord } from '../tokens/first-words';
@@ -9,7 +10,7 @@ import { wordAmong } from '../tokens/tokens';
 /* Breaths that a line leads. */
 
 const BREATH =
-  /^(?:(?:so|and|then|now|next),? |next: |long |slow |as you |on the )*(?:(in|out)(?::|;| [-–—]| =|,| (?=(?:through|by|via) (?:the |your )?(?:nose|mouth)\b)| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out|ot|uot|otu)\b(?! (?:the|your) (?:lower )?(?:belly|back|chest|ribs|abdomen|kidneys|dantian)\b)|(in|out)$)/iu;
+  /^(?:(?:so|and|then|now|next),? |next: |long |slow |as you |on the |the (?=(?:in|ex)hale \p{L}+s\b))*(?:(in|out)(?::|;| [-–—]| =|,| (?=(?:through|by|via) (?:the |your )?(?:nose|mouth)\b)| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out|ot|uot|otu)\b(?! (?:the|your) (?:lower )?(?:belly|back|chest|ribs|abdomen|kidneys|dantian)\b)|(in|out)$)/iu;
 const NEXT_BREATH =
   /(?<!\bbreath(?:e|ing)?)(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the |as you )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breath(?:e|ing)? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
@@ -77,37 +78,12 @@ const LED_BREATHS = [...BREATHS, 'breathe'];
 
 /** With a slip in its first word put right: "inahle lift". */
 export function withBreathSpelled(text: string): string {
-  const inAir = /\b(?:air|breath)\b/i.test(text) ? withAirSpelled(text) : text;
+  const inAir = withAirSpelled(text);
   if (inAir !== text) return inAir;
   const first = firstWord(text);
   const led = first !== 'breathe' && /^\p{L}+ (?:in|out)\b/iu.test(text) ? LED_BREATHS : BREATHS;
   const spelled = wordAmong(first, led);
   return spelled === null ? text : `${spelled}${text.slice(first.length)}`;
-}
-
-/** "Air in, arms up", "Drawing in the breath, open": the ways of a breath by the air that moves. */
-const AIR: readonly (readonly [RegExp, string])[] = [
-  [
-    /^(?:(?:and|now|then|next|so)[,:]? )*(?:the |your )?(?:air|breath) (?:comes |goes |flows |streams |moves )?in,? (?=\p{L})/iu,
-    'breathe in, ',
-  ],
-  [
-    /^(?:(?:and|now|then|next|so)[,:]? )*(?:the |your )?(?:air|breath) (?:comes |goes |flows |streams |moves )?out,? (?=\p{L})/iu,
-    'breathe out, ',
-  ],
-  [
-    /^(?:(?:and|now|then|next|so)[,:]? )*(?:tak|draw)(?:e|ing)? (?:in (?:the |a |your |some )?(?:air|breath)|(?:the |a |your |some )?(?:air|breath) in),? (?=\p{L})/iu,
-    'breathe in, ',
-  ],
-  [
-    /^(?:(?:and|now|then|next|so)[,:]? )*(?:let|letting|releas(?:e|ing)|send(?:ing)?) (?:out (?:the |a |your |some )?(?:air|breath)|(?:the |a |your |some )?(?:air|breath) out),? (?=\p{L})/iu,
-    'breathe out, ',
-  ],
-];
-
-function withAirSpelled(text: string): string {
-  for (const [way, spelled] of AIR) if (way.test(text)) return text.replace(way, spelled);
-  return text;
 }
 
 /** "Breathing: in 4, out 6 for 2 mins", "Breathe in 4 out 6, 8 times", where no movement stands above: a step by itself. */

@@ -12,14 +12,14 @@ const CONDITION =
   '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|strokes?|migraines?|(?:tennis|golfer.?s) elbow|bunions?|fibromyalgia|parkinson.?s|osteoarthritis|rheumatism|gout|cataracts?|thrombosis|varicose veins|prolapse|carpal tunnel|whiplash|scoliosis|tinnitus|frozen shoulders?|diabetes|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|frozen|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |cataract |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
 /** How somebody is who should stop or sit down. */
 const UNWELL =
-  '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly)';
+  '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly|weak)';
 const WHO = '(?:any(?:one|body)|people|those|somebody|someone|students?|whoever|everyone|if you|if they|who)';
 const HAS =
   '(?:with|who (?:has|have|is|are|gets?|feels?|becomes?|suffers? from)|(?:have|has|are|is|had|were|gets?|feels?|becomes?))';
 
 /** What each of them has; most lines have none of it. */
 const MAY_CAUTION = new RegExp(
-  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|watch|mind|care|leave|miss|easy|beware|after)`,
+  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|watch|mind|care|leave|miss|easy|beware|after|if (?:the|your))`,
   'i',
 );
 
@@ -42,6 +42,8 @@ const FORMS: readonly RegExp[] = [
   new RegExp(`^${WHO} ${HAS} (?:${UNWELL}|pregnant|injured|recovering)\\b,? \\p{L}`, 'iu'),
   /^(?:if|when) (?:you(?: are|['’]re)? |they(?: are|['’]re)? )?(?:pregnant|injured|recovering|in pain|not well)\b,? \p{L}/iu,
   /^(?:pregnant|injured|recovering|operated|in pain|not well|unwell)\? ?\p{L}/iu,
+  // "If the hip clicks, smaller".
+  /^if (?:the|your|an?|any) (?:hips?|knees?|backs?|lower back|necks?|shoulders?|wrists?|ankles?|joints?) (?:clicks?|hurts?|complains?|aches?|pinch(?:es)?|grumbles?|swells?|twinges?),? \p{L}/iu,
   // "Stay upright if you have glaucoma", "Take it easy with frozen shoulders".
   new RegExp(
     `^(?!no\\b|.*\\b(?:good|great|helps?|heals?|eas(?:es|ing)|reliev|improv|benefit|lowers|better|cures?)).{4,60}\\b(?:if|with|for|when|after|in case of) (?:.{0,16} )?(?:an? |any |your |the )?${CONDITION}[.!]?$`,

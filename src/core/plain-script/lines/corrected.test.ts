@@ -41,7 +41,9 @@ describe('a line that a person says what it is', () => {
     });
     expect(putTo('silence', 'Stand like a post x4')).toEqual({ kind: 'silence', words: 'Stand like a post', counts: {} }); // prettier-ignore
     expect(putTo('section', 'Warm up bits 8 min')).toMatchObject({ words: 'Warm up bits', counts: { seconds: [480, 360, 720] } }); // prettier-ignore
-    expect(putTo('talk', 'Why we do it, 2 min')).toMatchObject({ words: 'Why we do it, 2 min', counts: { seconds: expect.anything() as unknown } }); // prettier-ignore
+    expect(putTo('talk', 'Because it rains, 2 min')).toMatchObject({ words: 'Because it rains, 2 min', counts: { seconds: expect.anything() as unknown } }); // prettier-ignore
+    // A talk by itself, with its time apart.
+    expect(putTo('talk', 'Why we do it, 2 min')).toMatchObject({ words: 'Why we do it', counts: { seconds: expect.anything() as unknown } }); // prettier-ignore
   });
 
   it('keeps the length of a class in its title, and the pause behind what is said', () => {
