@@ -4,7 +4,7 @@
  */
 
 const PLACE =
-  '(?:(?:wide|narrow|low|parallel|first|starting|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|kneeling|ready position|all fours|pairs|knees?|feet|belly)';
+  '(?:(?:wide|narrow|low|parallel|first|starting|start|ready|rest|home|basic|opening|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|kneeling|camera|screen|all fours|pairs|knees?|feet|belly)';
 const AT =
   '(?:around|round|throughout|to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
 const OF = `(?: of (?:the |your )?${PLACE})?`;
@@ -43,11 +43,16 @@ const CHANGES = [
   '(?:make|form|get into|stand in|move into) (?:a |one |two |the |three )?(?:(?:big|large|wide|small) )?(?:circles?|lines?|rows?|pairs?|half[- ]?circle|horseshoe)',
   '(?:swap|change|switch) (?:the |your )?(?:places?|partners?|sides of the (?:room|hall)|stance|front foot|foot in front)',
   '(?:widen|narrow|change) (?:the|your) stance',
-  '(?:feet|legs) (?:back )?(?:together|closer|narrower|parallel|further apart|(?:to )?(?:shoulder|hip)[- ]?width(?: apart)?)',
+  '(?:feet|legs) (?:back )?(?:together|apart|closer|narrower|wider?|parallel|further apart|(?:to )?(?:shoulder|hip)[- ]?width(?: apart)?)',
   '(?:step|put|place|bring|set|move|take) (?:the |your )?feet (?:(?:a little|a bit|slightly|much) )?(?:apart|together|wider?|parallel|closer)',
   '(?:open|widen|spread|close|part) (?:the |your )?(?:feet|legs|stance)(?: to (?:shoulder|hip)[- ]?width(?: apart)?| (?:wide|wider|apart|again))?',
   `(?:put|place|bring|set|take) (?:the |your )?${FOOT} (?:forwards?|back|in front|behind|out|in|beside the other|to the side)`,
   `${FOOT} (?:forwards?|back|in front|behind|out)(?: now)?`,
+  '(?:make|give each other|leave) (?:some |a bit of |more |enough )?(?:room|space)',
+  '(?:take|find|have|keep to) (?:your|the) (?:seats|chairs|places|mats)',
+  `(?:up|down|off|away) from (?:the |your )?${PLACE}`,
+  '(?:hold|take|grab|touch|stand behind) (?:on to )?(?:the |your )?(?:back|seat|edge|sides?|arms) of (?:the|your|a) (?:chair|bench|seat)',
+  `${FOOT}(?: foot| leg)? to the (?:front|back|side|left|right)`,
   '(?:turn|swing|move) (?:the |your )?(?:chairs?|mats?|stools?) (?:round|around|over)',
   'sit with (?:both |the |your )*feet (?:flat )?(?:on|in) the (?:floor|ground)',
   '(?:put|place|set|stand with) (?:the |your )?feet (?:shoulder|hip)[- ]width(?: apart)?',

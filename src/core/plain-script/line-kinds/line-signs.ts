@@ -44,7 +44,7 @@ export function isStill(written: string): boolean {
 
 /** Stillness by what it is called: "Relaxation", "Body scan", "a quiet minute", "watch the breath". */
 const STILL_BY_NAME =
-  /^(?:(?:a|the|final|closing|deep|short|guided|full|long|side[- ]lying|lying|seated|sitting|standing) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|mindful (?:standing|sitting|breathing)|quietness|zhan zhuang|(?:pole|tree|empty|still) (?:standing|sitting)|listen(?:ing)? (?:inside|inwards?|within)|in (?:the )?(?:quiet|silence|stillness)|soften and (?:listen|feel|wait)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
+  /^(?:(?:a|the|final|closing|deep|short|guided|full|long|side[- ]lying|lying|seated|sitting|standing) )*(?:relax(?:ation|ing)?|body scan|quiet (?:minute|moment|time)|(?:minute|moment)s? of (?:silence|quiet|stillness)|mindful (?:standing|sitting|breathing)|quietness|zhan zhuang|(?:empty|still) (?:standing|sitting)|listen(?:ing)? (?:inside|inwards?|within)|(?:in|sink into|stay in|be in|rest in|enter) (?:the )?(?:quiet|silence|stillness|wuji)|nothing to do|soften and (?:listen|feel|wait)|breath(?:ing)? awareness|natural breathing|settl(?:e|ing)|silent|hold (?:the )?silence)$|^(?:just |quietly )*(?:watch|follow|observe|notice|listen to|feel) (?:the|your|their|our) (?:breath(?:ing)?|sea|waves|wind|room|sounds?|rain|silence)$|^(?:stand (?:in )?)?wuji(?: stance| standing)?$/i;
 
 /** What is written down for the day and is no part of the class. */
 export const BESIDE_CLASS =
@@ -68,7 +68,7 @@ const MOVES =
 
 /** "Feel the feet", "Let the breath settle", "Just be here": nobody moves. */
 const ONLY_FELT =
-  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:hands|palms) on (?:the |your )?(?:heart|belly|chest), (?:listen|feel|notice)(?:ing)?(?: inside| inwards?)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:own |whole )?(?:feet|breath(?: come and go| coming and going| move| moving| going in and out)?|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|let (?:the |your )?breath (?:breathe|come|be|flow|go|find)(?: [\p{L}’']+){0,4}|be here)$/iu;
+  /^(?:(?:just|only|simply|quietly|then|now|and|next)[,:]? )*(?:(?:hear(?:ing)?|listen(?:ing)? to) (?:the |your |our )?\p{L}+(?: \p{L}+)?|(?:hands|palms) on (?:the |your )?(?:heart|belly|chest), (?:listen|feel|notice)(?:ing)?(?: inside| inwards?)?|(?:(?:feel|notic|sens|watch|count|follow|observ)(?:e|ing)?|stay with|be with|rest in) (?:the |your |our )?(?:own |whole |both )?(?:feet|breath(?: come and go| coming and going| move| moving| going in and out)?|body|hands|heart(?:beat)?|belly|room|ground|floor|weight|sounds?|whole body|warmth|feeling|after-?glow|stillness)(?:[,;] (?:quiet|still|silent)(?:ly)?)?|let (?:the |your |everything |it |all )*(?:breath |mind |body )?(?:all )?settle|let (?:the |your )?breath (?:breathe|come|be|flow|go|find)(?: [\p{L}’']+){0,4}|be here|(?:notice|feel|sense) (?:what|how|where|whether) (?!to\b)\p{L}[\p{L} ’']{2,40})$/iu;
 
 /** Whether people only feel or hear something, and nobody moves. */
 export function isOnlyFelt(text: string): boolean {
@@ -89,7 +89,11 @@ export function isTransition(text: string): boolean {
 /** Whether a change of place is one by its words alone; others may as well be said to people. */
 export function isPlainTransition(text: string): boolean {
   const first = wordAmong(firstWord(text), PLACE_VERBS);
-  if (first !== null && /\b(?:feet|foot|legs?|stance|sides?|chair)\b|^step (?:in|back)\b/i.test(text)) return true;
+  if (
+    first !== null &&
+    /\b(?:feet|foot|legs?|stance|(?<!from side to )sides?(?! to side)|chair)\b|^step (?:in|back)\b/i.test(text)
+  )
+    return true;
   return (
     /^(?:let us |now |then |we )*(?:bring|step) (?:the |your )?feet\b/i.test(text) ||
     (/^stand(?:ing)? (?:up )?(?:behind|beside|from|in front|next|and face)\b/i.test(text) && wordCount(text) <= 6) ||

@@ -80,7 +80,7 @@ export function drinkIn(written: string, lastsSeconds: number | null): Reading |
 
 /** "Catch your breath", "Rest/drink", "Stop and rest", "to recover". */
 const RECOVERS =
-  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake(?: (?:it |everything )?(?:out|off))?|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|sip|rest|water|stretch|shake)|(?:arms|hands) (?:down|loose)|take|let it settle|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|stop here|wait here|off|time out|breathing space)[.!]?$/iu;
+  /^(?:(?:and|now|then|next|just|all)[,:]? )*(?:(?:shake(?: (?:it |everything )?(?:out|off))?|stop|sit(?: down)?),? (?:and|then|&) (?:rest|drink|recover|pause|breathe)|(?:rest|drink|pause) ?(?:\/|&|\+|or|and) ?(?:drink|sip|rest|water|stretch|shake)|(?:let go|loosen|relax|shake out), rest|(?:arms|hands) (?:down|loose)|take|let it settle|catch (?:your|the|their) breath|get (?:your|the|their) breath back|(?:to |time to )?(?:recover|rest|get over it|breathe out|drink)|drink (?:something|some water|water|a sip)|have (?:something to drink|a drink)|stop here|wait here|off|time out|breathing space)[.!]?$/iu;
 
 /** "1 min pause for photos". */
 const PAUSE_FOR = /^(?:an? |short |quick |little )*(?:pause|stop|break) for (?:an? |the |some )?\p{L}{4,}$/iu;

@@ -3,6 +3,8 @@
  * "An exhale lowers the arms".
  */
 
+/** A longer line is spoken: "As the breath comes in, let the arms open to the sides, no higher than the ribs." */
+const LONGEST = 50;
 const LEAD = '^(?:(?:and|now|then|next|so)[,:]? )*';
 const OWN = '(?:the |an? |your |some )?';
 /** Not "breath in the belly". */
@@ -35,7 +37,7 @@ const LED_ON = /,(?= (?:as|when|while|to|until|with|through)\b)/iu;
 
 /** A text with the air that moves in the usual words for a breath; others as they are. */
 export function withAirSpelled(text: string): string {
-  if (!/\b(?:air|breath|inhale|exhale)\b/i.test(text)) return text;
+  if (text.length > LONGEST || !/\b(?:air|breath|inhale|exhale)\b/i.test(text)) return text;
   // "The breath goes in as you rise and out as you sink." is spoken.
   if (/[.!?] \S/.test(text) || (/\bin\b/i.test(text) && /\bout\b/i.test(text))) return text;
   for (const [way, spelled] of WAYS) if (way.test(text)) return text.replace(way, spelled).replace(LED_ON, '');

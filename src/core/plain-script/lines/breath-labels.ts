@@ -14,8 +14,8 @@ const WORD =
   'breathe? in|breathe? out|breathing in|breathing out|in-?breath|out-?breath|in breath|out breath|inhalation|exhalation|inhal(?:e|ing)s?|exhal(?:e|ing)s?|inh|exh|in|out|i|o|e';
 const UNIT = '(?: ?(?:s|secs?|seconds?|counts?|beats?))?';
 const COUNT = `(?: ?(?:\\((?:for )?|for )?(\\d{1,2}|two|three|four|five|six|seven|eight)${UNIT}\\)?)?`;
-const MARK = '(?: ?(?::|→|[-=]>|=|\\.{2,}|…)| [–—-](?= )|(?<=[)\\]])(?= )|\\))';
-const LED = '(?:(?:on|with|during) (?:the |an? |each )?)?';
+const MARK = '(?: ?(?::|→|[-=]>|=| \\/(?= )|\\.{2,}|…)| [–—-](?= )|(?<=[)\\]])(?= )|\\))';
+const LED = '(?:(?:and|now|then|next)[,:]? )*(?:(?:on|with|during) (?:the |an? |each )?)?';
 const BY = '(?: \\((?:through |by )?(?:the )?(?:nose|mouth)\\)| (?:through|by|via) (?:the )?(?:nose|mouth)(?=:))?';
 const LABEL = new RegExp(`^${LED}[([]?(${WORD})[)\\]]?${BY}${COUNT}${MARK}(?: (?=\\S)|(?=\\p{L}))`, 'iu');
 /** A count stands before the mark, or a blank is enough behind it. */
@@ -38,7 +38,11 @@ interface Label {
 
 /** The breaths that a line leads with marks behind their names; `null` where it does not. */
 export function breathsLabelled(text: string): readonly Reading[] | null {
-  if (text.length > LONGEST || !/^\W*(?:on|with|during|in|out|inh|exh|breath|i\b|o\b|e\b)/i.test(text)) return null;
+  if (
+    text.length > LONGEST ||
+    !/^\W*(?:and|now|then|next|on|with|during|in|out|inh|exh|breath|i\b|o\b|e\b)/i.test(text)
+  )
+    return null;
   const inside = /^\((?!(?:in|out|inhale|exhale)\))(.+)\)[.]?$/iu.exec(text)?.[1] ?? text;
   const first = labelAt(inside, 0);
   if (!first) return null;

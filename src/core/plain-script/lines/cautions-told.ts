@@ -30,7 +30,7 @@ const FORMS: readonly RegExp[] = [
     'iu',
   ),
   // "With vertigo keep the eyes open".
-  new RegExp(`^(?:with|for|in case of) (?:an? |any |your )?${CONDITION},? \\p{L}`, 'iu'),
+  new RegExp(`^(?:with|for|in case of) (?:an? |any |your )?${CONDITION}[,:]? \\p{L}`, 'iu'),
   // "Not for people with a new hip", "Not suitable with glaucoma", "Not after surgery".
   new RegExp(`^not\\b(?=.{0,50}\\b(?:for|with|if|when|after|in|during)\\b).{0,60}\\b${CONDITION}`, 'iu'),
   // "Skip this if you are pregnant", "Avoid with high blood pressure".
@@ -42,6 +42,11 @@ const FORMS: readonly RegExp[] = [
   new RegExp(`^${WHO} ${HAS} (?:${UNWELL}|pregnant|injured|recovering)\\b,? \\p{L}`, 'iu'),
   /^(?:if|when) (?:you(?: are|['’]re)? |they(?: are|['’]re)? )?(?:pregnant|injured|recovering|in pain|not well)\b,? \p{L}/iu,
   /^(?:pregnant|injured|recovering|operated|in pain|not well|unwell)\? ?\p{L}/iu,
+  // "Don't do this one if you are dizzy".
+  new RegExp(
+    `^(?:don['’]t|do not|please don['’]t|never) (?:do|try|join|take) (?:this|it|that|the)(?: \\p{L}+){0,2} (?:if|when|with|after)\\b.{0,24}\\b(?:${CONDITION}|${UNWELL})`,
+    'iu',
+  ),
   // "If the hip clicks, smaller".
   /^if (?:the|your|an?|any) (?:hips?|knees?|backs?|lower back|necks?|shoulders?|wrists?|ankles?|joints?) (?:clicks?|hurts?|complains?|aches?|pinch(?:es)?|grumbles?|swells?|twinges?),? \p{L}/iu,
   // "Stay upright if you have glaucoma", "Take it easy with frozen shoulders".
