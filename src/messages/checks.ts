@@ -211,7 +211,8 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   },
   'no-seated': {
     title: 'No seated option',
-    why: () => 'No line offers a seat.',
+    why: (f) =>
+      `No line offers a seat.${Number(f.versions) > 0 ? ' The seated versions of the movements are not said by themselves.' : ''}`,
   },
   'class-caution': {
     title: 'Caution for the whole class',

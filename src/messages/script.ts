@@ -21,10 +21,12 @@ export const LINE_KIND_WORDS: Readonly<Record<LineKind, string>> = {
   nothing: 'skipped',
 };
 
-/** What a line counts, how many steps it names with theirs, or where in a step it is said. */
-export function lineCounts({ counts, steps, over }: ReadLine): string {
+/** What a line counts, how many steps it names with theirs, where in a step it is said, and what else stands in it. */
+export function lineCounts({ counts, steps, also = [], over }: ReadLine): string {
   if (over) return overWords(over);
-  return steps === undefined ? countWords(counts) : `and ${steps - 1} more ${steps === 2 ? 'step' : 'steps'}`;
+  const counted = steps === undefined ? countWords(counts) : `and ${steps - 1} more ${steps === 2 ? 'step' : 'steps'}`;
+  const besides = also.map((kind) => LINE_KIND_WORDS[kind]).join(', ');
+  return [counted, besides === '' ? '' : `and ${besides}`].filter((part) => part !== '').join(', ');
 }
 
 /** The counts that were found in a line. */

@@ -35,6 +35,7 @@ export type FactName =
   | 'levels'
   | 'max'
   | 'movements'
+  | 'versions'
   | 'multiple'
   | 'name'
   | 'off'

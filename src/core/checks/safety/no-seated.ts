@@ -1,7 +1,7 @@
 import { offers } from '@/core/meaning';
 import { isMovement, type ClassCheck } from '../model';
 
-/** Nothing in the class can be done seated, by what is said and by what its movements hold. */
+/** Nothing in the class can be done seated, by what is said in it; the seated version of a movement is not said by itself. */
 export const noSeated: ClassCheck = {
   name: 'no-seated',
   group: 'safety',
@@ -11,6 +11,7 @@ export const noSeated: ClassCheck = {
     const movements = steps.filter(isMovement);
     if (movements.length === 0) return [];
     if (steps.some(({ texts }) => texts.some(({ text }) => offers(text, 'seat')))) return [];
-    return [{ stepId: null, facts: { movements: movements.length } }];
+    const versions = movements.filter(({ step }) => step.seated !== '').length;
+    return [{ stepId: null, facts: { movements: movements.length, ...(versions > 0 ? { versions } : {}) } }];
   },
 };

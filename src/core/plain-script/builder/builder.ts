@@ -1,3 +1,4 @@
+import { besides } from './besides';
 import { itemAt } from '@/core/units';
 import type { NewId } from '@/core/document';
 import { blankStep, isMovement, isSilence, LIMITS, makeMovement, makeSection, type Setting, type Step } from '@/core/plan'; // prettier-ignore
@@ -163,8 +164,7 @@ export class ScriptBuilder {
     const unsure = !titled && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
-    const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
-    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, steps > 1 ? { steps } : {});
+    this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, besides(readings, first));
     this.titleKind = null;
   }
 
@@ -297,7 +297,7 @@ export class ScriptBuilder {
     words: string,
     counts: Counts = {},
     unsure = false,
-    more: Pick<ReadLine, 'steps' | 'over'> = {},
+    more: Pick<ReadLine, 'steps' | 'also' | 'over'> = {},
   ): void {
     const read = { number: this.read.length + 1, text, kind, words, counts, unsure, ...more };
     this.read.push(unsure ? { ...read, others: otherKinds(read) } : read);

@@ -34,6 +34,8 @@ export interface ReadLine {
   readonly words: string;
   /** Where it names several steps, each with its amount: how many. `words` and `counts` are those of the first. */
   readonly steps?: number;
+  /** What else stands in it beside its first reading, each kind once: an exhale behind an inhale, a cue behind a step. */
+  readonly also?: readonly LineKind[];
   /** Where in the step above it is said, where it says so. */
   readonly over?: Pick<DuringLine, 'on' | 'number'>;
 }
