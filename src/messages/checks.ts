@@ -212,7 +212,7 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
   'no-seated': {
     title: 'No seated option',
     why: (f) =>
-      `No line offers a seat.${Number(f.versions) > 0 ? ' The seated versions of the movements are not said by themselves.' : ''}`,
+      `No line offers a seat.${Number(f.versions) > 0 ? ' A seated version of a movement is written, but not said in the class.' : ''}`,
   },
   'class-caution': {
     title: 'Caution for the whole class',

@@ -9,7 +9,19 @@ import { countingIds } from '../support/chance';
  * written one after the other, each before it was looked at how the reader takes it; rules were then made on it.
  */
 
-const ROWS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'] as const;
+const ROWS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+  'eleventh',
+] as const;
 
 interface Form {
   readonly text: string;

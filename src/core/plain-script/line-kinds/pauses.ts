@@ -36,14 +36,14 @@ export function pauseIn(text: string): number | null {
   if (/^[([]pause[)\]][.]?$/i.test(text)) return UNTIMED;
   const dotted = /^(?:\.{2,}|…) ?(\d{1,3}) ?s(?:ecs?|econds?)? ?(?:\.{2,}|…)?$/i.exec(text);
   if (dotted) return Number(dotted[1]);
-  const figure = /^\(?(?:pause:? \(?(\d{1,3})\)?|(?:breather|break|wait):? (\d0))\)?$/i.exec(text);
+  const figure = /^\(?(?:pause:? \(?(\d{1,3})\)?|(?:breather|break|wait|rest)(?: [–-]|:)? (\d0))\)?$/i.exec(text);
   if (figure) return Number(figure[1] ?? figure[2]) <= 300 ? Number(figure[1] ?? figure[2]) : null;
   const bare = text
     .replace(/^\(|\)\.?$/g, '')
     .replace(/^between [^:]{2,30}: /i, '')
     .replace(/^\(?(?:optional|if needed|maybe|perhaps)\)?,? /i, '')
     .replace(
-      /^(?:[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)|[^\dx×]{2,40}? and (?=rest\b)|(?:arms|hands|breathe) [^,\d]{2,16}, (?=rest\b))/i,
+      /^(?:[^\dx×]{2,40}?(?: and|,)(?: then)? (?=(?:wait|pause)\b)|[^\dx×]{2,40}? and (?=rest\b)|[^,\dx×]{2,24}, (?=rest\b))/i,
       '',
     );
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));

@@ -9,13 +9,13 @@ const LONGEST = 160;
 
 /** What people have that a movement is changed or left for; the kinds of `docs/checks.md`, as people write them. */
 const CONDITION =
-  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|strokes?|migraines?|(?:tennis|golfer.?s) elbow|bunions?|fibromyalgia|parkinson.?s|osteoarthritis|rheumatism|gout|cataracts?|thrombosis|varicose veins|prolapse|carpal tunnel|whiplash|scoliosis|tinnitus|frozen shoulders?|diabetes|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|frozen|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |cataract |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
+  '(?:(?:high|low|raised|very high) (?:blood[- ]?pressure|bp)|hbp|blood[- ]?pressure|glaucoma|pregnan(?:t|cy)|osteoporosis|osteopenia|arthritis|hernias?|vertigo|dizziness|epilepsy|asthma|sciatica|pacemakers?|slipped disc|strokes?|migraines?|(?:tennis|golfer.?s) elbow|bunions?|fibromyalgia|parkinson.?s|osteoarthritis|rheumatism|gout|cataracts?|thrombosis|varicose veins|prolapse|carpal tunnel|whiplash|scoliosis|tinnitus|frozen shoulders?|diabetes|heart attacks?|(?:high )?(?:eye )?pressure in the eyes?|(?:heart|lung|eye|back|knee|hip|neck|shoulder|wrist|ankle|elbow|hand|foot|leg|thumb|balance|joint) (?:trouble|problems?|conditions?|disease|issues?|pain|injur(?:y|ies)|surgery|operations?|replacements?|complaints?)|(?:new|replaced|artificial|bad|sore|stiff|weak|painful|tender|inflamed|operated|injured|dodgy|frozen|sensitive|frozen|poor|tight|unstable) (?:hips?|knees?|backs?|lower backs?|necks?|shoulders?|wrists?|ankles?|joints?|feet|hearts?|bones?|balance)|(?:after )?(?:an? |any )?(?:recent |fresh |hip |knee |back |heart |eye |cataract |shoulder )+(?:surgery|operations?|op|injur(?:y|ies)|falls?|stroke))';
 /** How somebody is who should stop or sit down. */
 const UNWELL =
-  '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly|weak)';
+  '(?:dizz(?:y|iness)|light[- ]?head(?:ed|edness)|faint(?:ing)?|giddy|sick|nausea|unwell|ill|breathless(?:ness)?|out of breath|short of breath|pain(?:ful)?|hurts?|(?:sharp|any) pain|chest pain|numb(?:ness)?|unsteady|wobbly|shaky(?: on (?:your|the|their) (?:legs|feet))?|weak)';
 const WHO = '(?:any(?:one|body)|people|those|somebody|someone|students?|whoever|everyone|if you|if they|who)';
 const HAS =
-  '(?:with|who (?:has|have|is|are|gets?|feels?|becomes?|suffers? from)|(?:have|has|are|is|had|were|gets?|feels?|becomes?))';
+  '(?:with|after|who (?:has|have|is|are|gets?|feels?|becomes?|suffers? from)|(?:have|has|are|is|had|were|gets?|feels?|becomes?))';
 
 /** What each of them has; most lines have none of it. */
 const MAY_CAUTION = new RegExp(
@@ -47,6 +47,8 @@ const FORMS: readonly RegExp[] = [
     `^(?:don['’]t|do not|please don['’]t|never) (?:do|try|join|take) (?:this|it|that|the)(?: \\p{L}+){0,2} (?:if|when|with|after)\\b.{0,24}\\b(?:${CONDITION}|${UNWELL})`,
     'iu',
   ),
+  // "After a heart attack no squats".
+  new RegExp(`^after (?:an? |any |your )?${CONDITION}(?:,| no\\b| not\\b| only\\b| ask\\b| do\\b)`, 'iu'),
   // "If the hip clicks, smaller".
   /^if (?:the|your|an?|any) (?:hips?|knees?|backs?|lower back|necks?|shoulders?|wrists?|ankles?|joints?) (?:clicks?|hurts?|complains?|aches?|pinch(?:es)?|grumbles?|swells?|twinges?),? \p{L}/iu,
   // "Stay upright if you have glaucoma", "Take it easy with frozen shoulders".
