@@ -4,7 +4,7 @@
  */
 
 const PLACE =
-  '(?:(?:wide|narrow|low|parallel|first|starting|start|ready|rest|home|basic|opening|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|kneeling|camera|screen|all fours|pairs|knees?|feet|belly)';
+  '(?:(?:wide|narrow|low|parallel|first|starting|start|ready|rest|home|basic|opening|next|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|kneeling|camera|screen|all fours|pairs|knees?|feet|belly)';
 const AT =
   '(?:around|round|throughout|to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
 const OF = `(?: of (?:the |your )?${PLACE})?`;
@@ -56,6 +56,9 @@ const CHANGES = [
   'stand wherever you (?:like|want)',
   'find your balance(?: again)?(?: on both feet)?',
   'feet parallel,? (?:shoulder|hip)[- ]?width(?: apart)?',
+  'feet (?:under|below) the (?:hips|shoulders)',
+  `${THINGS} in (?:a |two |three )?(?:circle|rows?|lines?|half[- ]?circle)`,
+  'shuffle (?:the |your )?feet (?:together|apart)',
   '(?:make|give each other|leave) (?:some |a bit of |more |enough )?(?:room|space)',
   '(?:take|find|have|keep to) (?:your|the) (?:seats|chairs|places|mats)',
   `(?:up|down|off|away) from (?:the |your )?${PLACE}`,
@@ -74,7 +77,7 @@ const CHANGES = [
   '(?:pair|line|team) up(?: (?:along|at|against|by|with|in|behind) [^,;:.\\d]{3,24})?',
   'find (?:a|your) (?:partner|neighbour)',
   'back to back(?: with (?:a|your) partner)?',
-  '(?:the |your )?weight (?:back (?:to|on|onto|on to|into|in|over) (?:both|the|your)|(?:to|onto|over) (?:both|two)) (?:feet|heels|legs|middle|cent(?:re|er))',
+  '(?:the |your )?weight (?:back (?:to|on|onto|on to|into|in|over) (?:both|the|your)|(?:to|onto|on|over) (?:both|two)) (?:feet|heels|legs|middle|cent(?:re|er))',
   'turn (?:(?:a|one) )?(?:quarter|half|eighth)(?: turn)?(?: to the (?:left|right)| (?:left|right|round|around))?',
   '(?:shake|let go|let it go|relax|wiggle|roll|stretch)(?: \\p{L}+){0,3},? and (?:come|go|get|return)(?: back)? (?:to|into) (?:standing|sitting|the (?:middle|start|cent(?:re|er)))',
   'step (?:out|forwards?|wide|apart|off)(?: to the (?:left|right|side|front|back))?',

@@ -19,7 +19,7 @@ const HAS =
 
 /** What each of them has; most lines have none of it. */
 const MAY_CAUTION = new RegExp(
-  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|watch|mind|care|leave|miss|easy|beware|after|if (?:the|your))`,
+  `\\b(?:${CONDITION}|${UNWELL}|n\\.?b\\b|skip|omit|avoid|watch|mind|care|leave|miss|easy|beware|after|patients|if (?:the|your))`,
   'i',
 );
 
@@ -59,7 +59,7 @@ const FORMS: readonly RegExp[] = [
   // "NB: hold on to the chair if unsteady".
   new RegExp(`^n\\.?b\\.?[:,!]? .*\\b(?:${CONDITION}|${UNWELL}|not|never|stop|avoid|careful)\\b`, 'iu'),
   // "Dizzy people sit", "Pregnant women keep the feet wide".
-  /^(?:dizzy|unsteady|pregnant|unwell|breathless) (?:people|students|ones|women|mothers) \p{Ll}/iu,
+  /^(?:dizzy|unsteady|pregnant|unwell|breathless|heart|stroke|asthma|migraine) (?:people|patients|students|ones|women|mothers) \p{Ll}/iu,
   // "Painful wrists keep fists".
   /^(?:bad|sore|painful|arthritic|weak) (?:knees|backs?|hips|necks?|shoulders|wrists|ankles|hands) \p{Ll}/iu,
   // "Watch out for dizziness", "Take care with the lower back".

@@ -239,16 +239,16 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const mark = stamped.slice(0, stamped.length - body.length);
   const [taught] = behind ? namedOr(behind.head, readText(mark + behind.head, line, standing)) : [];
   if (behind && taught?.kind === 'movement') return [taught, layered(body, behind.layers)];
-  const labelled = talkLasting(body, lastsSeconds) ?? labelledAs(body, under);
-  if (labelled) return labelled;
-  const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
-  if (side)
-    return readStep(`${itemAt(side, 2)}, ${/^r/i.test(itemAt(side, 1)) ? 'right' : 'left'} side only`, false, under);
   const amount = standing.wantsAmount ? boxedAmount(body) : undefined;
   if (amount !== undefined && MAY_COUNT.test(amount)) {
     const found = readText(amount, amount, { ...standing, wantsAmount: false });
     if (found.length === 1 && found[0]?.kind === 'setting') return found;
   }
+  const labelled = talkLasting(body, lastsSeconds) ?? labelledAs(body, under);
+  if (labelled) return labelled;
+  const side = under === 'movement' && !ITEM.test(stamped) ? SIDE_FIRST.exec(body) : null;
+  if (side)
+    return readStep(`${itemAt(side, 2)}, ${/^r/i.test(itemAt(side, 1)) ? 'right' : 'left'} side only`, false, under);
   const apart = clauseApart(body, item, (part) => readText(mark + part, line, standing));
   if (apart) return apart;
   const guided = guidedWords(body);
