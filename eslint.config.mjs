@@ -18,7 +18,7 @@ export default defineConfig(
   { ignores: ['dist/', '.astro/', 'node_modules/', '.calm/', 'test-results/', '**/*.cjs', 'src/env.d.ts'] },
   ...tseslint.configs.recommendedTypeChecked,
   {
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: { parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
