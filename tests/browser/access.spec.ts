@@ -19,7 +19,7 @@ async function expectAccessibleInBoth(page: Page, view: string, part?: string): 
   const grounds = new Set<string>();
   for (const theme of ['light', 'dark'] as const) {
     await page.evaluate((chosen) => (document.documentElement.dataset.theme = chosen), theme);
-    await expectAccessible(page, `${view}, ${theme}`, part, theme === 'dark');
+    await expectAccessible(page, `${view}, ${theme}`, part);
     grounds.add(await page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor));
   }
   expect(grounds.size, `${view}: grounds of both themes`).toBe(2);
@@ -158,7 +158,6 @@ test('axe-core finds what it looks for', async ({ page }) => {
   });
   const found = (await complaintsOf(page)).map((one) => one.split(':')[0]).sort();
   expect(found).toEqual(['button-name', 'color-contrast', 'image-alt']);
-  expect((await complaintsOf(page, undefined, true)).map((one) => one.split(':')[0])).toEqual(['color-contrast']);
   expect(await complaintsOf(page, 'h1')).toEqual([]);
 });
 

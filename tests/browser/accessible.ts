@@ -1,12 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
-/** What depends on the theme: all else is the same in both, and is asked in the first. */
-const OF_COLOURS = ['color-contrast', 'link-in-text-block'];
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-/** What axe-core holds against a view at rest by WCAG 2.2 AA, each in words. With `part`, of that part alone: an open menu half covers what it lies over. With `colours`, by the rules of colours alone. */
-export async function complaintsOf(page: Page, part?: string, colours = false): Promise<string[]> {
+/** What axe-core holds against a view at rest by WCAG 2.2 AA, each in words. With `part`, of that part alone: an open menu half covers what it lies over. */
+export async function complaintsOf(page: Page, part?: string): Promise<string[]> {
   // At rest: nothing half faded in, and nothing half covered by a heading that sticks while the strip is scrolled.
   await page.evaluate(async () => {
     document.querySelector('main')?.scrollTo(0, 0);
@@ -18,9 +16,7 @@ export async function complaintsOf(page: Page, part?: string, colours = false): 
   });
   // Only what is wrong is wanted, in the page itself: carrying all that is right to a page of its own took six times as
   // long.
-  const builder = new AxeBuilder({ page })
-    .options({ resultTypes: ['violations'], runOnly: colours ? { type: 'rule', values: OF_COLOURS } : RULES })
-    .setLegacyMode();
+  const builder = new AxeBuilder({ page }).options({ resultTypes: ['violations'], runOnly: RULES }).setLegacyMode();
   const { violations } = await (part === undefined ? builder : builder.include(part)).analyze();
   return violations.map(
     (one) =>
@@ -31,7 +27,7 @@ export async function complaintsOf(page: Page, part?: string, colours = false): 
   );
 }
 
-/** Nothing is held against a view, or a part of it; with `colours`, by the rules of colours alone. */
-export async function expectAccessible(page: Page, view: string, part?: string, colours = false): Promise<void> {
-  expect.soft(await complaintsOf(page, part, colours), view).toEqual([]);
+/** Nothing is held against a view, or a part of it. */
+export async function expectAccessible(page: Page, view: string, part?: string): Promise<void> {
+  expect.soft(await complaintsOf(page, part), view).toEqual([]);
 }
