@@ -56,7 +56,6 @@ const CHANGES = [
   'stand wherever you (?:like|want)',
   'find your balance(?: again)?(?: on both feet)?',
   'feet parallel,? (?:shoulder|hip)[- ]?width(?: apart)?',
-  'feet (?:under|below) the (?:hips|shoulders)',
   `${THINGS} in (?:a |two |three )?(?:circle|rows?|lines?|half[- ]?circle)`,
   'shuffle (?:the |your )?feet (?:together|apart)',
   '(?:make|give each other|leave) (?:some |a bit of |more |enough )?(?:room|space)',
