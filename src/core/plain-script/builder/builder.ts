@@ -108,13 +108,12 @@ export class ScriptBuilder {
       readings.find(({ kind }) => kind === 'said') ??
       readings[0] ??
       reading('setting', '');
-    const steps = readings.filter(({ kind }) => kind === 'movement' || kind === 'silence').length;
     const unsure = readings.some((one) => one.unsure);
     const alone = readings.length === 1 && over ? { over: over.over } : {};
     const own =
       Object.keys(main.counts).length > 0 ? undefined : readings.find(({ kind }) => kind === 'setting')?.counts;
     this.note(written, main.kind, main.words, own ?? main.counts, unsure, {
-      ...(steps > 1 ? { steps } : {}),
+      ...besides(readings, main),
       ...(alone.over ? { over: alone.over } : {}),
     });
   }

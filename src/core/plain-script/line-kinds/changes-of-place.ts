@@ -4,7 +4,7 @@
  */
 
 const PLACE =
-  '(?:(?:wide|narrow|low|parallel|first|starting|start|ready|rest|home|basic|opening|next|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|kneeling|camera|screen|all fours|pairs|knees?|feet|belly)';
+  '(?:(?:wide|narrow|low|parallel|first|starting|start|ready|rest|home|basic|opening|next|middle|front|back|left|right|other|big|own|window|mirror|door|far|near|opposite|side) )*(?:floor|ground|mats?|chairs?|seats?|stools?|wheelchairs?|wall|cent(?:re|er)|middle|circle|window|door|front|back|places?|spots?|spaces?|sides?|corners?|edge|bench|lines?|rows?|start|beginning|standing|sitting|seated|kneeling|neutral|stance|positions?|room|hall|garden|lawn|grass|sea|sun|partners?|group|carpet|end|lying|camera|screen|all fours|pairs|knees?|feet|belly)';
 const AT =
   '(?:around|round|throughout|to|into|onto|on to|on|in|at|behind|beside|against|by|near|next to|in front of|away from|towards?|over to|across|with (?:the|your|their) backs? to) (?:the |your |an? |their |our |one )?(?!(?:left|right) side$)';
 const OF = `(?: of (?:the |your )?${PLACE})?`;
@@ -13,7 +13,7 @@ const HOW =
   '(?: (?:down|up|back|forwards?|over|out|in|away|tall|upright|again|slowly|still|close(?:r)?|together|apart|further|wide(?:r)?|outside|inside|round|around|sideways|off|cross-legged|facing))';
 const STAY = '(?:stand(?:ing)?|sit|lie|kneel)';
 const GO =
-  '(?:come|go|get|return|move|walk|shuffle|step|gather|spread|scatter|down|back|up|everyone|everybody|roll|slide|slip|scoot|turn|head|crawl|lower(?: yourselves| yourself)?|climb|settle|make (?:your|their|our) way|look|face)';
+  '(?:come|go|get|return|move|walk|shuffle|step|gather|spread|scatter|down|back|up|everyone|everybody|roll|slide|slip|scoot|turn|crawl|climb|make (?:your|their|our) way)';
 const THINGS = '(?:chairs?|mats?|stools?|cushions?|blankets?|sticks?|tables?|shoes|bands?|blocks?)';
 const FOOT = '(?:left|right|other|back|front)(?: foot| leg)?';
 
@@ -48,6 +48,8 @@ const CHANGES = [
   '(?:open|widen|spread|close|part) (?:the |your )?(?:feet|legs|stance)(?: to (?:shoulder|hip)[- ]?width(?: apart)?| (?:wide|wider|apart|again))?',
   `(?:put|place|bring|set|take) (?:the |your )?${FOOT} (?:forwards?|back|in front|behind|out|in|beside the other|to the side)`,
   `${FOOT} (?:forwards?|back|in front|behind|out)(?: now)?`,
+  'look (?:to|towards) (?:the )?(?:window|door|mirror|front|back)(?: wall)?',
+  `lower (?:yourselves |yourself )?(?:down )?(?:onto|on to) (?:the |your )?${PLACE}`,
   '(?:look for|find|choose) (?:a |your )?(?:free |new |good |own )*(?:spot|space|place)',
   '(?:put|lay|pick up|bend down for|fetch) (?:the |your )?(?:sticks?|mats?|bands?|balls?|blocks?|cushions?|blankets?|fans?)(?: (?:down|away|aside|back))?',
   'come out of (?:the|your) (?:squat|stance|pose|position|bend|fold|twist)',

@@ -21,7 +21,6 @@ const PAUSE_WORDS = [
   'rst',
   'recovery',
   'recover',
-  'stop',
 ] as const;
 
 /** "(pause 20 s)", "pause, half a minute", "a long pause (25 secs)", "10 s of nothing", "(20 s)"; in seconds. */
@@ -54,7 +53,7 @@ export function pauseIn(text: string): number | null {
   const [word = '', ...others] = words;
   if (/^(?:leave|give|take|have|allow)\b/i.test(bare) && /^(?:after|before|between)$/.test(word)) return asked;
   if (
-    (wordAmong(word, PAUSE_WORDS) !== null || isSwapped(word, 'rest')) &&
+    (wordAmong(word, PAUSE_WORDS) !== null || isSwapped(word, 'rest') || word === 'stop') &&
     /^(?:$|after|before|between|arms|legs|while|drink|water|tea)/.test(others[0] ?? '')
   )
     return asked;

@@ -13,14 +13,13 @@ const TELLS = ',? (?:and |then )?(?!(?:the|your|my|an?)\\b)(?=\\p{L})';
 function ways(way: 'in' | 'out', moved: string, does: string): readonly (readonly [RegExp, string])[] {
   const air = `${OWN}(?:air|breath)`;
   const told = way === 'in' ? 'inhale' : 'exhale';
+  const flows = `(?:as |when |while |with |on )?${air} (?:comes |goes |flows |streams |moves )?${way}`;
+  const isMoved = `${moved} (?:${way} ${air}|${air} ${way})`;
+  const acts = `(?:an? |the |each )?(?:${told}|${way}[- ]?breath) (?=(?:${does})\\b)`;
   return [
-    `(?:as |when |while |with |on )?${air} (?:comes |goes |flows |streams |moves )?${way}`,
-    `${moved} (?:${way} ${air}|${air} ${way})`,
-  ]
-    .map((one): readonly [RegExp, string] => [new RegExp(LEAD + one + TELLS, 'iu'), `breathe ${way}, `])
-    .concat([
-      [new RegExp(`${LEAD}(?:an? |the |each )?(?:${told}|${way}[- ]?breath) (?=(?:${does})\\b)`, 'iu'), `the ${told} `],
-    ]);
+    [new RegExp(`${LEAD}(?:${flows}|${isMoved})${TELLS}`, 'iu'), `breathe ${way}, `],
+    [new RegExp(LEAD + acts, 'iu'), `the ${told} `],
+  ];
 }
 
 const WAYS = [

@@ -4,10 +4,20 @@ import { isTold } from '../line-kinds/talks';
 
 /* Amounts in brackets: alone below a name, and behind one before what is done in it. */
 
-/** "(2 min)", "[6]", right below a name: how long or how often, and no pause behind it. */
-export function boxedAmount(body: string): string | undefined {
-  const amount = BRACKETED.exec(body)?.[1];
-  return amount !== undefined && /^\d{1,2}$/.test(amount) ? `x${amount}` : (amount ?? amountAlone(body));
+/** An amount as the line of a movement that has none yet, and whether it is a guess. */
+interface AmountBelow {
+  readonly text: string;
+  readonly unsure: boolean;
+}
+
+/** "(2 min)", "[6]", "make it 6", right below a name: how long or how often, and no pause behind it. */
+export function amountBelow(body: string): AmountBelow | null {
+  const boxed = BRACKETED.exec(body)?.[1];
+  if (boxed !== undefined) return { text: /^\d{1,2}$/.test(boxed) ? `x${boxed}` : boxed, unsure: false };
+  const alone = amountAlone(body);
+  if (alone === undefined) return null;
+  const { counts, bare } = findCounts(body);
+  return { text: alone, unsure: !/^[x×\d]|:/i.test(body) && (bare || !hasAmount(counts)) };
 }
 
 const BRACKETED = /^[([]([^()[\]]{1,40})[)\]]\.?$/;

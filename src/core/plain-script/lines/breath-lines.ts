@@ -10,7 +10,7 @@ import { wordAmong } from '../tokens/tokens';
 /* Breaths that a line leads. */
 
 const BREATH =
-  /^(?:(?:so|and|then|now|next),? |next: |long |slow |as you |on the |the (?=(?:in|ex)hale \p{L}+s\b))*(?:(in|out)(?::|;| [-–—]| =|,| (?=(?:through|by|via) (?:the |your )?(?:nose|mouth)\b)| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out|ot|uot|otu)\b(?! (?:the|your) (?:lower )?(?:belly|back|chest|ribs|abdomen|kidneys|dantian)\b)|(in|out)$)/iu;
+  /^(?:(?:so|and|then|now|next),? |next: |long |slow |as you |on the |the (?=(?:in|ex)hale (?!(?:is|has|was|takes|lasts|gets|comes|goes|needs|becomes)\b)\p{L}+s\b))*(?:(in|out)(?::|;| [-–—]| =|,| (?=(?:through|by|via) (?:the |your )?(?:nose|mouth)\b)| (?=up\b|down\b|to\b|when\b|(?!stand|sit|walk|kneel|ly|pass|clos|open(?:ing)? )\p{L}+ing\b))|(inhale|exhale)s?\b|breath(?:e|ing)? (in|out|ot|uot|otu)\b(?! (?:the|your) (?:lower )?(?:belly|back|chest|ribs|abdomen|kidneys|dantian)\b)|(in|out)$)/iu;
 const NEXT_BREATH =
   /(?<!\bbreath(?:e|ing)?)(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the |as you )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breath(?:e|ing)? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 

@@ -6,7 +6,7 @@ import { tellsOfStep } from './asides';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 import { isManner, isOnlyBreath } from '../phrases/breath-counts';
 import { clauseApart } from './clause-apart';
-import { boxedAmount, withoutBoxedTime } from './boxed';
+import { amountBelow, withoutBoxedTime } from './boxed';
 import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { doneFor, lastingFor, SAT, toldFor } from './lasting';
@@ -239,10 +239,10 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const mark = stamped.slice(0, stamped.length - body.length);
   const [taught] = behind ? namedOr(behind.head, readText(mark + behind.head, line, standing)) : [];
   if (behind && taught?.kind === 'movement') return [taught, layered(body, behind.layers)];
-  const amount = standing.wantsAmount ? boxedAmount(body) : undefined;
-  if (amount !== undefined && MAY_COUNT.test(amount)) {
-    const found = readText(amount, amount, { ...standing, wantsAmount: false });
-    if (found.length === 1 && found[0]?.kind === 'setting') return found;
+  const amount = standing.wantsAmount ? amountBelow(body) : null;
+  if (amount && MAY_COUNT.test(amount.text)) {
+    const [set, ...more] = readText(amount.text, amount.text, { ...standing, wantsAmount: false });
+    if (set?.kind === 'setting' && more.length === 0) return [{ ...set, unsure: set.unsure || amount.unsure }];
   }
   const labelled = talkLasting(body, lastsSeconds) ?? labelledAs(body, under);
   if (labelled) return labelled;

@@ -183,14 +183,9 @@ function timesOver(
 function throughBehind(tokens: readonly Token[], at: number): number {
   const pair = `${word(tokens, at)} ${word(tokens, at + 1)} ${word(tokens, at + 2)}`;
   const both = /^(?:up and down|back and forth|there and back|in and out)$/.test(pair);
-  const whole = /^(?:in (?:all|total)|or so)/.test(pair);
-  const next = both
-    ? at + 3
-    : whole
-      ? at + 2
-      : /^(?:altogether|round|around|over|through)$/.test(word(tokens, at))
-        ? at + 1
-        : at;
+  const whole = /^(?:in (?:all|total)|or so)\b/.test(pair);
+  const alone = /^(?:altogether|round|around|over|through)$/.test(word(tokens, at));
+  const next = at + (both ? 3 : whole ? 2 : alone ? 1 : 0);
   return /^(?:|[),.;])$/.test(word(tokens, next)) ? next : at;
 }
 
