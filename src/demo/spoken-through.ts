@@ -144,7 +144,22 @@ export function lowWaterTalk(): DemoClass {
       makeSection(newId, 'welcome', [
         talkOf(newId, 'What low water is', 100, [
           ...welcomeLines('Good morning. The water is out, so we have the time that it takes to come back.'),
-          ['I will talk while you move today. You need not listen to all of it.', 3],
+          [
+            'Low water is the hour when nothing moves in the harbour. It is no longer ebb and not yet flood, and it lasts about as long as this class.',
+            3,
+          ],
+          [
+            'The boats sit on the mud and lean a little, and nobody minds. Be like that today: a little heavy, and in no hurry.',
+            3,
+          ],
+          [
+            'When I was learning this I thought that every movement had to arrive somewhere. It took me years to see that the tide does not arrive either. It turns.',
+            3,
+          ],
+          [
+            'I will talk while you move today. You need not listen to all of it. Keep a word that helps, and let the others drift past.',
+            3,
+          ],
         ]),
       ]),
       makeSection(newId, 'main', [
@@ -154,7 +169,12 @@ export function lowWaterTalk(): DemoClass {
         }),
         liftingTheHatch(newId),
         talkOf(newId, 'Why slowly', 50, [
-          ['People ask me why we go so slowly.', 3],
+          ['People ask me why we go so slowly.', 2],
+          [
+            'There is no prize for it. You only meet the places that you hurry past on other days: where the weight changes over, where a breath ends.',
+            2,
+          ],
+          ['It is like walking home in fog. You know the way, and still you look.', 2],
           ['You notice more that way, that is all. Shake out the hands before we go on.', 6],
         ]),
         driftingBuoy(newId),
@@ -198,6 +218,8 @@ export function lowWaterTalk(): DemoClass {
       makeSection(newId, 'closing', [
         talkOf(newId, 'Until the next tide', 40, [
           ['Rub the palms together, and let them rest.', 4],
+          ['That was the turn of the tide. From here it comes in by itself, and there is nothing to do about it.', 3],
+          ['If one of the movements stays with you, do it once while the kettle boils.', 3],
           ['Thank you for listening, or for not listening.', 3],
         ]),
       ]),

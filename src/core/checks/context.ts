@@ -1,4 +1,5 @@
 import { itemAt } from '@/core/units';
+import { ofThoseHere } from '@/core/meaning';
 import type { Shortened } from '@/core/movement';
 import {
   lineAt,
@@ -81,7 +82,7 @@ const BEFORE: ReadonlySet<Shortened> = new Set<Shortened>(['naming', 'caution', 
  */
 export function taughtIn({ step, texts }: MovementContext): readonly string[] {
   const told = texts.filter(({ place }) => UNTAUGHT.every((line) => lineAt(place) !== line)).map(({ text }) => text);
-  return [...told, ...step.pattern.map(({ action }) => action)];
+  return [...told.map(ofThoseHere), ...step.pattern.map(({ action }) => action)];
 }
 
 const UNTAUGHT: readonly Shortened[] = ['caution', 'roundsLeft', 'lastRound', 'sideChange'];

@@ -6,7 +6,16 @@ import { termsIn, type Term } from '@/core/words';
  * Common practice, no published source.
  */
 
-export const LAST = /\blast (?:one|round|time|breath|circle|pull)\b|\bone last\b|\bfinal (?:one|round|time)\b/;
+/** "Last time we met" was another day. */
+export const LAST =
+  /\blast (?:one|round|breath|circle|pull)\b|(?:^|\b(?:one|an?|the|our|your|this|and|now|so) (?:very )?)last time\b(?! (?:we|i|you|they|he|she|it|somebody|someone)\b)|\bone last\b|\bfinal (?:one|round|time)\b/;
+/** "On the last one, stay down", "until the last round": what is to come. */
+const LAST_TO_COME = /\b(?:on|in|at|until|till|before|after) (?:the|our|your|that) (?:very )?(?:last|final) (?:one|round|breath|circle|pull)\b/; // prettier-ignore
+
+/** Whether a text, in small letters, says that this round is the last. */
+export function announcesLast(text: string): boolean {
+  return LAST.test(text.replace(LAST_TO_COME, ''));
+}
 export const THANKS = /\bthanks?\b|\bthank you\b|\bgrateful\b/;
 export const SEEN_FROM = /\bas seen from\b|\bas you (?:look|see)\b|\bin (?:a|the) mirror\b|\bfrom above\b|\bas i see\b/;
 export const TURNED_VIEW = /\bturn(?:ed|ing)?\b|\bfrom the (?:side|back|front)\b|\bto the side\b|\bface\b|\bmy back\b/;

@@ -1,5 +1,7 @@
 import { itemAt } from '@/core/units';
 import { patternsFor, type Found } from './meanings';
+import { scoreFor } from './learned/score';
+import { ofThoseHere } from './of-others';
 import { speaksFor } from './speaks-for';
 
 /** What is claimed for health, and a sentence that may stand instead. */
@@ -228,13 +230,47 @@ const finds = (text: string): Found<string> | undefined =>
 
 /** Who is told what to leave out, what is asked, and what is denied is claimed by nobody. */
 const NO_CLAIM =
-  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|ask|doctor|nurse|care|sore|hurts?)\b/i;
+  /^\W*(?:anyone|anybody|whoever|those|people|if|with|not|no|ask|who|in|out)\b|\?|\b(?:if|whether|not|no|never|nobody|cannot|can['’]?t|don['’]?t|isn['’]?t|ask|doctor|nurse|care|sore|hurts?|badly)\b/i;
+
+/** What claims for health are about: the body and what is in it, complaints, those who treat them, sleep and moods. */
+const ofHealth = patternsFor([
+  [
+    [
+      '@organ|@system|@illness|@condition|@joint|@sore|@cleanse',
+      'muscle|skin|cell|body|posture|covid|virus|fever|cough|germ|tired|sugar|hearing|eyesight',
+      'health|healthy|heal|healed|cure|cured|doctor|medicine|medical|medication|pill|tablet|hospital|nurse|surgery|operation|physio|therapy|therapist',
+      'sleep|slept|sleepless|wrinkle|young|younger|youth|stress|worry|anxious|mood|energy|strong|stronger|strength|weak|toxin|poison|fat|weight|slim|calm|balance|vital|vitality',
+      'safe|safely|safety|harm|harmless|risk|danger|miracle|magic|relief|relieve|soothe',
+    ].join('|'),
+    true,
+  ],
+]);
+/** What they speak of as well, and stories too: “after a few years”, “by the end of my life”. */
+const asInStories = patternsFor([
+  [
+    [
+      'head|belly|eye|ear|hear|foot|hand|arm|leg|chest|breath|breathe|fall',
+      'year|old|older|age|life|live|mind|remember|better|best|great|good|well|wonder|work|help|ease|easier',
+      'rid|away|=gone|goodbye|again|chance|=no|never|nobody',
+    ].join('|'),
+    true,
+  ],
+]);
+const OF_ME = /\b(?:i|i['’]\p{L}+|me|my|mine|we|us|our)\b/iu;
+/** What speaks of nothing like that has to speak very clearly. */
+const CLEARLY = 3;
+
+/** Whether a sentence, by what it is about, may claim something. */
+function mayClaim(sentence: string): boolean {
+  if (ofHealth(sentence).length > 0 || scoreFor.claims(sentence) > CLEARLY) return true;
+  return asInStories(sentence).length > 0 && !OF_ME.test(sentence) && ofThoseHere(sentence) !== '';
+}
 
 /** The first sentence whose words together speak for a claim. */
 function claimByWords(text: string): Pick<Found<string>, 'from' | 'to' | 'of'> | undefined {
   for (const { 0: sentence, index } of text.matchAll(/[^.!?\n]+[.!?]*/g)) {
     const words = sentence.trim();
-    if (NO_CLAIM.test(words) || STANDS.test(words) || !speaksFor('claims', words)) continue;
+    if (NO_CLAIM.test(words) || STANDS.test(words) || !speaksFor('claims', words) || !mayClaim(words)) continue;
     const from = index + sentence.indexOf(words);
     return { of: itemAt(FAMILIES, 0).plainer, from, to: from + words.replace(/[.!?]+$/, '').length };
   }

@@ -1,5 +1,5 @@
 import { isCounted } from '@/core/movement';
-import { LAST } from '../language';
+import { announcesLast } from '../language';
 import { isMovement, type StepCheck } from '../model';
 
 /** "Last one" is said, and another round follows. */
@@ -11,7 +11,9 @@ export const lastEarly: StepCheck = {
   find: (context) => {
     const { step, cues, timed } = context;
     if (!isMovement(context) || !isCounted(context.step.pacedBy)) return [];
-    const early = cues.find((cue) => cue.round > 0 && cue.round < timed.rounds && LAST.test(cue.text.toLowerCase()));
+    const early = cues.find(
+      (cue) => cue.round > 0 && cue.round < timed.rounds && announcesLast(cue.text.toLowerCase()),
+    );
     if (!early) return [];
     return [
       {

@@ -1,7 +1,7 @@
 import { isCounted } from '@/core/movement';
 import { phaseSeconds, RESTING_AT_MOST } from '@/core/breath';
 import { setting } from '../fixes';
-import { says, saysOrDenies, speaksFor } from '@/core/meaning';
+import { ofThoseHere, says, saysOrDenies, speaksFor } from '@/core/meaning';
 import { isMovement, type StepCheck } from '../model';
 
 /** A breath held beyond this many seconds is more than a rest; common practice, no published source. */
@@ -24,7 +24,8 @@ export const breathForced: StepCheck = {
   },
 };
 
-function isForced(text: string): boolean {
+function isForced(said: string): boolean {
+  const text = ofThoseHere(said);
   if (says(text, 'breath-forced')) return true;
   // "Never push the breath" has the words, and denies them.
   return !saysOrDenies(text, 'breath-forced') && speaksFor('forced', text);

@@ -1,6 +1,6 @@
 import { isSilence } from '@/core/plan';
 import type { Cue } from '@/core/timeline';
-import { offers } from '@/core/meaning';
+import { offers, ofThoseHere } from '@/core/meaning';
 import type { StepContext } from '../model';
 
 /** A place in the class with the eyes as they are then. */
@@ -14,7 +14,8 @@ export interface EyesAt {
 /** Several checks follow the same class. */
 const followed = new WeakMap<readonly StepContext[], readonly EyesAt[]>();
 
-function eyesIn(text: string): 'open' | 'closed' | 'nothing' {
+function eyesIn(said: string): 'open' | 'closed' | 'nothing' {
+  const text = ofThoseHere(said);
   if (offers(text, 'eyes-open')) return 'open';
   return offers(text, 'eyes-close') ? 'closed' : 'nothing';
 }

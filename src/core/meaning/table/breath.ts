@@ -40,6 +40,7 @@ export const BREATH = {
     'fill ..4 breath|air|lungs ..6 burst|bursting|capacity',
     'pump',
     '!pump ..2 arm|arms|hand|hands|leg|legs|fist|fists|elbow|elbows|water',
+    '!the|a|an|our ..2 pump|pumps',
     '=breath|=air ~3 lock|keep =it',
     'keep|stay|hold ..2 =lungs|=chest ..1 =full|=empty',
     '=stay =empty',
