@@ -254,8 +254,8 @@ export const CHECK_WORDS: Readonly<Record<string, Words>> = {
     fix: 'Add the transition',
   },
   'no-arrival': { title: 'No arrival', why: () => 'The class starts moving before anybody is told how to stand.' },
-  'no-closing': { title: 'No closing', why: () => 'The class has no closing section.' },
-  'no-thanks': { title: 'No thanks', why: () => 'Nobody is thanked.' },
+  'no-closing': { title: 'No closing', why: () => 'The class has no closing section, and nobody says goodbye.' },
+  'no-thanks': { title: 'No thanks', why: () => 'Nobody is thanked, and nobody says goodbye.' },
   'never-named': {
     title: 'Never named',
     why: (f) => `No line of this movement says “${f.name}” or any of its other names.`,

@@ -304,7 +304,9 @@ export const FAULTS: readonly Fault[] = [
     at: null,
     make: (plan) => ({
       ...plan,
-      sections: plan.sections.map((section) => (section.role === 'closing' ? { ...section, role: 'main' } : section)),
+      sections: plan.sections.map((section) =>
+        section.role === 'closing' ? { ...section, role: 'main', steps: section.steps.toReversed() } : section,
+      ),
     }),
   },
   { check: 'no-thanks', at: null, make: withText('Thank you for standing with me. Walk', 'Walk') },

@@ -80,7 +80,7 @@ and thats it thank you see you tomorrow`,
 05:40 Both feet down. Close your eyes.
 06:40 Open your eyes. Thank you, bye bye.`,
     `talk Talk
-     Hip circles x10 one-then-other; “Hip circles. Let's go to the right, ten times.”
+     Hip circles x10 one-then-other from the right; “Hip circles. Let's go to the right, ten times.”
      Sinking the Anchor clock 60 s; “Now we come to Sinking the Anchor.”; after “Again. In… and out… Let it go and shake your legs.”
      Heron on the Rail held 40 s one-then-other; “Heron on the Rail, first the left leg.”; after “Both feet down. Close your eyes. Open your eyes. Thank you, bye bye.”`,
   ],
@@ -123,7 +123,7 @@ Three minutes of quiet standing. I'll ring the bell at the end.
     `talk INTRO 40 s
      SHOULDER ROLLS x8 both-directions; “Lift up, back and down.”
      OPEN THE FAN x10; anywhere 0 “If your shoulder is sore, stay lower.”
-     REEL THE LINE x6 one-then-other; “Right arm first, six circles.”
+     REEL THE LINE x6 one-then-other from the right; “Right arm first, six circles.”
      Both together x6
      Shake it out clock 30 s
      still quiet standing 180 s; “I'll ring the bell at the end.”

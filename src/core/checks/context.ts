@@ -87,6 +87,24 @@ export function taughtIn({ step, texts }: MovementContext): readonly string[] {
 
 const UNTAUGHT: readonly Shortened[] = ['caution', 'roundsLeft', 'lastRound', 'sideChange'];
 
+/** What is said in a step; of a talk or a silence that nothing is written for, what it is called tells what will be. */
+export function saidOrNamed({ step, said }: StepContext): string {
+  return isMovementStep(step) || said !== '' ? said : step.name.toLowerCase();
+}
+
+/** What is said before the first movement of a class, and what teaches that one. */
+export function saidBeforeMoving(steps: readonly StepContext[]): {
+  readonly before: readonly string[];
+  readonly taught: readonly string[];
+} {
+  const at = steps.findIndex(({ step }) => isMovementStep(step));
+  const first = steps[at]?.step;
+  return {
+    before: steps.slice(0, Math.max(0, at)).map(saidOrNamed),
+    taught: first && isMovementStep(first) ? first.teach.map(({ text }) => text) : [],
+  };
+}
+
 /** What is said in talks and transitions that lead to a step, and in the step before it, whatever that is. */
 export function saidJustBefore(steps: readonly StepContext[], at: number): readonly string[] {
   const said: string[] = [];

@@ -17,6 +17,9 @@ export function announcesLast(text: string): boolean {
   return LAST.test(text.replace(LAST_TO_COME, ''));
 }
 export const THANKS = /\bthanks?\b|\bthank you\b|\bgrateful\b/;
+/** Who takes leave has closed, and need not thank. */
+export const LEAVES =
+  /\b(?:good ?bye|bye(?: bye)?|farewell|see you|(?:until|till) (?:next|then|tomorrow|we|the next)|next time|take care|well done|good (?:night|day|evening|journey)|have an? (?:\w+ )?(?:day|evening|night|morning|afternoon|week|weekend|journey|time)|enjoy (?:the rest|your)|go well|sleep well|that(?:['’]s| is) (?:it|all|us|the end|your|our)|carry on with|talk to you|love you|goodbyes?|we(?:['’]re| are) (?:done|finished))\b/;
 export const SEEN_FROM = /\bas seen from\b|\bas you (?:look|see)\b|\bin (?:a|the) mirror\b|\bfrom above\b|\bas i see\b/;
 export const TURNED_VIEW = /\bturn(?:ed|ing)?\b|\bfrom the (?:side|back|front)\b|\bto the side\b|\bface\b|\bmy back\b/;
 export const RISING = /\b(?:come|coming|roll|rolling|rise|rising|straighten) (?:slowly )?up\b/;

@@ -359,7 +359,8 @@ describe('a length behind the first words that are said', () => {
 
   it('is that of the class, unless it is too short for one', () => {
     expect(targetOf('Duration: 24 minutes')).toBe(1440);
-    expect(targetOf('Duration: 2 minutes')).toBe(600);
+    // It is about as long as its talk, then.
+    expect(targetOf('Duration: 2 minutes')).toBe(120);
     expect(readScript(newId, 'Tide class\nDuration: 2 minutes').plan.targetSeconds).toBe(120);
   });
 });

@@ -15,7 +15,9 @@ export const lineLate: StepCheck = {
     if (!isMovement(step) || plan.voice.leadSeconds < LEAST_LEAD) return [];
     const chosen = new Set(step.pattern.flatMap(({ id, leadSeconds }) => (leadSeconds === null ? [] : [id])));
     const late = cues.filter(
-      ({ round, source }) => round > 0 && source.part === 'phase' && !chosen.has(source.phaseId),
+      ({ round, source, startSeconds }) =>
+        // Before the class begins nothing can be said.
+        round > 0 && startSeconds > 0 && source.part === 'phase' && !chosen.has(source.phaseId),
     );
     return worstBySource(late, (cue) => LEAST_LEAD - (cue.motionSeconds - cue.startSeconds)).map(
       ({ cue, by, detail }) => ({

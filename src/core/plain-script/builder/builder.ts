@@ -4,7 +4,7 @@ import type { NewId } from '@/core/document';
 import { blankStep, isMovement, isSilence, LIMITS, makeMovement, makeSection, type Setting, type Step } from '@/core/plan'; // prettier-ignore
 import { aboveSteps } from './above-steps';
 import { ClassParts } from './class-parts';
-import { toldOfClass } from './class-told';
+import { toldOfClass, withTarget } from './class-told';
 import type { DoneAgain } from './done-again';
 import type { ByRounds } from '../lines/by-rounds';
 import type { Guided } from '../lines/guidance';
@@ -277,14 +277,14 @@ export class ScriptBuilder {
     const lengths = listed('length').flatMap((value) => lengthOf(value, this.newId(), stepIds) ?? []);
     const themes = listed('theme').flatMap((value) => themeOf(value, this.newId()) ?? []);
     const dismissed = listed('dismissed').flatMap((value) => dismissedOf(value, stepIds) ?? []);
-    const plan = {
+    const plan = withTarget({
       ...this.parts.plan,
       sections,
       lengths,
       themes: themes.map(({ theme }) => theme),
       themeId: themes.find(({ inUse }) => inUse)?.theme.id ?? null,
       dismissed,
-    };
+    });
     return { lines: this.read, plan, unreadFrom: this.unreadFrom };
   }
 

@@ -20,7 +20,7 @@ import {
 import { NEW_NAMES } from '@/core/words';
 import { breathOfClass } from '../phrases/breath-counts';
 import { changeAs, changesByRound, layerOf, type ByRounds } from '../lines/by-rounds';
-import { USUAL_SECONDS } from './class-told';
+import { UNTOLD } from './class-told';
 import type { DoneAgain, StepsMeant } from './done-again';
 import { endsSilence, isFarewell } from '../tokens/first-words';
 import { guidanceIn, guidedAs, type Guided } from '../lines/guidance';
@@ -30,7 +30,7 @@ import { readOver, type Over } from '../lines/over-words';
 import { partsAsLong } from './part-lengths';
 import { isOver, nameOfEmpty, type OpenPart } from './open-part';
 import { isRest } from '../line-kinds/pauses';
-import { breathPhase, withRoundChange } from './round-changes';
+import { breathPhase, saysItIsLast, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
 import { SilenceWords } from '../lines/silence-words';
 import type { LayerPart, StepSettings } from '../model/reading';
@@ -75,7 +75,7 @@ export class ClassParts {
   constructor(private readonly newId: NewId) {
     this.blocks = new SideBlocks(newId);
     this.silent = new SilenceWords(newId);
-    this.plan = { ...emptyPlan(newId, NEW_NAMES.class, USUAL_SECONDS), sections: [] };
+    this.plan = { ...emptyPlan(newId, NEW_NAMES.class, UNTOLD), sections: [] };
   }
 
   get stepCount(): number {
@@ -344,7 +344,8 @@ export class ClassParts {
 
   over(line: DuringLine): void {
     const step = this.current();
-    if (isMovement(step) || isSilence(step))
+    if (isMovement(step) && saysItIsLast(line, step)) this.replace({ ...step, lastRoundLine: line.text });
+    else if (isMovement(step) || isSilence(step))
       this.replace({ ...step, during: [...step.during, line].slice(0, LIMITS.spokenLines) });
   }
 

@@ -1,7 +1,8 @@
 import type { PhaseKind } from '@/core/breath';
 import type { NewId } from '@/core/document';
-import { makeDuring, makePhase, type Phase } from '@/core/movement';
+import { makeDuring, makePhase, type DuringLine, type Phase } from '@/core/movement';
 import { LIMITS, type MovementStep } from '@/core/plan';
+import { ROUND_LINES } from '@/core/words';
 import type { RoundChange } from '../lines/by-rounds';
 import { cut } from '../model/line-words';
 import type { Span } from '../phrases/spans';
@@ -15,12 +16,28 @@ import type { Span } from '../phrases/spans';
 export function breathPhase(newId: NewId, kind: PhaseKind, words: string, spoken?: string): Phase {
   const word = { inhale: 'In', exhale: 'Out', hold: '', free: '' }[kind];
   const said = spoken === undefined && (SAYS_BREATH.test(words) || word === '');
-  const action = cut(said ? '' : words, LIMITS.titleCharacters);
-  const full = spoken ?? (said ? words : words === '' ? `${word}.` : `${word}, ${words.replace(/[.!]$/, '')}.`);
+  const done = said ? '' : words.replace(LEADS_ON, '');
+  const action = cut(done, LIMITS.titleCharacters);
+  const full = spoken ?? (said ? words : done === '' ? `${word}.` : `${word}, ${asGoesOn(done.replace(/[.!]$/, ''))}.`);
   return makePhase(newId, { kind, action, full: cut(full, LIMITS.lineCharacters) });
 }
 
-const SAYS_BREATH = /^(?:inhale|exhale|breathe|in\b|out\b|and |then |now )/i;
+/** What says itself which breath it is. */
+const SAYS_BREATH = /^(?:in|out)\b|\b(?:inhal\p{L}*|exhal\p{L}*|breath(?:e|es|ing)?)\b/iu;
+const LEADS_ON = /^(?:(?:and|then|now),? )+(?=\p{L}{2})/iu;
+
+/** "Your hands rise" behind "In,"; a name keeps its capitals. */
+function asGoesOn(words: string): string {
+  return /^\p{Lu}\p{Ll}/u.test(words) && !/\s\p{Lu}\p{Ll}/u.test(words) ? words.charAt(0).toLowerCase() + words.slice(1) : words; // prettier-ignore
+}
+
+/** "Last one.", said on the last round, is what that is called by; nobody says it twice. */
+export function saysItIsLast({ on, number, text }: DuringLine, { lastRoundLine }: MovementStep): boolean {
+  return on === 'last' && number === 1 && lastRoundLine === ROUND_LINES.last && LAST_ONE.test(text);
+}
+
+const LAST_ONE =
+  /^(?:and |now |okay,? |so,? )*(?:(?:this|here) is |this['’]s |here['’]s )?(?:the |our |your |one )?(?:very )?(?:last|final) (?:one|round|time)(?:,? (?:now|everyone|everybody|please))?[.!…]*$/i;
 
 /** The movement with a change; `null` where its breath would have too many phases. */
 export function withRoundChange(newId: NewId, step: MovementStep, { span, what }: RoundChange): MovementStep | null {

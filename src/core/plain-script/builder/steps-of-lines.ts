@@ -94,10 +94,25 @@ export function withSettings(
     ...(callBackSeconds === undefined
       ? {}
       : { callBackLeadSeconds: Math.min(LIMITS.callBackLeadSeconds.max, callBackSeconds) }),
-    ...(changeWords === undefined ? {} : { sideChangeLine: cut(changeWords, LIMITS.lineCharacters) }),
+    ...(changeWords === undefined
+      ? {}
+      : {
+          sideChangeLine: cut(changeWords, LIMITS.lineCharacters),
+          startSide: beforeChange(changeWords) ?? step.startSide,
+        }),
     ...(callBackWords === undefined ? {} : { lastRoundLine: cut(callBackWords, LIMITS.lineCharacters) }),
   };
 }
+
+/** The side that was done before “And the left leg, thirty seconds.”; `null` where it names none, or both. */
+function beforeChange(words: string): 'left' | 'right' | null {
+  const [left, right] = [/\bleft\b(?! (?:of|over|out|behind)\b)/i.test(words), SIDE_RIGHT.test(words)];
+  return left === right ? null : left ? 'right' : 'left';
+}
+
+/** “All right, the other side” names none. */
+const SIDE_RIGHT =
+  /(?<!\ball )\bright (?=side|leg|foot|arm|hand|knee|hip|heel|elbow|shoulder|ankle|wrist)|\b(?:the|your|to|on) right\b(?! (?:away|now|place|time)\b)/i;
 
 /** One breath that rests where it is full, where it is empty, or both. */
 function restedBreath(newId: NewId, [full, empty]: BreathRests): Phase[] {

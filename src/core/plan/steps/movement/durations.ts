@@ -38,11 +38,14 @@ export function sideChangeText(step: MovementStep, voice: PlanVoice, ofWay = fal
   return fits ? full : lineIn(step, 'sideChange', 'short');
 }
 
-/** One change between sides, or ways: its set length, or the line's if that is longer; 0 where sides do not change once. */
+/**
+ * One change between sides, or ways: its set length, or the line's and the time by which words come before their motion
+ * if that is longer, or the next breath would be told too late; 0 where sides do not change once.
+ */
 export function sideChangeMilliseconds(step: MovementStep, voice: PlanVoice, ofWay = false): Milliseconds {
   if (stretchCount(step.sides) === 1) return 0;
   const said = lineMilliseconds(sideChangeText(step, voice, ofWay).text, voice);
-  return Math.max(toMilliseconds(step.sideChangeSeconds), said);
+  return Math.max(toMilliseconds(step.sideChangeSeconds), said > 0 ? said + toMilliseconds(voice.leadSeconds) : 0);
 }
 
 /** All changes of a movement. */
