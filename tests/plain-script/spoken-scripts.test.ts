@@ -125,7 +125,7 @@ Three minutes of quiet standing. I'll ring the bell at the end.
      OPEN THE FAN x10; anywhere 0 “If your shoulder is sore, stay lower.”
      REEL THE LINE x6 one-then-other from the right; “Right arm first, six circles.”
      Both together x6
-     Shake it out clock 30 s
+     Shake it out clock 30 s; “Shake it out, 30 seconds.”
      still quiet standing 180 s; “I'll ring the bell at the end.”
      talk Talk`,
   ],

@@ -4,6 +4,7 @@ import { isMovement, isTalk, makeTalk, setStep, type Edit } from '@/core/plan';
 import { CLASS_CAUTION_LINES, NEW_NAMES } from '@/core/words';
 import { offers, saysOrDenies, speaksFor } from '@/core/meaning';
 import type { ClassCheck, ClassContext } from '../model';
+import { isSeated } from './seated';
 
 /** What is said once in every class (common practice, no published source). */
 const PARTS = ['effort', 'pain', 'rest', 'sit'] as const;
@@ -15,10 +16,12 @@ export const classCaution: ClassCheck = {
   gravity: 'must',
   of: 'class',
   find: (context) => {
-    const { steps } = context;
+    const { plan, steps } = context;
     if (steps.length === 0) return [];
     const told = steps.flatMap(({ texts }) => texts.map(({ text }) => text));
-    const missing = PARTS.filter((part) => !told.some((text) => isTold(part, text)));
+    // On chairs nobody has to be told that they may sit.
+    const parts = isSeated(plan, steps) ? PARTS.filter((part) => part !== 'sit') : PARTS;
+    const missing = parts.filter((part) => !told.some((text) => isTold(part, text)));
     if (missing.length === 0) return [];
     const edit = sayingEdit(context, missing.map((part) => CLASS_CAUTION_LINES[part]).join(' '));
     return [{ stepId: null, facts: { parts: missing.join(' ') }, fix: { kind: 'edit', edit } }];

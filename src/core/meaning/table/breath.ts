@@ -26,6 +26,7 @@ export const BREATH = {
     'completely|totally|entirely =empty|=full',
     '=hold =it ~0 =hold =it',
     'force|forceful|forcefully|strain|squeeze|pump|push|blast|shove ..5 =breath|=air|=exhale|=inhale|=lungs',
+    '!push|squeeze ..4 =on|=with|=as ..2 =breath|=exhale|=inhale|breathe',
     '=breath|=exhale|=inhale ..2 forced|pumped|strained',
     'dont|not =breathe ..1 =yet|=until|=now|=any|=for',
     'without =breathing',

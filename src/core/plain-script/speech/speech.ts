@@ -19,7 +19,7 @@ import {
 import { isCorrection, lastOnes, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './names';
 import { isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './sides';
 import { silenceFor, spokenOf, type Silence, type Spoken } from './state';
-import { bestOf, isSame, rests, stepNamed, stillOf } from './steps';
+import { bestOf, rests, stepNamed, stillOf } from './steps';
 import { spokenLines, withoutStamp } from './word-for-word';
 
 /*
@@ -250,7 +250,8 @@ class SpeechReader {
   private doneSo(name: string, counts: Counts, words: readonly string[]): void {
     this.readings.push({ ...reading('movement', name, counts, true), heads: true });
     this.begin(name, counts);
-    if (words.length > 0 && !isSame(words.join(' '), name)) this.tell(words, true);
+    // "Arm swings, thirty seconds." is said as it is written, too: nothing else names it.
+    if (words.length > 0) this.tell(words, true);
   }
 
   /** An amount by itself, of what the lines above tell: the movement begins there. Whether there are such lines. */

@@ -116,6 +116,6 @@ const plain = (text: string): string =>
     .trim();
 
 /** Whether words say nothing but a name. */
-export function isSame(words: string, name: string): boolean {
+function isSame(words: string, name: string): boolean {
   return plain(words) === plain(name) || plain(findCounts(words.replace(/[.!?…]+$/, '')).rest) === plain(name);
 }
