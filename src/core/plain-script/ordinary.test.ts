@@ -234,3 +234,16 @@ describe('what is no movement', () => {
     expect(one(line).split(/[?]? \|/)[0]).toBe(kind);
   });
 });
+
+describe('what is written below a step', () => {
+  const stepOf = (...lines: string[]) =>
+    readScript(countingIds('b'), ['Hall class', ...lines].join('\n')).plan.sections[0]?.steps[0];
+
+  it('gives its own pace a time, and calls back where two rounds are left', () => {
+    expect(stepOf('Free choice, own pace', 'Time: 1:30')).toMatchObject({ pacedBy: 'own-pace', seconds: 90 });
+    expect(stepOf('Rowing x6', 'Call back: two more, then hands down')).toMatchObject({
+      moments: { roundsLeft: 'two more, then hands down' },
+      lastRoundLine: 'Last one.',
+    });
+  });
+});

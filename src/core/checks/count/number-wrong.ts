@@ -4,8 +4,10 @@ import { changeTexts, lineAt, placeName, type MovementStep, type StepText } from
 import { A_NUMBER, numberOf } from '../language';
 import { fixBy, isMovement, type MovementContext, type StepCheck } from '../model';
 
+/** "The first two rounds are for learning", "after three rounds": not all of them. */
+const NOT_ALL = '(?<!\\b(?:first|last|next|final|other|another|every|these|those|after|until|till|before) )';
 const ROUNDS = new RegExp(
-  `\\b(${A_NUMBER}) (?:rounds|round|times|(?=(?:on )?each (?:side|way)\\b)|(?=to (?:each|the) side\\b))`,
+  `${NOT_ALL}\\b(${A_NUMBER}) (?:rounds|round|times|(?=(?:on )?each (?:side|way)\\b)|(?=to (?:each|the) side\\b))`,
   'i',
 );
 const MORE = new RegExp(`\\b(${A_NUMBER}) more\\b`, 'i');

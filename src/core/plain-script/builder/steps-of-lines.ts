@@ -47,7 +47,8 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
   if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
   if (seconds !== undefined && (rounds === undefined || ownPace)) {
     const [asked, minSeconds, maxSeconds] = seconds;
-    const pacedBy = held || POSTURE.test(step.name) ? 'held' : 'clock';
+    // A time below "own pace" is how long they have.
+    const pacedBy = held || POSTURE.test(step.name) ? 'held' : step.pacedBy === 'own-pace' ? 'own-pace' : 'clock';
     next = { ...next, pacedBy, seconds: asked, preferredSeconds: asked, minSeconds, maxSeconds };
   }
   if (ownPace && rounds !== undefined && seconds === undefined) next = ownRounds(newId, next, rounds, pace);
@@ -100,8 +101,14 @@ export function withSettings(
           sideChangeLine: cut(changeWords, LIMITS.lineCharacters),
           startSide: beforeChange(changeWords) ?? step.startSide,
         }),
-    ...(callBackWords === undefined ? {} : { lastRoundLine: cut(callBackWords, LIMITS.lineCharacters) }),
+    ...(callBackWords === undefined ? {} : calledBack(step, cut(callBackWords, LIMITS.lineCharacters))),
   };
+}
+
+/** "Two more, then hands down": where rounds are counted, two are left then. */
+function calledBack(step: MovementStep, words: string): Partial<MovementStep> {
+  const counted = step.pacedBy === 'breath' && /^(?:and |now )?(?:two|2) more\b/i.test(words);
+  return counted ? { moments: { ...step.moments, roundsLeft: words } } : { lastRoundLine: words };
 }
 
 /** The side that was done before “And the left leg, thirty seconds.”; `null` where it names none, or both. */
