@@ -70,6 +70,8 @@ describe('what is told', () => {
     'My teacher stood on one leg here, so let us try it.',
     'The man in the picture folds in half, like this.',
     'Everybody bends down to the floor.',
+    'We did the left, now fold forward and hang there.',
+    'You saw how he stood on one leg; do the same.',
     'We hold the breath at the top.',
     'They float up and hang there: your arms.',
   ])('“%s” is told of those who are here', (text) => {

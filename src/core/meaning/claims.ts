@@ -260,8 +260,12 @@ const OF_ME = /\b(?:i|i['’]\p{L}+|me|my|mine|we|us|our)\b/iu;
 /** What speaks of nothing like that has to speak very clearly. */
 const CLEARLY = 3;
 
+/** "I'll come back": not the back that somebody has. */
+const BACK_AGAIN = /\b(?:com(?:e|es|ing)|came|go(?:es|ing)?|went|get|gets|got|turn(?:s|ed)?|look(?:s|ed)?|lean(?:s|ed)?|step(?:s|ped)?|bring|brought|welcome|put|give|gave|be|in the|at the) back\b/gi; // prettier-ignore
+
 /** Whether a sentence, by what it is about, may claim something. */
-function mayClaim(sentence: string): boolean {
+function mayClaim(written: string): boolean {
+  const sentence = written.replace(BACK_AGAIN, 'again');
   if (ofHealth(sentence).length > 0 || scoreFor.claims(sentence) > CLEARLY) return true;
   return asInStories(sentence).length > 0 && !OF_ME.test(sentence) && ofThoseHere(sentence) !== '';
 }

@@ -147,3 +147,14 @@ describe('a name', () => {
     expect(nameIsSaid(name, text)).toBe(said);
   });
 });
+
+describe('an apostrophe', () => {
+  it.each([
+    'I’ll come back.',
+    'We’ll be back in the hall on Monday.',
+    'I’ll leave you with that.',
+    'Come back when the bell rings.',
+  ])('makes nobody ill or well: “%s”', (text) => {
+    expect(claimIn(text)).toBeNull();
+  });
+});

@@ -47,6 +47,11 @@ interface Cut {
   readonly clause: number;
 }
 
+/** A word in small letters without its apostrophes; "I'll" is not ill, nor "we'll" well. */
+export function withoutApostrophes(word: string): string {
+  return word.replace(/^(i|we|he|she)['’]ll$/, '$1').replace(/['’]/g, '');
+}
+
 function cut(text: string): Cut[] {
   const words: Cut[] = [];
   let sentence = 0;
@@ -59,7 +64,7 @@ function cut(text: string): Cut[] {
       sentence++;
       clause++;
     } else {
-      const plain = piece.toLowerCase().replace(/['’]/g, '');
+      const plain = withoutApostrophes(piece.toLowerCase());
       words.push({ plain, from: match.index, to: match.index + piece.length, sentence, clause });
     }
   }

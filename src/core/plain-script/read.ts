@@ -23,9 +23,11 @@ import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model/model';
 import { withAmountsOfAbove } from './layout/as-above';
 import { withEachBelow } from './layout/each-below';
 import { readSpeech } from './speech/speech';
+import { spokenLines } from './speech/word-for-word';
 import { spokenHeads, withoutSpeaker } from './layout/spoken-scripts';
 import { withStretches } from './phrases/stretches';
 import { withoutBreaks } from './layout/paragraphs';
+import { areToldOff, withOrdinalsMarked } from './layout/ordinals';
 import { withoutRowMarks } from './layout/rows';
 import { withSlipsMended } from './tokens/slips';
 import { withTables } from './layout/tables';
@@ -107,7 +109,10 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
 /** The lines with what their layout tells written into each: tables, columns of times, amounts for several. */
 function asSet(lines: readonly string[], isTidy: boolean): readonly string[] {
   const marked = lines.some((line) => /^#{1,6}\s/.test(line));
-  const plain = lines.map(withoutRowMarks);
+  const unmarked = lines.map(withoutRowMarks);
+  // Who speaks word for word says "First exercise: …".
+  const toldOff = !isTidy && areToldOff(unmarked) && spokenLines(unmarked) === null;
+  const plain = toldOff ? withOrdinalsMarked(unmarked) : unmarked;
   const spelled = isTidy ? plain : plain.map(withSlipsMended);
   const set = marked
     ? withStepsListed(spelled.map(withMarkApart))

@@ -7,7 +7,7 @@ const SEATED = /\b(?:seated|sitting|chairs?|chair[- ]based|wheelchairs?)\b/i;
 
 /** Who begins on a chair or on the floor stays there. */
 const SITS =
-  /\b(?:sit (?:tall|down|on|at|towards|near|forward|back)|sit up(?: \w+){0,3}(?=[,.!;]|$)|sit (?:in|with) (?:a|the|your)\b|(?:front|edge) (?:half )?of (?:the|your) (?:chair|seat|bed|stool|bench)|seated|lie (?:down|on your)|lying (?:down|on))\b/i;
+  /\b(?:sit (?:tall|on|at|towards|near)|sit (?:down|forward|back) (?:on|in|at|where)|sit up(?: \w+){0,3}(?=[,.!;]|$)|sit (?:in|with) (?:a|the|your)\b|(?:front|edge) (?:half )?of (?:the|your) (?:chair|seat|bed|stool|bench)|seated|lie (?:down|on your)|lying (?:down|on))\b/i;
 
 /** Whether a class is done on chairs or lying, by what it is called or how it begins. */
 export function isSeated(plan: ClassPlan, steps: readonly StepContext[]): boolean {

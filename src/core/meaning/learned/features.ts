@@ -1,4 +1,5 @@
 import { remembered } from '@/core/units';
+import { withoutApostrophes } from '../words';
 
 /*
  * A text as what was learned looks at it: its words, each in small letters without apostrophes, and its pairs of words.
@@ -21,7 +22,7 @@ export interface Features {
 
 /** The words and pairs of a text. */
 export const featuresOf: (text: string) => Features = remembered((text) => {
-  const words = Array.from(text.matchAll(WORD), ([word]) => word.toLowerCase().replace(/['’]/g, ''));
+  const words = Array.from(text.matchAll(WORD), ([word]) => withoutApostrophes(word.toLowerCase()));
   const pairs = words.slice(1).map((word, at) => `${words[at] ?? ''}_${word}`);
   return {
     length: words.length,

@@ -260,6 +260,7 @@ export const DONE = {
     'open ..2 =eyes|eyelids',
     '=eyes ..3 =open|=opened',
     '=open =them =again|=now|=slowly|=when',
+    '=closed|=shut ~4 =open ..1 =them',
     'lift|raise|part ..1 eyelids|lids',
     'blink',
     '=lids|=eyelids ..1 =up',

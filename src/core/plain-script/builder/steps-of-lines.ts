@@ -113,13 +113,17 @@ function calledBack(step: MovementStep, words: string): Partial<MovementStep> {
 
 /** The side that was done before “And the left leg, thirty seconds.”; `null` where it names none, or both. */
 function beforeChange(words: string): 'left' | 'right' | null {
-  const [left, right] = [/\bleft\b(?! (?:of|over|out|behind)\b)/i.test(words), SIDE_RIGHT.test(words)];
+  const [left, right] = [NAMES_LEFT.test(words), NAMES_RIGHT.test(words)];
   return left === right ? null : left ? 'right' : 'left';
 }
 
-/** “All right, the other side” names none. */
-const SIDE_RIGHT =
-  /(?<!\ball )\bright (?=side|leg|foot|arm|hand|knee|hip|heel|elbow|shoulder|ankle|wrist)|\b(?:the|your|to|on) right\b(?! (?:away|now|place|time)\b)/i;
+/** “All right, thirty seconds left” names no side. */
+const namesSide = (side: string): RegExp =>
+  new RegExp(
+    `(?:\\b(?:the|your|to|on|with) |^(?:and |now |then |okay,? |so,? )*)${side}\\b(?! (?:away|now|place|time|of|over|out|behind)\\b)|(?<!\\ball )\\b${side} (?=sides?|legs?|foot|feet|arm|hand|palm|knee|hip|heel|elbow|shoulder|ankle|wrist|one)`,
+    'i',
+  );
+const [NAMES_LEFT, NAMES_RIGHT] = [namesSide('left'), namesSide('right')];
 
 /** One breath that rests where it is full, where it is empty, or both. */
 function restedBreath(newId: NewId, [full, empty]: BreathRests): Phase[] {

@@ -19,7 +19,7 @@ export function breathsOf(text: string): Reading[] {
   if (ONLY_WAYS.test(text)) return [reading('inhale', 'Breathe in.'), reading('exhale', 'And out.')];
   const labelled = breathsLabelled(text);
   if (labelled) return [...labelled];
-  const pair = bothWays(text);
+  const pair = bothWays(text) ?? waysBehind(text);
   if (pair) return pair;
   if (!BREATH.test(text)) return [];
   return text.split(NEXT_BREATH).flatMap((part) => {
@@ -71,6 +71,20 @@ function bothWays(text: string): Reading[] | null {
     const spoken = led || /^(?:as|when|while|on|with|to|through|by|for|slowly|again)\b/i.test(words);
     return reading(kind, spoken ? asSentence(`${led ? 'breathe ' : ''}${way.toLowerCase()} ${words}`) : words.replace(/[.]$/, '')); // prettier-ignore
   });
+}
+
+/** "Arms float up, breathe in. Arms sink, breathe out." */
+const WAYS_BEHIND =
+  /^(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.,;] (?:and |then )*(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.]?$/iu;
+
+const wayOfBreath = (word: string): 'inhale' | 'exhale' => (/^in$/i.test(word) ? 'inhale' : 'exhale');
+
+function waysBehind(text: string): Reading[] | null {
+  const [all, first = '', one, oneHale, second = '', other, otherHale] = WAYS_BEHIND.exec(text) ?? [];
+  if (all === undefined) return null;
+  const [way, otherWay] = [one ?? oneHale, other ?? otherHale].map((of) => wayOfBreath(of ?? ''));
+  if (way === undefined || otherWay === undefined || way === otherWay) return null;
+  return [reading(way, first.trim()), reading(otherWay, second.trim())];
 }
 
 const BREATHS = ['inhale', 'exhale'];

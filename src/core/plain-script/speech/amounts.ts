@@ -96,7 +96,8 @@ function lookForAmount(sentence: string): SpokenAmount | null {
   };
   const breaths = /\bbreaths\b/i.test(said);
   const of = /\b(?:minutes?|seconds) of (?:the |our )?(\p{L}[\p{L}' -]{2,30})$/iu.exec(said)?.[1] ?? null;
-  const named = of === null || /silen|quiet|still|rest|breath/i.test(of) ? null : of;
+  const named =
+    of === null || /silen|quiet|still|rest|breath|^(?:that|this|it|these|those|them)$/i.test(of) ? null : of;
   return {
     counts: told,
     pure: named !== null || (BESIDE.test(rest.replace(/[.!?…]+$/, '')) && !/\b(?:left|right)\b/i.test(said)),
@@ -124,4 +125,13 @@ export function amountOf(counts: Counts, breaths = false): SpokenAmount {
 /** Whether two amounts are the same. */
 export function isAsMuch(one: Counts, other: Counts): boolean {
   return one.rounds === other.rounds && one.seconds?.[0] === other.seconds?.[0];
+}
+
+/** So many are left, of no fewer than these. */
+const LEFT = 2;
+const LEFT_OF = 4;
+
+/** "Two more.", while a movement is done: no second go of it, but how many are left. */
+export function isLeft({ counts, more, pure }: SpokenAmount, of: Counts | null): boolean {
+  return more && pure && counts.rounds === LEFT && (of?.rounds ?? 0) >= LEFT_OF;
 }

@@ -8,7 +8,7 @@ import { isStill } from '../line-kinds/line-signs';
 import { wordCount } from '../model/line-words';
 import { reading, type Reading } from '../model/reading';
 import { amountInSpeech } from './amounts';
-import { namedInSpeech } from './names';
+import { countsDown, namedInSpeech } from './names';
 import { turnedInSpeech } from './sides';
 import { kindOfPart } from '../line-kinds/talks';
 import { isGreeting, titleInSentences } from '../layout/title';
@@ -147,4 +147,14 @@ export function stepsBelow(lines: readonly string[], at: number, name: string): 
   const named = below.some((one) => namedInSpeech(one)?.unsure === false);
   const moves = counted > 0 || below.some((one) => breathsOf(one).length > 0);
   return named || counted > COUNTED_AT_MOST || !moves ? 'part' : 'movement';
+}
+
+/** Whether the lines below, in the same paragraph and before anything else is done, count the rounds down. */
+export function countDownBelow(lines: readonly string[], at: number): boolean {
+  for (let below = at + 1; below < lines.length && (lines[below] ?? '').trim() !== ''; below++)
+    for (const part of partsOf(withoutStamp(lines[below] ?? ''))) {
+      if (countsDown(part)) return true;
+      if (amountInSpeech(part) !== null || namedInSpeech(part) !== null) return false;
+    }
+  return false;
 }

@@ -8,7 +8,7 @@ import { NUMBER_IN_WORDS, NUMBER_WORDS } from '../tokens/tokens';
  */
 
 /** What joins a sentence to the one before. */
-const LEAD = '(?:(?:and|so|first|first of all|now|next|then|ok|okay|alright|all right|right|good|great|well|from here|from there|after that|to finish|to end|to close|to start|to begin|finally|lastly|also|here)[,:]? )*'; // prettier-ignore
+const LEAD = '(?:(?:and|so|(?:second|next) to last|last but one|first|first of all|now|next|then|ok|okay|alright|all right|right|good|great|well|from here|from there|after that|to finish|to end|to close|to start|to begin|finally|lastly|also|here)[,:]? )*'; // prettier-ignore
 const LEADS = new RegExp(`^${LEAD}`, 'i');
 const ORDINAL = '(?:very )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|next|last|final|new|other)';
 const THING = '(?:movement|exercise|form|posture|piece|one|move|practice|thing|shape|stretch)';
@@ -27,9 +27,10 @@ const FRAMES = [
   `${WE} (?:do|try|practi[sc]e|add|learn|hold|play with)`,
   `(?:here|next|now|then) (?:comes|come|is)`,
   `(?:${WE} )?(?:.{0,20} )?what (?:I|we) call`,
-].map((frame) => new RegExp(`^${LEAD}${frame},? (?:(?:a|an|the|some|our|my|your|to|one called|something called) )?(.{3,160}?)[.!:]?$`, 'iu')); // prettier-ignore
+].map((frame) => new RegExp(`^${LEAD}${frame},? (?:what (?:I|we|people|they|some people) call )?(?:(?:a|an|the|some|our|my|your|to|one called|something called) )?(.{3,160}?)[.!:]?$`, 'iu')); // prettier-ignore
 /** Behind these only a name with capitals is one. */
 const CAPITAL_FRAMES = [
+  new RegExp(`^${LEAD}(?:(?:and|the) )*(?:${ORDINAL},|(?:comes|follows)) (?:the |a )?(.{3,60}?)[.!:]?$`, 'iu'),
   new RegExp(`^.{0,80}\\b(?:${CALLED}) (?:the )?(.{3,60}?)[.!:]?$`, 'iu'),
   new RegExp(`^${LEAD}(?:the |our )?${ORDINAL}(?: ${THING})? is (?:the )?(.{3,60}?)[.!:]?$`, 'iu'),
   new RegExp(`^${LEAD}(?:this is |it is |it['’]s |${WE} (?:have |do |hold )?|into |on to |onto |to )?(?:the )?(.{3,60}?)[.!:]?$`, 'iu'), // prettier-ignore
@@ -37,7 +38,7 @@ const CAPITAL_FRAMES = [
 /** "Next, holding the lantern.", "Now big waves: breathe in …": a few words behind what joins. */
 const AFTER_NEXT = /^(?:(?:and|ok|okay|good|great|alright)[,:]? )*(?:next|now|then|finally|lastly)[,:]? (?:for |it['’]s |we (?:are|have|do|hold) |we['’]re )?(?:a |an |the |our |some )?(\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,4})[.!]?$/iu; // prettier-ignore
 const GERUND_OR_NOUNS = /^(?!(?:being|coming|going|standing|sitting|something|nothing|everything|bring)\b)\p{L}{2,}ing (?:the|a|an|your|our|to|like)? ?\p{L}/iu; // prettier-ignore
-const TITLE_CASE = /^\p{Lu}[\p{L}'’-]*(?: (?:\p{Lu}[\p{L}'’-]*|the|of|a|an|in|on|to|and|with|like|its|his|her|your|from|at|under|over|by|into))*$/u; // prettier-ignore
+const TITLE_CASE = /^\p{Lu}[\p{L}'’-]*(?: (?:\p{Lu}[\p{L}'’-]*|the|of|a|an|in|on|to|for|and|with|like|its|his|her|your|from|at|under|over|by|into))*$/u; // prettier-ignore
 const WE_ARE = /\bwe(?: are|['’]re) (?:a |an |the )?\p{L}+(?: \p{L}+)?[.!]?$/iu;
 /** What is no name, whatever stands before it. */
 const NO_NAME =
@@ -76,7 +77,7 @@ function namedIn(sentence: string): SpokenName | null {
   }
   for (const [index, frame] of CAPITAL_FRAMES.entries()) {
     const name = nameFrom(frame.exec(head)?.[1]);
-    const led = index < 2 || LEADS.exec(head)?.[0] !== '';
+    const led = index < 3 || LEADS.exec(head)?.[0] !== '';
     const whole =
       name !== null &&
       head
@@ -121,7 +122,9 @@ const BEHIND_CLAUSE =
 const NO_CLAUSE =
   /^(?:(?:lower|release|let go|come back|moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: .*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|(?:give|stop|tell|show|count) (?:you|with|for)|(?:the )?(?:first|second|third|next|last) thing|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|very|last|almost|only|because|this|when|while|who|what|how|where|which|does|did)\b/i;
 const CLAUSE_WORDS_AT_MOST = 8;
-/** "Place the hands on the hips and make big circles": what is done first. */
+/** "Place the hands on the hips and make big circles": how they are held, and what is done. */
+const PLACED_TO_MOVE = /^(?:put|place|rest|lay|bring|step|stand|sit) [^,.;:]{6,60}?,? and (?:then )?((?:make|draw|do) \p{L}.+|(?:circle|rock|sway|swing|turn|twist|bounce|shake|roll) \p{L}.+)$/iu; // prettier-ignore
+/** What is done first. */
 const FIRST_OF_TWO = /^(.{10,50}?) and (?:\p{L}+ ){2,}/u;
 
 /** What is done in a sentence, as a name: "Now rub the palms together until they are warm." */
@@ -130,8 +133,9 @@ export const nameOfClause = rememberedLately(lookForClause);
 function lookForClause(sentence: string): string | null {
   const whole = sentence.replace(/[.!?…]+["”)]?$/, '').replace(TO_CLAUSE, '');
   const [, second] = NO_CLAUSE.test(whole) ? (/, (?:and|then|and then) (\p{L}.+)$/u.exec(whole) ?? []) : [];
-  const name = (second ?? whole)
+  const name = (second ?? PLACED_TO_MOVE.exec(whole)?.[1] ?? whole)
     .replace(BEHIND_CLAUSE, '')
+    .replace(/^((?:make|draw|do) .{3,40}?) with (?:them|it|both)$/i, '$1')
     .replace(/ (?:and|or|the|a|then|gently|slowly|now|first)$/i, '')
     .trim();
   if (name.length < 3 || NO_CLAUSE.test(name)) return null;
@@ -183,7 +187,10 @@ export function isMovedIn(sentence: string): boolean {
 
 /** How it is done, told to those who do it. */
 const CORRECTS =
-  /^(?:(?:and|but|just|try to|please|remember)[,:]? )*(?:keep|don['’]t|do not|never|no (?:rush|hurry|need)|let (?:the|your)|if |notice|feel|soften|relax|make sure|watch|remember|breathe(?! (?:in|out))|slow(?:ly)?\b|gently|easy|imagine|think of|it (?:should|does)|your|the|every|like|as if|nice and|soft|small|tiny|see if|stay (?:low|soft|tall)|you (?:may|might|can)|as (?:low|high|wide|far|slow)|use (?:the|your)|there['’]s no)\b/i;
+  /^(?:(?:and|but|just|try to|please|remember)[,:]? )*(?:keep|don['’]t|do not|never|no (?:rush|hurry|need)|let (?:the|your)|if |notice|feel|soften|relax|make sure|watch|remember|only (?:go|bend|lift|turn|sink|reach|as (?:far|low|high|wide))|breathe(?! (?:in|out))|slow(?:ly)?\b|gently|easy|imagine|think of|it (?:should|does)|your|the|every|like|as if|nice and|soft|small|tiny|see if|stay (?:low|soft|tall)|you (?:may|might|can)|as (?:low|high|wide|far|slow)|use (?:the|your)|there['’]s no)\b/i;
+/** "Elbows heavy.", "Knees soft." */
+const OF_A_PART =
+  /^(?:(?:and|so|your|the)[,]? )*(?:elbows?|knees?|shoulders?|wrists?|fingers|hands?|palms?|chin|jaw|face|neck|hips?|feet|heels?|eyes?|toes|tongue|belly|arms?) (?:stay |are |nice and |very )?(?:heavy|soft|loose|low|relaxed|easy|wide|light|quiet|level|long)[.!]?$/i;
 /** What ends it. */
 const ENDS =
   /\b(?:come back|let (?:that|it|them|this) go|rest|release|stop|be still|shake it|hands down|arms down|to (?:the )?(?:middle|cent(?:er|re))|open your eyes|finish|other|again|last|done)\b/i;
@@ -193,8 +200,9 @@ const URGES =
   /^(?:(?:and|good|nice|lovely|great|ok|okay|that['’]s it)[,!.]? )*(?:again|once more|one more(?: (?:time|like that))?|two more|three more|halfway(?: there)?|nearly there|that['’]s (?:it|right)|keep (?:it )?going|up|down|and up|and down)[.!…]*$/i;
 
 /** Whether a sentence corrects what is being done, and does not end it: "Don't lift your shoulders." */
-export function isCorrection(sentence: string): boolean {
-  return (CORRECTS.test(sentence) && !ENDS.test(sentence)) || URGES.test(sentence) || lastOnes(sentence) !== null;
+function isCorrection(sentence: string): boolean {
+  const held = OF_A_PART.test(sentence) || (CORRECTS.test(sentence) && !ENDS.test(sentence));
+  return held || URGES.test(sentence) || lastOnes(sentence) !== null;
 }
 
 const LAST = /^(?:(?:and|ok|okay|good)[,]? )*(?:the |your |our )?last (one|two|three|four|time|round|breath)[.!…]*$/i;
@@ -203,4 +211,18 @@ const LAST = /^(?:(?:and|ok|okay|good)[,]? )*(?:the |your |our )?last (one|two|t
 export function lastOnes(sentence: string): number | null {
   const many = LAST.exec(sentence)?.[1]?.toLowerCase();
   return many === undefined ? null : (NUMBER_WORDS.get(many) ?? 1);
+}
+
+const LEFT_OVER = /^(?:(?:and|okay|good)[,]? )*(?:just )?(?:two|three) more\b[^,;]{0,24}[.!…]*$/i;
+
+/** Whether a sentence tells how many rounds are left: "Two more.", "And the last one." */
+export function countsDown(sentence: string): boolean {
+  return LEFT_OVER.test(sentence) || lastOnes(sentence) !== null;
+}
+
+/** How many of the sentences behind an amount are said in its rounds; all, where some below count them down. */
+export function saidInRounds(sentences: readonly string[], below: boolean): number {
+  const end = sentences.findIndex((one) => !isCorrection(one));
+  const corrections = end < 0 ? sentences.length : end;
+  return below ? sentences.length : Math.max(corrections, sentences.findLastIndex(countsDown) + 1);
 }

@@ -14,6 +14,11 @@ const OTHER =
 const NOW_SIDE =
   /^(?:and |now |then |so |ok |okay |good,? |feet together,? )*(?:now |then |and )*(?:shift )?(?:(?:to|on|with|for|into|onto) )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b(?!,? (?:and|or|then|palm|left|right))/i;
 const BACKWARD = new RegExp(`^(?:and |now |then |so )*(?:${NUMBER} (?:circles? |rolls? |times |more )?)?(?:(?:to the )?back(?:wards?)?|for?wards?|in reverse|reverse)(?:[,:]? (?:for )?${NUMBER}(?: times| more)?(?: (?:more|again))?)?(?: too| as well| again)?[.!]?$|\\b(?:circles?|rolls?|times) back(?:wards?)?[.!]?$`, 'iu'); // prettier-ignore
+/** "Ten in the other.", behind "Ten in one direction." */
+const IN_OTHER = new RegExp(
+  `^(?:and |now |then )*${NUMBER}(?: times| more)? (?:in|on|to|the) (?:the )?other[.!]?$`,
+  'iu',
+);
 const NUMBER_TO_SIDE = new RegExp(`^(?:and |now |then )*${NUMBER}(?: times| more)? (?:to|on|with) (?:the |your )?(?:left|right)(?: (?:side|leg|foot|arm|hand))?(?: (?:too|as well|again))?[.!]?$`, 'iu'); // prettier-ignore
 const BOTH = /\bboth\b|\btogether\b(?! (?:and|,))/i;
 
@@ -23,8 +28,16 @@ export function turnedInSpeech(sentence: string): Turned | null {
   const other = OTHER.exec(sentence);
   if (other) return /way|direction|reverse/i.test(other[0]) ? 'both-directions' : 'one-then-other';
   if (BACKWARD.test(sentence) && !/^(?:and |now |then |so )*(?:to the )?back[.!]?$/i.test(sentence)) return 'both-directions'; // prettier-ignore
+  if (IN_OTHER.test(sentence)) return 'both-directions';
   if (NUMBER_TO_SIDE.test(sentence)) return 'one-then-other';
   return NOW_SIDE.test(sentence) && !BOTH.test(sentence.replace(/^feet together/i, '')) ? 'one-then-other' : null;
+}
+
+const GOES_OVER = /\b(?:other|opposite|second|change|switch|swap|same|reverse|too|as well)\b/i;
+
+/** Whether a sentence says itself that it goes on with what is above: "Right leg, fifteen times" does not. */
+export function goesOver(sentence: string): boolean {
+  return GOES_OVER.test(sentence);
 }
 
 const SIDE_TOLD = /\b(?:left|right) (?:foot|leg|arm|hand|side|knee|heel|elbow|shoulder)\b/i;

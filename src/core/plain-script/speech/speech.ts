@@ -2,11 +2,12 @@ import { CALLS_BACK, isFarewell } from '../tokens/first-words';
 import type { Counts } from '../model/model';
 import { isUnder } from '../lines/over-words';
 import { reading, type Reading } from '../model/reading';
-import { amountInSpeech, amountOf, isAsMuch, type SpokenAmount } from './amounts';
+import { amountInSpeech, amountOf, isAsMuch, isLeft, type SpokenAmount } from './amounts';
 import { breathsIn } from './breaths';
 import { directionIn, type Lasting } from './directions';
 import {
   BRACKETED,
+  countDownBelow,
   headOf,
   isCountedAhead,
   isTitle,
@@ -16,10 +17,10 @@ import {
   partsOf,
   stepsBelow,
 } from './lines';
-import { isCorrection, lastOnes, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './names';
-import { isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './sides';
+import { lastOnes, saidInRounds, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './names';
+import { goesOver, isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './sides';
 import { silenceFor, spokenOf, type Silence, type Spoken } from './state';
-import { bestOf, rests, stepNamed, stillOf } from './steps';
+import { bestOf, countedIn, keepsOn, rests, stepNamed, stillOf } from './steps';
 import { spokenLines, withoutStamp } from './word-for-word';
 
 /*
@@ -41,7 +42,6 @@ export function readSpeech(written: readonly string[]): readonly (readonly Readi
 const SILENTLY = /\b(?:silen(?:ce|t)|quiet(?:ly)?|stillness|stand still)\b/i;
 /** "The last thing is standing quietly for two minutes." */
 const NEXT_THING = /^(?:(?:and|so|now|ok|okay)[,]? )*(?:the|our) (?:last|next|final) (?:thing|one|part|exercise) is\b/i;
-/** A longer sentence is said, whatever it tells. */
 const LONGEST = 300;
 /** "Two more like that.": one was done as it was told. */
 const MORE_AT_MOST = 6;
@@ -51,11 +51,6 @@ const HELD_LINES = 2;
 const SILENCE_FROM = 30;
 const ENDS_CLASS =
   /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
-/** "Keep swinging for two minutes.": of what is told before. */
-const KEEPS = /\b(?:keep|carry on|continue|go on) \p{L}+ing\b/iu;
-/** What is counted by its name: "Ten circles". */
-const COUNTED =
-  /\b(circle|turn|swing|bounce|stamp|pull|push|lift|roll|wave|kick|step|tap|squat|nod|bow|twist)(?:e?s)\b/i;
 class SpeechReader {
   readonly out: (readonly Reading[] | null)[];
   private movement: Spoken | null = null;
@@ -141,6 +136,7 @@ class SpeechReader {
 
   private told(text: string, amount: SpokenAmount | null): void {
     const { movement } = this;
+    if (amount && movement?.to === null && isLeft(amount, movement.amount)) return this.callBack(text);
     if (amount && NEXT_THING.test(text) && rests(amount, text, text)) return this.still(amount, text, text);
     if (movement?.amount && this.isOnOther(text, amount, movement, movement.amount)) return;
     const often = movement?.amount && amount ? soOften(text, movement.amount, amount) : null;
@@ -148,6 +144,11 @@ class SpeechReader {
     if (often || !amount) this.pending.push(text);
     else if (movement?.amount === null && !this.isStillApart(movement, text)) this.count(movement, amount, text);
     else this.step(amount, text);
+  }
+
+  private callBack(words: string): void {
+    this.flush();
+    this.readings.push({ ...reading('setting', words), sets: { callBackWords: words } });
   }
 
   /** Takes the movement that a sentence names; one in small letters only where its amount follows. Whether it did. */
@@ -167,6 +168,8 @@ class SpeechReader {
   /** Takes what goes to the other side, or the other way, of a movement that is counted. Whether it did. */
   private isOnOther(text: string, amount: SpokenAmount | null, movement: Spoken, counts: Counts): boolean {
     const asMuch = amount !== null && (amount.more || isAsMuch(amount.counts, counts));
+    // "Then we swing a leg. Right leg, fifteen times.", behind ten of something else.
+    if (amount && !asMuch && !goesOver(text) && this.isBegun()) return false;
     const turned = turnedInSpeech(text) ?? (asMuch ? turnedAbove(this.pending) : null);
     if (turned && movement.to === null && (amount !== null || !(movement.over || this.isBegun()))) {
       this.turn(turned, amount, text, movement);
@@ -222,9 +225,9 @@ class SpeechReader {
   private step(amount: SpokenAmount, text: string): void {
     const above = this.pending.length > 0 ? this.pending : this.saidAbove();
     const bracketed = BRACKETED.test(text);
-    const within = amount.pure || bracketed || KEEPS.test(text) || nameOfClause(text) === null;
+    const within = amount.pure || bracketed || keepsOn(text) || nameOfClause(text) === null;
     const clause = within
-      ? (bestOf(above, COUNTED.exec(text)?.[1]) ?? (bracketed ? null : text))
+      ? (bestOf(above, countedIn(text)) ?? (bracketed ? null : text))
       : (this.pending.find(isNamedThing) ?? text);
     if (rests(amount, text, clause)) return this.still(amount, text, clause);
     const again = this.isAgain(amount);
@@ -373,9 +376,8 @@ class SpeechReader {
   private correct(sentences: readonly string[], movement: Spoken): void {
     const breathed = breathsIn(sentences, movement.ways);
     if (breathed) return void this.readings.push(...(breathed.others === '' ? [] : [said(breathed.others, false)]), ...breathed.breaths); // prettier-ignore
-    const end = sentences.findIndex((one) => !isCorrection(one));
     const open = !movement.ended && movement.counted === this.paragraph;
-    const within = open ? sentences.slice(0, end < 0 ? undefined : end) : [];
+    const within = open ? sentences.slice(0, saidInRounds(sentences, countDownBelow(this.lines, this.at))) : [];
     const after = sentences.slice(within.length);
     this.readings.push(
       ...within.map((one): Reading => ({ ...reading('said', one), sets: { during: one, last: lastOnes(one) } })),

@@ -7,6 +7,15 @@ import { BRACKETED } from './lines';
 
 /* What a step is called that nothing names, in a class that is spoken word for word. */
 
+/** "Keep swinging for two minutes.": of what is told before. */
+const KEEPS = /\b(?:keep|carry on|continue|go on) \p{L}+ing\b/iu;
+/** What is counted by its name: "Ten circles". */
+const COUNTED =
+  /\b(circle|turn|swing|bounce|stamp|pull|push|lift|roll|wave|kick|step|tap|squat|nod|bow|twist)(?:e?s)\b/i;
+
+export const keepsOn = (text: string): boolean => KEEPS.test(text);
+export const countedIn = (text: string): string | undefined => COUNTED.exec(text)?.[1];
+
 /** Of some sentences the one that tells what is done, or of which is `counted`; `null` where none does. */
 export function bestOf(sentences: readonly string[], counted?: string): string | null {
   const named = sentences.filter((one) => nameOfClause(one) !== null && !BRACKETED.test(one));
