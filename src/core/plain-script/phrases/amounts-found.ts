@@ -278,7 +278,7 @@ export function tidied(text: string): string {
   return joined
     .replace(/^[\s,;:–—-]+/, '')
     .replace(/(?:[\s,;:(/=@|→–—-]|->|\.{2,}(?!\.)|…)+$/, '')
-    .replace(/(?:[,;:] ?)+(?=[,;:.])/g, '')
+    .replace(/(?:[,;:] ?)+(?=[,;:.)])/g, '')
     .replace(/(?:[,;]| and) ?then$/i, '')
     .trim();
 }

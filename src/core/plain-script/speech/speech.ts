@@ -20,7 +20,7 @@ import {
 import { lastOnes, saidInRounds, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './names';
 import { goesOver, isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './sides';
 import { silenceFor, spokenOf, type Silence, type Spoken } from './state';
-import { bestOf, countedIn, keepsOn, rests, stepNamed, stillOf } from './steps';
+import { amountFirst, bestOf, countedIn, keepsOn, rests, stepNamed, stillOf } from './steps';
 import { spokenLines, withoutStamp } from './word-for-word';
 
 /*
@@ -225,7 +225,7 @@ class SpeechReader {
   private step(amount: SpokenAmount, text: string): void {
     const above = this.pending.length > 0 ? this.pending : this.saidAbove();
     const bracketed = BRACKETED.test(text);
-    const within = amount.pure || bracketed || keepsOn(text) || nameOfClause(text) === null;
+    const within = amount.pure || bracketed || keepsOn(text) || amountFirst(text) || nameOfClause(text) === null;
     const clause = within
       ? (bestOf(above, countedIn(text)) ?? (bracketed ? null : text))
       : (this.pending.find(isNamedThing) ?? text);

@@ -2,7 +2,7 @@ import { findCounts } from '../phrases/counts';
 import { withoutFrame } from '../phrases/frames';
 import { asSentence, capitalised } from '../model/line-words';
 import { isMovedIn, isNamedThing, isPlacing, isStillClause, goesOn, nameOfClause } from './names';
-import type { SpokenAmount } from './amounts';
+import { NUMBER, type SpokenAmount } from './amounts';
 import { BRACKETED } from './lines';
 
 /* What a step is called that nothing names, in a class that is spoken word for word. */
@@ -13,6 +13,13 @@ const KEEPS = /\b(?:keep|carry on|continue|go on) \p{L}+ing\b/iu;
 const COUNTED =
   /\b(circle|turn|swing|bounce|stamp|pull|push|lift|roll|wave|kick|step|tap|squat|nod|bow|twist)(?:e?s)\b/i;
 
+/** "Eight rounds, and change which arm is on top.": of what is told before it. */
+const AMOUNT_FIRST = new RegExp(
+  `^(?:and |so |now |then )*(?:${NUMBER}) (?:times|rounds|repetitions|of (?:these|those|them|that))[,;] `,
+  'iu',
+);
+
+export const amountFirst = (text: string): boolean => AMOUNT_FIRST.test(text);
 export const keepsOn = (text: string): boolean => KEEPS.test(text);
 export const countedIn = (text: string): string | undefined => COUNTED.exec(text)?.[1];
 
