@@ -25,7 +25,7 @@ const THEN = new RegExp(
   'iu',
 );
 /** Who is spoken to does it as well. */
-const YOU_TOO = /\b(?:you|your|yours|let|let['’]?s|lets|like (?:this|that)|this way|now|next|again|this time|today|so do we|do the same|copy|try|with (?:him|her|them))\b/i; // prettier-ignore
+const YOU_TOO = /\b(?:you|your|yours|let|let['’]?s|lets|like (?:this|that)|this way|(?:now|next|again|this time|today)(?=,? \p{L})|so do we|do the same|copy|try|with (?:him|her|them))\b/iu; // prettier-ignore
 
 /** A text without the sentences that tell of somebody else. */
 export const ofThoseHere = remembered((text: string): string => {
