@@ -75,7 +75,7 @@ function bothWays(text: string): Reading[] | null {
 
 /** "Arms float up, breathe in. Arms sink, breathe out." */
 const WAYS_BEHIND =
-  /^(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.,;] (?:and |then )*(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.]?$/iu;
+  /^(?!(?:as|while|when|if|once)\b)(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.,;] (?:and |then )*(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.]?$/iu;
 
 const wayOfBreath = (word: string): 'inhale' | 'exhale' => (/^in$/i.test(word) ? 'inhale' : 'exhale');
 
