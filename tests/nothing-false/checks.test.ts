@@ -137,4 +137,18 @@ describe('a checker that remembers', () => {
       expect(checked(of)).toEqual(checkPlan(of).map(({ check }) => check));
     }
   });
+
+  it('judges a movement again when the one before it has its name no more', () => {
+    const twice = planOf(makeMovement(newId, 'Wave at gulls'), makeMovement(newId, 'Wave at gulls'));
+    const renamed: ClassPlan = {
+      ...twice,
+      sections: twice.sections.map((section) => ({
+        ...section,
+        steps: section.steps.map((step, at) => (at === 0 ? { ...step, name: 'Haul the net' } : step)),
+      })),
+    };
+    const checker = createChecker();
+    for (const of of [twice, renamed, twice]) expect(checker(of, expandPlan(of))).toEqual(checkPlan(of));
+    expect(found(renamed, 'never-named')).toBe(found(twice, 'never-named') + 1);
+  });
 });

@@ -71,11 +71,11 @@ export function createChecker(ownTerms: readonly Term[] = NO_SPELLING.own): Chec
   return Object.assign(check, { inSlices });
 }
 
-/** Everything of a step's place in time that its own checks can see. */
-function signOf({ timed }: StepContext, generation: number): string {
-  const { rounds, breathSeconds, inhaleShare, teachSeconds } = timed;
-  const length = timed.endSeconds - timed.startSeconds;
-  return [generation, rounds, breathSeconds, inhaleShare, teachSeconds, length.toFixed(3)].join(' ');
+/** Everything of a step's place in the class that its own checks can see. */
+function signOf({ timed, again }: StepContext, generation: number): string {
+  const { rounds, breathSeconds, inhaleShare, teachSeconds, startSeconds, endSeconds } = timed;
+  const length = (endSeconds - startSeconds).toFixed(3);
+  return [generation, rounds, breathSeconds, inhaleShare, teachSeconds, length, startSeconds === 0, again].join(' ');
 }
 
 function finish(check: Check, found: readonly Found[]): Finding[] {

@@ -30,6 +30,7 @@ export function textsKeptOf(step: Step): readonly StepText[] {
 /** A plan and its timeline laid out for the checks; steps left out are not looked at. */
 export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonly Term[]): ClassContext {
   const steps: StepContext[] = [];
+  const done = new Set<string>();
   performedSteps(plan).forEach(({ step, section, pass }, index) => {
     // What is done again on the other side is found wrong once.
     if (step.skipped || pass === 2) return;
@@ -46,7 +47,9 @@ export function contextOf(plan: ClassPlan, timeline: Timeline, ownTerms: readonl
         .map((cue) => cue.text)
         .join(' ')
         .toLowerCase(),
+      again: done.has(step.name),
     });
+    if (isMovementStep(step)) done.add(step.name);
   });
   return { plan, timeline, steps, ownTerms };
 }

@@ -100,6 +100,8 @@ export interface StepContext {
   readonly texts: readonly StepText[];
   /** Everything said in it, small letters, tokens filled. */
   readonly said: string;
+  /** Whether it is a movement that was done before, by its name. */
+  readonly again: boolean;
 }
 
 export interface MovementContext extends StepContext {

@@ -35,9 +35,9 @@ function beginnings({ slots }: Pattern): Set<string> {
   return keys;
 }
 
-/** "You will want to hold it; please don't." */
+/** "You will want to hold it; please don't.", "They say that it heals everything, and I would not say that." */
 const DENIED_AFTER =
-  /^(?: here| there| now)?[\s;,.:–—-]+(?:but |so )?(?:please )?(?:don['’]?t|do not|try not to)[.!\s]*$/i;
+  /^(?:(?: here| there| now)?[\s;,.:–—-]+(?:but |so )?(?:please )?(?:don['’]?t|do not|try not to)|[^.!?]{0,40}[;,–—-] ?(?:and|but|though) i (?:would not|wouldn['’]?t|do not|don['’]?t|cannot|can['’]?t) (?:say|claim|promise|believe) (?:that|so|it))[.!\s]*$/i;
 
 function findIn<Of>(text: string, byWord: ReadonlyMap<string, readonly { pattern: Pattern; of: Of }[]>) {
   const words = readWords(text);

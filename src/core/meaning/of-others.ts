@@ -15,7 +15,10 @@ const SOMEBODY = `(?:he|she|somebody|someone|(?:some |many |most |other |old |yo
 
 /** "Once,", "In the old days", "There was", "You would see". */
 const LED = `(?:(?:and|but|so|then|now|well|oh|once|yesterday|years ago|long ago),? )*(?:(?:in|at|on|after|before|during|for|last|one|every) [^.!?]{0,40}?[, ])?(?:there (?:is|was|were|are|used to be) )?(?:(?:you|i|we) (?:(?:would|could|can|might) (?:often |always |still )?)?(?:see|saw|watch|watched|met|knew|know|heard|hear) )?`;
-const OF_SOMEBODY = new RegExp(`^\\W*${LED}${SOMEBODY}`, 'iu');
+const OF_SOMEBODY = new RegExp(
+  `^\\W*${LED}(?:${SOMEBODY}|(?<=\\b(?:see|saw|watch|watched) )(?:him|her|them)\\b)`,
+  'iu',
+);
 
 /** What was done, by whomever. */
 const DONE_THEN =

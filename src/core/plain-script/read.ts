@@ -27,7 +27,7 @@ import { spokenLines } from './speech/word-for-word';
 import { spokenHeads, withoutSpeaker } from './layout/spoken-scripts';
 import { withStretches } from './phrases/stretches';
 import { withoutBreaks } from './layout/paragraphs';
-import { areToldOff, withOrdinalsMarked } from './layout/ordinals';
+import { areToldOff, withToldOffMarked } from './layout/ordinals';
 import { withoutRowMarks } from './layout/rows';
 import { withSlipsMended } from './tokens/slips';
 import { withTables } from './layout/tables';
@@ -112,7 +112,7 @@ function asSet(lines: readonly string[], isTidy: boolean): readonly string[] {
   const unmarked = lines.map(withoutRowMarks);
   // Who speaks word for word says "First exercise: …".
   const toldOff = !isTidy && areToldOff(unmarked) && spokenLines(unmarked) === null;
-  const plain = toldOff ? withOrdinalsMarked(unmarked) : unmarked;
+  const plain = toldOff ? withToldOffMarked(unmarked) : unmarked;
   const spelled = isTidy ? plain : plain.map(withSlipsMended);
   const set = marked
     ? withStepsListed(spelled.map(withMarkApart))

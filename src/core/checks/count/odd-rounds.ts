@@ -4,7 +4,7 @@ import { isMovement, type StepCheck } from '../model';
 import { setting } from '../fixes';
 
 const CHANGES =
-  /\b(?:the )?other (?:side|leg|foot|arm|hand|way)\b|\balternat(?:e|ing)\b|\bchange (?:sides|legs|feet|arms|hands)\b/;
+  /\b(?:the )?other (?:side|leg|foot|arm|hand|way)\b(?! about\b)|\balternat(?:e|ing)\b|\bchange (?:sides|legs|feet|arms|hands)\b/;
 
 /** By its words a movement changes sides from round to round, and an odd count leaves one side with a round more. */
 export const oddRounds: StepCheck = {

@@ -1,4 +1,4 @@
-import { stepsInOrder, type ClassPlan, type MovementStep } from '@/core/plan';
+import type { MovementStep } from '@/core/plan';
 import { themed } from '@/core/words';
 import { setting } from '../fixes';
 import { nameIsSaid } from '@/core/meaning';
@@ -11,9 +11,9 @@ export const neverNamed: StepCheck = {
   gravity: 'could',
   of: 'step',
   find: (context, plan) => {
-    if (!isMovement(context)) return [];
+    // Done once more, it has its name from before.
+    if (!isMovement(context) || context.again) return [];
     const { step } = context;
-    if (isNamedBefore(plan, step)) return [];
     const theme = plan.themes.find(({ id }) => id === plan.themeId) ?? null;
     const names = [themed(theme, step.name), step.name, step.traditionalName, ...step.otherNames];
     const said = [...new Set(context.cues.map(({ text }) => text))];
@@ -27,12 +27,6 @@ export const neverNamed: StepCheck = {
     ];
   },
 };
-
-/** Done once more, it has its name from before. */
-function isNamedBefore(plan: ClassPlan, { id, name }: MovementStep): boolean {
-  const first = stepsInOrder(plan).find(({ step }) => step.kind === 'movement' && step.name === name);
-  return first !== undefined && first.step.id !== id;
-}
 
 /** Says the name as the movement begins; where nothing is said around it, its short wordings are. */
 function sayNaming(step: MovementStep): Fix | null {

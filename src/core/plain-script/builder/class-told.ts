@@ -8,6 +8,7 @@ import type { Reading } from '../model/reading';
 const USUAL_SECONDS = 600;
 /** The target while nothing has told it. */
 export const UNTOLD = 0;
+
 /** The plan with the target that was told; where none was, it is to last as long as what is written takes. */
 export function withTarget(plan: ClassPlan): ClassPlan {
   if (plan.targetSeconds !== UNTOLD) return plan;

@@ -6,6 +6,7 @@ import { ROUND_LINES } from '@/core/words';
 import type { RoundChange } from '../lines/by-rounds';
 import { cut } from '../model/line-words';
 import type { Span } from '../phrases/spans';
+import { lastOnes } from '../speech/names';
 
 /* A movement with what changes in it on its rounds. */
 
@@ -23,7 +24,8 @@ export function breathPhase(newId: NewId, kind: PhaseKind, words: string, spoken
 }
 
 /** What says itself which breath it is. */
-const SAYS_BREATH = /^(?:in|out)\b|\b(?:inhal\p{L}*|exhal\p{L}*|breath(?:e|es|ing)?)\b/iu;
+const SAYS_BREATH =
+  /^(?:in|out|breathe)\b|\b(?:inhal\p{L}*|exhal\p{L}*|breath(?:e|es|ing) (?:in|out)|(?:in|out)-?breath)\b/iu;
 const LEADS_ON = /^(?:(?:and|then|now),? )+(?=\p{L}{2})/iu;
 
 /** "Your hands rise" behind "In,"; a name keeps its capitals. */
@@ -33,11 +35,8 @@ function asGoesOn(words: string): string {
 
 /** "Last one.", said on the last round, is what that is called by; nobody says it twice. */
 export function saysItIsLast({ on, number, text }: DuringLine, { lastRoundLine }: MovementStep): boolean {
-  return on === 'last' && number === 1 && lastRoundLine === ROUND_LINES.last && LAST_ONE.test(text);
+  return on === 'last' && number === 1 && lastRoundLine === ROUND_LINES.last && lastOnes(text) === 1;
 }
-
-const LAST_ONE =
-  /^(?:and |now |okay,? |so,? )*(?:(?:this|here) is |this['’]s |here['’]s )?(?:the |our |your |one )?(?:very )?(?:last|final) (?:one|round|time)(?:,? (?:now|everyone|everybody|please))?[.!…]*$/i;
 
 /** The movement with a change; `null` where its breath would have too many phases. */
 export function withRoundChange(newId: NewId, step: MovementStep, { span, what }: RoundChange): MovementStep | null {

@@ -1,4 +1,5 @@
 import { itemAt } from '@/core/units';
+import { withOrdinalsMarked } from './ordinals';
 import { withoutChatMark, withoutEntities } from './letters';
 
 /*
@@ -70,16 +71,6 @@ function withLettersMarked(lines: readonly string[]): readonly string[] {
 const NUMBERED =
   /^(\s*)(\d{1,2})[ \t]+(?!(?:x|×|s|secs?|seconds?|m|mins?|minutes?|h|hours?|times|rounds|reps|sets?|each|of|to|or|and|on|per|more|left|right|l|r|br|breaths?|slow|big|deep|long)\b)(?=["“]?\p{L}{2})/iu;
 const NUMBERS_AT_LEAST = 3;
-
-/** "1st: standing, 2 min", "2nd: neck, 3 min". */
-const ORDINAL = /^(\s*)(\d{1,2})(?:st|nd|rd|th) ?(?:[:.)–-]) ?(?=\p{L})/iu;
-
-/** Ordinals from one on, one after the other, number a list. */
-function withOrdinalsMarked(lines: readonly string[]): readonly string[] {
-  const numbers = lines.flatMap((line) => ORDINAL.exec(line)?.[2] ?? []).map(Number);
-  if (numbers.length < NUMBERS_AT_LEAST || !numbers.every((one, at) => one === at + 1)) return lines;
-  return lines.map((line) => line.replace(ORDINAL, '$1$2. '));
-}
 
 /** "1 shoulders up and down x10", "2 neck …": numbers from one on, one after the other, number a list. */
 function withNumbersMarked(lines: readonly string[]): readonly string[] {

@@ -14,11 +14,8 @@ const OTHER =
 const NOW_SIDE =
   /^(?:and |now |then |so |ok |okay |good,? |feet together,? )*(?:now |then |and )*(?:shift )?(?:(?:to|on|with|for|into|onto) )?(?:the |your )?(left|right)(?: (?:side|leg|foot|arm|hand))?\b(?!,? (?:and|or|then|palm|left|right))/i;
 const BACKWARD = new RegExp(`^(?:and |now |then |so )*(?:${NUMBER} (?:circles? |rolls? |times |more )?)?(?:(?:to the )?back(?:wards?)?|for?wards?|in reverse|reverse)(?:[,:]? (?:for )?${NUMBER}(?: times| more)?(?: (?:more|again))?)?(?: too| as well| again)?[.!]?$|\\b(?:circles?|rolls?|times) back(?:wards?)?[.!]?$`, 'iu'); // prettier-ignore
-/** "Ten in the other.", behind "Ten in one direction." */
-const IN_OTHER = new RegExp(
-  `^(?:and |now |then )*${NUMBER}(?: times| more)? (?:in|on|to|the) (?:the )?other[.!]?$`,
-  'iu',
-);
+/** "Ten in the other.", behind "Ten in one direction.", "Ten on the other.", behind "Ten on one leg." */
+const IN_OTHER = new RegExp(`^(?:and |now |then )*${NUMBER}(?: times| more)? (in|on|with) the other[.!]?$`, 'iu');
 const NUMBER_TO_SIDE = new RegExp(`^(?:and |now |then )*${NUMBER}(?: times| more)? (?:to|on|with) (?:the |your )?(?:left|right)(?: (?:side|leg|foot|arm|hand))?(?: (?:too|as well|again))?[.!]?$`, 'iu'); // prettier-ignore
 const BOTH = /\bboth\b|\btogether\b(?! (?:and|,))/i;
 
@@ -28,7 +25,8 @@ export function turnedInSpeech(sentence: string): Turned | null {
   const other = OTHER.exec(sentence);
   if (other) return /way|direction|reverse/i.test(other[0]) ? 'both-directions' : 'one-then-other';
   if (BACKWARD.test(sentence) && !/^(?:and |now |then |so )*(?:to the )?back[.!]?$/i.test(sentence)) return 'both-directions'; // prettier-ignore
-  if (IN_OTHER.test(sentence)) return 'both-directions';
+  const way = IN_OTHER.exec(sentence)?.[1]?.toLowerCase();
+  if (way !== undefined) return way === 'in' ? 'both-directions' : 'one-then-other';
   if (NUMBER_TO_SIDE.test(sentence)) return 'one-then-other';
   return NOW_SIDE.test(sentence) && !BOTH.test(sentence.replace(/^feet together/i, '')) ? 'one-then-other' : null;
 }

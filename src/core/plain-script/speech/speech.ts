@@ -20,7 +20,7 @@ import {
 import { lastOnes, saidInRounds, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './names';
 import { goesOver, isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './sides';
 import { silenceFor, spokenOf, type Silence, type Spoken } from './state';
-import { amountFirst, bestOf, countedIn, keepsOn, rests, stepNamed, stillOf } from './steps';
+import { againOf, amountFirst, bestOf, countedIn, keepsOn, rests, stepNamed, stillOf } from './steps';
 import { spokenLines, withoutStamp } from './word-for-word';
 
 /*
@@ -42,6 +42,7 @@ export function readSpeech(written: readonly string[]): readonly (readonly Readi
 const SILENTLY = /\b(?:silen(?:ce|t)|quiet(?:ly)?|stillness|stand still)\b/i;
 /** "The last thing is standing quietly for two minutes." */
 const NEXT_THING = /^(?:(?:and|so|now|ok|okay)[,]? )*(?:the|our) (?:last|next|final) (?:thing|one|part|exercise) is\b/i;
+/** A longer sentence is said, whatever it tells. */
 const LONGEST = 300;
 /** "Two more like that.": one was done as it was told. */
 const MORE_AT_MOST = 6;
@@ -51,6 +52,7 @@ const HELD_LINES = 2;
 const SILENCE_FROM = 30;
 const ENDS_CLASS =
   /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
+
 class SpeechReader {
   readonly out: (readonly Reading[] | null)[];
   private movement: Spoken | null = null;
@@ -230,7 +232,7 @@ class SpeechReader {
       ? (bestOf(above, countedIn(text)) ?? (bracketed ? null : text))
       : (this.pending.find(isNamedThing) ?? text);
     if (rests(amount, text, clause)) return this.still(amount, text, clause);
-    const again = this.isAgain(amount);
+    const again = againOf(amount, this.pending, this.movement?.name ?? null);
     const led = (): string | null => (breathsIn(this.pending, new Set()) ? 'Breathing' : null);
     const name = again ?? stepNamed(amount, text, clause, this.movement?.name ?? null) ?? led();
     if (name === null) {
@@ -276,12 +278,6 @@ class SpeechReader {
     this.readings = [...own, { ...reading('setting', '', counts, true), sets: {} }];
     this.held = [];
     return true;
-  }
-
-  /** "One more time! Another forty seconds.": the movement above; `null` for anything else. */
-  private isAgain({ more, pure }: SpokenAmount): string | null {
-    const only = this.pending.every((one) => nameOfClause(one) === null || /\b(?:again|more)\b/i.test(one));
-    return more && pure && only ? (this.movement?.name ?? null) : null;
   }
 
   private still({ counts, pure }: SpokenAmount, text: string, clause: string | null): void {

@@ -23,6 +23,12 @@ export const amountFirst = (text: string): boolean => AMOUNT_FIRST.test(text);
 export const keepsOn = (text: string): boolean => KEEPS.test(text);
 export const countedIn = (text: string): string | undefined => COUNTED.exec(text)?.[1];
 
+/** "One more time! Another forty seconds.": the movement above; `null` for anything else. */
+export function againOf({ more, pure }: SpokenAmount, pending: readonly string[], above: string | null): string | null {
+  const only = pending.every((one) => nameOfClause(one) === null || /\b(?:again|more)\b/i.test(one));
+  return more && pure && only ? above : null;
+}
+
 /** Of some sentences the one that tells what is done, or of which is `counted`; `null` where none does. */
 export function bestOf(sentences: readonly string[], counted?: string): string | null {
   const named = sentences.filter((one) => nameOfClause(one) !== null && !BRACKETED.test(one));
