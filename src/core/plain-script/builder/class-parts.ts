@@ -104,7 +104,7 @@ export class ClassParts {
     }
     if (sets.during !== undefined) {
       if (step.during.length >= LIMITS.spokenLines) return this.sayOrLeave(sets.during, null);
-      return this.over(makeDuring(this.newId, cut(sets.during, LIMITS.lineCharacters), sets.last ? { on: 'last', number: sets.last } : { on: 'anywhere' })); // prettier-ignore
+      return this.over(makeDuring(this.newId, cut(sets.during, LIMITS.lineCharacters), sets.place ?? {}));
     }
     this.replace(withSettings(this.newId, sets.layers ? this.layered(step, sets.layers) : step, sets, this.plan.pace));
   }

@@ -86,12 +86,13 @@ export function withSettings(
   sets: StepSettings,
   pace: ClassPlan['pace'],
 ): MovementStep {
-  const { breath, breathWay, callBackSeconds, callBackWords, changeWords } = sets;
+  const { breath, breathWay, callBackSeconds, callBackWords, changeWords, counting } = sets;
   const free = breath === 'free' && step.pattern.length === 0;
   return {
     ...step,
     ...(free ? { pattern: [makePhase(newId, { kind: 'free', share: null, seconds: pace.breathSeconds })] } : {}),
     ...(breathWay ? { breathWay } : {}),
+    ...(counting ? { counting } : {}),
     ...(callBackSeconds === undefined
       ? {}
       : { callBackLeadSeconds: Math.min(LIMITS.callBackLeadSeconds.max, callBackSeconds) }),

@@ -32,7 +32,8 @@ export function pauseIn(text: string): number | null {
     )
   )
     return null;
-  if (/^[([]pause[)\]][.]?$/i.test(text)) return UNTIMED;
+  const untimed = /^[([](?:an? )?((?:very )?long |short |brief |little |tiny )?pause[)\]][.]?$/i.exec(text);
+  if (untimed) return /long/i.test(untimed[1] ?? '') ? 2 * UNTIMED : UNTIMED;
   const dotted = /^(?:\.{2,}|…) ?(\d{1,3}) ?s(?:ecs?|econds?)? ?(?:\.{2,}|…)?$/i.exec(text);
   if (dotted) return Number(dotted[1]);
   const figure = /^\(?(?:pause:? \(?(\d{1,3})\)?|(?:breather|break|wait|rest)(?: [–-]|:)? (\d0))\)?$/i.exec(text);

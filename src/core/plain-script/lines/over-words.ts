@@ -3,7 +3,7 @@ import type { NewId } from '@/core/document';
 import { layerOf } from './by-rounds';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { withoutMark } from '../line-kinds/headings';
-import { singleSpaced, unquoted } from '../model/line-words';
+import { capitalised, singleSpaced, unquoted } from '../model/line-words';
 import { ON_ROUNDS } from './several';
 import { placeAtStart, placeOf, type Place, type Written } from '../phrases/places';
 import { callBackIn } from '../line-kinds/step-settings';
@@ -41,7 +41,8 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
     return null;
   const { on, number } = found.place;
   if (on === 'time' && lasting !== null && number >= lasting) return null;
-  return { line: makeDuring(newId, found.words, { on, number, layer: layerOf(found.words) }), unsure: found.unsure };
+  const words = /^\p{Lu}/u.test(body) && /[.!?]$/.test(found.words) ? capitalised(found.words) : found.words;
+  return { line: makeDuring(newId, words, { on, number, layer: layerOf(words) }), unsure: found.unsure };
 }
 
 /** "no talking last 2". */

@@ -53,5 +53,5 @@ function tellsOf(clause: string): readonly Reading[] | null {
 /** What is done on the last round of the step above; `null` for anything else. */
 export function onLast(clause: string): Reading | null {
   if (!ON_LAST.test(clause)) return null;
-  return { ...reading('setting', clause), sets: { during: asSentence(clause), last: 1 } };
+  return { ...reading('setting', clause), sets: { during: asSentence(clause), place: { on: 'last', number: 1 } } };
 }

@@ -1,3 +1,4 @@
+import type { DuringLine } from '@/core/movement';
 import type { Counts, LineKind } from './model';
 
 /** What joins, and in how many rounds it is done before the next joins; `null` to the end. */
@@ -18,8 +19,10 @@ export interface StepSettings {
   readonly before?: string;
   /** Said somewhere in its rounds. */
   readonly during?: string;
-  /** Of `during`: on the last so many rounds; `null` for anywhere. */
-  readonly last?: number | null;
+  /** Of `during`: on which rounds; anywhere where it is not given. */
+  readonly place?: Pick<DuringLine, 'on' | 'number'> | null;
+  /** How its rounds are counted aloud. */
+  readonly counting?: 'up' | 'down';
   /** How often or how long each of a list above is done, where it has no amount; of one alone, its own. */
   readonly each?: Counts;
   /** What joins round by round, in order. */

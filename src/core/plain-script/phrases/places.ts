@@ -81,7 +81,7 @@ const FORMS: readonly (readonly [form: RegExp, read: Reader])[] = [
   ],
   [form(`${LED}r ?(\\d{1,2})`), (match) => round(match[1], 'alone')],
   [
-    form(`(${LED})${NTH}( ${ROUND})?(?: (?:time|go|through))?(?: round| through)?(?: on| onwards?| only)?`),
+    form(`(${LED})${NTH}( ${ROUND})?(?: round| through)?(?: on| onwards?| only)?`),
     ([, led = '', nth, named]) => {
       const on = /^\S/.test(led) && led !== 'the ';
       if (named === undefined && (!on || led === 'at ') && !/^\d/.test(nth ?? '')) return null;

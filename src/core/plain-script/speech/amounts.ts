@@ -23,7 +23,7 @@ export const NUMBER = `(?:\\d{1,2}|${NUMBER_IN_WORDS}|a dozen|twice|three times)
 const LEAD = '(?:(?:and|so|now|then|ok|okay|again|just|let|let['+"'’"+']?s|let us|we|we['+"'’"+']ll|you|you['+"'’"+']ll|I want|I['+"'’"+']d like|give me|do|make|take|have|about|maybe|another|only|all)[,:]? )*'; // prettier-ignore
 const ADJECTIVE = '(?:slow|deep|full|long|easy|quiet|natural|big|small|gentle|more|good|soft|tiny|little|smooth|lovely|whole|calm|large)'; // prettier-ignore
 /** "Nine breaths like this", "Sixteen turns altogether", "Twelve pulls", "We do five big waves". */
-const NUMBER_OF = new RegExp(`^${LEAD}(${NUMBER})((?:,? ${ADJECTIVE})*)(?: (\\p{L}{3,}(?<!ing)))?(?:,? (?:of (?:these|those|them|that|this|it)|like (?:this|that)|altogether|in all|in total|together|with me|here|slowly|each (?:side|way)|(?:on|to|for) (?:each|this|that|the (?:left|right)) (?:side|leg|way)|in (?:your|our) own (?:time|pace)|please|go))*[.!?…]*$`, 'iu'); // prettier-ignore
+const NUMBER_OF = new RegExp(`^${LEAD}(${NUMBER})((?:,? ${ADJECTIVE})*)(?: (\\p{L}{3,}(?<!ing)))?(?:,? (?:of (?:these|those|them|that|this|it)|like (?:this|that)|altogether|in all|in total|together|with me|here|slowly|each (?:side|way)|(?:on|to|for) (?:each|this|that|the (?:left|right)) (?:side|leg|way)|in (?:your|our) own (?:time|pace)|please|go|here|there|too|as well))*[.!?…]*$`, 'iu'); // prettier-ignore
 const UNIT = /^(?:s|secs?|seconds?|m|mins?|minutes?|hours?|rounds?|times|more|of|to)$/i;
 /** "Keep going until ten." */
 const UNTIL = new RegExp(`\\b(?:until|up to|till|all the way to|to a count of) (?:we (?:get|reach) (?:to )?|you (?:get|reach) (?:to )?)?(${NUMBER})[.!]*$`, 'iu'); // prettier-ignore
@@ -35,7 +35,7 @@ const BESIDE =
 const MORE = /\b(?:more|another|again)\b/i;
 /** Said of some rounds, of those who want, or of what is no amount of the movement. */
 const NO_AMOUNT =
-  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b(?! of all|,| (?:thing|part) is\b)|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
+  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |that(?:['’]s| is| was| makes) |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b(?! of all|,| (?:thing|part) is\b)|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
 /** "Ten more times." */
 const MORE_TIMES = new RegExp(`\\b(${NUMBER}) more (times|rounds|breaths|circles)\\b`, 'giu');
 /** "Out... two, three, four." */
@@ -51,6 +51,8 @@ const LONGEST = 240;
 export const amountInSpeech = rememberedLately(lookForAmount);
 
 function lookForAmount(sentence: string): SpokenAmount | null {
+  const counted = secondsCounted(sentence);
+  if (counted !== null) return amountOf({ seconds: secondsFrom([counted, counted], 1), held: true });
   if (sentence.length > LONGEST || !MAY_COUNT.test(sentence) || NO_AMOUNT.test(sentence) || COUNTING.test(sentence)) return null; // prettier-ignore
   const more = MORE.test(sentence);
   const said = sentence
@@ -107,6 +109,15 @@ function lookForAmount(sentence: string): SpokenAmount | null {
   };
 }
 
+const IN_ORDER = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen'] as const; // prettier-ignore
+
+/** "One, two, three, four, five, six, seven, eight.": seconds that are counted while something is held; else `null`. */
+function secondsCounted(sentence: string): number | null {
+  const words = sentence.toLowerCase().replace(/[.!…]+$/, '').split(/(?:,|…|\.{2,})? (?:and )?/); // prettier-ignore
+  const up = words.at(-1) === 'one' ? words.toReversed() : words;
+  return up.length >= SECONDS_FROM && up.every((one, at) => one === IN_ORDER[at]) ? up.length : null;
+}
+
 /** "Then both together, six." */
 const NUMBER_BEHIND = new RegExp(`, (${NUMBER})$`, 'iu');
 const HALF = /\b(an?|one|two|three|four) minutes? and a half\b/i;
@@ -125,6 +136,13 @@ export function amountOf(counts: Counts, breaths = false): SpokenAmount {
 /** Whether two amounts are the same. */
 export function isAsMuch(one: Counts, other: Counts): boolean {
   return one.rounds === other.rounds && one.seconds?.[0] === other.seconds?.[0];
+}
+
+/** "Another thirty.", behind thirty seconds: seconds again. */
+export function inSameUnit(amount: SpokenAmount, { seconds }: Counts): SpokenAmount {
+  const { counts, more, pure, of } = amount;
+  const same = more && pure && of === null && seconds !== undefined && counts.rounds === seconds[0];
+  return same ? { ...amount, counts: { seconds } } : amount;
 }
 
 /** So many are left, of no fewer than these. */

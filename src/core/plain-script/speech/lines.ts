@@ -29,12 +29,16 @@ export function partsOf(body: string): readonly string[] {
     .filter((part) => part !== '');
 }
 
+/** "[BELL]": heard, and the name of nothing. */
+const isSound = (line: string): boolean =>
+  /^[([](?:[\p{L} ]{0,14}\b)?(?:bell|gong|chime|bowl|music|sound|silence|pause)s?\b[^()[\]]{0,20}[)\]]$/iu.test(line);
+
 const OPENS = /^(?:welcome|thank|today|so|ok|okay|please|let)\b/i;
 
 /** Whether a line may be the title of the class. */
 export function isTitle(lines: readonly string[], at: number): boolean {
   const line = itemAt(lines, at).trim();
-  if (lines.findIndex((one) => one.trim() !== '') !== at || withoutStamp(line) !== line || isGreeting(line)) return false; // prettier-ignore
+  if (lines.findIndex((one) => one.trim() !== '') !== at || withoutStamp(line) !== line || isGreeting(line) || isSound(line)) return false; // prettier-ignore
   return (
     titleInSentences(line) !== null ||
     !/[.!?…]$/.test(line) ||
@@ -63,12 +67,12 @@ export function lengthIn(lines: readonly string[], at: number): Reading | null {
 
 /** "We have about twelve minutes together." */
 const CLASS_LASTS =
-  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b/i;
+  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b|\b(?:quick|short|long|little) one (?:today|tonight|this (?:morning|evening))?,? (?:just |only |about )*((?:\w+[- ])?\w+ minutes)\b/i;
 
 /** The length of the class that a sentence tells, above any step; `null` for any other. */
 export function lengthSpoken(text: string): Reading | null {
-  const [, first, next] = CLASS_LASTS.exec(text) ?? [];
-  const { seconds } = findCounts(`x, ${first ?? next ?? ''}`).counts;
+  const [, ...lengths] = CLASS_LASTS.exec(text) ?? [];
+  const { seconds } = findCounts(`x, ${lengths.find((one) => one) ?? ''}`).counts;
   return seconds ? { ...reading('setting', text, { seconds }), about: 'length' } : null;
 }
 
@@ -158,3 +162,9 @@ export function countDownBelow(lines: readonly string[], at: number): boolean {
     }
   return false;
 }
+
+const ENDS_CLASS =
+  /\b(?:thank(?:s| you)|good ?bye|bye|same time (?:on|next|tomorrow|again)|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
+
+/** Whether somebody takes leave in what is said, or says that it is over. */
+export const endsClass = (words: string): boolean => ENDS_CLASS.test(words);

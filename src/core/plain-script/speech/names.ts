@@ -30,6 +30,7 @@ const FRAMES = [
 ].map((frame) => new RegExp(`^${LEAD}${frame},? (?:what (?:I|we|people|they|some people) call )?(?:(?:a|an|the|some|our|my|your|to|one called|something called) )?(.{3,160}?)[.!:]?$`, 'iu')); // prettier-ignore
 /** Behind these only a name with capitals is one. */
 const CAPITAL_FRAMES = [
+  new RegExp(`^${LEAD}(?:week|day|lesson|part|number|module|exercise|movement) [\\p{L}\\d]+(?: again)?, (?:the )?(.{3,60}?)[.!:]?$`, 'iu'), // prettier-ignore
   new RegExp(`^${LEAD}(?:(?:and|the) )*(?:${ORDINAL},|(?:comes|follows)) (?:the |a )?(.{3,60}?)[.!:]?$`, 'iu'),
   new RegExp(`^.{0,80}\\b(?:${CALLED}) (?:the )?(.{3,60}?)[.!:]?$`, 'iu'),
   new RegExp(`^${LEAD}(?:the |our )?${ORDINAL}(?: ${THING})? is (?:the )?(.{3,60}?)[.!:]?$`, 'iu'),
@@ -42,7 +43,7 @@ const TITLE_CASE = /^\p{Lu}[\p{L}'’-]*(?: (?:\p{Lu}[\p{L}'’-]*|the|of|a|an|i
 const WE_ARE = /\bwe(?: are|['’]re) (?:a |an |the )?\p{L}+(?: \p{L}+)?[.!]?$/iu;
 /** What is no name, whatever stands before it. */
 const NO_NAME =
-  /^(?:that|this|it|these|those|them|the (?:same|other|left|right|next|last|middle|cent(?:er|re))|same|other|another|more|again|left|right|middle|cent(?:er|re)|breath(?:e|ing)?|little|bit|few|something|anything|all|both|one|few|next|last|stillness|silence|quiet|rest|standing|sitting|breath|end|start|class|practice|session|moment|minute|while|now|here|there|ready|done|finish(?:ed)?|be|do|doing|try|trying|is|are|stand|sit|lie|wait|pause|stay|i|you|we|your|my|each|every|just|and|but|or|if|when|as|with|without|for|not|don['’]t|keep|let|bring|come|go|slowly|gently|softly|quietly|very|inhale|exhale|in|out|up|down)\b/i;
+  /^(?:that|this|it|these|those|them|the (?:same|other|left|right|next|last|middle|cent(?:er|re))|same|other|another|more|again|left|right|middle|cent(?:er|re)|breath(?:e|ing)?|little|bit|few|something|anything|all|both|one|few|next|last|stillness|silence|quiet|rest|standing|sitting|breath|end|start|class|practice|session|moment|minute|while|now|here|there|ready|done|on to|onto|finish(?:ed)?|be|do|doing|try|trying|is|are|stand|sit|lie|wait|pause|stay|i|you|we|your|my|each|every|just|and|but|or|if|when|as|with|without|for|not|don['’]t|keep|let|bring|come|go|slowly|gently|softly|quietly|very|inhale|exhale|in|out|up|down)\b/i;
 const WITH_AMOUNT = new RegExp(`\\b(?:\\d|${NUMBER_IN_WORDS}|minutes?|seconds?|times|breaths?)\\b`, 'i');
 const LONGEST_NAME = 7;
 
@@ -69,15 +70,19 @@ const LATER = /, (?:because|so|and) (we(?: |['’]).{8,60}\p{Lu}.*)$/u;
 
 function namedIn(sentence: string): SpokenName | null {
   const [head = '', behind = ''] = beforeColon(sentence);
-  const told = nameFrom(behind);
+  const told = nameFrom(behind?.replace(/^the (?=\p{Lu})|[.!]$/gu, ''));
   if (told !== null && isTitled(told) && / \p{Lu}/u.test(told)) return { name: told, unsure: false };
   for (const frame of FRAMES) {
     const name = nameFrom(frame.exec(head)?.[1] ?? (behind === '' ? undefined : frame.exec(`${head}: ${behind}`)?.[1]));
+    // "And now week one again, Parting the Reeds."
+    const titled =
+      name === null || isTitled(name) ? null : nameFrom(/, (\p{Lu}[^,.!?:;]{3,40})[.!]?$/u.exec(head)?.[1]);
+    if (titled !== null && isTitled(titled)) return { name: titled, unsure: false };
     if (name !== null) return { name: capitalised(name), unsure: !isTitled(name) };
   }
   for (const [index, frame] of CAPITAL_FRAMES.entries()) {
     const name = nameFrom(frame.exec(head)?.[1]);
-    const led = index < 3 || LEADS.exec(head)?.[0] !== '';
+    const led = index < 4 || LEADS.exec(head)?.[0] !== '';
     const whole =
       name !== null &&
       head
@@ -120,7 +125,10 @@ const TO_CLAUSE = new RegExp(
 const BEHIND_CLAUSE =
   /(?:[,;:…]|\.{2,}| (?:two|three|four|five|six|eight|nine|ten|twelve|\d+) times\b| (?:until|till|as you|as we|as if|as though|while|when|so that|so|in order|and then|on the (?:inhale|exhale|in-breath|out-breath)|for (?:about |around |a )?|with your eyes|like this|like that|and (?:let|keep|feel|come|back|down|out|in))\b).*$/i;
 const NO_CLAUSE =
-  /^(?:(?:lower|release|let go|come back|moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: .*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|(?:give|stop|tell|show|count) (?:you|with|for)|(?:the )?(?:first|second|third|next|last) thing|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|very|last|almost|only|because|this|when|while|who|what|how|where|which|does|did)\b/i;
+  /^(?:(?:lower|release|let go|come back|moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: .*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|(?:give|stop|tell|show|count) (?:you|with|for)|(?:the )?(?:first|second|third|next|last) thing|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|ready|hold on (?:to|with)|very|last|almost|only|because|this|when|while|who|what|how|where|which|does|did)\b/i;
+/** "You can hold on to the wall.": for whoever wants. */
+const ALLOWED =
+  /^(?:(?:and|but|or|also)[,]? )*you (?:can|may|might|could) (?:also |always |just )*(?:hold on|use|lean|touch|sit|hold (?:the|a|your) (?:wall|chair|table|back))\b/i;
 const CLAUSE_WORDS_AT_MOST = 8;
 /** "Place the hands on the hips and make big circles": how they are held, and what is done. */
 const PLACED_TO_MOVE = /^(?:put|place|rest|lay|bring|step|stand|sit) [^,.;:]{6,60}?,? and (?:then )?((?:make|draw|do) \p{L}.+|(?:circle|rock|sway|swing|turn|twist|bounce|shake|roll) \p{L}.+)$/iu; // prettier-ignore
@@ -131,6 +139,7 @@ const FIRST_OF_TWO = /^(.{10,50}?) and (?:\p{L}+ ){2,}/u;
 export const nameOfClause = rememberedLately(lookForClause);
 
 function lookForClause(sentence: string): string | null {
+  if (ALLOWED.test(sentence)) return null;
   const whole = sentence.replace(/[.!?…]+["”)]?$/, '').replace(TO_CLAUSE, '');
   const [, second] = NO_CLAUSE.test(whole) ? (/, (?:and|then|and then) (\p{L}.+)$/u.exec(whole) ?? []) : [];
   const name = (second ?? PLACED_TO_MOVE.exec(whole)?.[1] ?? whole)

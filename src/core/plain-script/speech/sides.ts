@@ -31,6 +31,16 @@ export function turnedInSpeech(sentence: string): Turned | null {
   return NOW_SIDE.test(sentence) && !BOTH.test(sentence.replace(/^feet together/i, '')) ? 'one-then-other' : null;
 }
 
+/** "The left arm goes over your head.": more than the other side of what was done on none. */
+const MOVES_SIDE =
+  /\b(?:left|right) (?:side|leg|foot|arm|hand) (?:go|come|float|reach|rise|lift|cross|move|step|slide|open|draw|press|push|sweep|swing)e?s \p{L}+ \p{L}+/iu;
+
+export const movesSide = (sentence: string): boolean => MOVES_SIDE.test(sentence);
+
+/** Whether sentences tell of a side. */
+export const isSided = (sentences: readonly string[]): boolean =>
+  sentences.some((one) => /\b(?:left|right|one (?:side|leg|foot|arm|hand))\b/i.test(one));
+
 const GOES_OVER = /\b(?:other|opposite|second|change|switch|swap|same|reverse|too|as well)\b/i;
 
 /** Whether a sentence says itself that it goes on with what is above: "Right leg, fifteen times" does not. */
@@ -49,7 +59,11 @@ export function turnedAbove(pending: readonly string[]): Turned | null {
 
 /** Whether a sentence tells something that is done, and no other side of it. */
 export function isDone(sentence: string): boolean {
-  return nameOfClause(sentence) !== null && !isPlacing(sentence) && turnedInSpeech(sentence) === null;
+  return (
+    nameOfClause(sentence) !== null &&
+    !isPlacing(sentence) &&
+    (turnedInSpeech(sentence) === null || movesSide(sentence))
+  );
 }
 
 const AT_REST =

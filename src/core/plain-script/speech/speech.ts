@@ -1,13 +1,13 @@
-import { CALLS_BACK, isFarewell } from '../tokens/first-words';
+import { isFarewell } from '../tokens/first-words';
 import type { Counts } from '../model/model';
 import { isUnder } from '../lines/over-words';
 import { reading, type Reading } from '../model/reading';
-import { amountInSpeech, amountOf, isAsMuch, isLeft, type SpokenAmount } from './amounts';
+import { amountInSpeech, amountOf, inSameUnit, isAsMuch, isLeft, type SpokenAmount } from './amounts';
 import { breathsIn } from './breaths';
+import { countedAloud, type Counted, type CountedAloud } from './counted-aloud';
 import { directionIn, type Lasting } from './directions';
 import {
   BRACKETED,
-  countDownBelow,
   headOf,
   isCountedAhead,
   isTitle,
@@ -17,10 +17,22 @@ import {
   partsOf,
   stepsBelow,
 } from './lines';
-import { lastOnes, saidInRounds, isNamedThing, isStillClause, namedInSpeech, nameOfClause } from './names';
-import { goesOver, isDone, isMoved, onOther, soOften, turnedAbove, turnedInSpeech, type Turned } from './sides';
-import { silenceFor, spokenOf, type Silence, type Spoken } from './state';
-import { againOf, amountFirst, bestOf, countedIn, keepsOn, rests, stepNamed, stillOf } from './steps';
+import { isNamedThing, namedInSpeech, nameOfClause } from './names';
+import { goesOver, isSided, movesSide, isMoved, soOften, turnedAbove, turnedInSpeech } from './sides';
+import { said, type DuringPlace, type Spoken } from './state';
+import {
+  againOf,
+  amountFirst,
+  bestOf,
+  countedIn,
+  isNextThing,
+  isSilent,
+  keepsOn,
+  rests,
+  stepNamed,
+  withOneDone,
+} from './steps';
+import { Telling } from './telling';
 import { spokenLines, withoutStamp } from './word-for-word';
 
 /*
@@ -39,42 +51,17 @@ export function readSpeech(written: readonly string[]): readonly (readonly Readi
   return reader.out;
 }
 
-const SILENTLY = /\b(?:silen(?:ce|t)|quiet(?:ly)?|stillness|stand still)\b/i;
-/** "The last thing is standing quietly for two minutes." */
-const NEXT_THING = /^(?:(?:and|so|now|ok|okay)[,]? )*(?:the|our) (?:last|next|final) (?:thing|one|part|exercise) is\b/i;
 /** A longer sentence is said, whatever it tells. */
 const LONGEST = 300;
-/** "Two more like that.": one was done as it was told. */
-const MORE_AT_MOST = 6;
 /** So many lines above may tell what an amount by itself counts. */
 const HELD_LINES = 2;
 /** So long nobody pauses between two lines. Common practice, no published source. */
 const SILENCE_FROM = 30;
-const ENDS_CLASS =
-  /\b(?:thank(?:s| you)|good ?bye|bye|see you|good ?night|that['’]s (?:it|all)|that is (?:it|all)|well done|dismissed|have a (?:good|nice|lovely|calm)|how (?:does|do) (?:that|you) feel)\b/i;
-
-class SpeechReader {
-  readonly out: (readonly Reading[] | null)[];
-  private movement: Spoken | null = null;
-  /** Whether there is any step. */
-  private stepped = false;
-  /** The last step, where it is a silence. */
-  private silence: Silence | null = null;
-  /** Whether the pauses in it have filled it. */
-  private ended = false;
+class SpeechReader extends Telling {
   /** Lines above in the same paragraph that are only said. */
   private held: number[] = [];
-  private paragraph = 0;
-  /** The line that is read: where it stands, what it told, and what waits to be said. */
-  private at = 0;
-  private readings: Reading[] = [];
-  private pending: string[] = [];
-  /** What was said last between both sides. */
-  private change: { readonly within: Reading[]; readonly at: number } = { within: [], at: 0 };
-
-  constructor(private readonly lines: readonly string[]) {
-    this.out = lines.map(() => null);
-  }
+  /** On which round the rest of the line is said, where a direction tells. */
+  private on: DuringPlace | null = null;
 
   take(at: number): void {
     const body = withoutStamp(this.lines[at] ?? '');
@@ -95,16 +82,48 @@ class SpeechReader {
   }
 
   private speak(at: number, body: string): void {
-    [this.readings, this.pending, this.at] = [[], [], at];
-    for (const part of partsOf(body)) {
+    [this.readings, this.pending, this.at, this.on] = [[], [], at, null];
+    const parts = partsOf(body);
+    // "One. Two. Three. Keep going until ten.": three of ten.
+    const isCountedBelow = this.movement?.amount === null && parts.some((one) => amountInSpeech(one) !== null);
+    const counting = isCountedBelow ? null : countedAloud(parts, this.movement?.said ?? 0);
+    for (const [index, part] of parts.entries()) {
       const direction = BRACKETED.exec(part)?.[1];
-      if (direction === undefined) this.sentence(part);
-      else this.direction(direction, part);
+      const counted = counting?.parts[index];
+      if (direction !== undefined) this.direction(direction, part);
+      else if (this.isCounted(counting, counted ?? null, part, index)) continue;
+      else if (this.on) this.onRound(part, this.on);
+      else this.sentence(part);
     }
     this.flush();
     this.out[at] = this.readings;
     const onlySaid = this.readings.every(({ kind, sets }) => kind === 'said' && sets === undefined);
     this.held = onlySaid ? [...this.held, at].slice(-HELD_LINES) : [];
+  }
+
+  /** Takes what is counted aloud, and what is said between its counts. Whether it was that. */
+  private isCounted(counting: CountedAloud | null, counted: Counted | null, part: string, index: number): boolean {
+    if (!counting) return false;
+    const { movement } = this;
+    if (!counted) {
+      const between = [counting.parts.slice(0, index), counting.parts.slice(index)];
+      if (!movement || between.some((counts) => counts.every((one) => one === null))) return false;
+      this.onRound(part, { on: 'round', number: movement.said });
+      return true;
+    }
+    const { amount } = movement ?? {};
+    const isNew = !amount || (counted.first <= 2 && (movement?.said ?? 0) >= (amount.rounds ?? 1));
+    if (isNew) this.told(`${counting.rounds} times.`, amountOf({ rounds: counting.rounds }));
+    else if (movement?.said === 0) this.tellBefore();
+    else this.flush();
+    const { movement: done } = this;
+    if (!done?.amount) return false;
+    if (done.said === 0) this.readings.push({ ...reading('setting', part), sets: { counting: counting.way } });
+    const { rounds = counting.rounds } = done.amount;
+    done.said = counting.way === 'up' ? counted.number : rounds - counted.number + 1;
+    if (counted.beside !== '') this.onRound(counted.beside, { on: 'round', number: done.said });
+    done.ended = done.said >= rounds;
+    return true;
   }
 
   /** What stands below belongs to no movement above. */
@@ -122,11 +141,6 @@ class SpeechReader {
     this.out[at] = [{ ...reading('movement', name), heads: true }];
   }
 
-  private begin(name: string, amount: Counts | null, headed = false): void {
-    this.movement = spokenOf(name, amount, this.paragraph, headed);
-    [this.silence, this.stepped] = [null, true];
-  }
-
   private sentence(text: string): void {
     const lasts = this.stepped ? null : lengthSpoken(text);
     if (lasts) this.readings.push(lasts);
@@ -136,10 +150,11 @@ class SpeechReader {
     else this.told(text, amountInSpeech(text));
   }
 
-  private told(text: string, amount: SpokenAmount | null): void {
+  private told(text: string, found: SpokenAmount | null): void {
     const { movement } = this;
+    const amount = found && movement?.amount ? inSameUnit(found, movement.amount) : found;
     if (amount && movement?.to === null && isLeft(amount, movement.amount)) return this.callBack(text);
-    if (amount && NEXT_THING.test(text) && rests(amount, text, text)) return this.still(amount, text, text);
+    if (amount && isNextThing(text) && rests(amount, text, text)) return this.still(amount, text, text);
     if (movement?.amount && this.isOnOther(text, amount, movement, movement.amount)) return;
     const often = movement?.amount && amount ? soOften(text, movement.amount, amount) : null;
     if (often) this.readings.push(...often);
@@ -148,21 +163,19 @@ class SpeechReader {
     else this.step(amount, text);
   }
 
-  private callBack(words: string): void {
-    this.flush();
-    this.readings.push({ ...reading('setting', words), sets: { callBackWords: words } });
-  }
-
   /** Takes the movement that a sentence names; one in small letters only where its amount follows. Whether it did. */
   private isNamed(text: string): boolean {
     const named = namedInSpeech(text);
-    const waits = this.movement?.headed === true && this.movement.amount === null;
+    const { movement } = this;
+    // One name waits for its amount: "Now we're trees. … Here comes the wind. Five winds."
+    const waits = movement?.amount === null && (movement.headed || movement.begunAt === this.at);
     if (!named || (named.unsure && (waits || !isCountedAhead(this.lines, this.at, text)))) return false;
     const before = [...this.pending, text].join(' ');
     this.pending = [];
     this.readings.push({ ...reading('movement', named.name, {}, named.unsure), heads: true }, said(before, true));
     const amount = amountInSpeech(text);
     this.begin(named.name, amount?.counts ?? null);
+    if (isSided([before]) && this.movement) this.movement.sided = true;
     if (amount) this.readings.push(reading('setting', '', amount.counts, true));
     return true;
   }
@@ -172,6 +185,7 @@ class SpeechReader {
     const asMuch = amount !== null && (amount.more || isAsMuch(amount.counts, counts));
     // "Then we swing a leg. Right leg, fifteen times.", behind ten of something else.
     if (amount && !asMuch && !goesOver(text) && this.isBegun()) return false;
+    if (movesSide(text) && !movement.sided && !asMuch) return false;
     const turned = turnedInSpeech(text) ?? (asMuch ? turnedAbove(this.pending) : null);
     if (turned && movement.to === null && (amount !== null || !(movement.over || this.isBegun()))) {
       this.turn(turned, amount, text, movement);
@@ -189,38 +203,9 @@ class SpeechReader {
     return true;
   }
 
-  /** Whether something else is told already that is done. */
-  private isBegun(): boolean {
-    return this.pending.some(isDone);
-  }
-
-  private turn(sides: Turned, amount: SpokenAmount | null, text: string, movement: Spoken): void {
-    const words = [...this.pending, text].join(' ');
-    this.pending = [];
-    this.readings.push(...onOther(sides, words, movement.amount ?? {}, amount));
-    this.change = { within: this.readings, at: this.readings.length - 1 };
-    [movement.to, movement.awaits] = [sides, amount === null];
-  }
-
-  /** "And reverse! Another twenty seconds.": how long the other side takes is said with it. */
-  private alsoOnOther(text: string, asMuch: boolean): void {
-    const { within, at } = this.change;
-    const change = within[at];
-    if (!asMuch || !change || this.pending.length > 0) this.pending.push(text);
-    else within[at] = { ...change, sets: { changeWords: `${change.sets?.changeWords ?? ''} ${text}` } };
-  }
-
-  private count(movement: Spoken, amount: SpokenAmount, text: string): void {
-    if (!amount.pure) this.pending.push(text);
-    this.flush();
-    movement.amount = amount.counts;
-    movement.counted = this.paragraph;
-    this.readings.push(reading('setting', '', amount.counts));
-  }
-
   /** "Now let everything settle. Stand in silence for one minute.", further down: of no movement above. */
   private isStillApart({ paragraph }: Spoken, text: string): boolean {
-    return paragraph !== this.paragraph && SILENTLY.test(text) && isStillClause(text);
+    return paragraph !== this.paragraph && isSilent(text);
   }
 
   /** An amount where no movement waits for one: of what is told beside it. */
@@ -239,24 +224,11 @@ class SpeechReader {
       this.pending.push(text);
       return;
     }
-    const { rounds = 0 } = amount.counts;
-    const once =
-      /\b(?:more|another)\b/i.test(text) && again === null && rounds > 0 && rounds <= MORE_AT_MOST
-        ? { rounds: rounds + 1 }
-        : {};
-    const counts = { ...amount.counts, ...once };
+    const counts = again === null ? withOneDone(amount.counts, text) : amount.counts;
     if (this.pending.length === 0 && amount.pure && this.isToldAbove(name, counts, clause)) return;
     const words = [...this.pending, ...(amount.pure ? [] : [text])];
     this.pending = [];
     this.doneSo(name, counts, words);
-  }
-
-  /** A movement that nothing names, and what is told of it. */
-  private doneSo(name: string, counts: Counts, words: readonly string[]): void {
-    this.readings.push({ ...reading('movement', name, counts, true), heads: true });
-    this.begin(name, counts);
-    // "Arm swings, thirty seconds." is said as it is written, too: nothing else names it.
-    if (words.length > 0) this.tell(words, true);
   }
 
   /** An amount by itself, of what the lines above tell: the movement begins there. Whether there are such lines. */
@@ -280,14 +252,6 @@ class SpeechReader {
     return true;
   }
 
-  private still({ counts, pure }: SpokenAmount, text: string, clause: string | null): void {
-    const { words, told, unsure } = stillOf(text, pure, clause, this.pending);
-    this.readings.push({ ...reading('silence', words, counts, unsure), ...(told === '' ? {} : { said: told }) });
-    this.pending = [];
-    [this.movement, this.stepped] = [null, true];
-    this.silence = silenceFor(counts.seconds?.[0] ?? 0);
-  }
-
   /** What the lines above say that are only said, in this paragraph. */
   private saidAbove(): readonly string[] {
     return this.held.flatMap((at) => partsOf(withoutStamp(this.lines[at] ?? '')));
@@ -299,6 +263,9 @@ class SpeechReader {
     if (told.what === 'heard') {
       this.flush();
       this.readings.push(reading('nothing', whole, {}, true));
+    } else if (told.what === 'on' && this.movement?.amount) {
+      this.flush();
+      this.on = { on: told.place.on, number: told.place.number };
     } else if (told.what === 'rounds') this.often(told.counts, text, whole);
     else if (told.what === 'time') this.lasting(told, text, whole);
     else this.pending.push(whole);
@@ -332,65 +299,4 @@ class SpeechReader {
     this.flush();
     this.readings.push(reading('pause', '', counts));
   }
-
-  /** A pause between what is said into a silence is of it; where they fill it, what is said next is no more. */
-  private pauseWithin(silence: Silence, time: number): void {
-    this.flush();
-    silence.left -= time;
-    this.ended = silence.left === 0;
-    this.readings.push(reading('pause', '', { seconds: [time, time, time] }));
-  }
-
-  /** What waits is said. */
-  private flush(): void {
-    const waiting = this.pending;
-    this.pending = [];
-    if (waiting.length === 0) return;
-    if (this.movement?.amount && waiting.some((one) => isDone(one))) this.movement.over = true;
-    const over = ENDS_CLASS.test(waiting.join(' ')) || waiting.slice(1).some((one) => CALLS_BACK.test(one));
-    if (this.silence) this.silence.fresh = false;
-    if (this.ended || (this.silence && over)) {
-      [this.silence, this.ended] = [null, false];
-      this.readings.push({ ...reading('talk', 'Talk'), said: waiting.join(' ') });
-    } else this.tell(waiting, this.movement?.amount === null && this.movement.ways.size === 0);
-  }
-
-  /** Sentences are said, or lead the breath of the movement. */
-  private tell(sentences: readonly string[], before: boolean): void {
-    if (!this.movement && this.breathesAhead(sentences)) {
-      this.readings.push(reading('movement', 'Breathing', {}, true));
-      this.begin('Breathing', null);
-    }
-    if (this.movement?.amount && !before) return this.correct(sentences, this.movement);
-    const breathed = this.movement ? breathsIn(sentences, this.movement.ways) : null;
-    const words = breathed ? breathed.others : sentences.join(' ');
-    if (words !== '') this.readings.push(said(words, before));
-    this.readings.push(...(breathed?.breaths ?? []));
-  }
-
-  /** What is told behind an amount is said in its rounds, up to what ends them. */
-  private correct(sentences: readonly string[], movement: Spoken): void {
-    const breathed = breathsIn(sentences, movement.ways);
-    if (breathed) return void this.readings.push(...(breathed.others === '' ? [] : [said(breathed.others, false)]), ...breathed.breaths); // prettier-ignore
-    const open = !movement.ended && movement.counted === this.paragraph;
-    const within = open ? sentences.slice(0, saidInRounds(sentences, countDownBelow(this.lines, this.at))) : [];
-    const after = sentences.slice(within.length);
-    this.readings.push(
-      ...within.map((one): Reading => ({ ...reading('said', one), sets: { during: one, last: lastOnes(one) } })),
-    );
-    if (after.length === 0) return;
-    movement.ended = true;
-    this.readings.push(said(after.join(' '), false));
-  }
-
-  /** Whether sentences lead a breath that is counted below: "Inhale: float up." */
-  private breathesAhead(sentences: readonly string[]): boolean {
-    const only = sentences.every((one) => breathsIn([one], new Set())?.breaths.length);
-    return only && isCountedAhead(this.lines, this.at, sentences.at(-1) ?? '');
-  }
-}
-
-/** Said; before the rounds of a movement that has no amount yet. */
-function said(words: string, before: boolean): Reading {
-  return { ...reading('said', words), ...(before ? { sets: { before: words } } : {}) };
 }

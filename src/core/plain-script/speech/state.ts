@@ -1,4 +1,6 @@
 import type { Counts } from '../model/model';
+import { reading, type Reading, type StepSettings } from '../model/reading';
+import { lastOnes } from './names';
 import type { Turned } from './sides';
 
 /* What is known of the step that is spoken of, in a class that is spoken word for word. */
@@ -10,6 +12,8 @@ export interface Spoken {
   readonly headed: boolean;
   /** The paragraph in which it is named. */
   readonly paragraph: number;
+  /** The line that names it. */
+  readonly begunAt: number;
   /** `null` where nothing has counted it yet. */
   amount: Counts | null;
   /** The ways of its breath that are told. */
@@ -22,6 +26,10 @@ export interface Spoken {
   /** The paragraph in which it was counted, and whether it was ended since. */
   counted: number;
   ended: boolean;
+  /** Whether it was told on which side. */
+  sided: boolean;
+  /** The round that was counted aloud last, 0 where none was. */
+  said: number;
 }
 
 /** The silence that is spoken into. */
@@ -33,11 +41,18 @@ export interface Silence {
   fresh: boolean;
 }
 
-export function spokenOf(name: string, amount: Counts | null, paragraph: number, headed: boolean): Spoken {
+export function spokenOf(
+  name: string,
+  amount: Counts | null,
+  at: { readonly paragraph: number; readonly line: number },
+  headed: boolean,
+): Spoken {
+  const { paragraph } = at;
   return {
     name,
     headed,
     paragraph,
+    begunAt: at.line,
     amount,
     ways: new Set(),
     to: null,
@@ -45,6 +60,8 @@ export function spokenOf(name: string, amount: Counts | null, paragraph: number,
     over: false,
     counted: paragraph,
     ended: false,
+    sided: false,
+    said: 0,
   };
 }
 
@@ -53,4 +70,18 @@ const GUIDED_FROM = 120;
 
 export function silenceFor(seconds: number): Silence {
   return { seconds, left: seconds >= GUIDED_FROM ? seconds : 0, fresh: true };
+}
+
+/** On which rounds something is said. */
+export type DuringPlace = NonNullable<StepSettings['place']>;
+
+/** "Last two.": on these; `null` for what is said anywhere. */
+export function onLast(sentence: string): DuringPlace | null {
+  const number = lastOnes(sentence);
+  return number === null ? null : { on: 'last', number };
+}
+
+/** Said; before the rounds of a movement that has no amount yet. */
+export function said(words: string, before: boolean): Reading {
+  return { ...reading('said', words), ...(before ? { sets: { before: words } } : {}) };
 }

@@ -1,6 +1,7 @@
 import { findCounts } from '../phrases/counts';
 import { withoutFrame } from '../phrases/frames';
 import { asSentence, capitalised } from '../model/line-words';
+import type { Counts } from '../model/model';
 import { isMovedIn, isNamedThing, isPlacing, isStillClause, goesOn, nameOfClause } from './names';
 import { NUMBER, type SpokenAmount } from './amounts';
 import { BRACKETED } from './lines';
@@ -18,6 +19,24 @@ const AMOUNT_FIRST = new RegExp(
   `^(?:and |so |now |then )*(?:${NUMBER}) (?:times|rounds|repetitions|of (?:these|those|them|that))[,;] `,
   'iu',
 );
+
+/** "The last thing is standing quietly for two minutes." */
+const NEXT_THING = /^(?:(?:and|so|now|ok|okay)[,]? )*(?:the|our) (?:last|next|final) (?:thing|one|part|exercise) is\b/i;
+const SILENTLY = /\b(?:silen(?:ce|t)|quiet(?:ly)?|stillness|stand still)\b/i;
+/** "Two more like that.": one was done as it was told. */
+const MORE_AT_MOST = 6;
+
+export const isNextThing = (text: string): boolean => NEXT_THING.test(text);
+/** "Stand in silence for one minute." */
+export const isSilent = (text: string): boolean => SILENTLY.test(text) && isStillClause(text);
+
+/** How often it is done, with the one that showed it: "Two more like that." */
+export function withOneDone(counts: Counts, text: string): Counts {
+  const { rounds = 0 } = counts;
+  return /\b(?:more|another)\b/i.test(text) && rounds > 0 && rounds <= MORE_AT_MOST
+    ? { ...counts, rounds: rounds + 1 }
+    : counts;
+}
 
 export const amountFirst = (text: string): boolean => AMOUNT_FIRST.test(text);
 export const keepsOn = (text: string): boolean => KEEPS.test(text);
@@ -109,7 +128,8 @@ const NOTHING = /^(?:there(?:['’]s| is) )?nothing(?: to)?$/i;
 export function stillOf(text: string, pure: boolean, clause: string | null, pending: readonly string[]): Still {
   const own = findCounts((withoutFrame(text) ?? text).replace(/[.!?…]+$/, ''))
     .rest.replace(/^for the next,? /i, '')
-    .replace(/^(?:and |then |now |just |of |a |more |full )+|[\s,;:–-]+$/gi, '');
+    .replace(/,? (?:and|so|while|because) (?:you|we|I|they|it|that|there|see|let)\b.*$/i, '')
+    .replace(/^(?:and |then |now |just |of |a |more |full )+|(?: now)?[\s,;:–-]*$/gi, '');
   const silent = SILENT.test(own) || LEFT.test(text) || own.length < 4;
   const [, first = '', last = ''] = pure ? [] : (FIRST.exec(own) ?? []);
   const split = last !== '' && isStillClause(last);
