@@ -14,8 +14,13 @@ const BREATH =
 const NEXT_BREATH =
   /(?<!\bbreath(?:e|ing)?)(?:\s*[,.;\/·–—-]+\s*(?:and |then )*|\s+(?:and |then )+|\s+)(?=(?:then |on the |as you )*(?:(?:in|out)[:;]|(?:inhale|exhale)\b|breath(?:e|ing)? (?:in|out)\b|out (?:when|to|as)\b|out as\b))/i;
 
+/** "In the Swimming Dragon you breathe in when …". */
+const SOMEBODY_BREATHES =
+  /^(?:(?:in|for|during|by|with) (?:the |this )?\p{L}[^,.;:!?]{2,40}?,? )?(?:you|we|they|one|everyone|everybody) (?:always |usually )?breathes? (?=(?:in|out) (?:when|as|while|on|with) )/iu;
+
 /** The breaths that a line leads: "in: … out: …", "inhale …, exhale …", "breathe in …". */
-export function breathsOf(text: string): Reading[] {
+export function breathsOf(written: string): Reading[] {
+  const text = written.replace(SOMEBODY_BREATHES, 'Breathe ');
   if (ONLY_WAYS.test(text)) return [reading('inhale', 'Breathe in.'), reading('exhale', 'And out.')];
   const labelled = breathsLabelled(text);
   if (labelled) return [...labelled];
@@ -77,11 +82,14 @@ function bothWays(text: string): Reading[] | null {
 const WAYS_BEHIND =
   /^(?!(?:as|while|when|if|once)\b)(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.,;] (?:and |then )*(\p{L}[\p{L}'’]*(?: \p{L}[\p{L}'’]*){1,8}),? (?:and )?(?:breathe (in|out)|(in|ex)hale)[.]?$/iu;
 
+const AS_ONE = /\b(?:(?:as|when|while) (?:you|we|they|one)|(?:on|with) (?:the|your|an?|each|every))$/i;
+
 const wayOfBreath = (word: string): 'inhale' | 'exhale' => (/^in$/i.test(word) ? 'inhale' : 'exhale');
 
 function waysBehind(text: string): Reading[] | null {
   const [all, first = '', one, oneHale, second = '', other, otherHale] = WAYS_BEHIND.exec(text) ?? [];
-  if (all === undefined) return null;
+  // "Round the back as you breathe out": what is done as one breathes is read otherwise.
+  if (all === undefined || [first, second].some((done) => AS_ONE.test(done))) return null;
   const [way, otherWay] = [one ?? oneHale, other ?? otherHale].map((of) => wayOfBreath(of ?? ''));
   if (way === undefined || otherWay === undefined || way === otherWay) return null;
   return [reading(way, first.trim()), reading(otherWay, second.trim())];

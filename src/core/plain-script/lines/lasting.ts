@@ -2,7 +2,7 @@ import { secondsFrom, type LineKind } from '../model/model';
 import { isStill } from '../line-kinds/line-signs';
 import { sentenceCase, wordCount } from '../model/line-words';
 import { isNameLike } from '../line-kinds/name-lines';
-import type { Reading } from '../model/reading';
+import { reading, type Reading } from '../model/reading';
 import { isTold } from '../line-kinds/talks';
 
 /* How long a line lasts that a time stands before: from when to when, or up to the next of a column. */
@@ -63,9 +63,27 @@ const NOTED_FROM = 4;
 const TOLD_FROM = 15;
 
 /** "0:25 Feet, knees, spine - find your stance", behind a talk or before any step: told, as long as the times leave it. */
-export function toldFor(one: Reading, body: string, seconds: number, under: LineKind): Reading {
+export function toldFor(
+  one: Reading,
+  body: string,
+  seconds: number,
+  { under, spanned }: { readonly under: LineKind; readonly spanned: boolean },
+): Reading {
   const opens = under === 'talk' || under === 'nothing';
   const noted = wordCount(body) >= NOTED_FROM && !/[.!?]["”]?$/.test(body);
+  // "18-20 min: Line up, one word each: how do you feel?" is a part of the class by its minutes.
+  if (spanned && one.kind === 'said' && seconds >= LONGEST_PAUSE && (!noted || !opens))
+    return { ...lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds), ...(/[.!?]["”]?$/.test(body) ? { said: body } : {}) }; // prettier-ignore
   if (one.kind !== 'said' || !one.unsure || !opens || seconds < TOLD_FROM || !noted) return one;
   return lastingFor({ ...one, kind: 'talk', words: sentenceCase(body) }, seconds);
+}
+
+/** "Warm up: shake like a wet dog. Freeze when I clap.": what is done, and what is told of it. */
+const FIRST_DONE =
+  /^((?:warm[- ]?up|loosen|cool[- ]?down|start|finish|begin): (?!talk|tell|ask|say|explain)[^.!?]{3,40})[.!] (\p{Lu}.+)$/iu;
+
+/** A step and what is said of it, of a line that seemed only told; `null` for any other. */
+export function firstDone(one: Reading, body: string, seconds: number): readonly Reading[] | null {
+  const [, done = '', told = ''] = one.kind === 'said' || one.kind === 'talk' ? (FIRST_DONE.exec(body) ?? []) : [];
+  return told === '' ? null : [lastingFor(reading('movement', done, {}, true), seconds), reading('said', told)];
 }

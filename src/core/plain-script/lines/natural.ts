@@ -2,14 +2,13 @@ import { withDoubts } from './accounted';
 import { minutesAlone } from '../layout/bare-minutes';
 import { minutesOfPart, partInLine } from './part-in-line';
 import { itemAt, rememberedBy } from '@/core/units';
-import { tellsOfStep } from './asides';
 import { MAY_COUNT } from '../line-kinds/name-lines';
-import { isManner, isOnlyBreath } from '../phrases/breath-counts';
 import { clauseApart } from './clause-apart';
 import { amountBelow, withoutBoxedTime } from './boxed';
-import { breathingStep, breathsOf, withBreathSpelled } from './breath-lines';
+import { breathingStep } from './breath-lines';
+import { breathIn } from './breath-told';
 import { findCounts, hasAmount } from '../phrases/counts';
-import { doneFor, lastingFor, SAT, toldFor } from './lasting';
+import { doneFor, firstDone, lastingFor, SAT, toldFor } from './lasting';
 import { BOTH_SIDES, headed, OTHER_SIDE } from './parts-opened';
 import { isSpokenSentence } from './amounts-spoken';
 import { spokenIn } from './spoken';
@@ -285,37 +284,10 @@ function lastingOrSaid(
   if (stopsAlone && step?.kind === 'movement' && !hasAmount(step.counts)) return [reading('said', body, {}, true)];
   const lasts = spanSeconds ?? lastsSeconds;
   if (!step || lasts === null) return found;
-  const done = toldFor(doneFor(step, body, lasts), body, lasts, under);
-  return [spanSeconds === null ? done : lastingFor(done, lasts), ...beside];
+  const done = toldFor(doneFor(step, body, lasts), body, lasts, { under, spanned: spanSeconds !== null });
+  if (spanSeconds === null) return [done, ...beside];
+  return firstDone(done, body, spanSeconds) ?? [lastingFor(done, lasts), ...beside];
 }
-
-/** The breath that a line sets or leads, or what else it tells of the step above; `null` for any other line. */
-function breathIn(body: string, under: LineKind): readonly Reading[] | null {
-  const { counts, rest } = findCounts(body);
-  const { breath, rests: _, ...others } = counts;
-  if (breath && Object.keys(others).length === 0 && isOnlyBreath(rest)) return [reading('setting', '', counts)];
-  // "very slowly, in 5, out 5", below a step.
-  if (breath && Object.keys(others).length === 0 && under === 'movement' && isManner(rest))
-    return [reading('setting', '', counts), reading('said', rest.replace(/^\(|[\s,;:–-]+$/g, ''))];
-  // "When sitting: keep the back free", "On chairs: lean left and right": no pace and no sides are set there.
-  const mayTell =
-    under === 'movement' &&
-    (Object.keys(counts).length === 0 || (!hasAmount(counts) && counts.breath === undefined && body.includes(': ')));
-  const told = mayTell ? tellsOfStep(body) : null;
-  if (told) return told;
-  // "Long exhale (in 4, out 8), 6 rounds" is a step by its counts.
-  const breaths = breath && counts.rounds !== undefined ? [] : breathsOf(withBreathSpelled(body));
-  // "Inhale, lift. Exhale, sink. (x6)": how often belongs to what is breathed.
-  const amountBehind = counts.rounds === undefined ? undefined : APART_BEHIND.exec(body)?.[0];
-  const rounds = amountBehind === undefined ? undefined : findCounts(`x ${amountBehind}`).counts.rounds;
-  const often = rounds === undefined ? [] : [reading('setting', '', { rounds: counts.rounds })];
-  // "Breathe out, rest 30 s" tells more than the breath.
-  const more = (counts.seconds?.[0] ?? 0) >= LONGER_THAN_A_BREATH;
-  return breaths.length > 0 ? [...breaths.map((one) => ({ ...one, unsure: one.unsure || more })), ...often] : null;
-}
-
-/** Seconds; no way of a breath lasts so long. */
-const LONGER_THAN_A_BREATH = 15;
 
 /** A movement by its capitals, where its line is taken for no step: "After that I taught Gathering the Tide". */
 function namedOr(head: string, readings: readonly Reading[]): readonly Reading[] {
@@ -378,9 +350,6 @@ function opensSilence(text: string): boolean {
   const { counts, rest } = findCounts(text.slice(0, -1).replace(ITEM, ''));
   return counts.seconds !== undefined && counts.rounds === undefined && !namesPart(rest) && (isStill(rest) || SAT.test(rest)); // prettier-ignore
 }
-
-/** An amount in brackets or behind a comma, at the end. */
-const APART_BEHIND = /(?:[([]|[,;] |[–—-] )(?:x|×)? ?[\p{L}\d]{1,8} ?(?:x|×|times|rounds|reps|breaths)?[)\]]?[.!]?$/iu;
 
 /** Whether a line could be a name in a list. */
 function isShortName(text: string): boolean {

@@ -34,7 +34,7 @@ describe('lines over the rounds in ordinary words', () => {
     ['halfway: nearly home', ['anywhere', 0, 'nearly home']],
     ['While they go: heavy elbows', ['anywhere', 0, 'heavy elbows']],
     ['On the third push, say: soften the elbows.', ['round', 3, 'soften the elbows.']],
-    ['On the last two, close the eyes.', ['last', 2, 'close the eyes.']],
+    ['On the last two, close the eyes.', ['last', 2, 'Close the eyes.']],
     ['In round 2 remind them to breathe', ['round', 2, 'breathe']],
     ['After 3 rounds tell them to sink the shoulders', ['round', 4, 'sink the shoulders']],
     ['after the second lift, let the jaw hang', ['round', 3, 'let the jaw hang']],

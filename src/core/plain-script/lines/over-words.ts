@@ -41,9 +41,12 @@ export function readOver(newId: NewId, line: string, lasting: number | null = nu
     return null;
   const { on, number } = found.place;
   if (on === 'time' && lasting !== null && number >= lasting) return null;
-  const words = /^\p{Lu}/u.test(body) && /[.!?]$/.test(found.words) ? capitalised(found.words) : found.words;
+  const words = SENTENCE_ON.test(text) && text.endsWith(found.words) ? capitalised(found.words) : found.words;
   return { line: makeDuring(newId, words, { on, number, layer: layerOf(words) }), unsure: found.unsure };
 }
+
+/** "On the third one go a little lower.": a sentence that goes on behind its place. */
+const SENTENCE_ON = /^\p{Lu}[^:–—"“]*[.!?]$/u;
 
 /** "no talking last 2". */
 const QUIET_LAST = /^((?:no talking|no words|without words|silent(?:ly)?|in silence|quiet(?:ly)?|slower|smaller|softer)),? (?:the )?((?:last|first) (?:\d|two|three|four)(?: (?:rounds|reps|times))?)$/i; // prettier-ignore
