@@ -34,7 +34,7 @@ Bring your hands to your belly. Rest here for a minute.
 Thank you for being here.`,
     `talk Talk
      still Stay here 30 s; “Let your breath come and go.”
-     Opening the Shutters x8; “We start with the palms together in front of the chest.”; last 1 “stay open and take one full breath there.”
+     Opening the Shutters x8; “We start with the palms together in front of the chest.”; last 1 “Stay open and take one full breath there.”
      Turning the Capstan x5 both-directions; “Hands on the hips. Circle to the left, slowly, five times.”; anywhere 0 “Don't force the range.”
      still Rest here 60 s; “Bring your hands to your belly.”
      talk Talk`,
@@ -178,7 +178,7 @@ Thank you so much.`,
     `talk Talk
      Breathing x3; “Stand with your feet hip-width apart. Let your shoulders soften. Take a moment to notice your feet.”
      Swaying like Seaweed clock 60 s; “Shift your weight to the right foot, and then to the left. Keep it small at first.”; anywhere 0 “If you feel unsteady, hold on to a chair.”
-     Lifting the Moon x8; round 5 “see if you can soften your jaw.”
+     Lifting the Moon x8; round 5 “See if you can soften your jaw.”
      Standing on One Leg clock 40 s one-then-other; “Shift onto your left leg and let the right heel lift.”
      still Silence 120 s; “Close your eyes if you like.”
      talk Talk`,
@@ -229,7 +229,7 @@ I wish you a calm day.`,
     `talk Talk
      still stand like this 60 s; “Let the feet be heavy and the head be light.”
      Floating the Lanterns own-pace 55 s; “6 times, at your own pace.”
-     Parting the Fog x8; “Bring your palms together.”; last 3 “close your eyes.”
+     Parting the Fog x8; “Bring your palms together.”; last 3 “Close your eyes.”
      Walking the Pier x10; “Take a small step with the left foot, then the right.”; after “Turn around and walk back.”
      Coming Home clock 60 s; “Rest your hands wherever they like to be.”; after “I wish you a calm day.”`,
   ],

@@ -174,7 +174,7 @@ Heaven and Earth 8x. Option: lower hand on the hip. Caution: mind the shoulder. 
 Form so far, twice. Second time no talking
 iii. Pouring Water — 8 rounds; rounds 1-3 arms, 4-6 + weight`,
     `Lifting the Lantern x6; “No hurry tonight.”; round 3 “Let the shoulders be heavy.”
-     Heaven and Earth x8; last 2 “smaller.”; level “lower hand on the hip.”; caution “mind the shoulder.”
+     Heaven and Earth x8; last 2 “Smaller.”; level “lower hand on the hip.”; caution “mind the shoulder.”
      Form so far x2; round 2 “no talking”
      Pouring Water x8; round 1 “arms”; round 4 “+ weight”`,
   ],
@@ -190,7 +190,7 @@ describe('a whole class', () => {
       'Class\n\nOn each side:\n- Rowing x8\n- Bow x6. Cue: “long neck” on round 3. Last two smaller.\n\nShake 1 min';
     expect(plannedFrom(script)).toEqual([
       'Rowing x8',
-      'Bow x6; round 3 “long neck”; last 2 “smaller.”',
+      'Bow x6; round 3 “long neck”; last 2 “Smaller.”',
       'Shake clock 60 s',
     ]);
     expect(readScript(countingIds('w'), script).lines.map(({ number }) => number)).toEqual([1, 2, 3, 4, 5, 6, 7]);

@@ -6,6 +6,8 @@ const STANDS =
 /** Beside a movement soft knees are its own. */
 const STANDS_TO_MOVE =
   /\b(?:stand(?:ing)?|feet (?:\S+ ){0,3}(?:apart|together|wide|width|flat|floor|ground|parallel)|sit|seated|chair|stool|lie (?:down|on)|lying)\b/i;
+/** "Arriving, feet flat", the first step by its name. */
+const ARRIVES = /\b(?:arriv(?:e|al|ing)|settl(?:e|ing))\b/i;
 
 /**
  * The class moves before anybody has arrived: nothing that comes before its first movement, and nothing that teaches it,
@@ -18,7 +20,7 @@ export const noArrival: ClassCheck = {
   of: 'class',
   find: ({ steps }) => {
     if (steps.some(({ section }) => section.role === 'arrival')) return [];
-    if (!steps.some(isMovement)) return [];
+    if (!steps.some(isMovement) || ARRIVES.test(steps[0]?.step.name ?? '')) return [];
     const { before, taught } = saidBeforeMoving(steps);
     const arrives = before.some((said) => STANDS.test(said)) || taught.some((said) => STANDS_TO_MOVE.test(said));
     return arrives ? [] : [{ stepId: null }];

@@ -33,8 +33,10 @@ function isNamed(text: string): boolean {
   const parts = text.split(JOINT);
   const told = (part: string): boolean => BY_NAME.test(part) || BY_END.test(part);
   // "Close + thanks".
-  return parts.every((part) => told(part) || CLOSING.test(part)) && parts.some(told);
+  return parts.every((part) => told(part) || CLOSING.test(part) || HEARD.test(part)) && parts.some(told);
 }
+/** "Title card, music". */
+const HEARD = /^(?:music|bell|gong|logo|fade (?:in|out))$/i;
 /** What the teacher is to do: tell, ask, greet, show. */
 const TO_TELL =
   /^(?:please |then |briefly |quickly |just )*(?:(?:everyone|everybody|each(?: one| person)?|all|they) (?:briefly )?(?:says?|shares?|tells?|introduces?|greets?)|\p{L}{3,} (?:says (?:hello|hi|something|thanks?|goodbye|bye|a (?:few|word))|welcomes|introduces|explains)\b|say (?:hello|hi|something|a (?:little|bit)|a few|a word|thank|thanks|goodbye|bye|who|what|how|why|where)|greet|welcome|introduc(?:e|ing)|explain(?:ing)?|instruct(?:ing)?|describing|telling|asking (?:how|who|about|if)|thanking|welcoming|announcing|reminding|check (?:how|who|if|that)|mention|describe|discuss|talk (?:a (?:little|bit|moment|minute) |briefly |shortly |quickly )?(?:about|through|over|them|to|on|everyone)|speak (?:about|to|on)|chat (?:about|with|to|while|until|as)|remind|thank|tell (?:them|everyone|everybody|people|the|a|my|about)|announce|outline|recap|summari[sz]e|go (?:over|through) (?:the )?(?:names?|rules|notices|plan|safety|theme|points|basics|posture)|check in with|ask (?:about|for|how|who|if|whether|what|after|everyone (?:how|what)|them (?:how|what))|read (?:out|the|a|them)|answer (?:any )?questions|take (?:any )?questions|hand over|invite (?:them |everyone |people )?to (?:the|a|our|my|next)|invite (?:questions|feedback|comments)|show (?:them|everyone|people|the class|how|(?:the|a) (?:\p{L}+ )?(?:shapes?|positions?|postures?|hands?(?: shape| position)?|grip|video|picture|chart|map|path|line|way|order|difference|stance))|warn (?:about|of|them|everyone)|point out|give (?:(?:the|out|some|a|them) )*(?:homework|notices?|dates|news|info\p{L}*|instructions?|thanks|feedback|handouts?|overview|introduction)|tell (?:why|how|what|who|when|where)|demo|demonstrate|recommend|advise|encourage|give (?:the|a|some) (?:history|background|context|reason)|show (?:an? |the |some )details?|sum up|speak (?:the|a|some) (?:disclaimer|welcome|introduction|words?|warning)|set the scene|present (?:the|a|our|my|today)|credit|acknowledge|advertise|promote|preview|set out|frame the)\b/iu;
@@ -70,7 +72,7 @@ const TALKED_THROUGH =
 
 /** "outro, subscribe, next week". */
 const OUTRO =
-  /^(?:(?:hello|hi|intro|outro|notices|announcements|admin|welcome|farewell|thanks|thank you|bye)(?:(?:, | \/ | [–—-] |: )[^,]{3,40}){1,3}|(?:hello|hi|welcome) (?:and|&|[+]) settle(?: in| down)?)$/i;
+  /^(?:(?:hello|hi|intro|outro|notices|announcements|admin|welcome|farewell|thanks|thank you|bye)(?:(?:, | \/ | [–—-] |: | [+&] )[^,]{3,40}){1,3}|(?:hello|hi|welcome) (?:and|&|[+]) settle(?: in| down)?)$/i;
 
 /** Whether a sentence is an order to tell, greet, ask or show: "Say a few words about falling". */
 export function isToTell(sentence: string): boolean {
