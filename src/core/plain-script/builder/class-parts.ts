@@ -30,6 +30,7 @@ import { readOver, type Over } from '../lines/over-words';
 import { partsAsLong } from './part-lengths';
 import { isOver, nameOfEmpty, type OpenPart } from './open-part';
 import { isRest } from '../line-kinds/pauses';
+import { saysHow } from '../speech/names';
 import { breathPhase, saysItIsLast, withRoundChange } from './round-changes';
 import { SideBlocks } from './side-blocks';
 import { SilenceWords } from '../lines/silence-words';
@@ -196,7 +197,7 @@ export class ClassParts {
     else this.add({ ...makeTalk(this.newId, 'Talk', []), lines: [line] });
   }
 
-  /** What is written below a movement's breath is said after its rounds; below a silence, into it as long as there is room. */
+  /** Below a movement's breath: said after its rounds, or in them how it is done; below a silence: into it, while there is room. */
   sayOrLeave(text: string, pause: number | null): void {
     const pauseSeconds = pause ?? PAUSE_SECONDS;
     const silence = this.silence();
@@ -214,6 +215,7 @@ export class ClassParts {
     const step = this.current();
     const behind = isMovement(step) && (step.pattern.length > 0 || (counts && this.isSpoken()));
     if (!behind || text === '') return this.say(text, pauseSeconds);
+    if (saysHow(unquoted(text))) return this.set({ during: text });
     const leaving = joined(step.moments.leaving, text);
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
   }

@@ -67,7 +67,10 @@ function ownRounds(newId: NewId, step: MovementStep, rounds: number, pace: Class
   const sides = step.sides === 'together' || step.sides === 'one-side' || step.sides === 'turn-by-turn' ? 1 : 2;
   const all = Math.ceil((rounds * sides * step.paceMultiplier * pace.breathSeconds) / 5) * 5;
   const [preferredSeconds, minSeconds, maxSeconds] = secondsFrom([all, all], 1);
-  const often = lineOf(newId, `${rounds} times${sides === 2 ? ' each' : ''}, at your own pace.`);
+  const often = lineOf(
+    newId,
+    `${rounds === 1 ? 'Once' : `${rounds} times`}${sides === 2 ? ' each' : ''}, at your own pace.`,
+  );
   // What is shown is done by nobody else.
   const teach = SHOWN.test(step.name) ? step.teach : [...step.teach, often].slice(0, LIMITS.spokenLines);
   return { ...step, pacedBy: 'own-pace', seconds: preferredSeconds, preferredSeconds, minSeconds, maxSeconds, teach };

@@ -56,6 +56,7 @@ function withoutTime(line: string): string {
 /** "Workshop, part one (75 mins)", "weds noon / 20", "mon pm - 20". */
 const LONG_TITLES = [
   /^(?:#{1,6} )?(.*\p{L}.*?)[\s,;:(–—-]+(\d{2,3}) ?(?:mins?|minutes)\)?[.!]?$/iu,
+  /^(\p{L}.{2,60}?)[,:;]? (?:(?:keep (?:it|this)|must be|stay|stays) )?(?:under|below) (\d{2}) ?(?:mins?|minutes)?[.!]?$/iu,
   /^(\p{L}[^/|\d]*?) ?[/|] ?([1-9][05])$/iu,
   /^((?=.*\b(?:(?:mon|tues?|wed(?:nes)?|thu(?:rs?)?|fri|sat(?:ur)?|sun)(?:day)?s?|[ap]m|morning|noon|evening|night|class|session|break|reset|qi ?gong|tai ?(?:chi|ji)|practice|routine|workshop)\b).{3,40}?)(?: ?[–—-]|,|:|(?= \()|(?= \d\d$)) ?\(?([1-9][05])\)?$/iu,
 ];
@@ -139,6 +140,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
   const around = rest
     .replace(/\s[-–—|](?=,)/g, '')
+    .replace(/ ?\((?:(?:the|an?|long|short|one|version|about),? ?)*\)/i, '')
     .replace(/(?: +[|/–-])+ *$/, '')
     .replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
   const words = tells || /\b(?:of|for|in|to|with)$|^(?:of|for|in|to|with)\b/i.test(around) ? line.trim() : around;

@@ -60,8 +60,8 @@ const ABOUT_SOMETHING =
 
 /** Whether a name or an order, without its amounts, is something that is told. */
 export function isTold(words: string): boolean {
-  if (words.length > 90 || wordCount(words) > WORDS_AT_MOST) return false;
   const text = words.replace(/ ?\([^()]*\)$/, '').replace(/[.!:]+$/, '');
+  if (words.length > 90 || wordCount(text) > WORDS_AT_MOST) return false;
   if (text.split(JOINT).some((part) => ADMIN.test(part)) || isNamed(text) || OUTRO.test(text) || TO_TELL.test(text)) return true; // prettier-ignore
   return ABOUT_SOMETHING.test(text) || TALKED_THROUGH.test(words);
 }

@@ -14,7 +14,7 @@ import { isSpokenSentence } from './amounts-spoken';
 import { spokenIn } from './spoken';
 import type { Standing } from '../model/standing';
 import { withoutFrame } from '../phrases/frames';
-import { ITEM, namesPart } from '../line-kinds/headings';
+import { isNumbered, ITEM, namesPart } from '../line-kinds/headings';
 import { amountBehindWords, guidedWords, isDone } from './amount-behind';
 import { aboveClass, labelledAs } from './labelled';
 import { layered, withLayersBehind } from '../line-kinds/layers-counted';
@@ -105,6 +105,9 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const doubted = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
   const readings = doubted.filter(({ kind, words }, at) => at === 0 || kind !== 'said' || !LEFT_OVER.test(words));
   const [first] = readings;
+  // "8) Standing, 4'" over "9) close: rub hands, bow": what goes on numbering is not said into the silence.
+  if (standing.under === 'silence' && !standing.inset && first?.kind === 'said' && !first.sets && isNumbered(line))
+    return [{ ...reading('talk', 'Talk', {}, true), said: first.words }, ...readings.slice(1)];
   const opened = part === undefined ? [] : [reading('section', part)];
   const beside = first && HAS_REMARKS.has(first.kind) ? [...readings, ...remarks.flatMap(remarkOf)] : readings;
   return [...opened, ...beside, ...lostClauses(text, beside).flatMap(remarkOf)];

@@ -24,7 +24,7 @@ interface BelowStep {
 /** What a line tells of the step above; `null` where it tells anything else. */
 export function ofStepAbove(body: string, { under, inset, wantsAmount }: BelowStep): readonly Reading[] | null {
   const each = under === 'movement' || under === 'silence' ? eachOfList(body) : null;
-  if (each) return [each];
+  if (each) return each;
   if (under !== 'movement') return null;
   // Below what has its amount, a breath with its own is a step.
   if (!wantsAmount && !inset && /^breath(?:ing|s)?[:,]? (?:[–-] )?\d/i.test(body)) {

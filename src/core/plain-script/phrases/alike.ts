@@ -48,7 +48,7 @@ const BOXED = new RegExp(
   `^(\\p{L}[\\p{L} -]{2,30}?)(?:, [\\p{Ll} ]{3,30})? \\(([^()\\d]{5,120})\\)(?:,|:| [-–—])? (?:[x×] ?)?${AMOUNT}(?:,| of)? ?${EACH}[.!]?$`,
   'iu',
 );
-const LABEL = /^(\p{L}[\p{L} -]{1,30}?(?:(?<= )\d of)?): (?=\p{L})/u;
+const LABEL = /^(\p{L}[\p{L} -]{1,40}?(?:(?<= )\d of)?): (?=\p{L})/u;
 const BETWEEN = /, (?:and )?| and | & | \+ | \/ |(?<! w)\//i;
 const NAME = /^\p{L}[\p{L}'’-]*(?: [\p{L}'’-]+){0,4}$/u;
 /** What begins a line that tells of them: "It is always". */

@@ -214,6 +214,12 @@ function isCorrection(sentence: string): boolean {
   return held || URGES.test(sentence) || lastOnes(sentence) !== null;
 }
 
+/** "soft knees", "let the ribs breathe", "keep the shoulders low". */
+const HOW = /^(?:(?:soft|loose|heavy|relaxed|easy|light) \p{L}+|(?:let|keep) (?:the|your) \p{L}.{2,60})[.!]?$/iu;
+
+/** Whether a few words tell how it is done while it is done. */
+export const saysHow = (words: string): boolean => HOW.test(words) && isCorrection(words);
+
 const LAST = /^(?:(?:and|ok|okay|good)[,]? )*(?:the |your |our )?last (one|two|three|four|time|round|breath)[.!…]*$/i;
 
 /** How many are left, as "Last two." tells it; `null` for anything else. */

@@ -68,6 +68,22 @@ const SHORT_FORMS = withNeeds([
   ],
   ['up', /^((?:breath(?:e|ing)?:? )?)up (\d{1,2}) ?(?:[/,–-]|and|,) ?down (\d{1,2})(?=$|[ ,.;])/giu, '$1in $2, out $3'],
   ['alt', /(?<=\d ?x?|\b(?:times|ea|each)) (?:alt\b\.?|\(alt\.?\))/giu, ' alternating'],
+  ['total', /(?<=, )(\d{1,2}) (?:in )?total(?=,(?! ?alternat))/giu, '$1 times'],
+  ["''|″|\"|”", /(\d{1,2}) ?(?:''|″|"|”)(?= each\b)/gu, '$1 s'],
+  [
+    'left|right',
+    new RegExp(
+      `\\b(left|right)(?: (?:foot|leg|arm|hand|side))?(?: (?:forward|first|leading|in front))? (\\d{1,2}|${NUMBER_IN_WORDS})(?:,| \\/|;| and|, and|, then) (?:the )?(left|right)(?: (?:foot|leg|arm|hand|side))?(?: (?:forward|first|leading|in front))? \\2(?=$|[.;,)])(?!.*(?:alternat|both))`,
+      'giu',
+    ),
+    '$2 $1, $2 $3',
+  ],
+  [
+    'twice|two|2',
+    /\b(\d{1,3} ?(?:s|secs?|seconds?|m|mins?|minutes?))\.? (?:on )?(?:the )?(?:left|l)(?:,| and|,? then| \/) \1\.? (?:on )?(?:the )?(?:right|r)\b,? (?=twice|two times|x ?2\b|2 ?x)/giu,
+    '$1 each side, ',
+  ],
+  ['once', /\b((?:chang|swap|switch)\p{L}* (?:partners?|places|sides|arms|legs)) once\b/giu, '$1'],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],
@@ -203,10 +219,20 @@ function setApart(text: string): string {
 /** "6 e/w" as "6 each way", "inh" as "inhale", "x eight" as "x 8"; "[pause 5]" in round brackets. */
 export function spelledOut(text: string): string {
   const plain = withoutMarkup(withoutPictures(setApart(text)));
-  const dashed = withDashes(plain === '' ? text : plain);
+  const dashed = withoutCounting(withDashes(plain === '' ? text : plain));
   const forms = HAS_NUMBER.test(dashed) ? SHORT_FORMS : WITHOUT_NUMBER;
   const spelled = inRoundBrackets(inFigures(replaced(dashed, forms)));
   return HAS_NUMBER.test(spelled) ? withBothSides(withMoreIf(spelled)) : spelled;
+}
+
+/** "1 casting off, 2 hauling, 3 trimming": numbers that count names in one line, and nothing that is done. */
+const COUNTED_NAME = /(?<=^|[:,;(] |[–-] )(\d{1,2})[.)]? (?!(?:x|times|rounds?|reps?|s|secs?|seconds?|m|mins?|minutes?|breaths?|each|left|right|l|r)\b)(?=\p{L}{3})/giu; // prettier-ignore
+const COUNTED_AT_LEAST = 3;
+
+function withoutCounting(text: string): string {
+  const numbers = [...text.matchAll(COUNTED_NAME)].map(([, number]) => Number(number));
+  const counts = numbers.length >= COUNTED_AT_LEAST && numbers.every((one, at) => one === at + 1);
+  return counts ? text.replace(COUNTED_NAME, '') : text;
 }
 
 /** "start with 1 min, if they look ok 3", "2 min, 3 if time": from one to the other. */
