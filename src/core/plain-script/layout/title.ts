@@ -138,11 +138,7 @@ export function titled(found: readonly Reading[], written: string, alone = false
   const tells = TELLS.test(rest) || /\bI\b/i.test(rest);
   const least = tells || stopped ? SHORTEST_CLASS : 1;
   const isLength = (counts.seconds?.[0] ?? 0) >= least && counts.rounds === undefined && rest !== '';
-  const around = rest
-    .replace(/\s[-–—|](?=,)/g, '')
-    .replace(/ ?\((?:(?:the|an?|long|short|one|version|about),? ?)*\)/i, '')
-    .replace(/(?: +[|/–-])+ *$/, '')
-    .replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
+  const around = withoutLeavings(rest);
   const words = tells || /\b(?:of|for|in|to|with)$|^(?:of|for|in|to|with)\b/i.test(around) ? line.trim() : around;
   if (isLength) return [{ kind: 'title', words, counts, unsure: !line.startsWith('#') }];
   if (isNumbered(line, counts.seconds === undefined) || OF_DAY.test(line))
@@ -154,6 +150,15 @@ export function titled(found: readonly Reading[], written: string, alone = false
   return alone && short && (onlyBare || (first === 'said' && /!$/.test(line)))
     ? [{ kind: 'title', words: line.trim().replace(/!$/, ''), counts: {}, unsure: true }]
     : found;
+}
+
+/** A title without what its length leaves behind: "(the … one)", a dash, "at most". */
+function withoutLeavings(rest: string): string {
+  return rest
+    .replace(/\s[-–—|](?=,)/g, '')
+    .replace(/ ?\((?:(?:the|an?|long|short|one|version|about),? ?)*\)/i, '')
+    .replace(/(?: +[|/–-])+ *$/, '')
+    .replace(/,? (?:max(?:imum)?|tops|at most)\.?$/i, '');
 }
 
 /** The title of a line that says in sentences what the class is and how long it lasts; `null` for any other. */
