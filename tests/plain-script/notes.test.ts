@@ -1,5 +1,5 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { plannedScripts } from '../support/planned-scripts';
 import { plannedFrom } from '../support/told-plan';
 
 /*
@@ -7,12 +7,7 @@ import { plannedFrom } from '../support/told-plan';
  * dashes. Common practice, no published source.
  */
 
-const FOLDER = new URL('./notes/', import.meta.url);
-
-const NOTES = readdirSync(FOLDER).map((file): readonly [name: string, notes: string, plan: string] => {
-  const [notes = '', plan = ''] = readFileSync(new URL(file, FOLDER), 'utf8').split('\n-----\n');
-  return [file.replace('.txt', ''), notes, plan.trimEnd()];
-});
+const NOTES = plannedScripts(new URL('./notes/', import.meta.url));
 
 describe('a class as it is noted', () => {
   it.each(NOTES)('%s', (_, notes, plan) => {

@@ -1,4 +1,3 @@
-import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { spokenLines } from '@/core/plain-script/speech/word-for-word';
 import { readScript } from '@/core/plain-script';
@@ -6,6 +5,7 @@ import { isUnder } from '@/core/plain-script/lines/over-words';
 import { amountInSpeech } from '@/core/plain-script/speech/amounts';
 import { countingIds } from '../support/chance';
 import { hands } from '../support/hands';
+import { plannedScripts } from '../support/planned-scripts';
 import { plannedFrom } from '../support/told-plan';
 
 /*
@@ -13,12 +13,7 @@ import { plannedFrom } from '../support/told-plan';
  * Common practice, no published source.
  */
 
-const FOLDER = new URL('./word-for-word/', import.meta.url);
-
-const SCRIPTS = readdirSync(FOLDER).map((file): readonly [name: string, script: string, plan: string] => {
-  const [script = '', plan = ''] = readFileSync(new URL(file, FOLDER), 'utf8').split('\n-----\n');
-  return [file.replace('.txt', ''), script, plan.trimEnd()];
-});
+const SCRIPTS = plannedScripts(new URL('./word-for-word/', import.meta.url));
 
 describe('a class that is spoken word for word', () => {
   it.each(SCRIPTS)('%s', (_, script, plan) => {

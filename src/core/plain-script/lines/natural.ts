@@ -34,7 +34,7 @@ import { countedAbove, remarkOf } from './remarks';
 import { headAndTail, type Tailed } from './tails';
 import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
-import { capitalised, singleSpaced, wordCount } from '../model/line-words';
+import { capitalised, sentenceCase, singleSpaced, wordCount } from '../model/line-words';
 import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
@@ -107,7 +107,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const [first] = readings;
   // "8) Standing, 4'" over "9) close: rub hands, bow": what goes on numbering is not said into the silence.
   if (standing.under === 'silence' && !standing.inset && first?.kind === 'said' && !first.sets && isNumbered(line))
-    return [{ ...reading('talk', 'Talk', {}, true), said: first.words }, ...readings.slice(1)];
+    return [{ ...reading('talk', sentenceCase(first.words), {}, true), said: first.words }, ...readings.slice(1)];
   const opened = part === undefined ? [] : [reading('section', part)];
   const beside = first && HAS_REMARKS.has(first.kind) ? [...readings, ...remarks.flatMap(remarkOf)] : readings;
   return [...opened, ...beside, ...lostClauses(text, beside).flatMap(remarkOf)];

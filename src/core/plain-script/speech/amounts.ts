@@ -1,7 +1,7 @@
 import { rememberedLately } from '@/core/units';
 import { findCounts } from '../phrases/counts';
 import { POSTURE_FROM, secondsFrom, type Counts } from '../model/model';
-import { NUMBER_IN_WORDS } from '../tokens/tokens';
+import { NUMBER_IN_WORDS, NUMBER_WORDS } from '../tokens/tokens';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 
 /* How often or how long, in one sentence of a class that is spoken word for word. */
@@ -109,13 +109,11 @@ function lookForAmount(sentence: string): SpokenAmount | null {
   };
 }
 
-const IN_ORDER = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen'] as const; // prettier-ignore
-
 /** "One, two, three, four, five, six, seven, eight.": seconds that are counted while something is held; else `null`. */
 function secondsCounted(sentence: string): number | null {
   const words = sentence.toLowerCase().replace(/[.!…]+$/, '').split(/(?:,|…|\.{2,})? (?:and )?/); // prettier-ignore
   const up = words.at(-1) === 'one' ? words.toReversed() : words;
-  return up.length >= SECONDS_FROM && up.every((one, at) => one === IN_ORDER[at]) ? up.length : null;
+  return up.length >= SECONDS_FROM && up.every((one, at) => NUMBER_WORDS.get(one) === at + 1) ? up.length : null;
 }
 
 /** "Then both together, six." */

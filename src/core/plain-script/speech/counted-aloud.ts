@@ -42,7 +42,8 @@ export function countedAloud(parts: readonly string[], before: number): CountedA
   const counts = parts.map(countIn);
   const found = counts.filter((one) => one !== null);
   const [first, second] = found;
-  if (!first) return null;
+  const last = found.at(-1);
+  if (!first || !last) return null;
   const numbers = found.reduce((sum, one) => sum + Math.abs(one.number - one.first) + 1, 0);
   const next = second?.first ?? first.number;
   const way = next < first.first ? 'down' : 'up';
@@ -52,7 +53,7 @@ export function countedAloud(parts: readonly string[], before: number): CountedA
   return {
     parts: counts.map((one) => one && { first: one.first, number: one.number, beside: one.beside }),
     way,
-    rounds: way === 'up' ? Math.max(...found.map(({ number }) => number)) : first.first,
+    rounds: way === 'up' ? last.number : first.first,
   };
 }
 

@@ -57,6 +57,7 @@ const LONGEST = 300;
 const HELD_LINES = 2;
 /** So long nobody pauses between two lines. Common practice, no published source. */
 const SILENCE_FROM = 30;
+
 class SpeechReader extends Telling {
   /** Lines above in the same paragraph that are only said. */
   private held: number[] = [];
@@ -113,11 +114,12 @@ class SpeechReader extends Telling {
     }
     const { amount } = movement ?? {};
     const isNew = !amount || (counted.first <= 2 && (movement?.said ?? 0) >= (amount.rounds ?? 1));
-    if (isNew) this.told(`${counting.rounds} times.`, amountOf({ rounds: counting.rounds }));
+    if (isNew) this.told(part, amountOf({ rounds: counting.rounds }));
     else if (movement?.said === 0) this.tellBefore();
     else this.flush();
     const { movement: done } = this;
-    if (!done?.amount) return false;
+    // What nothing names is said as it stands.
+    if (!done?.amount) return true;
     if (done.said === 0) this.readings.push({ ...reading('setting', part), sets: { counting: counting.way } });
     const { rounds = counting.rounds } = done.amount;
     done.said = counting.way === 'up' ? counted.number : rounds - counted.number + 1;
