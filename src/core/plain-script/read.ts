@@ -1,6 +1,7 @@
 import { isInMinutes } from './layout/bare-minutes';
 import { amongNames } from './layout/blocks';
 import { partsApart } from './layout/parts-apart';
+import { asOutline, withStepsListed, withWaysJoined } from './layout/outline';
 import { overDetails } from './layout/over-details';
 import { findCounts } from './phrases/counts';
 import { doneAgain } from './builder/done-again';
@@ -16,7 +17,6 @@ import {
   opensInset,
   opensItems,
   opensList,
-  withStepsListed,
 } from './line-kinds/headings';
 import { isRemark } from './line-kinds/name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model/model';
@@ -108,20 +108,19 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
 
 /** The lines with what their layout tells written into each: tables, columns of times, amounts for several. */
 function asSet(lines: readonly string[], isTidy: boolean): readonly string[] {
-  const marked = lines.some((line) => /^#{1,6}\s/.test(line));
-  const unmarked = lines.map(withoutRowMarks);
+  if (isTidy) return withStepsListed(lines.map(withoutRowMarks).map(withMarkApart));
+  const unmarked = withWaysJoined(asOutline(lines).map(withoutRowMarks));
   // Who speaks word for word says "First exercise: …".
-  const toldOff = !isTidy && areToldOff(unmarked) && spokenLines(unmarked) === null;
-  const plain = toldOff ? withToldOffMarked(unmarked) : unmarked;
-  const spelled = isTidy ? plain : plain.map(withSlipsMended);
-  const set = marked
-    ? withStepsListed(spelled.map(withMarkApart))
-    : withTimes(
-        withAmountsJoined(
-          withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled))))))),
-        ),
-      );
-  return isTidy ? set : withAmountsOfAbove(withEachBelow(withStretches(set)));
+  const toldOff = areToldOff(unmarked) && spokenLines(unmarked) === null;
+  const spelled = (toldOff ? withToldOffMarked(unmarked) : unmarked).map(withSlipsMended);
+  const set = withStepsListed(
+    withTimes(
+      withAmountsJoined(
+        withTimeMarks(withTabs(withTables(withoutBreaks(withoutSpeaker(evened(withoutFileHead(spelled))))))),
+      ),
+    ),
+  );
+  return withAmountsOfAbove(withEachBelow(withStretches(set)));
 }
 
 /** The line above that is not empty; underlines are passed over. */

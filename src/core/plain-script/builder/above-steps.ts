@@ -1,5 +1,6 @@
 import { findCounts } from '../phrases/counts';
 import { singleSpaced } from '../model/line-words';
+import { withoutMarkup } from '../tokens/spelled-out';
 import { reading, type Reading } from '../model/reading';
 
 /*
@@ -29,13 +30,15 @@ const WHERE = /^(?:(?:at|in) the )?(?:\p{L}+ ){0,2}(?:hall|room|studio|centre|ce
 const FOR_WHOM = /^(?:(?:suitable )?for )?(?:(?:absolute |complete |all )?(?:beginners|seniors|elders|regulars|improvers|newcomers|everyone|everybody|all)|(?:all|any|mixed|every) (?:levels?|abilit(?:y|ies)|ages?)|(?:\p{L}+ )?(?:seniors|beginners|office|carers|patients|mixed)(?: (?:group|class))|(?:chair|seated|standing|mixed)(?: (?:group|class))?)$/iu; // prettier-ignore
 const LENGTH = /^(?:(?:total |planned )?(?:runtime|target|length|duration|time)|max(?:imum)?|at most|up to|no more than)[ :]+(.{2,16})$/i; // prettier-ignore
 const CLASS_FROM = 240;
+/** "Equipment: none", "Difficulty: easy". */
+const KIT = /^(?:equipment|props|materials|music|playlist|style|format|setting|space|difficulty|intensity|class size|prerequisites|dress|clothing|footwear|season|location|language|camera|lighting)(?: needed)?: \S/i; // prettier-ignore
 
 /** Between what is told in one line: "Tuesday 19:00, with Wren | 20 min". */
 const BETWEEN = /, | [|•·–—-] | {2,}/;
 
 /** What a line above the first step tells of the class; `null` where it may be a step, a part, or said. */
 export function aboveSteps(line: string): readonly Reading[] | null {
-  const text = singleSpaced(line.trim());
+  const text = singleSpaced(withoutMarkup(line.trim()));
   if (text === '' || text.length > LINE_AT_MOST) return null;
   const whole = toldIn(text);
   if (whole) return [whole];
@@ -49,6 +52,7 @@ function toldIn(text: string): Reading | null {
   const known = lengthAlone(length);
   if (known) return known;
   if (FOR_WHOM.test(text)) return { ...reading('setting', text), about: 'audience' };
+  if (KIT.test(text)) return reading('nothing', '', {}, true);
   const told = [WHEN, WHO, WHICH, PLAN, WHERE].some((one) => one.test(text));
   return told ? reading('setting', text, {}, true) : null;
 }

@@ -368,7 +368,7 @@ export class ScriptBuilder {
       this.titled = true;
       this.titleKind = 'title';
     } else if (kind === 'section')
-      this.parts.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts);
+      this.parts.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts, heads);
     else if (kind === 'movement')
       this.parts.add(
         counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.parts.plan.pace),

@@ -140,8 +140,8 @@ export class ClassParts {
     if (first && opens) first.section = makeSection(this.newId, 'welcome');
   }
 
-  open(section: Section, counts: Counts = {}): void {
-    this.sections.push({ section, steps: [], counts });
+  open(section: Section, counts: Counts = {}, marked = false): void {
+    this.sections.push({ section, steps: [], counts, marked });
   }
 
   current(): Step | undefined {

@@ -11,11 +11,14 @@ export interface OpenPart {
   readonly counts: Counts;
   /** Whether the line is over in which it stood with its steps. */
   over?: true;
+  /** Whether it is marked as a heading: then all is in it up to the next. */
+  readonly marked?: boolean;
 }
 
 /** Whether a part is over, or told by its name and something is said in it already: a movement below it is in none. */
 export function isOver(part: OpenPart | undefined): boolean {
   if (part?.over) return true;
+  if (part?.marked) return false;
   if (part?.section.role !== 'welcome' || (part.steps.length === 0 && !part.counts.seconds)) return false;
   return kindOfPart(part.section.title) === 'talk' && part.steps.every(({ kind }) => kind === 'talk');
 }

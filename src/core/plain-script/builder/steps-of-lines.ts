@@ -44,6 +44,7 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
     next = { ...next, sideChangeLine: ROUND_LINES.wayChange };
   if (breath) next = { ...next, ...breathOfStep(breath, pace) };
   if (rounds !== undefined) next = { ...next, ...roundsAsked(next, rounds) };
+  if (seconds === undefined && isInRounds(step, rounds)) next = { ...next, pacedBy: 'breath' };
   if (roundsWithin) next = { ...next, minRounds: roundsWithin[0], maxRounds: roundsWithin[1] };
   if (seconds !== undefined && (rounds === undefined || ownPace)) {
     const [asked, minSeconds, maxSeconds] = seconds;
@@ -61,6 +62,16 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
     pattern: [makePhase(newId, { kind: 'inhale' }), rest, makePhase(newId, { kind: 'exhale' })],
   };
 }
+
+/** "Lifting the lantern (3 min)" over "repeat 8 times": rounds that may well take that time are led, each with a breath. */
+function isInRounds(step: MovementStep, rounds = 0): boolean {
+  const { min, max } = ROUND_SECONDS;
+  const once = step.seconds / (rounds * (step.sides === 'together' || step.sides === 'one-side' ? 1 : 2));
+  return step.pacedBy === 'clock' && rounds > 1 && once >= min && once <= max;
+}
+
+/** A round takes about as long as a breath or two. */
+const ROUND_SECONDS = { min: 3, max: 30 } as const;
 
 /** "x4, own pace": as long as so many rounds take when they are led; how many is said. */
 function ownRounds(newId: NewId, step: MovementStep, rounds: number, pace: ClassPlan['pace']): MovementStep {

@@ -2,6 +2,7 @@ import { itemAt } from '@/core/units';
 import { isItem, withoutMark } from '../line-kinds/headings';
 import { indentOf } from '../model/line-words';
 import type { LineKind } from '../model/model';
+import { findCounts } from '../phrases/counts';
 import { isCounted } from '../line-kinds/name-lines';
 
 /*
@@ -72,13 +73,14 @@ export function withoutFileHead(lines: readonly string[]): readonly string[] {
 
 /** Over a list of what a teacher has to bring, do or know, and nobody does in the class. */
 const BESIDE =
-  /^(?:please |also |to |things to |what to )?(?:bring|pack|remember|prepare|buy|print|do before(?:hand)?|check before(?:hand)?)(?: with you| along| beforehand)?$|^(?:(?:you|we|i)(?:['’]ll| will)? need|(?:what|all) (?:you|we|i) need|equipment|props|materials?|kit|gear|requirements|(?:my |some |other |extra |teacher['’]?s? |general |class |a few |after )*(?:notes?|reminders|remarks|observations|comments)(?: (?:to|for) (?:self|me|myself|next (?:time|week)|the teacher|teacher))?|to[- ]do(?: list)?|(?:class |learning |my |our |today['’]s )*(?:aims?|goals?|objectives?|outcomes?|intentions?)|homework|playlist|attendance|who came|participants|(?:for )?next (?:time|week|class|lesson)|before class|after class|follow[- ]?up|ideas|what went (?:well|wrong)|feedback|evaluation|reflection)$/iu;
+  /^(?:please |also |to |things to |what to )?(?:bring|pack|remember|prepare|buy|print|do before(?:hand)?|check before(?:hand)?)(?: with you| along| beforehand)?$|^(?:(?:you|we|i)(?:['’]ll| will)? need|(?:what|all) (?:you|we|i) need|equipment|props|materials?|kit|gear|requirements|(?:my |some |other |extra |teacher['’]?s? |general |class |a few |after )*(?:notes?|reminders|remarks|observations|comments)(?: (?:to|for) (?:self|me|myself|next (?:time|week)|(?:the )?(?:teacher|instructor|leader|host|facilitator)s?))?|to[- ]do(?: list)?|(?:class |learning |my |our |today['’]s )*(?:aims?|goals?|objectives?|outcomes?|intentions?)|homework|playlist|attendance|who came|participants|(?:for )?next (?:time|week|class|lesson)|before class|after class|follow[- ]?up|ideas|what went (?:well|wrong)|feedback|evaluation|reflection)$/iu;
 const BESIDE_AT_MOST = 15;
 
 /** For each line whether it stands in such a list, or over it. */
 export function besideClass(lines: readonly string[]): readonly boolean[] {
   const beside = lines.map(() => false);
   lines.forEach((line, at) => {
+    for (const one of overviewAt(lines, at)) beside[one] = true;
     if (line.length > 60 || !BESIDE.test(withoutMarks(line))) return;
     // "Class notes" over everything is what the class is called.
     if (!/:\s*[*_]*$/.test(line) && lines.slice(0, at).every((above) => above.trim() === '')) return;
@@ -99,6 +101,28 @@ export function besideClass(lines: readonly string[]): readonly boolean[] {
   });
   return beside;
 }
+
+/** Over a list of the parts that stand below it. */
+const OVERVIEW = /^(?:(?:class|lesson|session|time|the|short|quick|practice) )*(?:overview|at a glance|summary|timetable|structure|timeline|breakdown|schedule|running order|contents|agenda|outline)$/i; // prettier-ignore
+const NAMED_AGAIN = 0.6;
+
+/** The lines of a list that tells beforehand which parts there are, each of which is headed further down; none for any other. */
+function overviewAt(lines: readonly string[], at: number): readonly number[] {
+  if (itemAt(lines, at).length > 60 || !OVERVIEW.test(withoutMarks(itemAt(lines, at)))) return [];
+  let from = at + 1;
+  while (from < Math.min(lines.length, at + 5) && itemAt(lines, from).trim() === '') from++;
+  let to = from;
+  while (to < Math.min(lines.length, from + BESIDE_AT_MOST) && itemAt(lines, to).trim() !== '') to++;
+  const rows = Array.from({ length: to - from }, (_, index) => from + index);
+  const heads = lines.slice(to, to + HEADS_LOOKED_THROUGH).filter((line) => line.length <= 80).map((line) => line.toLowerCase()); // prettier-ignore
+  const again = rows.filter((row) => {
+    const { rest } = findCounts(withoutMarks(itemAt(lines, row).replace(/^\s*\|/, '')).split(/[:|–(]/)[0] ?? '');
+    const name = rest.toLowerCase().trim();
+    return name.length > 2 && heads.some((line) => line.includes(name) && !isCounted(name));
+  });
+  return rows.length >= 2 && again.length >= NAMED_AGAIN * rows.length ? [at, ...rows] : [];
+}
+const HEADS_LOOKED_THROUGH = 400;
 
 function withoutMarks(line: string): string {
   return withoutMark(line.trim().replace(/^#{1,6} /, ''))

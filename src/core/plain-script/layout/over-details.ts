@@ -63,16 +63,21 @@ export function overDetails(lines: readonly string[]): OverDetails {
 /** A name with a list below it in which no other step stands; `null` where a line is none. */
 function blockAt(lines: readonly string[], at: number): Block | null {
   const line = itemAt(lines, at);
-  const name = line.length > LONGEST_NAME ? '' : plainHead(line);
+  const isHead = HASHED.test(line);
+  const head = line.length > LONGEST_NAME ? '' : plainHead(line);
+  const { counts, rest } = findCounts(head);
+  // "### Gentle shaking (1 minute)" over what is told in it.
+  const counted = hasAmount(counts);
+  if (counted && (!isHead || isOverHeads(lines, at))) return null;
+  const name = counted ? bareName(rest) : head;
   const kind = kindOfPart(name);
   if (
     !(isNameLike(name) || kind === 'talk') ||
     (namesPart(name) && kind !== 'silence' && !isTold(name)) ||
-    hasAmount(findCounts(name).counts)
+    (counted && (kind === 'talk' || LIKE_PART.test(name)))
   )
     return null;
   const mark = markOf(line);
-  const isHead = HASHED.test(line);
   const from = isHead && (lines[at + 1] ?? '').trim() === '' ? at + 2 : at + 1;
   const to = endOf(lines, { at, from, mark, isHead });
   const texts = lines.slice(from, to).map((one) => withoutMark(one).trim());
@@ -81,7 +86,11 @@ function blockAt(lines: readonly string[], at: number): Block | null {
   // Numbers below a name are steps.
   if (below.length === 0 || markBelow === '1' || below.includes('step')) return null;
   const often = (told: Told): number => below.filter((one) => one === told).length;
-  const sure = often('setting') > 0 && often('setting') + often('remark') >= often('other');
+  const furtherIn = indentOf(itemAt(lines, from)) > indentOf(line) && below.length > 1;
+  const remarks = often('remark') === below.length && (counted || furtherIn);
+  const told = often('setting') > 0 || (counted && often('remark') > 0) || remarks;
+  const sure = told && often('setting') + often('remark') >= often('other');
+  if (counted && !sure) return null;
   // What sounds like a part of the class has to tell how often.
   if (!sure && LIKE_PART.test(name)) return null;
   const seconds = kind === 'movement' ? null : secondsIn(texts);
@@ -89,10 +98,17 @@ function blockAt(lines: readonly string[], at: number): Block | null {
   return {
     at,
     to,
-    look: `${isHead ? '#' : (mark ?? (indentOf(line) > 0 ? 'inset' : ''))} ${markBelow ?? ''}`,
+    look: `${counted ? 'counted ' : ''}${isHead ? '#' : (mark ?? (indentOf(line) > 0 ? 'inset' : ''))} ${markBelow ?? ''}`,
     sure,
     seconds,
   };
+}
+
+/** Whether a heading stands over deeper ones. */
+function isOverHeads(lines: readonly string[], at: number): boolean {
+  const depth = (line: string): number => /^#*/.exec(line)?.[0].length ?? 0;
+  const next = lines.slice(at + 1, at + 1 + LINES_LOOKED_AT).find((line) => HASHED.test(line)) ?? '';
+  return depth(next) > depth(itemAt(lines, at));
 }
 
 /** Where the lines end that stand in a name: below a heading, further in, behind marks or labels, or from an amount alone on. */
@@ -158,6 +174,6 @@ function whatIs(text: string): Told {
   const { counts, rest } = findCounts(text);
   const left = bareName(rest).replace(/[.!]$/, '');
   if (hasAmount(counts) || counts.breath || counts.sides || counts.ownPace)
-    return OFTEN.test(left) || isManner(left) ? 'setting' : hasAmount(counts) ? 'step' : 'other';
+    return OFTEN.test(left) || isManner(left) ? 'setting' : hasAmount(counts) ? 'step' : /[.!?]$/.test(text) ? 'remark' : 'other';
   return isRemark(text) || /[.!?”"]$/.test(text) || TALK_STARTS.test(text) ? 'remark' : 'other';
 }

@@ -69,15 +69,20 @@ function withoutStars(line: string): string {
 
 /** "Subject: Thursday's class (30 min)". */
 const TITLE_LABEL =
-  /^(?:title|name|subject|re|class|class name|class plan|lesson plan|session plan|plan|session|lesson|name of (?:the )?class): +(?:re: +)?["“]?(?=.*\p{L})(.+?)["”]?$/iu;
+  /^(?:title|name|subject|re|class|class name|class plan|class outline|session outline|lesson outline|practice plan|practice|lesson plan|session plan|plan|session|lesson|name of (?:the )?class): +(?:re: +)?["“]?(?=.*\p{L})(.+?)["”]?$/iu;
 
 /** What a label says is the title, with the length of the class where it has one. */
 function titleFrom(text: string): readonly Reading[] {
   const { counts, rest } = findCounts(text);
   const { seconds, rounds } = counts;
   if (seconds === undefined || rounds !== undefined || rest === '')
-    return [{ kind: 'title', words: text, counts: {}, unsure: false }];
-  return [{ kind: 'title', words: rest, counts: { seconds }, unsure: true }];
+    return [{ kind: 'title', words: withoutQuotes(text), counts: {}, unsure: false }];
+  return [{ kind: 'title', words: withoutQuotes(rest), counts: { seconds }, unsure: true }];
+}
+
+/** "“Roots and branches”" without the marks around it, one of which may stand before its label. */
+function withoutQuotes(name: string): string {
+  return (name.match(/["“”]/g)?.length ?? 0) > 2 ? name : name.replace(/^["“]|["”]$/g, '');
 }
 
 /** "Place: garden, if dry" names no class. */

@@ -6,7 +6,6 @@ import { heldTold } from '../phrases/held-postures';
 import { layersIn } from './layers-counted';
 import { indentOf, wordCount } from '../model/line-words';
 import { isCue } from './name-lines';
-import { toldInMovement } from './told-at-times';
 
 /* Headings of ordinary writing, and lines of a list. */
 
@@ -79,23 +78,6 @@ export function opensList(line: string, below: string): boolean {
   // Between two numbers of one list a line is a remark on the first.
   const next = /^\s*\(?(\d{1,2})[.)]/.exec(below)?.[1];
   return !isItem(line) && isItem(below) && (next === undefined || next === '1');
-}
-
-/** In the tidy form a part names its role behind it, and a step its kind before it. */
-const HASHED = /^#{2,6}\s+(?!(?:movement|talk|silence|transition): )(?=\S)(?!.*\[\p{L}+\]\s*$)/u;
-
-/** "### Rowing (8x)" over what is said in it: a heading that counts rounds and stands over no list is a step. */
-export function withStepsListed(lines: readonly string[]): readonly string[] {
-  return lines.map((line, at) => {
-    if (!HASHED.test(line) || line.length > HEAD_AT_MOST) return line;
-    const name = line.replace(HASHED, '');
-    const { counts, rest, bare } = findCounts(name);
-    const below = lines.slice(at + 1, at + 1 + ITEMS_LOOKED_AT).find((one) => one.trim() !== '') ?? '';
-    const told = toldInMovement(withoutMark(below).trim(), counts.seconds?.[0] ?? 0, true) !== null;
-    const counted = counts.rounds !== undefined && (!bare || /\(\d{1,2}\)\s*$/.test(name));
-    if (!(counted || told) || rest === '' || namesPart(rest) || /\beach$/i.test(name.replace(/\W+$/, ''))) return line;
-    return !told && isItem(below) && hasAmount(findCounts(withoutMark(below)).counts) ? line : `- ${name}`;
-  });
 }
 
 /** Whether the items further in below an item are steps of their own, each with a name and an amount: "• Loosening". */
@@ -206,6 +188,9 @@ export function withoutItsTime(heading: string): string {
   return heading.replace(ITS_TIME, '');
 }
 
+/** "### Segment 2: Basics". */
+const OF_SERIES = /^(?:block|part|section|unit|phase|segment|stage|step) (?:[a-h]|\d{1,2}|one|two|three|four|five|six|seven) ?(?:[:.,]| [–-]) (?=\p{L})/iu;
+
 /** "SLOW SQUAT (1:30): 5 ×": what is done in a time. */
 const TIMED_THEN = /\(\d{1,2}:\d{2}\):? \S/;
 
@@ -213,7 +198,7 @@ function headingIn(text: string, shouted: boolean): string | null {
   const marked =
     /^#{1,6}\s+(.*?)\s*#*$/.exec(text) ??
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?)(?<!\d) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
-  if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1);
+  if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1).replace(OF_SERIES, '');
   const block =
     /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (?!with(?:out)?\b|add\b|plus\b|the same\b|now\b)(\p{L}[^:.!?\d]{1,40})\.?$/iu.exec(
       text,

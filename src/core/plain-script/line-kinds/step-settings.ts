@@ -49,6 +49,18 @@ export function settingIn(body: string): readonly Reading[] | null {
   return back && setting(back.callBackWords ?? text, back);
 }
 
+const BY_WAY = /^(?:(?:breathe? )?(?:in|out|inhale|exhale) )?(?:through|by|via) (?:the |your )?(nose|mouth)[.]?$/i;
+
+/** "5 breaths, in through the nose, out through the mouth": breaths that tell nothing but their way set it, and lead none. */
+export function withWayOfBreath(readings: readonly Reading[]): readonly Reading[] {
+  const told = readings.filter(({ kind }) => kind === 'inhale' || kind === 'exhale');
+  const ways = told.map(({ words }) => BY_WAY.exec(words)?.[1]?.toLowerCase());
+  const [first, second, ...others] = ways;
+  if (first !== 'nose' || second === undefined || others.length > 0 || told.length === readings.length) return readings;
+  const breathWay = second === 'nose' ? 'nose' : 'nose-mouth';
+  return readings.flatMap((one) => (one === told[0] ? setting('', { breathWay }) : told.includes(one) ? [] : one));
+}
+
 /** When, or with which words, people are called back; `null` where a line tells neither. */
 export function callBackIn(body: string): Pick<StepSettings, 'callBackSeconds' | 'callBackWords'> | null {
   if (body.length > LINE_AT_MOST || !MAY_SET.test(body)) return null;

@@ -7,7 +7,7 @@ import { namesPart, withoutItsTime } from '../line-kinds/headings';
 import { LABELS, nameOfNumbered, SETTINGS, withUsualLabel } from '../phrases/labels';
 import { CLASS_FROM, type Counts, type LineKind } from '../model/model';
 import { reading, type Reading } from '../model/reading';
-import { capitalised, sentenceCase, wordCount } from '../model/line-words';
+import { capitalised, sentenceCase, unquoted, wordCount } from '../model/line-words';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 import { severalSteps } from './several';
 import { readStep } from './step-lines';
@@ -50,6 +50,16 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   if (quoted) return [reading('said', itemAt(quoted, 1))];
   const about = under === 'nothing' ? aboutClass(body) : null;
   return about ? [about] : withLabel(body, under, /^step\b/i.test(written));
+}
+
+const SCRIPTED =
+  /^(?:script|narrat(?:e|ion)|voice-?over|dialogue|speech|(?:the )?(?:instructor|teacher|leader|guide)(?: (?:says?|speaks|script|cue))?|say|cue):(?: (.*))?$/iu;
+
+/** "Script: Welcome, everyone.": the words behind a label of what is spoken word for word, none where they stand below it; else `null`. */
+export function scripted(body: string): string | null {
+  const [all, words = ''] = SCRIPTED.exec(body) ?? [];
+  if (all === undefined || (words !== '' && /^(?:say|cue|guide):/i.test(body))) return null;
+  return unquoted(words.trim());
 }
 
 /** "Theme: letting go", "For: beginners", above the first step. */

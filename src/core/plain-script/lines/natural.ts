@@ -2,7 +2,7 @@ import { withDoubts } from './accounted';
 import { minutesAlone } from '../layout/bare-minutes';
 import { minutesOfPart, partInLine } from './part-in-line';
 import { itemAt, rememberedBy } from '@/core/units';
-import { MAY_COUNT } from '../line-kinds/name-lines';
+import { isCue, MAY_COUNT } from '../line-kinds/name-lines';
 import { clauseApart } from './clause-apart';
 import { amountBelow, withoutBoxedTime } from './boxed';
 import { breathingStep } from './breath-lines';
@@ -14,11 +14,12 @@ import { isSpokenSentence } from './amounts-spoken';
 import { spokenIn } from './spoken';
 import type { Standing } from '../model/standing';
 import { withoutFrame } from '../phrases/frames';
-import { isNumbered, ITEM, namesPart } from '../line-kinds/headings';
+import { isDashed, isNumbered, ITEM, namesPart } from '../line-kinds/headings';
 import { amountBehindWords, guidedWords, isDone } from './amount-behind';
-import { aboveClass, labelledAs } from './labelled';
+import { aboveClass, labelledAs, scripted } from './labelled';
 import { layered, withLayersBehind } from '../line-kinds/layers-counted';
 import { isOfLetter } from '../layout/letters';
+import { withWayOfBreath } from '../line-kinds/step-settings';
 import { isStill, isTransition, TALK_STARTS } from '../line-kinds/line-signs';
 import { secondsFrom, type LineKind } from '../model/model';
 import { sentencesOf } from '../layout/paragraphs';
@@ -34,7 +35,7 @@ import { countedAbove, remarkOf } from './remarks';
 import { headAndTail, type Tailed } from './tails';
 import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
-import { capitalised, sentenceCase, singleSpaced, wordCount } from '../model/line-words';
+import { capitalised, sentenceCase, singleSpaced, unquoted, wordCount } from '../model/line-words';
 import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
@@ -93,7 +94,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const written = line.trim();
   const short = written.length > GRAMMAR_UP_TO ? singleSpaced(written) : written;
   if (isOfLetter(short, standing.under)) return [reading('nothing', '')];
-  if (standing.beside) return [reading('said', short.replace(ITEM, ''), {}, true)];
+  if (standing.beside) return [reading('nothing', '', {}, true)];
   const heading = standing.under === 'nothing' ? aboveClass(short) : null;
   if (heading) return heading;
   const told = paragraphOf(short, line, standing);
@@ -101,7 +102,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const row: Row = short.length > GRAMMAR_UP_TO ? { text: short, remarks: [] } : rowOf(spelledOut(short));
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
-  const found = minutesOfPart(text, readWhole(text, line, stands));
+  const found = withWayOfBreath(minutesOfPart(text, readWhole(text, line, stands)));
   const doubted = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
   const readings = doubted.filter(({ kind, words }, at) => at === 0 || kind !== 'said' || !LEFT_OVER.test(words));
   const [first] = readings;
@@ -141,6 +142,12 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
 
 /** A sentence or a row, with what is told behind its step. */
 function readWhole(text: string, line: string, standing: Standing): readonly Reading[] {
+  const spoken = scripted(text.replace(ITEM, ''));
+  if (spoken === '') return [reading('nothing', '')];
+  if (spoken !== null) {
+    const quiet = readWhole(spoken, spoken, standing);
+    return quiet[0]?.kind === 'silence' ? quiet : [reading('said', spoken)];
+  }
   const part = partInLine(text.replace(ITEM, '')) ?? breathingStep(text, standing.under);
   if (part) return part;
   const behind = toldBehind(text);
@@ -262,9 +269,11 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const breathed = breathIn(body, under);
   if (breathed) return breathed;
   const { counts } = findCounts(body);
-  if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', body)];
+  if (/^["“][^"”]*["”]?[.!?]?$/.test(body)) return [reading('said', unquoted(body))];
+  if (item && isDashed(line) && SENTENCE.test(body) && !hasAmount(counts)) return [reading('said', body, {}, true)];
   if (/^[([][^()[\]]*[)\]][.!]?$/.test(body) && Object.keys(counts).length === 0) return [reading('said', body)];
   const inset = item && under === 'movement' && (otherMark || (further && /^\s{2,}/.test(line)));
+  if (inset && standing.uncounted && isCue(body)) return [reading('said', body)];
   const way = item && !inset && under === 'movement' && !standing.wantsAmount ? wayInList(body) : null;
   if (way) return [way];
   const several = TALK_STARTS.test(body) ? null : (severalSteps(body) ?? severalSteps(withoutFrame(body) ?? ''));
@@ -301,6 +310,9 @@ function namedOr(head: string, readings: readonly Reading[]): readonly Reading[]
 }
 
 const PLAIN_NAME = /^\p{L}[\p{L} '’-]{2,40}$/u;
+
+/** "Place the hands on the thighs, palms down.": behind a dash, and with its stop. */
+const SENTENCE = /^\p{L}+(?: \S+){4,}\.$/u;
 
 /** A talk by its label, as long as the column of times leaves it; `null` for any other line. */
 function talkLasting(body: string, lasts: number | null): readonly Reading[] | null {

@@ -40,7 +40,7 @@ export interface Reading {
   /** How a breath is said, where its words are what is done. */
   readonly said?: string;
   /** Whether it is a name by itself, and what stands below it is spoken. */
-  readonly heads?: true;
+  readonly heads?: boolean;
   /** Whether it is a part that stands in one line with its steps, and is over with it. */
   readonly inLine?: true;
   /** What a version of a movement is called, where a label tells. */
