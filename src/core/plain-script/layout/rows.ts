@@ -3,6 +3,7 @@ import { namesPart } from '../line-kinds/headings';
 import { LABELS, SETTINGS } from '../phrases/labels';
 import type { LineKind } from '../model/model';
 import { NUMBER_WORDS } from '../tokens/tokens';
+import { spelledOut } from '../tokens/spelled-out';
 import { singleSpaced } from '../model/line-words';
 
 /* The rows of a table: their columns put in a row. */
@@ -52,7 +53,7 @@ export function rowOf(text: string): Row {
       ? bare.split(/ +\| +| +\|$/)
       : [bare];
   const texts = columns.map((one) => singleSpaced(one).trim());
-  const cells = texts.length > 1 ? texts.map(asFigure) : texts;
+  const cells = texts.length > 1 ? texts.map((one) => asFigure(spelledOut(one))) : texts;
   // A column of numbers counts the rows.
   const numbered = text.startsWith('|') && cells.length > 2 && /^\d{1,3}[.)]?$/.test(cells[0] ?? '');
   // "Main | Lifting the anchor | 7x": the part of the class stands before the name.

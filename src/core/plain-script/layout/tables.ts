@@ -23,8 +23,8 @@ const MEANING: readonly (readonly [Column, RegExp])[] = [
   ['count', /^(?:(?:reps?|rounds?|times?|counts?|duration) ?(?:\/|or|and) ?(?:reps?|rounds?|times?|counts?|duration|min(?:ute)?s?|sec(?:ond)?s?)|rep(?:s|etitions?|eats?)?|rounds?|counts?|times|amount|how (?:many|often|much)|number of (?:reps|times|rounds)|x|no of (?:reps|times|rounds)|quantity|qty|dose|breaths)$/],
   ['side', /^(?:sides?|direction|directions|which side|left ?\/ ?right|l ?\/ ?r)$/],
   ['part', /^(?:sections?|parts?|phases?|blocks?|stages?|segments?)$/],
-  ['aside', /^(?:easier|harder|seated|chair|caution|cautions|careful|safety|watch (?:for|out)|level ?[12]?|gentler|stronger|beginners?|advanced)$/],
-  ['note', /^(?:notes?|cues?|comments?|remarks?|details?|instructions?|teaching points?|say|said|what (?:I|to) say|script|breath(?:ing)?|music|focus|adaptations?|options?|variations?|reminders?|tips?|equipment|why|purpose|voice|words|teacher|how|how to)$/],
+  ['aside', /^(?:(?:adaptation|modification|variation|option|regression|progression|alternative)s?|easier|harder|seated|chair|caution|cautions|careful|safety|watch (?:for|out)|level ?[12]?|gentler|stronger|beginners?|advanced)$/],
+  ['note', /^(?:notes?|cues?|comments?|remarks?|details?|instructions?|teaching points?|say|said|what (?:I|to) say|script|breath(?:ing)?|music|focus|reminders?|tips?|equipment|why|purpose|voice|words|teacher|how|how to)$/],
 ]; // prettier-ignore
 
 const ROWS_AT_LEAST = 2;

@@ -190,7 +190,9 @@ function countsOf(taken: readonly Taken[]): Counts {
   const rightFirst = all('in-turn').some(({ startsRight }) => startsRight === true);
   const start = all('one-side')[0] ?? all('start')[0] ?? (rightFirst ? RIGHT : startOf(all('way')));
   const sides = sidesOf(taken, has);
-  const [time] = times;
+  const [time, part] = times;
+  // "1 min (30 s each)".
+  const isWhole = time !== undefined && part !== undefined && time.range[0] === 2 * part.range[0];
   const perSide =
     time &&
     rounds === undefined &&
@@ -204,7 +206,7 @@ function countsOf(taken: readonly Taken[]): Counts {
     ...(rounds?.eachSide && sides === undefined ? { sides: 'alternating' as const } : {}),
     ...(sides ? { sides: perSide && sides === 'alternating' ? 'one-then-other' : sides } : {}),
     ...(start ? { startSide: start.side } : {}),
-    ...(time ? { seconds: secondsFrom(time.range, perSide && !time.whole ? 2 : 1) } : {}),
+    ...(time ? { seconds: secondsFrom(time.range, perSide && !time.whole && !isWhole ? 2 : 1) } : {}),
     ...(has('own-pace') ? { ownPace: true } : {}),
     ...(hold ? { hold: hold.range[0] } : {}),
   };

@@ -86,6 +86,11 @@ const SHORT_FORMS = withNeeds([
   ['once', /\b((?:chang|swap|switch)\p{L}* (?:partners?|places|sides|arms|legs)) once\b/giu, '$1'],
   ['l r', /\bL R(?= ?\d{1,2}\b)/g, 'L/R'],
   ['', /\b([LR]) ?(\d{1,2}) ([LR]) ?(\d{1,2})\b/g, '$2 $1, $4 $3'],
+  [
+    'back|bwd|bkwd|anti|counter|ccw|acw',
+    /\b(fwds?|forwards?|clockwise|cw) ?(\d{1,2}) (bwds?|back(?:wards?)?|anti-?clockwise|counter-?clockwise|ccw|acw) ?\2\b/gi,
+    '$2 $1, $2 $3',
+  ],
   ['repeat|rpt', /(?<=\p{L} )(?:repeat(?:ed)?|rpt\.?) (?=[x×] ?\d|\d{1,2}(?: times| x|x|$))/giu, ''],
   ['~', /(?<=\p{L} )~ ?(?=\d{1,2}(?:$|[ x]))/gu, 'about '],
   ['min', /(?<=\p{L} )(?<!\b(?:an?|one|two|three|four|five|six|seven|eight|ten) )min\.? (?=\d{1,2}$)/giu, 'at least '],
@@ -199,6 +204,7 @@ function withoutPictures(text: string): string {
   if (!/[^\u0000-\u007F]|[:;]-?[)D(]/.test(text)) return text;
   return text
     .replace(/^\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, 'Caution: ')
+    .replace(/(?<=\S)\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, '. Caution: ')
     .replace(PICTURES, '')
     .replace(PICTURES_BEHIND, '');
 }
