@@ -20,7 +20,7 @@ export function lastingFor(one: Reading, seconds: number): Reading {
 
 /** What is done, at the start of a line: with a time before it, it is a step. */
 const DONE =
-  /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?[.!]?$)|^(?!(?:say|talk|explain|introduc|welcom|greet|ask|tell|remind|show|bring|remember|follow|finish|end|start|begin|dur|morn|even|everyth|noth|anyth|someth)ing\b)\p{L}{3,}ing\b/iu;
+  /^(?:stand|sit|lie|shake|walk|breathe|swing|roll|loosen|stretch|raise|lift|turn|circle|tap|sway|bounce|twist|rock|step|march|massage|rub|float|push|pull|balance|gather|sink|open|close|draw|press|row|pat)\b(?! (?:up|down|back)?(?:[.!]?$|,))|^(?!(?:say|talk|explain|introduc|welcom|greet|ask|tell|remind|show|bring|remember|follow|finish|end|start|begin|dur|morn|even|everyth|noth|anyth|someth)ing\b)\p{L}{3,}ing\b/iu;
 const DONE_AT_MOST = 8;
 const REFRESHED =
   /^(?:(?:short|little|quick|brief|mini) )*(?:water|drinks?|tea|coffee|rest|pause|break|breather)(?: break| pause| stop)?(?:,[^\d]{0,40})?[.!]?$/i;

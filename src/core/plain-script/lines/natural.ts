@@ -15,6 +15,7 @@ import { spokenIn } from './spoken';
 import type { Standing } from '../model/standing';
 import { withoutFrame } from '../phrases/frames';
 import { isDashed, isNumbered, ITEM, namesPart } from '../line-kinds/headings';
+import { greetingIn } from './greetings';
 import { amountBehindWords, guidedWords, isDone } from './amount-behind';
 import { aboveClass, labelledAs, scripted } from './labelled';
 import { layered, withLayersBehind } from '../line-kinds/layers-counted';
@@ -235,6 +236,8 @@ function readText(text: string, line: string, standing: Standing): readonly Read
   const span = spanOf(text);
   const behindStamp = text.replace(STAMP, '');
   const stamped = span?.behind ?? (behindStamp === text ? text : behindStamp.replace(UNTIL_STAMP, ''));
+  const greeted = greetingIn(stamped, under);
+  if (greeted) return greeted;
   if (standing.headsSpoken) return [{ ...reading('movement', stamped.replace(ITEM, '')), heads: true }];
   const opened = headed(stamped, span?.seconds ?? null, standing);
   if (opened) return opened;
