@@ -57,7 +57,7 @@ describe('a line that was read before', () => {
       ['Morning', '', 'Bring:', '- a mat', `- ${line}`],
     ];
     const first = ways.map(kindsOf);
-    expect(first.map((kinds) => kinds.at(-1))).toEqual(['setting', 'said', 'said']);
+    expect(first.map((kinds) => kinds.at(-1))).toEqual(['setting', 'said', 'nothing']);
     expect(ways.map(kindsOf)).toEqual(first);
   });
 

@@ -10,14 +10,7 @@ import { ScriptBuilder } from './builder/builder';
 import { loneStops } from './layout/lone-stops';
 import { belowEach, evened, withMarkApart } from './layout/normalise';
 import { besideClass, withoutFileHead } from './layout/letters';
-import {
-  HEAD_AT_MOST,
-  isItem,
-  namesPart,
-  opensInset,
-  opensItems,
-  opensList,
-} from './line-kinds/headings';
+import { HEAD_AT_MOST, isItem, namesPart, opensInset, opensItems, opensList } from './line-kinds/headings';
 import { isRemark } from './line-kinds/name-lines';
 import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model/model';
 import { withAmountsOfAbove } from './layout/as-above';

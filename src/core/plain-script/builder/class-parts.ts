@@ -198,7 +198,7 @@ export class ClassParts {
   }
 
   /** Below a movement's breath: said after its rounds, or in them how it is done; below a silence: into it, while there is room. */
-  sayOrLeave(text: string, pause: number | null): void {
+  sayOrLeave(text: string, pause: number | null, how = false): void {
     const pauseSeconds = pause ?? PAUSE_SECONDS;
     const silence = this.silence();
     if (silence) {
@@ -215,7 +215,7 @@ export class ClassParts {
     const step = this.current();
     const behind = isMovement(step) && (step.pattern.length > 0 || (counts && this.isSpoken()));
     if (!behind || text === '') return this.say(text, pauseSeconds);
-    if (saysHow(unquoted(text))) return this.set({ during: text });
+    if (how || saysHow(unquoted(text))) return this.set({ during: text });
     const leaving = joined(step.moments.leaving, text);
     this.replace({ ...step, moments: { ...step.moments, leaving: cut(leaving, LIMITS.lineCharacters) } });
   }

@@ -71,7 +71,7 @@ function isInRounds(step: MovementStep, rounds = 0): boolean {
 }
 
 /** A round takes about as long as a breath or two. */
-const ROUND_SECONDS = { min: 3, max: 30 } as const;
+const ROUND_SECONDS = { min: 5, max: 30 } as const;
 
 /** "x4, own pace": as long as so many rounds take when they are led; how many is said. */
 function ownRounds(newId: NewId, step: MovementStep, rounds: number, pace: ClassPlan['pace']): MovementStep {

@@ -35,7 +35,10 @@ export function plainHead(line: string): string {
     .trim()
     .replace(/^(?:#{1,6} |[-*•·–▪◦○●■] )/, '')
     .replace(/^(?:\d{1,2}|[IVX]{1,4}|[A-H])[.)] +/, '')
-    .replace(/^(?:part|section|block|phase|segment|stage|unit) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) +/i, '')
+    .replace(
+      /^(?:part|section|block|phase|segment|stage|unit) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) +/i,
+      '',
+    )
     .trimEnd();
   return ENDS_IN_MARKS.test(plain) ? plain.replace(MARKS_AT_END, '') : plain;
 }

@@ -20,7 +20,8 @@ const OTHER_BLANKS = /[\u00A0\u1680\u2000-\u200A\u202F\u205F\u3000]/g;
 
 /** The lines with plain blanks, one at a time within a line, none behind it, and as little before them as may be. */
 export function evened(lines: readonly string[]): readonly string[] {
-  const plain = lines.map((line) => withoutQuoteMark(shown(line)).trimEnd());
+  const headed = lines.some((line) => /^#{1,6}\s/.test(line));
+  const plain = lines.map((line) => (headed ? shown(line) : withoutQuoteMark(shown(line))).trimEnd());
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
   const set = withColumns(

@@ -27,6 +27,13 @@ describe('a name over how it is done', () => {
     expect(namesIn('Tide steps', '- 6 times', '', 'Rowing', '- 8 times', '', ...heron)).toEqual(['Tide steps', 'Rowing', 'Heron']); // prettier-ignore
   });
 
+  it('is one with its own amount below a heading, where what stands below only tells how', () => {
+    expect(namesIn('### Gentle shaking (1 minute)', '- Soften the knees.', '- Let it all drop.')).toEqual(['### Gentle shaking (1 minute)']); // prettier-ignore
+    expect(namesIn('### Arms (4 minutes)', '- Rowing x6', '- Swinging x8')).toEqual([]);
+    expect(namesIn('### Arms (4 minutes)', 'Slow and low.', '#### Rowing x6')).toEqual([]);
+    expect(namesIn('## Warm-up (4 minutes)', '- Soften the knees.', '- Let it all drop.')).toEqual([]);
+  });
+
   it('ends before the next name with an amount below it', () => {
     expect(namesIn('Tide steps', '6 times', 'Rowing', '8 times')).toEqual(['Tide steps']);
     expect(namesIn('Tide steps', '6 times', '', 'Rowing', '8 times')).toEqual(['Tide steps', 'Rowing']);

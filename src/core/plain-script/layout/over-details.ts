@@ -86,7 +86,8 @@ function blockAt(lines: readonly string[], at: number): Block | null {
   // Numbers below a name are steps.
   if (below.length === 0 || markBelow === '1' || below.includes('step')) return null;
   const often = (told: Told): number => below.filter((one) => one === told).length;
-  const furtherIn = indentOf(itemAt(lines, from)) > indentOf(line) && below.length > 1;
+  const furtherIn =
+    mark !== null && !/:\s*$/.test(line) && indentOf(itemAt(lines, from)) > indentOf(line) && below.length > 1;
   const remarks = often('remark') === below.length && (counted || furtherIn);
   const told = often('setting') > 0 || (counted && often('remark') > 0) || remarks;
   const sure = told && often('setting') + often('remark') >= often('other');
@@ -174,6 +175,12 @@ function whatIs(text: string): Told {
   const { counts, rest } = findCounts(text);
   const left = bareName(rest).replace(/[.!]$/, '');
   if (hasAmount(counts) || counts.breath || counts.sides || counts.ownPace)
-    return OFTEN.test(left) || isManner(left) ? 'setting' : hasAmount(counts) ? 'step' : /[.!?]$/.test(text) ? 'remark' : 'other';
+    return OFTEN.test(left) || isManner(left)
+      ? 'setting'
+      : hasAmount(counts)
+        ? 'step'
+        : /[.!?]$/.test(text)
+          ? 'remark'
+          : 'other';
   return isRemark(text) || /[.!?”"]$/.test(text) || TALK_STARTS.test(text) ? 'remark' : 'other';
 }

@@ -12,9 +12,11 @@ import { wordCount } from '../model/line-words';
 /** A letter begins with it, and no title does. */
 const GREETING =
   /^\s*(?:hey|hi|hello|hiya|dear|hej|hallo|moin|salut|ciao|hola|good (?:morning|evening|afternoon))\b(?!.*\bmin)/i;
+/** "Hello and welcome back. This is a seven minute practice.": more than one sentence, whatever is counted in them. */
+const GREETS_THEN_TELLS = /^\s*(?:hey|hi|hello|hiya|good (?:morning|evening|afternoon))\b[^.!?]{0,80}[.!?] (?=\p{Lu})(?=.*\b(?:I|we|you|your|this|let['’]s)\b)/iu; // prettier-ignore
 
 export function isGreeting(line: string): boolean {
-  return GREETING.test(line);
+  return GREETING.test(line) || GREETS_THEN_TELLS.test(line);
 }
 
 /** From when to when of the day: "Sunday lawn, 09:00-09:40", "Thursday, 6 to 6.45 pm". */

@@ -189,7 +189,8 @@ export function withoutItsTime(heading: string): string {
 }
 
 /** "### Segment 2: Basics". */
-const OF_SERIES = /^(?:block|part|section|unit|phase|segment|stage|step) (?:[a-h]|\d{1,2}|one|two|three|four|five|six|seven) ?(?:[:.,]| [–-]) (?=\p{L})/iu;
+const OF_SERIES =
+  /^(?:block|part|section|unit|phase|segment|stage|step) (?:[a-h]|\d{1,2}|one|two|three|four|five|six|seven) ?(?:[:.,]| [–-]) (?=\p{L})/iu;
 
 /** "SLOW SQUAT (1:30): 5 ×": what is done in a time. */
 const TIMED_THEN = /\(\d{1,2}:\d{2}\):? \S/;
@@ -198,7 +199,8 @@ function headingIn(text: string, shouted: boolean): string | null {
   const marked =
     /^#{1,6}\s+(.*?)\s*#*$/.exec(text) ??
     /^[~*=_>|+–—-]{1,4} ?(\p{L}[^~*=_<|+:.!?]{1,40}?)(?<!\d) ?[~*=_<|+–—-]{1,4}$/u.exec(text);
-  if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1))) return itemAt(marked, 1).replace(OF_SERIES, '');
+  if (marked && !/^(?:no|not|never|don['’]?t)\b/i.test(itemAt(marked, 1)))
+    return itemAt(marked, 1).replace(OF_SERIES, '');
   const block =
     /^(?:block|part|section|unit|phase|segment|stage) (?:[a-h]|\d{1,2}|one|two|three|four|five) ?(?:[:.,]| [–-]) (?!with(?:out)?\b|add\b|plus\b|the same\b|now\b)(\p{L}[^:.!?\d]{1,40})\.?$/iu.exec(
       text,

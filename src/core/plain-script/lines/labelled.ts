@@ -6,7 +6,7 @@ import { heldTold } from '../phrases/held-postures';
 import { namesPart, withoutItsTime } from '../line-kinds/headings';
 import { LABELS, nameOfNumbered, SETTINGS, withUsualLabel } from '../phrases/labels';
 import { CLASS_FROM, type Counts, type LineKind } from '../model/model';
-import { reading, type Reading } from '../model/reading';
+import { HOW, reading, type Reading } from '../model/reading';
 import { capitalised, sentenceCase, unquoted, wordCount } from '../model/line-words';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 import { severalSteps } from './several';
@@ -47,7 +47,7 @@ export function labelledAs(written: string, under: LineKind): readonly Reading[]
   if (end !== undefined && words !== undefined)
     return [{ ...reading('talk', /^(?:open|first)/i.test(end) ? 'Opening' : 'Closing'), said: words }];
   const quoted = SAY_QUOTED.exec(body);
-  if (quoted) return [reading('said', itemAt(quoted, 1))];
+  if (quoted) return [cued(/^\p{L}*/u.exec(body)?.[0] ?? '', itemAt(quoted, 1))];
   const about = under === 'nothing' ? aboutClass(body) : null;
   return about ? [about] : withLabel(body, under, /^step\b/i.test(written));
 }
@@ -60,6 +60,13 @@ export function scripted(body: string): string | null {
   const [all, words = ''] = SCRIPTED.exec(body) ?? [];
   if (all === undefined || (words !== '' && /^(?:say|cue|guide):/i.test(body))) return null;
   return unquoted(words.trim());
+}
+
+const CUES: ReadonlySet<string> = new Set(['cue', 'cues', 'key cue', 'key cues', 'verbal cue', 'verbal cues', 'tip', 'imagery', 'image', 'visualisation', 'visualization', 'focus', 'teaching point', 'teaching points', 'key point', 'correction', 'corrections']); // prettier-ignore
+
+/** What is said behind a label; a cue is one of how it is done. */
+function cued(label: string, words: string): Reading {
+  return { ...reading('said', words), ...(CUES.has(label.toLowerCase()) ? { label: HOW } : {}) };
 }
 
 /** "Theme: letting go", "For: beginners", above the first step. */
@@ -159,6 +166,7 @@ function withLabel(body: string, under: LineKind, isStep: boolean): readonly Rea
   if (label === 'check in' && counts.seconds && counts.rounds === undefined)
     return [{ ...reading('talk', capitalised(itemAt(match, 1)), { seconds: counts.seconds }), said: rest }];
   if (kind === 'level') return [{ ...reading(kind, text), label: capitalised(itemAt(match, 1)) }];
+  if (kind === 'said') return [cued(label, text)];
   if (kind !== 'movement' && kind !== 'silence' && kind !== 'transition') return [reading(kind, text)];
   return [reading(kind, nameOf(label, text, rest), counts)];
 }

@@ -43,11 +43,14 @@ export interface Reading {
   readonly heads?: boolean;
   /** Whether it is a part that stands in one line with its steps, and is over with it. */
   readonly inLine?: true;
-  /** What a version of a movement is called, where a label tells. */
+  /** What a version of a movement is called, where a label tells; `HOW` of what is said of how it is done. */
   readonly label?: string;
   /** What it sets of the movement above, beside its counts. */
   readonly sets?: StepSettings;
 }
+
+/** Labels what is said in the rounds of a movement. */
+export const HOW = 'how';
 
 export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {
   return { kind, words, counts, unsure };

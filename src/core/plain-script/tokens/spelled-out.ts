@@ -204,7 +204,7 @@ function withoutPictures(text: string): string {
   if (!/[^\u0000-\u007F]|[:;]-?[)D(]/.test(text)) return text;
   return text
     .replace(/^\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, 'Caution: ')
-    .replace(/(?<=\S)\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, '. Caution: ')
+    .replace(/(?<=[\p{L}\d).!])\s*⚠\uFE0F? ?(?!\p{L}+:)(?=\p{L})/u, '. Caution: ')
     .replace(PICTURES, '')
     .replace(PICTURES_BEHIND, '');
 }
