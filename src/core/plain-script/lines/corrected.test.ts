@@ -98,4 +98,8 @@ describe('what else a guess may be', () => {
     expect(others('said', '- out, and down with them')[0]).toBe('exhale');
     expect(others('movement', 'Feel how the floor holds up both of the feet')[0]).toBe('said');
   });
+
+  it('may be said where it was skipped', () => {
+    expect(others('nothing', '**Equipment:** none')[0]).toBe('said');
+  });
 });

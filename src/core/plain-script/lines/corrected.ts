@@ -124,7 +124,7 @@ export function otherKinds({ kind, text, counts }: Pick<ReadLine, 'kind' | 'text
   const found = hasAmount(counts) ? counts : countsIn(withoutSign(text)).counts;
   const isShort = wordCount(text.trim()) <= PART_WORDS;
   const likely: readonly (LineKind | false)[] = [
-    TOLD_OF_STEP.has(kind) && 'said',
+    (TOLD_OF_STEP.has(kind) || kind === 'nothing') && 'said',
     found.rounds !== undefined && 'movement',
     found.seconds !== undefined && 'silence',
     found.seconds !== undefined && 'movement',
