@@ -1,4 +1,5 @@
 import { itemAt, type Seconds } from '@/core/units';
+import { withoutMarkup } from '../tokens/spelled-out';
 import { isManner } from '../phrases/breath-counts';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { isLabelled } from '../phrases/labels';
@@ -80,7 +81,7 @@ function blockAt(lines: readonly string[], at: number): Block | null {
   const mark = markOf(line);
   const from = isHead && (lines[at + 1] ?? '').trim() === '' ? at + 2 : at + 1;
   const to = endOf(lines, { at, from, mark, isHead });
-  const texts = lines.slice(from, to).map((one) => withoutMark(one).trim());
+  const texts = lines.slice(from, to).map((one) => withoutMark(withoutMarkup(one)).trim());
   const below = texts.map(whatIs);
   const markBelow = markOf(lines[from] ?? '');
   // Numbers below a name are steps.
