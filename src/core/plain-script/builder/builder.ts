@@ -16,7 +16,7 @@ import { readNatural } from '../lines/natural';
 import { otherKinds, correctedTo } from '../lines/corrected';
 import { lengthOf } from '../tidy-form/plan-fields';
 import { dismissedOf, themeOf } from '../tidy-form/plan-lists';
-import { HOW, reading, worded, type Reading } from '../model/reading';
+import { reading, worded, type Reading } from '../model/reading';
 import { endPart } from './open-part';
 import type { Standing } from '../model/standing';
 import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
@@ -352,7 +352,7 @@ export class ScriptBuilder {
   }
 
   private takeNatural(
-    { kind, words, counts, unsure, about, sets, said, label, heads }: Reading,
+    { kind, words, counts, unsure, about, sets, said, label, heads, marked, how }: Reading,
     mayTitle: boolean,
   ): void {
     if (sets?.each) this.parts.countEach(sets.each, counts);
@@ -368,7 +368,7 @@ export class ScriptBuilder {
       this.titled = true;
       this.titleKind = 'title';
     } else if (kind === 'section')
-      this.parts.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts, heads);
+      this.parts.open({ ...makeSection(this.newId, roleOf(words)), title: name(words) }, counts, marked);
     else if (kind === 'movement')
       this.parts.add(
         counted(this.newId, makeMovement(this.newId, name(words), { pattern: [] }), counts, this.parts.plan.pace),
@@ -378,7 +378,7 @@ export class ScriptBuilder {
     else if (kind === 'talk') this.parts.add(talkOfLine(this.newId, words, counts, said));
     else if (kind === 'silence') this.parts.add(silenceOf(this.newId, words, counts, said), counts);
     else if (kind === 'transition') this.parts.add(transitionOf(this.newId, words, counts, said));
-    else if (kind === 'said') this.parts.sayOrLeave(words, counts.seconds?.[0] ?? null, label === HOW);
+    else if (kind === 'said') this.parts.sayOrLeave(words, counts.seconds?.[0] ?? null, how);
     else if (kind === 'inhale' || kind === 'exhale' || kind === 'hold') this.parts.breathe(kind, words, counts, said);
     else if (kind === 'pause') this.parts.pause(words, counts.seconds?.[0] ?? PAUSE_SECONDS);
     else if (kind === 'caution' || kind === 'level' || kind === 'seated') this.parts.aside(kind, words, label);

@@ -1,4 +1,4 @@
-import { makePhase, type Phase, type SpokenLine } from '@/core/movement';
+import { makePhase, sideCount, type Phase, type SpokenLine } from '@/core/movement';
 import {
   makeMovement,
   isMovement,
@@ -66,7 +66,7 @@ export function counted(newId: NewId, step: MovementStep, counts: Counts, pace: 
 /** "Lifting the lantern (3 min)" over "repeat 8 times": rounds that may well take that time are led, each with a breath. */
 function isInRounds(step: MovementStep, rounds = 0): boolean {
   const { min, max } = ROUND_SECONDS;
-  const once = step.seconds / (rounds * (step.sides === 'together' || step.sides === 'one-side' ? 1 : 2));
+  const once = step.seconds / (rounds * sideCount(step.sides));
   return step.pacedBy === 'clock' && rounds > 1 && once >= min && once <= max;
 }
 
@@ -75,12 +75,12 @@ const ROUND_SECONDS = { min: 5, max: 30 } as const;
 
 /** "x4, own pace": as long as so many rounds take when they are led; how many is said. */
 function ownRounds(newId: NewId, step: MovementStep, rounds: number, pace: ClassPlan['pace']): MovementStep {
-  const sides = step.sides === 'together' || step.sides === 'one-side' || step.sides === 'turn-by-turn' ? 1 : 2;
+  const sides = sideCount(step.sides);
   const all = Math.ceil((rounds * sides * step.paceMultiplier * pace.breathSeconds) / 5) * 5;
   const [preferredSeconds, minSeconds, maxSeconds] = secondsFrom([all, all], 1);
   const often = lineOf(
     newId,
-    `${rounds === 1 ? 'Once' : `${rounds} times`}${sides === 2 ? ' each' : ''}, at your own pace.`,
+    `${rounds === 1 ? 'Once' : `${rounds} times`}${sides > 1 ? ' each' : ''}, at your own pace.`,
   );
   // What is shown is done by nobody else.
   const teach = SHOWN.test(step.name) ? step.teach : [...step.teach, often].slice(0, LIMITS.spokenLines);

@@ -118,7 +118,7 @@ function overviewAt(lines: readonly string[], at: number): readonly number[] {
   const again = rows.filter((row) => {
     const { rest } = findCounts(withoutMarks(itemAt(lines, row).replace(/^\s*\|/, '')).split(/[:|–(]/)[0] ?? '');
     const name = rest.toLowerCase().trim();
-    return name.length > 2 && heads.some((line) => line.includes(name) && !isCounted(name));
+    return name.length > 2 && !isCounted(name) && heads.some((line) => line.includes(name));
   });
   return rows.length >= 2 && again.length >= NAMED_AGAIN * rows.length ? [at, ...rows] : [];
 }

@@ -1,4 +1,4 @@
-import { itemAt } from '@/core/units';
+import { itemAt, parseClock } from '@/core/units';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { HEAD_AT_MOST, isItem, namesPart, withoutMark } from '../line-kinds/headings';
 import { toldInMovement } from '../line-kinds/told-at-times';
@@ -61,16 +61,13 @@ interface HeadSpan {
 
 function spanOf(line: string): HeadSpan | null {
   const [, mark = '', from = '', to = '', name = ''] = SPAN_FIRST.exec(line) ?? [];
-  if (mark !== '') return { mark, name, from: secondsAt(from), to: secondsAt(to) };
+  if (mark !== '') return { mark, name, from: secondsIn(from), to: secondsIn(to) };
   const [, hashes = '', called = '', starts = '', ends = ''] = SPAN_LAST.exec(line) ?? [];
-  return hashes === '' ? null : { mark: hashes, name: called, from: secondsAt(starts), to: secondsAt(ends) };
+  return hashes === '' ? null : { mark: hashes, name: called, from: secondsIn(starts), to: secondsIn(ends) };
 }
 
 /** "3", "3:00": minutes, with their seconds. */
-function secondsAt(clock: string): number {
-  const [minutes = 0, seconds = 0] = clock.split(':').map(Number);
-  return minutes * 60 + seconds;
-}
+const secondsIn = (clock: string): number => parseClock(clock, 'minutes') ?? 0;
 
 function lengthOf(seconds: number): string {
   return seconds % 60 === 0 ? `${seconds / 60} min` : `${seconds} s`;

@@ -6,7 +6,7 @@ import { heldTold } from '../phrases/held-postures';
 import { namesPart, withoutItsTime } from '../line-kinds/headings';
 import { LABELS, nameOfNumbered, SETTINGS, withUsualLabel } from '../phrases/labels';
 import { CLASS_FROM, type Counts, type LineKind } from '../model/model';
-import { HOW, reading, type Reading } from '../model/reading';
+import { reading, type Reading } from '../model/reading';
 import { capitalised, sentenceCase, unquoted, wordCount } from '../model/line-words';
 import { MAY_COUNT } from '../line-kinds/name-lines';
 import { severalSteps } from './several';
@@ -66,7 +66,7 @@ const CUES: ReadonlySet<string> = new Set(['cue', 'cues', 'key cue', 'key cues',
 
 /** What is said behind a label; a cue is one of how it is done. */
 function cued(label: string, words: string): Reading {
-  return { ...reading('said', words), ...(CUES.has(label.toLowerCase()) ? { label: HOW } : {}) };
+  return { ...reading('said', words), how: CUES.has(label.toLowerCase()) };
 }
 
 /** "Theme: letting go", "For: beginners", above the first step. */

@@ -25,7 +25,7 @@ import { isStill, isTransition, TALK_STARTS } from '../line-kinds/line-signs';
 import { secondsFrom, type LineKind } from '../model/model';
 import { sentencesOf } from '../layout/paragraphs';
 import { lostClauses } from './lost-clauses';
-import { HOW, reading, type Reading } from '../model/reading';
+import { reading, type Reading } from '../model/reading';
 import { ofStepAbove } from './of-step-above';
 import { restLine } from './rest-lines';
 import { rowOf, type Row } from '../layout/rows';
@@ -147,7 +147,7 @@ function readWhole(text: string, line: string, standing: Standing): readonly Rea
   if (spoken === '') return [reading('nothing', '')];
   if (spoken !== null) {
     const quiet = readWhole(spoken, spoken, standing);
-    return quiet[0]?.kind === 'silence' ? quiet : [{ ...reading('said', spoken), label: HOW }];
+    return quiet[0]?.kind === 'silence' ? quiet : [{ ...reading('said', spoken), how: true }];
   }
   const part = partInLine(text.replace(ITEM, '')) ?? breathingStep(text, standing.under);
   if (part) return part;

@@ -38,7 +38,7 @@ export function headed(
   // With its time and among its like it is done, and heads nothing: "1. Settling (one minute)".
   const done = (numbersOn && TIMED_NUMBER.test(stamped)) || detailed;
   const head = heads ? headIn(stamped) : null;
-  if (head) return [{ ...reading('section', head.name, head.counts, head.counts.rounds !== undefined), heads: stamped.startsWith('#') }]; // prettier-ignore
+  if (head) return [{ ...reading('section', head.name, head.counts, head.counts.rounds !== undefined), marked: stamped.startsWith('#') }]; // prettier-ignore
   const heading = underlined ? stamped : done || isOfAll(stamped) ? null : headingOf(stamped, shouted);
   // "Welcome (1 min)" between the name of a part and its steps is told, and opens none.
   const inPart = under !== 'nothing' || partAbove;
@@ -48,7 +48,7 @@ export function headed(
   if (heading !== null) {
     const lasting = spanSeconds ?? lastsSeconds;
     if (timedBelow && lasting !== null) return partAsStep(heading, lasting, parts);
-    return [{ ...reading('section', heading, partLasting(stamped, lasting)), heads: stamped.startsWith('#') }];
+    return [{ ...reading('section', heading, partLasting(stamped, lasting)), marked: stamped.startsWith('#') }];
   }
   const listed = ITEM.test(stamped) && !isOutlineHead(stamped);
   const opening =

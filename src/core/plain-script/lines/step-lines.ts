@@ -9,7 +9,6 @@ import { namesPart } from '../line-kinds/headings';
 import { stepsAside } from '../line-kinds/changes-of-place';
 import { isStill, TALK_STARTS } from '../line-kinds/line-signs';
 import { isCue, isRemark, MAY_COUNT } from '../line-kinds/name-lines';
-import { settingIn } from '../line-kinds/step-settings';
 import type { LineKind } from '../model/model';
 import { bareName, BEFORE_NAME, isDoubtful } from '../phrases/names';
 import { reading, type Reading } from '../model/reading';
@@ -184,8 +183,6 @@ const ONLY_SIDES = /^(?:l|r|left|right)(?:[ ,/&+-]+(?:l|r|left|right))+\.?$/i;
 export function readRemark(written: string): readonly Reading[] {
   const remark = written.replace(/^(?:[)\]]\s*|[.,;] +)/, '');
   if (ONLY_SIDES.test(remark)) return [];
-  const set = settingIn(remark);
-  if (set?.some(({ sets }) => sets?.breathWay !== undefined)) return set;
   const breaths = breathsOf(withBreathSpelled(remark));
   if (breaths.length > 0) return breaths;
   const told = breathsTold(remark);

@@ -40,17 +40,18 @@ export interface Reading {
   /** How a breath is said, where its words are what is done. */
   readonly said?: string;
   /** Whether it is a name by itself, and what stands below it is spoken. */
-  readonly heads?: boolean;
+  readonly heads?: true;
+  /** Whether it is a part that is marked as a heading. */
+  readonly marked?: boolean;
+  /** Whether it tells how a movement is done, and is said in its rounds. */
+  readonly how?: boolean;
   /** Whether it is a part that stands in one line with its steps, and is over with it. */
   readonly inLine?: true;
-  /** What a version of a movement is called, where a label tells; `HOW` of what is said of how it is done. */
+  /** What a version of a movement is called, where a label tells. */
   readonly label?: string;
   /** What it sets of the movement above, beside its counts. */
   readonly sets?: StepSettings;
 }
-
-/** Labels what is said in the rounds of a movement. */
-export const HOW = 'how';
 
 export function reading(kind: LineKind, words: string, counts: Counts = {}, unsure = false): Reading {
   return { kind, words, counts, unsure };
