@@ -55,11 +55,11 @@ and to the right three times
 very good lets rest the arms and just breathe for thirty seconds
 and thats it thank you see you tomorrow`,
     `talk Talk
-     shake the hands clock 60 s
-     roll the shoulders back x5 both-directions
-     scooping the tide x6; “now the first exercise is called scooping the tide”; after “last one”
-     the same but with a step to the left x3 one-then-other
-     still rest the arms and just breathe 30 s
+     Shake the hands clock 60 s; “And then let's shake the hands gently about one minute.”
+     Roll the shoulders back x5 both-directions; “Good and now roll the shoulders back five times.”
+     Scooping the tide x6; “Now the first exercise is called scooping the tide.”
+     Same but with a step x3 one-then-other; “And now the same but with a step to the left three times.”
+     still rest the arms and just breathe 30 s; “Very good.”
      talk Talk`,
   ],
   'with a time before each sentence': [

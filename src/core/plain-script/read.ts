@@ -1,6 +1,7 @@
 import { isInMinutes } from './layout/bare-minutes';
 import { amongNames } from './layout/blocks';
 import { partsApart } from './layout/parts-apart';
+import { withStopsTold } from './layout/dictated';
 import { asOutline, withStepsListed, withWaysJoined } from './layout/outline';
 import { overDetails } from './layout/over-details';
 import { findCounts } from './phrases/counts';
@@ -16,7 +17,7 @@ import { SCRIPT_LIMITS, type LineKind, type ReadScript } from './model/model';
 import { withAmountsOfAbove } from './layout/as-above';
 import { withEachBelow } from './layout/each-below';
 import { readSpeech } from './speech/speech';
-import { spokenLines } from './speech/word-for-word';
+import { linesHeard, spokenLines } from './speech/word-for-word';
 import { spokenHeads, withoutSpeaker } from './layout/spoken-scripts';
 import { withStretches } from './phrases/stretches';
 import { withoutBreaks } from './layout/paragraphs';
@@ -52,7 +53,8 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
     .slice(0, SCRIPT_LIMITS.lines);
   const isTidy = lines.some((line) => TIDY.test(line));
   const builder = new ScriptBuilder(newId, isShouted(lines), isTidy);
-  const bare = asSet(lines, isTidy);
+  const heard = isTidy ? null : linesHeard(lines);
+  const bare = asSet(isTidy ? lines : (heard ?? withStopsTold(lines)), isTidy);
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const inMinutes = isInMinutes(bare);
@@ -64,7 +66,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const beside = besideClass(bare);
   const again = doneAgain(bare);
   const spoken = spokenHeads(bare);
-  const speech = isTidy ? [] : readSpeech(bare);
+  const speech = isTidy ? [] : readSpeech(bare, heard !== null);
   bare.forEach((line, index) => {
     if (builder.passOver(itemAt(lines, index))) return;
     const below = itemAt(belows, index);

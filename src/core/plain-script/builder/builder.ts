@@ -22,7 +22,8 @@ import type { Standing } from '../model/standing';
 import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from '../tokens/slips';
 import { readTidy, type Tidy } from '../tidy-form/tidy';
-import { isDated, isGreeting, isListed, mayNameClass, SHORTEST_CLASS, titled } from '../layout/title';
+import { isDated, isGreeting, isListed, mayNameClass, SHORTEST_CLASS } from '../layout/title';
+import { readAtTop } from './at-top';
 import { toldInLine } from '../lines/told-in-line';
 
 /** What the lines around one tell of it; the builder knows the rest. */
@@ -159,8 +160,8 @@ export class ScriptBuilder {
       [this.stepIndent, this.stepMark] = [indentOf(line), markOf(line)];
     const first = itemAt(readings, put === null ? found.indexOf(main) : 0);
     // A title is marked only where its length is rather that of a step.
-    const titled = this.titleKind !== null && (first.counts.seconds?.[0] ?? SHORTEST_CLASS) >= SHORTEST_CLASS;
-    const unsure = !titled && readings.some((one) => one.unsure);
+    const long = (first.counts.seconds?.[0] ?? SHORTEST_CLASS) >= SHORTEST_CLASS;
+    const unsure = !(this.titleKind !== null && long && readings.length === 1) && readings.some((one) => one.unsure);
     const heads = first.kind === 'section' || first.kind === 'said' || first.kind === 'setting';
     if (heads && /:\s*$/.test(line)) this.listIndent = indentOf(line);
     this.note(written, this.titleKind ?? first.kind, first.words, first.counts, unsure, besides(readings, first));
@@ -184,7 +185,7 @@ export class ScriptBuilder {
   }
 
   private readingsOf(line: string, standing: Standing): readonly Reading[] {
-    if (this.isAtTop()) return titled(readNatural(line, standing), line, standing.alone);
+    if (this.isAtTop()) return readAtTop(line, standing);
     const above = this.parts.sections.length === 0 ? aboveSteps(line) : null;
     return above ?? readNatural(line, standing);
   }

@@ -1,5 +1,6 @@
 import { isItem } from '../line-kinds/headings';
-import { wordCount } from '../model/line-words';
+import { asSentence, wordCount } from '../model/line-words';
+import { clausesOf } from './clauses';
 
 /*
  * A class as a machine heard it: lines of spoken words in small letters, without stops or apostrophes. Each line is read
@@ -29,6 +30,10 @@ const APOSTROPHES: readonly (readonly [RegExp, string])[] = [
   [/\b(i|you|they)(ll|m|re|ve)\b(?<!\bill)/gi, "$1'$2"],
 ];
 
+/** "Dont", "lets": with what a machine leaves out of them. */
+export const withApostrophes = (words: string): string =>
+  APOSTROPHES.reduce((text, [from, to]) => text.replace(from, to), words);
+
 /** The lines as sentences with their stops, where a machine heard them; else as they are. */
 export function asSentencesHeard(lines: readonly string[]): readonly string[] {
   const written = lines.filter((line) => /\p{L}{2}/u.test(line));
@@ -40,7 +45,7 @@ export function asSentencesHeard(lines: readonly string[]): readonly string[] {
     return lines;
   if (share((line) => SPOKEN.test(line)) < SHARE.spoken) return lines;
   return lines.map((line) => {
-    const told = APOSTROPHES.reduce((text, [from, to]) => text.replace(from, to), line.trimEnd());
-    return /\p{L}/u.test(told) && !ENDED.test(told) ? `${told}.` : told;
+    const told = withApostrophes(line.trimEnd());
+    return /\p{L}/u.test(told) && !ENDED.test(told) ? clausesOf(told).map(asSentence).join(' ') : told;
   });
 }

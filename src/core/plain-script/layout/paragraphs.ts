@@ -11,9 +11,9 @@ const LINE_TO = 120;
 /** Of the breaks in a block so many stand within a sentence. */
 const BROKEN_SHARE = 0.5;
 const BREAKS_AT_LEAST = 2;
-const SENTENCES = { min: 2, max: 60 } as const;
-const PARAGRAPH_AT_MOST = 3000;
-const SENTENCE_AT_MOST = 300;
+const SENTENCES = { min: 2, max: 120 } as const;
+const PARAGRAPH_AT_MOST = 6000;
+const SENTENCE_AT_MOST = 400;
 
 /** Lines that were broken where the page ended put together in the first of them; the others are empty. */
 export function withoutBreaks(lines: readonly string[]): readonly string[] {

@@ -129,7 +129,9 @@ function paragraphOf(text: string, line: string, standing: Standing): readonly R
   if (sentences.length === 0) return null;
   let { under } = standing;
   let steps = 0;
-  const found = sentences.map((sentence) => {
+  const found = sentences.map((sentence, at) => {
+    const part = at < sentences.length - 1 ? /^(?:the |a )?(.{4,30})\.$/i.exec(sentence.trim())?.[1] : undefined;
+    if (part !== undefined && namesPart(part)) return [reading('section', sentenceCase(part))];
     const { text: spelled } = rowOf(spelledOut(sentence.trim()));
     const readings = readWhole(spelled, line, { ...standing, under });
     const inLayers = readings.some(({ sets }) => sets?.layers !== undefined);

@@ -162,7 +162,7 @@ const stillness: Reader = ({ body, rest, words, counts, bare, talk }) => {
     return reading('silence', rest === '' ? silentName(body) : rest, { seconds }, true);
   const timedOnly = counts.rounds === undefined;
   const still = isStill(rest) || (words <= 6 && /\beyes (?:shut|closed)\b/i.test(rest));
-  const silent = still && (timedOnly || bare) && !counts.held && (!talk || /^listen\b/i.test(rest));
+  const silent = still && (timedOnly || bare) && !counts.held && (!talk || /^listens?\b/i.test(rest));
   if (silent) return reading('silence', rest.replace(OF_SILENCE, ''), { seconds });
   const behind = /^\p{L}[^:]{1,19}: (.+)$/u.exec(rest)?.[1] ?? '';
   if (timedOnly && !counts.sides && isStill(behind)) return reading('silence', behind, { seconds }, true);
@@ -344,7 +344,7 @@ function hasFigure(text: string): boolean {
 }
 
 const EYES_CLOSED =
-  /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listen)\b.*)\b(?:(?:clos(?:e|ing)|shut(?:ting)?) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
+  /(?:^|\b(?:sit|stand|lie|lying|sitting|standing|rest|resting|down|quiet|still|listens?)\b.*)\b(?:(?:clos(?:e|ing)|shut(?:ting)?) (?:your |the |their |our )?eyes|eyes (?:closed|shut))\b/i;
 
 /** An amount behind a comma, or at the end of an order. */
 const AMOUNT_APART =

@@ -18,7 +18,11 @@ function lookForCounts(written: string): FoundCounts {
   const text = withSidesTold(written, (head) => Object.keys(findAmounts(head).counts).length > 0);
   const { breath, rests, text: breathless } = withoutBreath(text);
   const found = inAll(
-    repeated(breathless) ?? eachTime(breathless) ?? eachOfTwo(breathless) ?? findAmounts(breathless),
+    repeated(breathless) ??
+      stepsOften(breathless) ??
+      eachTime(breathless) ??
+      eachOfTwo(breathless) ??
+      findAmounts(breathless),
     breathless,
   );
   const amounts = OFTEN_BEHIND.test(breathless) ? timeOften(found) : found;
@@ -28,7 +32,7 @@ function lookForCounts(written: string): FoundCounts {
 
 /** "20 s per leg, twice", "30 s x 3": a time, and how often. */
 const OFTEN_BEHIND =
-  /\d ?(?:s|secs?|seconds?|m|mins?|minutes?)\b[^,;.\d]{0,14}[,;]? ?\(?(?:(?:x|×) ?\d|\d ?(?:x|×|times)|twice|thrice|two times|three times)\)?[.!]?$/i;
+  /(?:\d|\b(?:ten|fifteen|twenty|thirty|forty|one|two|half an?|an?)) ?(?:s|secs?|seconds?|m|mins?|minutes?)\b[^,;.\d]{0,14}[,;]? ?\(?(?:(?:x|×) ?\d|\d ?(?:x|×|times)|twice|thrice|two times|three times)\)?[.!]?$/i;
 /** Seconds; less is how long each round takes. */
 const TIME_FROM = 10;
 const OFTEN_AT_MOST = 6;
@@ -103,6 +107,23 @@ function repeated(text: string): FoundCounts | null {
   return { ...found, counts: { ...others, rounds: rounds * times } };
 }
 
+/** "Walk ten steps back and ten steps forward, three times": how many steps are of how it is done. */
+const STEPS_OFTEN = new RegExp(
+  `^(.{3,100}\\b(?:\\d{1,2}|${NUMBER_IN_WORDS}) steps\\b.{0,60}?)[,;]? (?:[x×] ?(\\d)|(\\d|${NUMBER_IN_WORDS}) ?(?:[x×]|times)|twice)[.!]?$`,
+  'iu',
+);
+
+function stepsOften(text: string): FoundCounts | null {
+  const match = STEPS_OFTEN.exec(text);
+  if (!match) return null;
+  const [, head = '', digit, number] = match;
+  const { counts } = findAmounts(`it, ${digit ?? number ?? '2'} times`);
+  const { sides, startSide } = findAmounts(head).counts;
+  // Both ways are in each of them.
+  const sided = sides !== 'alternating' ? {} : { sides, ...(startSide ? { startSide } : {}) };
+  return { counts: { ...counts, ...sided }, rest: head, bare: false, crowded: false, holds: null, aside: null };
+}
+
 const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,5}?)";
 /** "Eight away from you and eight towards you": a number twice, each with its own words. */
 const TWICE = new RegExp(
@@ -125,6 +146,10 @@ const THINGS = /\p{L}{2}(?<!ward)(?<!s)s$/iu;
 const ALONE = new RegExp(`^(?!one\\b)(?:\\d|(?:${NUMBER_IN_WORDS})\\b)`, 'i');
 const BODY_SIDE = /\b(?:left|right|l|r|legs?|foot|feet|arms?|hands?|sides?)\b/i;
 
+/** "Six one way and six the other way". */
+const ONE_WAY = /^ (?:one|this) (?:way|direction)$/i;
+const OTHER_WAY = /^ (?:in )?the other(?: way| direction)?$/i;
+
 /** A line with one count for each of two ways or sides, in words of its own; `null` where the usual words say it or nothing does. */
 function eachOfTwo(text: string): FoundCounts | null {
   if (text.length > 160 || !hasNumberTwice(text)) return null;
@@ -140,7 +165,7 @@ function eachOfTwo(text: string): FoundCounts | null {
   if (
     other ||
     (THINGS.test(first) && THINGS.test(second) && !BODY_SIDE.test(second)) ||
-    known.counts.sides !== undefined ||
+    (known.counts.sides !== undefined && !(ONE_WAY.test(first) && OTHER_WAY.test(second))) ||
     known.counts.seconds !== undefined ||
     units.test(first) ||
     units.test(second)

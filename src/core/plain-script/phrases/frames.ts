@@ -18,7 +18,7 @@ type Phrases = ReadonlyMap<string, readonly (readonly string[])[]>;
 const JOINING = phrases(
   'if there is time', 'if there’s time', "if there's time", 'if there is still time', 'if time', 'if time allows', 'if we have time', 'if i have time', 'if you have time', 'time permitting',
   'usually', 'normally', 'mostly', 'generally', 'otherwise', 'please', 'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
-  'last of all', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
+  'last of all', 'first thing', 'second thing', 'third thing', 'fourth thing', 'fifth thing', 'next thing', 'last thing', 'there is a bit where', 'there’s a bit where', "there's a bit where", 'there is a part where', 'there is a moment where', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
   'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
   'at the beginning', 'in the middle', 'in between', 'here', 'ok', 'okay', 'right', 'well', 'followed by', 'for a start', 'once more', 'as usual',
   'as always', 'last week', 'last time', 'this week', 'today', 'in the end', 'at last', 'for a change', 'as a warm-up', 'part one', 'part two', 'part three', 'following this', 'this is followed by', 'that is followed by', 'it is followed by', 'following that', 'it goes on with', 'it begins with', 'it starts with', 'it ends with',

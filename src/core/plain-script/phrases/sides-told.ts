@@ -63,6 +63,9 @@ const SIDE_BEHIND = new RegExp(
 );
 const STROKE = / \/ ?(?=(?:side|leg|foot|arm|hand)s?\b)/giu;
 
+/** "Six one way and six the other way": each has its own amount. */
+const EACH_COUNTED = /\bone (?:way|direction),? (?:and )?(?:then )?[\p{L}\d]+ (?:in )?the other\b/iu;
+
 /** A text with the other side or way in the words that the counts know; `hasAmount` tells whether a text has an amount. */
 export function withSidesTold(text: string, hasAmount: (text: string) => boolean): string {
   if (text.length > TOLD_UP_TO || !WORTH.test(text)) return text;
@@ -79,7 +82,7 @@ export function withSidesTold(text: string, hasAmount: (text: string) => boolean
   if (one !== null) return one;
   const side = cut(written, OTHER_SIDE, hasAmount);
   if (side !== null) return `${side}, one side, then the other`;
-  const way = cut(written, OTHER_WAY, hasAmount);
+  const way = EACH_COUNTED.test(written) ? null : cut(written, OTHER_WAY, hasAmount);
   return way === null ? written : `${way}, one way, then the other`;
 }
 

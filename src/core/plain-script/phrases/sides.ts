@@ -244,7 +244,7 @@ function alternatingAt(tokens: readonly Token[], at: number, take: Take): Taken 
 
 /** "No cues", "without words", "as often as they like", "by themselves". */
 const UNLED: readonly RegExp[] = [
-  /^(?:no|without) (?:cues?|words?|talk(?:ing)?|counting|me|us|help|instructions?|guidance)$/,
+  /^(?:no|without) (?:(?:any )?(?:cues?|words?)|talk(?:ing)?|me talking|my (?:voice|words)|counting|me|us|help|instructions?|guidance)$/,
   /^unguided$/,
   /^(?:everybody|everyone|each|all) for (?:himself|herself|themselves|themself|yourselves|oneself)$/,
   /^as (?:often|many(?: times)?|long) as (?:you|they|one|everybody) (?:like|likes|want|wants|wish)$/,
@@ -252,11 +252,13 @@ const UNLED: readonly RegExp[] = [
   /^by (?:themselves|yourselves|yourself|oneself)$/,
 ];
 const UNLED_STARTS = /^(?:no|without|unguided|everybody|everyone|each|all|as|on|by)$/;
-const UNLED_WORDS = [1, 2, 3, 5, 6] as const;
+/** The longest first: "without me talking". */
+const UNLED_WORDS = [6, 5, 3, 2, 1] as const;
 
 function unledAt(tokens: readonly Token[], at: number, take: Take): Taken | null {
   if (!UNLED_STARTS.test(word(tokens, at))) return null;
   for (const length of UNLED_WORDS) {
+    if (at + length > tokens.length) continue;
     const said = tokens
       .slice(at, at + length)
       .map(({ text }) => text)

@@ -35,7 +35,7 @@ const BESIDE =
 const MORE = /\b(?:more|another|again)\b/i;
 /** Said of some rounds, of those who want, or of what is no amount of the movement. */
 const NO_AMOUNT =
-  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |that(?:['’]s| is| was| makes) |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b(?! of all|,| (?:thing|part) is\b)|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)|halfway|every|only)\b/i;
+  /^(?:(?:and|but|so|now|then) )*(?:if|don['’]t|do not|make sure|remember|imagine|notice|some of|maybe|perhaps|you (?:may|might|can)|it['’]?s? |that(?:['’]s| is| was| makes) |there(?:['’]s| is| are)? (?!nothing)|today|tonight|this (?:is|practice|class)|welcome|hello|hi|hey|good (?:morning|evening|afternoon)|today I|I['’]ve|I(?:['’]ll| will) (?:show|do|demonstrate)|watch|my|in case|for (?:the )?(?:last|first)|on (?:the|your)|(?:at|after|in) (?:about |around )?(?:the |a )|(?:this is )?(?:the )?(?:last|final)\b(?! of all|,| (?:thing|part) is\b)|(?:the )?(?:first|second|third) of|(?:the )?(?:first|next) (?:one|two|three|four)(?! (?:is|will be|comes)\b)|halfway|every|only)\b/i;
 /** "Ten more times." */
 const MORE_TIMES = new RegExp(`\\b(${NUMBER}) more (times|rounds|breaths|circles)\\b`, 'giu');
 /** "Out... two, three, four." */

@@ -8,7 +8,7 @@ import { NUMBER_IN_WORDS, NUMBER_WORDS } from '../tokens/tokens';
  */
 
 /** What joins a sentence to the one before. */
-const LEAD = '(?:(?:and|so|(?:second|next) to last|last but one|first|first of all|now|next|then|ok|okay|alright|all right|right|good|great|well|from here|from there|after that|to finish|to end|to close|to start|to begin|finally|lastly|also|here)[,:]? )*'; // prettier-ignore
+const LEAD = '(?:(?:and|so|(?:second|next) to last|last but one|first|first of all|now|next|then|ok|okay|alright|all right|right|good|great|nice|lovely|beautiful|well|from here|from there|after that|to finish|to end|to close|to start|to begin|finally|lastly|also|here)[,:]? )*'; // prettier-ignore
 const LEADS = new RegExp(`^${LEAD}`, 'i');
 const ORDINAL = '(?:very )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|next|last|final|new|other)';
 const THING = '(?:movement|exercise|form|posture|piece|one|move|practice|thing|shape|stretch)';
@@ -24,10 +24,13 @@ const FRAMES = [
   `(?:this|that|it|this (?:next )?(?:one|${THING}))(?: is|['’]s) ${CALLED}`,
   `(?:first up|next up|up next|up first|last up)(?: is|['’]s|:|,)?`,
   `${WE} (?:com(?:e|ing)|mov(?:e|ing)|go(?:ing)?|get(?:ting)?|carry|turn(?:ing)?|continue|start(?:ing)?|begin(?:ning)?|finish(?:ing)?|end(?:ing)?|close|open|warm up)(?: on| in| off| back| straight| right)*(?: to| into| with| by)(?: doing)?`,
-  `${WE} (?:do|try|practi[sc]e|add|learn|hold|play with)`,
+  `${WE} (?:do|try|practi[sc]e|add|learn|hold|play with)(?: (?:the |our |your )?${ORDINAL} ${THING},? (?:which |that )?(?:is )?(?:${CALLED}))?`,
   `(?:here|next|now|then) (?:comes|come|is)`,
   `(?:${WE} )?(?:.{0,20} )?what (?:I|we) call`,
 ].map((frame) => new RegExp(`^${LEAD}${frame},? (?:what (?:I|we|people|they|some people) call )?(?:(?:a|an|the|some|our|my|your|to|one called|something called) )?(.{3,160}?)[.!:]?$`, 'iu')); // prettier-ignore
+/** "Next one is pushing the boat six times each side": behind the first of them also with its amount. */
+const TOLD_OFF = 2;
+const AMOUNT_BEHIND = new RegExp(`,? (?:for )?(?:about )?(?:\\d{1,2}|${NUMBER_IN_WORDS}) (?:times|rounds|seconds|minutes?|breaths|each|on each|to each)\\b.*$`, 'i'); // prettier-ignore
 /** Behind these only a name with capitals is one. */
 const CAPITAL_FRAMES = [
   new RegExp(`^${LEAD}(?:week|day|lesson|part|number|module|exercise|movement) [\\p{L}\\d]+(?: again)?, (?:the )?(.{3,60}?)[.!:]?$`, 'iu'), // prettier-ignore
@@ -43,7 +46,7 @@ const TITLE_CASE = /^\p{Lu}[\p{L}'’-]*(?: (?:\p{Lu}[\p{L}'’-]*|the|of|a|an|i
 const WE_ARE = /\bwe(?: are|['’]re) (?:a |an |the )?\p{L}+(?: \p{L}+)?[.!]?$/iu;
 /** What is no name, whatever stands before it. */
 const NO_NAME =
-  /^(?:that|this|it|these|those|them|the (?:same|other|left|right|next|last|middle|cent(?:er|re))|same|other|another|more|again|left|right|middle|cent(?:er|re)|breath(?:e|ing)?|little|bit|few|something|anything|all|both|one|few|next|last|stillness|silence|quiet|rest|standing|sitting|breath|end|start|class|practice|session|moment|minute|while|now|here|there|ready|done|on to|onto|finish(?:ed)?|be|do|doing|try|trying|is|are|stand|sit|lie|wait|pause|stay|i|you|we|your|my|each|every|just|and|but|or|if|when|as|with|without|for|not|don['’]t|keep|let|bring|come|go|slowly|gently|softly|quietly|very|inhale|exhale|in|out|up|down)\b/i;
+  /^(?:that|this|it|these|those|them|the (?:same|other|left|right|next|last|middle|cent(?:er|re))|same|other|another|more|again|left|right|middle|cent(?:er|re)|breath(?:e|ing)?|little|bit|few|something|anything|all|both|one|few|next|last|stillness|silence|quiet|rest|(?:standing|sitting)(?! like\b)|breath|end|start|class|practice|session|moment|minute|while|now|here|there|ready|done|on to|onto|finish(?:ed)?|be|do|doing|try|trying|is|are|stand|sit|lie|wait|pause|stay|i|you|we|your|my|each|every|just|and|but|or|if|when|as|with|without|for|not|don['’]t|keep|let|bring|come|go|slowly|gently|softly|quietly|very|inhale|exhale|in|out|up|down)\b/i;
 const WITH_AMOUNT = new RegExp(`\\b(?:\\d|${NUMBER_IN_WORDS}|minutes?|seconds?|times|breaths?)\\b`, 'i');
 const LONGEST_NAME = 7;
 
@@ -72,8 +75,9 @@ function namedIn(sentence: string): SpokenName | null {
   const [head = '', behind = ''] = beforeColon(sentence);
   const told = nameFrom(behind?.replace(/^the (?=\p{Lu})|[.!]$/gu, ''));
   if (told !== null && isTitled(told) && / \p{Lu}/u.test(told)) return { name: told, unsure: false };
-  for (const frame of FRAMES) {
-    const name = nameFrom(frame.exec(head)?.[1] ?? (behind === '' ? undefined : frame.exec(`${head}: ${behind}`)?.[1]));
+  for (const [index, frame] of FRAMES.entries()) {
+    const found = frame.exec(head)?.[1] ?? (behind === '' ? undefined : frame.exec(`${head}: ${behind}`)?.[1]);
+    const name = nameFrom(index < TOLD_OFF ? found?.replace(AMOUNT_BEHIND, '') : found);
     // "And now week one again, Parting the Reeds."
     const titled =
       name === null || isTitled(name) ? null : nameFrom(/, (\p{Lu}[^,.!?:;]{3,40})[.!]?$/u.exec(head)?.[1]);
@@ -123,9 +127,9 @@ const TO_CLAUSE = new RegExp(
 );
 /** What is told behind it. */
 const BEHIND_CLAUSE =
-  /(?:[,;:…]|\.{2,}| (?:two|three|four|five|six|eight|nine|ten|twelve|\d+) times\b| (?:until|till|as you|as we|as if|as though|while|when|so that|so|in order|and then|on the (?:inhale|exhale|in-breath|out-breath)|for (?:about |around |a )?|with your eyes|like this|like that|and (?:let|keep|feel|come|back|down|out|in))\b).*$/i;
+  /(?:[,;:…]|\.{2,}| (?:two|three|four|five|six|eight|nine|ten|twelve|\d+) times\b| (?:until|till|as you|as we|as if|as though|while|when|so that|so|in order|and then|(?:gently |slowly )?(?:about|around) (?:a|one|two|three|half|thirty|twenty)|on the (?:inhale|exhale|in-breath|out-breath)|for (?:about |around |a )?|with your eyes|like this|like that|and (?:let|keep|feel|come|back|down|out|in))\b).*$/i;
 const NO_CLAUSE =
-  /^(?:(?:lower|release|let go|come back|moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: .*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|(?:give|stop|tell|show|count) (?:you|with|for)|(?:the )?(?:first|second|third|next|last) thing|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|ready|hold on (?:to|with)|very|last|almost|only|because|this|when|while|who|what|how|where|which|does|did)\b/i;
+  /^(?:(?:lower|release|let go|come back|moving|going|me too|lovely|beautiful|wonderful|excellent|perfect|yes|back and forth|forward and back|left and right|(?:the )?same(?: (?!but\b).*)?|finish|end|begin|start|go|stop|come|welcome|freeze|hold|stay|rest|repeat|continue|(?:do|hold|repeat|go through|try) (?:it|this|that|these|those)(?: (?:there|here|again))?)$|(?:give|stop|tell|show|count) (?:you|with|for)|(?:the )?(?:first|second|third|next|last) thing|i|it|its|there|that|these|those|they|don['’]t|do not|never|not|no|if|as|like|keep|notice|feel|remember|imagine|make sure|be|is|are|was|you(?:['’]ve|['’]re)?|my|and|but|or|in|out|up|down|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty|thirty|forty|sixty|\d+|maybe|perhaps|watch|soften|relax|nice|great|good|well|ready|hold on (?:to|with)|very|last|almost|only|because|this|when|while|who|what|how|where|which|does|did)\b/i;
 /** "You can hold on to the wall.": for whoever wants. */
 const ALLOWED =
   /^(?:(?:and|but|or|also)[,]? )*you (?:can|may|might|could) (?:also |always |just )*(?:hold on|use|lean|touch|sit|hold (?:the|a|your) (?:wall|chair|table|back))\b/i;
@@ -145,6 +149,7 @@ function lookForClause(sentence: string): string | null {
   const name = (second ?? PLACED_TO_MOVE.exec(whole)?.[1] ?? whole)
     .replace(BEHIND_CLAUSE, '')
     .replace(/^((?:make|draw|do) .{3,40}?) with (?:them|it|both)$/i, '$1')
+    .replace(/^((?:the )?same but .{4,}) (?:to|on) the (?:left|right)$/i, '$1')
     .replace(/ (?:and|or|the|a|then|gently|slowly|now|first)$/i, '')
     .trim();
   if (name.length < 3 || NO_CLAUSE.test(name)) return null;

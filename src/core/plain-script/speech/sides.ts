@@ -37,6 +37,9 @@ const MOVES_SIDE =
 
 export const movesSide = (sentence: string): boolean => MOVES_SIDE.test(sentence);
 
+/** "The same but with a step": another form of it, and none of its sides. */
+export const isVaried = (sentence: string): boolean => /\bsame but\b/i.test(sentence);
+
 /** Whether sentences tell of a side. */
 export const isSided = (sentences: readonly string[]): boolean =>
   sentences.some((one) => /\b(?:left|right|one (?:side|leg|foot|arm|hand))\b/i.test(one));

@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { isFarewell } from '../tokens/first-words';
 import type { Counts } from '../model/model';
 import { isUnder } from '../lines/over-words';
@@ -18,7 +19,7 @@ import {
   stepsBelow,
 } from './lines';
 import { isNamedThing, namedInSpeech, nameOfClause } from './names';
-import { goesOver, isSided, movesSide, isMoved, soOften, turnedAbove, turnedInSpeech } from './sides';
+import { goesOver, isSided, isVaried, movesSide, isMoved, soOften, turnedAbove, turnedInSpeech } from './sides';
 import { said, type DuringPlace, type Spoken } from './state';
 import {
   againOf,
@@ -33,22 +34,43 @@ import {
   withOneDone,
 } from './steps';
 import { Telling } from './telling';
-import { spokenLines, withoutStamp } from './word-for-word';
+import { LINES_AT_LEAST, spokenLines, withoutStamp } from './word-for-word';
 
 /*
  * A class that is spoken word for word, read sentence by sentence: each names a movement, counts it, goes to its other
  * side, rests, or is said. What is not plainly one of the first is said.
  */
 
-/** What each line of a script tells that is spoken word for word; `null` for a line that is read like any other. */
-export function readSpeech(written: readonly string[]): readonly (readonly Reading[] | null)[] {
-  const lines = spokenLines(written);
+/**
+ * What each line of a script tells that is spoken word for word; `null` for a line that is read like any other. `heard`
+ * where a machine wrote it down.
+ */
+export function readSpeech(written: readonly string[], heard: boolean): readonly (readonly Reading[] | null)[] {
+  const lines = spokenLines(written, heard);
   if (!lines) return written.map(() => null);
+  return heard ? readHeard(lines) : readLines(lines);
+}
+
+function readLines(lines: readonly string[]): readonly (readonly Reading[] | null)[] {
   const reader = new SpeechReader(lines);
   lines.forEach((_, at) => {
     reader.take(at);
   });
   return reader.out;
+}
+
+/** Who listens hears no empty lines, and of few long ones each sentence by itself. */
+function readHeard(lines: readonly string[]): readonly (readonly Reading[] | null)[] {
+  const written = lines.filter((line) => line.trim() !== '').length;
+  const sentences = (line: string): readonly string[] => (written < LINES_AT_LEAST ? partsOf(line) : [line]);
+  const heard = lines.flatMap((line, at) => (line.trim() === '' ? [] : sentences(line).map((text) => ({ at, text }))));
+  const told = readLines(heard.map(({ text }) => text));
+  const out = lines.map((): (readonly Reading[] | null)[] => []);
+  for (const [index, { at, text }] of heard.entries()) {
+    const readings = told[index] ?? null;
+    itemAt(out, at).push(readings ?? (sentences(itemAt(lines, at)).length > 1 ? [reading('said', text)] : null));
+  }
+  return out.map((own) => (own.length < 2 ? (own[0] ?? null) : own.flatMap((readings) => readings ?? [])));
 }
 
 /** A longer sentence is said, whatever it tells. */
@@ -187,7 +209,7 @@ class SpeechReader extends Telling {
     const asMuch = amount !== null && (amount.more || isAsMuch(amount.counts, counts));
     // "Then we swing a leg. Right leg, fifteen times.", behind ten of something else.
     if (amount && !asMuch && !goesOver(text) && this.isBegun()) return false;
-    if (movesSide(text) && !movement.sided && !asMuch) return false;
+    if ((movesSide(text) && !movement.sided && !asMuch) || isVaried(text)) return false;
     const turned = turnedInSpeech(text) ?? (asMuch ? turnedAbove(this.pending) : null);
     if (turned && movement.to === null && (amount !== null || !(movement.over || this.isBegun()))) {
       this.turn(turned, amount, text, movement);

@@ -124,12 +124,20 @@ export interface Still {
 /** "Nothing to do for one minute." */
 const NOTHING = /^(?:there(?:['’]s| is) )?nothing(?: to)?$/i;
 
+/** "Okay let's finish with one minute of quiet breathing." */
+const LED_TO_STILL =
+  /^(?:(?:and|so|now|okay|ok|right|good|nice|lovely|great)[,]? )*let['’]?s (?:just )?(?:finish|end|close|start|begin) (?:with|by) /i;
+
 /** What a silence is called, and what is said as it begins. */
 export function stillOf(text: string, pure: boolean, clause: string | null, pending: readonly string[]): Still {
-  const own = findCounts((withoutFrame(text) ?? text).replace(/[.!?…]+$/, ''))
+  const led = text.replace(LED_TO_STILL, '');
+  const own = findCounts((withoutFrame(led) ?? led).replace(/[.!?…]+$/, ''))
     .rest.replace(/^for the next,? /i, '')
     .replace(/,? (?:and|so|while|because) (?:you|we|I|they|it|that|there|see|let)\b.*$/i, '')
-    .replace(/^(?:and |then |now |just |of |a |more |full )+|(?: now)?[\s,;:–-]*$/gi, '');
+    .replace(
+      /^(?:and |then |now |just |of |a |more |full |good |okay |ok |nice |let['’]s (?=(?:rest|sit|stand|lie|close|feel) ))+|(?: now)?[\s,;:–-]*$/gi,
+      '',
+    );
   const silent = SILENT.test(own) || LEFT.test(text) || own.length < 4;
   const [, first = '', last = ''] = pure ? [] : (FIRST.exec(own) ?? []);
   const split = last !== '' && isStillClause(last);

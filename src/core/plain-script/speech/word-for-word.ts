@@ -1,4 +1,5 @@
 import { SENTENCE_END } from '../lines/amounts-spoken';
+import { captionsOf, withStopsSpoken } from '../layout/dictated';
 import { asSentencesHeard } from '../layout/heard';
 import { findCounts, hasAmount } from '../phrases/counts';
 import { isItem } from '../line-kinds/headings';
@@ -19,13 +20,15 @@ const OF_THEM = /\b(?:they (?:do|know|like|love|stay|go|all|have|need|just)|(?:t
 /** Amounts as notes have them. */
 const NOTED = /\d ?[x×](?!\w)|(?<!\w)[x×] ?\d|\d ?(?:['′″"”]|mins?\b|secs?\b|[ms]\b)|[–—→]\s*\d|\/|^\s*[-*•]/;
 const SENTENCE_WORDS = 4;
-const LINES_AT_LEAST = 6;
+export const LINES_AT_LEAST = 6;
 const SHARE = {
   spoken: 0.55,
   noted: 0.2,
   toThem: 0.2,
   ofThem: 0.25,
   counted: 0.5,
+  /** Of what a machine heard: nobody speaks a list. */
+  countedHeard: 0.6,
   plain: 0.05,
   several: 0.25,
 } as const;
@@ -54,17 +57,25 @@ export function isSpokenLine(line: string): boolean {
 }
 
 /** The lines of a script that is spoken word for word, as sentences; `null` for any other script. */
-export function spokenLines(written: readonly string[]): readonly string[] | null {
-  const sentences = asSentencesHeard(written);
-  const lines = sentences.map((line) => line.replace(/<(\/?[\p{L}\d :.]{1,40})>/gu, '[$1]'));
-  return isWordForWord(lines, sentences !== written) ? lines : null;
+export function spokenLines(written: readonly string[], heard = false): readonly string[] | null {
+  const lines = written.map((line) => line.replace(/<(\/?[\p{L}\d :.]{1,40})>/gu, '[$1]'));
+  return isWordForWord(lines, heard) ? lines : null;
+}
+
+/** The lines with their stops, where a machine heard them from somebody who speaks a class; else `null`. */
+export function linesHeard(written: readonly string[]): readonly string[] | null {
+  const captions = captionsOf(written);
+  if (captions) return captions;
+  const told = [asSentencesHeard(written), withStopsSpoken(written)];
+  return told.find((lines) => lines !== written && spokenLines(lines, true) !== null) ?? null;
 }
 
 /** Whether most lines of a script are spoken; `heard` where a machine wrote them, which never writes a list. */
-function isWordForWord(lines: readonly string[], heard = false): boolean {
+function isWordForWord(lines: readonly string[], heard: boolean): boolean {
   const written = lines.filter((line) => /\p{L}{2}/u.test(line) && !DIRECTION.test(line) && !isHead(line));
   if (lines.filter(isHead).length > written.length) return false;
-  if (written.length < LINES_AT_LEAST || written.some((line) => line.length > 4 * LINE_AT_MOST)) return false;
+  if ((written.length < LINES_AT_LEAST && !heard) || written.some((line) => line.length > 4 * LINE_AT_MOST))
+    return false;
   const spoken = written.filter((line) => line.length <= LINE_AT_MOST && isSpokenLine(line));
   const noted = written.filter((line) =>
     NOTED.test(withoutStamp(line).slice(0, LINE_AT_MOST).replace(BRACKETS, ' ')),
@@ -74,14 +85,28 @@ function isWordForWord(lines: readonly string[], heard = false): boolean {
     return false;
   const sentences = spoken.flatMap((line) => withoutStamp(line).replace(BRACKETS, ' ').split(SENTENCE_END));
   const share = (is: (sentence: string) => boolean): number => sentences.filter(is).length / sentences.length;
-  const ofThem = spoken.filter((line) => OF_THEM.test(line)).length / spoken.length;
+  const told = written.length < LINES_AT_LEAST ? sentences : spoken;
+  const ofThem = told.filter((line) => OF_THEM.test(line)).length / told.length;
   if (ofThem > SHARE.ofThem || share((one) => TO_THEM.test(one)) < SHARE.toThem) return false;
   const counted = share((one) => MAY_COUNT.test(one) && hasAmount(findCounts(one).counts));
   // Where each sentence has a line of its own it may as well be a list of what is done.
   const several = spoken.filter((line) => SENTENCE_END.test(line.replace(BRACKETS, ' ').trim())).length / spoken.length;
   const alone = share((one) => TO_THEM.test(one)) >= ALONE.toThem && counted <= ALONE.counted;
-  return counted <= SHARE.counted && (heard || several >= SHARE.several || alone);
+  if (written.length < LINES_AT_LEAST)
+    return isInOneLine(
+      sentences,
+      counted,
+      share((one) => TO_THEM.test(one)),
+    );
+  if (heard) return counted <= SHARE.countedHeard;
+  return counted <= SHARE.counted && (several >= SHARE.several || alone);
 }
+
+/** Whether the sentences of one long line speak to those who take part, and are no plan. */
+function isInOneLine(sentences: readonly string[], counted: number, toThem: number): boolean {
+  return sentences.length >= IN_ONE_LINE.sentences && toThem >= IN_ONE_LINE.toThem && counted <= IN_ONE_LINE.counted;
+}
+const IN_ONE_LINE = { sentences: 10, toThem: 0.35, counted: 0.45 } as const;
 
 /** "Subject: Tuesday", "Hello Signe,". */
 const OF_LETTER = /^\s*(?:subject|re|from|to): |^\s*(?:dear|hi|hello|hey) [^.!?]{2,30},\s*$/i;
