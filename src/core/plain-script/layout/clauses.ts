@@ -16,7 +16,7 @@ const PRAISED =
   "a|an|and a|is|are|feel|feels|feeling|looks|very|really|it|be|was|been|the|your|more|of|have|as|too|that|that[’']?s|it[’']?s|something|how";
 /** Behind these, what begins a sentence goes on with one. */
 const GOING_ON =
-  "to|you|we|they|i|let[’']?s|can|will|should|must|may|please|just|not|never|also|or|as|when|while|if|that|which|who|how|where|until|before";
+  "to|you|we|they|i|let[’']?s|can|will|should|must|may|just|not|never|also|or|as|when|while|if|that|which|who|how|where|until|before";
 const ASKING = 'as|when|if|that|so|while|because|where|how|what|until|like|than|before|which';
 
 /** Words that a sentence begins with. */
@@ -32,8 +32,12 @@ const SEQUENCE: readonly Opener[] = [
     words: `then(?! (?:(?:about )?${NUMBER} (?:(?:on|to) )?(?:the |your )?(?:left|right|other|back|more)|(?:on )?(?:the )?(?:same|other|left|right|reverse|swap|switch|change|repeat|back|over|own)\\b|(?:at|in) (?:their|your|our) own))`,
     notBehind: 'now and|by|since|until|till|from',
   },
-  { words: `(?:the )?${ORDINAL} thing|(?:first|last) of all|it[’']s an?`, notBehind: `${ASKING}|the|of` },
-  { words: 'after (?:that|this)|from there|finally|lastly|followed by|to (?:finish|end|close|start|begin)' },
+  { words: `(?:the )?${ORDINAL} thing|(?:first|last) of all`, notBehind: 'the|of' },
+  { words: "it[’']s an?", notBehind: ASKING },
+  {
+    words:
+      'after (?:that|this)|from there|finally|lastly|followed by|to (?:finish|end|close|start|begin)(?= (?:with|off|we|just|hands|the|let|stand|sit|some|our|a)\\b)',
+  },
   {
     words: '(?:we )?(?:start|begin|finish|end|close)(?:ing)? (?:with|off|by|seated|standing|sitting|lying)',
     notBehind: `will|ll|re|going|${GOING_ON}`,
@@ -54,6 +58,7 @@ const SEQUENCE: readonly Opener[] = [
     words: 'now(?! (?:backwards?|forwards?|the same)\\b)',
     notBehind: 'for|right|by|until|till|just|from|even|up to|is|are',
   },
+  { words: '(?:slowly |gently )?open (?:the|your) eyes', notBehind: `slowly|gently|${GOING_ON}` },
   { words: '(?:change|swap|switch) (?:sides?|feet|legs|hands|arms|over)', notBehind: `then|${GOING_ON}` },
   {
     words: `(?:${NUMBER} more|last (?:one|two|three))(?! (?:is|on|times?)\\b)`,
@@ -89,16 +94,16 @@ const SPEAKING: readonly Opener[] = [
   },
   {
     words:
-      "(?:remember (?:to|not)|remind|tell (?:them|everyone|everybody|people)|ask them|mind (?:the|your)|watch (?:the|your|for)|notice|feel (?:the|your|how)|soften|keep (?:the|your|it|them|on|breathing)|try (?:to|not)|(?:let|relax) (?:the|your|it|that|them|everything|go)|don[’']?t|do not|make sure|be careful|careful|take care|shake (?:it|them|that) (?:off|out)|hold (?:it|that|this) (?:there|here))",
+      "(?:remember (?:to|not)|remind|tell (?:them|everyone|everybody|people)|ask them|mind (?:the|your)|watch (?:the|your|for)|notice|feel (?:the|your|how)|soften|keep (?:the|your|it|them|on|breathing)|try (?:to|not)|(?:let|relax) (?:the|your|it|that|them|everything|go)|don[’']?t|do not|make sure|be careful|careful|take care|shake (?:it|them|that) (?:off|out)|hold (?:it|that|this) (?:there|here)|hold on to|just (?:listen|stand|sit|rest|feel|notice|let))",
     notBehind: GOING_ON,
   },
   {
-    words: '(?:breath(?:e|ing) (?:in|out|naturally|normally|easily)|inhal(?:e|ing)|exhal(?:e|ing))',
+    words: '(?:breath(?:e|ing) (?:in|out|naturally|normally|easily|however|as you)|inhal(?:e|ing)|exhal(?:e|ing))',
     notBehind: `with|by|start|keep|on|of|deep|slow|each|every|an|the|your|our|minutes?|quietly|after|${GOING_ON}`,
   },
   {
-    words: `(?:thanks|thank (?:you|everybody|everyone|them)|see you|that(?:[’']?s| is| was) (?:it|all|the end|us|me|${NUMBER}))`,
-    notBehind: 'say|you|to|say a|let me|so',
+    words: `(?:thanks|say (?:thank|goodbye|bye)|bow and|thank (?:you|everybody|everyone|them)|see you|that(?:[’']?s| is| was) (?:it|all|the end|us|me|${NUMBER}))`,
+    notBehind: 'say|you|we|i|they|to|say a|let me|so',
   },
 ];
 
@@ -110,13 +115,14 @@ function withGuard({ words, notBehind }: Opener): string {
 
 /** Words between two sentences: they belong to the second. */
 const BETWEEN = new RegExp(
-  `(?<=^|\\s)(?:and(?: slowly| gently| softly)?|so|then|(?<!left and )right|but|now|well|(?<!(?<!\\p{L})(?:${PRAISED}) )${PRAISE}) $`,
+  `(?<=^|\\s)(?:and(?: slowly| gently| softly)?|so|then|please|(?<!left and )right|but|now|well|(?<!(?<!\\p{L})(?:${PRAISED}) )${PRAISE}) $`,
   'iu',
 );
 const BETWEEN_AT_MOST = 24;
 
 /** "As you breathe out let the arms sink": what such a clause tells comes behind it. */
-const SUBORDINATE = /^(?:(?:and|so|then|now|but|okay|ok) )*(?:as|when|while|if|before|once|every time|each time)\b/i;
+const SUBORDINATE =
+  /^(?:(?:and|so|then|now|but|okay|ok) )*(?:as|when|while|if|before|after the|once|every time|each time)\b/i;
 const SUBORDINATE_WORDS = 9;
 
 const ELSE = new RegExp(`^(?:and )?(?:${PRAISE}|now|then|next|so)\\b`, 'i');
@@ -125,6 +131,7 @@ const ELSE = new RegExp(`^(?:and )?(?:${PRAISE}|now|then|next|so)\\b`, 'i');
 export function clausesOf(text: string): readonly string[] {
   const clauses: string[] = [];
   let from = 0;
+  let held = false;
   for (const cut of [...cutsIn(text), text.length]) {
     const told = text.slice(from, cut).replace(/^[\s,]+|[\s,]+$/g, '');
     const behind = text.slice(cut);
@@ -136,7 +143,7 @@ export function clausesOf(text: string): readonly string[] {
       from = cut;
       continue;
     }
-    const held = short && !SUBORDINATE.test(behind);
+    held = short && !held && !SUBORDINATE.test(behind);
     if (told === '' || held) continue;
     clauses.push(...partApart(told).flatMap(stepsApart).map(withCommas));
     from = cut;
@@ -174,16 +181,18 @@ function cutsIn(text: string): readonly number[] {
 }
 
 const COMMAS: readonly RegExp[] = [
+  // "Open the book that's arms out to the side".
+  new RegExp(`(?<=\\p{L}{3}) (?=that[’']s (?!it\\b|all\\b|the end|${NUMBER}\\b)\\p{L}+ \\p{L}+)`, 'giu'),
   // "The waves so that is eight waves".
   new RegExp(` so that(?:[’']?s| is) (?=${NUMBER} )`, 'giu'),
   // "Lifting the water in on the rise out on the fall", "the heron hold twenty seconds".
   /(?<=\p{L}) (?=(?:in|out) (?:on|as|with) the \p{L}+ (?:and )?(?:in|out) (?:on|as|with) )/giu,
   /(?<=(?:in|out) (?:on|as|with) the \p{L}+) (?=(?:in|out) (?:on|as|with) )/giu,
   new RegExp(
-    `(?<=\\p{L})(?<! (?:to|we|then|and|you|they)) (?=(?:hold|each|stay)(?: it| there)?(?: for)? (?:about )?${NUMBER} )`,
+    `(?<=\\p{L})(?<! (?:to|we|then|and|you|they)) (?=(?:hold|stay)(?: it| there)?(?: for)? (?:about )?${NUMBER} )`,
     'giu',
   ),
-  /(?<=\p{L})(?<! (?:the|your|both|our|their|with|of|as|when|and|let|keep|lift|raise|then|a|shake|on|left|right)) (?=(?:hands?|feet|arms|palms|eyes|knees) (?:in front|on (?:the|your)|by|at|together|under|out|wide|closed|open|shut|soft|loose|hip|shoulder)\b)/giu,
+  /(?<=\p{L})(?<! (?:the|your|both|our|their|with|of|as|when|and|let|keep|lift|raise|then|a|shake|on|left|right|that[’']?s|it[’']?s|is)) (?=(?:hands?|feet|arms|palms|eyes|knees) (?:in front|on (?:the|your)|by|at|together|under|out|wide|closed|open|shut|soft|loose|hip|shoulder)\b)/giu,
   new RegExp(`(?<=\\p{L}) (?=${NUMBER} one way)`, 'giu'),
   /(?<=\p{L}) (?=no (?:talking|words|counting|cues)\b|holding on )/giu,
   /(?<=(?:minutes?|seconds)) (?=quiet\b)/giu,

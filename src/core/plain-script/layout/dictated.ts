@@ -1,8 +1,8 @@
 import { itemAt } from '@/core/units';
 import { isItem } from '../line-kinds/headings';
 import { asSentence, wordCount } from '../model/line-words';
-import { NUMBER_IN_WORDS } from '../tokens/tokens';
 import { clausesOf } from './clauses';
+import { asNoted, isPlanned, withoutLead } from './dictated-plan';
 import { withApostrophes } from './heard';
 
 /*
@@ -28,34 +28,30 @@ const GOES_ON =
   /\b(?:the|an?|to|and|of|your|our|my|is|are|in|on|at|for|with|that|this|we|you|we['’](?:ll|re)|it|as|so|be|going|from|or|but|their|its|back|about|called|feet|each|just|every|then)$/i;
 const GOES_ON_SHARE = 0.25;
 
-/** Of the clauses of a plan so many have an amount; what leads from one to the next is not said in the class. */
-const PLAN_SHARE = 0.4;
-const A_COUNT = new RegExp(`\\d|(?<!\\p{L})(?:${NUMBER_IN_WORDS}|half an?|an? (?:minute|couple|few))(?!\\p{L})`, 'iu');
-const LED =
-  /^(?:(?:and|then|so|okay|ok|right|now|well|next|after (?:that|this)|from there|finally|lastly|(?:first|last) of all|(?:first|second|third|fourth|fifth|sixth|next|last) thing|do) )+(?=\p{L}+ \p{L})/iu;
-
 /** The lines of a plan with the stops of their sentences, where they were dictated. */
 export function withStopsTold(lines: readonly string[]): readonly string[] {
-  return inSentences(lines, (clauses) => {
-    const counted = clauses.filter((clause) => A_COUNT.test(clause)).length;
-    const isPlan = counted > 1 && counted >= PLAN_SHARE * clauses.length;
-    return isPlan ? clauses.map((clause) => clause.replace(LED, '')) : clauses;
-  });
+  const clauses = clausesIn(lines);
+  if (!clauses || !isPlanned(clauses.flat())) return clauses ? inSentences(lines, clauses) : lines;
+  const alone = lines.map((line, at) => (itemAt(clauses, at).length === 1 ? withoutLead(line) : line));
+  return inSentences(alone, clauses.map((told) => (told.length > 1 ? asNoted(told) : told))); // prettier-ignore
 }
 
 /** The lines of what was spoken with the stops of their sentences, where they are long and have none. */
 export function withStopsSpoken(lines: readonly string[]): readonly string[] {
-  return inSentences(lines, (clauses) => clauses);
+  const clauses = clausesIn(lines);
+  return clauses ? inSentences(lines, clauses) : lines;
 }
 
-function inSentences(
-  lines: readonly string[],
-  told: (clauses: readonly string[]) => readonly string[],
-): readonly string[] {
-  if (!lines.some((line) => isDictated(line, LONG_FROM))) return lines;
-  return lines.map((line) => {
-    const clauses = isDictated(line, AMONG_LONG_FROM) ? clausesOf(line) : [];
-    return clauses.length < 2 ? line : told(clauses).map(withApostrophes).map(asSentence).join(' ');
+/** The clauses of each line that was dictated, none for another; `null` where no line was. */
+function clausesIn(lines: readonly string[]): readonly (readonly string[])[] | null {
+  if (!lines.some((line) => isDictated(line, LONG_FROM))) return null;
+  return lines.map((line) => (isDictated(line, AMONG_LONG_FROM) ? clausesOf(line) : []));
+}
+
+function inSentences(lines: readonly string[], clauses: readonly (readonly string[])[]): readonly string[] {
+  return lines.map((line, at) => {
+    const told = itemAt(clauses, at);
+    return told.length < 2 ? line : told.map(withApostrophes).map(asSentence).join(' ');
   });
 }
 

@@ -66,12 +66,27 @@ const STROKE = / \/ ?(?=(?:side|leg|foot|arm|hand)s?\b)/giu;
 /** "Six one way and six the other way": each has its own amount. */
 const EACH_COUNTED = /\bone (?:way|direction),? (?:and )?(?:then )?[\p{L}\d]+ (?:in )?the other\b/iu;
 
+/** "Stand on the left leg for 20 s and on the right leg for 20 s, repeat": so long on each. */
+const EACH_FOR =
+  /^(.{3,80}?\b(?:on )?)(?:the |your )?(left|right) (leg|foot|arm|hand|side)(?: for)? ([\p{L}\d]+(?:[- ][\p{L}]+)? ?(?:s|secs?|seconds|m|mins?|minutes?))(?:,| and|,? then|, and then)+(?: on)?(?: the| your)? (?!\2)(?:left|right)(?: \3)?(?: for)? \4(?<again>,? (?:and )?repeat(?: (?:it|that|once))?)?[.!]?$/iu;
+
+function eachFor(text: string): string | null {
+  const match = EACH_FOR.exec(text);
+  if (!match) return null;
+  const [, head = '', , noun = '', time = ''] = match;
+  const side = noun === 'side' ? '' : `${/\bon $/i.test(head) ? 'one' : 'the'} ${noun}`;
+  const words = side === '' ? head.replace(/ (?:on|to|with) ?$/i, '') : head + side;
+  return `${words}, ${time.replace(/^an? /i, '1 ')} each side${match.groups?.again === undefined ? '' : ', twice'}`;
+}
+
 /** A text with the other side or way in the words that the counts know; `hasAmount` tells whether a text has an amount. */
 export function withSidesTold(text: string, hasAmount: (text: string) => boolean): string {
   if (text.length > TOLD_UP_TO || !WORTH.test(text)) return text;
   const [, twice, first = '', amount = '', second = ''] = NAMED_TWICE.exec(text) ?? [];
   if (twice !== undefined && first.charAt(0).toLowerCase() !== second.charAt(0).toLowerCase())
     return `${twice}, ${amount}, ${/^r/i.test(first) ? 'right then left' : 'left then right'}`;
+  const each = eachFor(text);
+  if (each !== null) return each;
   const written = inTurns(
     bothNamed(text.replace(TIME_TWICE, '$1 per side').replace(STROKE, '/').replace(IN_TURN, ' in turn')),
     hasAmount,

@@ -59,7 +59,8 @@ export function bestOf(sentences: readonly string[], counted?: string): string |
 
 /** Whether nobody moves in what an amount is told of. */
 export function rests({ counts, pure }: SpokenAmount, text: string, clause: string | null): boolean {
-  if (counts.seconds === undefined || counts.rounds !== undefined || counts.ownPace) return false;
+  const quiet = /\bno talking\b|\bwithout (?:words|talking)\b/i.test(text) && isStillClause(text);
+  if (counts.seconds === undefined || counts.rounds !== undefined || (counts.ownPace && !quiet)) return false;
   if (
     LEFT.test(text) ||
     (clause !== null && isStillClause(nameOfClause(clause) ?? clause) && !(clause === text && isMovedIn(text)))
@@ -126,7 +127,7 @@ const NOTHING = /^(?:there(?:['’]s| is) )?nothing(?: to)?$/i;
 
 /** "Okay let's finish with one minute of quiet breathing." */
 const LED_TO_STILL =
-  /^(?:(?:and|so|now|okay|ok|right|good|nice|lovely|great)[,]? )*let['’]?s (?:just )?(?:finish|end|close|start|begin) (?:with|by) /i;
+  /^(?:(?:okay|ok|right|good|nice|lovely|great)[,]? )*(?:(?:and|so|now|okay|ok|right|good|nice|lovely|great)[,]? )*(?:let['’]?s|we(?:['’]ll)?) (?:just )?(?:finish|end|close|start|begin) (?:with|by) /i;
 
 /** What a silence is called, and what is said as it begins. */
 export function stillOf(text: string, pure: boolean, clause: string | null, pending: readonly string[]): Still {

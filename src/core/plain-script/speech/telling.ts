@@ -1,5 +1,6 @@
 import { CALLS_BACK } from '../tokens/first-words';
 import type { Counts } from '../model/model';
+import { wordCount } from '../model/line-words';
 import { reading, type Reading } from '../model/reading';
 import { type SpokenAmount } from './amounts';
 import { breathsIn } from './breaths';
@@ -112,6 +113,11 @@ export class Telling {
     if (this.movement?.amount && waiting.some((one) => isDone(one))) this.movement.over = true;
     const over = endsClass(waiting.join(' ')) || waiting.slice(1).some((one) => CALLS_BACK.test(one));
     if (this.silence) this.silence.fresh = false;
+    const back = waiting.findIndex((one, at) => at > 0 && CALLS_BACK.test(one));
+    // "Just listen to the rain. And slowly open your eyes."
+    const first = waiting[0] ?? '';
+    const within = this.silence && !this.ended && back > 0 && wordCount(first) > 2 && !endsClass(first) ? back : 0;
+    if (within > 0) this.tell(waiting.splice(0, within), false);
     if (this.ended || (this.silence && over)) {
       [this.silence, this.ended] = [null, false];
       this.readings.push({ ...reading('talk', 'Talk'), said: waiting.join(' ') });

@@ -15,10 +15,10 @@ export function isBreathWord(word: string): boolean {
 
 /** What is written below a silence is said into it, but for what ends it. */
 const ENDS_SILENCE =
-  /^(?:and |then |now |slowly |gently )*(?:(?:outro|closing|close|ending|goodbyes?|bow|homework|for next (?:time|week))(?:[:,]| [–—=-]) ?|(?:we )?(?:finish|close|end) (?:with|by) (?:an? |the |some )?(?:bow|thank|goodbye|hug|clap)|(?:we )?bow (?:to|and)|thank|thanks|many thanks|thx|ty|cheers|love|warmly|(?:kind |warm |best )(?:regards|wishes)|bring|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
+  /^(?:and |then |now |slowly |gently )*(?:(?:outro|closing|close|ending|goodbyes?|bow|homework|for next (?:time|week))(?:[:,]| [–—=-]) ?|(?:we )?(?:finish|close|end) (?:with|by) (?:an? |the |some )?(?:bow|thank|goodbye|hug|clap)|(?:we )?bow (?:to|and)|say (?:thank|goodbye|bye)|thank|thanks|many thanks|thx|ty|cheers|love|warmly|(?:kind |warm |best )(?:regards|wishes)|bring|bye|goodbye|good ?night|see you|well done|that['’]?s (?:it|all)|that is (?:it|all)|when you(?:['’]re| are) ready|open (?:the|your) eyes|let (?:the|your) eyes open|come back|welcome back|have a (?:good|lovely|nice|calm)|until (?:next|tomorrow|monday|tuesday|wednesday|thursday|friday|saturday|sunday))\b/i;
 
 const FAREWELL =
-  /^(?:(?:and|so|ok|okay|that['’]?s (?:it|all)|well)[,.]? )*(?:(?:we )?(?:finish|close|end) (?:with|by) (?:an? |the |some )?(?:bow|thank|goodbye|hug|clap)|(?:we )?bow and (?:thank|go|say)|thank(?! (?:the|your|yourself)\b)|thanks|many thanks|bye|goodbye|good ?night|see you|farewell|take care|have a (?:good|lovely|nice|calm|great)|until (?:next|tomorrow)|same (?:time|place) (?:on|next|tomorrow|again))\b/i;
+  /^(?:(?:and|so|ok|okay|that['’]?s (?:it|all)|well)[,.]? )*(?:(?:we )?(?:finish|close|end) (?:with|by) (?:an? |the |some )?(?:bow|thank|goodbye|hug|clap)|(?:we )?bow and (?:thank|go|say)|say (?:thank|goodbye|bye)|thank(?! (?:the|your|yourself)\b)|thanks|many thanks|bye|goodbye|good ?night|see you|farewell|take care|have a (?:good|lovely|nice|calm|great)|until (?:next|tomorrow)|same (?:time|place) (?:on|next|tomorrow|again))\b/i;
 
 /** Whether words take leave: they end a class. */
 export function isFarewell(text: string): boolean {
