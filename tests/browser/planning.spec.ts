@@ -270,6 +270,29 @@ test('uncertain lines are gone through by key, what looks like one follows it, a
   await expect(guess(10)).toHaveCount(0);
 });
 
+test('a class told in one line is shown with a line for each sentence, and that is undone', async ({ page }) => {
+  await page.goto(`${origin()}/new`);
+  await page.getByRole('button', { name: 'Pasted script' }).click();
+  const told = 'Tuesday on the quay we start with shaking for two minutes then rowing eight times each side and then the tide comes in six times and tell them not to lock the knees and then we stand still for three minutes'; // prettier-ignore
+  const written = page.getByLabel('The script, as you write it');
+  await written.fill(told);
+  const lines = page.getByRole('region', { name: 'Lines' }).getByRole('listitem');
+  await expect(lines).toHaveCount(1);
+  await page.getByRole('button', { name: 'One sentence per line', exact: true }).click();
+  await expect(lines).toHaveCount(6);
+  await expect(lines.nth(2)).toContainText('8 rounds, alternating');
+  await expect(page.getByLabel('Line 5 is')).toHaveValue('said');
+  await page.getByLabel('Line 5 is').selectOption('caution');
+  await expectAccessible(page, 'a class told in one line, broken up');
+  await page.getByRole('button', { name: 'Undo one sentence per line' }).click();
+  await expect(written).toHaveValue(told);
+  await expect(lines).toHaveCount(1);
+  await page.getByRole('button', { name: 'One sentence per line', exact: true }).click();
+  await written.pressSequentially('\nThen we bow.');
+  await expect(lines).toHaveCount(7);
+  await expect(page.getByRole('button', { name: 'Undo one sentence per line' })).toHaveCount(0);
+});
+
 test('a class is begun from a template; stances that do not meet are given a transition', async ({ page }) => {
   await page.goto(`${origin()}/new`);
   await page.getByRole('button', { name: 'Use Twenty-minute evening' }).click();

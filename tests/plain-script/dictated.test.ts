@@ -30,6 +30,12 @@ describe('a plan that was dictated', () => {
     expect([plan.title, plan.targetSeconds]).toEqual(['Sunday morning on the beach', 30 * 60]);
   });
 
+  it.each(DICTATED)('%s is the same class with a line for each sentence', (_, script, plan) => {
+    const { sentencesApart } = readScript(countingIds('d'), script);
+    if (sentencesApart !== null) expect(plannedFrom(sentencesApart)).toEqual(plan.split('\n'));
+    expect(sentencesApart === null && !script.trimEnd().includes('\n')).toBe(false);
+  });
+
   it('opens the parts that it names', () => {
     const [, script = ''] = DICTATED.find(([name]) => name === 'evening-group') ?? [];
     const { plan } = readScript(countingIds('d'), script);

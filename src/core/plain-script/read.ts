@@ -18,6 +18,7 @@ import { withAmountsOfAbove } from './layout/as-above';
 import { withEachBelow } from './layout/each-below';
 import { readSpeech } from './speech/speech';
 import { linesHeard, spokenLines } from './speech/word-for-word';
+import { withSentencesApart } from './sentences-apart';
 import { spokenHeads, withoutSpeaker } from './layout/spoken-scripts';
 import { withStretches } from './phrases/stretches';
 import { withoutBreaks } from './layout/paragraphs';
@@ -54,7 +55,8 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const isTidy = lines.some((line) => TIDY.test(line));
   const builder = new ScriptBuilder(newId, isShouted(lines), isTidy);
   const heard = isTidy ? null : linesHeard(lines);
-  const bare = asSet(isTidy ? lines : (heard ?? withStopsTold(lines)), isTidy);
+  const told = isTidy ? lines : (heard ?? withStopsTold(lines));
+  const bare = asSet(told, isTidy);
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);
   const inMinutes = isInMinutes(bare);
@@ -98,7 +100,8 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
       },
     );
   });
-  return builder.done();
+  const read = builder.done();
+  return { ...read, sentencesApart: isTidy ? null : withSentencesApart(lines, told, read.lines) };
 }
 
 /** The lines with what their layout tells written into each: tables, columns of times, amounts for several. */

@@ -79,9 +79,8 @@ export function FromScript({
         aria-label="How each line was understood"
         className="min-w-0 lg:flex lg:h-[calc(100dvh-5.5rem)] lg:flex-col"
       >
-        <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <div className="mb-2 flex items-center gap-4">
           <ReadingSaid read={read} slow={state === 'slow'} corrections={script.corrections} />
-          <CheckGuesses script={script} />
           <button
             ref={create}
             type="button"
@@ -91,6 +90,10 @@ export function FromScript({
           >
             Create class
           </button>
+        </div>
+        <div className="mb-2 flex flex-wrap gap-2 empty:hidden">
+          <CheckGuesses script={script} />
+          <BreakUp script={script} />
         </div>
         {known.size > 0 && (
           <CheckBox
@@ -174,6 +177,29 @@ function CheckGuesses({ script }: { readonly script: Script }) {
           {alike.numbers.length === 1
             ? `Line ${alike.numbers[0]} looks like line ${alike.of}: ${LINE_KIND_WORDS[alike.kind]} too`
             : `${alike.numbers.length} more lines look like line ${alike.of}: ${LINE_KIND_WORDS[alike.kind]} too`}
+        </button>
+      )}
+    </>
+  );
+}
+
+/** The way from long lines to a line for each sentence, and back. */
+function BreakUp({ script: { breakUp, undoBreakUp } }: { readonly script: Script }) {
+  return (
+    <>
+      {breakUp && (
+        <button
+          type="button"
+          className="btn btn-sm"
+          title="A long line names several steps. With a line for each sentence you can correct each one."
+          onClick={() => void breakUp()}
+        >
+          One sentence per line
+        </button>
+      )}
+      {undoBreakUp && (
+        <button type="button" className="btn btn-sm" onClick={undoBreakUp}>
+          Undo one sentence per line
         </button>
       )}
     </>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { LineKind, ReadLine, ReadScript } from '@/core/plain-script';
 import { alike, carried, confirmLine, nextOpen, putLines, type Corrections } from './corrections';
-import { keep, kept } from './kept-script';
+import { keep, kept, type KeptScript } from './kept-script';
 import { useScriptRead } from './use-script-read';
 
 /** Lines that look like the one that was corrected last, and what that one is. */
@@ -27,6 +27,10 @@ export interface Script {
   readonly confirm: (line: ReadLine) => void;
   /** Goes to the next guess behind a line. */
   readonly lookOn: (after: number) => void;
+  /** Breaks long lines into their sentences; `null` where no line is long. */
+  readonly breakUp: (() => Promise<void>) | null;
+  /** Takes that back; `null` where it was not done, or the text was changed since. */
+  readonly undoBreakUp: (() => void) | null;
 }
 
 /** A pasted script with what was corrected in it; `onDone` once no guess is left to look at. */
@@ -34,6 +38,7 @@ export function useScript(onDone: () => void): Script {
   const [{ text, corrections }, setScript] = useState(kept);
   const [looked, setLooked] = useState<Script['looked']>(null);
   const [like, setLike] = useState<Alike | null>(null);
+  const [whole, setWhole] = useState<KeptScript | null>(null);
   const { read: last, state, newest } = useScriptRead(text, corrections.put);
   useEffect(() => keep({ text, corrections }), [text, corrections]);
   // What was read before tells nothing of a text that could not be.
@@ -43,6 +48,16 @@ export function useScript(onDone: () => void): Script {
     const number = nextOpen(lines, corrected, after);
     setLooked(number === null ? null : { number });
     if (number === null) onDone();
+  };
+  const begin = (script: KeptScript, before: KeptScript | null): void => {
+    setScript(script);
+    setWhole(before);
+    setLooked(null);
+    setLike(null);
+  };
+  const breakUp = async (): Promise<void> => {
+    const apart = (await newest())?.sentencesApart;
+    if (apart) begin({ text: apart, corrections: carried(corrections, text, apart) }, { text, corrections });
   };
   const correct = (corrected: Corrections, after: number, alikeNow: Alike | null): void => {
     setScript({ text, corrections: corrected });
@@ -57,11 +72,7 @@ export function useScript(onDone: () => void): Script {
     newest,
     looked,
     alike: like,
-    write: (next) => {
-      setScript({ text: next, corrections: carried(corrections, text, next) });
-      setLooked(null);
-      setLike(null);
-    },
+    write: (next) => begin({ text: next, corrections: carried(corrections, text, next) }, null),
     put: (line, kind) => {
       const corrected = putLines(corrections, [line.number], kind);
       const numbers = line.unsure ? alike(lines, corrected, line) : [];
@@ -72,5 +83,7 @@ export function useScript(onDone: () => void): Script {
     },
     confirm: (line) => correct(confirmLine(corrections, line), line.number, null),
     lookOn: (after) => goOn(after, corrections),
+    breakUp: read?.sentencesApart ? breakUp : null,
+    undoBreakUp: whole ? () => begin(whole, null) : null,
   };
 }

@@ -10,7 +10,7 @@ import type { ByRounds } from '../lines/by-rounds';
 import type { Guided } from '../lines/guidance';
 import { isDashed, isNumbered, roleOf } from '../line-kinds/headings';
 import { markOf } from '../layout/heads';
-import { cut, indentOf, name } from '../model/line-words';
+import { indentOf, name } from '../model/line-words';
 import type { Counts, LineKind, ReadLine, ReadScript } from '../model/model';
 import { readNatural } from '../lines/natural';
 import { otherKinds, correctedTo } from '../lines/corrected';
@@ -22,7 +22,7 @@ import type { Standing } from '../model/standing';
 import { counted, PAUSE_SECONDS, silenceOf, talkOfLine, transitionOf } from './steps-of-lines';
 import { asWritten } from '../tokens/slips';
 import { readTidy, type Tidy } from '../tidy-form/tidy';
-import { isDated, isGreeting, isListed, mayNameClass, SHORTEST_CLASS } from '../layout/title';
+import { isDated, isGreeting, isListed, mayNameClass, SHORTEST_CLASS, titleOf } from '../layout/title';
 import { readAtTop } from './at-top';
 import { toldInLine } from '../lines/told-in-line';
 
@@ -270,7 +270,7 @@ export class ScriptBuilder {
     return this.note(written, 'said', words, {}, unsure, over);
   }
 
-  done(): ReadScript {
+  done(): Omit<ReadScript, 'sentencesApart'> {
     const sections = this.parts.done(this.isTidy);
     const stepIds = sections.flatMap((section) => section.steps.map((step) => step.id));
     const listed = (what: 'length' | 'theme' | 'dismissed'): string[] =>
@@ -363,7 +363,7 @@ export class ScriptBuilder {
       const targetSeconds = counts.seconds?.[0] ?? this.parts.plan.targetSeconds;
       this.parts.plan = {
         ...this.parts.plan,
-        title: cut(words, LIMITS.titleCharacters) || this.parts.plan.title,
+        title: titleOf(words) || this.parts.plan.title,
         targetSeconds,
       };
       this.titled = true;

@@ -5,7 +5,7 @@ import { isItem, namesPart } from '../line-kinds/headings';
 import type { LineKind } from '../model/model';
 import type { Reading } from '../model/reading';
 import { inRoundBrackets, withoutMarkup } from '../tokens/spelled-out';
-import { wordCount } from '../model/line-words';
+import { cut, wordCount } from '../model/line-words';
 
 /* The first lines of a script: what names the class, and how long it is. */
 
@@ -245,6 +245,11 @@ const TITLE_WORDS = 16;
 /** One of a list, "- speaker on", names no class. */
 export function isListed(line: string): boolean {
   return /^\s*(?:[-*•·] |\[[ x]?\] )/i.test(line) && !/\s[-*•·]\s*$/.test(line);
+}
+
+/** The title that the words of a line give: a sentence by itself without its stop, as long as a title may be. */
+export function titleOf(words: string): string {
+  return cut(words.replace(/^([^.]*[\p{L}\d)])\.$/u, '$1'), LIMITS.titleCharacters);
 }
 
 /** The first heading, or a short line without a full stop at the very top, names the class. */

@@ -71,6 +71,8 @@ export interface ReadScript {
    * `null` where all were read. Such a plan is refused where plans are, so that nothing is left out unseen.
    */
   readonly unreadFrom: number | null;
+  /** The text with a line for each sentence, where long lines tell several steps; `null` where none does. */
+  readonly sentencesApart: string | null;
 }
 
 /** So long, in seconds, is a class rather than a step of one; common practice, no published source. */
