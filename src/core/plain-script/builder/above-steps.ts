@@ -31,7 +31,7 @@ const FOR_WHOM = /^(?:(?:suitable )?for )?(?:(?:absolute |complete |all )?(?:beg
 const LENGTH = /^(?:(?:total |planned )?(?:runtime|target|length|duration|time)|max(?:imum)?|at most|up to|no more than)[ :]+(.{2,16})$/i; // prettier-ignore
 const CLASS_FROM = 240;
 /** "Equipment: none", "Difficulty: easy". */
-const KIT = /^(?:equipment|props|materials|music|playlist|style|format|setting|space|difficulty|intensity|class size|prerequisites|dress|clothing|footwear|season|location|language|camera|lighting)(?: needed)?: \S/i; // prettier-ignore
+const KIT = /^(?:bring|equipment|props|materials|music|playlist|style|format|setting|space|difficulty|intensity|class size|prerequisites|dress|clothing|footwear|season|location|language|camera|lighting)(?: needed)?: \S/i; // prettier-ignore
 
 /** Between what is told in one line: "Tuesday 19:00, with Wren | 20 min". */
 const BETWEEN = /, | [|•·–—-] | {2,}/;

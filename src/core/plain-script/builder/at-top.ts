@@ -6,6 +6,7 @@ import type { Standing } from '../model/standing';
 
 /** The first line of a script: what it names, or the class that it tells, with its title where that is told first. */
 export function readAtTop(line: string, standing: Standing): readonly Reading[] {
+  if (standing.beside) return readNatural(line, standing);
   return withTitleFirst(line, standing) ?? titled(readNatural(line, standing), line, standing.alone);
 }
 

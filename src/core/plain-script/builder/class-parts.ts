@@ -51,7 +51,7 @@ import {
   withAmount,
   withSettings,
 } from './steps-of-lines';
-import { kindOfPart } from '../line-kinds/talks';
+import { isTalkedThrough, kindOfPart } from '../line-kinds/talks';
 
 /** A length behind the first words that are said is that of the class, where it is no shorter; else of what is said. */
 const CLASS_AT_LEAST = 300;
@@ -200,7 +200,7 @@ export class ClassParts {
   /** Below a movement's breath: said after its rounds, or in them how it is done; below a silence: into it, while there is room. */
   sayOrLeave(text: string, pause: number | null, how = false): void {
     const pauseSeconds = pause ?? PAUSE_SECONDS;
-    const silence = this.silence();
+    const silence = this.silence(text);
     if (silence) {
       const ends = text === '' || endsSilence(unquoted(text)) || silence.id === this.restId;
       const longer = ends
@@ -290,7 +290,7 @@ export class ClassParts {
 
   /** What a line below a silence tells of it; `null` where it tells of something else. */
   guidance(line: string, inset: boolean, listed: boolean, as: (words: string) => string): Guided | null {
-    const step = this.silence();
+    const step = this.silence(line);
     if (!step || step.id === this.restId) return null;
     const found = guidanceIn(line, { lasting: step.seconds, inset, listed, ofPart: !this.current() });
     const guided = found && guidedAs(found, as);
@@ -299,12 +299,12 @@ export class ClassParts {
   }
 
   /** The silence above; also that which a part is by its name and its time, where nothing stands in it yet. */
-  private silence(): SilenceStep | null {
+  private silence(told = ''): SilenceStep | null {
     const step = this.current();
     const part = this.sections.at(-1);
     if (step || !part) return isSilence(step) ? step : null;
     const { section, counts } = part;
-    if (!counts.seconds || kindOfPart(section.title) !== 'silence') return null;
+    if (!counts.seconds || kindOfPart(section.title) !== 'silence' || isTalkedThrough(told)) return null;
     return silenceOf(this.newId, section.title, counts);
   }
 

@@ -115,13 +115,17 @@ const MANNER = new RegExp(
   'i',
 );
 
+/** "Repeat 2-4 if there is time". */
+const IF_TIME =
+  /,? \(?(?:if (?:there is|there['’]s|we have|you have|i have|we['’]ve got)?(?: still| some| enough)* ?(?:time|minutes)(?: left| over)?|time permitting)\)?[.!]?$/i;
+
 /** "Repeat A-D". */
 const LETTERS = /\b([A-H]) ?(?:-|–|to|through) ?([A-H])\b/;
 const numberOfLetter = (letter: string): number => letter.charCodeAt(0) - 'A'.charCodeAt(0) + 1;
 
 /** "Repeat the last two", "All three again", "The whole set once more", "Repeat 2-4 twice"; `null` for anything else. */
 function repeatOf(written: string): Extract<DoneAgain, { what: 'repeats' }> | null {
-  const line = written.replace(MANNER, '').replace(LETTERS, (_, from: string, to: string) => `${numberOfLetter(from)}-${numberOfLetter(to)}`); // prettier-ignore
+  const line = written.replace(IF_TIME, '').replace(MANNER, '').replace(LETTERS, (_, from: string, to: string) => `${numberOfLetter(from)}-${numberOfLetter(to)}`); // prettier-ignore
   const found = wordsOf(line);
   const bare = withoutMark(line).toLowerCase();
   if (!found || !/\b(?:repeat|again|rpt|once more|twice|times|[x×] ?\d|\d ?[x×])(?![\p{L}\d])/u.test(bare)) return null;

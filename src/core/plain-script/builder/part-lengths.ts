@@ -13,7 +13,7 @@ import {
 import { toSeconds, type Seconds } from '@/core/units';
 import { secondsFrom, type Counts } from '../model/model';
 import { counted, finished, silenceOf, talkOfLine } from './steps-of-lines';
-import { isTold, kindOfPart } from '../line-kinds/talks';
+import { isTalkedThrough, isTold, kindOfPart } from '../line-kinds/talks';
 
 /*
  * How long a part of the class is to last, where its heading says so: "Warm up (8 mins)". What is in it and has no amount
@@ -74,7 +74,8 @@ export function partsAsLong(
       };
     // What is said in a part that is told has its time.
     const [only] = section.steps;
-    if (only?.kind === 'talk' && section.steps.length === 1 && !only.timed && kindOfPart(section.title) === 'talk')
+    const talked = kindOfPart(section.title) === 'talk' || (only?.kind === 'talk' && only.lines.some(({ text }) => isTalkedThrough(text))); // prettier-ignore
+    if (only?.kind === 'talk' && section.steps.length === 1 && !only.timed && talked)
       return { ...section, steps: [{ ...talkOfLine(newId, section.title, counts), id: only.id, lines: only.lines }] };
     const done = section.steps.some((step) => isMovement(step) || isSilence(step));
     return done ? section : { ...section, steps: [...section.steps, alone(Math.round(left))] };

@@ -86,7 +86,7 @@ export class SideBlocks {
     const meant = steps.slice(from, to);
     if (!meant.some(isDone) || steps.length + (times - 1) * meant.length > LIMITS.stepsInSection) return null;
     const copies = Array.from({ length: times - 1 }, () => meant.map((step) => copyStep(this.newId, step))).flat();
-    return [...steps.slice(0, to), ...copies, ...steps.slice(to)];
+    return [...steps, ...copies];
   }
 
   private onBothSides(steps: readonly Step[], from: number, to: number, side: Leg | null): readonly Step[] | null {

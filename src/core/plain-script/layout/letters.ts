@@ -4,6 +4,7 @@ import { indentOf } from '../model/line-words';
 import type { LineKind } from '../model/model';
 import { findCounts } from '../phrases/counts';
 import { isCounted } from '../line-kinds/name-lines';
+import { hasAmountIn } from './paragraphs';
 
 /*
  * What comes along when a plan is copied out of a letter, a chat or a file: the lines above it and below its end, who
@@ -79,6 +80,7 @@ const BESIDE_AT_MOST = 15;
 /** For each line whether it stands in such a list, or over it. */
 export function besideClass(lines: readonly string[]): readonly boolean[] {
   const beside = lines.map(() => false);
+  for (const one of aroundLetter(lines)) beside[one] = true;
   lines.forEach((line, at) => {
     for (const one of overviewAt(lines, at)) beside[one] = true;
     if (line.length > 60 || !BESIDE.test(withoutMarks(line))) return;
@@ -100,6 +102,40 @@ export function besideClass(lines: readonly string[]): readonly boolean[] {
     for (const one of [at, ...items]) beside[one] = true;
   });
   return beside;
+}
+
+/** "Dear Signe,", "Hi Odd,": to one person; who is greeted in a class has no name, or hears more behind it. */
+const SALUTATION =
+  /^(?:dear|hi|hello|hey|hej|hallo) (?!(?:all|everyone|everybody|friends?|folks|there|class|again)\b)[\p{L}’'-]{2,20}(?: (?:and )?\p{Lu}[\p{L}’'-]{1,20})?,$/iu;
+const SIGN_OFF =
+  /^(?:(?:(?:with|all|many|my|very|lots of|warm(?:est)?|kind(?:est)?|best|friendly|sunny|and|the) )*(?:greetings|regards|wishes|love|hugs?|best|thanks|sincerely|cheers)|yours(?: truly| sincerely)?|thank you|take care|see you (?:soon|then|there))[,.!]?(?: x{1,3})?$/iu;
+const SIGNED = /^(?:[-–—~] ?)?(?:x{1,3} )?\p{Lu}[\p{L}’'-]{1,20}(?: \p{Lu}[\p{L}’'.-]{0,20})?(?: x{1,3})?\.?$/u;
+const KISSED = /^(?:[-–—~] ?)?(?:x{1,3},? \p{Lu}\p{L}{1,20}|\p{Lu}\p{L}{1,20},? x{1,3})$/u;
+const END_LOOKED_AT = 4;
+const OPENING_AT_MOST = 3;
+
+/** How a letter greets, what it says before it comes to the class, and how it ends. */
+function aroundLetter(lines: readonly string[]): readonly number[] {
+  const written = lines.flatMap((line, at) => (line.trim() === '' ? [] : [at]));
+  const textAt = (index: number): string => itemAt(lines, itemAt(written, index)).trim();
+  const from = Math.max(1, written.length - END_LOOKED_AT);
+  const end = written.findIndex((_, index) => index >= from && (SIGN_OFF.test(textAt(index)) || KISSED.test(textAt(index)))); // prettier-ignore
+  if (end < 0 || written.length < LETTER_AT_LEAST) return [];
+  const signed = KISSED.test(textAt(end)) || written.slice(end + 1, end + 2).some((at) => SIGNED.test(itemAt(lines, at).trim())); // prettier-ignore
+  const greeted = written.findIndex((_, index) => index < OPENING_AT_MOST && SALUTATION.test(textAt(index)));
+  if (!signed && greeted < 0) return [];
+  const ending = written.slice(end, end + (signed && !KISSED.test(textAt(end)) ? 2 : 1));
+  if (greeted < 0) return ending;
+  // What is written to somebody, up to the first line that lists, heads or counts.
+  const opening = written.slice(greeted + 1, greeted + 1 + OPENING_AT_MOST);
+  const told = opening.findIndex((at) => !isTold(itemAt(lines, at)));
+  return [itemAt(written, greeted), ...opening.slice(0, told < 0 ? 0 : told), ...ending];
+}
+const LETTER_AT_LEAST = 5;
+
+/** A sentence of a letter that counts nothing. */
+function isTold(line: string): boolean {
+  return /[.!?:]$/.test(line.trim()) && line.trim().includes(' ') && !isItem(line) && !hasAmountIn(line); // prettier-ignore
 }
 
 /** Over a list of the parts that stand below it. */

@@ -72,12 +72,16 @@ function withLettersMarked(lines: readonly string[]): readonly string[] {
 const NUMBERED =
   /^(\s*)(\d{1,2})[ \t]+(?!(?:x|×|s|secs?|seconds?|m|mins?|minutes?|h|hours?|times|rounds|reps|sets?|each|of|to|or|and|on|per|more|left|right|l|r|br|breaths?|slow|big|deep|long)\b)(?=["“]?\p{L}{2})/iu;
 const NUMBERS_AT_LEAST = 3;
+/** "1/ Roll the shoulders": and no dates or times of day. */
+const SLASHED = /^(\s*)(\d{1,2})\/[ \t]+(?=["“]?\p{L}{2})/u;
 
 /** "1 shoulders up and down x10", "2 neck …": numbers from one on, one after the other, number a list. */
 function withNumbersMarked(lines: readonly string[]): readonly string[] {
-  const numbers = lines.flatMap((line) => NUMBERED.exec(line)?.[2] ?? []).map(Number);
-  if (numbers.length < NUMBERS_AT_LEAST || !numbers.every((one, at) => one === at + 1)) return lines;
-  return lines.map((line) => line.replace(NUMBERED, '$1$2. '));
+  return [NUMBERED, SLASHED].reduce((told, form) => {
+    const numbers = told.flatMap((line) => form.exec(line)?.[2] ?? []).map(Number);
+    const inOrder = numbers.every((one, at) => one === at + 1);
+    return numbers.length < NUMBERS_AT_LEAST || !inOrder ? told : told.map((line) => line.replace(form, '$1$2. '));
+  }, lines);
 }
 
 /** Lines with columns make a table of a script from so many on. */

@@ -1,6 +1,7 @@
 import { itemAt } from '@/core/units';
 import { isItem } from '../line-kinds/headings';
 import { indentOf } from '../model/line-words';
+import { NUMBER_IN_WORDS } from '../tokens/tokens';
 
 /*
  * Classes that are told in whole paragraphs: their lines broken where the page was narrow, and the sentences of each.
@@ -66,4 +67,25 @@ export function sentencesOf(text: string): readonly string[] {
   const found = text.split(BETWEEN_SENTENCES);
   const told = found.length >= SENTENCES.min && found.length <= SENTENCES.max;
   return told && found.every((sentence) => sentence.length <= SENTENCE_AT_MOST) ? found : [];
+}
+
+/** What leads on to another step within a sentence, and a name in marks behind "and". */
+const LEADING_ON =
+  /[,;] (?:and )?(?=(?:then(?! (?:(?:on|to|with) )?(?:the )?(?:left|right|other|same|with|without|adding|again|slower|faster|just|as|another|back)\b)|afterwards|after that|at the (?:very )?end|right at the end|finally|lastly|followed by)\b)|, and (?=["“]\p{Lu})/iu;
+/** "We get up and I do the rolls": going somewhere, then a step. */
+const GOING =
+  /^((?:(?:then|and|so|now|next) )*(?:we|they|you|everybody|everyone) (?:all )?(?:get|stand|sit|lie) (?:back )?(?:up|down)) and (?:then )?(?=(?:we|I|they|you|do|then|start|begin)\b)/iu;
+const AN_AMOUNT = new RegExp(`\\d|(?<!\\p{L})(?:${NUMBER_IN_WORDS}|half an?|an? (?:minute|few|couple)|twice|once)(?!\\p{L})`, 'iu'); // prettier-ignore
+
+/** Whether a sentence counts or times anything. */
+export const hasAmountIn = (text: string): boolean => AN_AMOUNT.test(text);
+
+/** The steps that a sentence tells one after the other, each with its amount; the sentence itself where it is one. */
+export function stepsTold(sentence: string): readonly string[] {
+  const parts = isItem(sentence) ? [] : sentence.split(LEADING_ON);
+  const told = parts.length > 1 && parts.every(hasAmountIn) ? parts : [sentence];
+  return told.flatMap((part) => {
+    const went = hasAmountIn(part) ? GOING.exec(part)?.[1] : undefined;
+    return went === undefined ? [part] : [`${went}.`, part.replace(GOING, '')];
+  });
 }

@@ -198,10 +198,28 @@ export function lastingByClock(lines: readonly string[]): readonly (Seconds | nu
   const unit = start <= IN_CLASS_FROM ? 1 : start >= IN_DAY_FROM ? 60 : null;
   if (known.length < LINES_AT_LEAST || !climbs || unit === null) return lines.map(() => null);
   const next = nextOf(times);
+  const end = unit === 1 ? endOf(lines, known.at(-1) ?? 0) : null;
   return times.map((time, at) => {
-    const until = next[at] ?? null;
+    const until = next[at] ?? end;
     return time === null || until === null ? null : (until - time) * unit;
   });
+}
+
+/** "Total: 15:00", "Length 15 min", above a column of clocks. */
+const WHOLE =
+  /^\W*(?:total(?: time)?|length|duration|runtime|target|time)[: ]+(?:(\d{1,3}):(\d{2})|(\d{1,3}) ?min(?:ute)?s?)\W*$/i;
+/** In seconds; what is longer has more in it than its line tells. */
+const LAST_AT_MOST = 300;
+
+/** When the class is over, in seconds, where a line tells that and the last of the clocks is not long before; else `null`. */
+function endOf(lines: readonly string[], last: number): number | null {
+  for (const line of lines) {
+    const [, minutes, seconds, whole] = (line.length > 40 ? null : WHOLE.exec(line.trim())) ?? [];
+    if (minutes === undefined && whole === undefined) continue;
+    const end = whole === undefined ? 60 * Number(minutes) + Number(seconds) : 60 * Number(whole);
+    return end > last && end - last <= LAST_AT_MOST ? end : null;
+  }
+  return null;
 }
 
 /** The time that comes next after each line. */

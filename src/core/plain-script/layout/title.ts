@@ -249,7 +249,8 @@ export function isListed(line: string): boolean {
 
 /** The title that the words of a line give: a sentence by itself without its stop, as long as a title may be. */
 export function titleOf(words: string): string {
-  return cut(words.replace(/^([^.]*[\p{L}\d)])\.$/u, '$1'), LIMITS.titleCharacters);
+  const open = words.replace(/[^(]/g, '').length > words.replace(/[^)]/g, '').length;
+  return cut(`${words}${open ? ')' : ''}`.replace(/^([^.]*[\p{L}\d)])\.$/u, '$1'), LIMITS.titleCharacters);
 }
 
 /** The first heading, or a short line without a full stop at the very top, names the class. */

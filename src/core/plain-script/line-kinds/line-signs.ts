@@ -29,6 +29,7 @@ export function isStill(written: string): boolean {
   )
     return true;
   if (STILL_BY_NAME.test(text) || /^relax(?:ing|ation)? (?:lying|sitting|seated|in silence|quietly|on (?:the|your|their) (?:chair|mat|back)|with (?:my|the|a) (?:recording|music))\b/i.test(text)) return true; // prettier-ignore
+  if (/^(?:hands?|palms?|arms|head|legs|knees|feet)\b[^,]*, rest(?:ing)?$/i.test(text)) return true;
   if (/^nothing(?: else)?(?:[,.;]| (?:but|except)\b)/i.test(text)) return true;
   if (/\b(?:do(?:ing)? nothing|nothing at all|nothing to do)\b/iu.test(text)) return true;
   return (

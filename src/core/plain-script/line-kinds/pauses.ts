@@ -9,6 +9,8 @@ import { isSwapped, wordAmong } from '../tokens/tokens';
 
 /** A pause that is written without its time, in seconds; common practice, no published source. */
 const UNTIMED = 5;
+/** Seconds; so long nobody only rests before the next step. */
+const LONG_FROM = 60;
 const PAUSE_WORDS = [
   'pause',
   'silence',
@@ -16,6 +18,7 @@ const PAUSE_WORDS = [
   'rest',
   'breather',
   'break',
+  'brake',
   'brk',
   'gap',
   'rst',
@@ -27,7 +30,7 @@ const PAUSE_WORDS = [
 export function pauseIn(text: string): number | null {
   if (
     text.length > 70 ||
-    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|small|tiny|brief|arms|hands|stop|break|brk|breather|gap|nothing|them|take|settle|breathe out|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
+    !/^[(.…]|\b(?:pa|pu|silen|wait|rest|rset|erst|rst|leave|water|drink|tea|coffee|mini|small|tiny|brief|arms|hands|stop|break|brake|brk|breather|gap|nothing|them|take|settle|breathe out|of quiet|of still|catch|get|recover|shake|off\b|time|breathing space)/i.test(
       text,
     )
   )
@@ -38,6 +41,8 @@ export function pauseIn(text: string): number | null {
   if (dotted) return Number(dotted[1]);
   const figure = /^\(?(?:pause:? \(?(\d{1,3})\)?|(?:breather|break|wait|rest)(?: [–-]|:)? (\d0))\)?$/i.exec(text);
   if (figure) return Number(figure[1] ?? figure[2]) <= 300 ? Number(figure[1] ?? figure[2]) : null;
+  const minutes = /^(?:(?:water|tea|drinks?|coffee|short|little) )?break(?: [–-]|:)? ([1-5])$/i.exec(text);
+  if (minutes) return 60 * Number(minutes[1]);
   const bare = text
     .replace(/^\(|\)\.?$/g, '')
     .replace(/^between [^:]{2,30}: /i, '')
@@ -48,6 +53,9 @@ export function pauseIn(text: string): number | null {
     );
   const { counts, rest } = findCounts(bare.replace(/\bfor half a minute\b/i, 'half a minute'));
   const [asked] = counts.seconds ?? [];
+  // "Hands on the belly, rest 2 min" is a posture.
+  if ((asked ?? 0) >= LONG_FROM && /^(?:hands?|palms?|arms|head|lie|lying|legs|knees|feet)\b[^,]*, rest/i.test(text))
+    return null;
   if (asked === undefined || asked > 300 || counts.rounds !== undefined || counts.ownPace) return null;
   if (rest === '' && /^\(.*\)\.?$/.test(text)) return asked;
   const words = rest.toLowerCase().replace(/[^\p{L} ]/gu, '').split(/\s+/).filter((one) => !SMALL.has(one)); // prettier-ignore
@@ -88,7 +96,7 @@ const PAUSE_FOR = /^(?:an? |short |quick |little )*(?:pause|stop|break) for (?:a
 /** A shorter one is taken where people stand, between two lines. */
 const REST_FROM = 20;
 
-const RESTS = /\b(?:rest|break|brk|breather|water|drink|tea|stop)\b/i;
+const RESTS = /\b(?:rest|break|brake|brk|breather|water|drink|tea|stop)\b/i;
 
 /** What a rest is called, by what is left of its line: "Water break"; nothing where it is only a pause. */
 export function restNamed(rest: string): string {

@@ -148,3 +148,10 @@ export function kindOfPart(title: string): 'talk' | 'silence' | 'movement' {
 
 const STILL = /settl|still|quiet|silen|medit|\brest|relax|arriv|ground|cent(?:er|re)ing/i;
 const CLOSING = /^(?:the )?(?:clos(?:e|ing)|end(?:ing)?|finish(?:ing)?|open(?:ing)?|begin(?:ning)?|start)$/i;
+
+/** "Circle, names, any aches?": in a part of its own time people talk, whatever the part is called. */
+export function isTalkedThrough(line: string): boolean {
+  return /\?\s*$|^(?:(?:circle|round|say|share|our|with)[ ,]+)*(?:names?|introductions?|hellos?|check[- ]?ins?)\b/i.test(
+    line.trim(),
+  );
+}

@@ -23,7 +23,7 @@ import { isOfLetter } from '../layout/letters';
 import { withWayOfBreath } from '../line-kinds/step-settings';
 import { isStill, isTransition, TALK_STARTS } from '../line-kinds/line-signs';
 import { secondsFrom, type LineKind } from '../model/model';
-import { sentencesOf } from '../layout/paragraphs';
+import { sentencesOf, stepsTold } from '../layout/paragraphs';
 import { lostClauses } from './lost-clauses';
 import { reading, type Reading } from '../model/reading';
 import { ofStepAbove } from './of-step-above';
@@ -125,7 +125,7 @@ const STEPS_SHARE = 0.4;
 
 /** A paragraph as its sentences, where enough of them are steps with amounts; `null` for any other line. */
 function paragraphOf(text: string, line: string, standing: Standing): readonly Reading[] | null {
-  const sentences = text.length < PARAGRAPH_FROM ? [] : sentencesOf(text);
+  const sentences = text.length < PARAGRAPH_FROM ? [] : sentencesOf(text).flatMap(stepsTold);
   if (sentences.length === 0) return null;
   let { under } = standing;
   let steps = 0;

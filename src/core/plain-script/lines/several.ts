@@ -41,7 +41,7 @@ const ONE_WAY =
 
 /** The steps of a line that names more than one with its amount; `null` where it is one step. */
 export function severalSteps(body: string): readonly Reading[] | null {
-  const steps = stepsOfList(body) ?? stepsIn(body);
+  const steps = stepsOfList(body) ?? stepsThere(body) ?? stepsIn(body);
   // With a capital at the start of the line its other names begin with one, too.
   if (steps === null || !/^\p{Lu}/u.test(body)) return steps;
   return steps.map((one) => ({ ...one, words: capitalised(one.words) }));
@@ -53,6 +53,16 @@ function stepsOfList(body: string): readonly Reading[] | null {
     body.length > LINE_AT_MOST ? undefined : /^\d{1,2} \p{L}[\p{L} ]{2,24}(?::| [–-]) (\p{L}.+)$/u.exec(body)?.[1];
   const steps = list === undefined ? null : stepsBetween(list);
   return steps && steps.length >= LISTED ? steps : null;
+}
+
+/** "Standing behind the chair: heel raises 10, leg lifts 8 each": where people are, and what is done there. */
+const WHERE =
+  /^((?:standing|sitting|seated|lying|kneeling|in pairs|on (?:the|a|your) (?:floor|mats?|chairs?)|(?:stand|sit|lie|kneel) \p{L}+)[^:;,\d]{0,50}): (\p{L}.+)$/iu;
+
+function stepsThere(body: string): readonly Reading[] | null {
+  const [, where = '', told = ''] = WHERE.exec(body) ?? [];
+  const steps = told === '' ? null : stepsIn(told);
+  return steps && steps.length > 1 ? [reading('transition', where, {}, true), ...steps] : null;
 }
 
 function stepsIn(body: string): readonly Reading[] | null {

@@ -13,12 +13,16 @@ import { reading, type Reading } from '../model/reading';
  */
 
 const LINE_AT_MOST = 240;
-const MAY_TELL = /back\b|\b(?:bell|gong|bowl|chime|last|caution|careful|contra|warning|inhal|breathe|in\b.*\bout)/i;
+const MAY_TELL =
+  /\bthen\b.*(?:silen|still|quiet)|back\b|\b(?:bell|gong|bowl|chime|last|caution|careful|contra|warning|inhal|breathe|in\b.*\bout)/i;
 /** What stands between a step and what is told of it. */
 const APART = /[,;.]\s+(?:(?:and|then) )*|\s+[–—|/-]\s+/gu;
 /** "hold the last one for 3 breaths", "stay in the last for 10 s": on the last round. */
 const ON_LAST =
   /^(?:and |then )*(?:(?:the )?last (?:one|round|time|rep)[:,]? (?:hold|stay|pause|linger)\b.{0,30}$|(?:hold|stay (?:in|on|with)|pause (?:in|on)|keep|linger (?:in|on)) (?:the |your )?(?:very )?last(?: (?:one|round|time|rep|go))?\b.{0,40}$)/i;
+/** "Nine breaths, then silence": as long as there is time for it. */
+const THEN_QUIET =
+  /^(.{4,}?)[,;.]? (?:and )?then,? (?:(?:just|in|into|a (?:long|short|little)|some) )*(silence|stillness|quiet|(?:be|stand|sit|lie|rest|stay) (?:still|quiet|quietly|silently|in (?:silence|stillness)))[.!]?$/iu;
 const WARNED = /^(?:caution|careful|be careful|contra-?indications?|c\/i|warning|watch out)(?: ?: ?| [–—-] )/i;
 const BREATHED = /^(?:with (?:the |each )?)?(?:inhal|exhal|breathe (?:in|out)|in\b|out\b)/i;
 
@@ -31,6 +35,8 @@ export interface ToldBehind {
 /** Both, where a line has both; else `null`. */
 export function toldBehind(text: string): ToldBehind | null {
   if (text.length > LINE_AT_MOST || !MAY_TELL.test(text) || !MAY_COUNT.test(text)) return null;
+  const [, done = '', quiet = ''] = THEN_QUIET.exec(text) ?? [];
+  if (quiet !== '' && hasAmount(findCounts(done).counts)) return { head: done, told: [reading('silence', quiet, {}, true)] }; // prettier-ignore
   for (const mark of text.matchAll(APART)) {
     const head = text.slice(0, mark.index).trimEnd();
     const told = tellsOf(text.slice(mark.index + mark[0].length));

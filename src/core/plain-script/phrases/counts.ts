@@ -109,7 +109,7 @@ function repeated(text: string): FoundCounts | null {
 
 /** "Walk ten steps back and ten steps forward, three times": how many steps are of how it is done. */
 const STEPS_OFTEN = new RegExp(
-  `^(.{3,100}\\b(?:\\d{1,2}|${NUMBER_IN_WORDS}) steps\\b.{0,60}?)[,;]? (?:[x×] ?(\\d)|(\\d|${NUMBER_IN_WORDS}) ?(?:[x×]|times)|twice)[.!]?$`,
+  `^(.{3,100}\\b(?:\\d{1,2}|${NUMBER_IN_WORDS}) steps\\b.{0,60}?)[,;]? (?:[x×] ?(\\d)|(\\d|${NUMBER_IN_WORDS}) ?(?:[x×]|times|rounds)|twice)[.!]?$`,
   'iu',
 );
 
@@ -121,7 +121,9 @@ function stepsOften(text: string): FoundCounts | null {
   const { sides, startSide } = findAmounts(head).counts;
   // Both ways are in each of them.
   const sided = sides !== 'alternating' ? {} : { sides, ...(startSide ? { startSide } : {}) };
-  return { counts: { ...counts, ...sided }, rest: head, bare: false, crowded: false, holds: null, aside: null };
+  const [, before, behind] = /^(\p{L}[^:]{2,40}): (.+)$/u.exec(head) ?? [];
+  const aside = before !== undefined && behind !== undefined ? { before, behind } : null;
+  return { counts: { ...counts, ...sided }, rest: head, bare: false, crowded: false, holds: null, aside };
 }
 
 const TAIL = "((?: (?!and\\b|then\\b)[\\p{L}'’]+){1,5}?)";

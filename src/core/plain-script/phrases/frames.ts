@@ -19,7 +19,7 @@ const JOINING = phrases(
   'if there is time', 'if there’s time', "if there's time", 'if there is still time', 'if time', 'if time allows', 'if we have time', 'if i have time', 'if you have time', 'time permitting',
   'usually', 'normally', 'mostly', 'generally', 'otherwise', 'please', 'and', 'so', 'then', 'now', 'next', 'also', 'again', 'first', 'firstly', 'secondly', 'thirdly', 'finally', 'lastly', 'last', 'first of all',
   'last of all', 'first thing', 'second thing', 'third thing', 'fourth thing', 'fifth thing', 'next thing', 'last thing', 'there is a bit where', 'there’s a bit where', "there's a bit where", 'there is a part where', 'there is a moment where', 'after', 'afterwards', 'after that', 'after this', 'after which', 'after these', 'from there', 'from here', 'later', 'later on', 'to finish', 'to start',
-  'to begin', 'to end', 'to close', 'to open', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
+  'to begin', 'to end', 'to close', 'to open', 'at the very end', 'right at the end', 'at the very start', 'at the very beginning', 'at the very last', 'to finish off', 'to start with', 'to begin with', 'to finish with', 'to end with', 'to close with', 'at the end', 'at the start',
   'at the beginning', 'in the middle', 'in between', 'here', 'ok', 'okay', 'right', 'well', 'followed by', 'for a start', 'once more', 'as usual',
   'as always', 'last week', 'last time', 'this week', 'today', 'in the end', 'at last', 'for a change', 'as a warm-up', 'part one', 'part two', 'part three', 'following this', 'this is followed by', 'that is followed by', 'it is followed by', 'following that', 'it goes on with', 'it begins with', 'it starts with', 'it ends with',
 ); // prettier-ignore
@@ -91,14 +91,26 @@ const CAME_NEXT =
   /,? (?:came|comes|come|is|are|was|follows|followed|followed on) (?:next|after (?:that|this)|then|first|last|later|again)\b[,:]?(?= )|,?(?<!\b(?:arms?|hands?|eyes?|gaze|head|hips?|waist|weight|body|rest|elbows?|knees?|feet|shoulders?)) follows?(?=,)/iu;
 /** Why, when and if, behind all. */
 const CLAUSE_BEHIND =
-  /,? (?:before|if|while|because|so that|until|since|unless|whenever|though|although) (?:you|they|we|i|it|there|everyone|everybody|the|that|your|their|anybody|anyone|somebody|needed|necessary)\b[^.]*\.?$/iu;
+  /,? (?:before|if|while|because|so that|until|since|unless|whenever|though|although) (?:you|they|we|i|it|there|everyone|everybody|the|that|your|their|anybody|anyone|somebody|needed|necessary)\b[^.]*\.?$|, (?:they|people|everyone|everybody|most(?: of them)?) (?:all |usually |always |often |really |just )*(?:like|love|want|need|enjoy|find|know)\b[^.]*\.?$/iu;
+
+/** "After that comes “Gathering the nets” six times": its only marks are around a name. */
+const NAME_QUOTED =
+  /(?<=^[^"“”]*\b(?:comes?|is|are|do|with|then|and|into|by|called|repeat|through) )["“](\p{Lu}[^"“”.!?,]{2,40})["”](?=[^"“”]*$)/u;
+/** "…, which they know well, …" */
+const KNOWN =
+  /, which (?:they|you|we|everyone|everybody) (?:all )?(?:know|like|love|remember)s?(?: \p{L}+){0,2}(?=,|$)/iu;
+/** "I do the rolls with them". */
+const WITH_THEM =
+  /(?<=\bI (?:do|go through|practi[sc]e) .*) with (?:them|everyone|everybody|the group)(?=,| for\b|$)/iu;
 
 /** A sentence without what only tells of the step in it; `null` where none of that is found. */
 export const withoutFrame = rememberedLately(lookForFrame);
 
 function lookForFrame(sentence: string): string | null {
-  if (sentence.length > FRAMED_UP_TO || !FIGURE.test(sentence) || NO_STEP.test(sentence)) return null;
-  const told = withoutOpening(sentence.replace(FOR_NAME, '$1: ').replace(NUMBERED, ''))
+  if (sentence.length > FRAMED_UP_TO || !FIGURE.test(sentence)) return null;
+  const named = sentence.replace(NAME_QUOTED, '$1').replace(KNOWN, '');
+  if (NO_STEP.test(named)) return null;
+  const told = withoutOpening(named.replace(WITH_THEM, '').replace(FOR_NAME, '$1: ').replace(NUMBERED, ''))
     .replace(HELD_TELLING, ', hold ')
     .replace(TELLING, ', ')
     .replace(CAME_NEXT, ',');
@@ -163,7 +175,7 @@ function behindPart(tokens: readonly Token[], from: number): number | null {
 /** Behind "Next comes", "Finish with", "Have them", "Take" before a number; `null` where none of that stands. */
 function behindNobody(tokens: readonly Token[], from: number): number | null {
   const comes = skip(tokens, from, COMES, 1);
-  if (from > 0 && comes > from) return comes;
+  if (comes > from && (from > 0 || word(tokens, from) === 'comes')) return comes;
   const led = behindLed(tokens, from);
   if (led !== null) return led;
   const first = word(tokens, from);

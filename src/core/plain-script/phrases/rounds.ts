@@ -15,6 +15,7 @@ const COUNTED = [...ROUND_WORDS, ...COUNTED_WORDS];
 const NAMED_COUNTS = [...COUNTED_WORDS, 'breaths', 'circles', 'turns', 'sweeps', 'strokes'] as const;
 /** Names of motions in the plural that differ from their verbs by a letter only. */
 const MOTIONS: ReadonlySet<string> = new Set(['sighs', 'drops', 'shakes', 'stretches', 'claps', 'nods', 'bends', 'dips', 'twists', 'flicks', 'hops', 'knocks', 'reaches', 'hums', 'yawns', 'pats', 'stamps', 'shrugs', 'breathings', 'bows', 'yeses', 'nos', 'oms', 'hoots', 'laps', 'spirals', 'loops', 'eights']); // prettier-ignore
+const OF_A_FORM = /^(?:section|sec|sect|part|form|lesson|chapter|number|no|exercise|movement|posture|module|unit)$/;
 export const MOST_ROUNDS = 200;
 /** From 1 to no fewer is which of a set, and not how often. */
 const NUMBERED_FROM = 5;
@@ -43,6 +44,10 @@ export function roundsAt(tokens: readonly Token[], at: number, take: Take, taken
   const sets = /^[x×]$/.test(word(tokens, next)) && amount.inFigures ? amountAt(tokens, next + 1) : null;
   // "moves 1-7 x 2": from which of them to which.
   if (sets?.inFigures && amount.range[0] === 1 && amount.range[1] >= NUMBERED_FROM && sets.range[1] <= MOST_ROUNDS)
+    return take({ what: 'rounds', range: sets.range, bare: false, eachSide: false }, sets.next, next);
+  // "form section 1 x2".
+  const [first, last] = amount.range;
+  if (sets?.inFigures && first === last && OF_A_FORM.test(word(tokens, at - 1)))
     return take({ what: 'rounds', range: sets.range, bare: false, eachSide: false }, sets.next, next);
   if (sets?.inFigures) return timesOver(amount, sets, tokens, take, rounds);
   if (/^[x×]$/.test(word(tokens, next)) && amount.inFigures) return rounds(amount, mannerBehind(tokens, next + 1));

@@ -67,7 +67,7 @@ export function lengthIn(lines: readonly string[], at: number): Reading | null {
 
 /** "We have about twelve minutes together." */
 const CLASS_LASTS =
-  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b|\b(?:quick|short|long|little) one (?:today|tonight|this (?:morning|evening))?,? (?:just |only |about )*((?:\w+[- ])?\w+ minutes)\b|\bwe(?:['’]re| are) (?:going to|gonna) (?:do|have) an? ((?:\w+[- ])?\w+[- ]minutes?) (?:break|class|practice|session|routine|flow|lesson)\b/i;
+  /\b(?:we (?:have|['’]?ve got)|(?:practice|class|session|video|lesson|it|this)(?:['’]s| is| takes| lasts| will take| will last)(?: only| just)?) (?:about |around |roughly |only |just )*((?:\w+[- ])?\w+ minutes?)\b|\b(?:disturbed|with me|together|here) for the next ((?:\w+[- ])?\w+ minutes)\b|\b(?:quick|short|long|little) one (?:today|tonight|this (?:morning|evening))?,? (?:just |only |about )*((?:\w+[- ])?\w+ minutes)\b|\bwe(?:['’]re| are) (?:going to|gonna) (?:do|have) an? ((?:\w+[- ])?\w+[- ]minutes?) (?:break|class|practice|session|routine|flow|lesson)\b|^(?:and )?today(?:['’]s| is|,? (?:it['’]s|we have|we do|i have))?,? (?:an?|the|our) ((?:\w+[- ])?\w+[- ]minutes?) (?:break|class|practice|session|routine|flow|lesson)\b/i;
 
 /** The length of the class that a sentence tells, above any step; `null` for any other. */
 export function lengthSpoken(text: string): Reading | null {

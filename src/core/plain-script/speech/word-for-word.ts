@@ -1,3 +1,4 @@
+import { itemAt } from '@/core/units';
 import { SENTENCE_END } from '../lines/amounts-spoken';
 import { captionsOf, withStopsSpoken } from '../layout/dictated';
 import { asSentencesHeard } from '../layout/heard';
@@ -64,6 +65,19 @@ export function spokenLines(written: readonly string[], heard = false): readonly
 
 /** The lines with their stops, where a machine heard them from somebody who speaks a class; else `null`. */
 export function linesHeard(written: readonly string[]): readonly string[] | null {
+  const stamps = written.map((line) => STAMP_BEFORE.exec(line)?.[0] ?? '');
+  const stamped = stamps.filter((stamp) => stamp !== '').length;
+  if (stamped < STAMPED_SHARE * written.filter((line) => line.trim() !== '').length || stamped < LINES_AT_LEAST)
+    return linesHeardAt(written);
+  const heard = linesHeardAt(written.map((line, at) => line.slice(itemAt(stamps, at).length)));
+  return heard && heard.map((line, at) => itemAt(stamps, at) + line);
+}
+
+/** A time before what is heard then, or by itself above it. */
+const STAMP_BEFORE = /^\s*[[(]?(?:\d{1,2}:)?\d{1,2}:\d{2}[\])]?(?:[\s:–—-]+|$)/;
+const STAMPED_SHARE = 0.4;
+
+function linesHeardAt(written: readonly string[]): readonly string[] | null {
   const captions = captionsOf(written);
   if (captions) return captions;
   const told = [asSentencesHeard(written), withStopsSpoken(written)];
