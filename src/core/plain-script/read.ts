@@ -21,7 +21,7 @@ import { linesHeard, spokenLines } from './speech/word-for-word';
 import { withSentencesApart } from './sentences-apart';
 import { spokenHeads, withoutSpeaker } from './layout/spoken-scripts';
 import { withStretches } from './phrases/stretches';
-import { withoutBreaks } from './layout/paragraphs';
+import { withCapitals, withoutBreaks } from './layout/paragraphs';
 import { areToldOff, withToldOffMarked } from './layout/ordinals';
 import { withoutRowMarks } from './layout/rows';
 import { withSlipsMended } from './tokens/slips';
@@ -55,7 +55,7 @@ export function readScript(newId: NewId, text: string, put: ReadonlyMap<number, 
   const isTidy = lines.some((line) => TIDY.test(line));
   const builder = new ScriptBuilder(newId, isShouted(lines), isTidy);
   const heard = isTidy ? null : linesHeard(lines);
-  const told = isTidy ? lines : (heard ?? withStopsTold(lines));
+  const told = isTidy ? lines : (heard ?? withStopsTold(lines.map(withCapitals)));
   const bare = asSet(told, isTidy);
   const lasting = lastingByClock(bare);
   const parts = nameParts(bare);

@@ -24,9 +24,8 @@ export function evened(lines: readonly string[]): readonly string[] {
   const plain = lines.map((line) => (headed ? shown(line) : withoutQuoteMark(shown(line))).trimEnd());
   const indents = plain.filter((line) => line !== '').map((line) => itemAt(/^[ \t]*/.exec(line) ?? [''], 0));
   const common = indents.reduce(shared, indents[0] ?? '').length;
-  const set = withColumns(
-    withOrdinalsMarked(withNumbersMarked(withLettersMarked(plain.map((line) => line.slice(common))))),
-  );
+  const listed = withPicturesMarked(plain.map((line) => line.slice(common)));
+  const set = withColumns(withOrdinalsMarked(withNumbersMarked(withLettersMarked(listed))));
   const even = withoutStops(set).map((line) => (line === '' ? '' : withSingleBlanks(withMarkApart(line))));
   return withoutTabInTitle(even);
 }
@@ -53,6 +52,16 @@ function withoutStops(lines: readonly string[]): readonly string[] {
     line.trim().split(/\s+/).length <= WORDS_OF_A_NAME + 1 &&
     !/[.!?] /.test(line.replace(/^\s*\d{1,2}\. /, ''));
   return lines.map((line) => (isShort(line) && !SPOKEN.test(line) ? line.slice(0, -1) : line));
+}
+
+const PICTURED = /^(\s*)(?:(?!\d)\p{Emoji_Presentation}|\p{Extended_Pictographic})[\uFE0F\u200D]?[ \t]+(?=["“]?\p{L})/u;
+const PICTURES_AT_LEAST = 3;
+
+/** "🌊 Arm circles", "🌊 Rest": the same picture before the lines of a list is its mark. */
+function withPicturesMarked(lines: readonly string[]): readonly string[] {
+  const pictures = lines.flatMap((line) => PICTURED.exec(line)?.[0].trim() ?? []);
+  if (pictures.length < PICTURES_AT_LEAST || new Set(pictures).size > 1) return lines;
+  return lines.map((line) => line.replace(PICTURED, '$1- '));
 }
 
 const LETTERED = /^(\s*)([A-Z])[ \t]+(?=\p{Lu}\p{Ll})/u;

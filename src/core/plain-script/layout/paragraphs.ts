@@ -1,6 +1,6 @@
 import { itemAt } from '@/core/units';
 import { isItem } from '../line-kinds/headings';
-import { indentOf } from '../model/line-words';
+import { capitalised, indentOf } from '../model/line-words';
 import { NUMBER_IN_WORDS } from '../tokens/tokens';
 
 /*
@@ -58,6 +58,18 @@ function isBroken(block: readonly string[]): boolean {
   return long && within.length >= BREAKS_AT_LEAST && within.length >= BROKEN_SHARE * breaks.length;
 }
 
+/** A stop behind a word that is no abbreviation, and a small letter behind it. */
+const SMALL_BEHIND =
+  /(?<=(?:\p{L}{3}|\p{L}\))(?<!\b(?:approx|min|mins|sec|secs|etc|incl|max|reps|lbs|tel|opt|esp|ref))[.!?]) (?=\p{Ll})/giu;
+const SMALL = { from: 100, atLeast: 3 } as const;
+
+/** "so we begin in a circle. then rolling the shoulders. …": long lines in small letters, with a capital behind each stop. */
+export function withCapitals(line: string): string {
+  if (line.length < SMALL.from || line.length > PARAGRAPH_AT_MOST || /[.!?] \p{Lu}/u.test(line)) return line;
+  const told = line.split(SMALL_BEHIND);
+  return told.length <= SMALL.atLeast ? line : told.map(capitalised).join(' ');
+}
+
 const BETWEEN_SENTENCES = /(?<=[.!?]["”)]?)\s+(?=["“(]?\p{Lu}|\d)/u;
 
 /** The sentences of a paragraph; none where it is one sentence, or too long to be told apart. */
@@ -71,7 +83,7 @@ export function sentencesOf(text: string): readonly string[] {
 
 /** What leads on to another step within a sentence, and a name in marks behind "and". */
 const LEADING_ON =
-  /[,;] (?:and )?(?=(?:then(?! (?:(?:on|to|with) )?(?:the )?(?:left|right|other|same|with|without|adding|again|slower|faster|just|as|another|back)\b)|afterwards|after that|at the (?:very )?end|right at the end|finally|lastly|followed by)\b)|, and (?=["“]\p{Lu})/iu;
+  /[,;] (?:and )?(?=(?:then(?! (?:(?:on|to|with) )?(?:the )?(?:left|right|other|same|with|without|adding|again|slower|faster|just|as|another|back)\b)|afterwards|after that|at the (?:very )?end|right at the end|finally|lastly|followed by)\b)|, and (?=["“]\p{Lu}|the one (?:where|with|that)\b)/iu;
 /** "We get up and I do the rolls": going somewhere, then a step. */
 const GOING =
   /^((?:(?:then|and|so|now|next) )*(?:we|they|you|everybody|everyone) (?:all )?(?:get|stand|sit|lie) (?:back )?(?:up|down)) and (?:then )?(?=(?:we|I|they|you|do|then|start|begin)\b)/iu;

@@ -195,7 +195,7 @@ const OF_DAY =
 
 /** "9.00 Arrive", "0:00-2:00 Shake": a line of a day or a class by its time, and no title. */
 export function isDated(line: string): boolean {
-  return /^\s*[[(]?\d{1,2}[:.]\d{2}(?: ?[-–] ?\d{1,2}[:.]\d{2})?[\])]? +\p{L}/u.test(line);
+  return /^\d{1,3}-\d{1,3} min: |^\s*[[(]?\d{1,2}[:.]\d{2}(?: ?[-–] ?\d{1,2}[:.]\d{2})?[\])]? +\p{L}/u.test(line);
 }
 
 /** "We begin by standing for a minute." */

@@ -137,3 +137,15 @@ export function restOf(part: string): Reading | null {
   if (seconds === undefined || counts.rounds !== undefined || !/^(?:a |short |quick |brief )*(?:rest|pause|break|breather|wait)$/i.test(rest)) return null; // prettier-ignore
   return reading('pause', restNamed(rest), { seconds: [seconds, seconds, seconds] }, true);
 }
+
+const STAGED = /^\[([^[\]]*\b(?:music|fade[ -]?(?:in|out)|jingle|title card|logo|b-roll|credits)\b[^[\]]*)\]$/i;
+
+/** "[intro music 10 s]", in a recording: a pause so long, or nothing that is done; `null` for any other line. */
+export function stagedIn(line: string): Reading | null {
+  const [, told = ''] = line.length > 80 ? [] : (STAGED.exec(line) ?? []);
+  if (told === '') return null;
+  const { counts, rest } = findCounts(told);
+  const [seconds] = counts.seconds ?? [];
+  if (seconds === undefined) return reading('nothing', '', {}, true);
+  return reading('pause', sentenceCase(rest), { seconds: [seconds, seconds, seconds] }, true);
+}

@@ -36,7 +36,8 @@ import { countedAbove, remarkOf } from './remarks';
 import { headAndTail, type Tailed } from './tails';
 import { toldBehind } from './told-behind';
 import { nameInSentence } from '../phrases/title-names';
-import { capitalised, sentenceCase, singleSpaced, unquoted, wordCount } from '../model/line-words';
+import { stagedIn } from '../line-kinds/pauses';
+import { asSentence, capitalised, sentenceCase, singleSpaced, unquoted, wordCount } from '../model/line-words';
 import { wayInList } from './ways-in-list';
 
 /** The time of day of the class at which a line stands: "12:40 Row" is no length. */
@@ -95,6 +96,8 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const written = line.trim();
   const short = written.length > GRAMMAR_UP_TO ? singleSpaced(written) : written;
   if (isOfLetter(short, standing.under)) return [reading('nothing', '')];
+  const staged = stagedIn(short);
+  if (staged) return [staged];
   if (standing.beside) return [reading('nothing', '', {}, true)];
   const heading = standing.under === 'nothing' ? aboveClass(short) : null;
   if (heading) return heading;
@@ -104,7 +107,7 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   const { text, remarks, part } = row;
   const stands = row.named ? { ...standing, named: true } : standing;
   const found = withWayOfBreath(minutesOfPart(text, readWhole(text, line, stands)));
-  const doubted = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found);
+  const doubted = withDoubts(text, standing.inMinutes ? minutesAlone(text, found) : found).flatMap(nameAlone);
   const readings = doubted.filter(({ kind, words }, at) => at === 0 || kind !== 'said' || !LEFT_OVER.test(words));
   const [first] = readings;
   // "8) Standing, 4'" over "9) close: rub hands, bow": what goes on numbering is not said into the silence.
@@ -115,8 +118,16 @@ function readLine(line: string, standing: Standing): readonly Reading[] {
   return [...opened, ...beside, ...lostClauses(text, beside).flatMap(remarkOf)];
 }
 
+/** "Sit on the edge of the bed. 1 min to notice the breath": a name ends with its sentence. */
+function nameAlone(one: Reading): readonly Reading[] {
+  const [, name, behind] = /^((?:\S+ ){2,}\p{L}{3,})\. (\p{Ll}.*)$/u.exec(one.words) ?? [];
+  if (name === undefined || behind === undefined || !STEPS.has(one.kind)) return [one];
+  return [{ ...one, words: name, unsure: true }, reading('said', asSentence(behind))];
+}
+
 /** What is left of "5 rounds of in 4 / out 6" says nothing. */
-const LEFT_OVER = /^(?:of|with|at|in|on|and|for|the|to|then)$/i;
+const LEFT_OVER =
+  /^(?:of|with|at|in|on|and|for|the|to|then|(?:arm|leg|hand|foot|side)(?: (?:arm|leg|hand|foot|side))?)$/i;
 
 const PARAGRAPH_FROM = 60;
 /** Of the sentences of a paragraph that tells a class so many are steps. */

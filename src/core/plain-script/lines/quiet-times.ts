@@ -12,7 +12,7 @@ export function isMinuteOfQuiet(body: string): boolean {
 
 /** "Nobody moves for a minute", "No talking, 1 min", "Hold the quiet 1 min". */
 const SILENT_ALONE =
-  /^(?:(?:and|now|then|next)[,:]? )*(?:nobody (?:moves|speaks|talks)|I (?:say nothing|stop (?:speaking|talking)|keep (?:quiet|silent)|am (?:quiet|silent)|stay (?:quiet|silent)|do not (?:talk|speak)|don['’]t (?:talk|speak))|no (?:instructions|cues|guidance|voice)[,:;.]? (?:just |only )?(?:breathe|stand|sit|be|rest|listen)|no (?:talk(?:ing)?|words|speaking)|(?:hold|keep) (?:the |this )?(?:quiet|silence|stillness)|let (?:the )?(?:silence|stillness) \p{L}+|(?:breathe|stand|sit|wait) and be (?:still|quiet|silent)|leave (?:them|everyone|everybody|people) in (?:silence|stillness|peace))(?:$|[ ,.;(])/iu;
+  /^(?:(?:and|now|then|next)[,:]? )*(?:nobody (?:moves|speaks|talks)|I (?:say nothing|stop (?:speaking|talking)|keep (?:quiet|silent)|am (?:quiet|silent)|stay (?:quiet|silent)|do not (?:talk|speak)|don['’]t (?:talk|speak))|no (?:instructions|cues|guidance|voice)[,:;.]? (?:just |only )?(?:breathe|stand|sit|be|rest|listen)|rest (?:on|in|against) (?:your|the) (?:chair|mat|back|side|floor|seat|bench|wall|bed)|no (?:talk(?:ing)?|words|speaking)|(?:hold|keep) (?:the |this )?(?:quiet|silence|stillness)|let (?:the )?(?:silence|stillness) \p{L}+|(?:breathe|stand|sit|wait) and be (?:still|quiet|silent)|leave (?:them|everyone|everybody|people) in (?:silence|stillness|peace))(?:$|[ ,.;(])/iu;
 
 /** Whether a line with a time says that nobody moves or speaks. */
 export function isSilentAlone(body: string): boolean {

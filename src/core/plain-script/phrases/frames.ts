@@ -99,6 +99,8 @@ const NAME_QUOTED =
 /** "…, which they know well, …" */
 const KNOWN =
   /, which (?:they|you|we|everyone|everybody) (?:all )?(?:know|like|love|remember)s?(?: \p{L}+){0,2}(?=,|$)/iu;
+/** "Rolling the shoulders, let's say twelve". */
+const SAY_SO = new RegExp(`, (?:let['’]?s say|say|maybe|perhaps) (${NUMBER_IN_WORDS}|\\d{1,2})[.!]?$`, 'iu');
 /** "I do the rolls with them". */
 const WITH_THEM =
   /(?<=\bI (?:do|go through|practi[sc]e) .*) with (?:them|everyone|everybody|the group)(?=,| for\b|$)/iu;
@@ -111,6 +113,7 @@ function lookForFrame(sentence: string): string | null {
   const named = sentence.replace(NAME_QUOTED, '$1').replace(KNOWN, '');
   if (NO_STEP.test(named)) return null;
   const told = withoutOpening(named.replace(WITH_THEM, '').replace(FOR_NAME, '$1: ').replace(NUMBERED, ''))
+    .replace(SAY_SO, ', $1 times')
     .replace(HELD_TELLING, ', hold ')
     .replace(TELLING, ', ')
     .replace(CAME_NEXT, ',');

@@ -45,6 +45,8 @@ const LEADS = [
   /(?:and |so )?(?:the )?(?:first|second|third|fourth|fifth|last|next) (?:one|up|thing)(?: is| we do is|:|,) /u,
   /(?:and )?(?:then|next|now|finally|afterwards|after that|followed by)[,:]? (?:(?:comes?|came) (?:the |some )?(?=\p{L}+(?: \p{L}+)* (?:for|\d)|\p{L}+ing\b|\p{L}+ \p{L}+s\b))?(?=["“]?\p{L}|[x×~]? ?\d)/u,
   /(?:the )?(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last|next|final|extra|spare|optional|bonus)\b[^:.,]{0,24}: (?=\p{L}[\p{L}'’-]*(?: \p{L}|$|[ ,:;–—-]*[\dx×(]))(?!(?:very|slow|only|once|twice|about|maybe|half|an?|as) )/u,
+  /the one where (?:you|we|they|everyone|everybody) (?:all )?(?=\p{L}{3})/u,
+  /(?:an? )?bit of fun(?: now)?: (?=\p{L}{3})/u,
   /(?:the )?(?:opening|main|new)(?: (?:exercise|form|move|movement|one|set|part|piece|breath|posture|section|bit))?: /u,
   /(?:\d{1,2}(?:st|nd|rd|th) (?:form|exercise|movement|move|part|set|piece|section|posture)|(?:form|exercise|movement|move|part|set|piece|section|posture) (?:no\.? ?)?\d{1,2} ?=)(?::| [–-])? (?=[\p{L}"“])/u,
   /(?:form|exercise|ex|one|movement|move|part|set|piece|section|no|number|drill|station)\.? ?(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[^:.,]{0,10}(?::| [–—-]|\.(?= \p{L})) /u,

@@ -192,7 +192,9 @@ export function sidesAt(tokens: readonly Token[], at: number, take: Take, taken:
   }
   if (word(tokens, next) === 'both' && isOneOf(tokens, next + 1, WAY_WORDS))
     return take({ what: 'each-way' }, next + 2);
-  if (word(tokens, next) === 'both' && /^(?:sides?|legs)$/.test(word(tokens, next + 1)))
+  // "Stand on both legs" is where the weight is.
+  const stood = word(tokens, next - 1) === 'on' && /^st(?:and|ood)s?(?:ing)?$/.test(word(tokens, next - 2));
+  if (!stood && word(tokens, next) === 'both' && /^(?:sides?|legs)$/.test(word(tokens, next + 1)))
     return take({ what: 'each-side' }, next + 2);
   const limb = /^(?:leg|foot|arm|hand)$/.test(word(tokens, at + 1)) && taken.at(-1)?.to === at;
   if (text === 'a' && (limb || word(tokens, at + 1) === 'side')) return take({ what: 'each-side' }, at + 2);
