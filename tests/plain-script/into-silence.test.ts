@@ -139,6 +139,16 @@ describe('words below a silence', () => {
     expect(next?.kind).toBe(kind);
   });
 
+  it('are asked in a quiet part too; what is asked of all makes a talk of it, and of no other part', () => {
+    const first = (heading: string, line: string) => {
+      const { plan } = readScript(countingIds('w'), `Class\n\n${heading}\n${line}\nMain set\nRowing x6`);
+      return stepsInOrder(plan).map(({ step }) => step.kind);
+    };
+    expect(first('Stillness (3 min)', 'Can you feel your hands?')).toEqual(['silence', 'movement']);
+    expect(first('Arrive (4 min)', 'Circle, names, any aches?')).toEqual(['talk', 'movement']);
+    expect(first('Form practice (10 min)', 'How is everybody?')).toEqual(['talk', 'movement', 'movement']);
+  });
+
   it('fill it to its half where they are not set under it, and are a talk from there on', () => {
     const [, silence, talk] = stepsOf('Silence 30 s', [...TOLD, ...TOLD, ...TOLD], '');
     expect(silence).toMatchObject({ seconds: 30, openingLine: TOLD[0] });

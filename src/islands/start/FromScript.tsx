@@ -93,7 +93,7 @@ export function FromScript({
         </div>
         <div className="mb-2 flex flex-wrap gap-2 empty:hidden">
           <CheckGuesses script={script} />
-          <BreakUp script={script} />
+          <BreakUp script={script} tooLong={tooLong} />
         </div>
         {known.size > 0 && (
           <CheckBox
@@ -183,11 +183,17 @@ function CheckGuesses({ script }: { readonly script: Script }) {
   );
 }
 
-/** The way from long lines to a line for each sentence, and back. */
-function BreakUp({ script: { breakUp, undoBreakUp } }: { readonly script: Script }) {
+/** The way from long lines to a line for each sentence, and back; not from a text of which only a part is read. */
+function BreakUp({
+  script: { breakUp, undoBreakUp },
+  tooLong,
+}: {
+  readonly script: Script;
+  readonly tooLong: boolean;
+}) {
   return (
     <>
-      {breakUp && (
+      {breakUp && !tooLong && (
         <button
           type="button"
           className="btn btn-sm"

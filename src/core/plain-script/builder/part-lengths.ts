@@ -9,6 +9,7 @@ import {
   type ClassPlan,
   type Section,
   type Step,
+  type TalkStep,
 } from '@/core/plan';
 import { toSeconds, type Seconds } from '@/core/units';
 import { secondsFrom, type Counts } from '../model/model';
@@ -74,12 +75,17 @@ export function partsAsLong(
       };
     // What is said in a part that is told has its time.
     const [only] = section.steps;
-    const talked = kindOfPart(section.title) === 'talk' || (only?.kind === 'talk' && only.lines.some(({ text }) => isTalkedThrough(text))); // prettier-ignore
-    if (only?.kind === 'talk' && section.steps.length === 1 && !only.timed && talked)
+    if (only?.kind === 'talk' && section.steps.length === 1 && !only.timed && isTalk(section.title, only))
       return { ...section, steps: [{ ...talkOfLine(newId, section.title, counts), id: only.id, lines: only.lines }] };
     const done = section.steps.some((step) => isMovement(step) || isSilence(step));
     return done ? section : { ...section, steps: [...section.steps, alone(Math.round(left))] };
   });
+}
+
+/** Whether a part is the talk in it: by its name, or a quiet one in which all are asked. */
+function isTalk(title: string, { lines }: TalkStep): boolean {
+  const kind = kindOfPart(title);
+  return kind === 'talk' || (kind === 'silence' && lines.some(({ text }) => isTalkedThrough(text)));
 }
 
 /** A part with nothing else in it, as a step. */

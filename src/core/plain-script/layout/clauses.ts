@@ -90,7 +90,7 @@ const SPEAKING: readonly Opener[] = [
   {
     words:
       '(?:you (?:can|may|might|should|could|will)|if (?:you|your|it|the|anyone|anybody|they|somebody)(?! (?:like|want|need|can|wish|prefer|feel like)))',
-    notBehind: `${ASKING}|only|or|see|even`,
+    notBehind: `${ASKING}|only|or|see|even|smaller|slower|lower|lighter|easier|less`,
   },
   {
     words:

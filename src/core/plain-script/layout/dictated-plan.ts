@@ -1,5 +1,6 @@
 import { itemAt } from '@/core/units';
 import { capitalised } from '../model/line-words';
+import { hasAmountIn } from './paragraphs';
 import { NUMBER_IN_WORDS, NUMBER_WORDS } from '../tokens/tokens';
 
 /*
@@ -10,7 +11,6 @@ import { NUMBER_IN_WORDS, NUMBER_WORDS } from '../tokens/tokens';
 /** Of the clauses of a plan so many have an amount. */
 const PLAN_SHARE = 0.4;
 const NUMBER = `(?:\\d{1,2}|${NUMBER_IN_WORDS})`;
-const A_COUNT = new RegExp(`\\d|(?<!\\p{L})(?:${NUMBER_IN_WORDS}|half an?|an? (?:minute|couple|few))(?!\\p{L})`, 'iu');
 const LED =
   /^(?:(?:and|(?:first|last) of all|(?:first|second|third|fourth|fifth|sixth|next|last) thing|(?:next|last|first) (?:is|comes)|first|then|so|okay|ok|right|now|well|next|after (?:that|this)|from there|finally|lastly|to (?:finish|end|close)|after the (?:warm[ -]?up|movements|exercises|form|set|break|rest)|do|(?:we (?:go|move|come) (?:into|on to|to) )?(?:the )?(?:first|second|third|next|last) (?:set|part|block|half),? (?:which |that )?is) )+(?=\p{L}+ \p{L})/iu;
 /** "Heel raises fifteen": so often. */
@@ -34,7 +34,7 @@ const EACH_OF = new RegExp(
 
 /** Whether clauses are those of a plan, and not of what is spoken. */
 export function isPlanned(clauses: readonly string[]): boolean {
-  const counted = clauses.filter((clause) => A_COUNT.test(clause)).length;
+  const counted = clauses.filter(hasAmountIn).length;
   const told = counted > 1 && counted >= PLAN_SHARE * clauses.length;
   return told || clauses.some((clause) => EACH_OF.test(withoutLead(clause)));
 }
@@ -59,7 +59,7 @@ function withThoseCounted(clauses: readonly string[]): readonly string[] {
   for (const clause of clauses) {
     const often = OF_THOSE.exec(clause)?.[1];
     const above = out.at(-1);
-    if (often !== undefined && above !== undefined && !A_COUNT.test(above))
+    if (often !== undefined && above !== undefined && !hasAmountIn(above))
       out[out.length - 1] = `${above}, ${often} times`;
     else out.push(clause);
   }
@@ -73,7 +73,7 @@ function withEachCounted(clauses: readonly string[]): readonly string[] {
   const [, many = '', often = '', first = ''] = EACH_OF.exec(itemAt(clauses, at)) ?? [];
   const count = NUMBER_WORDS.get(many.toLowerCase()) ?? Number(many);
   const below = clauses.slice(at + 1, at + count);
-  const own = below.findIndex((clause) => A_COUNT.test(clause));
+  const own = below.findIndex(hasAmountIn);
   const named = [first, ...(own < 0 ? below : below.slice(0, own))];
   return [
     ...clauses.slice(0, at),

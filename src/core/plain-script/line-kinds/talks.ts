@@ -149,9 +149,11 @@ export function kindOfPart(title: string): 'talk' | 'silence' | 'movement' {
 const STILL = /settl|still|quiet|silen|medit|\brest|relax|arriv|ground|cent(?:er|re)ing/i;
 const CLOSING = /^(?:the )?(?:clos(?:e|ing)|end(?:ing)?|finish(?:ing)?|open(?:ing)?|begin(?:ning)?|start)$/i;
 
-/** "Circle, names, any aches?": in a part of its own time people talk, whatever the part is called. */
+/** "Circle, names, any aches?", "How is everybody?": asked of all, and nothing that is said into a silence. */
+const ASKED_OF_ALL =
+  /^(?:(?:circle|round|say|share|our|with)[ ,]+)*(?:names?|introductions?|hellos?|check[- ]?ins?)\b|\b(?:any (?:aches|pains|injuries|news|questions)|how (?:is|are|was) (?:every(?:one|body)|you|your (?:day|week))|who(?:['’]s| is) new)\b[^.!]*\?$/i;
+
+/** Whether people talk in a quiet part, by what stands in it. */
 export function isTalkedThrough(line: string): boolean {
-  return /\?\s*$|^(?:(?:circle|round|say|share|our|with)[ ,]+)*(?:names?|introductions?|hellos?|check[- ]?ins?)\b/i.test(
-    line.trim(),
-  );
+  return ASKED_OF_ALL.test(line.trim());
 }

@@ -12,7 +12,8 @@ import { MAY_COUNT } from '../line-kinds/name-lines';
  * take part. A line in it is said, unless it plainly names, counts or rests.
  */
 
-const STAMP = /^\[?\(?\d{1,2}:\d{2}(?::\d{2})?\)?\]?[\s:–—-]+/;
+/** A time before what is spoken then, or by itself above it. */
+const STAMP = /^\s*\[?\(?\d{1,2}:\d{2}(?::\d{2})?\)?\]?(?:[\s:–—-]+|$)/;
 /** Speaks to whoever takes part. */
 const TO_THEM =
   /\b(?:you|your|yourself|let['’]?s|let us|let (?:the|it|everything|go))\b|^(?:(?:and|now|then|so|next|please|slowly|gently|just|ok|okay|good)[,:]? )*(?:stand|sit|lie|breathe|raise|lift|lower|bring|turn|step|shift|bend|soften|relax|feel|notice|place|rest|keep|take|open|close|roll|reach|hold|stay|find|put|shake|circle|inhale|exhale|come|press|draw|rub|tap|sink|push|pull|sway|swing|imagine|make|look|listen|bounce)\b/i;
@@ -65,7 +66,7 @@ export function spokenLines(written: readonly string[], heard = false): readonly
 
 /** The lines with their stops, where a machine heard them from somebody who speaks a class; else `null`. */
 export function linesHeard(written: readonly string[]): readonly string[] | null {
-  const stamps = written.map((line) => STAMP_BEFORE.exec(line)?.[0] ?? '');
+  const stamps = written.map((line) => STAMP.exec(line)?.[0] ?? '');
   const stamped = stamps.filter((stamp) => stamp !== '').length;
   if (stamped < STAMPED_SHARE * written.filter((line) => line.trim() !== '').length || stamped < LINES_AT_LEAST)
     return linesHeardAt(written);
@@ -73,8 +74,7 @@ export function linesHeard(written: readonly string[]): readonly string[] | null
   return heard && heard.map((line, at) => itemAt(stamps, at) + line);
 }
 
-/** A time before what is heard then, or by itself above it. */
-const STAMP_BEFORE = /^\s*[[(]?(?:\d{1,2}:)?\d{1,2}:\d{2}[\])]?(?:[\s:–—-]+|$)/;
+/** Of the lines that are written so many have a time. */
 const STAMPED_SHARE = 0.4;
 
 function linesHeardAt(written: readonly string[]): readonly string[] | null {
